@@ -1,0 +1,207 @@
+package mardun.core.batch;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.BatchPlan.TrimLine;
+import mardun.core.costing.CostLine;
+import mardun.core.costing.UnitCost;
+import mardun.core.cutting.CannotBeCutException;
+import mardun.core.cutting.ClothNeed;
+import mardun.core.cutting.ClothPlanner;
+import mardun.core.cutting.CutPiece;
+import mardun.core.design.Design;
+import mardun.core.design.Finding;
+import mardun.core.design.NotionNeed;
+import mardun.core.design.SizedDesign;
+import mardun.core.design.Sizing;
+import mardun.core.making.WorkTime;
+import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
+import mardun.core.measure.Length;
+import mardun.core.pricing.UnitPricing;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+import org.joda.money.Money;
+
+/** Turns a design, a size, materials and a number of units into the whole plan of a batch. */
+public final class BatchPlanner {
+
+    private final ClothPlanner cloths;
+
+    public BatchPlanner(ClothPlanner cloths) {
+        this.cloths = cloths;
+    }
+
+    /**
+     * The plan for {@code units} bags.
+     *
+     * @param supplies what fills the design's slots; a slot that nothing fills becomes a finding
+     * @param ownPrice the price at the stall, if the maker has set one
+     */
+    public BatchPlan plan(
+            Design design, int size, int units, List<Supply> supplies, Workroom workroom, Optional<Money> ownPrice) {
+        if (units < 1) {
+            throw new IllegalArgumentException("a batch has one unit or more: " + units);
+        }
+        SizedDesign sized = Sizing.of(design, size);
+        List<Finding> findings = new ArrayList<>(sized.findings());
+        List<PieceLine> pieces = sized.pieces().stream()
+                .map(p -> new PieceLine(
+                        p, Math.multiplyExact((long) units, p.piece().perUnit())))
+                .toList();
+        List<TrimLine> trims = sized.trims().stream()
+                .map(t -> new TrimLine(
+                        t, Math.multiplyExact((long) units, t.trim().perUnit())))
+                .toList();
+        Map<String, Supply> bySlot = new LinkedHashMap<>();
+        supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
+        List<Need> needs = new ArrayList<>();
+        needs.addAll(clothNeeds(pieces, bySlot, findings));
+        needs.addAll(trimNeeds(trims, bySlot, findings));
+        needs.addAll(notionNeeds(design.notions(), units, bySlot, findings));
+        WorkTime time = WorkTime.of(design.steps(), units);
+        boolean complete = findings.stream().noneMatch(Finding::isRefused);
+        Optional<UnitCost> cost = complete
+                ? Optional.of(UnitCost.of(
+                        needs.stream().map(BatchPlanner::costLine).toList(),
+                        time,
+                        workroom.hourlyRate(),
+                        workroom.overheadPerHour()))
+                : Optional.empty();
+        Optional<UnitPricing> pricing =
+                cost.map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
+        return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
+    }
+
+    private static CostLine costLine(Need need) {
+        return new CostLine(
+                need.supply().slot(),
+                need.supply().name(),
+                need.amount(),
+                need.supply().price());
+    }
+
+    private List<Need> clothNeeds(List<PieceLine> pieces, Map<String, Supply> bySlot, List<Finding> findings) {
+        List<Need> needs = new ArrayList<>();
+        bySupply(pieces, line -> line.piece().piece().slot(), MaterialKind.CLOTH, bySlot, findings)
+                .forEach((supply, lines) -> {
+                    try {
+                        needs.add(clothNeed(supply, lines));
+                    } catch (CannotBeCutException tooWide) {
+                        findings.add(new Finding(
+                                Finding.Severity.REFUSED,
+                                "slots." + supply.slot(),
+                                tooWide.sentence(),
+                                Sentence.of("Change the cloth or the size.")));
+                    }
+                });
+        return needs;
+    }
+
+    private Need clothNeed(Supply supply, List<PieceLine> lines) {
+        List<CutPiece> cut = lines.stream()
+                .map(line -> new CutPiece(
+                        line.piece().piece().letter(),
+                        line.piece().piece().name(),
+                        line.piece().extent(),
+                        line.count(),
+                        !(supply.directional() && line.piece().piece().directional())))
+                .toList();
+        ClothNeed need = cloths.plan(supply.usableWidth().orElseThrow(), cut);
+        return new Need(supply, Amount.of(need.length().value()), need.length().working());
+    }
+
+    private static List<Need> trimNeeds(List<TrimLine> lines, Map<String, Supply> bySlot, List<Finding> findings) {
+        List<Need> needs = new ArrayList<>();
+        bySupply(lines, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
+                .forEach((supply, its) -> needs.add(trimNeed(supply, its)));
+        return needs;
+    }
+
+    private static Need trimNeed(Supply supply, List<TrimLine> lines) {
+        Working.Builder working = Working.of("So many lengths of trim.");
+        List<String> terms = new ArrayList<>();
+        Length total = Length.ZERO;
+        for (TrimLine line : lines) {
+            String name = line.trim().trim().name();
+            Length each = line.trim().length().value();
+            total = total.plus(each.times(line.count()));
+            terms.add("{lengths of " + name + "} × {" + name + "}");
+            working.input("lengths of " + name, "lengths", Value.of(line.count()))
+                    .input(name, name, Value.of(each), line.trim().length().working());
+        }
+        return new Need(
+                supply,
+                Amount.of(total),
+                working.expression(String.join(" + ", terms)).gives(new Value.OnTheShelf(total)));
+    }
+
+    private static List<Need> notionNeeds(
+            List<NotionNeed> notions, int units, Map<String, Supply> bySlot, List<Finding> findings) {
+        List<Need> needs = new ArrayList<>();
+        bySupply(notions, NotionNeed::slot, MaterialKind.NOTION, bySlot, findings)
+                .forEach((supply, its) -> needs.add(notionNeed(supply, its, units)));
+        return needs;
+    }
+
+    private static Need notionNeed(Supply supply, List<NotionNeed> notions, int units) {
+        long each = notions.stream().mapToLong(NotionNeed::perUnit).sum();
+        long total = Math.multiplyExact((long) units, each);
+        Working told = Working.of("So many for each unit.")
+                .expression("{n} × {each}")
+                .input("n", "units", Value.of(units))
+                .input("each", supply.name() + " for each", Value.of(each))
+                .gives(Value.of(total));
+        return new Need(supply, Amount.pieces(total), told);
+    }
+
+    /** What is asked of each material: two slots filled from the same one draw on the same shelf. */
+    private static <T> Map<Supply, List<T>> bySupply(
+            List<T> lines,
+            Function<T, String> slotOf,
+            MaterialKind kind,
+            Map<String, Supply> bySlot,
+            List<Finding> findings) {
+        Map<String, Supply> firstByKey = new LinkedHashMap<>();
+        Map<Supply, List<T>> grouped = new LinkedHashMap<>();
+        Map<String, Optional<Supply>> asked = new LinkedHashMap<>();
+        for (T line : lines) {
+            asked.computeIfAbsent(slotOf.apply(line), slot -> supply(slot, kind, bySlot, findings))
+                    .ifPresent(supply -> {
+                        firstByKey.putIfAbsent(supply.key(), supply);
+                        grouped.computeIfAbsent(firstByKey.get(supply.key()), s -> new ArrayList<>())
+                                .add(line);
+                    });
+        }
+        return grouped;
+    }
+
+    private static Optional<Supply> supply(
+            String slot, MaterialKind kind, Map<String, Supply> bySlot, List<Finding> findings) {
+        Supply supply = bySlot.get(slot);
+        if (supply == null) {
+            findings.add(new Finding(
+                    Finding.Severity.REFUSED,
+                    "slots." + slot,
+                    Sentence.of("Nothing is chosen for “" + slot + "”."),
+                    Sentence.of("Choose a material for it.")));
+            return Optional.empty();
+        }
+        if (supply.kind() != kind) {
+            findings.add(new Finding(
+                    Finding.Severity.REFUSED,
+                    "slots." + slot,
+                    Sentence.of("“" + supply.name() + "” can't be used for “" + slot + "”."),
+                    Sentence.of("Choose a material of the right kind.")));
+            return Optional.empty();
+        }
+        return Optional.of(supply);
+    }
+}

@@ -1,0 +1,128 @@
+package mardun.core.costing;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import mardun.core.making.WorkTime;
+import mardun.core.money.Apportionment;
+import mardun.core.working.Figure;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+
+/**
+ * What one unit of a batch really costs: material by what the batch takes, labour by its hands-on time, overheads by
+ * bench hour. Everything is exact until the end; the full cost is rounded to the minor unit, and the parts are rounded
+ * so that they add up to it.
+ */
+public record UnitCost(
+        Figure<Money> full,
+        Figure<Money> material,
+        Figure<Money> labour,
+        Figure<Money> overhead,
+        List<Figure<Money>> lines) {
+
+    private static final String TO_MINOR = "rounded once, half up";
+    private static final String TO_SUM = "rounded so that the parts add up to the whole";
+    private static final long SECONDS_PER_HOUR = Duration.ofHours(1).toSeconds();
+
+    /**
+     * The cost of one unit.
+     *
+     * @param lines what the batch takes; their order is the order of {@link #lines()}
+     * @param hourlyRate what an hour of work is worth
+     * @param overheadPerHour thread, power, blades, machine wear, for an hour at the bench
+     */
+    public static UnitCost of(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour) {
+        CurrencyUnit currency = hourlyRate.getCurrencyUnit();
+        int units = time.units();
+        List<BigFraction> exactLines =
+                lines.stream().map(line -> line.batchCost().divide(units)).toList();
+        BigFraction exactMaterial = exactLines.stream().reduce(BigFraction.ZERO, BigFraction::add);
+        BigFraction exactLabour = perUnit(hourlyRate, time);
+        BigFraction exactOverhead = perUnit(overheadPerHour, time);
+        long full = Apportionment.rounded(exactMaterial.add(exactLabour).add(exactOverhead));
+        List<Long> parts = Apportionment.of(List.of(exactMaterial, exactLabour, exactOverhead), full);
+        List<Long> lineParts = Apportionment.of(exactLines, parts.get(0));
+
+        List<Figure<Money>> lineFigures = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            lineFigures.add(line(lines.get(i), units, Money.ofMinor(currency, lineParts.get(i))));
+        }
+        Figure<Money> material = material(lines, lineFigures, Money.ofMinor(currency, parts.get(0)));
+        Figure<Money> labour = hours(
+                "Labour is hands-on time at the hourly rate.",
+                "hourly rate",
+                hourlyRate,
+                time,
+                Money.ofMinor(currency, parts.get(1)));
+        Figure<Money> overhead = hours(
+                "Thread, power, blades and wear, by the hour at the bench.",
+                "overheads for an hour",
+                overheadPerHour,
+                time,
+                Money.ofMinor(currency, parts.get(2)));
+        Money fullMoney = Money.ofMinor(currency, full);
+        Working told = Working.of("Full cost is material, labour and overheads together.")
+                .expression("{material} + {labour} + {overheads}")
+                .input("material", "material", Value.of(material.value()), material.working())
+                .input("labour", "labour", Value.of(labour.value()), labour.working())
+                .input("overheads", "overheads", Value.of(overhead.value()), overhead.working())
+                .rounded(TO_MINOR)
+                .gives(Value.of(fullMoney));
+        return new UnitCost(new Figure<>(fullMoney, told), material, labour, overhead, List.copyOf(lineFigures));
+    }
+
+    private static BigFraction perUnit(Money perHour, WorkTime time) {
+        return BigFraction.of(perHour.getAmountMinorLong())
+                .multiply(time.asBatch().value().toSeconds())
+                .divide(SECONDS_PER_HOUR)
+                .divide(time.units());
+    }
+
+    private static Figure<Money> line(CostLine line, int units, Money result) {
+        Working told = Working.of("What the batch takes, at its price, shared by the units.")
+                .expression("{amount} × {price} ÷ {per} ÷ {n}")
+                .input("amount", line.name() + " for the batch", line.amount().shown())
+                .input("price", "price", Value.of(line.price().price()))
+                .input("per", "price is for", line.price().per().shown())
+                .input("n", "units", Value.of(units))
+                .rounded(TO_SUM)
+                .gives(Value.of(result));
+        return new Figure<>(result, told);
+    }
+
+    private static Figure<Money> material(List<CostLine> lines, List<Figure<Money>> figures, Money result) {
+        Working.Builder working = Working.of("All materials of one unit together.");
+        List<String> terms = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            CostLine line = lines.get(i);
+            terms.add("{" + line.slot() + "}");
+            working.input(
+                    line.slot(),
+                    line.name(),
+                    Value.of(figures.get(i).value()),
+                    figures.get(i).working());
+        }
+        return new Figure<>(
+                result,
+                working.expression(String.join(" + ", terms)).rounded(TO_SUM).gives(Value.of(result)));
+    }
+
+    private static Figure<Money> hours(String rule, String label, Money perHour, WorkTime time, Money result) {
+        Working told = Working.of(rule)
+                .expression("{time} ÷ {n} × {rate}")
+                .input(
+                        "time",
+                        "hands-on time of the batch",
+                        Value.of(time.asBatch().value()),
+                        time.asBatch().working())
+                .input("n", "units", Value.of(time.units()))
+                .input("rate", label, Value.of(perHour))
+                .rounded(TO_SUM)
+                .gives(Value.of(result));
+        return new Figure<>(result, told);
+    }
+}

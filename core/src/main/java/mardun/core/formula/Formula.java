@@ -1,0 +1,216 @@
+package mardun.core.formula;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mardun.core.formula.Expression.Binary;
+import mardun.core.formula.Expression.Call;
+import mardun.core.formula.Expression.Literal;
+import mardun.core.formula.Expression.Name;
+import mardun.core.formula.Expression.Negative;
+import mardun.core.formula.Expression.Operator;
+import mardun.core.measure.DimensionException;
+import mardun.core.measure.Quantity;
+import mardun.core.working.Figure;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+
+/**
+ * A measurement as an expression over others, with the construction rules as functions. Evaluated exactly, with
+ * dimensions checked; its working is told from its syntax tree.
+ */
+public final class Formula {
+
+    private final String text;
+    private final Expression tree;
+    private final Map<String, Rule> rules;
+
+    private Formula(String text, Expression tree, Map<String, Rule> rules) {
+        this.text = text;
+        this.tree = tree;
+        this.rules = rules;
+    }
+
+    /**
+     * Reads a formula in which the given rules may be called.
+     *
+     * @throws FormulaException with the position of what can't be read, or of a function that there isn't
+     */
+    public static Formula parse(String text, Collection<Rule> rules) {
+        Map<String, Rule> byName = rules.stream().collect(Collectors.toMap(Rule::name, Function.identity()));
+        Expression tree = FormulaParser.parse(text);
+        checkCalls(tree, byName);
+        return new Formula(text, tree, byName);
+    }
+
+    public String text() {
+        return text;
+    }
+
+    /** Whether this is a single length or number, without any name or operation. */
+    public boolean isLiteral() {
+        return tree instanceof Literal;
+    }
+
+    /** The names that the formula uses, in the order in which they stand. */
+    public Set<String> names() {
+        Set<String> names = new LinkedHashSet<>();
+        collectNames(tree, names);
+        return names;
+    }
+
+    /**
+     * Works the formula out.
+     *
+     * @throws FormulaException if a name is unknown or dimensions don't fit
+     */
+    public Figure<Quantity> evaluate(Scope scope) {
+        try {
+            return evaluated(scope);
+        } catch (DimensionException unlike) {
+            throw new FormulaException(unlike.getMessage(), unlike);
+        }
+    }
+
+    private Figure<Quantity> evaluated(Scope scope) {
+        if (tree instanceof Call call && rules.containsKey(call.function())) {
+            return rules.get(call.function()).applyTo(arguments(call, scope));
+        }
+        Quantity result = value(tree, scope);
+        Map<String, Working.Input> inputs = new LinkedHashMap<>();
+        collectInputs(tree, scope, inputs);
+        String rule = inputs.isEmpty() ? "As entered." : "By this design's formula.";
+        Working.Builder working = Working.of(rule).expression(template());
+        inputs.values().forEach(working::input);
+        return new Figure<>(result, working.gives(Value.of(result)));
+    }
+
+    /** The formula in symbols, each name as {@code {name}}: the expression of a {@link Working}. */
+    public String template() {
+        return write(tree, 0);
+    }
+
+    private static void checkCalls(Expression expression, Map<String, Rule> rules) {
+        if (expression instanceof Call call) {
+            if (!rules.containsKey(call.function()) && !Arithmetic.knows(call.function())) {
+                Set<String> known = new TreeSet<>(rules.keySet());
+                known.addAll(Arithmetic.NAMES);
+                throw new FormulaException(
+                        "calls “" + call.function() + "”, which there isn't; there are " + String.join(", ", known),
+                        call.position());
+            }
+        }
+        children(expression).forEach(child -> checkCalls(child, rules));
+    }
+
+    private static List<Expression> children(Expression expression) {
+        if (expression instanceof Binary binary) {
+            return List.of(binary.left(), binary.right());
+        } else if (expression instanceof Negative negative) {
+            return List.of(negative.of());
+        } else if (expression instanceof Call call) {
+            return call.arguments();
+        }
+        return List.of();
+    }
+
+    private static void collectNames(Expression expression, Set<String> names) {
+        if (expression instanceof Name name) {
+            names.add(name.symbol());
+        }
+        children(expression).forEach(child -> collectNames(child, names));
+    }
+
+    private void collectInputs(Expression expression, Scope scope, Map<String, Working.Input> inputs) {
+        if (expression instanceof Name name) {
+            Scope.Entry entry = find(name, scope);
+            inputs.put(
+                    name.symbol(),
+                    new Working.Input(name.symbol(), entry.label(), Value.of(entry.quantity()), entry.working()));
+        } else if (expression instanceof Call call && rules.containsKey(call.function())) {
+            Figure<Quantity> figure = rules.get(call.function()).applyTo(arguments(call, scope));
+            String symbol = write(call, 0).replaceAll("[{}]", "");
+            inputs.put(
+                    symbol,
+                    new Working.Input(
+                            symbol, call.function(), Value.of(figure.value()), Optional.of(figure.working())));
+        } else {
+            children(expression).forEach(child -> collectInputs(child, scope, inputs));
+        }
+    }
+
+    private List<Rule.Argument> arguments(Call call, Scope scope) {
+        List<Rule.Argument> arguments = new ArrayList<>();
+        for (Expression argument : call.arguments()) {
+            if (argument instanceof Name name) {
+                Scope.Entry entry = find(name, scope);
+                arguments.add(new Rule.Argument(entry.quantity(), entry.working()));
+            } else {
+                Formula inner = new Formula(write(argument, 0), argument, rules);
+                Figure<Quantity> figure = inner.evaluate(scope);
+                arguments.add(new Rule.Argument(
+                        figure.value(), inner.isLiteral() ? Optional.empty() : Optional.of(figure.working())));
+            }
+        }
+        return arguments;
+    }
+
+    private static Scope.Entry find(Name name, Scope scope) {
+        return scope.find(name.symbol())
+                .orElseThrow(() -> new FormulaException(
+                        "names “" + name.symbol() + "”, and there is no such measurement", name.position()));
+    }
+
+    private Quantity value(Expression expression, Scope scope) {
+        if (expression instanceof Literal literal) {
+            return literal.value();
+        } else if (expression instanceof Name name) {
+            return find(name, scope).quantity();
+        } else if (expression instanceof Negative negative) {
+            return value(negative.of(), scope).negated();
+        } else if (expression instanceof Binary binary) {
+            Quantity left = value(binary.left(), scope);
+            Quantity right = value(binary.right(), scope);
+            return switch (binary.operator()) {
+                case ADD -> left.plus(right);
+                case SUBTRACT -> left.minus(right);
+                case MULTIPLY -> left.times(right);
+                case DIVIDE -> left.dividedBy(right);
+            };
+        }
+        Call call = (Call) expression;
+        Rule rule = rules.get(call.function());
+        return rule == null
+                ? Arithmetic.apply(
+                        call.function(),
+                        call.arguments().stream().map(a -> value(a, scope)).toList())
+                : rule.applyTo(arguments(call, scope)).value();
+    }
+
+    private String write(Expression expression, int binding) {
+        if (expression instanceof Literal literal) {
+            return literal.text();
+        } else if (expression instanceof Name name) {
+            return "{" + name.symbol() + "}";
+        } else if (expression instanceof Negative negative) {
+            return "−" + write(negative.of(), Operator.MULTIPLY.binding() + 1);
+        } else if (expression instanceof Binary binary) {
+            int own = binary.operator().binding();
+            String written =
+                    write(binary.left(), own) + " " + binary.operator().sign() + " " + write(binary.right(), own + 1);
+            return own < binding ? "(" + written + ")" : written;
+        }
+        Call call = (Call) expression;
+        String written = call.function()
+                + call.arguments().stream().map(a -> write(a, 0)).collect(Collectors.joining("; ", "(", ")"));
+        return rules.containsKey(call.function()) ? "{" + written.replaceAll("[{}]", "") + "}" : written;
+    }
+}

@@ -1,0 +1,26 @@
+package mardun.core.making;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** What must be on the machine for a step; an empty text where it doesn't matter. */
+public record SetUp(String needle, String thread, String foot, String stitch) {
+
+    public static final SetUp NONE = new SetUp("", "", "", "");
+
+    /** What has to be changed to come from {@code before} to this set-up, in words: {@code zip foot}. */
+    public List<String> changesFrom(SetUp before) {
+        List<String> changes = new ArrayList<>();
+        change(changes, before.needle, needle);
+        change(changes, before.thread, thread);
+        change(changes, before.foot, foot);
+        change(changes, before.stitch, stitch);
+        return changes;
+    }
+
+    private static void change(List<String> changes, String before, String now) {
+        if (!now.isEmpty() && !now.equals(before)) {
+            changes.add(now);
+        }
+    }
+}

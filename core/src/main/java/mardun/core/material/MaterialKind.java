@@ -1,0 +1,26 @@
+package mardun.core.material;
+
+/** How a material is bought and counted. */
+public enum MaterialKind {
+    /** Bought by area: a length of a certain usable width. */
+    CLOTH(Counting.LENGTH),
+    /** Bought by length: zip tape, webbing, cord. */
+    TRIM(Counting.LENGTH),
+    /** Counted: sliders, labels, snaps. */
+    NOTION(Counting.PIECES);
+
+    private final Counting counting;
+
+    MaterialKind(Counting counting) {
+        this.counting = counting;
+    }
+
+    public Counting counting() {
+        return counting;
+    }
+
+    /** Whether it leaves the shelf when it is cut; all else leaves it when the bags are finished. */
+    public boolean leavesWhenCut() {
+        return this == CLOTH;
+    }
+}

@@ -1,0 +1,59 @@
+package mardun.core.measure;
+
+import java.math.BigDecimal;
+import java.util.regex.Pattern;
+
+/** Reads plain numbers as people type them, with a point or a comma as the decimal mark. */
+public final class NumberReader {
+
+    private static final Pattern DECIMAL = Pattern.compile("-?(\\d+([.,]\\d*)?|[.,]\\d+)");
+    private static final int MOST_CHARACTERS = 24;
+
+    private NumberReader() {}
+
+    /**
+     * The number that {@code text} says, exactly.
+     *
+     * @throws MeasureException if it isn't one number
+     */
+    public static BigDecimal read(String text) {
+        String trimmed = Characters.plain(text).replace(" ", "");
+        if (trimmed.isEmpty()) {
+            throw new MeasureException(text, "is empty", "Type a number, for instance 12 or 12.50");
+        }
+        if (trimmed.length() > MOST_CHARACTERS) {
+            throw new MeasureException(Characters.shortened(text), "is too long for a number", "Type a number");
+        }
+        if (trimmed.contains(".") && trimmed.contains(",")) {
+            throw new MeasureException(
+                    text,
+                    "has both a comma and a point, so it isn't clear which one is the decimal mark",
+                    "Type it with one of them, for instance " + trimmed.replaceAll("[.,](?=.*[.,])", ""));
+        }
+        if (!DECIMAL.matcher(trimmed).matches()) {
+            throw new MeasureException(text, "isn't a number", "Type a number, for instance 12 or 12.50");
+        }
+        String plain = trimmed.replace(',', '.');
+        return new BigDecimal(plain.endsWith(".") ? plain + "0" : plain);
+    }
+
+    /**
+     * A whole number from {@code least} to {@code most}.
+     *
+     * @throws MeasureException if it isn't whole or out of range
+     */
+    public static int readCount(String text, int least, int most) {
+        BigDecimal number = read(text);
+        String right = "Type a whole number from " + least + " to " + most;
+        if (number.stripTrailingZeros().scale() > 0) {
+            throw new MeasureException(text, "isn't a whole number", right);
+        }
+        if (number.compareTo(BigDecimal.valueOf(least)) < 0) {
+            throw new MeasureException(text, "is less than " + least, right);
+        }
+        if (number.compareTo(BigDecimal.valueOf(most)) > 0) {
+            throw new MeasureException(text, "is more than " + most, right);
+        }
+        return number.intValueExact();
+    }
+}

@@ -1,0 +1,95 @@
+package mardun.core.measure;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/**
+ * An exact value with its dimension: lengths in nanometres, areas in square nanometres. A third of 17 in stays a third;
+ * rounding to whole nanometres happens once, when a formula's result leaves as a {@link Length}.
+ */
+public record Quantity(BigFraction value, Dimension dimension) {
+
+    public static Quantity of(Length length) {
+        return new Quantity(length.exact(), Dimension.LENGTH);
+    }
+
+    public static Quantity of(long number) {
+        return new Quantity(BigFraction.of(number), Dimension.NUMBER);
+    }
+
+    public static Quantity of(BigDecimal number) {
+        return number.scale() > 0
+                ? new Quantity(
+                        BigFraction.of(number.unscaledValue(), BigInteger.TEN.pow(number.scale())), Dimension.NUMBER)
+                : new Quantity(BigFraction.of(number.toBigIntegerExact(), BigInteger.ONE), Dimension.NUMBER);
+    }
+
+    public static Quantity length(BigFraction nanometres) {
+        return new Quantity(nanometres, Dimension.LENGTH);
+    }
+
+    /**
+     * This length in whole nanometres.
+     *
+     * @throws DimensionException if it isn't a length, or longer than a length can be
+     */
+    public Length toLength(ShownRounding rounding) {
+        if (dimension != Dimension.LENGTH) {
+            throw new DimensionException("gives " + dimension.words() + ", and a length is wanted");
+        }
+        try {
+            return Length.rounded(value, rounding.mode());
+        } catch (ArithmeticException tooLong) {
+            throw new DimensionException("gives a length beyond all measure", tooLong);
+        }
+    }
+
+    /** The sum; both must have the same dimension, or a {@link DimensionException} is thrown. */
+    public Quantity plus(Quantity other) {
+        return new Quantity(value.add(other.value), same("add", "to", other));
+    }
+
+    public Quantity minus(Quantity other) {
+        return new Quantity(value.subtract(other.value), same("take", "from", other));
+    }
+
+    public Quantity negated() {
+        return new Quantity(value.negate(), dimension);
+    }
+
+    public Quantity times(Quantity other) {
+        int power = dimension.ordinal() + other.dimension.ordinal();
+        if (power > Dimension.AREA.ordinal()) {
+            throw new DimensionException(
+                    "multiplies " + dimension.words() + " by " + other.dimension.words() + ", which measures nothing");
+        }
+        return new Quantity(value.multiply(other.value), Dimension.values()[power]);
+    }
+
+    public Quantity dividedBy(Quantity other) {
+        if (other.value.signum() == 0) {
+            throw new DimensionException("divides by nothing");
+        }
+        int power = dimension.ordinal() - other.dimension.ordinal();
+        if (power < 0) {
+            throw new DimensionException(
+                    "divides " + dimension.words() + " by " + other.dimension.words() + ", which measures nothing");
+        }
+        return new Quantity(value.divide(other.value), Dimension.values()[power]);
+    }
+
+    /** The order of two values of the same dimension. */
+    public int compare(Quantity other) {
+        same("compare", "with", other);
+        return value.compareTo(other.value);
+    }
+
+    private Dimension same(String verb, String preposition, Quantity other) {
+        if (dimension != other.dimension) {
+            throw new DimensionException(
+                    "can't " + verb + " " + other.dimension.words() + " " + preposition + " " + dimension.words());
+        }
+        return dimension;
+    }
+}
