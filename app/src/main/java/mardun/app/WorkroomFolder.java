@@ -1,0 +1,94 @@
+package mardun.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import org.springframework.context.ApplicationListener;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.event.ContextClosedEvent;
+
+/** The folder with everything the maker entered, taken by one running application at a time. */
+final class WorkroomFolder {
+
+    private static final String DEMO_MARK = "demo-data";
+
+    private WorkroomFolder() {}
+
+    /**
+     * Takes the data folder for an application that is about to start, and gives it back when that stops. The lock goes
+     * with the process, so one that was killed leaves the folder free.
+     *
+     * @throws StartRefusedException if the folder or the port is in use, or demo and real data would share the folder
+     * @throws IOException if the folder can't be written
+     */
+    static void takeFor(ConfigurableApplicationContext context) throws IOException {
+        Path folder = Path.of(context.getEnvironment().getRequiredProperty("mardun.data"))
+                .toAbsolutePath()
+                .normalize();
+        Files.createDirectories(folder);
+        lock(folder, context);
+        keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
+        int port = context.getEnvironment().getProperty("server.port", Integer.class, 8080);
+        checkPort(port);
+    }
+
+    private static void lock(Path folder, ConfigurableApplicationContext context) throws IOException {
+        FileChannel channel =
+                FileChannel.open(folder.resolve("mardun.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        FileLock lock;
+        try {
+            lock = channel.tryLock();
+        } catch (OverlappingFileLockException heldInThisProcess) {
+            lock = null;
+        }
+        if (lock == null) {
+            channel.close();
+            throw new StartRefusedException("Mardun already runs on the data folder " + folder
+                    + ". Use the one that runs, or stop it first; or choose another folder with MARDUN_DATA.");
+        }
+        context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> {
+            try {
+                channel.close();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    private static void keepDemoApart(Path folder, boolean demo) throws IOException {
+        Path mark = folder.resolve(DEMO_MARK);
+        boolean hasData = Files.exists(folder.resolve("mardun.mv.db"));
+        if (demo && hasData && !Files.exists(mark)) {
+            throw new StartRefusedException(
+                    "The folder " + folder + " holds a maker's own data, so the demo doesn't start on it.");
+        }
+        if (!demo && Files.exists(mark)) {
+            throw new StartRefusedException(
+                    "The folder " + folder + " holds demo data. Choose another folder with MARDUN_DATA for your own.");
+        }
+        if (demo && !hasData) {
+            Files.writeString(mark, "This folder holds demo data.\n");
+        }
+    }
+
+    private static void checkPort(int port) {
+        if (port == 0) {
+            return;
+        }
+        try (ServerSocket probe = new ServerSocket(port, 1, InetAddress.getLoopbackAddress())) {
+            probe.setReuseAddress(true);
+        } catch (IOException taken) {
+            throw new StartRefusedException(
+                    "Port " + port + " is taken by another program. Start with another one, for instance --port "
+                            + (port + 1) + ".",
+                    taken);
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package mardun.app.batch;
+
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import mardun.app.batch.BatchViews.BatchForm;
+import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchSheet;
+import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.FinishedGoodsLine;
+import mardun.app.batch.BatchViews.StageForm;
+import mardun.app.show.PageView;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+@Tag(name = "batches")
+class BatchController {
+
+    private final BatchService batches;
+
+    BatchController(BatchService batches) {
+        this.batches = batches;
+    }
+
+    @GetMapping("/batches")
+    PageView<BatchLine> listBatches(
+            @RequestParam(defaultValue = "false") boolean open,
+            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
+        return batches.list(open, page, size);
+    }
+
+    @PostMapping("/batches")
+    @ResponseStatus(HttpStatus.CREATED)
+    BatchView createBatch(@RequestBody @Valid BatchForm form) {
+        return batches.create(form);
+    }
+
+    @PostMapping("/batches/preview")
+    BatchSheet previewBatch(@RequestBody @Valid BatchForm form) {
+        return batches.preview(form);
+    }
+
+    @GetMapping("/batches/{id}")
+    BatchView readBatch(@PathVariable long id) {
+        return batches.get(id);
+    }
+
+    @PutMapping("/batches/{id}")
+    BatchView changeBatch(@PathVariable long id, @RequestBody @Valid BatchForm form) {
+        return batches.change(id, form);
+    }
+
+    @DeleteMapping("/batches/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeBatch(@PathVariable long id, @RequestParam long version) {
+        batches.remove(id, version);
+    }
+
+    @PostMapping("/batches/{id}/cut")
+    BatchView cutBatch(@PathVariable long id, @RequestBody @Valid StageForm form) {
+        return batches.cut(id, form);
+    }
+
+    @PostMapping("/batches/{id}/finish")
+    BatchView finishBatch(@PathVariable long id, @RequestBody @Valid StageForm form) {
+        return batches.finish(id, form);
+    }
+
+    @GetMapping("/finished-goods")
+    PageView<FinishedGoodsLine> listFinishedGoods(
+            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "100") @Min(1) @Max(PageView.LARGEST) int size) {
+        return batches.finishedGoods(page, size);
+    }
+}

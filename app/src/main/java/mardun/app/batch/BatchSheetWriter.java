@@ -1,0 +1,122 @@
+package mardun.app.batch;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.batch.BatchViews.BatchSheet;
+import mardun.app.batch.BatchViews.CautionView;
+import mardun.app.batch.BatchViews.CutLine;
+import mardun.app.batch.BatchViews.NeedLine;
+import mardun.app.batch.BatchViews.StepLine;
+import mardun.app.batch.BatchViews.TimesView;
+import mardun.app.batch.BatchViews.TrimLine;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.SheetWriter;
+import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.Supply;
+import mardun.core.batch.Workroom;
+import mardun.core.caution.Caution;
+import mardun.core.design.Design;
+import mardun.core.making.SetUp;
+import mardun.core.making.Stage;
+import mardun.core.making.Step;
+import mardun.core.making.WorkTime;
+
+/** Writes a batch's plan in the maker's units. */
+final class BatchSheetWriter {
+
+    private final ViewWriter writer;
+    private final SheetWriter sheets;
+
+    BatchSheetWriter(ViewWriter writer, Workroom workroom) {
+        this.writer = writer;
+        this.sheets = new SheetWriter(writer, workroom);
+    }
+
+    BatchSheet write(BatchPlan plan, Design design, DesignDocument document, List<Supply> supplies, boolean ownPrice) {
+        Map<String, String> names = document.slots().stream()
+                .collect(Collectors.toMap(
+                        DesignDocument.SlotRow::key,
+                        slot -> "no " + slot.label().toLowerCase() + " chosen"));
+        supplies.forEach(supply -> names.put(supply.slot(), supply.name()));
+        return new BatchSheet(
+                design.name(),
+                plan.sized().size(),
+                plan.units(),
+                plan.pieces().stream()
+                        .map(line -> new CutLine(
+                                sheets.piece(line.piece(), plan.sized(), design.boxed()),
+                                line.count(),
+                                names.getOrDefault(line.piece().piece().slot(), "")))
+                        .toList(),
+                plan.trims().stream()
+                        .map(line -> new TrimLine(
+                                sheets.trim(line.trim()),
+                                line.count(),
+                                names.getOrDefault(line.trim().trim().slot(), "")))
+                        .toList(),
+                plan.needs().stream().map(this::need).toList(),
+                times(plan.time()),
+                steps(design.steps(), plan.units()),
+                plan.sized().corner().map(sheets::corner).orElse(null),
+                plan.sized().finished().map(sheets::finished).orElse(null),
+                sheets.ticket(plan, ownPrice).orElse(null),
+                cautions(design.steps()),
+                plan.findings().stream().map(writer::finding).toList());
+    }
+
+    private NeedLine need(Need need) {
+        return new NeedLine(
+                Long.parseLong(need.supply().key()),
+                need.supply().name(),
+                need.supply().kind(),
+                writer.amount(need.amount()),
+                writer.amount(need.supply().onHand()),
+                need.isShort() ? writer.amount(need.shortBy()) : null,
+                writer.working(need.working()));
+    }
+
+    private TimesView times(WorkTime time) {
+        return new TimesView(
+                writer.time(time.oneByOne()),
+                writer.time(time.asBatch()),
+                writer.time(time.saved()),
+                writer.time(time.sewing()),
+                writer.time(time.settingUp()),
+                writer.time(time.passive()));
+    }
+
+    private List<StepLine> steps(List<Step> steps, int units) {
+        List<StepLine> lines = new ArrayList<>();
+        SetUp before = SetUp.NONE;
+        for (Step step : steps) {
+            lines.add(new StepLine(
+                    step.name(),
+                    step.stage(),
+                    step.station(),
+                    step.setUp().changesFrom(before),
+                    writer.time(step.perUnit().multipliedBy(units).plus(step.perBatch())),
+                    step.check()));
+            if (!step.setUp().equals(SetUp.NONE)) {
+                before = step.setUp();
+            }
+        }
+        return lines;
+    }
+
+    private static List<CautionView> cautions(List<Step> steps) {
+        return Arrays.stream(Stage.values())
+                .flatMap(stage -> cautions(steps, stage))
+                .toList();
+    }
+
+    private static Stream<CautionView> cautions(List<Step> steps, Stage stage) {
+        return Caution.forStage(steps, stage).stream()
+                .map(caution -> new CautionView(stage, caution.title(), caution.text()));
+    }
+}

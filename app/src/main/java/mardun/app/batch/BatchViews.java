@@ -1,0 +1,162 @@
+package mardun.app.batch;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.design.DesignViews.CornerView;
+import mardun.app.design.DesignViews.FinishedView;
+import mardun.app.design.DesignViews.PieceView;
+import mardun.app.design.DesignViews.TrimView;
+import mardun.app.design.TicketView;
+import mardun.app.show.Views.AmountView;
+import mardun.app.show.Views.FindingView;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.TimeFigure;
+import mardun.app.show.Views.TimeView;
+import mardun.app.show.Views.WorkingView;
+import mardun.core.making.Stage;
+import mardun.core.making.Station;
+import mardun.core.material.MaterialKind;
+import org.jspecify.annotations.Nullable;
+
+/** What the interface sends and gets to see of batches. */
+public final class BatchViews {
+
+    private BatchViews() {}
+
+    /** Which material fills which of the design's slots. */
+    public record SlotChoice(@NotNull String slot, long materialId) {}
+
+    /**
+     * A batch as it is typed.
+     *
+     * @param units how many, as typed
+     * @param ownPrice the maker's price at the stall; empty to take the suggested one
+     * @param forWhat the fair or the order it is for; may be empty
+     */
+    public record BatchForm(
+            @NotNull UUID requestId,
+            long version,
+            long designId,
+            @NotNull String sizeName,
+            @NotNull String units,
+            @NotNull @Size(max = 50) List<@Valid SlotChoice> materials,
+            @NotNull String ownPrice,
+            @Nullable LocalDate dueOn,
+            @NotNull @Size(max = 120) String forWhat) {}
+
+    /**
+     * A stage to be confirmed.
+     *
+     * @param reason why the shelf may go below zero; empty if it needn't
+     * @param goodUnits when finishing, how many came out well, as typed
+     */
+    public record StageForm(
+            long version,
+            @NotNull @Size(max = 300) String reason,
+            @NotNull String goodUnits) {}
+
+    /** A batch with its plan. */
+    public record BatchView(
+            long id,
+            long version,
+            long designId,
+            String designName,
+            BatchStage stage,
+            @Nullable LocalDate dueOn,
+            String forWhat,
+            String ownPrice,
+            List<SlotChoice> materials,
+            @Nullable Integer finishedUnits,
+            BatchSheet sheet) {}
+
+    /** A batch in the list. */
+    public record BatchLine(
+            long id,
+            String designName,
+            String sizeName,
+            int units,
+            BatchStage stage,
+            @Nullable LocalDate dueOn,
+            String forWhat,
+            String clothName,
+            @Nullable Integer finishedUnits,
+            @Nullable Instant finishedAt,
+            boolean isShort,
+            TimeView hoursLeft,
+            @Nullable TicketView ticket) {}
+
+    /** All that follows from a batch's choices. */
+    public record BatchSheet(
+            String designName,
+            String sizeName,
+            int units,
+            List<CutLine> cutList,
+            List<TrimLine> trims,
+            List<NeedLine> needs,
+            TimesView times,
+            List<StepLine> steps,
+            @Nullable CornerView corner,
+            @Nullable FinishedView finished,
+            @Nullable TicketView ticket,
+            List<CautionView> cautions,
+            List<FindingView> findings) {}
+
+    /** A line of the cut list; {@code from} is the cloth's name, or what its slot is called. */
+    public record CutLine(PieceView piece, long count, String from) {}
+
+    public record TrimLine(TrimView trim, long count, String from) {}
+
+    /**
+     * What the batch takes of a material.
+     *
+     * @param shortBy what is missing; absent where there is enough
+     */
+    public record NeedLine(
+            long materialId,
+            String name,
+            MaterialKind kind,
+            AmountView needed,
+            AmountView onHand,
+            @Nullable AmountView shortBy,
+            WorkingView working) {}
+
+    public record TimesView(
+            TimeFigure oneByOne,
+            TimeFigure asBatch,
+            TimeView saved,
+            TimeView sewing,
+            TimeView settingUp,
+            TimeView passive) {}
+
+    /** A step with what has to be changed on the machine before it. */
+    public record StepLine(
+            String name, Stage stage, Station station, List<String> changes, TimeView time, String check) {}
+
+    public record CautionView(Stage stage, String title, String text) {}
+
+    /** A material that open batches need more of than there is, or that is low. */
+    public record ShortLine(
+            long materialId,
+            String name,
+            MaterialKind kind,
+            AmountView onHand,
+            AmountView needed,
+            AmountView shortBy) {}
+
+    /** Bags that are done and wait to be sold. */
+    public record FinishedGoodsLine(
+            long id,
+            long batchId,
+            String designName,
+            String sizeName,
+            String clothName,
+            int units,
+            MoneyView unitCost,
+            MoneyView price,
+            LocalDate finishedOn) {}
+}

@@ -1,0 +1,96 @@
+package mardun.app.bench;
+
+import java.time.LocalDate;
+import java.util.List;
+import mardun.app.batch.BatchStage;
+import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.ShortLine;
+import mardun.app.material.MaterialView;
+import mardun.app.show.Views.TimeView;
+import org.jspecify.annotations.Nullable;
+
+/** What the bench shows: what is coming, what to do next, what is short. */
+public final class BenchViews {
+
+    private BenchViews() {}
+
+    /**
+     * The home screen.
+     *
+     * @param firstSteps for an empty workroom, what to do first; absent once all of it was done
+     * @param next what to do next; absent if nothing is planned
+     */
+    public record BenchView(
+            LocalDate today,
+            TapeView tape,
+            @Nullable NextView next,
+            List<LaneView> lanes,
+            List<ShortLine> shortages,
+            List<MaterialView> low,
+            @Nullable List<FirstStep> firstSteps) {}
+
+    /** The days to come with the hours that are free and what lies on them. */
+    public record TapeView(
+            List<DayView> days, List<LaidView> laid, List<PinView> pins, TimeView free, TimeView planned) {}
+
+    public record DayView(LocalDate date, TimeView free) {}
+
+    /**
+     * A batch's work on the tape, in days from the first one; a quarter into a day is 0.25.
+     *
+     * @param from where it begins
+     * @param to where it ends
+     */
+    public record LaidView(long batchId, String label, BatchStage stage, double from, double to) {}
+
+    /** Something with a day: a fair, or the day a batch is due. */
+    public record PinView(
+            Kind kind,
+            String label,
+            LocalDate date,
+            @Nullable Long batchId,
+            @Nullable Long fairId) {
+
+        /** What is pinned. */
+        public enum Kind {
+            FAIR,
+            DUE
+        }
+    }
+
+    /**
+     * What to do next.
+     *
+     * @param changes what has to be on the machine
+     * @param waits it can't go on: something is short
+     */
+    public record NextView(
+            long batchId,
+            String place,
+            String title,
+            String subject,
+            List<String> changes,
+            String check,
+            TimeView left,
+            String action,
+            boolean waits) {}
+
+    /**
+     * A batch under way.
+     *
+     * @param ready the day when its work is done if the free hours are used; absent if a year isn't enough
+     */
+    public record LaneView(BatchLine batch, @Nullable LocalDate ready, boolean late) {}
+
+    /** One of the first things to do in an empty workroom. */
+    public record FirstStep(Key key, boolean done) {
+
+        /** What is to be done. */
+        public enum Key {
+            SETTINGS,
+            MATERIALS,
+            DESIGN,
+            BATCH
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package mardun.app.design;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+
+/** A stored design: its document as JSON, since it is edited, versioned and frozen as a whole. */
+@Entity
+@Table(name = "design")
+class DesignEntity {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @Version
+    private long version;
+
+    private String name;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    private String document;
+
+    private Instant createdAt;
+    private Instant changedAt;
+
+    protected DesignEntity() {}
+
+    DesignEntity(Instant createdAt) {
+        this.createdAt = createdAt;
+    }
+
+    void enter(String newName, String newDocument, Instant now) {
+        name = newName;
+        document = newDocument;
+        changedAt = now;
+    }
+
+    long id() {
+        return id;
+    }
+
+    long version() {
+        return version;
+    }
+
+    String name() {
+        return name;
+    }
+
+    String document() {
+        return document;
+    }
+}

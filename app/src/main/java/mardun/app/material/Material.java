@@ -1,0 +1,112 @@
+package mardun.app.material;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Optional;
+import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
+import mardun.core.measure.Length;
+
+/** A material of the workroom: what it is and what it costs. What is on the shelf is the sum of its movements. */
+@Entity
+class Material {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @Version
+    private long version;
+
+    @Enumerated(EnumType.STRING)
+    private MaterialKind kind;
+
+    private String name;
+    private String note;
+    private String colour;
+    private Long usableWidthNm;
+    private boolean directional;
+    private long priceMinor;
+    private long pricePerValue;
+    private Long lowAtValue;
+    private Instant createdAt;
+
+    protected Material() {}
+
+    Material(MaterialKind kind, Instant createdAt) {
+        this.kind = kind;
+        this.createdAt = createdAt;
+    }
+
+    /** What a form says about a material, read and checked. */
+    record Entered(
+            String name,
+            String note,
+            String colour,
+            Optional<Length> usableWidth,
+            boolean directional,
+            long priceMinor,
+            Amount pricePer,
+            Optional<Amount> lowAt) {}
+
+    void enter(Entered entered) {
+        name = entered.name();
+        note = entered.note();
+        colour = entered.colour();
+        usableWidthNm = entered.usableWidth().map(Length::nanometres).orElse(null);
+        directional = entered.directional();
+        priceMinor = entered.priceMinor();
+        pricePerValue = entered.pricePer().value();
+        lowAtValue = entered.lowAt().map(Amount::value).orElse(null);
+    }
+
+    long id() {
+        return id;
+    }
+
+    long version() {
+        return version;
+    }
+
+    MaterialKind kind() {
+        return kind;
+    }
+
+    String name() {
+        return name;
+    }
+
+    String note() {
+        return note;
+    }
+
+    String colour() {
+        return colour;
+    }
+
+    Optional<Length> usableWidth() {
+        return Optional.ofNullable(usableWidthNm).map(Length::new);
+    }
+
+    boolean isDirectional() {
+        return directional;
+    }
+
+    long priceMinor() {
+        return priceMinor;
+    }
+
+    Amount pricePer() {
+        return new Amount(kind.counting(), pricePerValue);
+    }
+
+    Optional<Amount> lowAt() {
+        return Optional.ofNullable(lowAtValue).map(value -> new Amount(kind.counting(), value));
+    }
+}

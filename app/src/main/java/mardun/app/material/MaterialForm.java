@@ -1,0 +1,31 @@
+package mardun.app.material;
+
+import jakarta.validation.constraints.NotNull;
+import java.util.UUID;
+import mardun.core.material.MaterialKind;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A material as it is typed.
+ *
+ * @param requestId made by the form when it opens, so that sending it twice makes one material
+ * @param version of the material that the form was filled from; 0 for a new one
+ * @param usableWidth width without selvages; for cloth
+ * @param price for the amount in {@code pricePer}
+ * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}
+ * @param lowAt below which it is shown as low; empty for never
+ * @param onHand what is on the shelf when it is first entered; empty for nothing
+ */
+public record MaterialForm(
+        @NotNull UUID requestId,
+        long version,
+        @NotNull MaterialKind kind,
+        @NotNull String name,
+        @NotNull String note,
+        @NotNull String colour,
+        @Nullable String usableWidth,
+        boolean directional,
+        @NotNull String price,
+        @NotNull String pricePer,
+        @NotNull String lowAt,
+        @NotNull String onHand) {}

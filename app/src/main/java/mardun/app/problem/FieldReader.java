@@ -1,0 +1,121 @@
+package mardun.app.problem;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthReader;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.MeasureException;
+import mardun.core.measure.NumberReader;
+import org.joda.money.CurrencyUnit;
+
+/**
+ * Reads the fields of a form as they were typed and gathers what is wrong with all of them, so that a maker sees every
+ * slip at once. What can't be read becomes the fallback, and {@link #check()} refuses the form in the end.
+ */
+public final class FieldReader {
+
+    private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+
+    /** No amount of money in a small workroom is larger than this many whole units. */
+    private static final BigDecimal MOST_MONEY = BigDecimal.valueOf(1_000_000);
+
+    private final List<FieldProblem> problems = new ArrayList<>();
+
+    /** A positive length; a bare number counts in {@code bare}. */
+    public Length positiveLength(String field, String text, LengthUnit bare, Length most) {
+        Length length = length(field, text, bare);
+        if (isClean(field) && !length.isPositive()) {
+            refuse(field, text, "“" + text + "” is nothing. Type a length above zero.");
+        }
+        if (isClean(field) && length.isLongerThan(most)) {
+            refuse(field, text, "“" + text + "” is more than can be. Check the unit.");
+        }
+        return length;
+    }
+
+    /** A length of zero or more. */
+    public Length length(String field, String text, LengthUnit bare) {
+        return read(field, Length.ZERO, () -> LengthReader.read(text, bare));
+    }
+
+    /** Money in whole minor units, zero or more. */
+    public long money(String field, String text, CurrencyUnit currency) {
+        BigDecimal amount = decimal(field, text, BigDecimal.ZERO, MOST_MONEY);
+        BigDecimal minor = amount.movePointRight(currency.getDecimalPlaces());
+        if (minor.stripTrailingZeros().scale() > 0) {
+            refuse(
+                    field,
+                    text,
+                    "“" + text + "” has more decimals than " + currency.getCode() + " has coins. Type at most "
+                            + currency.getDecimalPlaces() + ".");
+            return 0;
+        }
+        return minor.longValueExact();
+    }
+
+    /** A percentage from 0 to less than 100, as a share: 8 becomes 0.08. */
+    public BigDecimal share(String field, String text) {
+        BigDecimal percent = decimal(field, text, BigDecimal.ZERO, new BigDecimal("99.99"));
+        return percent.divide(HUNDRED);
+    }
+
+    /** A number from {@code least} to {@code most}. */
+    public BigDecimal decimal(String field, String text, BigDecimal least, BigDecimal most) {
+        BigDecimal number = read(field, least, () -> NumberReader.read(text));
+        if (number.compareTo(least) < 0) {
+            refuse(field, text, "“" + text + "” is less than " + least.toPlainString() + ", the least that can be.");
+            return least;
+        }
+        if (number.compareTo(most) > 0) {
+            refuse(field, text, "“" + text + "” is more than " + most.toPlainString() + ", the most that can be.");
+            return least;
+        }
+        return number;
+    }
+
+    public int count(String field, String text, int least, int most) {
+        return read(field, least, () -> NumberReader.readCount(text, least, most));
+    }
+
+    /** A text that isn't blank, without spaces around it. */
+    public String text(String field, String text, int most) {
+        String stripped = text.strip();
+        if (stripped.isEmpty()) {
+            refuse(field, text, "Nothing stands here. Type a name.");
+        } else if (stripped.length() > most) {
+            refuse(field, stripped, "This is " + stripped.length() + " characters long. Use at most " + most + ".");
+        }
+        return stripped;
+    }
+
+    public void refuse(String field, String read, String sentence) {
+        problems.add(new FieldProblem(field, read, sentence));
+    }
+
+    public List<FieldProblem> problems() {
+        return List.copyOf(problems);
+    }
+
+    /** Refuses the form if anything was wrong with it. */
+    public void check() {
+        if (!problems.isEmpty()) {
+            throw RefusedException.fields(problems);
+        }
+    }
+
+    private boolean isClean(String field) {
+        return problems.stream().noneMatch(p -> p.field().equals(field));
+    }
+
+    private <T> T read(String field, T fallback, Supplier<T> reading) {
+        try {
+            return reading.get();
+        } catch (MeasureException bad) {
+            refuse(field, bad.read(), bad.getMessage() + ".");
+            return fallback;
+        }
+    }
+}

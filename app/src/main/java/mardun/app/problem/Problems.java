@@ -1,0 +1,104 @@
+package mardun.app.problem;
+
+import java.net.URI;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Every error as problem details (RFC 9457) with a sentence that a maker can act on. */
+@RestControllerAdvice
+public class Problems extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail refused(RefusedException refused) {
+        ProblemDetail problem = problem(refused.status(), "refused", refused.getMessage());
+        problem.setProperty("errors", refused.problems());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail changedMeanwhile(ChangedMeanwhileException changed) {
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, "changed-meanwhile", changed.getMessage());
+        problem.setProperty("currentVersion", changed.currentVersion());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail changedAtTheSameMoment(ObjectOptimisticLockingFailureException changed) {
+        return problem(
+                HttpStatus.CONFLICT,
+                "changed-meanwhile",
+                "This was changed in another tab or window at the same moment. Nothing of yours was stored; look again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail taken(DataIntegrityViolationException taken) {
+        LOG.info("refused by the database: {}", taken.getMostSpecificCause().getMessage());
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "refused",
+                "This doesn't go together with what is stored already. Nothing was changed.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception unexpected) {
+        LOG.error("A request failed", unexpected);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                "Something went wrong inside Mardun; nothing was stored. The log says more.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<FieldProblem> errors = invalid.getFieldErrors().stream()
+                .map(error -> new FieldProblem(
+                        error.getField(),
+                        String.valueOf(error.getRejectedValue()),
+                        "“" + abbreviated(error.getRejectedValue()) + "” " + error.getDefaultMessage() + "."))
+                .toList();
+        ProblemDetail problem = problem(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "refused",
+                errors.isEmpty() ? "The request can't be taken." : errors.get(0).sentence());
+        problem.setProperty("errors", errors);
+        return ResponseEntity.unprocessableContent().body(problem);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        return ResponseEntity.badRequest()
+                .body(problem(HttpStatus.BAD_REQUEST, "unreadable", "The request isn't JSON of the form described."));
+    }
+
+    private static String abbreviated(Object value) {
+        String text = String.valueOf(value);
+        return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String type, String sentence) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, sentence);
+        problem.setType(URI.create("/problems/" + type));
+        return problem;
+    }
+}

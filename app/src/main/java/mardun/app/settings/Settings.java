@@ -1,0 +1,155 @@
+package mardun.app.settings;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mardun.app.show.ViewWriter;
+import mardun.core.batch.Workroom;
+import mardun.core.measure.InchStep;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthWriter;
+import mardun.core.measure.UnitSystem;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceSchool;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+
+/** What the maker has settled once for the workroom; there is one row. */
+@Entity
+public class Settings {
+
+    static final int ONLY = 1;
+    private static final String STALL = "the stall";
+
+    @Id
+    private int id;
+
+    @Version
+    private long version;
+
+    @Enumerated(EnumType.STRING)
+    private UnitSystem unitSystem;
+
+    @Enumerated(EnumType.STRING)
+    private InchStep inchStep;
+
+    private String currency;
+    private long hourlyRateMinor;
+    private long overheadPerHourMinor;
+    private long usualSeamNm;
+    private BigDecimal stallShare;
+    private long stallFeeMinor;
+
+    @Enumerated(EnumType.STRING)
+    private PriceSchool priceSchool;
+
+    private BigDecimal priceFactor;
+    private BigDecimal priceMargin;
+    private BigDecimal priceMarkup;
+
+    @Enumerated(EnumType.STRING)
+    private PricePoint pricePoint;
+
+    private String freeMinutes;
+
+    protected Settings() {}
+
+    /** What a form says about the settings, read and checked. */
+    record Entered(
+            UnitSystem unitSystem,
+            InchStep inchStep,
+            CurrencyUnit currency,
+            long hourlyRateMinor,
+            long overheadPerHourMinor,
+            Length usualSeam,
+            BigDecimal stallShare,
+            long stallFeeMinor,
+            PriceChoice prices,
+            List<Integer> freeMinutes) {}
+
+    void enter(Entered entered) {
+        unitSystem = entered.unitSystem();
+        inchStep = entered.inchStep();
+        currency = entered.currency().getCode();
+        hourlyRateMinor = entered.hourlyRateMinor();
+        overheadPerHourMinor = entered.overheadPerHourMinor();
+        usualSeamNm = entered.usualSeam().nanometres();
+        stallShare = entered.stallShare();
+        stallFeeMinor = entered.stallFeeMinor();
+        priceSchool = entered.prices().school();
+        priceFactor = entered.prices().factor();
+        priceMargin = entered.prices().margin();
+        priceMarkup = entered.prices().markup();
+        pricePoint = entered.prices().point();
+        freeMinutes = entered.freeMinutes().stream().map(String::valueOf).collect(Collectors.joining(","));
+    }
+
+    long version() {
+        return version;
+    }
+
+    /** Whether the maker has ever saved them. */
+    public boolean areEntered() {
+        return version > 0;
+    }
+
+    public UnitSystem unitSystem() {
+        return unitSystem;
+    }
+
+    InchStep inchStep() {
+        return inchStep;
+    }
+
+    public CurrencyUnit currency() {
+        return CurrencyUnit.of(currency);
+    }
+
+    public Money money(long minor) {
+        return Money.ofMinor(currency(), minor);
+    }
+
+    public Length usualSeam() {
+        return new Length(usualSeamNm);
+    }
+
+    /** Rates, the stall's terms and the way of pricing, for the core. */
+    public Workroom workroom() {
+        return new Workroom(
+                money(hourlyRateMinor),
+                money(overheadPerHourMinor),
+                new Channel(STALL, stallShare, money(stallFeeMinor)),
+                new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint));
+    }
+
+    /** The minutes that are free at the bench on each day of the week, Monday first. */
+    List<Integer> freeMinutes() {
+        return Arrays.stream(freeMinutes.split(",")).map(Integer::valueOf).toList();
+    }
+
+    public Map<DayOfWeek, Duration> freeTime() {
+        Map<DayOfWeek, Duration> free = new EnumMap<>(DayOfWeek.class);
+        List<Integer> minutes = freeMinutes();
+        for (DayOfWeek day : DayOfWeek.values()) {
+            free.put(day, Duration.ofMinutes(minutes.get(day.getValue() - 1)));
+        }
+        return free;
+    }
+
+    /** Writes figures in these units and this currency. */
+    public ViewWriter writer() {
+        return new ViewWriter(unitSystem, new LengthWriter(inchStep), currency());
+    }
+}

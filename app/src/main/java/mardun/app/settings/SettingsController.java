@@ -1,0 +1,31 @@
+package mardun.app.settings;
+
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/settings")
+@Tag(name = "settings")
+class SettingsController {
+
+    private final SettingsService settings;
+
+    SettingsController(SettingsService settings) {
+        this.settings = settings;
+    }
+
+    @GetMapping
+    SettingsForm readSettings() {
+        return settings.form();
+    }
+
+    @PutMapping
+    SettingsForm saveSettings(@RequestBody @Valid SettingsForm form) {
+        return settings.save(form);
+    }
+}

@@ -1,0 +1,5 @@
+package mardun.app.settings;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SettingsRepository extends JpaRepository<Settings, Integer> {}

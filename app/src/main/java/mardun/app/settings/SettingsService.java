@@ -1,0 +1,145 @@
+package mardun.app.settings;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.FieldReader;
+import mardun.app.settings.Settings.Entered;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.LengthWriter;
+import mardun.core.pricing.PriceChoice;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.IllegalCurrencyException;
+import org.joda.money.Money;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads and keeps the workroom's settings. */
+@Service
+public class SettingsService {
+
+    private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
+    private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
+
+    private final SettingsRepository repository;
+    private final ObjectProvider<HoldsMoney> money;
+
+    SettingsService(SettingsRepository repository, ObjectProvider<HoldsMoney> money) {
+        this.repository = repository;
+        this.money = money;
+    }
+
+    public Settings current() {
+        return repository.findById(Settings.ONLY).orElseThrow();
+    }
+
+    /** The settings as a form, with what was typed or its exact like. */
+    @Transactional(readOnly = true)
+    public SettingsForm form() {
+        Settings settings = current();
+        var workroom = settings.workroom();
+        var prices = workroom.prices();
+        return new SettingsForm(
+                settings.version(),
+                settings.unitSystem(),
+                settings.inchStep(),
+                settings.currency().getCode(),
+                plain(workroom.hourlyRate()),
+                plain(workroom.overheadPerHour()),
+                LengthWriter.exactly(settings.usualSeam(), settings.unitSystem()),
+                percent(workroom.stall().share()),
+                plain(workroom.stall().feePerUnit()),
+                prices.school(),
+                prices.factor().stripTrailingZeros().toPlainString(),
+                percent(prices.margin()),
+                percent(prices.markup()),
+                prices.point(),
+                settings.freeMinutes().stream().map(SettingsService::hours).toList());
+    }
+
+    @Transactional
+    public SettingsForm save(SettingsForm form) {
+        Settings settings = current();
+        ChangedMeanwhileException.check("What stands in the settings", form.version(), settings.version());
+        settings.enter(read(form, settings));
+        repository.saveAndFlush(settings);
+        return form();
+    }
+
+    private Entered read(SettingsForm form, Settings before) {
+        FieldReader fields = new FieldReader();
+        CurrencyUnit currency = currency(fields, form.currency(), before);
+        Length seam = fields.positiveLength(
+                "usualSeam", form.usualSeam(), form.unitSystem().smallUnit(), WIDEST_SEAM);
+        List<Integer> free = new ArrayList<>();
+        for (int day = 0; day < form.freeHours().size(); day++) {
+            BigDecimal hours = fields.decimal(
+                    "freeHours." + day, form.freeHours().get(day), BigDecimal.ZERO, BigDecimal.valueOf(16));
+            free.add(hours.multiply(MINUTES_PER_HOUR)
+                    .setScale(0, RoundingMode.HALF_UP)
+                    .intValueExact());
+        }
+        Entered entered = new Entered(
+                form.unitSystem(),
+                form.inchStep(),
+                currency,
+                fields.money("hourlyRate", form.hourlyRate(), currency),
+                fields.money("overheadPerHour", form.overheadPerHour(), currency),
+                seam,
+                fields.share("stallShare", form.stallShare()),
+                fields.money("stallFee", form.stallFee(), currency),
+                new PriceChoice(
+                        form.priceSchool(),
+                        fields.decimal("priceFactor", form.priceFactor(), BigDecimal.ONE, BigDecimal.TEN),
+                        fields.share("priceMargin", form.priceMargin()),
+                        fields.decimal("priceMarkup", form.priceMarkup(), BigDecimal.ZERO, BigDecimal.valueOf(1000))
+                                .movePointLeft(2),
+                        form.pricePoint()),
+                free);
+        fields.check();
+        return entered;
+    }
+
+    private CurrencyUnit currency(FieldReader fields, String code, Settings before) {
+        CurrencyUnit currency;
+        try {
+            currency = CurrencyUnit.of(code.strip().toUpperCase(Locale.ROOT));
+        } catch (IllegalCurrencyException unknown) {
+            fields.refuse(
+                    "currency",
+                    code,
+                    "“" + code + "” isn't a currency's code. Type its three letters, like EUR or USD.");
+            return before.currency();
+        }
+        boolean otherCoins = currency.getDecimalPlaces() != before.currency().getDecimalPlaces();
+        if (otherCoins && money.stream().anyMatch(HoldsMoney::holdsMoney)) {
+            fields.refuse(
+                    "currency",
+                    code,
+                    currency.getCode() + " has other coins than "
+                            + before.currency().getCode() + ", and prices are stored already. The currency stays "
+                            + before.currency().getCode() + ".");
+        }
+        return currency;
+    }
+
+    private static String plain(Money money) {
+        return money.getAmount().toPlainString();
+    }
+
+    private static String percent(BigDecimal share) {
+        return share.movePointRight(2).stripTrailingZeros().toPlainString();
+    }
+
+    private static String hours(int minutes) {
+        return BigDecimal.valueOf(minutes)
+                .divide(MINUTES_PER_HOUR, 2, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+}

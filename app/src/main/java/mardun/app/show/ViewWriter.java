@@ -1,0 +1,223 @@
+package mardun.app.show;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mardun.app.show.Views.AmountView;
+import mardun.app.show.Views.FindingView;
+import mardun.app.show.Views.InputView;
+import mardun.app.show.Views.LengthFigure;
+import mardun.app.show.Views.LengthView;
+import mardun.app.show.Views.MoneyFigure;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.SchoolView;
+import mardun.app.show.Views.TimeFigure;
+import mardun.app.show.Views.TimeView;
+import mardun.app.show.Views.WorkingView;
+import mardun.core.design.Finding;
+import mardun.core.material.Amount;
+import mardun.core.material.Counting;
+import mardun.core.measure.Dimension;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthWriter;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.Shown;
+import mardun.core.measure.ShownRounding;
+import mardun.core.measure.UnitSystem;
+import mardun.core.working.Figure;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+
+/**
+ * Writes the core's figures in the maker's units.
+ *
+ * @param system the maker's own units, used in sentences and workings
+ * @param lengths how finely inches are shown
+ */
+public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit currency) {
+
+    private static final Pattern SYMBOL = Pattern.compile("\\{([^}]*)}");
+    private static final int EXACT_MONEY_DECIMALS = 2;
+
+    public LengthView length(BigFraction nanometres, ShownRounding rounding) {
+        return new LengthView(
+                LengthWriter.exactly(Length.rounded(nanometres, rounding.mode()), system),
+                lengths.write(nanometres, UnitSystem.INCH, rounding).marked(),
+                lengths.write(nanometres, UnitSystem.METRIC, rounding).marked());
+    }
+
+    public LengthView length(Length length, ShownRounding rounding) {
+        return length(length.exact(), rounding);
+    }
+
+    /** A length of cloth or tape from the shelf. */
+    public LengthView longLength(Length length, ShownRounding rounding) {
+        return new LengthView(
+                LengthWriter.exactly(new Length(Math.abs(length.nanometres())), system),
+                lengths.writeLong(length, UnitSystem.INCH, rounding).marked(),
+                lengths.writeLong(length, UnitSystem.METRIC, rounding).marked());
+    }
+
+    public AmountView amount(Amount amount) {
+        return amount.counting() == Counting.LENGTH
+                ? new AmountView(longLength(new Length(amount.value()), ShownRounding.NEAREST), null, amount.value())
+                : new AmountView(null, amount.value(), amount.value());
+    }
+
+    public MoneyView money(Money money) {
+        return new MoneyView(moneyText(money), money.getAmountMinorLong());
+    }
+
+    public MoneyView money(long minor) {
+        return money(Money.ofMinor(currency, minor));
+    }
+
+    public TimeView time(Duration duration) {
+        return new TimeView(timeText(duration), duration.toSeconds());
+    }
+
+    /** A cut size, shown rounded in the direction that keeps it safe. */
+    public LengthFigure cutSize(Figure<Length> figure, ShownRounding rounding) {
+        Working exact = figure.working();
+        Working told = new Working(
+                exact.rule(),
+                exact.expression(),
+                exact.inputs(),
+                new Value.Measured(Quantity.of(figure.value()), rounding),
+                lengths.write(figure.value(), system, rounding).rounded()
+                        ? java.util.Optional.of("shown " + rounding.words())
+                        : exact.rounding(),
+                exact.schools());
+        return new LengthFigure(length(figure.value(), rounding), working(told));
+    }
+
+    public LengthFigure measured(Figure<Quantity> figure, ShownRounding rounding) {
+        return new LengthFigure(length(figure.value().value(), rounding), working(figure.working()));
+    }
+
+    public MoneyFigure money(Figure<Money> figure) {
+        return new MoneyFigure(money(figure.value()), working(figure.working()));
+    }
+
+    public TimeFigure time(Figure<Duration> figure) {
+        return new TimeFigure(time(figure.value()), working(figure.working()));
+    }
+
+    public FindingView finding(Finding finding) {
+        return new FindingView(
+                finding.severity(), finding.place(), sentence(finding.what()) + " " + sentence(finding.remedy()));
+    }
+
+    public String sentence(Sentence sentence) {
+        List<Value> values = sentence.values();
+        return SYMBOL.matcher(sentence.template())
+                .replaceAll(match -> Matcher.quoteReplacement(text(values.get(Integer.parseInt(match.group(1))))));
+    }
+
+    public WorkingView working(Working working) {
+        Map<String, String> values = new LinkedHashMap<>();
+        working.inputs().forEach(input -> values.put(input.symbol(), text(input.value())));
+        String calculation = SYMBOL.matcher(working.expression())
+                .replaceAll(match -> Matcher.quoteReplacement(values.getOrDefault(match.group(1), match.group(1))));
+        return new WorkingView(
+                working.rule(),
+                labelled(working),
+                calculation,
+                text(working.result()),
+                working.rounding().orElse(null),
+                working.inputs().stream()
+                        .map(input -> new InputView(
+                                input.symbol(),
+                                input.label(),
+                                text(input.value()),
+                                input.working().map(this::working).orElse(null)))
+                        .toList(),
+                working.schools().stream()
+                        .map(school -> new SchoolView(school.name(), text(school.result()), school.chosen()))
+                        .toList());
+    }
+
+    /** The expression with the inputs' labels in the place of their symbols. */
+    private static String labelled(Working working) {
+        Map<String, String> labels = new LinkedHashMap<>();
+        working.inputs().forEach(input -> labels.put(input.symbol(), input.label()));
+        return SYMBOL.matcher(working.expression())
+                .replaceAll(match -> Matcher.quoteReplacement(labels.getOrDefault(match.group(1), match.group(1))));
+    }
+
+    /** A value as it stands in a sentence or a working. */
+    public String text(Value value) {
+        if (value instanceof Value.Measured measured) {
+            return measuredText(measured);
+        } else if (value instanceof Value.OnTheShelf onTheShelf) {
+            return lengths.writeLong(onTheShelf.length(), system, ShownRounding.NEAREST)
+                    .marked();
+        } else if (value instanceof Value.Sum sum) {
+            return moneyText(sum.money());
+        } else if (value instanceof Value.ExactSum exact) {
+            int decimals = currency.getDecimalPlaces() + EXACT_MONEY_DECIMALS;
+            BigDecimal amount = exact.minorUnits()
+                    .bigDecimalValue(EXACT_MONEY_DECIMALS, RoundingMode.HALF_UP)
+                    .movePointLeft(currency.getDecimalPlaces());
+            BigDecimal plain =
+                    amount.setScale(decimals, RoundingMode.UNNECESSARY).stripTrailingZeros();
+            return plain.setScale(Math.max(plain.scale(), currency.getDecimalPlaces()), RoundingMode.UNNECESSARY)
+                    .toPlainString();
+        } else if (value instanceof Value.Time time) {
+            return timeText(time.duration());
+        } else if (value instanceof Value.Count count) {
+            return Long.toString(count.count());
+        } else if (value instanceof Value.Factor factor) {
+            return factor.factor().stripTrailingZeros().toPlainString();
+        }
+        return percent(((Value.Share) value).share());
+    }
+
+    /** A share as a percentage: 0.08 becomes {@code 8 %}. */
+    public static String percent(BigDecimal share) {
+        return share.movePointRight(2).stripTrailingZeros().toPlainString() + " %";
+    }
+
+    private String measuredText(Value.Measured measured) {
+        Quantity quantity = measured.quantity();
+        if (quantity.dimension() == Dimension.LENGTH) {
+            Shown shown = lengths.write(quantity.value(), system, measured.rounding());
+            return shown.marked();
+        }
+        BigDecimal number = quantity.dimension() == Dimension.AREA
+                ? quantity.value()
+                        .divide(BigFraction.of(system.smallUnit().nanometres()).pow(2))
+                        .bigDecimalValue(2, RoundingMode.HALF_UP)
+                : quantity.value().bigDecimalValue(4, RoundingMode.HALF_UP);
+        String unit = quantity.dimension() == Dimension.AREA
+                ? " " + system.smallUnit().symbol() + "²"
+                : "";
+        return number.stripTrailingZeros().toPlainString() + unit;
+    }
+
+    private static String moneyText(Money money) {
+        return money.getAmount().toPlainString().replace('-', '−');
+    }
+
+    /** {@code 21 min}, {@code 1 h 05}, {@code 13 h 54}; to the minute, below ten minutes with half ones. */
+    private static String timeText(Duration duration) {
+        long seconds = duration.toSeconds();
+        if (seconds < 600) {
+            BigDecimal minutes = BigDecimal.valueOf(seconds)
+                    .divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP)
+                    .stripTrailingZeros();
+            return minutes.toPlainString() + " min";
+        }
+        long minutes = Math.round(seconds / 60.0);
+        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format("%02d", minutes % 60);
+    }
+}

@@ -1,0 +1,25 @@
+package mardun.app.web;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The interface's own addresses all begin at its one page, so that they can be opened and reloaded. */
+@Controller
+@Hidden
+class PageRoutes {
+
+    @GetMapping({
+        "/bench",
+        "/designs",
+        "/designs/{id}",
+        "/materials",
+        "/batches",
+        "/batches/new",
+        "/batches/{id}",
+        "/settings"
+    })
+    String page() {
+        return "forward:/index.html";
+    }
+}
