@@ -23,7 +23,6 @@ import mardun.app.batch.FrozenInputs.FrozenSupply;
 import mardun.app.batch.FrozenInputs.FrozenWorkroom;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
-import mardun.app.design.SheetWriter;
 import mardun.app.material.MaterialService;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
@@ -45,6 +44,7 @@ import mardun.core.making.Stage;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
 import mardun.core.material.MovementKind;
+import mardun.core.pricing.UnitPricing;
 import org.joda.money.Money;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
@@ -478,8 +478,12 @@ public class BatchService {
                 batch.finishedAt().orElse(null),
                 isShort,
                 writer.time(left(batch, planned)),
-                new SheetWriter(writer, planned.workroom())
-                        .ticket(planned.plan(), batch.ownPriceMinor().isPresent())
+                planned.plan().cost().map(c -> writer.money(c.full().value())).orElse(null),
+                planned.plan().pricing().map(p -> writer.money(p.price())).orElse(null),
+                planned.plan()
+                        .pricing()
+                        .flatMap(UnitPricing::perHour)
+                        .map(figure -> writer.money(figure.value()))
                         .orElse(null));
     }
 

@@ -88,7 +88,9 @@ public final class BatchViews {
             @Nullable Instant finishedAt,
             boolean isShort,
             TimeView hoursLeft,
-            @Nullable TicketView ticket) {}
+            @Nullable MoneyView cost,
+            @Nullable MoneyView price,
+            @Nullable MoneyView perHour) {}
 
     /** All that follows from a batch's choices. */
     public record BatchSheet(

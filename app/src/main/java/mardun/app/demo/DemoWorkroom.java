@@ -30,8 +30,7 @@ import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -41,7 +40,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @ConditionalOnProperty("mardun.demo")
-class DemoWorkroom implements ApplicationRunner {
+class DemoWorkroom implements SmartInitializingSingleton {
 
     private static final String GIVEN_BY_A_FRIEND = "given by a friend who cleared her cupboard";
 
@@ -69,7 +68,7 @@ class DemoWorkroom implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         if (settings.current().areEntered()) {
             return;
         }

@@ -1,0 +1,50 @@
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { Hatches } from '../ui/Hatches';
+import { Rail } from './Rail';
+import { Shortcuts } from './Shortcuts';
+
+const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
+const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
+const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
+const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
+const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
+const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
+const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
+
+function Shell() {
+  return (
+    <div className="grid h-full grid-cols-[92px_1fr]">
+      <Hatches />
+      <Rail />
+      <main className="min-w-0 overflow-y-auto px-[22px] py-4">
+        <Suspense fallback={<p className="text-soft">Opening …</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Shortcuts />
+    </div>
+  );
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <Navigate to="/bench" replace /> },
+      { path: '/bench', element: <BenchPage /> },
+      { path: '/designs', element: <DesignsPage /> },
+      { path: '/designs/:id', element: <DesignPage /> },
+      { path: '/materials', element: <MaterialsPage /> },
+      { path: '/batches', element: <BatchesPage /> },
+      { path: '/batches/new', element: <BatchPage key="new" /> },
+      { path: '/batches/:id', element: <BatchPage /> },
+      { path: '/settings', element: <SettingsPage /> },
+      { path: '*', element: <p>There is no such page. The places are on the left.</p> },
+    ],
+  },
+]);
+
+export function App() {
+  return <RouterProvider router={router} />;
+}

@@ -1,0 +1,54 @@
+import { NavLink } from 'react-router';
+
+const PLACES = [
+  { to: '/bench', name: 'Bench', path: 'M3 18h18M5 18V9h14v9M9 9V5h6v4' },
+  { to: '/designs', name: 'Designs', path: 'M4 4h10l6 6v10H4zM14 4v6h6' },
+  { to: '/materials', name: 'Materials', path: 'M6 4h12v16H6zM6 9h12M6 14h12' },
+  { to: '/batches', name: 'Batches', path: 'M4 7h16M4 12h16M4 17h16' },
+];
+
+/** The places, in the order of the work. The stitched edge marks where one is. */
+export function Rail() {
+  return (
+    <nav aria-label="Places" className="flex flex-col bg-ink pt-3.5 pb-2.5 text-rail">
+      <b className="mb-3.5 text-center text-[17px] tracking-wide text-white">Mardun</b>
+      {PLACES.map((place) => (
+        <Place key={place.to} {...place} />
+      ))}
+      <div className="mt-auto">
+        <Place
+          to="/settings"
+          name="Settings"
+          path="M12 9a3 3 0 1 0 0 6a3 3 0 0 0 0-6M12 3v4M12 17v4M3 12h4M17 12h4"
+        />
+      </div>
+    </nav>
+  );
+}
+
+function Place({ to, name, path }: { to: string; name: string; path: string }) {
+  return (
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        `relative flex flex-col items-center gap-1 py-[9px] text-[12.5px] hover:text-white focus-visible:outline-yellow ${
+          isActive
+            ? 'text-white before:absolute before:inset-y-1.5 before:left-0 before:border-l-4 before:border-dashed before:border-yellow'
+            : 'text-[#c2d0d1]'
+        }`
+      }
+    >
+      <svg
+        viewBox="0 0 24 24"
+        className="size-[22px]"
+        aria-hidden
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.7"
+      >
+        <path d={path} />
+      </svg>
+      {name}
+    </NavLink>
+  );
+}

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Panel } from '../ui/Panel';
+import { shortcutsAreOn, switchShortcuts, useShortcut } from '../ui/useShortcut';
+
+const LIST = [
+  ['N', 'Plan a new batch'],
+  ['Esc', 'Close what is open'],
+  ['?', 'Show this list'],
+];
+
+/** The keys that work everywhere, and the list of them. */
+export function Shortcuts() {
+  const [open, setOpen] = useState(false);
+  const [on, setOn] = useState(shortcutsAreOn);
+  const navigate = useNavigate();
+  useShortcut('?', () => setOpen(true));
+  useShortcut('n', () => navigate('/batches/new'));
+  return (
+    <Panel title="Keys" open={open} onOpenChange={setOpen}>
+      <dl className="grid grid-cols-[70px_1fr] gap-y-2">
+        {LIST.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="rounded border border-line-strong px-2 font-semibold">{key}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="mt-4 flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={on}
+          onChange={(event) => {
+            switchShortcuts(event.target.checked);
+            setOn(event.target.checked);
+          }}
+        />
+        Single keys work (the list itself can always be opened)
+      </label>
+    </Panel>
+  );
+}

@@ -1,0 +1,263 @@
+import type { Schemas } from '../../api/client';
+import { hatch } from '../../ui/Hatches';
+import type { BatchStage } from '../../ui/RunningStitch';
+import { Tag } from '../../ui/Tag';
+import { sides, useUnits } from '../../ui/units';
+import { WorkedFigure } from '../../ui/WorkedFigure';
+
+type Sheet = Schemas['BatchSheet'];
+
+/** The plan: what to cut, what it takes, how long. Once it is cut, the steps come first. */
+export function BatchSheet({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
+  const sewing = stage === 'CUT';
+  return (
+    <>
+      {sewing && <Steps sheet={sheet} title="Steps to come" stages={['SEW', 'FINISH']} />}
+      <CutList sheet={sheet} />
+      <div className="grid gap-4 md:grid-cols-2">
+        <Needs sheet={sheet} stage={stage} />
+        <Hours sheet={sheet} />
+      </div>
+      <Cautions sheet={sheet} stage={stage} />
+      {!sewing && <Steps sheet={sheet} title="Steps" stages={['CUT', 'SEW', 'FINISH']} />}
+    </>
+  );
+}
+
+function CutList({ sheet }: { sheet: Sheet }) {
+  const units = useUnits();
+  const corner = sheet.corner;
+  return (
+    <section className="sheet px-2 pt-3 pb-1.5" aria-label="Cut list">
+      <div className="flex justify-between gap-4 px-2">
+        <h2>Cut list</h2>
+        {corner && (
+          <span className="text-right text-soft">
+            corners {corner.words},{' '}
+            <WorkedFigure
+              label="Corner, from the side"
+              working={corner.fromSide.working}
+              className="text-ink"
+            >
+              {units.own(corner.fromSide.value)}
+            </WorkedFigure>
+            {!corner.square && (
+              <>
+                {' by '}
+                <WorkedFigure
+                  label="Corner, from the base"
+                  working={corner.fromBase.working}
+                  className="text-ink"
+                >
+                  {units.own(corner.fromBase.value)}
+                </WorkedFigure>
+              </>
+            )}
+          </span>
+        )}
+      </div>
+      <table className="listing">
+        <thead>
+          <tr>
+            <th>
+              <span className="sr-only">Mark</span>
+            </th>
+            <th>Piece</th>
+            <th>Cut</th>
+            <th>
+              <span className="sr-only">In the other unit</span>
+            </th>
+            <th className="num">How many</th>
+            <th>From</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.cutList.map(({ piece, count, from }) => (
+            <tr key={piece.letter}>
+              <td className="w-10">
+                <svg width="30" height="22" role="img" aria-label={`Piece ${piece.letter}`}>
+                  <rect x="1" y="1" width="28" height="20" rx="2" fill={hatch(piece.role)} stroke="#48595f" />
+                  <rect x="8" y="3" width="14" height="16" rx="2" fill="#fff" fillOpacity=".92" />
+                  <text x="15" y="16" fontSize="13" fontWeight="700" textAnchor="middle">
+                    {piece.letter}
+                  </text>
+                </svg>
+              </td>
+              <td>{piece.name}</td>
+              <td className="whitespace-nowrap">
+                <WorkedFigure label={`${piece.name}, width`} working={piece.width.working}>
+                  {units.own(piece.width.value)}
+                </WorkedFigure>
+                {' × '}
+                <WorkedFigure label={`${piece.name}, height`} working={piece.height.working}>
+                  {units.own(piece.height.value)}
+                </WorkedFigure>
+              </td>
+              <td className="text-[13.5px] text-soft">
+                {sides(units.other(piece.width.value), units.other(piece.height.value))}
+              </td>
+              <td className="num">{count}</td>
+              <td>
+                {from}
+                {piece.directional && <span className="text-soft">, top up</span>}
+              </td>
+            </tr>
+          ))}
+          {sheet.trims.map(({ trim, count, from }) => (
+            <tr key={trim.slot}>
+              <td>
+                <svg width="30" height="22" aria-hidden>
+                  <path d="M2 11h26" stroke="#14242d" strokeWidth="5" strokeDasharray="2 1.5" />
+                  <rect x="17" y="5" width="6" height="12" rx="2" fill="#9aa7a8" />
+                </svg>
+              </td>
+              <td>{trim.name}</td>
+              <td>
+                <WorkedFigure label={trim.name} working={trim.length.working}>
+                  {units.own(trim.length.value)}
+                </WorkedFigure>
+              </td>
+              <td className="text-[13.5px] text-soft">{units.other(trim.length.value)}</td>
+              <td className="num">{count}</td>
+              <td>{from}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Needs({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
+  const units = useUnits();
+  return (
+    <section className="sheet px-3.5 py-3" aria-label="Material">
+      <h2 className="mb-1">Material</h2>
+      {sheet.needs.length === 0 && <p className="text-soft">Choose the materials above.</p>}
+      {sheet.needs.map((need) => {
+        const taken = stage === 'FINISHED' || (stage === 'CUT' && need.kind === 'CLOTH');
+        const whole = Math.max(need.needed.value, need.onHand.value, 1);
+        return (
+          <div
+            key={need.materialId}
+            className="grid grid-cols-[minmax(0,1fr)_90px_auto] items-center gap-2 py-1"
+          >
+            <span className="min-w-0">
+              <span className="block truncate">{need.name}</span>
+              <span className="block text-[13px] text-soft">
+                <WorkedFigure label={`${need.name}, needed`} working={need.working} className="text-ink">
+                  {units.amount(need.needed)}
+                </WorkedFigure>
+                {!taken && ` of ${units.amount(need.onHand)}`}
+              </span>
+            </span>
+            {taken ? (
+              <span />
+            ) : (
+              <span className="relative block h-3 overflow-hidden rounded-[3px] bg-line-faint" aria-hidden>
+                <span
+                  className="absolute inset-y-0 left-0 bg-woad-mid"
+                  style={{ width: `${Math.max(0, (100 * need.onHand.value) / whole)}%` }}
+                />
+                <span
+                  className="absolute inset-y-0 w-[3px] bg-ink"
+                  style={{ left: `calc(${(100 * need.needed.value) / whole}% - 3px)` }}
+                />
+              </span>
+            )}
+            <span className="text-right">
+              {taken ? (
+                <Tag look="plain">taken</Tag>
+              ) : need.shortBy ? (
+                <Tag look="bad">{units.amount(need.shortBy)} short</Tag>
+              ) : (
+                <Tag look="ok">enough</Tag>
+              )}
+            </span>
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+function Hours({ sheet }: { sheet: Sheet }) {
+  const { oneByOne, asBatch, saved, sewing, settingUp, passive } = sheet.times;
+  const whole = Math.max(1, oneByOne.value.seconds);
+  const settingUpEach = oneByOne.value.seconds - sewing.seconds;
+  const bar = (name: string, figure: Schemas['TimeFigure'], setUp: number) => (
+    <div className="py-1">
+      <div className="flex justify-between">
+        <span>{name}</span>
+        <WorkedFigure label={name} working={figure.working}>
+          {figure.value.text}
+        </WorkedFigure>
+      </div>
+      <svg className="mt-0.5 h-[18px] w-full rounded-[3px]" preserveAspectRatio="none" aria-hidden>
+        <rect width={`${(100 * sewing.seconds) / whole}%`} height="18" fill="#1d5a85" />
+        <rect
+          x={`${(100 * sewing.seconds) / whole}%`}
+          width={`${(100 * setUp) / whole}%`}
+          height="18"
+          fill="url(#striped)"
+        />
+      </svg>
+    </div>
+  );
+  return (
+    <section className="sheet px-3.5 py-3" aria-label="Hours">
+      <h2>Hours</h2>
+      {bar('One by one', oneByOne, settingUpEach)}
+      {bar('As a batch', asBatch, settingUp.seconds)}
+      <p className="mt-2 text-[13.5px] text-soft">
+        Striped is setting up, made once and not for every bag: {saved.text} saved.
+        {passive.seconds > 0 && ` Waiting without hands, apart: ${passive.text}.`}
+      </p>
+    </section>
+  );
+}
+
+function Steps({ sheet, title, stages }: { sheet: Sheet; title: string; stages: string[] }) {
+  return (
+    <section className="sheet px-2 py-3" aria-label={title}>
+      <h2 className="px-2">{title}</h2>
+      <table className="listing">
+        <tbody>
+          {sheet.steps
+            .filter((step) => stages.includes(step.stage))
+            .map((step, i) => (
+              <tr key={i}>
+                <td className="w-8 text-soft">{i + 1}</td>
+                <td>
+                  {step.name}
+                  {step.changes.length > 0 && (
+                    <span className="text-soft">
+                      {' '}
+                      · change to <b className="text-ink">{step.changes.join(', ')}</b>
+                    </span>
+                  )}
+                  {step.check && <span className="block text-[13.5px] text-soft">{step.check}</span>}
+                </td>
+                <td className="num whitespace-nowrap">{step.time.text}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Cautions({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
+  if (stage === 'FINISHED') return null;
+  const shown = sheet.cautions.filter((caution) => (stage === 'CUT') === (caution.stage !== 'CUT'));
+  const once = [...new Map(shown.map((caution) => [caution.title, caution])).values()];
+  return (
+    <ul className="space-y-1 text-[13.5px] text-soft" aria-label="Cautions">
+      {once.map((caution) => (
+        <li key={caution.title}>
+          <Tag look="care">{caution.title}</Tag> {caution.text}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,172 @@
+import { useEffect, type ReactNode } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { api, type Schemas } from '../../api/client';
+import { useSettings } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { SelectField, TextField } from '../../ui/Field';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { useSend } from '../../ui/useSend';
+
+type Form = Schemas['SettingsForm'];
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+export default function SettingsPage() {
+  const { data, error } = useSettings();
+  if (error) return <ProblemNotice problem={error} />;
+  if (!data) return <p className="text-soft">Opening the settings …</p>;
+  return <SettingsForm stored={data} />;
+}
+
+function SettingsForm({ stored }: { stored: Form }) {
+  const form = useForm<Form>({ defaultValues: stored });
+  const { register, reset, formState } = form;
+  const save = useSend(
+    (what: Form) => api.put<Form>('/api/settings', what),
+    (saved) => reset(saved),
+  );
+  const touched = formState.isDirty;
+  useEffect(() => {
+    if (!touched) reset(stored);
+  }, [stored, touched, reset]);
+  const on = (field: string) => save.problem?.on(field);
+  const currency = useWatch({ control: form.control, name: 'currency' });
+  return (
+    <form
+      noValidate
+      className="max-w-[1000px]"
+      onSubmit={form.handleSubmit((what) => {
+        if (!save.isPending) save.mutate(what);
+      })}
+    >
+      <header className="mb-4 flex items-center justify-between">
+        <h1>Settings</h1>
+        <Button type="submit" disabled={save.isPending}>
+          Save
+        </Button>
+      </header>
+      <div className="mb-3 empty:hidden">
+        {save.problem && !save.problem.isClash && <ProblemNotice problem={save.problem} />}
+        {save.problem?.isClash && (
+          <Notice look="care">
+            {save.problem.message} Saving again keeps what stands here.{' '}
+            <button
+              type="button"
+              className="font-semibold underline"
+              onClick={() => {
+                const version = save.problem?.currentVersion ?? 0;
+                save.reset();
+                form.setValue('version', version, { shouldDirty: true });
+              }}
+            >
+              Use mine
+            </button>
+          </Notice>
+        )}
+        {save.isSuccess && !touched && <Notice look="ok">Saved. Every figure follows.</Notice>}
+      </div>
+      <div className="grid gap-4 md:grid-cols-2">
+        <Group title="Measuring">
+          <SelectField label="I measure in" {...register('unitSystem')}>
+            <option value="INCH">inches</option>
+            <option value="METRIC">centimetres</option>
+          </SelectField>
+          <SelectField label="My ruler shows" {...register('inchStep')}>
+            <option value="EIGHTH">eighths of an inch</option>
+            <option value="SIXTEENTH">sixteenths of an inch</option>
+          </SelectField>
+          <TextField label="Usual seam allowance" error={on('usualSeam')} {...register('usualSeam')} />
+        </Group>
+        <Group title="Work">
+          <TextField
+            label="Currency"
+            hint="Three letters, like EUR or USD."
+            error={on('currency')}
+            {...register('currency')}
+          />
+          <TextField
+            label={`An hour of my work is worth (${currency})`}
+            inputMode="decimal"
+            error={on('hourlyRate')}
+            {...register('hourlyRate')}
+          />
+          <TextField
+            label={`Blades, thread, power, for an hour (${currency})`}
+            inputMode="decimal"
+            error={on('overheadPerHour')}
+            {...register('overheadPerHour')}
+          />
+        </Group>
+        <Group title="The stall">
+          <TextField
+            label="It takes of each price (%)"
+            inputMode="decimal"
+            error={on('stallShare')}
+            {...register('stallShare')}
+          />
+          <TextField
+            label={`and for each bag (${currency})`}
+            inputMode="decimal"
+            error={on('stallFee')}
+            {...register('stallFee')}
+          />
+        </Group>
+        <Group title="Prices">
+          <SelectField label="I reckon" {...register('priceSchool')}>
+            <option value="MATERIALS_AND_LABOUR">materials × factor + labour</option>
+            <option value="MARGIN">full cost and a margin</option>
+            <option value="MARKUP">full cost and a markup</option>
+          </SelectField>
+          <SelectField label="and round prices up" {...register('pricePoint')}>
+            <option value="HALF">to the next half</option>
+            <option value="WHOLE">to the next whole amount</option>
+            <option value="NINETY_FIVE">to the next .95</option>
+            <option value="EXACT">to the smallest coin</option>
+          </SelectField>
+          <div className="grid grid-cols-3 gap-2">
+            <TextField
+              label="Factor"
+              inputMode="decimal"
+              error={on('priceFactor')}
+              {...register('priceFactor')}
+            />
+            <TextField
+              label="Margin (%)"
+              inputMode="decimal"
+              error={on('priceMargin')}
+              {...register('priceMargin')}
+            />
+            <TextField
+              label="Markup (%)"
+              inputMode="decimal"
+              error={on('priceMarkup')}
+              {...register('priceMarkup')}
+            />
+          </div>
+        </Group>
+      </div>
+      <fieldset className="sheet mt-4 p-4">
+        <legend className="float-left mb-2 w-full font-bold">Hours free at the bench</legend>
+        <div className="clear-left grid grid-cols-4 gap-3 md:grid-cols-7">
+          {DAYS.map((name, i) => (
+            <TextField
+              key={name}
+              label={name}
+              inputMode="decimal"
+              error={on(`freeHours.${i}`)}
+              {...register(`freeHours.${i}` as const)}
+            />
+          ))}
+        </div>
+      </fieldset>
+    </form>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="float-left mb-2 w-full font-bold">{title}</legend>
+      <div className="clear-left space-y-2.5">{children}</div>
+    </fieldset>
+  );
+}

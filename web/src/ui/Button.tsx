@@ -1,0 +1,23 @@
+import type { ButtonHTMLAttributes } from 'react';
+import { Link, type LinkProps } from 'react-router';
+
+const BASE =
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 font-semibold disabled:opacity-60';
+const LOOKS = {
+  main: 'bg-woad text-white hover:bg-[#174a6e]',
+  quiet: 'border border-line-strong bg-white text-woad hover:bg-woad-tint',
+};
+
+type Look = { look?: keyof typeof LOOKS };
+
+export function Button({
+  look = 'main',
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & Look) {
+  return <button type="button" className={`${BASE} ${LOOKS[look]} ${className}`} {...rest} />;
+}
+
+export function ButtonLink({ look = 'main', className = '', ...rest }: LinkProps & Look) {
+  return <Link className={`${BASE} ${LOOKS[look]} ${className}`} {...rest} />;
+}

@@ -1,0 +1,33 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** A panel over the page: a form or a question. Escape and the button close it. */
+export function Panel({
+  title,
+  open,
+  onOpenChange,
+  children,
+}: {
+  title: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="sheet fixed top-[6vh] left-1/2 max-h-[88vh] w-[min(560px,94vw)] -translate-x-1/2 overflow-y-auto p-5 shadow-xl"
+        >
+          <div className="mb-4 flex items-start justify-between gap-4">
+            <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
+            <Dialog.Close className="min-h-11 px-3 font-semibold text-woad">Close</Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

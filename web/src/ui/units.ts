@@ -1,0 +1,40 @@
+import type { Schemas } from '../api/client';
+import { useSettings } from '../api/queries';
+
+type LengthView = Schemas['LengthView'];
+
+/** The maker's own units first, the other ones beside them. */
+export function useUnits() {
+  const { data } = useSettings();
+  const inch = data?.unitSystem === 'INCH';
+  return {
+    isInch: inch,
+    small: inch ? 'in' : 'cm',
+    cloth: inch ? 'yd' : 'm',
+    currency: data?.currency ?? '',
+    own: (length: LengthView) => (inch ? length.inch : length.metric),
+    other: (length: LengthView) => (inch ? length.metric : length.inch),
+    amount: (amount: Schemas['AmountView']) =>
+      amount.length ? (inch ? amount.length.inch : amount.length.metric) : String(amount.count),
+  };
+}
+
+/** Two lengths as width × height, with the unit said once where both have the same. */
+export function sides(width: string, height: string) {
+  const unit = / (in|cm|mm)$/;
+  const [w, h] = [unit.exec(width)?.[1], unit.exec(height)?.[1]];
+  const first = w && w === h ? width.replace(unit, '') : width;
+  return `${first} × ${height}`;
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const LONG_DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+
+const localDay = (iso: string) => new Date(`${iso}T12:00:00`);
+export const day = (iso: string) => DAY.format(localDay(iso)).replace(',', '');
+export const longDay = (iso: string) => LONG_DAY.format(localDay(iso));
+export const weekday = (iso: string) => localDay(iso).toLocaleDateString('en-GB', { weekday: 'short' });
+export const dayOfMonth = (iso: string) => localDay(iso).getDate();
+export const isWeekend = (iso: string) => [0, 6].includes(localDay(iso).getDay());
+export const daysBetween = (from: string, to: string) =>
+  Math.round((localDay(to).getTime() - localDay(from).getTime()) / 86_400_000);

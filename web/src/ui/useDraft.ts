@@ -1,0 +1,19 @@
+import { useEffect, useState } from 'react';
+
+/** What is being edited, kept in this tab's store until it is saved or given up, so that nothing typed is lost. */
+export function useDraft<T>(key: string, stored: T | undefined) {
+  const [draft, setDraft] = useState<T | undefined>(() => {
+    const kept = sessionStorage.getItem(key);
+    return kept ? (JSON.parse(kept) as T) : undefined;
+  });
+  useEffect(() => {
+    if (draft === undefined) sessionStorage.removeItem(key);
+    else sessionStorage.setItem(key, JSON.stringify(draft));
+  }, [key, draft]);
+  return {
+    value: draft ?? stored,
+    isChanged: draft !== undefined,
+    change: (next: T) => setDraft(next),
+    giveUp: () => setDraft(undefined),
+  };
+}

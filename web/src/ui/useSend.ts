@@ -1,0 +1,23 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Problem } from '../api/client';
+
+/** An id for one form, so that sending it twice does it once. */
+export function useRequestId() {
+  const [id, setId] = useState(() => crypto.randomUUID());
+  return { id, renew: () => setId(crypto.randomUUID()) };
+}
+
+/** Sends something; when it was taken, everything that is shown is asked for anew. */
+export function useSend<Sent, Got>(send: (what: Sent) => Promise<Got>, then?: (got: Got) => void) {
+  const client = useQueryClient();
+  const mutation = useMutation({
+    mutationFn: send,
+    onSuccess: async (got: Got) => {
+      then?.(got);
+      await client.invalidateQueries();
+    },
+  });
+  const problem = mutation.error instanceof Problem ? mutation.error : undefined;
+  return { ...mutation, problem };
+}
