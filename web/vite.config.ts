@@ -5,6 +5,6 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: 'target/dist', emptyOutDir: true, target: 'es2022' },
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  server: { proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' } },
   test: { environment: 'jsdom', globals: true, setupFiles: ['src/test-setup.ts'] },
 });

@@ -6,8 +6,8 @@ import { useUnits } from './units';
 export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) {
   const units = useUnits();
   const { widthMm: w, heightMm: h, depthMm: d } = finished;
-  const room = { across: 196, up: 92 };
-  const scale = Math.min(room.across / (w + 2 * d + 24 / 0.6), room.up / h);
+  const room = { across: 140, up: 84 };
+  const scale = Math.min(room.across / (w + 2 * d), room.up / h);
   const front = { x: 6, w: (w + d) * scale, base: w * scale, h: h * scale };
   const side = { x: front.x + front.w + 22, w: Math.max(3, d * scale) };
   const inset = (front.w - front.base) / 2;
@@ -28,22 +28,23 @@ export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) 
           <path d={`M${side.x + side.w / 2} 0L${side.x + side.w} ${front.h}H${side.x}Z`} />
         </g>
       </svg>
-      <dl className="mt-2 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-0.5">
+      <div className="mt-1 text-center text-[13px] text-soft">finished, front and side</div>
+      <dl className="mt-1 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-0.5">
         {(
           [
-            ['Base width', finished.width],
+            ['Base', finished.width],
             ['Height', finished.height],
             ['Depth', finished.depth],
           ] as const
         ).map(([name, figure]) => (
           <div key={name} className="contents">
             <dt className="text-soft">{name}</dt>
-            <dd>
+            <dd className="whitespace-nowrap">
               <WorkedFigure label={name} working={figure.working}>
                 {units.own(figure.value)}
               </WorkedFigure>
             </dd>
-            <dd className="text-right text-soft">{units.other(figure.value)}</dd>
+            <dd className="text-right whitespace-nowrap text-soft">{units.other(figure.value)}</dd>
           </div>
         ))}
       </dl>

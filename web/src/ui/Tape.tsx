@@ -57,7 +57,7 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
         ))}
         {tape.laid.map((laid, i) => {
           const width = Math.max(4, (laid.to - laid.from) * perDay - 3);
-          const room = Math.floor((width - 14) / 6.6);
+          const room = Math.floor((width - 14) / 7.1);
           return (
             <a
               key={i}
@@ -83,7 +83,7 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
                   <rect
                     x={at(laid.from) + 6}
                     y={TOP + 45}
-                    width={Math.min(width - 10, laid.label.length * 6.6 + 8)}
+                    width={Math.min(width - 10, laid.label.length * 7.1 + 8)}
                     height="14"
                     rx="2"
                     fill="#fff"

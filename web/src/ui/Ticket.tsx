@@ -18,8 +18,8 @@ export function Ticket({
   children?: ReactNode;
 }) {
   return (
-    <aside aria-label="Ticket for one unit" aria-busy={stale} className="relative pt-6 drop-shadow-md">
-      <svg viewBox="0 0 292 60" className="block w-full" aria-hidden>
+    <aside aria-label="Ticket for one unit" aria-busy={stale} className="relative pt-4 drop-shadow-md">
+      <svg viewBox="0 0 292 60" className="block w-full overflow-visible" aria-hidden>
         <path d="M146 40C128 14 150 -10 176 -16" fill="none" stroke="#48595f" strokeWidth="2" />
         <path d="M8 60V52L44 8H248L284 52V60" fill="#fff" stroke="#c9d3d2" />
         <circle cx="146" cy="36" r="10" fill="#ecf0ef" stroke="#b39b4a" strokeWidth="4" />

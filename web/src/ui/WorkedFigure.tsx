@@ -30,7 +30,7 @@ export function WorkedFigure({
           collisionPadding={12}
           sideOffset={6}
           aria-label={`How ${label} came about`}
-          className="sheet z-50 max-h-[76vh] w-[430px] max-w-[94vw] overflow-y-auto p-4 shadow-xl"
+          className="sheet z-50 max-h-(--radix-popover-content-available-height) w-[430px] max-w-[94vw] overflow-y-auto p-4 shadow-xl"
         >
           <div className="mb-1 text-[13px] font-semibold text-soft">{label}</div>
           <WorkingSteps working={working} />

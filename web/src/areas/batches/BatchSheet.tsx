@@ -140,17 +140,14 @@ function Needs({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
         return (
           <div
             key={need.materialId}
-            className="grid grid-cols-[minmax(0,1fr)_90px_auto] items-center gap-2 py-1"
+            className="grid grid-cols-[minmax(0,1fr)_auto_56px_auto] items-center gap-2 py-[3px]"
           >
-            <span className="min-w-0">
-              <span className="block truncate">{need.name}</span>
-              <span className="block text-[13px] text-soft">
-                <WorkedFigure label={`${need.name}, needed`} working={need.working} className="text-ink">
-                  {units.amount(need.needed)}
-                </WorkedFigure>
-                {!taken && ` of ${units.amount(need.onHand)}`}
-              </span>
+            <span className="truncate" title={`${need.name}: ${units.amount(need.onHand)} on the shelf`}>
+              {need.name}
             </span>
+            <WorkedFigure label={`${need.name}, needed`} working={need.working} className="whitespace-nowrap">
+              {units.amount(need.needed)}
+            </WorkedFigure>
             {taken ? (
               <span />
             ) : (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useBench } from '../../api/queries';
+import { useBench, useMaterials } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
@@ -149,6 +149,8 @@ function Lanes({ lanes }: { lanes: Schemas['LaneView'][] }) {
 
 function Shelf({ bench }: { bench: Bench }) {
   const units = useUnits();
+  const { data: materials } = useMaterials();
+  const colours = new Map(materials?.items.map((material) => [material.id, material.colour]));
   const short = new Set(bench.shortages.map((line) => line.materialId));
   const low = bench.low.filter((material) => !short.has(material.id));
   if (bench.firstSteps && bench.shortages.length === 0 && low.length === 0) return null;
@@ -165,7 +167,7 @@ function Shelf({ bench }: { bench: Bench }) {
             to={`/materials?open=${line.materialId}`}
             className="grid grid-cols-[46px_1fr] items-center gap-2.5 py-1.5 hover:bg-woad-tint"
           >
-            <Swatch kind={line.kind} colour="#a2382c" />
+            <Swatch kind={line.kind} colour={colours.get(line.materialId) ?? '#9fb0b0'} />
             <span>
               {line.name} <Tag look="bad">{units.amount(line.shortBy)} short</Tag>
               <span className="block text-[13px] text-soft">

@@ -122,17 +122,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
             </Tabs.Content>
           </Tabs.Root>
         </div>
-        <div className="space-y-3.5">
-          <section className="sheet p-3.5" aria-label="Finished size">
-            <h2 className="mb-1">Finished, {shown?.size}</h2>
-            {shown?.finished ? (
-              <BagOutline finished={shown.finished} />
-            ) : (
-              <p className="text-soft">There is no finished size yet.</p>
-            )}
-          </section>
-          <Ticket ticket={shown?.ticket} missing={shown?.ticketMissing} stale={preview.isFetching} />
-        </div>
+        <Ticket ticket={shown?.ticket} missing={shown?.ticketMissing} stale={preview.isFetching} />
       </div>
       {save.problem?.isClash && (
         <ClashPanel
@@ -236,36 +226,20 @@ function Drawing({
         </div>
       </div>
       {shown && shown.pieces.length > 0 ? (
-        <>
-          <PieceDrawings pieces={shown.pieces} width={840} height={252} />
-          <CutSizes pieces={shown.pieces} />
-        </>
+        <div className="grid gap-4 lg:grid-cols-[1fr_218px]">
+          <PieceDrawings pieces={shown.pieces} width={566} height={150} />
+          <div className="border-line lg:border-l lg:pl-4" aria-label="Finished size" role="group">
+            {shown.finished ? (
+              <BagOutline finished={shown.finished} />
+            ) : (
+              <p className="text-soft">There is no finished size yet.</p>
+            )}
+          </div>
+        </div>
       ) : (
         <p className="py-10 text-center text-soft">The pieces are drawn once the measurements can be read.</p>
       )}
     </section>
-  );
-}
-
-function CutSizes({ pieces }: { pieces: Schemas['PieceView'][] }) {
-  const units = useUnits();
-  return (
-    <p className="mt-1 text-center text-[13.5px] text-soft">
-      How each came about:{' '}
-      {pieces.map((piece, i) => (
-        <span key={piece.letter} className="whitespace-nowrap">
-          {i > 0 && ' · '}
-          {piece.letter}{' '}
-          <WorkedFigure label={`${piece.name}, width`} working={piece.width.working} className="text-ink">
-            {units.own(piece.width.value)}
-          </WorkedFigure>{' '}
-          ×{' '}
-          <WorkedFigure label={`${piece.name}, height`} working={piece.height.working} className="text-ink">
-            {units.own(piece.height.value)}
-          </WorkedFigure>
-        </span>
-      ))}
-    </p>
   );
 }
 

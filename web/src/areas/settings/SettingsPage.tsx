@@ -33,7 +33,7 @@ function SettingsForm({ stored }: { stored: Form }) {
   return (
     <form
       noValidate
-      className="max-w-[1000px]"
+      className="max-w-[1180px]"
       onSubmit={form.handleSubmit((what) => {
         if (!save.isPending) save.mutate(what);
       })}
@@ -64,7 +64,7 @@ function SettingsForm({ stored }: { stored: Form }) {
         )}
         {save.isSuccess && !touched && <Notice look="ok">Saved. Every figure follows.</Notice>}
       </div>
-      <div className="grid gap-4 md:grid-cols-2">
+      <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
         <Group title="Measuring">
           <SelectField label="I measure in" {...register('unitSystem')}>
             <option value="INCH">inches</option>

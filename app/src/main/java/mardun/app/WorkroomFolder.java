@@ -10,9 +10,11 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.Map;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.core.env.MapPropertySource;
 
 /** The folder with everything the maker entered, taken by one running application at a time. */
 final class WorkroomFolder {
@@ -33,6 +35,9 @@ final class WorkroomFolder {
                 .toAbsolutePath()
                 .normalize();
         Files.createDirectories(folder);
+        context.getEnvironment()
+                .getPropertySources()
+                .addFirst(new MapPropertySource("workroom folder", Map.of("mardun.data", folder.toString())));
         lock(folder, context);
         keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
         int port = context.getEnvironment().getProperty("server.port", Integer.class, 8080);

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mardun.app.show.Views.AmountView;
@@ -62,7 +63,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
     /** A length of cloth or tape from the shelf. */
     public LengthView longLength(Length length, ShownRounding rounding) {
         return new LengthView(
-                LengthWriter.exactly(new Length(Math.abs(length.nanometres())), system),
+                LengthWriter.exactlyLong(new Length(Math.abs(length.nanometres())), system),
                 lengths.writeLong(length, UnitSystem.INCH, rounding).marked(),
                 lengths.writeLong(length, UnitSystem.METRIC, rounding).marked());
     }
@@ -94,7 +95,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
                 exact.inputs(),
                 new Value.Measured(Quantity.of(figure.value()), rounding),
                 lengths.write(figure.value(), system, rounding).rounded()
-                        ? java.util.Optional.of("shown " + rounding.words())
+                        ? Optional.of("shown " + rounding.words())
                         : exact.rounding(),
                 exact.schools());
         return new LengthFigure(length(figure.value(), rounding), working(told));

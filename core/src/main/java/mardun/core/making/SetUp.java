@@ -11,16 +11,16 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
     /** What has to be changed to come from {@code before} to this set-up, in words: {@code zip foot}. */
     public List<String> changesFrom(SetUp before) {
         List<String> changes = new ArrayList<>();
-        change(changes, before.needle, needle);
-        change(changes, before.thread, thread);
-        change(changes, before.foot, foot);
-        change(changes, before.stitch, stitch);
+        change(changes, before.needle, needle, "needle " + needle);
+        change(changes, before.thread, thread, thread + " thread");
+        change(changes, before.foot, foot, foot);
+        change(changes, before.stitch, stitch, "stitch " + stitch);
         return changes;
     }
 
-    private static void change(List<String> changes, String before, String now) {
+    private static void change(List<String> changes, String before, String now, String words) {
         if (!now.isEmpty() && !now.equals(before)) {
-            changes.add(now);
+            changes.add(words);
         }
     }
 }

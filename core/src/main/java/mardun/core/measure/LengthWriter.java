@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
@@ -59,6 +60,27 @@ public record LengthWriter(InchStep inchStep) {
                         .stripTrailingZeros()
                         .toPlainString()
                 + " cm";
+    }
+
+    /** A length from the shelf without any rounding: in whole yards or metres where it is, else as a piece's. */
+    public static String exactlyLong(Length length, UnitSystem system) {
+        LengthUnit own = system.clothUnit();
+        LengthUnit other = system.other().clothUnit();
+        return wholeQuarters(length, own)
+                .or(() -> wholeQuarters(length, other))
+                .orElseGet(() -> exactly(length, system));
+    }
+
+    private static Optional<String> wholeQuarters(Length length, LengthUnit unit) {
+        boolean whole = length.nanometres() >= unit.nanometres() && length.nanometres() % (unit.nanometres() / 4) == 0;
+        if (!whole) {
+            return Optional.empty();
+        }
+        BigFraction count = BigFraction.of(length.nanometres(), unit.nanometres());
+        String text = unit.system() == UnitSystem.INCH
+                ? mixed(count)
+                : count.bigDecimalValue().stripTrailingZeros().toPlainString();
+        return Optional.of(text + " " + unit.symbol());
     }
 
     private static Shown negative(Shown positive) {

@@ -113,6 +113,23 @@ class LengthWriterTest {
         }
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    1 yd     | INCH   | 1 yd
+                    2.25 yd  | INCH   | 2 ¼ yd
+                    1 m      | INCH   | 1 m
+                    2.5 m    | METRIC | 2.5 m
+                    1 yd     | METRIC | 1 yd
+                    50 cm    | METRIC | 50 cm
+                    40 in    | INCH   | 40 in
+                    137 cm   | METRIC | 137 cm
+                    """)
+    void theFieldOfAShelfKeepsWholeYardsAndMetres(String text, UnitSystem system, String field) {
+        Length length = LengthReader.read(text, LengthUnit.INCH);
+        assertThat(LengthWriter.exactlyLong(length, system)).isEqualTo(field);
+        assertThat(LengthReader.read(field, LengthUnit.INCH)).isEqualTo(length);
+    }
+
     @Test
     void theFieldOfAMakerInInchesKeepsCentimetresThatWereTyped() {
         assertThat(LengthWriter.exactly(Length.of(21, 2, LengthUnit.INCH), INCH))
