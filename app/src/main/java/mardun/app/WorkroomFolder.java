@@ -38,13 +38,24 @@ final class WorkroomFolder {
         context.getEnvironment()
                 .getPropertySources()
                 .addFirst(new MapPropertySource("workroom folder", Map.of("mardun.data", folder.toString())));
-        lock(folder, context);
-        keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
-        int port = context.getEnvironment().getProperty("server.port", Integer.class, 8080);
-        checkPort(port);
+        FileChannel lock = lock(folder);
+        try {
+            keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
+            checkPort(context.getEnvironment().getProperty("server.port", Integer.class, 8080));
+        } catch (IOException | StartRefusedException refused) {
+            lock.close();
+            throw refused;
+        }
+        context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> {
+            try {
+                lock.close();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
     }
 
-    private static void lock(Path folder, ConfigurableApplicationContext context) throws IOException {
+    private static FileChannel lock(Path folder) throws IOException {
         FileChannel channel =
                 FileChannel.open(folder.resolve("mardun.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         FileLock lock;
@@ -58,13 +69,7 @@ final class WorkroomFolder {
             throw new StartRefusedException("Mardun already runs on the data folder " + folder
                     + ". Use the one that runs, or stop it first; or choose another folder with MARDUN_DATA.");
         }
-        context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> {
-            try {
-                channel.close();
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
+        return channel;
     }
 
     private static void keepDemoApart(Path folder, boolean demo) throws IOException {

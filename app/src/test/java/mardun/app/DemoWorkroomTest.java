@@ -1,0 +1,58 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+class DemoWorkroomTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp("--mardun.demo=true");
+
+    @Test
+    void aFairIsComingAndABatchIsHalfDone() {
+        JsonNode bench = APP.get("/api/bench").body();
+        assertThat(bench.get("today").asString()).isEqualTo(LocalDate.now().toString());
+        assertThat(bench.has("firstSteps")).isFalse();
+        assertThat(bench.get("tape").get("pins").toString()).contains("Lantern Quay");
+        assertThat(bench.get("lanes")).hasSize(3);
+        assertThat(bench.get("lanes").toString()).contains("\"stage\":\"CUT\"").contains("\"stage\":\"PLANNED\"");
+        assertThat(bench.get("shortages")).isNotEmpty();
+        assertThat(bench.get("tape").get("laid")).isNotEmpty();
+    }
+
+    @Test
+    void aSeasonLiesBehindWithSpoiledUnits() {
+        JsonNode goods = APP.get("/api/finished-goods").body().get("items");
+        assertThat(goods).hasSize(3);
+        JsonNode batches = APP.get("/api/batches").body().get("items");
+        assertThat(batches)
+                .anySatisfy(batch -> assertThat(batch.path("finishedUnits").asInt(99))
+                        .isLessThan(batch.get("units").asInt()));
+        assertThat(APP.get("/api/materials/1/movements")
+                        .body()
+                        .get("items")
+                        .get(0)
+                        .get("movedAt")
+                        .asString())
+                .isLessThan(LocalDate.now().toString());
+    }
+
+    @Test
+    void nothingOnTheShelfIsLessThanNothing() {
+        assertThat(APP.get("/api/materials").body().get("items"))
+                .isNotEmpty()
+                .allSatisfy(material ->
+                        assertThat(material.get("onHand").get("value").asLong()).isNotNegative());
+    }
+
+    @Test
+    void aSecondStartKeepsTheData() {
+        APP.stop();
+        APP.start();
+        assertThat(APP.get("/api/finished-goods").body().get("items")).hasSize(3);
+    }
+}

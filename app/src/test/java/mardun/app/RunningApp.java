@@ -1,0 +1,183 @@
+package mardun.app;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Starts the real application on a free port and a scratch folder for a test class, and speaks HTTP to it. */
+public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
+
+    public static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final List<String> arguments;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private Path folder;
+    private ConfigurableApplicationContext context;
+
+    public RunningApp(String... arguments) {
+        this.arguments = List.of(arguments);
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext extension) throws IOException {
+        folder = Files.createTempDirectory("mardun-test");
+        start();
+    }
+
+    @Override
+    public void afterAll(ExtensionContext extension) throws IOException {
+        stop();
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.sorted((a, b) -> b.compareTo(a)).forEach(path -> path.toFile().delete());
+        }
+    }
+
+    public void start() {
+        context = Mardun.run(Stream.concat(Stream.of("--mardun.data=" + folder, "--server.port=0"), arguments.stream())
+                .toArray(String[]::new));
+    }
+
+    public void stop() {
+        context.close();
+    }
+
+    public Path folder() {
+        return folder;
+    }
+
+    public int port() {
+        return context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
+    }
+
+    /** An answer with its status and its JSON. */
+    public record Answer(int status, JsonNode body) {
+
+        public long id() {
+            return body.get("id").asLong();
+        }
+
+        public String detail() {
+            return body.get("detail").asString();
+        }
+
+        /** The sentence for a field of the form, or an empty text. */
+        public String on(String field) {
+            for (JsonNode error : body.path("errors")) {
+                if (error.get("field").asString().equals(field)) {
+                    return error.get("sentence").asString();
+                }
+            }
+            return "";
+        }
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, null);
+    }
+
+    public Answer post(String path, Object body) {
+        return send("POST", path, body);
+    }
+
+    public Answer put(String path, Object body) {
+        return send("PUT", path, body);
+    }
+
+    public Answer delete(String path) {
+        return send("DELETE", path, null);
+    }
+
+    private Answer send(String method, String path, Object body) {
+        if (csrfToken().isEmpty()) {
+            answer(request("GET", "/api/settings", null));
+        }
+        return answer(request(method, path, body));
+    }
+
+    private HttpRequest request(String method, String path, Object body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://localhost:" + port() + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", csrfToken());
+        return request.method(
+                        method,
+                        body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(JSON.writeValueAsString(body)))
+                .build();
+    }
+
+    private String csrfToken() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(java.net.HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    private Answer answer(HttpRequest request) {
+        HttpResponse<String> response = raw(request);
+        String text = response.body();
+        boolean json = response.headers()
+                .firstValue("Content-Type")
+                .map(type -> type.contains("json"))
+                .orElse(false);
+        return new Answer(response.statusCode(), json ? JSON.readTree(text) : JSON.createObjectNode());
+    }
+
+    public HttpResponse<String> raw(HttpRequest request) {
+        try {
+            return client.send(request, BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** The settings of a maker in inches, ready to be sent; the stored version filled in. */
+    public ObjectNode settings(String unitSystem) {
+        ObjectNode form = (ObjectNode) get("/api/settings").body();
+        form.put("unitSystem", unitSystem).put("hourlyRate", "18,00").put("usualSeam", "1/4 in");
+        return form;
+    }
+
+    public Map<String, Object> cloth(String name, String width, String price, String onHand) {
+        return material("CLOTH", name, width, price, "1 yd", onHand);
+    }
+
+    public Map<String, Object> material(
+            String kind, String name, String width, String price, String per, String onHand) {
+        return Map.ofEntries(
+                Map.entry("requestId", UUID.randomUUID()),
+                Map.entry("version", 0),
+                Map.entry("kind", kind),
+                Map.entry("name", name),
+                Map.entry("note", ""),
+                Map.entry("colour", "#336699"),
+                Map.entry("usableWidth", width),
+                Map.entry("directional", false),
+                Map.entry("price", price),
+                Map.entry("pricePer", per),
+                Map.entry("lowAt", ""),
+                Map.entry("onHand", onHand));
+    }
+}

@@ -1,0 +1,152 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.NetworkInterface;
+import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Collections;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SafetyTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    @ParameterizedTest
+    @ValueSource(strings = {"evil.example", "mardun.local:8080", "10.0.0.5"})
+    void anotherHostsNameIsNotAnswered(String host) throws IOException {
+        assertThat(statusLine("GET /api/settings HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n"))
+                .contains("421");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"localhost", "127.0.0.1:8080", "[::1]:8080"})
+    void thisMachinesNamesAreAnswered(String host) throws IOException {
+        assertThat(statusLine("GET /api/settings HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n"))
+                .contains("200");
+    }
+
+    @Test
+    void onlyTheLoopbackAddressListens() throws IOException {
+        for (NetworkInterface network : Collections.list(NetworkInterface.getNetworkInterfaces())) {
+            for (InetAddress address : Collections.list(network.getInetAddresses())) {
+                if (!address.isLoopbackAddress() && address.getAddress().length == 4) {
+                    assertThatThrownBy(() -> {
+                                try (Socket socket = new Socket()) {
+                                    socket.connect(new InetSocketAddress(address, APP.port()), 500);
+                                }
+                            })
+                            .as(address.toString())
+                            .isInstanceOf(IOException.class);
+                }
+            }
+        }
+    }
+
+    @Test
+    void aRequestWithoutTheTokenChangesNothing() {
+        HttpResponse<String> answer =
+                APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs"))
+                        .header("Content-Type", "application/json")
+                        .POST(BodyPublishers.ofString("{}"))
+                        .build());
+        assertThat(answer.statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void pagesCarryAPolicyThatForbidsForeignScripts() {
+        HttpResponse<String> page =
+                APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/bench"))
+                        .build());
+        assertThat(page.statusCode()).isEqualTo(200);
+        assertThat(page.body()).contains("<div id=\"root\">");
+        assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'self'")
+                .doesNotContain("script-src");
+        assertThat(page.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+    }
+
+    @Test
+    void troubleIsToldWithoutItsInsides() {
+        var missing = APP.get("/api/designs/999");
+        assertThat(missing.status()).isEqualTo(404);
+        assertThat(missing.detail()).isEqualTo("There is no such design, or no longer.");
+        var unreadable = APP.post("/api/designs", "not an object");
+        assertThat(unreadable.status()).isEqualTo(400);
+        assertThat(unreadable.body().toString()).doesNotContain("Exception").doesNotContain("trace");
+        assertThat(APP.get("/api/materials?size=100000").status()).isEqualTo(400);
+        assertThat(APP.get("/api/materials/seven").status()).isEqualTo(400);
+        assertThat(APP.get("/actuator/env").status()).isEqualTo(404);
+    }
+
+    @Test
+    void aSecondStartOnTheSameFolderGetsASentence() {
+        assertThatThrownBy(() -> Mardun.run("--mardun.data=" + APP.folder(), "--server.port=0"))
+                .isInstanceOf(StartRefusedException.class)
+                .hasMessageContaining("already runs on the data folder");
+    }
+
+    @Test
+    void aTakenPortGetsASentence() throws IOException {
+        var other = java.nio.file.Files.createTempDirectory("mardun-other");
+        assertThatThrownBy(() -> Mardun.run("--mardun.data=" + other, "--server.port=" + APP.port()))
+                .isInstanceOf(StartRefusedException.class)
+                .hasMessageContaining("Port " + APP.port() + " is taken");
+    }
+
+    @Test
+    void theDemoDoesNotStartOnAMakersOwnData() {
+        APP.stop();
+        try {
+            assertThatThrownBy(
+                            () -> Mardun.run("--mardun.data=" + APP.folder(), "--server.port=0", "--mardun.demo=true"))
+                    .hasMessageContaining("maker's own data");
+        } finally {
+            APP.start();
+        }
+    }
+
+    @Test
+    void whatWasSavedIsThereAfterAStopAndAStart() {
+        long id = APP.post("/api/materials", APP.cloth("Sea canvas", "44 in", "9.00", "3 yd"))
+                .id();
+        APP.stop();
+        APP.start();
+        assertThat(APP.get("/api/materials/" + id).body().get("name").asString())
+                .isEqualTo("Sea canvas");
+    }
+
+    @Test
+    void aVeryLongNameIsRefusedWithItsLength() {
+        var answer = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "x".repeat(5000)));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.on("name")).contains("5000 characters").contains("at most 120");
+    }
+
+    private static String statusLine(String request) throws IOException {
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), APP.port())) {
+            OutputStream out = socket.getOutputStream();
+            out.write(request.getBytes(StandardCharsets.US_ASCII));
+            out.flush();
+            return new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))
+                    .readLine();
+        }
+    }
+}
