@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
@@ -82,6 +82,7 @@ function Editor({
   onDesign: (id: number) => void;
 }) {
   const navigate = useNavigate();
+  const client = useQueryClient();
   const request = useRequestId();
   const { data: fairs } = useFairs();
   const draft = useDraft<Form>(
@@ -221,6 +222,7 @@ function Editor({
           onTakeTheirs={() => {
             draft.giveUp();
             save.reset();
+            void client.invalidateQueries();
           }}
           onLater={() => save.reset()}
         />

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -50,6 +50,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     document: design.document,
   });
   const { version, document } = draft.value ?? { version: design.version, document: design.document };
+  const client = useQueryClient();
   const [size, setSize] = useState(document.sizes[document.sizes.length - 1] ?? '');
   const settled = useSettled(document, 60);
   const preview = useQuery({
@@ -131,6 +132,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
           onTakeTheirs={() => {
             draft.giveUp();
             save.reset();
+            void client.invalidateQueries();
           }}
           onLater={() => save.reset()}
         />

@@ -155,14 +155,17 @@ public class BatchService {
     @Transactional
     public BatchView change(long id, BatchForm form) {
         Batch batch = checkedVersion(id, form.version());
-        Batch.Entered entered = read(form);
         switch (batch.stage()) {
-            case PLANNED -> batch.enter(entered);
-            case CUT ->
+            case PLANNED -> batch.enter(read(form));
+            case CUT -> {
+                FieldReader fields = new FieldReader();
+                Optional<Money> own = ownPrice(form.ownPrice(), fields, settings.current());
+                fields.check();
                 batch.rePrice(
-                        entered.dueOn().orElse(null),
-                        entered.forWhat(),
-                        entered.ownPriceMinor().orElse(null));
+                        form.dueOn(),
+                        form.forWhat().strip(),
+                        own.map(Money::getAmountMinorLong).orElse(null));
+            }
             case FINISHED ->
                 throw RefusedException.conflict(
                         "This batch is finished; it stays as it is, so that its figures can be trusted.");

@@ -1,0 +1,76 @@
+package mardun.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+
+/** Debian's Chromium without a window, for a test class. */
+final class Chromium implements BeforeAllCallback, AfterAllCallback {
+
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    /** A cold application on a busy machine may take its time, in milliseconds. */
+    private static final double PATIENCE = 15_000;
+
+    private final List<String> complaints = new ArrayList<>();
+    private Playwright playwright;
+    private Browser browser;
+
+    @Override
+    public void beforeAll(ExtensionContext extension) {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(ARGUMENTS));
+    }
+
+    @Override
+    public void afterAll(ExtensionContext extension) {
+        browser.close();
+        playwright.close();
+    }
+
+    BrowserContext context() {
+        return browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
+    /** A page of its own context, whose complaints on the console are kept. */
+    Page page() {
+        Page page = context().newPage();
+        page.setDefaultTimeout(PATIENCE);
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            boolean answered = message.text().startsWith("Failed to load resource");
+            if (message.type().equals("error") && !answered) {
+                complaints.add(message.text());
+            }
+        });
+        return page;
+    }
+
+    /** What pages complained about: broken scripts, and what the content policy refused. */
+    List<String> complaints() {
+        return complaints;
+    }
+}

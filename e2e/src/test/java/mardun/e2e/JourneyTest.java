@@ -1,0 +1,215 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The whole path in an empty workroom: settings, shelf, design, batch, cut, finished bags. */
+class JourneyTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    /** What a maker types and reads, in inches and in centimetres with a decimal comma. */
+    enum Maker {
+        IN_INCHES("INCH", "1/4", "43", "45 cm", "4 1/2 yd", "1 yd", "8", "11 in", "≈ 28 ×", "9,50"),
+        IN_CENTIMETRES("METRIC", "0,6", "110", "17 3/4 in", "4,2", "1 m", "20,5", "28.1 cm", "≈ 11 ⅛ ×", "9.50");
+
+        final String system;
+        final String seam;
+        final String width;
+        final String liningWidth;
+        final String onHand;
+        final String per;
+        final String bagWidth;
+        final String panel;
+        final String panelOther;
+        final String rate;
+
+        Maker(
+                String system,
+                String seam,
+                String width,
+                String liningWidth,
+                String onHand,
+                String per,
+                String bagWidth,
+                String panel,
+                String panelOther,
+                String rate) {
+            this.system = system;
+            this.seam = seam;
+            this.width = width;
+            this.liningWidth = liningWidth;
+            this.onHand = onHand;
+            this.per = per;
+            this.bagWidth = bagWidth;
+            this.panel = panel;
+            this.panelOther = panelOther;
+            this.rate = rate;
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Maker.class)
+    void fromAnEmptyWorkroomToFinishedBags(Maker maker) throws IOException {
+        try (PackagedApp app = PackagedApp.empty()) {
+            Page page = CHROMIUM.page();
+            page.navigate(app.url("/"));
+            assertThat(page.getByText("Four things, and the pencil can go")).isVisible();
+
+            settings(page, maker);
+            shelf(page, maker);
+            design(page, maker);
+            batch(page, maker);
+            cutAndFinish(page);
+            assertThat(CHROMIUM.complaints()).isEmpty();
+        }
+    }
+
+    private static void settings(Page page, Maker maker) {
+        page.getByText("Say how you measure").click();
+        page.getByLabel("I measure in").selectOption(maker.system);
+        page.getByLabel("Usual seam allowance").fill("a bit");
+        page.getByLabel("An hour of my work").fill(maker.rate);
+        page.getByLabel("Tuesday").fill("2,5");
+        press(page, "Save");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“a bit” doesn't begin with a number");
+        assertThat(page.getByLabel("Usual seam allowance")).hasValue("a bit");
+        page.getByLabel("Usual seam allowance").fill(maker.seam);
+        press(page, "Save");
+        assertThat(page.getByText("Saved. Every figure follows.")).isVisible();
+    }
+
+    private static void shelf(Page page, Maker maker) {
+        place(page, "Materials");
+        add(page, maker, "Add cloth", "Sail canvas", maker.width, "12,40", maker.per, maker.onHand);
+        add(page, maker, "Add cloth", "Cream lining", maker.liningWidth, "6.20", maker.per, "5 m");
+        add(page, maker, "Add cloth", "Fusible", "90 cm", "3.10", "1 m", "3 yd");
+        add(page, maker, "Add zip tape or trim", "Zip tape", "", "1.60", "1 m", "10 m");
+        add(page, maker, "Add notions", "Sliders", "", "2.90", "10", "60");
+        add(page, maker, "Add notions", "Labels", "", "11", "50", "50");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Sail canvas"))).isVisible();
+    }
+
+    private static void add(
+            Page page, Maker maker, String button, String name, String width, String price, String per, String onHand) {
+        press(page, button);
+        Locator panel = page.getByRole(AriaRole.DIALOG);
+        panel.getByLabel("Name").fill(name);
+        if (!width.isEmpty()) {
+            panel.getByLabel("Usable width").fill(width);
+        }
+        panel.getByLabel("Price").fill(price);
+        panel.getByLabel("for", new Locator.GetByLabelOptions().setExact(true)).fill(per);
+        panel.getByLabel("On the shelf now").fill(onHand);
+        panel.getByRole(AriaRole.BUTTON, inPanel("Save")).dblclick();
+        assertThat(panel).isHidden();
+        assertThat(page.getByRole(AriaRole.BUTTON, named(name))).hasCount(1);
+    }
+
+    private static void design(Page page, Maker maker) {
+        place(page, "Designs");
+        press(page, "New zip pouch");
+        page.getByLabel("What do you call it?").fill("Gull pouch");
+        press(page, "Begin");
+        Locator width = page.getByLabel("Width at the base, medium");
+        width.fill("0");
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("there is no such bag");
+        press(page, "Save");
+        assertThat(width).hasValue("0");
+        width.fill(maker.bagWidth);
+        Locator pieces = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces"));
+        assertThat(pieces).containsText(maker.panel);
+        assertThat(pieces).containsText(maker.panelOther);
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Materials"))
+                .click();
+        choose(page, "Outer cloth", "Sail canvas");
+        choose(page, "Lining cloth", "Cream lining");
+        choose(page, "Interfacing", "Fusible");
+        choose(page, "Zip tape", "Zip tape");
+        choose(page, "Slider", "Sliders");
+        choose(page, "Label", "Labels");
+        press(page, "Save");
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch")))
+                .isVisible();
+        page.reload();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces")))
+                .containsText(maker.panel);
+    }
+
+    private static void batch(Page page, Maker maker) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch"))
+                .click();
+        Locator units = page.getByLabel("How many", new Page.GetByLabelOptions().setExact(true));
+        units.fill("-2");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("less than 1");
+        units.fill("6");
+        Locator cutList = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut list"));
+        assertThat(cutList).containsText(maker.panel);
+        assertThat(cutList).containsText("Sail canvas");
+        Locator ticket = page.getByLabel("Ticket for one unit");
+        assertThat(ticket).containsText("Left for an hour");
+        ticket.getByRole(AriaRole.BUTTON, inPanel("Full cost")).click();
+        Locator working = page.getByLabel("How Full cost came about");
+        assertThat(working).containsText("Full cost is material, labour and overheads together.");
+        page.keyboard().press("Escape");
+        page.getByLabel("My own price").fill("24,50");
+        assertThat(ticket).containsText("24.50");
+        press(page, "Keep this plan");
+        assertThat(page.getByText("Batch 1")).isVisible();
+    }
+
+    private static void cutAndFinish(Page page) {
+        press(page, "Cut it");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sail canvas");
+        page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Steps to come")))
+                .isVisible();
+        press(page, "Bags are finished");
+        page.getByLabel("How many of 6 came out well?").fill("5");
+        press(page, "They are finished");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+        place(page, "Materials");
+        Locator finished = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Finished bags"));
+        assertThat(finished).containsText("Gull pouch, medium");
+        assertThat(finished).containsText("5");
+        assertThat(finished).containsText("24.50");
+        page.getByRole(AriaRole.BUTTON, named("Sliders")).click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("54");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("used for batch 1");
+        page.keyboard().press("Escape");
+        place(page, "Bench");
+        assertThat(page.getByText("Four things")).isHidden();
+    }
+
+    private static void choose(Page page, String slot, String material) {
+        page.getByLabel(slot, new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(material));
+    }
+
+    private static void press(Page page, String name) {
+        page.getByRole(AriaRole.BUTTON, named(name)).click();
+    }
+
+    private static void place(Page page, String name) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name).setExact(true);
+    }
+
+    private static Locator.GetByRoleOptions inPanel(String name) {
+        return new Locator.GetByRoleOptions().setName(name);
+    }
+}

@@ -1,0 +1,179 @@
+package mardun.e2e;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The packaged application as a process of its own, on a free port and a scratch folder. */
+final class PackagedApp implements AutoCloseable {
+
+    private static final Duration STARTS_WITHIN = Duration.ofMinutes(2);
+
+    private static final String JAVA =
+            Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    private static final Path SPREAD_OUT = Path.of("target/run");
+
+    private final Path folder;
+    private final int port;
+    private final boolean demo;
+    private Process process;
+
+    private PackagedApp(boolean demo) throws IOException {
+        this.folder = Files.createTempDirectory("mardun-e2e");
+        this.demo = demo;
+        try (ServerSocket free = new ServerSocket(0)) {
+            this.port = free.getLocalPort();
+        }
+    }
+
+    static PackagedApp withDemoData() throws IOException {
+        PackagedApp app = new PackagedApp(true);
+        app.start();
+        return app;
+    }
+
+    static PackagedApp empty() throws IOException {
+        PackagedApp app = new PackagedApp(false);
+        app.start();
+        return app;
+    }
+
+    void start() throws IOException {
+        List<String> command = new ArrayList<>(List.of(
+                JAVA,
+                "-XX:TieredStopAtLevel=1",
+                "-XX:SharedArchiveFile=" + SPREAD_OUT.resolve("classes.jsa"),
+                "-jar",
+                spreadOut().toString(),
+                "--server.port=" + port,
+                "--mardun.data=" + folder));
+        if (demo) {
+            command.add("--mardun.demo=true");
+        }
+        Path log = folder.resolve("e2e.log");
+        process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()))
+                .start();
+        waitUntilItAnswers(log);
+    }
+
+    /** The application spread out with an archive of its classes, as {@code ./mardun} does it: it starts much faster. */
+    private static synchronized Path spreadOut() throws IOException {
+        Path jar = jar();
+        Path spread = SPREAD_OUT.resolve(jar.getFileName());
+        Path archive = SPREAD_OUT.resolve("classes.jsa");
+        boolean current = Files.exists(archive)
+                && Files.getLastModifiedTime(archive).compareTo(Files.getLastModifiedTime(jar)) > 0;
+        if (!current) {
+            run(
+                    JAVA,
+                    "-Djarmode=tools",
+                    "-jar",
+                    jar.toString(),
+                    "extract",
+                    "--force",
+                    "--destination",
+                    SPREAD_OUT.toString());
+            run(
+                    JAVA,
+                    "-XX:ArchiveClassesAtExit=" + archive,
+                    "-Dspring.context.exit=onRefresh",
+                    "-jar",
+                    spread.toString(),
+                    "--mardun.data=" + Files.createTempDirectory("mardun-training"),
+                    "--server.port=0");
+        }
+        return spread;
+    }
+
+    private static void run(String... command) throws IOException {
+        Process running = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        try {
+            if (running.waitFor() != 0) {
+                throw new IOException(String.join(" ", command) + " ended with " + running.exitValue());
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    private static Path jar() throws IOException {
+        try (Stream<Path> files = Files.list(Path.of("../app/target"))) {
+            return files.filter(file -> file.getFileName().toString().endsWith("-exec.jar"))
+                    .findFirst()
+                    .orElseThrow(() -> new IOException("the application isn't packaged; run ./mardun test"));
+        }
+    }
+
+    private void waitUntilItAnswers(Path log) throws IOException {
+        HttpClient client = HttpClient.newHttpClient();
+        long end = System.nanoTime() + STARTS_WITHIN.toNanos();
+        while (System.nanoTime() < end) {
+            if (!process.isAlive()) {
+                throw new IOException("the application stopped: " + Files.readString(log));
+            }
+            try {
+                int status = client.send(
+                                HttpRequest.newBuilder(URI.create(url("/actuator/health")))
+                                        .build(),
+                                BodyHandlers.discarding())
+                        .statusCode();
+                if (status == 200) {
+                    return;
+                }
+            } catch (IOException notYet) {
+                pause();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IOException(e);
+            }
+        }
+        throw new IOException("the application doesn't answer: " + Files.readString(log));
+    }
+
+    private static void pause() throws IOException {
+        try {
+            Thread.sleep(100);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    String url(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    /** Ends the process at once, as a power cut would. */
+    void kill() throws IOException {
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        kill();
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.sorted((a, b) -> b.compareTo(a)).forEach(path -> path.toFile().delete());
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Each main screen with demo data: no barrier that axe knows, no complaint on the console, all by keyboard. */
+class ScreensTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    private static PackagedApp app;
+
+    @BeforeAll
+    static void start() throws IOException {
+        app = PackagedApp.withDemoData();
+    }
+
+    @AfterAll
+    static void stop() throws IOException {
+        app.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/bench, Next at the",
+        "/designs, Heron pouch",
+        "/designs/1, What it shall measure",
+        "/materials, Reed Stripe",
+        "/materials?open=1, How it came and went",
+        "/batches, On the go",
+        "/batches/new, Keep this plan",
+        "/batches/4, Steps to come",
+        "/batches/6, Cut list",
+        "/settings, Hours free at the bench"
+    })
+    void hasNoBarrier(String path, String shows) {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url(path));
+        assertThat(page.getByText(shows).first()).isVisible();
+        List<Rule> barriers = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze()
+                .getViolations();
+        assertThat(barriers.stream()
+                        .map(rule ->
+                                rule.getId() + ": " + rule.getNodes().get(0).getHtml())
+                        .toList())
+                .isEmpty();
+        assertThat(CHROMIUM.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"/bench", "/designs/1", "/materials", "/batches/6", "/settings"})
+    void fitsATabletWithoutScrollingSideways(String path) {
+        Page page = CHROMIUM.page();
+        page.setViewportSize(768, 1024);
+        page.navigate(app.url(path));
+        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+        int over = ((Number) page.evaluate(
+                        "() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; }"))
+                .intValue();
+        assertThat(over).isLessThanOrEqualTo(0);
+        page.context().close();
+    }
+
+    @Test
+    void aBatchIsPlannedWithTheKeyboardAlone() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/bench"));
+        assertThat(page.getByText("Next at the")).isVisible();
+        page.keyboard().press("n");
+        Locator units = page.getByLabel("How many", new Page.GetByLabelOptions().setExact(true));
+        assertThat(units).isVisible();
+        tabTo(page, "One more");
+        page.keyboard().press("Enter");
+        assertThat(units).hasValue("13");
+        tabTo(page, "Keep this plan");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Batch 7")).isVisible();
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Plan a new batch");
+        page.context().close();
+    }
+
+    private static void tabTo(Page page, String name) {
+        for (int i = 0; i < 60; i++) {
+            page.keyboard().press("Tab");
+            Object focused = page.evaluate(
+                    "() => document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent");
+            if (name.equals(focused)) {
+                return;
+            }
+        }
+        throw new AssertionError("the keyboard doesn't reach " + name);
+    }
+}

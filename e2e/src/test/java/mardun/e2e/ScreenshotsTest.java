@@ -1,0 +1,59 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Retakes the pictures of the documentation from demo data; run by {@code ./mardun shots}. */
+@EnabledIfSystemProperty(named = "mardun.shots", matches = "true", disabledReason = "retakes pictures on request only")
+class ScreenshotsTest {
+
+    private static final Path PICTURES = Path.of("../docs/screenshots");
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    @Test
+    void retakeAll() throws IOException {
+        try (PackagedApp app = PackagedApp.withDemoData()) {
+            take(app, "/bench", "Next at the", "bench");
+            take(app, "/designs/1", "What it shall measure", "design");
+            take(app, "/materials", "Reed Stripe", "materials");
+            take(app, "/batches", "On the go", "batches");
+            take(app, "/batches/6", "Cut list", "batch");
+            take(app, "/batches/4", "Steps to come", "batch-sewing");
+            take(app, "/settings", "Hours free at the bench", "settings");
+            Page page = open(app, "/batches/6", "Cut list");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))
+                    .click();
+            save(page, "working");
+        }
+        try (PackagedApp empty = PackagedApp.empty()) {
+            take(empty, "/bench", "Four things", "first-steps");
+        }
+    }
+
+    private static void take(PackagedApp app, String path, String shows, String name) {
+        save(open(app, path, shows), name);
+    }
+
+    private static Page open(PackagedApp app, String path, String shows) {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url(path));
+        assertThat(page.getByText(shows).first()).isVisible();
+        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        return page;
+    }
+
+    private static void save(Page page, String name) {
+        page.waitForTimeout(300);
+        page.screenshot(new Page.ScreenshotOptions().setPath(PICTURES.resolve(name + ".png")));
+        page.context().close();
+    }
+}
