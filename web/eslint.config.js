@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['target', 'node_modules', 'src/api/schema.d.ts'] },
+  { ignores: ['target', 'node_modules', 'src/api/generated/schema.d.ts'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   hooks.configs.flat.recommended,

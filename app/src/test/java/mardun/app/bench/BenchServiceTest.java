@@ -1,0 +1,188 @@
+package mardun.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.lenient;
+import static org.mockito.Mockito.when;
+
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.batch.BatchService;
+import mardun.app.batch.BatchStage;
+import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchSheet;
+import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.StepLine;
+import mardun.app.bench.BenchViews.BenchView;
+import mardun.app.bench.BenchViews.LaidView;
+import mardun.app.bench.BenchViews.PinView;
+import mardun.app.design.DesignService;
+import mardun.app.material.MaterialService;
+import mardun.app.selling.FairService;
+import mardun.app.selling.FairView;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.PageView;
+import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.TimeView;
+import mardun.core.making.Stage;
+import mardun.core.making.Station;
+import mardun.core.measure.InchStep;
+import mardun.core.measure.LengthWriter;
+import mardun.core.measure.UnitSystem;
+import org.joda.money.CurrencyUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.mockito.Mock;
+import org.mockito.junit.jupiter.MockitoExtension;
+
+@ExtendWith(MockitoExtension.class)
+class BenchServiceTest {
+
+    /** A Monday. */
+    private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
+
+    @Mock
+    private BatchService batches;
+
+    @Mock
+    private DesignService designs;
+
+    @Mock
+    private MaterialService materials;
+
+    @Mock
+    private FairService fairs;
+
+    @Mock
+    private SettingsService settingsService;
+
+    @Mock
+    private Settings settings;
+
+    @BeforeEach
+    void aWorkroomWithTwoHoursADay() {
+        Map<DayOfWeek, Duration> free = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek day : DayOfWeek.values()) {
+            free.put(day, day == DayOfWeek.WEDNESDAY ? Duration.ZERO : Duration.ofHours(2));
+        }
+        when(settingsService.current()).thenReturn(settings);
+        when(settings.freeTime()).thenReturn(free);
+        when(settings.writer())
+                .thenReturn(new ViewWriter(UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR));
+        when(materials.list(any(), anyInt(), anyInt())).thenReturn(new PageView<>(List.of(), 0, 500, 0));
+        lenient().when(batches.get(anyLong())).thenReturn(view());
+    }
+
+    @Test
+    void workLiesOnTheTapeInStretchesThatStepOverDaysWithoutHours() {
+        when(batches.open()).thenReturn(List.of(batch(1, 5, null, "", false), batch(2, 1, null, "", false)));
+        BenchView bench = bench();
+        assertThat(bench.tape().laid())
+                .extracting(LaidView::batchId, LaidView::from, LaidView::to)
+                .containsExactly(tuple(1L, 0.0, 2.0), tuple(1L, 3.0, 3.5), tuple(2L, 3.5, 4.0));
+        assertThat(bench.tape().planned().seconds()).isEqualTo(6 * 3600);
+        assertThat(bench.tape().free().seconds()).isEqualTo(12 * 2 * 3600);
+        assertThat(bench.lanes().get(0).ready()).isEqualTo(TODAY.plusDays(3));
+    }
+
+    @Test
+    void aBatchThatEndsAfterItsDayIsLate() {
+        when(batches.open())
+                .thenReturn(
+                        List.of(batch(1, 3, TODAY.plusDays(1), "", false), batch(2, 2, TODAY.plusDays(1), "", false)));
+        assertThat(bench().lanes()).extracting(BenchViews.LaneView::late).containsExactly(false, true);
+    }
+
+    @Test
+    void aDueDayThatIsAFairIsPinnedOnce() {
+        LocalDate fair = TODAY.plusDays(4);
+        when(fairs.coming())
+                .thenReturn(List.of(new FairView(7, "Mill yard", fair), new FairView(8, "Far", TODAY.plusDays(40))));
+        when(batches.open())
+                .thenReturn(List.of(
+                        batch(1, 1, fair, "Mill yard", false), batch(2, 1, TODAY.plusDays(5), "A school", false)));
+        assertThat(bench().tape().pins())
+                .extracting(PinView::label, PinView::kind)
+                .containsExactly(tuple("Mill yard", PinView.Kind.FAIR), tuple("A school", PinView.Kind.DUE));
+    }
+
+    @Test
+    void whatComesNextWaitsWhereMaterialIsShort() {
+        when(batches.open()).thenReturn(List.of(batch(1, 1, null, "", true)));
+        BenchView bench = bench();
+        assertThat(bench.next()).isNotNull();
+        assertThat(bench.next().waits()).isTrue();
+        assertThat(bench.next().place()).contains("once the material is here");
+        when(batches.open()).thenReturn(List.of(batch(1, 1, null, "", false)));
+        assertThat(bench().next().place()).isEqualTo("Next at the cutting table");
+        assertThat(bench().next().check()).isEqualTo("Print upright.");
+    }
+
+    @Test
+    void firstStepsStandUntilAllAreDone() {
+        when(batches.open()).thenReturn(List.of());
+        assertThat(bench().firstSteps()).hasSize(4).noneMatch(BenchViews.FirstStep::done);
+        assertThat(bench().next()).isNull();
+        when(settings.areEntered()).thenReturn(true);
+        when(designs.hasAny()).thenReturn(true);
+        when(batches.hasAny()).thenReturn(true);
+        when(materials.hasAny(any())).thenReturn(true);
+        assertThat(bench().firstSteps()).isNull();
+    }
+
+    private BenchView bench() {
+        Clock clock = Clock.fixed(Instant.parse("2026-03-02T09:00:00Z"), ZoneOffset.UTC);
+        return new BenchService(batches, designs, materials, fairs, settingsService, clock).bench();
+    }
+
+    private static BatchLine batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {
+        return new BatchLine(
+                id,
+                "Heron pouch",
+                "small",
+                4,
+                BatchStage.PLANNED,
+                due,
+                forWhat,
+                "Reed Stripe",
+                null,
+                null,
+                isShort,
+                new TimeView(hours + " h", hours * 3600L),
+                null,
+                null,
+                null);
+    }
+
+    private static BatchView view() {
+        StepLine cut =
+                new StepLine("Cut", Stage.CUT, Station.CUTTING_TABLE, List.of(), new TimeView("", 0), "Print upright.");
+        BatchSheet sheet = new BatchSheet(
+                "Heron pouch",
+                "small",
+                4,
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                List.of(cut),
+                null,
+                null,
+                null,
+                List.of(),
+                List.of());
+        return new BatchView(1, 0, 1, "Heron pouch", BatchStage.PLANNED, null, "", "", List.of(), null, sheet);
+    }
+}

@@ -1,0 +1,111 @@
+import { screen, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client';
+import { length, piece, working } from '../../ui/fixtures.test.helper';
+import { rendered } from '../../ui/rendered.test.helper';
+import { BatchSheet } from './BatchSheet';
+
+const time = (text: string, seconds: number) => ({ text, seconds });
+const cloth = (value: number) => ({ length: length(`${value} in`, `${value} cm`), value });
+
+const sheet: Schemas['BatchSheet'] = {
+  designName: 'Heron',
+  sizeName: 'medium',
+  units: 24,
+  cutList: [{ piece: piece('A', { directional: true }), count: 48, from: 'Reed Stripe' }],
+  trims: [],
+  needs: [
+    {
+      materialId: 1,
+      name: 'Reed Stripe',
+      kind: 'CLOTH',
+      needed: cloth(96),
+      onHand: cloth(72),
+      shortBy: cloth(24),
+      working: working('96 in'),
+    },
+    {
+      materialId: 2,
+      name: 'Slider',
+      kind: 'NOTION',
+      needed: { count: 24, value: 24 },
+      onHand: { count: 40, value: 40 },
+      working: working('24'),
+    },
+  ],
+  times: {
+    oneByOne: { value: time('28 h 54', 104040), working: working('28 h 54') },
+    asBatch: { value: time('10 h 07', 36420), working: working('10 h 07') },
+    saved: time('18 h 47', 67620),
+    sewing: time('9 h 18', 33480),
+    settingUp: time('49 min', 2940),
+    passive: time('5 min', 300),
+  },
+  steps: [
+    {
+      name: 'Cut',
+      stage: 'CUT',
+      station: 'CUTTING_TABLE',
+      changes: [],
+      time: time('1 h 27', 5220),
+      check: '',
+    },
+    {
+      name: 'Sew zips',
+      stage: 'SEW',
+      station: 'MACHINE',
+      changes: ['zip foot'],
+      time: time('1 h 40', 6000),
+      check: 'Slider face down.',
+    },
+  ],
+  cautions: [
+    { stage: 'CUT', title: 'Blade', text: 'Close it.' },
+    { stage: 'SEW', title: 'Needle', text: 'By hand.' },
+  ],
+  findings: [],
+};
+
+const region = (name: string) => within(screen.getByRole('region', { name }));
+
+describe('the plan of a batch', () => {
+  it('lists what to cut in both units, how many and from what', () => {
+    rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
+    const row = region('Cut list').getByRole('row', { name: /Piece A/ });
+    expect(row).toHaveTextContent('10 ½ in × 8 in');
+    expect(row).toHaveTextContent('≈ 26.7 × ≈ 20.4 cm');
+    expect(row).toHaveTextContent('48');
+    expect(row).toHaveTextContent('Reed Stripe, top up');
+  });
+
+  it('says in words what is short and what is enough', () => {
+    rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
+    expect(region('Material').getByText('24 in short')).toBeVisible();
+    expect(region('Material').getByText('enough')).toBeVisible();
+  });
+
+  it('shows the hours both ways and what is saved', () => {
+    rendered(<BatchSheet sheet={sheet} />);
+    expect(region('Hours').getByText('28 h 54')).toBeVisible();
+    expect(region('Hours').getByText('10 h 07')).toBeVisible();
+    expect(region('Hours').getByText(/18 h 47 saved/)).toBeVisible();
+  });
+
+  it('shows blades before cutting and needles after', () => {
+    const before = rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
+    expect(screen.getByText('Blade')).toBeVisible();
+    expect(screen.queryByText('Needle')).toBeNull();
+    before.unmount();
+    rendered(<BatchSheet sheet={sheet} stage="CUT" />);
+    expect(screen.getByText('Needle')).toBeVisible();
+    expect(screen.queryByText('Blade')).toBeNull();
+  });
+
+  it('puts the steps to come first once the cloth is cut, and what was taken is no longer short', () => {
+    rendered(<BatchSheet sheet={sheet} stage="CUT" />);
+    const steps = region('Steps to come');
+    expect(steps.getByText('zip foot')).toBeVisible();
+    expect(steps.queryByText('Cut')).toBeNull();
+    expect(region('Material').getByText('taken')).toBeVisible();
+    expect(region('Material').queryByText('24 in short')).toBeNull();
+  });
+});

@@ -1,0 +1,79 @@
+import type { Schemas } from '../api/client';
+
+/** Small made-up values for tests of the interface. */
+export const working = (result: string): Schemas['WorkingView'] => ({
+  rule: 'As entered.',
+  expression: result,
+  calculation: result,
+  result,
+  inputs: [],
+  schools: [],
+});
+
+export const length = (inch: string, metric: string): Schemas['LengthView'] => ({
+  exact: inch,
+  inch,
+  metric,
+});
+
+export const lengthFigure = (inch: string, metric: string): Schemas['LengthFigure'] => ({
+  value: length(inch, metric),
+  working: working(inch),
+});
+
+export const money = (minor: number): Schemas['MoneyView'] => ({ amount: (minor / 100).toFixed(2), minor });
+
+export const moneyFigure = (minor: number): Schemas['MoneyFigure'] => ({
+  value: money(minor),
+  working: working(money(minor).amount),
+});
+
+export const piece = (letter: string, more: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
+  letter,
+  name: `Piece ${letter}`,
+  role: 'OUTER',
+  slot: 'outer',
+  perUnit: 2,
+  width: lengthFigure('10 ½ in', '≈ 26.7 cm'),
+  height: lengthFigure('8 in', '≈ 20.4 cm'),
+  directional: false,
+  drawing: { width: 266.7, height: 203.2, cutAway: true, atBothEnds: false },
+  ...more,
+});
+
+export const ticket = (more: Partial<Schemas['TicketView']> = {}): Schemas['TicketView'] => ({
+  units: 12,
+  handsOn: { text: '27 min', seconds: 1620 },
+  batchTime: { value: { text: '5 h 24', seconds: 19440 }, working: working('5 h 24') },
+  material: moneyFigure(333),
+  lines: [],
+  labour: moneyFigure(866),
+  overhead: moneyFigure(73),
+  cost: moneyFigure(1272),
+  suggested: moneyFigure(1600),
+  price: money(1600),
+  ownPrice: false,
+  fees: moneyFigure(68),
+  left: moneyFigure(260),
+  perHour: moneyFigure(2472),
+  wanted: money(1900),
+  ...more,
+});
+
+export const settings = (unitSystem: 'INCH' | 'METRIC'): Schemas['SettingsForm'] => ({
+  version: 1,
+  unitSystem,
+  inchStep: 'EIGHTH',
+  currency: 'EUR',
+  hourlyRate: '19.00',
+  overheadPerHour: '1.60',
+  usualSeam: '¼ in',
+  stallShare: '3',
+  stallFee: '0.20',
+  priceSchool: 'MARKUP',
+  priceFactor: '2',
+  priceMargin: '30',
+  priceMarkup: '40',
+  pricePoint: 'HALF',
+  freeHours: ['2', '2', '2', '2', '2', '0', '0'],
+});

@@ -1,0 +1,18 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { keys } from '../api/queries';
+import { settings } from './fixtures.test.helper';
+
+/** Renders something as it stands in the application, for a maker with the given units. */
+export function rendered(what: ReactNode, unitSystem: 'INCH' | 'METRIC' = 'INCH') {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
+  client.setQueryData(keys.settings, settings(unitSystem));
+  client.setQueryData(keys.materials, { items: [], page: 0, size: 500, total: 0 });
+  return render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{what}</MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
