@@ -327,9 +327,9 @@ public class BatchService {
     }
 
     private List<Supply> supplies(List<SlotChoice> choices) {
-        return choices.stream()
-                .flatMap(choice -> materials.supply(choice.slot(), choice.materialId()).stream())
-                .toList();
+        Map<String, Long> idBySlot = new LinkedHashMap<>();
+        choices.forEach(choice -> idBySlot.put(choice.slot(), choice.materialId()));
+        return materials.supplies(idBySlot);
     }
 
     /** The plan: of a planned batch from what is stored now, of one that is cut from what was frozen then. */

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -251,10 +252,11 @@ public class DesignService {
     }
 
     private List<Supply> supplies(DesignDocument document) {
-        return document.slots().stream()
+        Map<String, Long> idBySlot = new LinkedHashMap<>();
+        document.slots().stream()
                 .filter(slot -> slot.materialId() != null)
-                .flatMap(slot -> materials.supply(slot.key(), slot.materialId()).stream())
-                .toList();
+                .forEach(slot -> idBySlot.put(slot.key(), slot.materialId()));
+        return materials.supplies(idBySlot);
     }
 
     private DesignLine line(DesignEntity entity, Settings current) {

@@ -3,6 +3,7 @@ package mardun.app.material;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -179,17 +180,33 @@ public class MaterialService implements HoldsMoney {
     /** A material as what fills a slot of a design; empty if there is no such material. */
     @Transactional(readOnly = true)
     public Optional<Supply> supply(String slot, long id) {
-        return materials
-                .findById(id)
-                .map(material -> new Supply(
-                        slot,
-                        Long.toString(id),
-                        material.name(),
-                        material.kind(),
-                        material.usableWidth(),
-                        material.isDirectional(),
-                        new UnitPrice(settings.current().money(material.priceMinor()), material.pricePer()),
-                        onHand(material)));
+        return supplies(Map.of(slot, id)).stream().findFirst();
+    }
+
+    /** Materials as what fills a design's slots, in the order of the slots; those that there aren't are left out. */
+    @Transactional(readOnly = true)
+    public List<Supply> supplies(Map<String, Long> idBySlot) {
+        Map<Long, Material> found = new HashMap<>();
+        materials.findAllById(idBySlot.values()).forEach(material -> found.put(material.id(), material));
+        Map<Long, Long> onHand = onHand(found.keySet());
+        Settings current = settings.current();
+        return idBySlot.entrySet().stream()
+                .filter(slot -> found.containsKey(slot.getValue()))
+                .map(slot -> supply(
+                        slot.getKey(), found.get(slot.getValue()), onHand.getOrDefault(slot.getValue(), 0L), current))
+                .toList();
+    }
+
+    private static Supply supply(String slot, Material material, long onHand, Settings current) {
+        return new Supply(
+                slot,
+                Long.toString(material.id()),
+                material.name(),
+                material.kind(),
+                material.usableWidth(),
+                material.isDirectional(),
+                new UnitPrice(current.money(material.priceMinor()), material.pricePer()),
+                new Amount(material.kind().counting(), onHand));
     }
 
     private Material find(long id) {

@@ -166,7 +166,7 @@ public final class Sizing {
     /** A formula worked out; empty if it can't be, with the reason among the findings unless it was told already. */
     private Optional<Figure<Quantity>> evaluate(String place, String text) {
         try {
-            Formula formula = parsed.computeIfAbsent(text, t -> Formula.parse(t, Constructions.ALL));
+            Formula formula = parsed.computeIfAbsent(text, t -> Formula.parse(t, Constructions.BY_NAME));
             for (String name : formula.names()) {
                 if (underWay.contains(name)) {
                     throw new FormulaException("goes in a circle: "

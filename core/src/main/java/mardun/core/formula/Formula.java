@@ -1,7 +1,6 @@
 package mardun.core.formula;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.core.formula.Expression.Binary;
 import mardun.core.formula.Expression.Call;
@@ -40,15 +38,14 @@ public final class Formula {
     }
 
     /**
-     * Reads a formula in which the given rules may be called.
+     * Reads a formula in which the given rules may be called by their names.
      *
      * @throws FormulaException with the position of what can't be read, or of a function that there isn't
      */
-    public static Formula parse(String text, Collection<Rule> rules) {
-        Map<String, Rule> byName = rules.stream().collect(Collectors.toMap(Rule::name, Function.identity()));
+    public static Formula parse(String text, Map<String, Rule> rules) {
         Expression tree = FormulaParser.parse(text);
-        checkCalls(tree, byName);
-        return new Formula(text, tree, byName);
+        checkCalls(tree, rules);
+        return new Formula(text, tree, rules);
     }
 
     public String text() {

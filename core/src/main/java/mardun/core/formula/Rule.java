@@ -2,6 +2,7 @@ package mardun.core.formula;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
@@ -94,7 +95,7 @@ public record Rule(String name, String sentence, List<Parameter> parameters, For
         }
 
         public Rule is(String formula) {
-            return new Rule(name, sentence, List.copyOf(parameters), Formula.parse(formula, List.of()));
+            return new Rule(name, sentence, List.copyOf(parameters), Formula.parse(formula, Map.of()));
         }
     }
 }

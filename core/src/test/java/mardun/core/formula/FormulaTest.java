@@ -3,7 +3,6 @@ package mardun.core.formula;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -29,7 +28,10 @@ class FormulaTest {
                     "the " + symbol, Quantity.of(LengthReader.read(text, LengthUnit.INCH)), Optional.empty()));
 
     private static Length length(String formula) {
-        return Formula.parse(formula, Constructions.ALL).evaluate(SCOPE).value().toLength(ShownRounding.NEAREST);
+        return Formula.parse(formula, Constructions.BY_NAME)
+                .evaluate(SCOPE)
+                .value()
+                .toLength(ShownRounding.NEAREST);
     }
 
     @ParameterizedTest
@@ -100,7 +102,7 @@ class FormulaTest {
 
     @Test
     void tellsItsWorkingFromItsTree() {
-        Working working = Formula.parse("(width+depth)*2 - seam", List.of())
+        Working working = Formula.parse("(width+depth)*2 - seam", Map.of())
                 .evaluate(SCOPE)
                 .working();
         assertThat(working.expression()).isEqualTo("({width} + {depth}) × 2 − {seam}");
@@ -111,7 +113,7 @@ class FormulaTest {
 
     @Test
     void aConstructionRuleTellsItsSentenceAndTheWorkingOfItsArguments() {
-        Working working = Formula.parse("panel_width(width - seam; depth; seam)", Constructions.ALL)
+        Working working = Formula.parse("panel_width(width - seam; depth; seam)", Constructions.BY_NAME)
                 .evaluate(SCOPE)
                 .working();
         assertThat(working.rule()).startsWith("A panel is as wide as the finished base");
@@ -125,7 +127,7 @@ class FormulaTest {
 
     @Test
     void aRuleWithinAFormulaIsAnInputThatCanBeOpened() {
-        Working working = Formula.parse("interfacing(width; seam) + seam", Constructions.ALL)
+        Working working = Formula.parse("interfacing(width; seam) + seam", Constructions.BY_NAME)
                 .evaluate(SCOPE)
                 .working();
         assertThat(working.expression()).isEqualTo("{interfacing(width; seam)} + {seam}");
@@ -139,9 +141,9 @@ class FormulaTest {
         Random random = new Random(seed);
         for (int i = 0; i < 500; i++) {
             String text = anyLengthFormula(random, 4);
-            Formula formula = Formula.parse(text, List.of());
+            Formula formula = Formula.parse(text, Map.of());
             String written = formula.template().replaceAll("[{}]", "");
-            assertThat(Formula.parse(written, List.of()).evaluate(SCOPE).value())
+            assertThat(Formula.parse(written, Map.of()).evaluate(SCOPE).value())
                     .as("%s written as %s", text, written)
                     .isEqualTo(formula.evaluate(SCOPE).value());
         }
