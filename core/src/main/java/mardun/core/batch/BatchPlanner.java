@@ -17,12 +17,16 @@ import mardun.core.cutting.ClothPlanner;
 import mardun.core.cutting.CutPiece;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
-import mardun.core.design.NotionNeed;
+import mardun.core.design.Mark;
 import mardun.core.design.SizedDesign;
+import mardun.core.design.SizedFilling;
+import mardun.core.design.SizedNotion;
 import mardun.core.design.Sizing;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
+import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Sentence;
@@ -50,22 +54,23 @@ public final class BatchPlanner {
         if (units < 1) {
             throw new IllegalArgumentException("a batch has one unit or more: " + units);
         }
-        SizedDesign sized = Sizing.of(design, size);
+        Map<String, ClothKind> cloths = new LinkedHashMap<>();
+        supplies.forEach(supply -> supply.cloth().ifPresent(cloth -> cloths.put(supply.slot(), cloth)));
+        SizedDesign sized = Sizing.of(design.with(cloths), size, workroom.thickestSeam());
         List<Finding> findings = new ArrayList<>(sized.findings());
         List<PieceLine> pieces = sized.pieces().stream()
-                .map(p -> new PieceLine(
-                        p, Math.multiplyExact((long) units, p.piece().perUnit())))
+                .map(p -> new PieceLine(p, Math.multiplyExact((long) units, p.count())))
                 .toList();
         List<TrimLine> trims = sized.trims().stream()
-                .map(t -> new TrimLine(
-                        t, Math.multiplyExact((long) units, t.trim().perUnit())))
+                .map(t -> new TrimLine(t, Math.multiplyExact((long) units, t.count())))
                 .toList();
         Map<String, Supply> bySlot = new LinkedHashMap<>();
         supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
         List<Need> needs = new ArrayList<>();
         needs.addAll(clothNeeds(pieces, bySlot, findings));
         needs.addAll(trimNeeds(trims, bySlot, findings));
-        needs.addAll(notionNeeds(design.notions(), units, bySlot, findings));
+        needs.addAll(notionNeeds(sized.notions(), units, bySlot, findings));
+        needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
         WorkTime time = WorkTime.of(design.steps(), units);
         boolean complete = findings.stream().noneMatch(Finding::isRefused);
         Optional<UnitCost> cost = complete
@@ -95,8 +100,7 @@ public final class BatchPlanner {
                     try {
                         needs.add(clothNeed(supply, lines));
                     } catch (CannotBeCutException tooWide) {
-                        findings.add(new Finding(
-                                Finding.Severity.REFUSED,
+                        findings.add(Finding.refused(
                                 "slots." + supply.slot(),
                                 tooWide.sentence(),
                                 Sentence.of("Change the cloth or the size.")));
@@ -144,22 +148,61 @@ public final class BatchPlanner {
     }
 
     private static List<Need> notionNeeds(
-            List<NotionNeed> notions, int units, Map<String, Supply> bySlot, List<Finding> findings) {
+            List<SizedNotion> notions, int units, Map<String, Supply> bySlot, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        bySupply(notions, NotionNeed::slot, MaterialKind.NOTION, bySlot, findings)
+        bySupply(notions, notion -> notion.notion().slot(), MaterialKind.NOTION, bySlot, findings)
                 .forEach((supply, its) -> needs.add(notionNeed(supply, its, units)));
         return needs;
     }
 
-    private static Need notionNeed(Supply supply, List<NotionNeed> notions, int units) {
-        long each = notions.stream().mapToLong(NotionNeed::perUnit).sum();
+    /** Two-part notions are sold as sets: as many as the half that is needed more. */
+    private static Need notionNeed(Supply supply, List<SizedNotion> notions, int units) {
+        long whole = countOf(notions, Mark.Half.WHOLE);
+        long sets = Math.max(countOf(notions, Mark.Half.SOCKET), countOf(notions, Mark.Half.STUD));
+        long each = whole + sets;
         long total = Math.multiplyExact((long) units, each);
-        Working told = Working.of("So many for each unit.")
+        Working told = Working.of(sets == 0 ? "So many for each unit." : "So many sets of two halves for each unit.")
                 .expression("{n} × {each}")
                 .input("n", "units", Value.of(units))
                 .input("each", supply.name() + " for each", Value.of(each))
                 .gives(Value.of(total));
         return new Need(supply, Amount.pieces(total), told);
+    }
+
+    private static long countOf(List<SizedNotion> notions, Mark.Half half) {
+        return notions.stream()
+                .filter(notion -> notion.notion().half() == half)
+                .mapToLong(SizedNotion::count)
+                .sum();
+    }
+
+    private static List<Need> fillingNeeds(
+            List<SizedFilling> fillings, int units, Map<String, Supply> bySlot, List<Finding> findings) {
+        List<Need> needs = new ArrayList<>();
+        for (Bulk.Kind kind : Bulk.Kind.values()) {
+            MaterialKind wanted =
+                    kind == Bulk.Kind.WEIGHT ? MaterialKind.FILLING_BY_WEIGHT : MaterialKind.FILLING_BY_VOLUME;
+            List<SizedFilling> its = fillings.stream()
+                    .filter(filling -> filling.amount().kind() == kind)
+                    .toList();
+            bySupply(its, filling -> filling.filling().slot(), wanted, bySlot, findings)
+                    .forEach((supply, filled) -> needs.add(fillingNeed(supply, filled, units)));
+        }
+        return needs;
+    }
+
+    private static Need fillingNeed(Supply supply, List<SizedFilling> fillings, int units) {
+        Amount each = fillings.stream()
+                .map(filling -> Amount.of(filling.amount()))
+                .reduce(Amount::plus)
+                .orElseThrow();
+        Amount total = each.times(units);
+        Working told = Working.of("So much for each unit.")
+                .expression("{n} × {each}")
+                .input("n", "units", Value.of(units))
+                .input("each", supply.name() + " for each", each.shown())
+                .gives(total.shown());
+        return new Need(supply, total, told);
     }
 
     /** What is asked of each material: two slots filled from the same one draw on the same shelf. */
@@ -187,16 +230,14 @@ public final class BatchPlanner {
             String slot, MaterialKind kind, Map<String, Supply> bySlot, List<Finding> findings) {
         Supply supply = bySlot.get(slot);
         if (supply == null) {
-            findings.add(new Finding(
-                    Finding.Severity.REFUSED,
+            findings.add(Finding.refused(
                     "slots." + slot,
                     Sentence.of("Nothing is chosen for “" + slot + "”."),
                     Sentence.of("Choose a material for it.")));
             return Optional.empty();
         }
         if (supply.kind() != kind) {
-            findings.add(new Finding(
-                    Finding.Severity.REFUSED,
+            findings.add(Finding.refused(
                     "slots." + slot,
                     Sentence.of("“" + supply.name() + "” can't be used for “" + slot + "”."),
                     Sentence.of("Choose a material of the right kind.")));

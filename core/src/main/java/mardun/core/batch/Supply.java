@@ -2,6 +2,7 @@ package mardun.core.batch;
 
 import java.util.Optional;
 import mardun.core.material.Amount;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Length;
@@ -11,6 +12,7 @@ import mardun.core.measure.Length;
  *
  * @param key the caller's name for the material; two slots may be filled from the same one
  * @param usableWidth of a cloth; empty for anything else
+ * @param cloth what kind of cloth it is, where the maker said so
  * @param directional it has a print or nap with a top, so no piece may be turned on it
  * @param onHand what is on the shelf now
  */
@@ -20,6 +22,7 @@ public record Supply(
         String name,
         MaterialKind kind,
         Optional<Length> usableWidth,
+        Optional<ClothKind> cloth,
         boolean directional,
         UnitPrice price,
         Amount onHand) {}

@@ -113,22 +113,16 @@ public final class Boxing {
             .given("depth", DEPTH)
             .is("length / 2 - top - depth / 2");
 
-    /** All rules of boxed corners, forwards and backwards. */
-    public static final List<Rule> RULES = List.of(
-            CUT_BEFORE,
-            DEPTH_CUT_BEFORE,
-            CUT_AFTER,
-            DEPTH_CUT_AFTER,
-            LINE_ACROSS,
-            DEPTH_LINE_ACROSS,
-            SNIP_SEAM,
-            DEPTH_SNIP_SEAM,
-            PANEL_WIDTH,
-            FINISHED_WIDTH,
-            PANEL_HEIGHT,
-            FINISHED_HEIGHT,
-            FOLDED_LENGTH,
-            FOLDED_HEIGHT);
+    /** The schools of boxed corners, and the panels of a boxed bag with a base seam or a fold. */
+    static final List<Construction> CONSTRUCTIONS = List.of(
+            Construction.of(Subject.BOXED_PANEL, "width of a panel", PANEL_WIDTH, FINISHED_WIDTH),
+            Construction.of(Subject.BOXED_PANEL, "height, with a base seam", PANEL_HEIGHT, FINISHED_HEIGHT),
+            Construction.of(Subject.BOXED_PANEL, "length, folded at the base", FOLDED_LENGTH, FOLDED_HEIGHT),
+            Construction.of(Subject.BOXED_CORNER, BoxingSchool.CUT_BEFORE_SEWING.words(), CUT_BEFORE, DEPTH_CUT_BEFORE),
+            Construction.of(Subject.BOXED_CORNER, BoxingSchool.CUT_AFTER_SEWING.words(), CUT_AFTER, DEPTH_CUT_AFTER),
+            Construction.of(Subject.BOXED_CORNER, BoxingSchool.LINE_ACROSS.words(), LINE_ACROSS, DEPTH_LINE_ACROSS),
+            Construction.of(Subject.BOXED_CORNER, BoxingSchool.SNIPPED.words(), SNIP_SEAM, DEPTH_SNIP_SEAM),
+            Construction.of(Subject.BOXED_CORNER, BoxingSchool.BOXED_AS_ONE.words(), CUT_BEFORE, DEPTH_CUT_BEFORE));
 
     private Boxing() {}
 

@@ -17,8 +17,15 @@ public final class Interfacing {
             .given("piece", "side of the piece")
             .is("piece");
 
-    /** All rules of interfacing. */
-    public static final List<Rule> RULES = List.of(INSET, BASTED);
+    static final Rule BACKED = Rule.named("backed_piece")
+            .says("The piece that fused interfacing backs is larger by the inset on each side.")
+            .given("interfacing", "side of the interfacing")
+            .given("inset", "inset on each side")
+            .is("interfacing + 2 * inset");
+
+    static final List<Construction> CONSTRUCTIONS = List.of(
+            Construction.of(Subject.INTERFACING, "fused, out of the seams", INSET, BACKED),
+            Construction.of(Subject.INTERFACING, "basted in, and quilted batting", BASTED, BASTED));
 
     private Interfacing() {}
 }

@@ -53,25 +53,76 @@ public final class Zips {
             .given("shows", "what shows of the zip")
             .is("height + shows / 2");
 
-    static final Rule FOLDED_TAB = Rule.named("tab_folded_width")
-            .says("A folded end tab is as wide as the zip's tape.")
-            .given("tape", "width of the zip's tape")
-            .is("tape");
+    static final Rule EDGE_FOR_INSET = Rule.named("edge_for_zip_inset")
+            .says(
+                    "An edge for a zip with end tabs is longer than the zip by the side seam and a clearance at each end.")
+            .given("zip", "zip")
+            .given("side", "side seam")
+            .given("clearance", "clearance beside the seam")
+            .is("zip + 2 * (side + clearance)");
 
-    static final Rule TUBE_TAB = Rule.named("tab_tube_width")
-            .says("An end tab sewn as a tube is twice the tape and two seams wide.")
-            .given("tape", "width of the zip's tape")
-            .given("seam", "seam of the tube")
-            .is("2 * tape + 2 * seam");
+    static final Rule EDGE_FOR_TABS = Rule.named("edge_for_zip_tabs")
+            .says("With tabs that run to the edge, the edge is longer than the zip by what each folded tab adds.")
+            .given("zip", "zip")
+            .given("tab", "length of the folded tab")
+            .given("over", "how far the tab covers the zip")
+            .is("zip + 2 * (tab - over)");
 
-    /** All rules of zips. */
-    public static final List<Rule> RULES =
-            List.of(INSET, TABS_TO_EDGE, FULL_LENGTH, OPENING, BELOW_ZIP, WITH_ZIP, FOLDED_TAB, TUBE_TAB);
+    static final Rule EDGE_FOR_FULL_LENGTH = Rule.named("edge_for_zip_full_length")
+            .says("A zip whose ends are caught in the side seams asks for an edge as long as itself.")
+            .given("zip", "zip")
+            .is("zip");
+
+    static final Rule ZIP_FOR_OPENING = Rule.named("zip_for_opening")
+            .says("A zip for an opening is longer by what covers it at each end and by the slider.")
+            .given("opening", "opening")
+            .given("covered", "covered at each end")
+            .given("slider", "slider")
+            .is("opening + 2 * covered + slider");
+
+    static final Rule PANEL_BELOW_ZIP_ACROSS = Rule.named("below_zip_across")
+            .says("A zip across a face adds all that shows of it, and takes a seam of each part beside it: the parts"
+                    + " together are that much smaller than the panel, plus the two seams.")
+            .given("panel", "side of the assembled panel")
+            .given("shows", "what shows of the zip")
+            .given("join", "seam at the zip")
+            .is("panel - shows + 2 * join");
+
+    static final Rule WITH_ZIP_ACROSS = Rule.named("with_zip_across")
+            .says("A zip across a face adds all that shows of it, and takes a seam of each part beside it.")
+            .given("parts", "the two parts' sides together")
+            .given("shows", "what shows of the zip")
+            .given("join", "seam at the zip")
+            .is("parts + shows - 2 * join");
+
+    static final List<Construction> CONSTRUCTIONS = List.of(
+            Construction.of(Subject.ZIP, ZipSchool.INSET.words(), INSET, EDGE_FOR_INSET),
+            Construction.of(Subject.ZIP, ZipSchool.TABS_TO_EDGE.words(), TABS_TO_EDGE, EDGE_FOR_TABS),
+            Construction.of(Subject.ZIP, ZipSchool.FULL_LENGTH.words(), FULL_LENGTH, EDGE_FOR_FULL_LENGTH),
+            Construction.of(Subject.ZIP, "zip for an opening", ZIP_FOR_OPENING, OPENING),
+            Construction.of(Subject.ZIP, "panel below a zip that closes the top", BELOW_ZIP, WITH_ZIP),
+            Construction.of(
+                    Subject.ZIP, "parts beside a zip across the face", PANEL_BELOW_ZIP_ACROSS, WITH_ZIP_ACROSS));
 
     /** Below this a grown hand finds an opening tight. */
     public static final Length NARROW_FOR_A_HAND = Length.of(10, LengthUnit.CENTIMETRE);
 
     private Zips() {}
+
+    /** How long a zip of a school is on its edge; the measures that a school doesn't ask for aren't looked at. */
+    public static Figure<Quantity> length(
+            ZipSchool school, Quantity edge, Quantity side, Quantity clearance, Quantity tab, Quantity over) {
+        return switch (school) {
+            case INSET -> INSET.apply(edge, side, clearance);
+            case TABS_TO_EDGE -> TABS_TO_EDGE.apply(edge, tab, over);
+            case FULL_LENGTH -> FULL_LENGTH.apply(edge);
+        };
+    }
+
+    /** How wide a zip opens. */
+    public static Figure<Quantity> opening(Quantity zip, Quantity covered, Quantity slider) {
+        return OPENING.apply(zip, covered, slider);
+    }
 
     /** The finished height of a face whose panel alone finishes at {@code panel}, with the zip that closes the top. */
     public static Figure<Quantity> withZip(Figure<Quantity> panel, Quantity shows) {

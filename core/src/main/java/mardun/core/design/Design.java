@@ -1,30 +1,86 @@
 package mardun.core.design;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import mardun.core.making.Step;
+import mardun.core.material.ClothKind;
 
 /**
- * What can be made: its sizes, measurements, pieces, trims, notions and steps. Sizes share all formulas; only the
- * measurements differ.
+ * What can be made: its sizes, measurements, pieces, panels, trims, notions, fillings and steps. Sizes share all
+ * formulas; only the measurements differ.
  *
  * @param sizes the names of the sizes, smallest first; at least one
+ * @param forChildren it is meant for children
+ * @param setAside findings that the maker looked at and set aside
  */
 public record Design(
         String name,
         List<String> sizes,
         List<Measurement> measurements,
-        BoxedBag boxed,
+        BagForm form,
         List<Piece> pieces,
+        List<Panel> panels,
         List<TrimNeed> trims,
         List<NotionNeed> notions,
-        List<Step> steps) {
+        List<FillingNeed> fillings,
+        List<ZipFit> zips,
+        List<Strap> straps,
+        List<Casing> casings,
+        List<Step> steps,
+        List<MaterialSlot> slots,
+        Source source,
+        boolean forChildren,
+        List<SetAside> setAside) {
 
     public Design {
         sizes = List.copyOf(sizes);
         measurements = List.copyOf(measurements);
         pieces = List.copyOf(pieces);
+        panels = List.copyOf(panels);
         trims = List.copyOf(trims);
         notions = List.copyOf(notions);
+        fillings = List.copyOf(fillings);
+        zips = List.copyOf(zips);
+        straps = List.copyOf(straps);
+        casings = List.copyOf(casings);
         steps = List.copyOf(steps);
+        slots = List.copyOf(slots);
+        setAside = List.copyOf(setAside);
+    }
+
+    /** What kind of cloth a slot is filled with: the usual one that the design asks for. */
+    public Optional<ClothKind> clothOf(String slot) {
+        return slots.stream()
+                .filter(s -> s.key().equals(slot))
+                .flatMap(s -> s.cloths().stream())
+                .findFirst();
+    }
+
+    /** This design with the cloths that really fill its slots in the place of those it asks for. */
+    public Design with(Map<String, ClothKind> cloths) {
+        List<MaterialSlot> filled = slots.stream()
+                .map(s -> cloths.containsKey(s.key())
+                        ? new MaterialSlot(s.key(), s.label(), s.kind(), List.of(cloths.get(s.key())))
+                        : s)
+                .toList();
+        return new Design(
+                name,
+                sizes,
+                measurements,
+                form,
+                pieces,
+                panels,
+                trims,
+                notions,
+                fillings,
+                zips,
+                straps,
+                casings,
+                steps,
+                filled,
+                source,
+                forChildren,
+                setAside);
     }
 }

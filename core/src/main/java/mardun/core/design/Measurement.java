@@ -5,33 +5,61 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.MeasureException;
+import mardun.core.measure.NumberReader;
 import mardun.core.measure.UnitSystem;
 
 /**
- * A row of a design's measurements.
+ * A row of a design's measurements. A value is what was typed, or a formula over other measurements: then the
+ * measurement is derived.
  *
  * @param symbol its name in formulas
  * @param label what it is, in the trade's words
- * @param values a length or a formula for each size, or a single one for all sizes
+ * @param values a value for each size, or a single one for all sizes
+ * @param options what a choice chooses from, in order; in formulas a choice counts as the place of its option, from 1
  */
-public record Measurement(String symbol, String label, Kind kind, List<String> values) {
+public record Measurement(String symbol, String label, Kind kind, List<String> values, List<String> options) {
 
     /** What a measurement says. */
     public enum Kind {
         /** A finished measure that the maker chooses. */
         FINISHED,
-        /** A seam allowance, an inset, a clearance. */
-        ALLOWANCE
+        /** A seam allowance, an inset, a clearance, or any other length. */
+        ALLOWANCE,
+        ANGLE,
+        /** How many of something. */
+        COUNT,
+        /** A plain number such as a gather ratio. */
+        FACTOR,
+        /** One of several ways, by name. */
+        CHOICE;
+
+        public boolean isLength() {
+            return this == FINISHED || this == ALLOWANCE;
+        }
     }
 
     public Measurement {
         values = List.copyOf(values);
+        options = List.copyOf(options);
+    }
+
+    /** A measurement that is no choice. */
+    public static Measurement of(String symbol, String label, Kind kind, String... values) {
+        return new Measurement(symbol, label, kind, List.of(values), List.of());
     }
 
     /**
-     * A value as it is kept: a length that was typed without a unit gets the maker's; anything else stays as it was
-     * typed, a length with its unit or a formula.
+     * A value as it is kept: a length that was typed without a unit gets the maker's, a bare angle its degrees; anything
+     * else stays as it was typed.
      */
+    public static String kept(Kind kind, String typed, UnitSystem system) {
+        if (kind == Kind.ANGLE) {
+            return isNumber(typed) ? typed.strip() + "°" : typed.strip();
+        }
+        return kind.isLength() ? kept(typed, system) : typed.strip();
+    }
+
+    /** A length as it is kept: one that was typed without a unit gets the maker's; a formula stays as it was typed. */
     public static String kept(String typed, UnitSystem system) {
         try {
             Length read = LengthReader.read(typed, system.smallUnit());
@@ -40,6 +68,15 @@ public record Measurement(String symbol, String label, Kind kind, List<String> v
             return hasUnit ? typed.strip() : LengthWriter.exactly(read, system);
         } catch (MeasureException notALength) {
             return typed.strip();
+        }
+    }
+
+    private static boolean isNumber(String typed) {
+        try {
+            NumberReader.read(typed);
+            return true;
+        } catch (MeasureException notANumber) {
+            return false;
         }
     }
 

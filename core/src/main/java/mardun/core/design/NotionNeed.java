@@ -1,4 +1,14 @@
 package mardun.core.design;
 
-/** What is counted: so many per unit. */
-public record NotionNeed(String name, String slot, int perUnit) {}
+/**
+ * What is counted.
+ *
+ * @param quantity formula: how many one bag takes
+ * @param half of a two-part notion, which half is meant; sold as sets, it takes as many as its scarcer half
+ */
+public record NotionNeed(String name, String slot, String quantity, Mark.Half half) {
+
+    public static NotionNeed of(String name, String slot, String quantity) {
+        return new NotionNeed(name, slot, quantity, Mark.Half.WHOLE);
+    }
+}

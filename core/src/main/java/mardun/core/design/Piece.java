@@ -1,27 +1,66 @@
 package mardun.core.design;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
  * Something cut from cloth.
  *
- * @param letter its mark on the cut list and in drawings
+ * @param letter its mark on the cut list and in drawings, unique among pieces, panels and trims
  * @param slot which of the design's cloths it is cut from
- * @param perUnit how many one bag takes
+ * @param quantity formula: how many one bag takes
+ * @param layers how many layers of each are cut
  * @param width formula of the width, across the cloth
  * @param height formula of the height, along the cloth
  * @param directional it has a top, so it may not be turned on the cloth
  * @param boxed its bottom corners are boxed
  * @param backs the letter of the piece that this interfacing backs
+ * @param trimTo what an over-size piece is trimmed to after it was quilted or fused
  */
 public record Piece(
         String letter,
         String name,
         Role role,
         String slot,
-        int perUnit,
+        String quantity,
+        int layers,
         String width,
         String height,
+        Shape shape,
+        Edges edges,
         boolean directional,
+        ClothFold fold,
         boolean boxed,
-        Optional<String> backs) {}
+        Optional<String> backs,
+        Optional<TrimTo> trimTo,
+        List<Mark> marks) {
+
+    /** Formulas of the size that a piece or a panel is trimmed to. */
+    public record TrimTo(String width, String height) {}
+
+    public Piece {
+        marks = List.copyOf(marks);
+    }
+
+    /** A plain rectangle. */
+    public static Piece of(
+            String letter, String name, Role role, String slot, String quantity, String width, String height) {
+        return new Piece(
+                letter,
+                name,
+                role,
+                slot,
+                quantity,
+                1,
+                width,
+                height,
+                Shape.RECTANGLE,
+                Edges.UNSTATED,
+                false,
+                ClothFold.NONE,
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+}

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.construction.Boxing;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
 
@@ -12,14 +13,21 @@ import mardun.core.working.Figure;
  * parts of it; one without refusals has all.
  *
  * @param measurements by symbol
- * @param corner what is measured for the boxed corners; empty where the depth is nothing
+ * @param corner what is measured for the boxed corners; empty where nothing is boxed
+ * @param openings how wide each zip opens, by its letter
+ * @param sewn what the bag is sewn from and with, as planned
  */
 public record SizedDesign(
         String size,
         Map<String, Figure<Quantity>> measurements,
         List<SizedPiece> pieces,
+        List<SizedPanel> panels,
         List<SizedTrim> trims,
+        List<SizedNotion> notions,
+        List<SizedFilling> fillings,
         Optional<Boxing.Corner> corner,
+        Map<String, Figure<Quantity>> openings,
+        Optional<Sewn> sewn,
         Optional<Finished> finished,
         List<Finding> findings) {
 
@@ -29,5 +37,26 @@ public record SizedDesign(
 
     public Optional<SizedPiece> piece(String letter) {
         return pieces.stream().filter(p -> p.piece().letter().equals(letter)).findFirst();
+    }
+
+    public Optional<SizedPanel> panel(String letter) {
+        return panels.stream().filter(p -> p.panel().letter().equals(letter)).findFirst();
+    }
+
+    public Optional<SizedTrim> trim(String letter) {
+        return trims.stream().filter(t -> t.trim().letter().equals(letter)).findFirst();
+    }
+
+    /** The size with which a piece or a panel is sewn. */
+    public Optional<Extent> extent(String letter) {
+        return piece(letter).map(SizedPiece::sewnExtent).or(() -> panel(letter).map(SizedPanel::sewnExtent));
+    }
+
+    /** The name of a piece, a panel or a trim. */
+    public Optional<String> nameOf(String letter) {
+        return piece(letter)
+                .map(p -> p.piece().name())
+                .or(() -> panel(letter).map(p -> p.panel().name()))
+                .or(() -> trim(letter).map(t -> t.trim().name()));
     }
 }

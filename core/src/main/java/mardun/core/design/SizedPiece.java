@@ -1,13 +1,35 @@
 package mardun.core.design;
 
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.working.Figure;
 
-/** A piece of one size with its cut size: outlines rounded up to the nanometre, interfacing down. */
-public record SizedPiece(Piece piece, Figure<Length> width, Figure<Length> height) {
+/**
+ * A piece of one size with its cut size: outlines rounded up to the nanometre, interfacing down.
+ *
+ * @param count how many one bag takes, all layers counted
+ * @param allowances of the edges that are stated: {@code top}, {@code right}, {@code bottom}, {@code left}
+ * @param trimTo what it is trimmed to, if it is cut over size
+ */
+public record SizedPiece(
+        Piece piece,
+        long count,
+        Figure<Length> width,
+        Figure<Length> height,
+        Outline outline,
+        Map<String, Length> allowances,
+        Optional<Extent> trimTo,
+        List<SizedMark> marks) {
 
     public Extent extent() {
         return new Extent(width.value(), height.value());
+    }
+
+    /** The size with which it is sewn: as it was trimmed, or else as it was cut. */
+    public Extent sewnExtent() {
+        return trimTo.orElseGet(this::extent);
     }
 }

@@ -1,384 +1,361 @@
 package mardun.core.design;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.OptionalLong;
+import java.util.stream.Stream;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing;
-import mardun.core.construction.Constructions;
 import mardun.core.construction.Zips;
-import mardun.core.formula.Formula;
-import mardun.core.formula.FormulaException;
-import mardun.core.formula.Scope;
+import mardun.core.measure.Bulk;
+import mardun.core.measure.BulkReader;
 import mardun.core.measure.Dimension;
-import mardun.core.measure.DimensionException;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
+import mardun.core.measure.MeasureException;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Figure;
 import mardun.core.working.Sentence;
-import mardun.core.working.Value;
-import mardun.core.working.Working;
 
-/** Works out one size of a design from its formulas, and finds what can't be sewn. */
+/** Works out one size of a design from its formulas, and finds what can't be sewn or looks wrong. */
 public final class Sizing {
 
-    /** A piece longer than this is surely a slip. */
-    private static final Length LONGEST_PIECE = Length.of(10, LengthUnit.METRE);
+    /** What a machine of the home sews at most, where the maker hasn't said. */
+    public static final Length USUAL_THICKEST_SEAM = Length.of(6, LengthUnit.MILLIMETRE);
 
-    private static final Quantity NOTHING = Quantity.of(Length.ZERO);
+    private static final double NM_PER_MM = LengthUnit.MILLIMETRE.nanometres();
 
     private final Design design;
     private final int size;
-    private final Map<String, Measurement> bySymbol = new LinkedHashMap<>();
-    private final Map<String, Optional<Figure<Quantity>>> known = new LinkedHashMap<>();
-    private final Set<String> underWay = new LinkedHashSet<>();
-    private final List<Finding> findings = new ArrayList<>();
-    private final Map<String, Formula> parsed = new HashMap<>();
+    private final Findings findings;
+    private final Measures measures;
+    private final Map<String, SizedPiece> pieces = new LinkedHashMap<>();
+    private final Map<String, SizedTrim> trims = new LinkedHashMap<>();
+    private Assembly assembly;
+    private Optional<Boxing.Corner> corner = Optional.empty();
 
     private Sizing(Design design, int size) {
         this.design = design;
         this.size = size;
-        design.measurements().forEach(m -> bySymbol.put(m.symbol(), m));
+        this.findings = new Findings(design.setAside());
+        this.measures = new Measures(design.measurements(), size, findings);
     }
 
     /**
-     * The size with the given index.
+     * The size with the given index, on a usual machine.
      *
      * @throws IndexOutOfBoundsException if the design has no such size
      */
     public static SizedDesign of(Design design, int size) {
-        return new Sizing(design, size).workOut();
+        return of(design, size, USUAL_THICKEST_SEAM);
     }
 
-    private SizedDesign workOut() {
+    /**
+     * The size with the given index, on a machine that sews seams of up to {@code thickestSeam}.
+     *
+     * @throws IndexOutOfBoundsException if the design has no such size
+     */
+    public static SizedDesign of(Design design, int size, Length thickestSeam) {
+        return new Sizing(design, size).workOut(thickestSeam);
+    }
+
+    private SizedDesign workOut(Length thickestSeam) {
         String name = design.sizes().get(size);
-        design.measurements().forEach(m -> measurement(m.symbol()));
-        List<SizedPiece> pieces =
-                design.pieces().stream().flatMap(p -> piece(p).stream()).toList();
-        List<SizedTrim> trims =
-                design.trims().stream().flatMap(t -> trim(t).stream()).toList();
-        Optional<Boxed> boxed = boxed();
-        Optional<Boxing.Corner> corner = boxed.filter(b -> b.depth().value().signum() > 0)
-                .map(b -> Boxing.corner(design.boxed().school(), b.depth(), b.seams()));
-        Optional<Finished> finished =
-                boxed.flatMap(b -> find(pieces, design.boxed().outer()).map(outer -> finished(b, outer)));
-        boxed.ifPresent(b -> checkBoxing(b, corner, finished, pieces));
-        checkBacking(pieces);
-        checkOpening(trims);
-        Map<String, Figure<Quantity>> measurements = new LinkedHashMap<>();
-        known.forEach((symbol, figure) -> figure.ifPresent(f -> measurements.put(symbol, f)));
-        return new SizedDesign(name, measurements, pieces, trims, corner, finished, List.copyOf(findings));
+        Map<String, Figure<Quantity>> measured = measures.all();
+        Optional<Map<FormMeasure, Quantity>> formed = formMeasures();
+        corner = formed.flatMap(this::corner);
+        design.pieces().forEach(piece -> piece(piece).ifPresent(sized -> pieces.put(piece.letter(), sized)));
+        design.trims().forEach(trim -> trim(trim).ifPresent(sized -> trims.put(trim.letter(), sized)));
+        assembly = new Assembly(measures, findings, pieces, this::marks);
+        List<SizedPanel> panels = assembly.panels(design.panels());
+        Optional<Sewn> sewn = formed.flatMap(this::sewn);
+        SizedDesign sized = new SizedDesign(
+                name,
+                measured,
+                List.copyOf(pieces.values()),
+                panels,
+                List.copyOf(trims.values()),
+                notions(),
+                fillings(),
+                corner,
+                openings(),
+                sewn,
+                sewn.map(design.form()::finish),
+                List.of());
+        new DesignChecks(design, sized, measures, findings).all(thickestSeam);
+        return new SizedDesign(
+                sized.size(),
+                sized.measurements(),
+                sized.pieces(),
+                sized.panels(),
+                sized.trims(),
+                sized.notions(),
+                sized.fillings(),
+                sized.corner(),
+                sized.openings(),
+                sized.sewn(),
+                sized.finished(),
+                findings.list());
     }
 
-    /** A measurement, worked out once; empty if it can't be, which is then among the findings. */
-    private Optional<Figure<Quantity>> measurement(String symbol) {
-        if (known.containsKey(symbol)) {
-            return known.get(symbol);
+    private Optional<SizedPiece> piece(Piece piece) {
+        String place = "pieces." + piece.letter();
+        ShownRounding rounding = piece.role().outline();
+        OptionalLong quantity = measures.count(place + ".quantity", piece.quantity());
+        Optional<Figure<Length>> width =
+                measures.cutLength(place + ".width", piece.name() + ": the width", piece.width(), rounding);
+        Optional<Figure<Length>> height =
+                measures.cutLength(place + ".height", piece.name() + ": the height", piece.height(), rounding);
+        if (quantity.isEmpty() || quantity.getAsLong() == 0 || width.isEmpty() || height.isEmpty()) {
+            return Optional.empty();
         }
-        Measurement measurement = bySymbol.get(symbol);
-        underWay.add(symbol);
-        Optional<Figure<Quantity>> figure =
-                evaluate("measurements." + symbol, measurement.valueFor(size)).filter(f -> isUsable(measurement, f));
-        underWay.remove(symbol);
-        known.put(symbol, figure);
-        return figure;
+        Extent extent = new Extent(width.get().value(), height.get().value());
+        Map<String, Length> allowances = new LinkedHashMap<>();
+        piece.edges().bySide().forEach((side, formula) -> {
+            if (formula.strip().equals(Edges.FOLD)) {
+                allowances.put(side, Length.ZERO);
+            } else {
+                measures.stated(place + ".edges." + side, formula).ifPresent(a -> allowances.put(side, a));
+            }
+        });
+        return Optional.of(new SizedPiece(
+                piece,
+                quantity.getAsLong() * piece.layers(),
+                width.get(),
+                height.get(),
+                outline(piece, extent, place),
+                allowances,
+                piece.trimTo().flatMap(to -> measures.trimTo(place, to)),
+                marks(place, piece.marks(), extent, allowances)));
     }
 
-    private boolean isUsable(Measurement measurement, Figure<Quantity> figure) {
-        Quantity value = figure.value();
-        String place = "measurements." + measurement.symbol();
-        if (value.dimension() != Dimension.LENGTH) {
-            findings.add(Finding.refused(
-                    place,
-                    Sentence.of("“" + measurement.valueFor(size) + "” is "
-                            + value.dimension().words() + ", and " + measurement.label() + " is a length."),
-                    Sentence.of("Give it a unit, like 1/4 in or 6 mm.")));
-            return false;
+    private Outline outline(Piece piece, Extent extent, String place) {
+        double w = millimetres(extent.width());
+        double h = millimetres(extent.height());
+        if (piece.boxed() && design.form() instanceof BoxedBag bag && corner.isPresent()) {
+            return boxedOutline(bag, corner.get(), w, h);
         }
-        if (value.value().signum() < 0) {
-            findings.add(Finding.refused(
-                    place,
-                    Sentence.of(measurement.label() + " comes to {0}, less than nothing.", Value.of(value)),
-                    Sentence.of("Make it zero or more.")));
-            return false;
+        Shape shape = piece.shape();
+        Optional<Length> across =
+                shape.kind().asksAcross() ? measures.stated(place + ".shape.across", shape.across()) : Optional.empty();
+        Optional<Length> along =
+                shape.kind().asksAlong() ? measures.stated(place + ".shape.along", shape.along()) : Optional.empty();
+        boolean known = (!shape.kind().asksAcross() || across.isPresent())
+                && (!shape.kind().asksAlong() || along.isPresent());
+        if (!known || !shapeFits(piece, extent, across, along)) {
+            return Outline.rectangle(w, h);
         }
-        if (value.compare(Quantity.of(LONGEST_PIECE)) > 0) {
-            findings.add(Finding.refused(
-                    place,
-                    Sentence.of(measurement.label() + " comes to {0}, longer than any cloth.", Value.of(value)),
-                    Sentence.of("Check the unit.")));
+        double a = across.map(Sizing::millimetres).orElse(0.0);
+        double b = along.map(Sizing::millimetres).orElse(0.0);
+        return switch (shape.kind()) {
+            case RECTANGLE -> Outline.rectangle(w, h);
+            case CORNERS_CUT -> Outline.cornersCut(w, h, a, b, shape.place());
+            case NOTCHED -> Outline.notched(w, h, a, b, shape.place());
+            case ROUNDED -> Outline.rounded(w, h, a, shape.place());
+            case TAPERED -> Outline.tapered(w, h, a, shape.place());
+            case CIRCLE -> Outline.circle(w, h);
+        };
+    }
+
+    /** Corners that are cut out after sewing are only marked, so the piece stays a rectangle; at a fold the cut-outs sit in the middle. */
+    private static Outline boxedOutline(BoxedBag bag, Boxing.Corner corner, double w, double h) {
+        if (!bag.school().isCutOut()) {
+            return Outline.rectangle(w, h);
+        }
+        double across = millimetres(corner.fromSide().value());
+        double along = millimetres(corner.fromBase().value());
+        return bag.base() == BaseEdge.FOLD
+                ? Outline.sidesCut(w, h, across, 2 * along)
+                : Outline.cornersCut(w, h, across, along, Shape.Place.BOTTOM);
+    }
+
+    /** Whether a shape leaves something of its rectangle; if not, it can't be cut, and that is told. */
+    private boolean shapeFits(Piece piece, Extent extent, Optional<Length> across, Optional<Length> along) {
+        Shape shape = piece.shape();
+        int ends = shape.place() == Shape.Place.BOTH ? 2 : 1;
+        Length high = along.or(() -> across).orElse(Length.ZERO);
+        boolean tooWide = switch (shape.kind()) {
+            case CORNERS_CUT, ROUNDED, TAPERED -> across.orElseThrow().times(2).compareTo(extent.width()) >= 0;
+            case NOTCHED -> across.orElseThrow().compareTo(extent.width()) >= 0;
+            case RECTANGLE, CIRCLE -> false;
+        };
+        boolean tooHigh = switch (shape.kind()) {
+            case CORNERS_CUT, NOTCHED, ROUNDED -> high.times(ends).compareTo(extent.height()) >= 0;
+            case RECTANGLE, TAPERED, CIRCLE -> false;
+        };
+        if (tooWide || tooHigh) {
+            findings.refuse(
+                    "pieces." + piece.letter() + ".shape",
+                    Sentence.of(piece.name() + ": what its shape takes away leaves nothing of it."),
+                    Sentence.of("Make the cut-out or the radius smaller than the piece."));
             return false;
         }
         return true;
     }
 
-    private Optional<SizedPiece> piece(Piece piece) {
-        ShownRounding rounding = piece.role().outline();
-        Optional<Figure<Length>> width =
-                side("pieces." + piece.letter() + ".width", piece.name() + ": the width", piece.width(), rounding);
-        Optional<Figure<Length>> height =
-                side("pieces." + piece.letter() + ".height", piece.name() + ": the height", piece.height(), rounding);
-        return width.flatMap(w -> height.map(h -> new SizedPiece(piece, w, h)));
+    private List<SizedMark> marks(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances) {
+        Map<String, Quantity> own = Map.of(
+                "piece_width", Quantity.of(extent.width()),
+                "piece_height", Quantity.of(extent.height()));
+        List<SizedMark> sized = new ArrayList<>();
+        for (int i = 0; i < marks.size(); i++) {
+            Mark mark = marks.get(i);
+            String at = place + ".marks." + i;
+            boolean finished = mark.from() == Mark.From.FINISHED;
+            Length left = finished ? allowances.getOrDefault("left", Length.ZERO) : Length.ZERO;
+            Length top = finished ? allowances.getOrDefault("top", Length.ZERO) : Length.ZERO;
+            sized.add(new SizedMark(
+                    mark,
+                    position(at + ".across", mark.across(), own).map(left::plus),
+                    position(at + ".down", mark.down(), own).map(top::plus),
+                    position(at + ".width", mark.width(), own).orElse(Length.ZERO),
+                    position(at + ".height", mark.height(), own).orElse(Length.ZERO)));
+        }
+        return sized;
+    }
+
+    private Optional<Length> position(String place, String formula, Map<String, Quantity> own) {
+        if (formula.isBlank()) {
+            return Optional.empty();
+        }
+        return measures.evaluate(place, formula, own).flatMap(figure -> {
+            boolean isLength = figure.value().dimension() == Dimension.LENGTH;
+            if (!isLength) {
+                findings.refuse(
+                        place,
+                        Sentence.of("“" + formula + "” is "
+                                + figure.value().dimension().words() + ", and a mark's place is a length."),
+                        Sentence.of("Type a length, or a formula that gives one."));
+            }
+            return isLength ? Optional.of(figure.value().toLength(ShownRounding.NEAREST)) : Optional.empty();
+        });
     }
 
     private Optional<SizedTrim> trim(TrimNeed trim) {
-        return side("trims." + trim.slot(), trim.name() + ": the length", trim.length(), ShownRounding.NEAREST)
-                .map(length -> new SizedTrim(trim, length));
+        String place = "trims." + trim.letter();
+        OptionalLong quantity = measures.count(place + ".quantity", trim.quantity());
+        String formula = trim.turnUnder().isBlank()
+                ? trim.length()
+                : "webbing_length(" + trim.length() + "; " + trim.turnUnder() + ")";
+        Optional<Figure<Length>> length =
+                measures.cutLength(place + ".length", trim.name() + ": the length", formula, ShownRounding.NEAREST);
+        if (quantity.isEmpty() || quantity.getAsLong() == 0) {
+            return Optional.empty();
+        }
+        return length.map(l -> new SizedTrim(
+                trim,
+                quantity.getAsLong(),
+                l,
+                measures.stated(place + ".shortest", trim.shortest()),
+                measures.stated(place + ".longest", trim.longest())));
     }
 
-    private Optional<Figure<Length>> side(String place, String what, String formula, ShownRounding rounding) {
-        return evaluate(place, formula).flatMap(figure -> {
+    private List<SizedNotion> notions() {
+        List<SizedNotion> sized = new ArrayList<>();
+        for (int i = 0; i < design.notions().size(); i++) {
+            NotionNeed notion = design.notions().get(i);
+            OptionalLong count = measures.count("notions." + i + ".quantity", notion.quantity());
+            if (count.isPresent() && count.getAsLong() > 0) {
+                sized.add(new SizedNotion(notion, count.getAsLong()));
+            }
+        }
+        return sized;
+    }
+
+    private List<SizedFilling> fillings() {
+        List<SizedFilling> sized = new ArrayList<>();
+        for (int i = 0; i < design.fillings().size(); i++) {
+            FillingNeed filling = design.fillings().get(i);
             try {
-                Length length = figure.value().toLength(rounding);
-                if (!length.isPositive()) {
-                    findings.add(Finding.refused(
-                            place,
-                            Sentence.of(what + " comes to {0}; nothing can be cut like that.", Value.of(length)),
-                            Sentence.of("Make the bag larger, or the allowances smaller.")));
-                    return Optional.empty();
-                }
-                if (length.isLongerThan(LONGEST_PIECE)) {
-                    findings.add(Finding.refused(
-                            place,
-                            Sentence.of(what + " comes to {0}, longer than any cloth.", Value.of(length)),
-                            Sentence.of("Check the unit of the measurements.")));
-                    return Optional.empty();
-                }
-                return Optional.of(new Figure<>(length, figure.working()));
-            } catch (DimensionException unlike) {
-                findings.add(Finding.refused(
-                        place,
-                        Sentence.of("“" + formula + "” " + unlike.getMessage() + "."),
-                        Sentence.of("Change the formula.")));
-                return Optional.empty();
+                Bulk amount = BulkReader.read(filling.amountFor(size));
+                sized.add(new SizedFilling(filling, amount));
+            } catch (MeasureException unreadable) {
+                findings.refuse(
+                        "fillings." + i + ".amount",
+                        Sentence.of(filling.name() + ": “" + unreadable.read() + "” " + unreadable.why() + "."),
+                        Sentence.of(unreadable.right() + "."));
             }
-        });
+        }
+        return sized;
     }
 
-    /** A formula worked out; empty if it can't be, with the reason among the findings unless it was told already. */
-    private Optional<Figure<Quantity>> evaluate(String place, String text) {
-        try {
-            Formula formula = parsed.computeIfAbsent(text, t -> Formula.parse(t, Constructions.BY_NAME));
-            for (String name : formula.names()) {
-                if (underWay.contains(name)) {
-                    throw new FormulaException("goes in a circle: "
-                            + circle(name).stream().map(this::label).collect(Collectors.joining(" → ")));
-                }
-                if (bySymbol.containsKey(name) && measurement(name).isEmpty()) {
-                    return Optional.empty();
-                }
-            }
-            return Optional.of(formula.evaluate(scope()));
-        } catch (FormulaException bad) {
-            findings.add(Finding.refused(
-                    place,
-                    Sentence.of("“" + text + "” " + bad.getMessage() + "."),
-                    Sentence.of("Type a length like 1/4 in or 6 mm, or a formula over the measurements.")));
+    private Optional<Map<FormMeasure, Quantity>> formMeasures() {
+        Map<FormMeasure, Quantity> worked = new EnumMap<>(FormMeasure.class);
+        boolean complete = true;
+        for (Map.Entry<FormMeasure, String> measure : design.form().measures().entrySet()) {
+            Optional<Quantity> value =
+                    measures.length("form." + measure.getKey().key(), measure.getValue());
+            value.ifPresent(v -> worked.put(measure.getKey(), v));
+            complete &= value.isPresent();
+        }
+        return complete ? Optional.of(worked) : Optional.empty();
+    }
+
+    private Optional<Boxing.Corner> corner(Map<FormMeasure, Quantity> formed) {
+        if (!(design.form() instanceof BoxedBag bag)
+                || formed.get(FormMeasure.DEPTH).value().signum() == 0) {
             return Optional.empty();
         }
+        return Optional.of(Boxing.corner(
+                bag.school(),
+                formed.get(FormMeasure.DEPTH),
+                new Boxing.Seams(
+                        formed.get(FormMeasure.SIDE), formed.get(FormMeasure.BASE), formed.get(FormMeasure.BOXING))));
     }
 
-    private List<String> circle(String name) {
-        List<String> chain = new ArrayList<>(underWay);
-        List<String> circle = new ArrayList<>(chain.subList(chain.indexOf(name), chain.size()));
-        circle.add(name);
-        return circle;
-    }
-
-    private String label(String symbol) {
-        return bySymbol.get(symbol).label();
-    }
-
-    private Scope scope() {
-        return symbol -> Optional.ofNullable(bySymbol.get(symbol))
-                .flatMap(m -> measurement(symbol)
-                        .map(figure -> new Scope.Entry(
-                                m.label(),
-                                figure.value(),
-                                isEntered(m) ? Optional.empty() : Optional.of(figure.working()))));
-    }
-
-    private boolean isEntered(Measurement measurement) {
-        return parsed.get(measurement.valueFor(size)).isLiteral();
-    }
-
-    /** The seams and the depth that the boxing needs, worked out. */
-    private record Boxed(Quantity depth, Boxing.Seams seams, Quantity top, Quantity shows) {}
-
-    private Optional<Boxed> boxed() {
-        BoxedBag bag = design.boxed();
-        Optional<Quantity> depth = length(bag.depth());
-        Optional<Quantity> side = length(bag.sideSeam());
-        Optional<Quantity> base = bag.base() == BaseEdge.FOLD ? Optional.of(NOTHING) : length(bag.baseSeam());
-        Optional<Quantity> boxing = length(bag.boxingSeam());
-        Optional<Quantity> top = length(bag.topSeam());
-        Optional<Quantity> shows = length(bag.zipShows());
-        if (depth.isEmpty()
-                || side.isEmpty()
-                || base.isEmpty()
-                || boxing.isEmpty()
-                || top.isEmpty()
-                || shows.isEmpty()) {
+    /** What the bag is sewn from and with; empty until the pieces that its form asks for can be worked out. */
+    private Optional<Sewn> sewn(Map<FormMeasure, Quantity> formed) {
+        Map<FormMeasure, Quantity> all = new EnumMap<>(formed);
+        corner.ifPresent(c -> {
+            all.put(FormMeasure.CUT_FROM_SIDE, c.fromSide().value());
+            all.put(FormMeasure.CUT_FROM_BASE, c.fromBase().value());
+        });
+        if (design.form() instanceof FreeForm) {
+            return Optional.of(new Sewn(Sewn.NOTHING, Sewn.NOTHING, Optional.empty(), all));
+        }
+        Optional<String> otherLetter = Stream.of(design.form())
+                .flatMap(form -> form instanceof GussetedBag gusseted
+                        ? Stream.of(gusseted.gusset())
+                        : form instanceof RoundBag round ? Stream.of(round.base()) : Stream.empty())
+                .findFirst();
+        Optional<Extent> outer = design.form().outer().flatMap(assembly::extent);
+        Optional<Sewn.Sides> other = otherLetter.flatMap(assembly::extent).map(Sizing::sides);
+        if (outer.isEmpty() || (otherLetter.isPresent() && other.isEmpty())) {
             return Optional.empty();
         }
-        return Optional.of(
-                new Boxed(depth.get(), new Boxing.Seams(side.get(), base.get(), boxing.get()), top.get(), shows.get()));
+        Sewn.Sides sides = sides(outer.get());
+        return Optional.of(new Sewn(sides.width(), sides.height(), other, all));
     }
 
-    private Optional<Quantity> length(String formula) {
-        return evaluate("boxed", formula).map(Figure::value).filter(q -> q.dimension() == Dimension.LENGTH);
+    private static Sewn.Sides sides(Extent extent) {
+        return new Sewn.Sides(Quantity.of(extent.width()), Quantity.of(extent.height()));
     }
 
-    private Finished finished(Boxed boxed, SizedPiece panel) {
-        Quantity measured = Boxing.corner(design.boxed().school(), boxed.depth(), boxed.seams())
-                .fromSide()
-                .value();
-        Figure<Quantity> depth = boxed.depth().value().signum() == 0
-                ? new Figure<>(
-                        NOTHING,
-                        Working.of("A bag without boxed corners is flat.").gives(Value.of(NOTHING)))
-                : Boxing.depth(
-                        design.boxed().school(),
-                        measured,
-                        boxed.seams().side(),
-                        boxed.seams().boxing());
-        Quantity panelWidth = Quantity.of(panel.width().value());
-        Quantity panelHeight = Quantity.of(panel.height().value());
-        Figure<Quantity> width = Boxing.finishedWidth(panelWidth, boxed.seams().side(), depth.value());
-        Figure<Quantity> panelFinished = Boxing.finishedHeight(
-                design.boxed().base(), panelHeight, boxed.top(), boxed.seams().base(), depth.value());
-        return new Finished(width, Zips.withZip(panelFinished, boxed.shows()), depth);
-    }
-
-    private void checkBoxing(
-            Boxed boxed, Optional<Boxing.Corner> corner, Optional<Finished> finished, List<SizedPiece> pieces) {
-        corner.ifPresent(c -> checkCorner(c, boxed, pieces));
-        finished.ifPresent(f -> {
-            checkPositive("The finished base width", f.width());
-            checkPositive("The finished height", f.height());
-            find(pieces, design.boxed().lining()).ifPresent(lining -> checkLining(boxed, f, lining));
-        });
-    }
-
-    private void checkCorner(Boxing.Corner corner, Boxed boxed, List<SizedPiece> pieces) {
-        if (corner.school().isCutOut()) {
-            checkCutOut("side", corner.fromSide().value(), boxed.seams().side());
-            checkCutOut("base", corner.fromBase().value(), boxed.seams().base());
-        } else if (corner.fromSide().value().value().signum() <= 0) {
-            findings.add(Finding.refused(
-                    "measurements.depth",
-                    Sentence.of(
-                            "A depth of {0} leaves nothing to cut out beside a boxing seam of {1}.",
-                            Value.of(boxed.depth()), Value.of(boxed.seams().boxing())),
-                    Sentence.of("Make the depth more than twice the boxing seam, or 0 for a flat bag.")));
-        }
-        for (SizedPiece sized : pieces) {
-            if (sized.piece().boxed() && corner.school().isCutOut()) {
-                checkRoom(
-                        sized, "width", corner.fromSide().value(), sized.width().value(), 2);
-                int alongHeight = design.boxed().base() == BaseEdge.FOLD ? 2 : 1;
-                checkRoom(
-                        sized,
-                        "height",
-                        corner.fromBase().value(),
-                        sized.height().value(),
-                        alongHeight);
+    private Map<String, Figure<Quantity>> openings() {
+        Map<String, Figure<Quantity>> openings = new LinkedHashMap<>();
+        for (ZipFit fit : design.zips()) {
+            String place = "zips." + fit.zip();
+            Optional<Quantity> covered = measures.length(place + ".covered", fit.covered());
+            Optional<Quantity> slider = measures.length(place + ".slider", fit.slider());
+            if (trims.containsKey(fit.zip()) && covered.isPresent() && slider.isPresent()) {
+                Quantity zip = Quantity.of(trims.get(fit.zip()).length().value());
+                openings.put(fit.zip(), Zips.opening(zip, covered.get(), slider.get()));
             }
         }
+        return openings;
     }
 
-    private void checkCutOut(String edge, Quantity cutOut, Quantity allowance) {
-        if (cutOut.compare(allowance) < 0 || cutOut.value().signum() <= 0) {
-            findings.add(Finding.refused(
-                    "measurements.depth",
-                    Sentence.of(
-                            "The corner's cut-out from the " + edge + " comes to {0}, smaller than its allowance of"
-                                    + " {1}: it can't be sewn.",
-                            Value.of(cutOut),
-                            Value.of(allowance)),
-                    Sentence.of("Make the depth larger or the boxing seam narrower, or 0 deep for a flat bag.")));
-        }
+    private static double millimetres(Length length) {
+        return length.nanometres() / NM_PER_MM;
     }
 
-    private void checkRoom(SizedPiece sized, String direction, Quantity cutOut, Length side, int corners) {
-        Quantity taken = cutOut.times(Quantity.of(corners));
-        if (taken.compare(Quantity.of(side)) >= 0) {
-            findings.add(Finding.refused(
-                    "pieces." + sized.piece().letter() + "." + direction,
-                    Sentence.of(
-                            sized.piece().name() + ": the corners' cut-outs of {0} meet in a " + direction + " of {1}.",
-                            Value.of(cutOut),
-                            Value.of(side)),
-                    Sentence.of("Make the bag larger or less deep.")));
-        }
-    }
-
-    private void checkPositive(String what, Figure<Quantity> figure) {
-        if (figure.value().value().signum() <= 0) {
-            findings.add(Finding.refused(
-                    "boxed",
-                    Sentence.of(what + " comes to {0}: there is no such bag.", Value.of(figure.value())),
-                    Sentence.of("Make the bag larger, or less deep, or the seams narrower.")));
-        }
-    }
-
-    private void checkLining(Boxed boxed, Finished outer, SizedPiece lining) {
-        Finished inner = finished(boxed, lining);
-        if (!inner.width().value().equals(outer.width().value())
-                || !inner.height().value().equals(outer.height().value())) {
-            findings.add(Finding.care(
-                    "pieces." + lining.piece().letter(),
-                    Sentence.of(
-                            "The lining finishes at {0} × {1}, the outer at {2} × {3}.",
-                            Value.of(inner.width().value()),
-                            Value.of(inner.height().value()),
-                            Value.of(outer.width().value()),
-                            Value.of(outer.height().value())),
-                    Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider.")));
-        }
-    }
-
-    private void checkBacking(List<SizedPiece> pieces) {
-        for (SizedPiece sized : pieces) {
-            sized.piece().backs().flatMap(letter -> find(pieces, letter)).ifPresent(backed -> {
-                if (sized.width().value().isLongerThan(backed.width().value())
-                        || sized.height().value().isLongerThan(backed.height().value())) {
-                    findings.add(Finding.care(
-                            "pieces." + sized.piece().letter(),
-                            Sentence.of(
-                                    sized.piece().name() + ", {0} × {1}, is larger than "
-                                            + backed.piece().name() + ", {2} × {3}.",
-                                    Value.of(sized.width().value()),
-                                    Value.of(sized.height().value()),
-                                    Value.of(backed.width().value()),
-                                    Value.of(backed.height().value())),
-                            Sentence.of("Cut interfacing no larger than the piece it backs.")));
-                }
-            });
-        }
-    }
-
-    private void checkOpening(List<SizedTrim> trims) {
-        for (SizedTrim sized : trims) {
-            Length length = sized.length().value();
-            if (Zips.NARROW_FOR_A_HAND.isLongerThan(length)) {
-                findings.add(Finding.care(
-                        "trims." + sized.trim().slot(),
-                        Sentence.of(sized.trim().name() + " of {0} opens too little for a hand.", Value.of(length)),
-                        Sentence.of("From {0} on a hand goes in easily.", Value.of(Zips.NARROW_FOR_A_HAND))));
-            }
-        }
-    }
-
-    private static Optional<SizedPiece> find(List<SizedPiece> pieces, String letter) {
-        return pieces.stream().filter(p -> p.piece().letter().equals(letter)).findFirst();
+    private static double millimetres(Quantity quantity) {
+        return quantity.value().doubleValue() / NM_PER_MM;
     }
 }

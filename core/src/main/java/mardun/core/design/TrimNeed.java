@@ -1,4 +1,44 @@
 package mardun.core.design;
 
-/** What is bought by length: so many per unit, each as long as the formula says. */
-public record TrimNeed(String name, String slot, int perUnit, String length) {}
+/**
+ * What is bought by length.
+ *
+ * @param letter its mark, unique among pieces, panels and trims
+ * @param quantity formula: how many one bag takes
+ * @param length formula of each one's length, without what is turned under
+ * @param turnUnder formula of what is turned under at each end; empty for nothing
+ * @param shortest formula of the shortest that serves where it is tried on; empty where it has one length
+ * @param longest formula of the longest that serves; empty where it has one length
+ */
+public record TrimNeed(
+        String letter,
+        String name,
+        Kind kind,
+        String slot,
+        String quantity,
+        String length,
+        String turnUnder,
+        String shortest,
+        String longest) {
+
+    /** What kind of trim it is. */
+    public enum Kind {
+        ZIP,
+        WEBBING,
+        CORD,
+        RIBBON,
+        ELASTIC,
+        BINDING,
+        STIFFENER;
+
+        /** Whether it can strangle: such things don't belong on a child's bag without a closer look. */
+        boolean isStringy() {
+            return this == CORD || this == RIBBON;
+        }
+    }
+
+    /** A trim of one length, with nothing turned under. */
+    public static TrimNeed of(String letter, String name, Kind kind, String slot, String quantity, String length) {
+        return new TrimNeed(letter, name, kind, slot, quantity, length, "", "", "");
+    }
+}

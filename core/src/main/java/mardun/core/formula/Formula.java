@@ -99,7 +99,7 @@ public final class Formula {
         if (expression instanceof Call call) {
             if (!rules.containsKey(call.function()) && !Arithmetic.knows(call.function())) {
                 Set<String> known = new TreeSet<>(rules.keySet());
-                known.addAll(Arithmetic.NAMES);
+                known.addAll(Arithmetic.names());
                 throw new FormulaException(
                         "calls “" + call.function() + "”, which there isn't; there are " + String.join(", ", known),
                         call.position());

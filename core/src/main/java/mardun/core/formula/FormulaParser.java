@@ -1,5 +1,6 @@
 package mardun.core.formula;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,8 +20,8 @@ import mardun.core.measure.NumberReader;
 import mardun.core.measure.Quantity;
 
 /**
- * Reads formulas: names, numbers, lengths with units ({@code 1/4 in}, {@code 2,5 cm}), the four operations, brackets
- * and functions whose arguments are parted by semicolons, or by commas with a space behind.
+ * Reads formulas: names, numbers, lengths with units ({@code 1/4 in}, {@code 2,5 cm}), angles ({@code 60°}), pi, the
+ * four operations, brackets and functions whose arguments are parted by semicolons, or by commas with a space behind.
  */
 final class FormulaParser {
 
@@ -28,8 +29,10 @@ final class FormulaParser {
     private static final Pattern LENGTH = Pattern.compile(
             "(?:\\d+ +)?\\d+ */ *\\d+ *(?<u>[a-z]+|\")(?![\\w(])|(?:\\d+[.,]\\d+|\\d+) *(?<v>[a-z]+|\")(?![\\w(])"
                     + "|(?:\\d+ *)?[¼½¾⅓⅔⅛⅜⅝⅞] *(?<w>[a-z]+|\")(?![\\w(])");
+    private static final Pattern ANGLE = Pattern.compile("(?<degrees>\\d+[.,]\\d+|\\d+) *(?:°|deg(?![\\w(]))");
+    private static final String PI = "π";
     private static final Pattern NUMBER = Pattern.compile("\\d+[.,]\\d+|\\d+");
-    private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_]*");
+    private static final Pattern NAME = Pattern.compile("π|[A-Za-z][A-Za-z0-9_]*");
     private static final int DEEPEST = 60;
     private static final int MOST_CHARACTERS = 500;
 
@@ -101,6 +104,12 @@ final class FormulaParser {
     private Expression primary() {
         skipSpace();
         int start = at;
+        Matcher angle = matcher(ANGLE);
+        if (angle.lookingAt()) {
+            at = angle.end();
+            BigDecimal degrees = NumberReader.read(angle.group("degrees"));
+            return new Literal(Quantity.angle(degrees), angle.group());
+        }
         Optional<Expression> length = length();
         if (length.isPresent()) {
             return length.get();
@@ -113,6 +122,9 @@ final class FormulaParser {
         Matcher name = matcher(NAME);
         if (name.lookingAt()) {
             at = name.end();
+            if (name.group().equals(PI) || name.group().equals("pi")) {
+                return new Literal(Arithmetic.PI, PI);
+            }
             return take('(') ? new Call(name.group(), arguments(), start) : new Name(name.group(), start);
         }
         if (take('(')) {

@@ -1,16 +1,23 @@
 package mardun.core.making;
 
 import java.time.Duration;
+import java.util.List;
 
 /**
  * One operation in making a bag.
  *
+ * @param key its name among the design's steps
  * @param perUnit hands-on time for each unit
  * @param perBatch hands-on time once per batch, mostly for making the set-up
  * @param passive time that needs no hands, once per batch: glue drying, a flap held under a weight
  * @param check what to look at before going on; empty if nothing
+ * @param caution what can hurt or spoil; empty if nothing
+ * @param note what the maker wants to remember; empty if nothing
+ * @param after the keys of the steps that come before it
+ * @param uses the pieces and trims that go through the machine or the press, with their layers at the thickest place
  */
 public record Step(
+        String key,
         String name,
         Stage stage,
         Station station,
@@ -18,4 +25,17 @@ public record Step(
         Duration perUnit,
         Duration perBatch,
         Duration passive,
-        String check) {}
+        String check,
+        String caution,
+        String note,
+        List<String> after,
+        List<Use> uses) {
+
+    /** A piece or a trim in a step, by its letter, with how many layers of it lie on one another. */
+    public record Use(String letter, int layers) {}
+
+    public Step {
+        after = List.copyOf(after);
+        uses = List.copyOf(uses);
+    }
+}

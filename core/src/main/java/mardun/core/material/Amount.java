@@ -1,12 +1,13 @@
 package mardun.core.material;
 
+import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.working.Value;
 
 /**
- * How much of a material: a length in nanometres or a number of pieces. Negative for what leaves the shelf.
+ * How much of a material: a length, a number of pieces, a weight or a volume. Negative for what leaves the shelf.
  *
- * @param value nanometres or pieces, after {@code counting}
+ * @param value nanometres, pieces, nanograms or femtolitres, after {@code counting}
  */
 public record Amount(Counting counting, long value) implements Comparable<Amount> {
 
@@ -16,6 +17,10 @@ public record Amount(Counting counting, long value) implements Comparable<Amount
 
     public static Amount pieces(long count) {
         return new Amount(Counting.PIECES, count);
+    }
+
+    public static Amount of(Bulk bulk) {
+        return new Amount(bulk.kind() == Bulk.Kind.WEIGHT ? Counting.WEIGHT : Counting.VOLUME, bulk.amount());
     }
 
     public static Amount none(Counting counting) {
@@ -28,6 +33,10 @@ public record Amount(Counting counting, long value) implements Comparable<Amount
 
     public Amount minus(Amount other) {
         return new Amount(same(other), Math.subtractExact(value, other.value));
+    }
+
+    public Amount times(long factor) {
+        return new Amount(counting, Math.multiplyExact(value, factor));
     }
 
     public Amount negated() {
@@ -44,7 +53,12 @@ public record Amount(Counting counting, long value) implements Comparable<Amount
 
     /** This amount for a working or a sentence. */
     public Value shown() {
-        return counting == Counting.LENGTH ? new Value.OnTheShelf(new Length(value)) : Value.of(value);
+        return switch (counting) {
+            case LENGTH -> new Value.OnTheShelf(new Length(value));
+            case PIECES -> Value.of(value);
+            case WEIGHT -> new Value.Filled(new Bulk(Bulk.Kind.WEIGHT, value));
+            case VOLUME -> new Value.Filled(new Bulk(Bulk.Kind.VOLUME, value));
+        };
     }
 
     @Override
@@ -55,7 +69,7 @@ public record Amount(Counting counting, long value) implements Comparable<Amount
 
     private Counting same(Amount other) {
         if (counting != other.counting) {
-            throw new IllegalArgumentException("a length and a count can't be put together");
+            throw new IllegalArgumentException("amounts that are counted differently can't be put together");
         }
         return counting;
     }

@@ -1,7 +1,9 @@
 package mardun.core.material;
 
-/** Whether an amount is a length in nanometres or a number of pieces. */
+/** What an amount is counted in: nanometres, pieces, nanograms or femtolitres. */
 public enum Counting {
     LENGTH,
-    PIECES
+    PIECES,
+    WEIGHT,
+    VOLUME
 }

@@ -7,7 +7,11 @@ public enum MaterialKind {
     /** Bought by length: zip tape, webbing, cord. */
     TRIM(Counting.LENGTH),
     /** Counted: sliders, labels, snaps. */
-    NOTION(Counting.PIECES);
+    NOTION(Counting.PIECES),
+    /** Weighed: beads, shells, wadding. */
+    FILLING_BY_WEIGHT(Counting.WEIGHT),
+    /** Measured out: what is sold by the litre or the cup. */
+    FILLING_BY_VOLUME(Counting.VOLUME);
 
     private final Counting counting;
 

@@ -5,7 +5,7 @@ import java.math.BigInteger;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
- * An exact value with its dimension: lengths in nanometres, areas in square nanometres. A third of 17 in stays a third;
+ * An exact value with its dimension: lengths in nanometres, areas in square nanometres, angles in degrees. A third of 17 in stays a third;
  * rounding to whole nanometres happens once, when a formula's result leaves as a {@link Length}.
  */
 public record Quantity(BigFraction value, Dimension dimension) {
@@ -23,6 +23,11 @@ public record Quantity(BigFraction value, Dimension dimension) {
                 ? new Quantity(
                         BigFraction.of(number.unscaledValue(), BigInteger.TEN.pow(number.scale())), Dimension.NUMBER)
                 : new Quantity(BigFraction.of(number.toBigIntegerExact(), BigInteger.ONE), Dimension.NUMBER);
+    }
+
+    /** An angle in degrees. */
+    public static Quantity angle(BigDecimal degrees) {
+        return new Quantity(of(degrees).value, Dimension.ANGLE);
     }
 
     public static Quantity length(BigFraction nanometres) {
@@ -59,24 +64,31 @@ public record Quantity(BigFraction value, Dimension dimension) {
     }
 
     public Quantity times(Quantity other) {
-        int power = dimension.ordinal() + other.dimension.ordinal();
-        if (power > Dimension.AREA.ordinal()) {
+        int power = dimension.power() + other.dimension.power();
+        boolean angle = dimension == Dimension.ANGLE || other.dimension == Dimension.ANGLE;
+        boolean byNumber = dimension == Dimension.NUMBER || other.dimension == Dimension.NUMBER;
+        if (power > Dimension.AREA.power() || (angle && !byNumber)) {
             throw new DimensionException(
                     "multiplies " + dimension.words() + " by " + other.dimension.words() + ", which measures nothing");
         }
-        return new Quantity(value.multiply(other.value), Dimension.values()[power]);
+        return new Quantity(value.multiply(other.value), angle ? Dimension.ANGLE : Dimension.ofPower(power));
     }
 
     public Quantity dividedBy(Quantity other) {
         if (other.value.signum() == 0) {
             throw new DimensionException("divides by nothing");
         }
-        int power = dimension.ordinal() - other.dimension.ordinal();
-        if (power < 0) {
+        BigFraction quotient = value.divide(other.value);
+        if (dimension == Dimension.ANGLE && other.dimension == Dimension.NUMBER) {
+            return new Quantity(quotient, Dimension.ANGLE);
+        }
+        boolean oneAngle = (dimension == Dimension.ANGLE) != (other.dimension == Dimension.ANGLE);
+        int power = dimension.power() - other.dimension.power();
+        if (power < 0 || oneAngle) {
             throw new DimensionException(
                     "divides " + dimension.words() + " by " + other.dimension.words() + ", which measures nothing");
         }
-        return new Quantity(value.divide(other.value), Dimension.values()[power]);
+        return new Quantity(quotient, Dimension.ofPower(power));
     }
 
     /** The order of two values of the same dimension. */

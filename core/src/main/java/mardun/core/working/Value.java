@@ -2,6 +2,7 @@ package mardun.core.working;
 
 import java.math.BigDecimal;
 import java.time.Duration;
+import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
@@ -16,6 +17,9 @@ public sealed interface Value {
 
     /** A length of cloth or tape from the shelf. */
     record OnTheShelf(Length length) implements Value {}
+
+    /** A weight or a volume of a filling. */
+    record Filled(Bulk bulk) implements Value {}
 
     record Sum(Money money) implements Value {}
 

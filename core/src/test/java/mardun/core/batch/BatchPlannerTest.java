@@ -13,6 +13,7 @@ import mardun.core.costing.UnitCost;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Finding;
 import mardun.core.design.Pouch;
+import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
@@ -98,6 +99,7 @@ class BatchPlannerTest {
                         outer.name(),
                         outer.kind(),
                         outer.usableWidth(),
+                        outer.cloth(),
                         outer.directional(),
                         outer.price(),
                         outer.onHand()));
@@ -192,7 +194,8 @@ class BatchPlannerTest {
                 eur("0.00"),
                 eur("0.00"),
                 new Channel("stall", BigDecimal.ZERO, eur(wanted)),
-                new PriceChoice(PriceSchool.MARKUP, BigDecimal.valueOf(2), BigDecimal.ZERO, BigDecimal.ZERO, point));
+                new PriceChoice(PriceSchool.MARKUP, BigDecimal.valueOf(2), BigDecimal.ZERO, BigDecimal.ZERO, point),
+                Sizing.USUAL_THICKEST_SEAM);
         List<Supply> given =
                 supplies().stream().map(s -> priced(s, eur("0.00"))).toList();
         assertThat(plan(1, given, plain, Optional.empty())
@@ -234,7 +237,8 @@ class BatchPlannerTest {
                 eur("1.50"),
                 new Channel("stall", new BigDecimal("0.08"), eur("0.25")),
                 new PriceChoice(
-                        school, BigDecimal.valueOf(2), new BigDecimal("0.3"), new BigDecimal("0.4"), PricePoint.HALF));
+                        school, BigDecimal.valueOf(2), new BigDecimal("0.3"), new BigDecimal("0.4"), PricePoint.HALF),
+                Sizing.USUAL_THICKEST_SEAM);
     }
 
     private static List<Supply> supplies() {
@@ -247,6 +251,7 @@ class BatchPlannerTest {
                         "zip",
                         "Zip tape",
                         MaterialKind.TRIM,
+                        Optional.empty(),
                         Optional.empty(),
                         false,
                         new UnitPrice(eur("1.80"), Amount.of(in("1 yd"))),
@@ -262,6 +267,7 @@ class BatchPlannerTest {
                 slot + " cloth",
                 MaterialKind.CLOTH,
                 Optional.of(in(width)),
+                Optional.empty(),
                 directional,
                 new UnitPrice(eur(price), Amount.of(in("1 yd"))),
                 Amount.of(in(onHand)));
@@ -273,6 +279,7 @@ class BatchPlannerTest {
                 slot,
                 slot,
                 MaterialKind.NOTION,
+                Optional.empty(),
                 Optional.empty(),
                 false,
                 new UnitPrice(eur(price), Amount.pieces(per)),
@@ -286,6 +293,7 @@ class BatchPlannerTest {
                 supply.name(),
                 supply.kind(),
                 supply.usableWidth(),
+                supply.cloth(),
                 supply.directional(),
                 new UnitPrice(price, supply.price().per()),
                 supply.onHand());

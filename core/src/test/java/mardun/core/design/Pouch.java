@@ -1,5 +1,8 @@
 package mardun.core.design;
 
+import static mardun.core.design.DesignMaker.backing;
+import static mardun.core.design.DesignMaker.boxed;
+
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -21,65 +24,63 @@ public final class Pouch {
     }
 
     public static Design with(String width, String depth, String seam, BoxingSchool school) {
-        return new Design(
-                "Test pouch",
-                List.of("small", "medium"),
-                List.of(
-                        new Measurement("width", "Width at the base", Kind.FINISHED, List.of("5 in", width)),
-                        new Measurement("height", "Height", Kind.FINISHED, List.of("4 1/2 in", "6 1/4 in")),
-                        new Measurement("depth", "Depth", Kind.FINISHED, List.of(depth)),
-                        new Measurement("seam", "Seam", Kind.ALLOWANCE, List.of(seam)),
-                        new Measurement("shows", "Zip shows", Kind.ALLOWANCE, List.of("0 in"))),
-                new BoxedBag(school, BaseEdge.SEAM, "A", "B", "depth", "seam", "seam", "seam", "seam", "shows"),
-                List.of(
-                        panel("A", "Outer", Role.OUTER, "outer"),
-                        panel("B", "Lining", Role.LINING, "lining"),
-                        new Piece(
-                                "C",
-                                "Interfacing",
-                                Role.INTERFACING,
-                                "interfacing",
-                                2,
-                                "interfacing(panel_width(width; depth; seam); seam)",
-                                "interfacing(panel_height(height; depth; seam; seam); seam)",
-                                false,
-                                false,
-                                Optional.of("A")),
-                        new Piece(
-                                "D",
-                                "End tab",
-                                Role.TAB,
-                                "outer",
-                                2,
-                                "1 1/4 in",
-                                "3 in",
-                                false,
-                                false,
-                                Optional.empty())),
-                List.of(new TrimNeed("Zip", "zip", 1, "zip_inset(panel_width(width; depth; seam); seam; 1/4 in)")),
-                List.of(new NotionNeed("Slider", "slider", 1), new NotionNeed("Label", "label", 1)),
-                List.of(
+        return DesignMaker.empty()
+                .sizes("small", "medium")
+                .measured(
+                        Measurement.of("width", "Width at the base", Kind.FINISHED, "5 in", width),
+                        Measurement.of("height", "Height", Kind.FINISHED, "4 1/2 in", "6 1/4 in"),
+                        Measurement.of("depth", "Depth", Kind.FINISHED, depth),
+                        Measurement.of("seam", "Seam", Kind.ALLOWANCE, seam),
+                        Measurement.of("shows", "Zip shows", Kind.ALLOWANCE, "0 in"))
+                .form(bag(school, BaseEdge.SEAM))
+                .pieces(
+                        boxed(panel("A", "Outer", Role.OUTER, "outer"), true),
+                        boxed(panel("B", "Lining", Role.LINING, "lining"), true),
+                        backing(
+                                Piece.of(
+                                        "C",
+                                        "Interfacing",
+                                        Role.INTERFACING,
+                                        "interfacing",
+                                        "2",
+                                        "interfacing(panel_width(width; depth; seam); seam)",
+                                        "interfacing(panel_height(height; depth; seam; seam); seam)"),
+                                "A"),
+                        Piece.of("D", "End tab", Role.TAB, "outer", "2", "1 1/4 in", "3 in"))
+                .trims(TrimNeed.of(
+                        "Z",
+                        "Zip",
+                        TrimNeed.Kind.ZIP,
+                        "zip",
+                        "1",
+                        "zip_inset(panel_width(width; depth; seam); seam; 1/4 in)"))
+                .notions(NotionNeed.of("Slider", "slider", "1"), NotionNeed.of("Label", "label", "1"))
+                .steps(
                         step("Cut", Stage.CUT, Station.CUTTING_TABLE, 3, 10),
                         step("Sew", Stage.SEW, Station.MACHINE, 15, 20),
-                        step("Press and pack", Stage.FINISH, Station.PRESS, 2, 5)));
+                        step("Press and pack", Stage.FINISH, Station.PRESS, 2, 5))
+                .make();
+    }
+
+    static BoxedBag bag(BoxingSchool school, BaseEdge base) {
+        return new BoxedBag(
+                school, base, Optional.of("A"), Optional.of("B"), "depth", "seam", "seam", "seam", "seam", "shows", "");
     }
 
     private static Piece panel(String letter, String name, Role role, String slot) {
-        return new Piece(
+        return Piece.of(
                 letter,
                 name,
                 role,
                 slot,
-                2,
+                "2",
                 "panel_width(width; depth; seam)",
-                "panel_height(below_zip(height; shows); depth; seam; seam)",
-                true,
-                true,
-                Optional.empty());
+                "panel_height(below_zip(height; shows); depth; seam; seam)");
     }
 
     private static Step step(String name, Stage stage, Station station, int perUnit, int perBatch) {
         return new Step(
+                name,
                 name,
                 stage,
                 station,
@@ -87,6 +88,10 @@ public final class Pouch {
                 Duration.ofMinutes(perUnit),
                 Duration.ofMinutes(perBatch),
                 Duration.ZERO,
-                "");
+                "",
+                "",
+                "",
+                List.of(),
+                List.of());
     }
 }

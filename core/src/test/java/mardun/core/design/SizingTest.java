@@ -2,8 +2,8 @@ package mardun.core.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import java.util.Random;
+import java.util.function.UnaryOperator;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.design.Measurement.Kind;
@@ -62,34 +62,14 @@ class SizingTest {
 
     @Test
     void onePieceFoldedAtTheBaseFinishesAsWanted() {
-        Design seamed = Pouch.design();
-        List<Piece> folded = seamed.pieces().stream()
-                .map(p -> p.boxed()
-                        ? new Piece(
-                                p.letter(),
-                                p.name(),
-                                p.role(),
-                                p.slot(),
-                                1,
-                                p.width(),
-                                "folded_length(height; depth; seam)",
-                                true,
-                                true,
-                                p.backs())
-                        : p)
-                .toList();
-        BoxedBag bag = new BoxedBag(
-                BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD, "A", "B", "depth", "seam", "seam", "", "seam", "shows");
+        UnaryOperator<Piece> folded =
+                p -> DesignMaker.counted(DesignMaker.sized(p, p.width(), "folded_length(height; depth; seam)"), "1", 1);
         SizedDesign sized = Sizing.of(
-                new Design(
-                        seamed.name(),
-                        seamed.sizes(),
-                        seamed.measurements(),
-                        bag,
-                        folded,
-                        seamed.trims(),
-                        seamed.notions(),
-                        seamed.steps()),
+                DesignMaker.from(Pouch.design())
+                        .piece("A", folded)
+                        .piece("B", folded)
+                        .form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
+                        .make(),
                 MEDIUM);
         assertThat(sized.findings()).isEmpty();
         assertThat(sized.piece("A").orElseThrow().extent()).isEqualTo(extent("10 1/2 x 15 1/2"));
@@ -132,7 +112,7 @@ class SizingTest {
     @CsvSource(delimiter = '|', textBlock = """
                     7 1/2 in | 1/4 in     | 1/4 in | CUT_BEFORE_SEWING | measurements.depth | smaller than its allowance
                     7 1/2 in | 1/2 in     | 1/4 in | CUT_AFTER_SEWING  | measurements.depth | nothing to cut out
-                    0 in     | 2 1/2 in   | 1/4 in | CUT_BEFORE_SEWING | boxed              | there is no such bag
+                    0 in     | 2 1/2 in   | 1/4 in | CUT_BEFORE_SEWING | form               | there is no such bag
                     width    | 2 1/2 in   | 1/4 in | CUT_BEFORE_SEWING | measurements.width | goes in a circle
                     seam     | 2 1/2 in   | width  | CUT_BEFORE_SEWING | measurements.seam  | goes in a circle: Width at the base → Seam → Width at the base
                     7.5      | 2 1/2 in   | 1/4 in | CUT_BEFORE_SEWING | measurements.width | is a number, and Width at the base is a length
@@ -168,13 +148,13 @@ class SizingTest {
                 replacing(Pouch.with("1 in", "2 1/2 in", "1/4 in", BoxingSchool.CUT_BEFORE_SEWING), "C", "12 in"),
                 MEDIUM);
         assertThat(sized.canBeSewn()).isTrue();
-        assertThat(sized.findings()).extracting(Finding::place).containsExactly("pieces.C", "trims.zip");
+        assertThat(sized.findings()).extracting(Finding::place).containsExactly("pieces.C", "trims.Z");
     }
 
     @Test
     void aLiningThatFinishesOtherThanTheOuterIsCaredFor() {
         SizedDesign sized = Sizing.of(replacing(Pouch.design(), "B", "11 in"), MEDIUM);
-        assertThat(sized.findings()).extracting(Finding::place).containsExactly("pieces.B");
+        assertThat(sized.findings()).extracting(Finding::place).containsExactly("form.lining");
     }
 
     @ParameterizedTest(name = "seed {0}")
@@ -218,50 +198,17 @@ class SizingTest {
 
     @Test
     void measurementsMayFollowFromOthers() {
-        Design base = Pouch.design();
-        List<Measurement> measurements = base.measurements().stream()
-                .map(m -> m.symbol().equals("height")
-                        ? new Measurement("height", "Height", Kind.FINISHED, List.of("width * 4 / 5"))
-                        : m)
-                .toList();
-        SizedDesign sized = Sizing.of(
-                new Design(
-                        base.name(),
-                        base.sizes(),
-                        measurements,
-                        base.boxed(),
-                        base.pieces(),
-                        base.trims(),
-                        base.notions(),
-                        base.steps()),
-                MEDIUM);
+        Design design = DesignMaker.from(Pouch.design())
+                .measured(Measurement.of("height", "Height", Kind.FINISHED, "width * 4 / 5"))
+                .make();
+        SizedDesign sized = Sizing.of(design, MEDIUM);
         assertThat(sized.finished().orElseThrow().height().value()).isEqualTo(Quantity.of(in("6")));
     }
 
     private static Design replacing(Design design, String letter, String width) {
-        return new Design(
-                design.name(),
-                design.sizes(),
-                design.measurements(),
-                design.boxed(),
-                design.pieces().stream()
-                        .map(p -> p.letter().equals(letter)
-                                ? new Piece(
-                                        p.letter(),
-                                        p.name(),
-                                        p.role(),
-                                        p.slot(),
-                                        p.perUnit(),
-                                        width,
-                                        p.height(),
-                                        p.directional(),
-                                        p.boxed(),
-                                        p.backs())
-                                : p)
-                        .toList(),
-                design.trims(),
-                design.notions(),
-                design.steps());
+        return DesignMaker.from(design)
+                .piece(letter, p -> DesignMaker.sized(p, width, p.height()))
+                .make();
     }
 
     private static String text(Length length) {

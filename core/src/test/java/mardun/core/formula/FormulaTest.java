@@ -162,4 +162,48 @@ class FormulaTest {
             default -> "-(" + left + ")";
         };
     }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    root(3 in * 3 in)             | 3 in
+                    root(9) * 1 in                | 3 in
+                    4 in * sin(30°)               | 2 in
+                    4 in * cos(60 deg)            | 2 in
+                    4 in * tan(45°)               | 4 in
+                    1 in * (atan(1) / 1°)         | 45 in
+                    whole_up(2.1) * 1 in          | 3 in
+                    whole_down(2.9) * 1 in        | 2 in
+                    up_to(9 1/4 in; 1 in)         | 10 in
+                    up_to(9 in; 1 in)             | 9 in
+                    pick(2; 1 in; 5 in; 7 in)     | 5 in
+                    (pi - π) * 1 in + 1 in        | 1 in
+                    """)
+    void plainArithmeticIsThereToo(String formula, String result) {
+        assertThat(length(formula)).isEqualTo(length(result));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    sin(2 in)          | sin takes an angle, and a length stands there
+                    root(2 in)         | root takes an area or a number, and a length stands there
+                    root(0 - 4)        | takes the root of less than nothing
+                    whole_up(2; 3)     | whole_up takes one value
+                    max(2 in)          | max takes two values or more
+                    pick(3; 1 in)      | picks from 1 values
+                    60° * 30°          | multiplies an angle by an angle
+                    60° + 1 in         | can't add a length to an angle
+                    1 in / 60°         | divides a length by an angle
+                    """)
+    void arithmeticThatMeansNothingIsExplained(String formula, String why) {
+        assertThatThrownBy(() -> length(formula)).hasMessageContaining(why);
+    }
+
+    @Test
+    void aRootWithoutAFiniteFormIsRightToThirtyDigits() {
+        Quantity root = Formula.parse("root(2)", Constructions.BY_NAME)
+                .evaluate(Scope.EMPTY)
+                .value();
+        assertThat(root.value().bigDecimalValue(30, java.math.RoundingMode.DOWN).toPlainString())
+                .isEqualTo("1.414213562373095048801688724209");
+    }
 }

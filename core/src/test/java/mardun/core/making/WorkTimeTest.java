@@ -80,6 +80,7 @@ class WorkTimeTest {
         List<Step> steps = List.of(
                 step(3, 10, 0),
                 new Step(
+                        "press",
                         "Press",
                         Stage.FINISH,
                         Station.PRESS,
@@ -87,7 +88,11 @@ class WorkTimeTest {
                         Duration.ZERO,
                         Duration.ZERO,
                         Duration.ZERO,
-                        ""));
+                        "",
+                        "",
+                        "",
+                        List.of(),
+                        List.of()));
         assertThat(Caution.forStage(steps, Stage.SEW)).containsExactly(Caution.NEEDLE);
         assertThat(Caution.forStage(steps, Stage.FINISH)).containsExactly(Caution.IRON);
         assertThat(Caution.forStage(steps, Stage.CUT)).isEmpty();
@@ -95,6 +100,7 @@ class WorkTimeTest {
 
     private static Step step(int perUnit, int perBatch, int passive) {
         return new Step(
+                "sew",
                 "Sew",
                 Stage.SEW,
                 Station.MACHINE,
@@ -102,6 +108,10 @@ class WorkTimeTest {
                 Duration.ofMinutes(perUnit),
                 Duration.ofMinutes(perBatch),
                 Duration.ofMinutes(passive),
-                "");
+                "",
+                "",
+                "",
+                List.of(),
+                List.of());
     }
 }

@@ -21,6 +21,7 @@ import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Finished;
 import mardun.core.design.Pouch;
 import mardun.core.design.SizedDesign;
+import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
@@ -97,7 +98,8 @@ class EveryWorkingTest {
                 eur("1.50"),
                 new Channel("the stall", new BigDecimal("0.08"), eur("0.25")),
                 new PriceChoice(
-                        school, BigDecimal.valueOf(2), new BigDecimal("0.3"), new BigDecimal("0.4"), PricePoint.HALF));
+                        school, BigDecimal.valueOf(2), new BigDecimal("0.3"), new BigDecimal("0.4"), PricePoint.HALF),
+                Sizing.USUAL_THICKEST_SEAM);
         List<Supply> supplies = List.of(
                 supply("outer", MaterialKind.CLOTH),
                 supply("lining", MaterialKind.CLOTH),
@@ -116,6 +118,7 @@ class EveryWorkingTest {
                 "the " + slot,
                 kind,
                 kind == MaterialKind.CLOTH ? Optional.of(Length.of(110, LengthUnit.CENTIMETRE)) : Optional.empty(),
+                Optional.empty(),
                 false,
                 new UnitPrice(eur("8.40"), per),
                 per);

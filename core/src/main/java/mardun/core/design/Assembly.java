@@ -1,0 +1,200 @@
+package mardun.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Figure;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+
+/**
+ * Puts panels together from their parts: along the panel's direction its size is the sum of the parts, less an allowance
+ * on each side of each join, plus what shows of the zips.
+ */
+final class Assembly {
+
+    /** Works the marks of a panel out. */
+    @FunctionalInterface
+    interface Marks {
+        List<SizedMark> of(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances);
+    }
+
+    private final Measures measures;
+    private final Findings findings;
+    private final Map<String, SizedPiece> pieces;
+    private final Marks marks;
+    private final Map<String, Panel> byLetter = new LinkedHashMap<>();
+    private final Map<String, Optional<SizedPanel>> known = new LinkedHashMap<>();
+    private final Set<String> underWay = new LinkedHashSet<>();
+
+    Assembly(Measures measures, Findings findings, Map<String, SizedPiece> pieces, Marks marks) {
+        this.measures = measures;
+        this.findings = findings;
+        this.pieces = pieces;
+        this.marks = marks;
+    }
+
+    List<SizedPanel> panels(List<Panel> panels) {
+        panels.forEach(panel -> byLetter.put(panel.letter(), panel));
+        return panels.stream().flatMap(p -> panel(p.letter()).stream()).toList();
+    }
+
+    /** The size with which a piece or a panel is sewn. */
+    Optional<Extent> extent(String letter) {
+        return Optional.ofNullable(pieces.get(letter))
+                .map(SizedPiece::sewnExtent)
+                .or(() -> byLetter.containsKey(letter) ? panel(letter).map(SizedPanel::sewnExtent) : Optional.empty());
+    }
+
+    private Optional<SizedPanel> panel(String letter) {
+        if (!known.containsKey(letter)) {
+            underWay.add(letter);
+            known.put(letter, assembled(byLetter.get(letter)));
+            underWay.remove(letter);
+        }
+        return known.get(letter);
+    }
+
+    /** A part along the panel and across it, with the words under which it stands in the working. */
+    private record PartSize(Panel.Part part, String name, Quantity along, Optional<Length> across) {}
+
+    private Optional<SizedPanel> assembled(Panel panel) {
+        String place = "panels." + panel.letter();
+        Optional<Quantity> join = measures.length(place + ".join", panel.join());
+        List<PartSize> parts = new ArrayList<>();
+        for (int i = 0; i < panel.parts().size(); i++) {
+            part(panel, panel.parts().get(i), place + ".parts." + i).ifPresent(parts::add);
+        }
+        if (join.isEmpty() || parts.size() < panel.parts().size() || parts.isEmpty()) {
+            return Optional.empty();
+        }
+        Figure<Length> along = along(panel, parts, join.get(), place);
+        Optional<Length> narrowest =
+                parts.stream().flatMap(p -> p.across().stream()).min(Length::compareTo);
+        if (narrowest.isEmpty() || !measures.canBeCut(place, panel.name(), along.value())) {
+            return Optional.empty();
+        }
+        checkAcross(panel, parts, narrowest.get(), place);
+        Figure<Length> across = new Figure<>(
+                narrowest.get(),
+                Working.of("Across its joins a panel measures what its parts do.")
+                        .gives(Value.of(narrowest.get())));
+        boolean down = panel.direction() == Panel.Direction.DOWN;
+        Figure<Length> width = down ? across : along;
+        Figure<Length> height = down ? along : across;
+        Extent extent = new Extent(width.value(), height.value());
+        return Optional.of(new SizedPanel(
+                panel,
+                width,
+                height,
+                panel.trimTo().flatMap(to -> measures.trimTo(place, to)),
+                zips(parts, join.get()),
+                marks.of(place, panel.marks(), extent, Map.of())));
+    }
+
+    private Optional<PartSize> part(Panel panel, Panel.Part part, String place) {
+        if (part.isZip()) {
+            return measures.length(place + ".shows", part.shows())
+                    .map(shows -> new PartSize(part, "zip " + part.letter(), shows, Optional.empty()));
+        }
+        if (underWay.contains(part.letter())) {
+            findings.refuse(
+                    place,
+                    Sentence.of("Panel " + panel.letter() + " is a part of itself: " + String.join(" → ", underWay)
+                            + " → " + part.letter() + "."),
+                    Sentence.of("Take one of them out of the other."));
+            return Optional.empty();
+        }
+        boolean known = pieces.containsKey(part.letter()) || byLetter.containsKey(part.letter());
+        if (!known) {
+            findings.refuse(
+                    place,
+                    Sentence.of(
+                            panel.name() + " asks for “" + part.letter() + "”, and there is no such piece or panel."),
+                    Sentence.of("Choose one of the design's pieces."));
+            return Optional.empty();
+        }
+        return extent(part.letter()).map(extent -> {
+            boolean down = panel.direction() == Panel.Direction.DOWN;
+            return new PartSize(
+                    part,
+                    part.letter(),
+                    Quantity.of(down ? extent.height() : extent.width()),
+                    Optional.of(down ? extent.width() : extent.height()));
+        });
+    }
+
+    /** Two cloths that meet take two allowances, a cloth that meets a zip takes one. */
+    private static int allowances(PartSize one, PartSize next) {
+        return (one.part().isZip() ? 0 : 1) + (next.part().isZip() ? 0 : 1);
+    }
+
+    private static Figure<Length> along(Panel panel, List<PartSize> parts, Quantity join, String place) {
+        Quantity total = Sewn.NOTHING;
+        int allowances = 0;
+        List<String> terms = new ArrayList<>();
+        Working.Builder working =
+                Working.of("An assembled panel measures the sum of its parts, less an allowance on each"
+                        + " side of a join, plus what shows of a zip.");
+        for (int i = 0; i < parts.size(); i++) {
+            PartSize part = parts.get(i);
+            total = total.plus(part.along());
+            if (i > 0) {
+                allowances += allowances(parts.get(i - 1), part);
+            }
+            String symbol = part.name() + " (" + (i + 1) + ")";
+            terms.add("{" + symbol + "}");
+            working.input(symbol, part.part().isZip() ? "what shows of the zip" : part.name(), Value.of(part.along()));
+        }
+        total = total.minus(join.times(Quantity.of(allowances)));
+        Length rounded = total.toLength(ShownRounding.UP);
+        Working told = working.input("allowances", "allowances at the joins", Value.of((long) allowances))
+                .input("join", "allowance at a join", Value.of(join))
+                .expression(String.join(" + ", terms) + " − {allowances} × {join}")
+                .gives(Value.of(rounded));
+        return new Figure<>(rounded, told);
+    }
+
+    private void checkAcross(Panel panel, List<PartSize> parts, Length narrowest, String place) {
+        for (PartSize part : parts) {
+            part.across()
+                    .filter(a -> a.isLongerThan(narrowest))
+                    .ifPresent(wider -> findings.care(
+                            Check.JOIN_MATCH,
+                            place,
+                            Sentence.of(
+                                    "In " + panel.name() + ", part " + part.name()
+                                            + " is {0} across and another only {1}.",
+                                    Value.of(wider),
+                                    Value.of(narrowest)),
+                            Sentence.of("Cut the parts alike, or trim the panel to size after it is assembled.")));
+        }
+    }
+
+    private static List<SizedPanel.Interval> zips(List<PartSize> parts, Quantity join) {
+        List<SizedPanel.Interval> zips = new ArrayList<>();
+        Quantity at = Sewn.NOTHING;
+        for (int i = 0; i < parts.size(); i++) {
+            PartSize part = parts.get(i);
+            if (i > 0) {
+                at = at.minus(join.times(Quantity.of(allowances(parts.get(i - 1), part))));
+            }
+            Quantity end = at.plus(part.along());
+            if (part.part().isZip()) {
+                zips.add(new SizedPanel.Interval(
+                        at.toLength(ShownRounding.NEAREST), end.toLength(ShownRounding.NEAREST)));
+            }
+            at = end;
+        }
+        return zips;
+    }
+}

@@ -1,0 +1,38 @@
+package mardun.core.design;
+
+/** What a careful maker looks at before cloth is cut. */
+public enum Check {
+    PIECE_UNUSED("A piece that no step uses"),
+    ZIP_FIT("Zip and seam"),
+    OPENING("Opening for a hand"),
+    INTERFACING_SIZE("Interfacing and its piece"),
+    PANELS_MATCH("Lining and outer"),
+    JOIN_MATCH("Parts of a panel"),
+    TRIM_TO("Cut and trim to"),
+    CORNER_CUT("Cut-outs at the corners"),
+    STRAP_WIDTH("Width of a strap"),
+    STRAP_RANGE("Length of a strap"),
+    STRAP_RING("Strap and ring"),
+    POCKET_CLEAR("Pocket, corners and zips"),
+    CASING_HEIGHT("Casing and cord"),
+    CASING_GAP("Gap of a casing"),
+    HALVES_FACE("Halves of a fastener"),
+    GUSSET_LENGTH("Gusset and face"),
+    ROUND_BASE("Body and round base"),
+    IRON("Iron"),
+    NEEDLE("Needle and cloth"),
+    BULK("Thickness of a seam"),
+    STEP_ORDER("Order of the steps"),
+    CHILDREN("For children"),
+    LICENCE("Licence");
+
+    private final String title;
+
+    Check(String title) {
+        this.title = title;
+    }
+
+    public String title() {
+        return title;
+    }
+}

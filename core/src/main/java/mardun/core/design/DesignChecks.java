@@ -1,0 +1,314 @@
+package mardun.core.design;
+
+import java.util.Optional;
+import mardun.core.construction.BaseEdge;
+import mardun.core.construction.Boxing;
+import mardun.core.construction.Gussets;
+import mardun.core.construction.RoundBases;
+import mardun.core.construction.Zips;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Figure;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+
+/** Looks a worked-out size over: what can't be sewn is refused, what looks wrong is told with its place and its reason. */
+final class DesignChecks {
+
+    /** Two measures that differ by less than this are sewn together without a thought. */
+    static final Length NEAR = Length.of(1, 16, LengthUnit.INCH);
+
+    private final Design design;
+    private final SizedDesign sized;
+    private final Measures measures;
+    private final Findings findings;
+
+    DesignChecks(Design design, SizedDesign sized, Measures measures, Findings findings) {
+        this.design = design;
+        this.sized = sized;
+        this.measures = measures;
+        this.findings = findings;
+    }
+
+    void all(Length thickestSeam) {
+        form();
+        lining();
+        trimmed();
+        interfacing();
+        openings();
+        new FittingChecks(design, sized, measures, findings).all();
+        new MarkChecks(design, sized, findings).all();
+        new StepChecks(design, sized, findings).all(thickestSeam);
+    }
+
+    private void form() {
+        sized.corner().ifPresent(corner -> {
+            BoxedBag bag = (BoxedBag) design.form();
+            Sewn sewn = sized.sewn().orElse(null);
+            if (sewn != null) {
+                corner(bag, corner, sewn);
+            }
+        });
+        sized.finished().ifPresent(finished -> {
+            positive("The finished width", finished.width());
+            positive("The finished height", finished.height());
+        });
+        if (design.form() instanceof GussetedBag bag) {
+            sized.sewn().ifPresent(sewn -> gusset(bag, sewn));
+        }
+        if (design.form() instanceof RoundBag bag) {
+            sized.sewn().ifPresent(sewn -> roundBase(bag, sewn));
+        }
+    }
+
+    private void corner(BoxedBag bag, Boxing.Corner corner, Sewn sewn) {
+        if (corner.school().isCutOut()) {
+            cutOut(bag, "side", corner.fromSide().value(), sewn.get(FormMeasure.SIDE));
+            cutOut(bag, "base", corner.fromBase().value(), sewn.get(FormMeasure.BASE));
+        } else if (corner.fromSide().value().value().signum() <= 0) {
+            findings.refuse(
+                    depthPlace(bag),
+                    Sentence.of(
+                            "A depth of {0} leaves nothing to cut out beside a boxing seam of {1}.",
+                            Value.of(sewn.get(FormMeasure.DEPTH)), Value.of(sewn.get(FormMeasure.BOXING))),
+                    Sentence.of("Make the depth more than twice the boxing seam, or 0 for a flat bag."));
+        }
+        for (SizedPiece piece : sized.pieces()) {
+            if (piece.piece().boxed() && corner.school().isCutOut()) {
+                int alongHeight = bag.base() == BaseEdge.FOLD ? 2 : 1;
+                room(piece, "width", corner.fromSide().value(), piece.width().value(), 2);
+                room(piece, "height", corner.fromBase().value(), piece.height().value(), alongHeight);
+            }
+            ownCutOut(bag, corner, piece, sewn);
+        }
+    }
+
+    /** Where the maker types the depth: a measurement, if the form just names one. */
+    private String depthPlace(BoxedBag bag) {
+        boolean named = design.measurements().stream()
+                .anyMatch(m -> m.symbol().equals(bag.depth().strip()));
+        return named ? "measurements." + bag.depth().strip() : "form.depth";
+    }
+
+    private void cutOut(BoxedBag bag, String edge, Quantity cutOut, Quantity allowance) {
+        if (cutOut.compare(allowance) < 0 || cutOut.value().signum() <= 0) {
+            findings.refuse(
+                    depthPlace(bag),
+                    Sentence.of(
+                            "The corner's cut-out from the " + edge + " comes to {0}, smaller than its allowance of"
+                                    + " {1}: it can't be sewn.",
+                            Value.of(cutOut),
+                            Value.of(allowance)),
+                    Sentence.of("Make the depth larger or the boxing seam narrower, or 0 deep for a flat bag."));
+        }
+    }
+
+    private void room(SizedPiece piece, String direction, Quantity cutOut, Length side, int corners) {
+        if (cutOut.times(Quantity.of(corners)).compare(Quantity.of(side)) >= 0) {
+            findings.refuse(
+                    "pieces." + piece.piece().letter() + "." + direction,
+                    Sentence.of(
+                            piece.piece().name() + ": the corners' cut-outs of {0} meet in a " + direction + " of {1}.",
+                            Value.of(cutOut),
+                            Value.of(side)),
+                    Sentence.of("Make the bag larger or less deep."));
+        }
+    }
+
+    /** A cut-out that the maker measured, on a panel of the bag, must be the one that the depth asks for. */
+    private void ownCutOut(BoxedBag bag, Boxing.Corner corner, SizedPiece piece, Sewn sewn) {
+        Shape shape = piece.piece().shape();
+        boolean ofTheBag = bag.outer().filter(piece.piece().letter()::equals).isPresent()
+                || bag.lining().filter(piece.piece().letter()::equals).isPresent();
+        if (!ofTheBag || piece.piece().boxed() || shape.kind() != Shape.Kind.CORNERS_CUT) {
+            return;
+        }
+        String place = "pieces." + piece.piece().letter() + ".shape";
+        Optional<Quantity> across = measures.length(place + ".across", shape.across());
+        Optional<Quantity> along = measures.length(place + ".along", shape.along());
+        if (across.isEmpty() || along.isEmpty()) {
+            return;
+        }
+        boolean right = across.get().equals(corner.fromSide().value())
+                && along.get().equals(corner.fromBase().value());
+        if (right) {
+            return;
+        }
+        Sentence remedy = Sentence.of(
+                "For this depth cut out {0} from the side and {1} from the base.",
+                Value.of(corner.fromSide().value()), Value.of(corner.fromBase().value()));
+        if (across.get().equals(along.get()) && bag.base() == BaseEdge.FOLD) {
+            findings.care(
+                    Check.CORNER_CUT,
+                    place,
+                    Sentence.of(
+                            "A square of {0} at a base that is a fold: a fold has no allowance, so the two layers come"
+                                    + " out unequal by {1}.",
+                            Value.of(across.get()),
+                            Value.of(sewn.get(FormMeasure.SIDE).times(Quantity.of(2)))),
+                    remedy);
+        } else {
+            findings.care(
+                    Check.CORNER_CUT,
+                    place,
+                    Sentence.of(
+                            "Cut-outs of {0} by {1} don't make a bag {2} deep.",
+                            Value.of(across.get()), Value.of(along.get()), Value.of(sewn.get(FormMeasure.DEPTH))),
+                    remedy);
+        }
+    }
+
+    private void positive(String what, Figure<Quantity> figure) {
+        if (figure.value().value().signum() <= 0) {
+            findings.refuse(
+                    "form",
+                    Sentence.of(what + " comes to {0}: there is no such bag.", Value.of(figure.value())),
+                    Sentence.of("Make the bag larger, or less deep, or the seams narrower."));
+        }
+    }
+
+    private void gusset(GussetedBag bag, Sewn sewn) {
+        Finished finished = bag.finish(sewn);
+        Quantity wanted = Gussets.length(
+                        finished.width().value(),
+                        finished.height().value(),
+                        sewn.get(FormMeasure.RADIUS),
+                        sewn.get(FormMeasure.END))
+                .value();
+        Quantity strip = GussetedBag.longer(sewn.other().orElseThrow());
+        if (!near(wanted, strip)) {
+            findings.care(
+                    Check.GUSSET_LENGTH,
+                    "form.gusset",
+                    Sentence.of(
+                            "The gusset is {0} long, and the way round a face takes {1}.",
+                            Value.of(strip), Value.of(wanted)),
+                    Sentence.of("Cut it to that length, or change the radius of the corners."));
+        }
+    }
+
+    private void roundBase(RoundBag bag, Sewn sewn) {
+        Quantity base = sewn.other().orElseThrow().width();
+        Quantity round = base.minus(sewn.get(FormMeasure.BASE).times(Quantity.of(2)));
+        Quantity body =
+                RoundBases.diameter(sewn.width(), sewn.get(FormMeasure.SIDE)).value();
+        if (!near(round, body)) {
+            findings.care(
+                    Check.ROUND_BASE,
+                    "pieces." + bag.base(),
+                    Sentence.of(
+                            "The base finishes {0} across, and the body goes round {1}.",
+                            Value.of(round), Value.of(body)),
+                    Sentence.of("Cut the base or the body so that both agree."));
+        }
+    }
+
+    static boolean near(Quantity one, Quantity other) {
+        return one.minus(other).value().abs().compareTo(NEAR.exact()) <= 0;
+    }
+
+    private void lining() {
+        Optional<Extent> extent = design.form().lining().flatMap(sized::extent);
+        if (extent.isEmpty() || sized.sewn().isEmpty() || sized.finished().isEmpty()) {
+            return;
+        }
+        Sewn sewn = sized.sewn().get();
+        Quantity width = Quantity.of(extent.get().width());
+        Quantity height = Quantity.of(extent.get().height())
+                .minus(sewn.get(FormMeasure.RIM_BAND).times(Quantity.of(2)));
+        if (width.equals(sewn.width()) && height.equals(sewn.height())) {
+            return;
+        }
+        Finished inner = design.form().finish(sewn.cut(width, height));
+        Finished outer = sized.finished().get();
+        findings.care(
+                Check.PANELS_MATCH,
+                "form.lining",
+                Sentence.of(
+                        "The lining finishes at {0} × {1}, the outer at {2} × {3}.",
+                        Value.of(inner.width().value()),
+                        Value.of(inner.height().value()),
+                        Value.of(outer.width().value()),
+                        Value.of(outer.height().value())),
+                Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider."));
+    }
+
+    private void trimmed() {
+        sized.pieces()
+                .forEach(piece -> piece.trimTo()
+                        .ifPresent(to -> trimmed(
+                                "pieces." + piece.piece().letter() + ".trimTo",
+                                piece.piece().name(),
+                                piece.extent(),
+                                to)));
+        sized.panels()
+                .forEach(panel -> panel.trimTo()
+                        .ifPresent(to -> trimmed(
+                                "panels." + panel.panel().letter() + ".trimTo",
+                                panel.panel().name(),
+                                new Extent(panel.width().value(), panel.height().value()),
+                                to)));
+    }
+
+    private void trimmed(String place, String name, Extent cut, Extent to) {
+        if (to.width().isLongerThan(cut.width()) || to.height().isLongerThan(cut.height())) {
+            findings.care(
+                    Check.TRIM_TO,
+                    place,
+                    Sentence.of(
+                            name + " is {0} × {1} and shall be trimmed to {2} × {3}, which is larger.",
+                            Value.of(cut.width()),
+                            Value.of(cut.height()),
+                            Value.of(to.width()),
+                            Value.of(to.height())),
+                    Sentence.of("Cut it larger than what it is trimmed to."));
+        }
+    }
+
+    private void interfacing() {
+        for (SizedPiece piece : sized.pieces()) {
+            piece.piece().backs().flatMap(sized::extent).ifPresent(backed -> {
+                if (piece.width().value().isLongerThan(backed.width())
+                        || piece.height().value().isLongerThan(backed.height())) {
+                    findings.care(
+                            Check.INTERFACING_SIZE,
+                            "pieces." + piece.piece().letter(),
+                            Sentence.of(
+                                    piece.piece().name() + ", {0} × {1}, is larger than "
+                                            + piece.piece()
+                                                    .backs()
+                                                    .flatMap(sized::nameOf)
+                                                    .orElseThrow()
+                                            + ", {2} × {3}.",
+                                    Value.of(piece.width().value()),
+                                    Value.of(piece.height().value()),
+                                    Value.of(backed.width()),
+                                    Value.of(backed.height())),
+                            Sentence.of("Cut interfacing no larger than the piece it backs."));
+                }
+            });
+        }
+    }
+
+    private void openings() {
+        for (SizedTrim trim : sized.trims()) {
+            if (trim.trim().kind() != TrimNeed.Kind.ZIP) {
+                continue;
+            }
+            Length opening = Optional.ofNullable(
+                            sized.openings().get(trim.trim().letter()))
+                    .map(figure -> figure.value().toLength(ShownRounding.DOWN))
+                    .orElse(trim.length().value());
+            if (Zips.NARROW_FOR_A_HAND.isLongerThan(opening)) {
+                findings.care(
+                        Check.OPENING,
+                        "trims." + trim.trim().letter(),
+                        Sentence.of(trim.trim().name() + " opens {0}, too little for a hand.", Value.of(opening)),
+                        Sentence.of("From {0} on a hand goes in easily.", Value.of(Zips.NARROW_FOR_A_HAND)));
+            }
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package mardun.core.design;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import mardun.core.formula.Rule;
+import mardun.core.measure.Length;
+import mardun.core.measure.Quantity;
+import mardun.core.working.Figure;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+
+/**
+ * Whether a thing fits into a bag. A flat bag has to go round it; a boxed one has to be as wide, as high and as deep; and
+ * half of the thing's girth has to pass the opening. The thing may be turned any way.
+ */
+public final class Fit {
+
+    private static final Rule GIRTH = Rule.named("girth")
+            .says("A thing's girth is twice its two sides that lie across the bag.")
+            .given("wide", "side across")
+            .given("thick", "thickness")
+            .given("ease", "ease")
+            .is("2 * (wide + thick) + ease");
+
+    private static final Rule INSIDE = Rule.named("inside_circumference")
+            .says("Inside, a flat bag goes round twice its width.")
+            .given("width", "finished width")
+            .is("2 * width");
+
+    private static final Rule HALF_GIRTH = Rule.named("half_girth")
+            .says("Through an opening goes a thing whose half girth it is wide.")
+            .given("wide", "side across")
+            .given("thick", "thickness")
+            .is("wide + thick");
+
+    private Fit() {}
+
+    /** A thing by its three sides; none of them less than nothing. */
+    public record Thing(Length width, Length height, Length depth) {}
+
+    /**
+     * A comparison: what is needed against what there is.
+     *
+     * @param label what is compared
+     */
+    public record Comparison(String label, Figure<Quantity> needed, Figure<Quantity> there) {
+
+        public boolean fits() {
+            return needed.value().compare(there.value()) <= 0;
+        }
+    }
+
+    /**
+     * The answer, for the way of turning the thing that suits best.
+     *
+     * @param turned the thing as it goes in: across, up, and through
+     */
+    public record Answer(Thing turned, List<Comparison> comparisons) {
+
+        public boolean fits() {
+            return comparisons.stream().allMatch(Comparison::fits);
+        }
+
+        private long fitting() {
+            return comparisons.stream().filter(Comparison::fits).count();
+        }
+    }
+
+    /**
+     * Whether a thing fits.
+     *
+     * @param opening how wide the bag opens; empty where the whole top is open
+     * @param ease room round the thing in a flat bag
+     */
+    public static Answer of(Finished finished, Optional<Figure<Quantity>> opening, Thing thing, Length ease) {
+        Answer best = null;
+        for (Thing turned : turned(thing)) {
+            Answer answer = new Answer(turned, comparisons(finished, opening, turned, ease));
+            if (best == null || answer.fitting() > best.fitting()) {
+                best = answer;
+            }
+        }
+        return best;
+    }
+
+    private static List<Thing> turned(Thing thing) {
+        Length a = thing.width();
+        Length b = thing.height();
+        Length c = thing.depth();
+        return List.of(
+                new Thing(a, b, c),
+                new Thing(b, a, c),
+                new Thing(a, c, b),
+                new Thing(c, a, b),
+                new Thing(b, c, a),
+                new Thing(c, b, a));
+    }
+
+    private static List<Comparison> comparisons(
+            Finished finished, Optional<Figure<Quantity>> opening, Thing thing, Length ease) {
+        Quantity width = Quantity.of(thing.width());
+        Quantity depth = Quantity.of(thing.depth());
+        Comparison high = new Comparison("height", entered(thing.height()), finished.height());
+        Optional<Comparison> through =
+                opening.map(open -> new Comparison("through the opening", HALF_GIRTH.apply(width, depth), open));
+        boolean flat = finished.depth().value().value().signum() == 0;
+        List<Comparison> inside = flat
+                ? List.of(
+                        new Comparison(
+                                "round it",
+                                GIRTH.apply(width, depth, Quantity.of(ease)),
+                                INSIDE.apply(finished.width().value())),
+                        high)
+                : List.of(
+                        new Comparison("width", entered(thing.width()), finished.width()),
+                        high,
+                        new Comparison("depth", entered(thing.depth()), finished.depth()));
+        return Stream.concat(inside.stream(), through.stream()).toList();
+    }
+
+    private static Figure<Quantity> entered(Length length) {
+        Quantity quantity = Quantity.of(length);
+        return new Figure<>(quantity, Working.of("As measured.").gives(Value.of(quantity)));
+    }
+}

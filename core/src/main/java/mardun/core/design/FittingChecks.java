@@ -1,0 +1,229 @@
+package mardun.core.design;
+
+import java.util.Optional;
+import mardun.core.construction.Drawstrings;
+import mardun.core.construction.StrapSchool;
+import mardun.core.construction.Straps;
+import mardun.core.construction.Zips;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+
+/** Whether zips, straps and cords fit what they go with. */
+final class FittingChecks {
+
+    /** A strap this much narrower than its ring still lies flat in it. */
+    private static final Length PLAY_IN_A_RING = Length.of(1, 4, LengthUnit.INCH);
+
+    private final Design design;
+    private final SizedDesign sized;
+    private final Measures measures;
+    private final Findings findings;
+
+    FittingChecks(Design design, SizedDesign sized, Measures measures, Findings findings) {
+        this.design = design;
+        this.sized = sized;
+        this.measures = measures;
+        this.findings = findings;
+    }
+
+    void all() {
+        design.zips().forEach(this::zip);
+        design.straps().forEach(this::strap);
+        for (int i = 0; i < design.casings().size(); i++) {
+            casing(design.casings().get(i), "casings." + i);
+        }
+        sized.trims().forEach(this::range);
+    }
+
+    private void zip(ZipFit fit) {
+        String place = "zips." + fit.zip();
+        Optional<SizedTrim> trim = sized.trim(fit.zip());
+        Optional<Quantity> edge = measures.length(place + ".edge", fit.edge());
+        Optional<Quantity> side = measures.length(place + ".side", fit.side());
+        Optional<Quantity> clearance = measures.length(place + ".clearance", fit.clearance());
+        Optional<Quantity> tab = measures.length(place + ".tab", fit.tab());
+        Optional<Quantity> over = measures.length(place + ".over", fit.over());
+        if (trim.isEmpty()
+                || edge.isEmpty()
+                || side.isEmpty()
+                || clearance.isEmpty()
+                || tab.isEmpty()
+                || over.isEmpty()) {
+            return;
+        }
+        Quantity wanted = Zips.length(fit.school(), edge.get(), side.get(), clearance.get(), tab.get(), over.get())
+                .value();
+        Length zip = trim.get().length().value();
+        if (!wanted.equals(Quantity.of(zip)) && !DesignChecks.near(wanted, Quantity.of(zip))) {
+            findings.care(
+                    Check.ZIP_FIT,
+                    "trims." + fit.zip(),
+                    Sentence.of(
+                            trim.get().trim().name() + " is {0} long; "
+                                    + fit.school().words() + ", its edge of {1} takes {2}.",
+                            Value.of(zip),
+                            Value.of(edge.get()),
+                            Value.of(wanted)),
+                    Sentence.of("Cut the zip to that length, or change the edge or the way it is set in."));
+        }
+    }
+
+    private void range(SizedTrim trim) {
+        range(
+                "trims." + trim.trim().letter(),
+                trim.trim().name(),
+                trim.length().value(),
+                trim.shortest(),
+                trim.longest());
+    }
+
+    private void range(String place, String name, Length length, Optional<Length> shortest, Optional<Length> longest) {
+        boolean tooShort = shortest.map(least -> least.isLongerThan(length)).orElse(false);
+        boolean tooLong = longest.map(length::isLongerThan).orElse(false);
+        if (tooShort || tooLong) {
+            findings.care(
+                    Check.STRAP_RANGE,
+                    place,
+                    tooShort
+                            ? Sentence.of(
+                                    name + " is {0} long, shorter than {1}.",
+                                    Value.of(length),
+                                    Value.of(shortest.orElseThrow()))
+                            : Sentence.of(
+                                    name + " is {0} long, longer than {1}.",
+                                    Value.of(length),
+                                    Value.of(longest.orElseThrow())),
+                    Sentence.of("Stay within its range, so that it can be tried on."));
+        }
+    }
+
+    private void strap(Strap strap) {
+        String place = "straps." + strap.of();
+        Optional<Quantity> width = measures.length(place + ".width", strap.width());
+        Optional<Quantity> seam = measures.length(place + ".seam", strap.seam());
+        if (width.isEmpty() || seam.isEmpty()) {
+            return;
+        }
+        sized.piece(strap.of()).ifPresent(piece -> {
+            Extent extent = piece.extent();
+            Length narrow = extent.width().isLongerThan(extent.height()) ? extent.height() : extent.width();
+            stripWidth(strap, piece, narrow, width.get(), seam.get());
+            range(
+                    place,
+                    piece.piece().name(),
+                    extent.width().max(extent.height()),
+                    measures.stated(place + ".shortest", strap.shortest()),
+                    measures.stated(place + ".longest", strap.longest()));
+        });
+        sized.trim(strap.of())
+                .ifPresent(trim -> range(
+                        place,
+                        trim.trim().name(),
+                        trim.length().value(),
+                        measures.stated(place + ".shortest", strap.shortest()),
+                        measures.stated(place + ".longest", strap.longest())));
+        measures.stated(place + ".ring", strap.ring())
+                .ifPresent(ring -> ring(place, strap, width.get().toLength(ShownRounding.UP), ring));
+    }
+
+    private void stripWidth(Strap strap, SizedPiece piece, Length strip, Quantity width, Quantity seam) {
+        if (strap.school() == StrapSchool.WEBBING) {
+            return;
+        }
+        Quantity wanted = Straps.cutWidth(strap.school(), width, seam).value();
+        if (!DesignChecks.near(wanted, Quantity.of(strip))) {
+            findings.care(
+                    Check.STRAP_WIDTH,
+                    "pieces." + piece.piece().letter(),
+                    Sentence.of(
+                            piece.piece().name() + " is cut {0} wide; "
+                                    + strap.school().words() + ", a strap of {1} takes {2}.",
+                            Value.of(strip),
+                            Value.of(width),
+                            Value.of(wanted)),
+                    Sentence.of("Cut the strip to that width, or change the way the strap is made."));
+        }
+    }
+
+    private void ring(String place, Strap strap, Length width, Length ring) {
+        String name = sized.nameOf(strap.of()).orElse("The strap");
+        if (width.isLongerThan(ring)) {
+            findings.care(
+                    Check.STRAP_RING,
+                    place,
+                    Sentence.of(
+                            name + " finishes {0} wide and doesn't go through a ring of {1}.",
+                            Value.of(width),
+                            Value.of(ring)),
+                    Sentence.of("Take a ring that is as wide inside as the strap."));
+        } else if (ring.minus(width).isLongerThan(PLAY_IN_A_RING)) {
+            findings.care(
+                    Check.STRAP_RING,
+                    place,
+                    Sentence.of(
+                            name + " finishes {0} wide and slips about in a ring of {1}.",
+                            Value.of(width),
+                            Value.of(ring)),
+                    Sentence.of("Take a ring that is as wide inside as the strap."));
+        }
+    }
+
+    private void casing(Casing casing, String place) {
+        Optional<Length> height = measures.stated(place + ".height", casing.height());
+        Optional<Quantity> thickness = measures.length(place + ".thickness", casing.thickness());
+        Optional<Quantity> ease = measures.length(place + ".ease", casing.ease());
+        if (height.isPresent() && thickness.isPresent() && ease.isPresent()) {
+            Quantity wanted = Drawstrings.casing(casing.round(), thickness.get(), ease.get())
+                    .value();
+            if (Quantity.of(height.get().plus(DesignChecks.NEAR)).compare(wanted) < 0) {
+                findings.care(
+                        Check.CASING_HEIGHT,
+                        place,
+                        Sentence.of(
+                                casing.name() + " is {0} high, and its cord of {1} needs {2}.",
+                                Value.of(height.get()),
+                                Value.of(thickness.get()),
+                                Value.of(wanted)),
+                        Sentence.of("Make the casing higher or take a thinner cord."));
+            }
+        }
+        height.ifPresent(h -> gap(casing, place, h));
+    }
+
+    private void gap(Casing casing, String place, Length height) {
+        measures.stated(place + ".gap", casing.gap())
+                .filter(gap -> !gap.equals(height))
+                .ifPresent(gap -> findings.care(
+                        Check.CASING_GAP,
+                        place,
+                        Sentence.of(
+                                casing.name() + ": the gap is {0} high and the casing {1}.",
+                                Value.of(gap),
+                                Value.of(height)),
+                        Sentence.of("Leave a gap as high as the casing.")));
+        Optional<Length> from = measures.stated(place + ".gapFrom", casing.gapFrom());
+        Optional<Quantity> header = measures.length(place + ".header", casing.header());
+        Optional<Quantity> top = measures.length(place + ".top", casing.top());
+        if (from.isEmpty() || header.isEmpty() || top.isEmpty()) {
+            return;
+        }
+        Quantity wanted = Drawstrings.gap(header.get(), top.get()).value();
+        if (!wanted.equals(Quantity.of(from.get()))) {
+            boolean topForgotten = Quantity.of(from.get()).equals(header.get());
+            findings.care(
+                    Check.CASING_GAP,
+                    place,
+                    Sentence.of(
+                            casing.name() + ": the gap begins {0} from the raw edge, and header and top seam together"
+                                    + " are {1}." + (topForgotten ? " The top seam was forgotten." : ""),
+                            Value.of(from.get()),
+                            Value.of(wanted)),
+                    Sentence.of("Measure the gap from the raw edge: header plus top seam."));
+        }
+    }
+}

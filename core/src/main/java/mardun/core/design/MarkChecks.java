@@ -1,0 +1,198 @@
+package mardun.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.core.construction.BaseEdge;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+
+/** Whether pockets stay clear of corners and zips, and whether the halves of fasteners face each other. */
+final class MarkChecks {
+
+    private final Design design;
+    private final SizedDesign sized;
+    private final Findings findings;
+
+    MarkChecks(Design design, SizedDesign sized, Findings findings) {
+        this.design = design;
+        this.sized = sized;
+        this.findings = findings;
+    }
+
+    /** A mark with the piece or panel that it is on. */
+    private record Placed(SizedMark mark, String on, String place, Extent extent) {
+
+        /** How far right of the middle it lies; negative on the left. */
+        Length fromMiddle() {
+            Length twice = mark.across().orElse(Length.ZERO).times(2).minus(extent.width());
+            return new Length(twice.nanometres() / 2);
+        }
+    }
+
+    void all() {
+        Map<String, List<Placed>> pairs = new LinkedHashMap<>();
+        sized.pieces().forEach(piece -> {
+            String place = "pieces." + piece.piece().letter();
+            boolean boxed = piece.piece().boxed() || isOfTheForm(piece.piece().letter());
+            look(piece.marks(), piece.piece().name(), place, piece.extent(), boxed, List.of(), pairs);
+        });
+        sized.panels().forEach(panel -> {
+            String place = "panels." + panel.panel().letter();
+            Extent extent = new Extent(panel.width().value(), panel.height().value());
+            look(
+                    panel.marks(),
+                    panel.panel().name(),
+                    place,
+                    extent,
+                    isOfTheForm(panel.panel().letter()),
+                    zips(panel),
+                    pairs);
+        });
+        pairs.forEach(this::halves);
+    }
+
+    private boolean isOfTheForm(String letter) {
+        return design.form().outer().filter(letter::equals).isPresent()
+                || design.form().lining().filter(letter::equals).isPresent();
+    }
+
+    /** A rectangle on a piece or panel, from its top left corner. */
+    private record Area(Length left, Length top, Length right, Length bottom) {
+
+        boolean overlaps(Area other) {
+            return left.compareTo(other.right) < 0
+                    && other.left.compareTo(right) < 0
+                    && top.compareTo(other.bottom) < 0
+                    && other.top.compareTo(bottom) < 0;
+        }
+    }
+
+    private static List<Area> zips(SizedPanel panel) {
+        boolean down = panel.panel().direction() == Panel.Direction.DOWN;
+        return panel.zips().stream()
+                .map(zip -> down
+                        ? new Area(Length.ZERO, zip.from(), panel.width().value(), zip.to())
+                        : new Area(
+                                zip.from(),
+                                Length.ZERO,
+                                zip.to(),
+                                panel.height().value()))
+                .toList();
+    }
+
+    private void look(
+            List<SizedMark> marks,
+            String name,
+            String place,
+            Extent extent,
+            boolean boxed,
+            List<Area> zips,
+            Map<String, List<Placed>> pairs) {
+        List<Area> corners = boxed ? corners(extent) : List.of();
+        for (int i = 0; i < marks.size(); i++) {
+            SizedMark mark = marks.get(i);
+            String at = place + ".marks." + i;
+            mark.mark()
+                    .pair()
+                    .ifPresent(pair -> pairs.computeIfAbsent(pair, p -> new ArrayList<>())
+                            .add(new Placed(mark, name, at, extent)));
+            if (mark.mark().kind() == Mark.Kind.POCKET) {
+                pocket(mark, name, at, corners, zips);
+            }
+        }
+    }
+
+    /** What boxing takes of a panel: at each bottom corner half the depth beyond the stitch lines. */
+    private List<Area> corners(Extent extent) {
+        if (!(design.form() instanceof BoxedBag bag)
+                || sized.corner().isEmpty()
+                || sized.sewn().isEmpty()) {
+            return List.of();
+        }
+        Sewn sewn = sized.sewn().get();
+        Quantity half = sewn.get(FormMeasure.DEPTH).dividedBy(Quantity.of(2));
+        Length across = half.plus(sewn.get(FormMeasure.SIDE)).toLength(ShownRounding.UP);
+        Length along = half.plus(sewn.get(FormMeasure.BASE)).toLength(ShownRounding.UP);
+        Length right = extent.width().minus(across);
+        if (bag.base() == BaseEdge.FOLD) {
+            Length middle = new Length(extent.height().nanometres() / 2);
+            return List.of(
+                    new Area(Length.ZERO, middle.minus(along), across, middle.plus(along)),
+                    new Area(right, middle.minus(along), extent.width(), middle.plus(along)));
+        }
+        Length top = extent.height().minus(along);
+        return List.of(
+                new Area(Length.ZERO, top, across, extent.height()),
+                new Area(right, top, extent.width(), extent.height()));
+    }
+
+    private void pocket(SizedMark mark, String name, String place, List<Area> corners, List<Area> zips) {
+        Length left = mark.across().orElse(Length.ZERO);
+        Length top = mark.down().orElse(Length.ZERO);
+        Area pocket = new Area(left, top, left.plus(mark.width()), top.plus(mark.height()));
+        if (corners.stream().anyMatch(pocket::overlaps)) {
+            findings.care(
+                    Check.POCKET_CLEAR,
+                    place,
+                    Sentence.of("“" + mark.mark().label() + "” on " + name + " lies under a boxed corner."),
+                    Sentence.of(
+                            "Move it up or in, clear of the corner: {0} from the side or {1} from the base.",
+                            Value.of(corners.get(0).right()),
+                            Value.of(
+                                    corners.get(0).bottom().minus(corners.get(0).top()))));
+        }
+        if (zips.stream().anyMatch(pocket::overlaps)) {
+            findings.care(
+                    Check.POCKET_CLEAR,
+                    place,
+                    Sentence.of("“" + mark.mark().label() + "” on " + name + " lies across a zip."),
+                    Sentence.of("Move it to one side of the zip."));
+        }
+    }
+
+    private void halves(String pair, List<Placed> halves) {
+        long sockets = halves.stream()
+                .filter(h -> h.mark().mark().half() == Mark.Half.SOCKET)
+                .count();
+        long studs = halves.stream()
+                .filter(h -> h.mark().mark().half() == Mark.Half.STUD)
+                .count();
+        String place = halves.get(0).place();
+        if (sockets != 1 || studs != 1) {
+            findings.care(
+                    Check.HALVES_FACE,
+                    place,
+                    Sentence.of("“" + pair + "” has " + sockets + " sockets and " + studs + " studs."),
+                    Sentence.of("A fastener closes with one of each."));
+            return;
+        }
+        Placed one = halves.get(0);
+        Placed other = halves.get(1);
+        Length miss = one.fromMiddle().plus(other.fromMiddle());
+        Optional<Length> apart = one.extent().height().equals(other.extent().height())
+                ? one.mark().down().flatMap(a -> other.mark().down().map(a::minus))
+                : Optional.empty();
+        if (isMoreThanNear(miss) || apart.filter(MarkChecks::isMoreThanNear).isPresent()) {
+            Length by = isMoreThanNear(miss) ? miss : apart.orElseThrow();
+            findings.care(
+                    Check.HALVES_FACE,
+                    place,
+                    Sentence.of(
+                            "“" + pair + "”: the halves on " + one.on() + " and " + other.on()
+                                    + " miss each other by {0} when the bag is closed.",
+                            Value.of(new Length(Math.abs(by.nanometres())))),
+                    Sentence.of("What lies left of the middle on one side lies right of it on the other."));
+        }
+    }
+
+    private static boolean isMoreThanNear(Length difference) {
+        return Math.abs(difference.nanometres()) > DesignChecks.NEAR.nanometres();
+    }
+}

@@ -1,0 +1,46 @@
+package mardun.core.design;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A face that is sewn together from parts before anything else happens to it. Its size along the direction is the sum of
+ * its parts less the allowances at each join, plus what shows of the zips between them.
+ *
+ * @param parts in order, from the top down or from left to right
+ * @param join formula of the allowance at a join
+ * @param trimTo what an over-size panel is trimmed to
+ */
+public record Panel(
+        String letter,
+        String name,
+        Direction direction,
+        List<Part> parts,
+        String join,
+        Optional<Piece.TrimTo> trimTo,
+        List<Mark> marks) {
+
+    /** Which way the parts follow one another. */
+    public enum Direction {
+        DOWN,
+        ACROSS
+    }
+
+    /**
+     * A piece, another panel, or a zip that is seen.
+     *
+     * @param letter of the piece, the panel or the zip
+     * @param shows formula of what shows of a zip; empty for cloth
+     */
+    public record Part(String letter, String shows) {
+
+        boolean isZip() {
+            return !shows.isEmpty();
+        }
+    }
+
+    public Panel {
+        parts = List.copyOf(parts);
+        marks = List.copyOf(marks);
+    }
+}

@@ -1,0 +1,12 @@
+package mardun.core.design;
+
+import java.util.Optional;
+import mardun.core.measure.Length;
+
+/**
+ * A mark of one size; positions are from the raw edges, to the nearest nanometre.
+ *
+ * @param across from the left raw edge; empty where the mark goes all the way across
+ * @param down from the top raw edge; empty where the mark goes all the way down
+ */
+public record SizedMark(Mark mark, Optional<Length> across, Optional<Length> down, Length width, Length height) {}

@@ -1,0 +1,356 @@
+package mardun.core.design;
+
+import static mardun.core.design.DesignMaker.marked;
+import static mardun.core.design.DesignMaker.shaped;
+import static mardun.core.design.DesignMaker.step;
+import static mardun.core.design.DesignMaker.use;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.core.construction.BaseEdge;
+import mardun.core.construction.BoxingSchool;
+import mardun.core.construction.StrapSchool;
+import mardun.core.construction.ZipSchool;
+import mardun.core.design.Mark.From;
+import mardun.core.design.Mark.Half;
+import mardun.core.design.Measurement.Kind;
+import mardun.core.making.Station;
+import mardun.core.material.ClothKind;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.Quantity;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Each check finds what it is for, at its place, and leaves a sound design alone. */
+class DesignChecksTest {
+
+    private static final int MEDIUM = 1;
+
+    private static DesignMaker pouch() {
+        return DesignMaker.from(Pouch.design());
+    }
+
+    private static Finding only(Check check, DesignMaker maker) {
+        List<Finding> findings = Sizing.of(maker.make(), maker.make().sizes().size() - 1).findings().stream()
+                .filter(f -> f.check().equals(Optional.of(check)))
+                .toList();
+        assertThat(findings).as(check.title()).hasSize(1);
+        assertThat(findings.get(0).isRefused()).isFalse();
+        return findings.get(0);
+    }
+
+    private static void nothing(DesignMaker maker) {
+        assertThat(Sizing.of(maker.make(), maker.make().sizes().size() - 1).findings())
+                .isEmpty();
+    }
+
+    @Test
+    void aPieceThatNoStepUses() {
+        DesignMaker maker = pouch().steps(step(
+                "all", Station.MACHINE, "", List.of(), use("A", 1), use("B", 1), use("C", 1), use("Z", 1)));
+        assertThat(only(Check.PIECE_UNUSED, maker).place()).isEqualTo("pieces.D");
+        nothing(maker.steps(step("tabs", Station.MACHINE, "", List.of(), use("D", 1))));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"9 1/2 in, true", "9 9/16 in, true", "9 in, false", "11 in, false"})
+    void aZipThatDoesntFitItsSeam(String zip, boolean fits) {
+        DesignMaker maker = pouch().trims(TrimNeed.of("Z", "Zip", TrimNeed.Kind.ZIP, "zip", "1", zip))
+                .zips(new ZipFit(
+                        "Z",
+                        ZipSchool.INSET,
+                        "panel_width(width; depth; seam)",
+                        "seam",
+                        "1/4 in",
+                        "",
+                        "",
+                        "1/2 in",
+                        "3/4 in"));
+        if (fits) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.ZIP_FIT, maker).place()).isEqualTo("trims.Z");
+        }
+    }
+
+    @Test
+    void anOpeningIsWhatTabsAndSliderLeave() {
+        DesignMaker maker =
+                pouch().zips(new ZipFit("Z", ZipSchool.FULL_LENGTH, "9 1/2 in", "", "", "", "", "2 1/2 in", "1 in"));
+        assertThat(only(Check.OPENING, maker).what().template()).contains("too little for a hand");
+        assertThat(Sizing.of(maker.make(), MEDIUM).openings().get("Z").value())
+                .isEqualTo(Quantity.of(Length.of(7, 2, LengthUnit.INCH)));
+    }
+
+    private static DesignMaker strap(StrapSchool school, String strip, String width, String ring) {
+        return DesignMaker.empty()
+                .pieces(Piece.of("S", "Strap", Role.STRAP, "outer", "1", strip, "40 in"))
+                .straps(new Strap("S", school, width, "1/4 in", ring, "30 in", "45 in"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "FOUR_FOLD, 4 in, 1 in, 1 in",
+        "TUBE, 2 1/2 in, 1 in, 1 1/8 in",
+        "EDGES_TO_CENTRE, 2 in, 1 in, ''",
+        "ONE_LAYER, 1 in, 1 in, 1 1/4 in",
+        "FACED, 1 1/2 in, 1 in, 1 in"
+    })
+    void aStrapThatFits(StrapSchool school, String strip, String width, String ring) {
+        nothing(strap(school, strip, width, ring));
+    }
+
+    @Test
+    void aStrapOfTheWrongWidthOrOutsideItsRangeOrItsRing() {
+        assertThat(only(Check.STRAP_WIDTH, strap(StrapSchool.FOUR_FOLD, "3 in", "1 in", ""))
+                        .place())
+                .isEqualTo("pieces.S");
+        assertThat(only(Check.STRAP_RING, strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "3/4 in"))
+                        .what()
+                        .template())
+                .contains("doesn't go through");
+        assertThat(only(Check.STRAP_RING, strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "2 in"))
+                        .what()
+                        .template())
+                .contains("slips about");
+        assertThat(only(
+                                Check.STRAP_RANGE,
+                                strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "")
+                                        .piece("S", p -> DesignMaker.sized(p, "4 in", "25 in")))
+                        .what()
+                        .template())
+                .contains("shorter than");
+    }
+
+    @Test
+    void aTrimOutsideItsOwnRange() {
+        DesignMaker maker = DesignMaker.empty()
+                .trims(new TrimNeed(
+                        "W", "Webbing", TrimNeed.Kind.WEBBING, "webbing", "1", "40 in", "2 in", "30 in", "42 in"));
+        assertThat(only(Check.STRAP_RANGE, maker).what().template()).contains("longer than");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1 in, 5 in,     SEAM, true",
+        "1 in, 6 3/4 in, SEAM, false",
+        "2 in, 6 3/4 in, SEAM, true",
+        "8 in, 6 in,     SEAM, true",
+        "8 in, 6 3/4 in, SEAM, false",
+        "1 in, 5 in,     FOLD, false",
+        "2 in, 5 in,     FOLD, true"
+    })
+    void aPocketUnderABoxedCorner(String across, String bottom, BaseEdge base, boolean clear) {
+        Mark pocket = Mark.at(Mark.Kind.POCKET, "Card pocket", From.RAW, across, "3 in")
+                .sized("2 in", bottom + " - 3 in");
+        DesignMaker maker =
+                pouch().form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, base)).piece("A", p -> marked(p, pocket));
+        assertThat(Sizing.of(maker.make(), MEDIUM).findings().stream()
+                        .noneMatch(f -> f.check().equals(Optional.of(Check.POCKET_CLEAR))))
+                .isEqualTo(clear);
+    }
+
+    @Test
+    void aPocketAcrossAZip() {
+        Panel face = new Panel(
+                "P",
+                "Face",
+                Panel.Direction.DOWN,
+                List.of(new Panel.Part("A", ""), new Panel.Part("Z", "3/8 in"), new Panel.Part("B", "")),
+                "1/4 in",
+                Optional.empty(),
+                List.of(Mark.at(Mark.Kind.POCKET, "Slip pocket", From.RAW, "2 in", "7 in")
+                        .sized("4 in", "3 in")));
+        Finding finding = only(Check.POCKET_CLEAR, pouch().panels(face));
+        assertThat(finding.place()).isEqualTo("panels.P.marks.0");
+        assertThat(finding.what().template()).contains("across a zip");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1 1/4 in, 1 1/4 in, 1 7/8 in, ''",
+        "1 in,     1 in,     1 7/8 in, CASING_HEIGHT",
+        "1 1/4 in, 1 in,     1 7/8 in, CASING_GAP",
+        "1 1/4 in, 1 1/4 in, 1 1/2 in, CASING_GAP"
+    })
+    void aCasingForItsCord(String height, String gap, String from, String check) {
+        DesignMaker maker = DesignMaker.empty()
+                .casings(new Casing("Casing", height, false, "1 in", "1/4 in", gap, from, "1 1/2 in", "3/8 in"));
+        if (check.isEmpty()) {
+            nothing(maker);
+        } else {
+            Finding finding = only(Check.valueOf(check), maker);
+            assertThat(finding.what().template().contains("The top seam was forgotten"))
+                    .isEqualTo(from.equals("1 1/2 in"));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1 1/4 in, 1 in, true", "1 1/4 in, 1 1/4 in, false", "1 in, 1 in, false", "2 in, 1 in, false"})
+    void aSquareCutOutAtAFold(String across, String along, boolean right) {
+        Shape shape = new Shape(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along);
+        DesignMaker maker = pouch().form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
+                .piece("A", p -> shaped(p, shape, Edges.UNSTATED));
+        if (right) {
+            assertThat(Sizing.of(maker.make(), MEDIUM).findings())
+                    .noneMatch(f -> f.check().equals(Optional.of(Check.CORNER_CUT)));
+        } else {
+            Finding finding = only(Check.CORNER_CUT, maker);
+            assertThat(finding.what().template().contains("unequal")).isEqualTo(across.equals(along));
+        }
+    }
+
+    private static DesignMaker snaps(String first, String second, Half one, Half other) {
+        return pouch().piece(
+                        "A",
+                        p -> marked(
+                                p,
+                                Mark.at(Mark.Kind.HARDWARE, "Snap", From.FINISHED, first, "1 in")
+                                        .halfOf("snap", one)))
+                .piece(
+                        "B",
+                        p -> marked(
+                                p,
+                                Mark.at(Mark.Kind.HARDWARE, "Snap", From.FINISHED, second, "1 in")
+                                        .halfOf("snap", other)));
+    }
+
+    @Test
+    void snapHalvesFaceEachOtherWhenTheyMirror() {
+        nothing(snaps("3 in", "7 1/2 in", Half.SOCKET, Half.STUD));
+        assertThat(only(Check.HALVES_FACE, snaps("3 in", "3 in", Half.SOCKET, Half.STUD))
+                        .what()
+                        .template())
+                .contains("miss each other");
+        assertThat(only(Check.HALVES_FACE, snaps("3 in", "7 1/2 in", Half.SOCKET, Half.SOCKET))
+                        .remedy()
+                        .template())
+                .contains("one of each");
+    }
+
+    private static DesignMaker sewn(Station station, String needle, ClothKind cloth, int layers) {
+        return DesignMaker.empty()
+                .pieces(Piece.of("A", "Face", Role.OUTER, "outer", "2", "10 in", "8 in"))
+                .cloth("outer", cloth)
+                .steps(step("s", station, needle, List.of(), use("A", layers)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "PRESS,   '',               LEATHER_LIKE,    1, IRON",
+        "PRESS,   '',               CORK,            1, IRON",
+        "PRESS,   '',               CANVAS,          1, ''",
+        "MACHINE, 70 universal,     CANVAS,          1, NEEDLE",
+        "MACHINE, 100/16 denim,     QUILTING_COTTON, 1, NEEDLE",
+        "MACHINE, 90/14 universal,  CANVAS,          1, ''",
+        "MACHINE, universal,        CANVAS,          1, ''",
+        "MACHINE, 90,               CANVAS,          9, BULK",
+        "MACHINE, 90,               CANVAS,          8, ''",
+        "MACHINE, 100,              FOAM,            3, BULK"
+    })
+    void whatAStepDoesToItsCloth(Station station, String needle, ClothKind cloth, int layers, String check) {
+        DesignMaker maker = sewn(station, needle, cloth, layers);
+        if (check.isEmpty()) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.valueOf(check), maker).place()).isEqualTo("steps.s");
+        }
+    }
+
+    @Test
+    void theClothThatReallyFillsASlotCounts() {
+        Design design = sewn(Station.PRESS, "", ClothKind.CANVAS, 1).make();
+        assertThat(Sizing.of(design, 0).findings()).isEmpty();
+        assertThat(Sizing.of(design.with(Map.of("outer", ClothKind.LAMINATE)), 0)
+                        .findings())
+                .hasSize(1);
+    }
+
+    @Test
+    void aStrongerMachineSewsMore() {
+        Design design = sewn(Station.MACHINE, "90", ClothKind.CANVAS, 9).make();
+        assertThat(Sizing.of(design, 0, Length.of(8, LengthUnit.MILLIMETRE)).findings())
+                .isEmpty();
+    }
+
+    @Test
+    void aStepBeforeWhatItNeeds() {
+        DesignMaker maker = DesignMaker.empty()
+                .steps(
+                        step("close", Station.MACHINE, "", List.of("label")),
+                        step("label", Station.MACHINE, "", List.of()));
+        assertThat(only(Check.STEP_ORDER, maker).place()).isEqualTo("steps.close");
+    }
+
+    @Test
+    void aChildrensBagWithACord() {
+        DesignMaker maker = DesignMaker.empty()
+                .trims(TrimNeed.of("K", "Cord", TrimNeed.Kind.CORD, "cord", "2", "40 in"))
+                .trims(TrimNeed.of("E", "Elastic", TrimNeed.Kind.ELASTIC, "elastic", "1", "10 in"));
+        nothing(maker);
+        Finding finding = only(Check.CHILDREN, maker.forChildren());
+        assertThat(finding.place()).isEqualTo("trims.K");
+        assertThat(finding.remedy().template()).contains("check your local product-safety rules");
+    }
+
+    @Test
+    void trimmedToMoreThanWasCut() {
+        DesignMaker maker = pouch().piece("D", p -> DesignMaker.trimmedTo(p, "1 in", "4 in"));
+        assertThat(only(Check.TRIM_TO, maker).place()).isEqualTo("pieces.D.trimTo");
+        nothing(pouch().piece("D", p -> DesignMaker.trimmedTo(p, "1 in", "3 in")));
+    }
+
+    @Test
+    void aLiningThatRollsOverTheRimIsTallerByTwiceTheBand() {
+        BoxedBag flat = Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.SEAM);
+        BoxedBag rolled = new BoxedBag(
+                flat.school(),
+                flat.base(),
+                flat.outer(),
+                flat.lining(),
+                "depth",
+                "seam",
+                "seam",
+                "seam",
+                "seam",
+                "",
+                "1/2 in");
+        DesignMaker taller = pouch().form(rolled)
+                .piece("B", p -> DesignMaker.sized(p, p.width(), "lining_rolled(" + p.height() + "; 1/2 in)"));
+        nothing(taller);
+        assertThat(only(Check.PANELS_MATCH, pouch().form(rolled)).place()).isEqualTo("form.lining");
+    }
+
+    @Test
+    void whatIsSetAsideKeepsItsReasonAndARefusalCantBe() {
+        DesignMaker maker = pouch().measured(Measurement.of("width", "Width", Kind.FINISHED, "5 in", "0 in"))
+                .piece("B", p -> DesignMaker.sized(p, p.width(), "9 in"))
+                .setAside(Check.PANELS_MATCH, "form.lining", "the lining is gathered");
+        List<Finding> findings = Sizing.of(maker.make(), MEDIUM).findings();
+        assertThat(findings)
+                .filteredOn(Finding::isRefused)
+                .isNotEmpty()
+                .allMatch(f -> f.setAside().isEmpty());
+        assertThat(findings)
+                .filteredOn(f -> f.check().equals(Optional.of(Check.PANELS_MATCH)))
+                .singleElement()
+                .satisfies(f -> assertThat(f.setAside()).contains("the lining is gathered"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "NOT_FOR_SALE, 0, 0, 1, true",
+        "SO_MANY, 20, 12, 8, false",
+        "SO_MANY, 20, 12, 9, true",
+        "FREE_TO_SELL, 0, 99, 9, false",
+        "OWN, 0, 99, 9, false"
+    })
+    void aLicenceIsLookedAtBeforeMoreAreMade(Source.Licence licence, int most, long made, long units, boolean warns) {
+        Source source = new Source(licence, "a designer", most, "");
+        assertThat(Licences.look(source, made, units).isPresent()).isEqualTo(warns);
+    }
+}

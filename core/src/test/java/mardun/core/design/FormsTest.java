@@ -1,0 +1,228 @@
+package mardun.core.design;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import mardun.core.design.Measurement.Kind;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthReader;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.LengthWriter;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.UnitSystem;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Forms other than the boxed one, shapes, counts, choices and fillings. */
+class FormsTest {
+
+    @Test
+    void foldedSidesFinishAtWhatWasWanted() {
+        SizedDesign sized = Sizing.of(foldedSides("4 in", "9 in", "1 in"), 0);
+        assertThat(sized.findings()).isEmpty();
+        Finished finished = sized.finished().orElseThrow();
+        assertThat(finished.width().value()).isEqualTo(q("9 in"));
+        assertThat(finished.height().value()).isEqualTo(q("4 in"));
+        assertThat(finished.depth().value()).isEqualTo(q("2 in"));
+    }
+
+    private static Design foldedSides(String height, String length, String fold) {
+        return DesignMaker.empty()
+                .measured(
+                        Measurement.of("height", "Height", Kind.FINISHED, height),
+                        Measurement.of("length", "Length", Kind.FINISHED, length),
+                        Measurement.of("fold", "Fold", Kind.ALLOWANCE, fold),
+                        Measurement.of("seam", "Seam", Kind.ALLOWANCE, "1/4 in"))
+                .pieces(Piece.of(
+                        "A",
+                        "Wrap",
+                        Role.OUTER,
+                        "outer",
+                        "1",
+                        "wrap_across(length; seam)",
+                        "wrap(height; fold; seam; 3/8 in)"))
+                .form(new FoldedSideBag(Optional.of("A"), Optional.empty(), "fold", "seam", "seam", "3/8 in"))
+                .make();
+    }
+
+    private static DesignMaker gusseted(String radius, String gussetLength) {
+        return DesignMaker.empty()
+                .measured(
+                        Measurement.of("width", "Width", Kind.FINISHED, "10 in"),
+                        Measurement.of("height", "Height", Kind.FINISHED, "8 in"),
+                        Measurement.of("depth", "Depth", Kind.FINISHED, "3 in"),
+                        Measurement.of("seam", "Seam", Kind.ALLOWANCE, "1/4 in"),
+                        Measurement.of("radius", "Radius", Kind.ALLOWANCE, radius))
+                .pieces(
+                        Piece.of(
+                                "A",
+                                "Face",
+                                Role.OUTER,
+                                "outer",
+                                "2",
+                                "gusset_face(width; seam)",
+                                "gusset_height(height; seam; seam)"),
+                        Piece.of("G", "Gusset", Role.OUTER, "outer", "1", gussetLength, "gusset_width(depth; seam)"))
+                .form(new GussetedBag(Optional.of("A"), Optional.empty(), "G", "seam", "seam", "seam", "radius"));
+    }
+
+    @Test
+    void aGussetGoesRoundItsFace() {
+        SizedDesign sized = Sizing.of(
+                gusseted("2 in", "gusset_length(width; height; radius; seam)").make(), 0);
+        assertThat(sized.findings()).isEmpty();
+        assertThat(sized.finished().orElseThrow().depth().value()).isEqualTo(q("3 in"));
+        assertThat(sized.finished().orElseThrow().height().value()).isEqualTo(q("8 in"));
+    }
+
+    @Test
+    void aGussetThatIsTooShortIsTold() {
+        SizedDesign sized = Sizing.of(
+                gusseted("0 in", "gusset_length(width; height; 2 in; seam)").make(), 0);
+        assertThat(sized.findings())
+                .singleElement()
+                .satisfies(f -> assertThat(f.check()).contains(Check.GUSSET_LENGTH));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"round_base(diameter; seam), true", "round_base(diameter; 1/2 in), false"})
+    void aBodyGoesRoundItsBase(String base, boolean fits) {
+        Design design = DesignMaker.empty()
+                .measured(
+                        Measurement.of("diameter", "Diameter", Kind.FINISHED, "15 cm"),
+                        Measurement.of("seam", "Seam", Kind.ALLOWANCE, "1 cm"))
+                .pieces(
+                        Piece.of("A", "Body", Role.OUTER, "outer", "1", "round_body(diameter; seam)", "20 cm"),
+                        DesignMaker.shaped(
+                                Piece.of("B", "Base", Role.OUTER, "outer", "1", base, base),
+                                Shape.CIRCLE,
+                                Edges.all("seam")))
+                .form(new RoundBag(Optional.of("A"), Optional.empty(), "B", "seam", "seam", "seam"))
+                .make();
+        SizedDesign sized = Sizing.of(design, 0);
+        assertThat(sized.findings().isEmpty()).isEqualTo(fits);
+        assertThat(sized.finished().orElseThrow().width().value().value().doubleValue())
+                .isCloseTo(15e7, within(1.0));
+        assertThat(sized.finished().orElseThrow().height().value()).isEqualTo(q("18 cm"));
+    }
+
+    @Test
+    void countsChoicesAndAnglesAreMeasurementsToo() {
+        Design design = DesignMaker.empty()
+                .sizes("four", "six")
+                .measured(
+                        Measurement.of("slots", "Slots", Kind.COUNT, "4", "6"),
+                        new Measurement(
+                                "lip", "Lip", Kind.CHOICE, List.of("hemmed", "bound"), List.of("bound", "hemmed")),
+                        Measurement.of("slant", "Slant", Kind.ANGLE, "45°"),
+                        Measurement.of("ratio", "Ratio", Kind.FACTOR, "1.5"))
+                .pieces(
+                        Piece.of(
+                                "A",
+                                "Slots",
+                                Role.POCKET,
+                                "outer",
+                                "slots / 2",
+                                "4 in * ratio",
+                                "pick(lip; 3 in; 5 in) + 1 in * tan(slant)"),
+                        Piece.of("B", "Only in six", Role.POCKET, "outer", "slots - 4", "1 in", "1 in"))
+                .make();
+        SizedDesign four = Sizing.of(design, 0);
+        SizedDesign six = Sizing.of(design, 1);
+        assertThat(four.findings()).isEmpty();
+        assertThat(four.piece("A").orElseThrow().count()).isEqualTo(2);
+        assertThat(four.piece("A").orElseThrow().height().value()).isEqualTo(in("6 in"));
+        assertThat(four.piece("B")).isEmpty();
+        assertThat(six.piece("A").orElseThrow().height().value()).isEqualTo(in("4 in"));
+        assertThat(six.piece("B").orElseThrow().count()).isEqualTo(2);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    COUNT  | 2.5    | It is a whole number of things
+                    COUNT  | 4 in   | Type a plain number
+                    COUNT  | 0 - 1  | Make it zero or more
+                    ANGLE  | 4 in   | Give it in degrees
+                    ANGLE  | 200°   | less than 180
+                    CHOICE | velvet | Choose bound or hemmed
+                    FACTOR | 60°    | Type a plain number
+                    """)
+    void eachKindSaysWhatIsRight(Kind kind, String typed, String remedy) {
+        Design design = DesignMaker.empty()
+                .measured(new Measurement("m", "The measure", kind, List.of(typed), List.of("bound", "hemmed")))
+                .make();
+        assertThat(Sizing.of(design, 0).findings()).singleElement().satisfies(f -> {
+            assertThat(f.place()).isEqualTo("measurements.m");
+            assertThat(f.remedy().template()).contains(remedy);
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3 in, 5", "12 in, 12"})
+    void shapesAreDrawnAndWhatTheyLeaveNothingOfIsRefused(String across, int points) {
+        Design design = DesignMaker.empty()
+                .pieces(DesignMaker.shaped(
+                        Piece.of("A", "Face", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                        new Shape(Shape.Kind.NOTCHED, Shape.Place.TOP, across, "2 in"),
+                        Edges.UNSTATED))
+                .make();
+        SizedDesign sized = Sizing.of(design, 0);
+        boolean fits = points == 5;
+        assertThat(sized.canBeSewn()).isEqualTo(fits);
+        assertThat(sized.piece("A").orElseThrow().outline().corners()).hasSize(fits ? 7 : 4);
+    }
+
+    @Test
+    void layersCountAndFillingsAreWeighed() {
+        Design design = DesignMaker.empty()
+                .pieces(DesignMaker.counted(Piece.of("A", "Face", Role.OUTER, "outer", "2", "10 in", "8 in"), "2", 3))
+                .fillings(new FillingNeed("Beads", "beads", List.of("120 g")))
+                .make();
+        SizedDesign sized = Sizing.of(design, 0);
+        assertThat(sized.piece("A").orElseThrow().count()).isEqualTo(6);
+        assertThat(sized.fillings())
+                .singleElement()
+                .satisfies(f -> assertThat(f.amount().amount()).isEqualTo(120_000_000_000L));
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @ValueSource(longs = {3, 4, 5})
+    void scalingAllMeasurementsScalesEveryPiece(long seed) {
+        Random random = new Random(seed);
+        for (int i = 0; i < 50; i++) {
+            int height = 60 + random.nextInt(100);
+            int length = 100 + random.nextInt(100);
+            int fold = 10 + random.nextInt(20);
+            SizedDesign one = Sizing.of(scaled(height, length, fold, 1), 0);
+            SizedDesign three = Sizing.of(scaled(height, length, fold, 3), 0);
+            assertThat(three.piece("A").orElseThrow().width().value())
+                    .isEqualTo(one.piece("A").orElseThrow().width().value().times(3));
+            assertThat(three.piece("A").orElseThrow().height().value())
+                    .isEqualTo(one.piece("A").orElseThrow().height().value().times(3));
+        }
+    }
+
+    private static Design scaled(int height, int length, int fold, int factor) {
+        return DesignMaker.from(foldedSides(mm(height * factor), mm(length * factor), mm(fold * factor)))
+                .measured(Measurement.of("seam", "Seam", Kind.ALLOWANCE, mm(7 * factor)))
+                .piece("A", p -> DesignMaker.sized(p, p.width(), "wrap(height; fold; seam; " + mm(9 * factor) + ")"))
+                .make();
+    }
+
+    private static String mm(int count) {
+        return LengthWriter.exactly(Length.of(count, LengthUnit.MILLIMETRE), UnitSystem.METRIC);
+    }
+
+    private static Length in(String text) {
+        return LengthReader.read(text, LengthUnit.INCH);
+    }
+
+    private static Quantity q(String text) {
+        return Quantity.of(in(text));
+    }
+}
