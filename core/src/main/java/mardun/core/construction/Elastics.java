@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 
 /** Cloth gathered on elastic. */
 final class Elastics {
@@ -9,14 +10,14 @@ final class Elastics {
     static final Rule GATHERED = Rule.named("gathered_width")
             .says("Cloth gathered on elastic is wider than it by the gather ratio, plus a seam at each end.")
             .given("width", "width of the gathered edge")
-            .given("ratio", "gather ratio, 1.5 for half as much again")
+            .given("ratio", "gather ratio, 1.5 for half as much again", Dimension.NUMBER)
             .given("seam", "seam at each end")
             .is("width * ratio + 2 * seam");
 
     static final Rule GATHERED_TO = Rule.named("gathered_to")
             .says("Cloth is gathered to what is between its seams, by the gather ratio.")
             .given("cloth", "width of the cloth as cut")
-            .given("ratio", "gather ratio, 1.5 for half as much again")
+            .given("ratio", "gather ratio, 1.5 for half as much again", Dimension.NUMBER)
             .given("seam", "seam at each end")
             .is("(cloth - 2 * seam) / ratio");
 

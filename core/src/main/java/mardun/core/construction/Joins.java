@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 
 /** Panels sewn together from parts before anything else happens to them. */
 final class Joins {
@@ -25,14 +26,14 @@ final class Joins {
     static final Rule EVEN_PART = Rule.named("even_part")
             .says("One of several equal parts across a panel: its share of the panel and of the joins.")
             .given("panel", "side of the assembled panel")
-            .given("parts", "how many parts")
+            .given("parts", "how many parts", Dimension.NUMBER)
             .given("join", JOIN)
             .is("(panel + 2 * join * (parts - 1)) / parts");
 
     static final Rule EVEN_JOINED = Rule.named("even_joined")
             .says("Equal parts sewn together measure their sum less an allowance on each side of each join.")
             .given("part", "side of one part")
-            .given("parts", "how many parts")
+            .given("parts", "how many parts", Dimension.NUMBER)
             .given("join", JOIN)
             .is("part * parts - 2 * join * (parts - 1)");
 

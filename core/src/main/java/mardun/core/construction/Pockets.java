@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 
 /** Pockets, their divisions, and rows of slots. */
 final class Pockets {
@@ -35,13 +36,13 @@ final class Pockets {
     static final Rule DIVISION = Rule.named("pocket_division")
             .says("Divided evenly, a pocket's compartments are its width by their number.")
             .given("width", "width between the seams")
-            .given("parts", "how many compartments")
+            .given("parts", "how many compartments", Dimension.NUMBER)
             .is("width / parts");
 
     static final Rule UNDIVIDED = Rule.named("pocket_undivided")
             .says("Even compartments together are as wide as one by their number.")
             .given("compartment", "width of a compartment")
-            .given("parts", "how many compartments")
+            .given("parts", "how many compartments", Dimension.NUMBER)
             .is("compartment * parts");
 
     static final Rule PLEATED = Rule.named("slots_pleated")
@@ -49,28 +50,28 @@ final class Pockets {
                     "Slots pleated from one strip: the backing's height, plus twice the depth of a slot for each of them.")
             .given("height", "finished height of the rows")
             .given("depth", "depth of a slot")
-            .given("slots", "how many slots")
+            .given("slots", "how many slots", Dimension.NUMBER)
             .is("height + 2 * depth * slots");
 
     static final Rule PLEATED_HEIGHT = Rule.named("slots_pleated_height")
             .says("A pleated strip finishes at its length less twice the depth of each slot.")
             .given("strip", "length of the strip")
             .given("depth", "depth of a slot")
-            .given("slots", "how many slots")
+            .given("slots", "how many slots", Dimension.NUMBER)
             .is("strip - 2 * depth * slots");
 
     static final Rule GRADUATED = Rule.named("graduated")
             .says("Graduated slots: each is higher than the one before it by the same step.")
             .given("first", "the first one's height")
             .given("step", "step from one to the next")
-            .given("which", "which one, counted from 1")
+            .given("which", "which one, counted from 1", Dimension.NUMBER)
             .is("first + step * (which - 1)");
 
     static final Rule FIRST_OF_GRADUATED = Rule.named("first_of_graduated")
             .says("The first of graduated slots is lower than a later one by the steps between them.")
             .given("height", "the later one's height")
             .given("step", "step from one to the next")
-            .given("which", "which one, counted from 1")
+            .given("which", "which one, counted from 1", Dimension.NUMBER)
             .is("height - step * (which - 1)");
 
     static final List<Construction> CONSTRUCTIONS = List.of(

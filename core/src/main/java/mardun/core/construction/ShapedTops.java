@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 
 /** Notches, shoulders, tapered sides and rounded flaps. */
 final class ShapedTops {
@@ -19,14 +20,14 @@ final class ShapedTops {
                             + " much less deep.")
             .given("depth", "depth that shows, from the raw edge")
             .given("seam", "seam along the notch")
-            .given("angle", "angle of the notch")
+            .given("angle", "angle of the notch", Dimension.ANGLE)
             .is("depth - seam / sin(angle / 2)");
 
     static final Rule NOTCH_SEWN = Rule.named("notch_sewn_depth")
             .says("After sewing, the bottom of a V lies deeper by the seam by the sine of half its angle.")
             .given("cut", "depth as cut")
             .given("seam", "seam along the notch")
-            .given("angle", "angle of the notch")
+            .given("angle", "angle of the notch", Dimension.ANGLE)
             .is("cut + seam / sin(angle / 2)");
 
     static final Rule CUT_OUT = Rule.named("cut_out_between")

@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
 
@@ -85,14 +86,14 @@ public final class Straps {
             .says("A joined strap takes its length, plus two seams for each join.")
             .given("length", "length of the strap")
             .given("seam", "seam of a join")
-            .given("joins", "how many joins")
+            .given("joins", "how many joins", Dimension.NUMBER)
             .is("length + 2 * seam * joins");
 
     static final Rule LENGTH_OF_JOINED = Rule.named("strap_length_of_joined")
             .says("Strips joined to a strap measure their sum less two seams for each join.")
             .given("strips", "length of the strips together")
             .given("seam", "seam of a join")
-            .given("joins", "how many joins")
+            .given("joins", "how many joins", Dimension.NUMBER)
             .is("strips - 2 * seam * joins");
 
     static final Rule SLANTED = Rule.named("strap_slanted")
@@ -101,14 +102,14 @@ public final class Straps {
                             + " angle.")
             .given("length", "length along the middle")
             .given("width", FINISHED)
-            .given("slant", "angle away from upright")
+            .given("slant", "angle away from upright", Dimension.ANGLE)
             .is("length + width * tan(slant)");
 
     static final Rule SLANTED_LENGTH = Rule.named("strap_slanted_length")
             .says("A strap with slanted ends is along its middle shorter by its width times the tangent of the angle.")
             .given("cut", "length as cut")
             .given("width", FINISHED)
-            .given("slant", "angle away from upright")
+            .given("slant", "angle away from upright", Dimension.ANGLE)
             .is("cut - width * tan(slant)");
 
     static final List<Construction> CONSTRUCTIONS = List.of(

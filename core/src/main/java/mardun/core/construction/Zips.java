@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Dimension;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
@@ -90,7 +91,7 @@ public final class Zips {
 
     static final Rule WITH_ZIP_ACROSS = Rule.named("with_zip_across")
             .says("A zip across a face adds all that shows of it, and takes a seam of each part beside it.")
-            .given("parts", "the two parts' sides together")
+            .given("parts", "the two parts' sides together", Dimension.NUMBER)
             .given("shows", "what shows of the zip")
             .given("join", "seam at the zip")
             .is("parts + shows - 2 * join");

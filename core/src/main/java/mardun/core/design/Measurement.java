@@ -71,6 +71,29 @@ public record Measurement(String symbol, String label, Kind kind, List<String> v
         }
     }
 
+    /**
+     * A value changed by {@code change}, a length with a sign in front: {@code 10 in} by {@code + 1/2 in}. A plain length
+     * stays a plain length; a formula gets the change behind it.
+     *
+     * @throws MeasureException if the change can't be read, or leaves less than nothing
+     */
+    public static String changed(String value, String change, UnitSystem system) {
+        String plain = change.strip();
+        boolean less = plain.startsWith("-") || plain.startsWith("−");
+        Length by = LengthReader.read(plain.replaceFirst("^[+−-]", ""), system.smallUnit());
+        Length before;
+        try {
+            before = LengthReader.read(value, system.smallUnit());
+        } catch (MeasureException formula) {
+            return "(" + value.strip() + ") " + (less ? "- " : "+ ") + LengthWriter.exactly(by, system);
+        }
+        Length after = less ? before.minus(by) : before.plus(by);
+        if (after.nanometres() < 0) {
+            throw new MeasureException(change, "leaves less than nothing of " + value, "Take off less");
+        }
+        return LengthWriter.exactly(after, system);
+    }
+
     private static boolean isNumber(String typed) {
         try {
             NumberReader.read(typed);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mardun.core.measure.Dimension;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
@@ -20,8 +21,8 @@ import mardun.core.working.Working;
  */
 public record Rule(String name, String sentence, List<Parameter> parameters, Formula formula) {
 
-    /** One of a rule's inputs: its symbol in the formula and what it is. */
-    public record Parameter(String symbol, String label) {}
+    /** One of a rule's inputs: its symbol in the formula, what it is, and what it measures. */
+    public record Parameter(String symbol, String label, Dimension dimension) {}
 
     /** An argument with, if it was computed itself, how. */
     public record Argument(Quantity quantity, Optional<Working> working) {}
@@ -89,8 +90,13 @@ public record Rule(String name, String sentence, List<Parameter> parameters, For
             return this;
         }
 
+        /** Takes a length. */
         public Builder given(String symbol, String label) {
-            parameters.add(new Parameter(symbol, label));
+            return given(symbol, label, Dimension.LENGTH);
+        }
+
+        public Builder given(String symbol, String label, Dimension dimension) {
+            parameters.add(new Parameter(symbol, label, dimension));
             return this;
         }
 

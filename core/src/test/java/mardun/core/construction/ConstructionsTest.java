@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.core.formula.Formula;
@@ -28,9 +27,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class ConstructionsTest {
-
-    private static final Set<String> NUMBERS = Set.of("ratio", "parts", "slots", "which", "joins");
-    private static final Set<String> ANGLES = Set.of("angle", "slant");
 
     private static Quantity worked(String formula) {
         return Formula.parse(formula, Constructions.BY_NAME)
@@ -165,15 +161,15 @@ class ConstructionsTest {
     private static Map<String, Quantity> anyValues(Rule rule, Random random) {
         Map<String, Quantity> values = new LinkedHashMap<>();
         for (int i = 0; i < rule.parameters().size(); i++) {
-            String symbol = rule.parameters().get(i).symbol();
-            if (NUMBERS.contains(symbol)) {
-                values.put(symbol, Quantity.of(1 + random.nextInt(6)));
-            } else if (ANGLES.contains(symbol)) {
-                values.put(symbol, Quantity.angle(BigDecimal.valueOf(20 + random.nextInt(50))));
-            } else {
-                int sixtyFourths = i == 0 ? 640 + random.nextInt(1280) : 1 + random.nextInt(160);
-                values.put(symbol, Quantity.of(Length.of(sixtyFourths, 64, LengthUnit.INCH)));
-            }
+            Rule.Parameter parameter = rule.parameters().get(i);
+            int sixtyFourths = i == 0 ? 640 + random.nextInt(1280) : 1 + random.nextInt(160);
+            values.put(
+                    parameter.symbol(),
+                    switch (parameter.dimension()) {
+                        case NUMBER -> Quantity.of(1 + random.nextInt(6));
+                        case ANGLE -> Quantity.angle(BigDecimal.valueOf(20 + random.nextInt(50)));
+                        default -> Quantity.of(Length.of(sixtyFourths, 64, LengthUnit.INCH));
+                    });
         }
         return values;
     }

@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Random;
 import java.util.function.UnaryOperator;
@@ -98,6 +99,24 @@ class SizingTest {
                     """)
     void aBareLengthIsKeptWithTheMakersUnit(String typed, UnitSystem system, String kept) {
         assertThat(Measurement.kept(typed, system)).isEqualTo(kept);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    10 in         | 2 cm     | METRIC | 27.4 cm
+                    10 in         | + 1/2    | INCH   | 10 ½ in
+                    20 cm         | -2       | METRIC | 18 cm
+                    width * 4 / 5 | +2 cm    | METRIC | (width * 4 / 5) + 2 cm
+                    width         | - 1/4 in | INCH   | (width) - ¼ in
+                    """)
+    void aValueIsChangedForACopiedSize(String value, String change, UnitSystem system, String changed) {
+        assertThat(Measurement.changed(value, change, system)).isEqualTo(changed);
+    }
+
+    @Test
+    void aChangeThatLeavesLessThanNothingIsExplained() {
+        assertThatThrownBy(() -> Measurement.changed("1 in", "-2", UnitSystem.INCH))
+                .hasMessageContaining("leaves less than nothing of 1 in");
     }
 
     @Test
