@@ -100,6 +100,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/constructions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listConstructions'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/constructions/worked': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['workConstruction'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/design-blocks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listBlocks'];
+    put?: never;
+    post: operations['keepBlock'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/design-forms': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listForms'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs': {
     parameters: {
       query?: never;
@@ -116,6 +180,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/diagnosis': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['askWhyItIsDifferent'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/fit': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['askWhetherItFits'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/preview': {
     parameters: {
       query?: never;
@@ -126,6 +222,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['previewDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/with-block': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['putBlockIntoDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/with-size': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['copySize'];
     delete?: never;
     options?: never;
     head?: never;
@@ -283,11 +411,21 @@ export interface components {
     AmountView: {
       /** Format: int64 */
       count?: number;
+      exact: string;
       length?: components['schemas']['LengthView'];
+      text: string;
       /** Format: int64 */
       value: number;
     };
+    BagSize: {
+      across?: components['schemas']['LengthView'];
+      depth: components['schemas']['LengthView'];
+      height: components['schemas']['LengthView'];
+      width: components['schemas']['LengthView'];
+    };
     BatchForm: {
+      /** Format: int64 */
+      batchId?: number;
       /** Format: int64 */
       designId: number;
       /** Format: date */
@@ -370,19 +508,23 @@ export interface components {
       /** Format: date */
       today: string;
     };
-    BoxedRow: {
-      /** @enum {string} */
-      base: 'SEAM' | 'FOLD';
-      baseSeam: string;
-      boxingSeam: string;
-      depth: string;
-      lining: string;
-      outer: string;
-      /** @enum {string} */
-      school: 'CUT_BEFORE_SEWING' | 'CUT_AFTER_SEWING' | 'LINE_ACROSS' | 'SNIPPED' | 'BOXED_AS_ONE';
-      sideSeam: string;
-      topSeam: string;
-      zipShows: string;
+    BlockView: {
+      brings: string[];
+      key: string;
+      name: string;
+      own: boolean;
+      variant: string;
+    };
+    Casing: {
+      ease: string;
+      gap: string;
+      gapFrom: string;
+      header: string;
+      height: string;
+      name: string;
+      round: boolean;
+      thickness: string;
+      top: string;
     };
     CautionView: {
       /** @enum {string} */
@@ -395,11 +537,15 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
-    CornerDrawing: {
-      /** Format: double */
-      fromBase: number;
-      /** Format: double */
-      fromSide: number;
+    ComparisonView: {
+      fits: boolean;
+      label: string;
+      needed: components['schemas']['LengthFigure'];
+      there: components['schemas']['LengthFigure'];
+    };
+    ConstructionsView: {
+      functions: components['schemas']['FunctionView'][];
+      subjects: components['schemas']['SubjectView'][];
     };
     CornerView: {
       fromBase: components['schemas']['LengthFigure'];
@@ -421,17 +567,27 @@ export interface components {
       free: components['schemas']['TimeView'];
     };
     DesignDocument: {
-      boxed: components['schemas']['BoxedRow'];
-      measurements: components['schemas']['MeasurementRow'][];
+      casings: components['schemas']['Casing'][];
+      fillings: components['schemas']['FillingNeed'][];
+      forChildren: boolean;
+      form: components['schemas']['FormRow'];
+      measurements: components['schemas']['Measurement'][];
       name: string;
-      notions: components['schemas']['NotionRow'][];
+      note: string;
+      notions: components['schemas']['NotionNeed'][];
+      panels: components['schemas']['PanelRow'][];
       pieces: components['schemas']['PieceRow'][];
+      setAside: components['schemas']['SetAside'][];
       sizes: string[];
       slots: components['schemas']['SlotRow'][];
+      sort: string;
+      source: components['schemas']['Source'];
       steps: components['schemas']['StepRow'][];
-      trims: components['schemas']['TrimRow'][];
+      straps: components['schemas']['Strap'][];
+      trims: components['schemas']['TrimNeed'][];
       /** Format: int32 */
       usualUnits: number;
+      zips: components['schemas']['ZipFit'][];
     };
     DesignLine: {
       finished?: components['schemas']['FinishedView'];
@@ -439,7 +595,10 @@ export interface components {
       id: number;
       name: string;
       sizes: string[];
+      sort: string;
       ticket?: components['schemas']['TicketView'];
+      /** Format: int32 */
+      toLookAt: number;
     };
     DesignSheet: {
       canBeSewn: boolean;
@@ -453,14 +612,49 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    DesignWithBlock: {
+      block: string;
+      document: components['schemas']['DesignDocument'];
+    };
+    DiagnosisAnswer: {
+      asPlanned: boolean;
+      explanations: components['schemas']['ExplanationView'][];
+      planned: components['schemas']['BagSize'];
+      sentence: string;
+    };
+    DiagnosisQuestion: {
+      across: string;
+      depth: string;
+      document: components['schemas']['DesignDocument'];
+      height: string;
+      size: string;
+      width: string;
+    };
     DrawingView: {
-      atBothEnds: boolean;
-      corner?: components['schemas']['CornerDrawing'];
-      cutAway: boolean;
       /** Format: double */
       height: number;
+      marks: components['schemas']['MarkView'][];
+      outline: string;
+      seams: string;
       /** Format: double */
       width: number;
+    };
+    Edges: {
+      bottom: string;
+      left: string;
+      right: string;
+      top: string;
+    };
+    ExplanationView: {
+      instead: string[][];
+      makes: components['schemas']['BagSize'];
+      misses: components['schemas']['LengthView'];
+      remedies: string[];
+      slips: string[];
+    };
+    ExtentView: {
+      height: components['schemas']['LengthView'];
+      width: components['schemas']['LengthView'];
     };
     FairView: {
       /** Format: date */
@@ -469,11 +663,53 @@ export interface components {
       id: number;
       name: string;
     };
+    FieldProblem: {
+      field: string;
+      read: string;
+      sentence: string;
+    };
+    FillingNeed: {
+      amounts: string[];
+      name: string;
+      slot: string;
+    };
+    FillingView: {
+      amount: components['schemas']['AmountView'];
+      name: string;
+      slot: string;
+    };
     FindingView: {
+      /** @enum {string} */
+      check?:
+        | 'PIECE_UNUSED'
+        | 'ZIP_FIT'
+        | 'OPENING'
+        | 'INTERFACING_SIZE'
+        | 'PANELS_MATCH'
+        | 'JOIN_MATCH'
+        | 'TRIM_TO'
+        | 'CORNER_CUT'
+        | 'STRAP_WIDTH'
+        | 'STRAP_RANGE'
+        | 'STRAP_RING'
+        | 'POCKET_CLEAR'
+        | 'CASING_HEIGHT'
+        | 'CASING_GAP'
+        | 'HALVES_FACE'
+        | 'GUSSET_LENGTH'
+        | 'ROUND_BASE'
+        | 'IRON'
+        | 'NEEDLE'
+        | 'BULK'
+        | 'STEP_ORDER'
+        | 'CHILDREN'
+        | 'LICENCE';
       place: string;
       sentence: string;
+      setAside?: string;
       /** @enum {string} */
       severity: 'REFUSED' | 'CARE';
+      title?: string;
     };
     FinishedGoodsLine: {
       /** Format: int64 */
@@ -490,14 +726,20 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    FinishedMeasure: {
+      figure: components['schemas']['LengthFigure'];
+      label: string;
+    };
     FinishedView: {
-      depth: components['schemas']['LengthFigure'];
+      /** Format: double */
+      acrossMm: number;
       /** Format: double */
       depthMm: number;
-      height: components['schemas']['LengthFigure'];
       /** Format: double */
       heightMm: number;
-      width: components['schemas']['LengthFigure'];
+      /** @enum {string} */
+      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
+      measures: components['schemas']['FinishedMeasure'][];
       /** Format: double */
       widthMm: number;
     };
@@ -505,6 +747,48 @@ export interface components {
       done: boolean;
       /** @enum {string} */
       key: 'SETTINGS' | 'MATERIALS' | 'DESIGN' | 'BATCH';
+    };
+    FitAnswer: {
+      comparisons: components['schemas']['ComparisonView'][];
+      fits: boolean;
+      sentence: string;
+    };
+    FitQuestion: {
+      depth: string;
+      document: components['schemas']['DesignDocument'];
+      ease: string;
+      height: string;
+      size: string;
+      width: string;
+    };
+    FormMeasureView: {
+      key: string;
+      label: string;
+    };
+    FormRow: {
+      /** @enum {string} */
+      base: 'SEAM' | 'FOLD';
+      /** @enum {string} */
+      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
+      lining: string;
+      measures: {
+        [key: string]: string;
+      };
+      other: string;
+      outer: string;
+      /** @enum {string} */
+      school: 'CUT_BEFORE_SEWING' | 'CUT_AFTER_SEWING' | 'LINE_ACROSS' | 'SNIPPED' | 'BOXED_AS_ONE';
+    };
+    FormView: {
+      /** @enum {string} */
+      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
+      measures: components['schemas']['FormMeasureView'][];
+      other: string;
+      words: string;
+    };
+    FunctionView: {
+      gives: string;
+      name: string;
     };
     InputView: {
       label: string;
@@ -538,11 +822,55 @@ export interface components {
       inch: string;
       metric: string;
     };
+    MarkRow: {
+      across: string;
+      down: string;
+      /** @enum {string} */
+      from: 'RAW' | 'FINISHED';
+      /** @enum {string} */
+      half: 'WHOLE' | 'SOCKET' | 'STUD';
+      height: string;
+      /** @enum {string} */
+      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH';
+      label: string;
+      pair?: string;
+      width: string;
+    };
+    MarkView: {
+      across?: components['schemas']['LengthView'];
+      down?: components['schemas']['LengthView'];
+      /** Format: double */
+      height: number;
+      /** @enum {string} */
+      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH';
+      label: string;
+      /** Format: double */
+      width: number;
+      /** Format: double */
+      x?: number;
+      /** Format: double */
+      y?: number;
+    };
     MaterialForm: {
+      /** @enum {string} */
+      cloth?:
+        | 'QUILTING_COTTON'
+        | 'LINEN'
+        | 'CANVAS'
+        | 'DENIM'
+        | 'LAMINATE'
+        | 'CLEAR_VINYL'
+        | 'LEATHER_LIKE'
+        | 'CORK'
+        | 'FELT'
+        | 'MESH'
+        | 'FUSIBLE'
+        | 'BATTING'
+        | 'FOAM';
       colour: string;
       directional: boolean;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
       lowAt: string;
       name: string;
       note: string;
@@ -556,12 +884,27 @@ export interface components {
       version: number;
     };
     MaterialView: {
+      /** @enum {string} */
+      cloth?:
+        | 'QUILTING_COTTON'
+        | 'LINEN'
+        | 'CANVAS'
+        | 'DENIM'
+        | 'LAMINATE'
+        | 'CLEAR_VINYL'
+        | 'LEATHER_LIKE'
+        | 'CORK'
+        | 'FELT'
+        | 'MESH'
+        | 'FUSIBLE'
+        | 'BATTING'
+        | 'FOAM';
       colour: string;
       directional: boolean;
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
       low: boolean;
       lowAt?: components['schemas']['AmountView'];
       name: string;
@@ -575,12 +918,14 @@ export interface components {
     };
     MeasuredView: {
       symbol: string;
-      value: components['schemas']['LengthView'];
+      text: string;
+      value?: components['schemas']['LengthView'];
     };
-    MeasurementRow: {
+    Measurement: {
       /** @enum {string} */
-      kind: 'FINISHED' | 'ALLOWANCE';
+      kind: 'FINISHED' | 'ALLOWANCE' | 'ANGLE' | 'COUNT' | 'FACTOR' | 'CHOICE';
       label: string;
+      options: string[];
       symbol: string;
       values: string[];
     };
@@ -615,7 +960,7 @@ export interface components {
     };
     NeedLine: {
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -624,8 +969,19 @@ export interface components {
       shortBy?: components['schemas']['AmountView'];
       working: components['schemas']['WorkingView'];
     };
-    NewDesign: {
+    NewBlock: {
+      document: components['schemas']['DesignDocument'];
       name: string;
+      /** Format: uuid */
+      requestId: string;
+      steps: string[];
+      variant: string;
+    };
+    NewDesign: {
+      /** Format: int64 */
+      copyOf?: number;
+      name: string;
+      pattern?: string;
       /** Format: uuid */
       requestId: string;
     };
@@ -635,6 +991,13 @@ export interface components {
       name: string;
       /** Format: uuid */
       requestId: string;
+    };
+    NewSize: {
+      changes: components['schemas']['SizeChange'][];
+      /** Format: int32 */
+      copyOf: number;
+      document: components['schemas']['DesignDocument'];
+      name: string;
     };
     NextView: {
       action: string;
@@ -648,10 +1011,17 @@ export interface components {
       title: string;
       waits: boolean;
     };
-    NotionRow: {
+    NotionNeed: {
+      /** @enum {string} */
+      half: 'WHOLE' | 'SOCKET' | 'STUD';
       name: string;
-      /** Format: int32 */
-      perUnit: number;
+      quantity: string;
+      slot: string;
+    };
+    NotionView: {
+      /** Format: int64 */
+      count: number;
+      name: string;
       slot: string;
     };
     PageViewBatchLine: {
@@ -699,31 +1069,70 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
-    PieceRow: {
-      backs?: string;
-      boxed: boolean;
-      directional: boolean;
-      height: string;
-      letter: string;
-      name: string;
-      /** Format: int32 */
-      perUnit: number;
+    PanelRow: {
       /** @enum {string} */
-      role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
-      slot: string;
-      width: string;
+      direction: 'DOWN' | 'ACROSS';
+      join: string;
+      letter: string;
+      marks: components['schemas']['MarkRow'][];
+      name: string;
+      parts: components['schemas']['Part'][];
+      trimTo?: components['schemas']['TrimTo'];
     };
-    PieceView: {
-      directional: boolean;
+    PanelView: {
       drawing: components['schemas']['DrawingView'];
       height: components['schemas']['LengthFigure'];
       letter: string;
       name: string;
+      trimTo?: components['schemas']['ExtentView'];
+      width: components['schemas']['LengthFigure'];
+      zips: components['schemas']['RectView'][];
+    };
+    ParameterView: {
+      /** @enum {string} */
+      dimension: 'NUMBER' | 'LENGTH' | 'AREA' | 'ANGLE';
+      label: string;
+      symbol: string;
+    };
+    Part: {
+      letter: string;
+      shows: string;
+    };
+    PieceRow: {
+      backs?: string;
+      boxed: boolean;
+      directional: boolean;
+      edges: components['schemas']['Edges'];
+      /** @enum {string} */
+      fold: 'NONE' | 'SIDE' | 'BASE';
+      height: string;
       /** Format: int32 */
-      perUnit: number;
+      layers: number;
+      letter: string;
+      marks: components['schemas']['MarkRow'][];
+      name: string;
+      quantity: string;
+      /** @enum {string} */
+      role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
+      shape: components['schemas']['Shape'];
+      slot: string;
+      trimTo?: components['schemas']['TrimTo'];
+      width: string;
+    };
+    PieceView: {
+      /** Format: int64 */
+      count: number;
+      directional: boolean;
+      drawing: components['schemas']['DrawingView'];
+      /** @enum {string} */
+      fold: 'NONE' | 'SIDE' | 'BASE';
+      height: components['schemas']['LengthFigure'];
+      letter: string;
+      name: string;
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
       slot: string;
+      trimTo?: components['schemas']['ExtentView'];
       width: components['schemas']['LengthFigure'];
     };
     PinView: {
@@ -740,10 +1149,67 @@ export interface components {
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
     };
+    RectView: {
+      /** Format: double */
+      height: number;
+      /** Format: double */
+      width: number;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    RuleAnswer: {
+      length?: components['schemas']['LengthView'];
+      problems: components['schemas']['FieldProblem'][];
+      text: string;
+      working?: components['schemas']['WorkingView'];
+    };
+    RuleQuestion: {
+      rule: string;
+      values: {
+        [key: string]: string;
+      };
+    };
+    RuleView: {
+      call: string;
+      name: string;
+      parameters: components['schemas']['ParameterView'][];
+      sentence: string;
+    };
     SchoolView: {
       chosen: boolean;
       name: string;
       result: string;
+    };
+    SetAside: {
+      /** @enum {string} */
+      check:
+        | 'PIECE_UNUSED'
+        | 'ZIP_FIT'
+        | 'OPENING'
+        | 'INTERFACING_SIZE'
+        | 'PANELS_MATCH'
+        | 'JOIN_MATCH'
+        | 'TRIM_TO'
+        | 'CORNER_CUT'
+        | 'STRAP_WIDTH'
+        | 'STRAP_RANGE'
+        | 'STRAP_RING'
+        | 'POCKET_CLEAR'
+        | 'CASING_HEIGHT'
+        | 'CASING_GAP'
+        | 'HALVES_FACE'
+        | 'GUSSET_LENGTH'
+        | 'ROUND_BASE'
+        | 'IRON'
+        | 'NEEDLE'
+        | 'BULK'
+        | 'STEP_ORDER'
+        | 'CHILDREN'
+        | 'LICENCE';
+      place: string;
+      reason: string;
     };
     SettingsForm: {
       currency: string;
@@ -761,15 +1227,24 @@ export interface components {
       priceSchool: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP';
       stallFee: string;
       stallShare: string;
+      thickestSeam: string;
       /** @enum {string} */
       unitSystem: 'INCH' | 'METRIC';
       usualSeam: string;
       /** Format: int64 */
       version: number;
     };
+    Shape: {
+      across: string;
+      along: string;
+      /** @enum {string} */
+      kind: 'RECTANGLE' | 'CORNERS_CUT' | 'NOTCHED' | 'ROUNDED' | 'TAPERED' | 'CIRCLE';
+      /** @enum {string} */
+      place: 'TOP' | 'BOTTOM' | 'BOTH';
+    };
     ShortLine: {
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -777,11 +1252,18 @@ export interface components {
       onHand: components['schemas']['AmountView'];
       shortBy: components['schemas']['AmountView'];
     };
+    SizeChange: {
+      change: string;
+      symbol: string;
+    };
     SizeSheet: {
       corner?: components['schemas']['CornerView'];
+      fillings: components['schemas']['FillingView'][];
       findings: components['schemas']['FindingView'][];
       finished?: components['schemas']['FinishedView'];
       measurements: components['schemas']['MeasuredView'][];
+      notions: components['schemas']['NotionView'][];
+      panels: components['schemas']['PanelView'][];
       pieces: components['schemas']['PieceView'][];
       size: string;
       ticket?: components['schemas']['TicketView'];
@@ -794,12 +1276,35 @@ export interface components {
       slot: string;
     };
     SlotRow: {
+      cloths: (
+        | 'QUILTING_COTTON'
+        | 'LINEN'
+        | 'CANVAS'
+        | 'DENIM'
+        | 'LAMINATE'
+        | 'CLEAR_VINYL'
+        | 'LEATHER_LIKE'
+        | 'CORK'
+        | 'FELT'
+        | 'MESH'
+        | 'FUSIBLE'
+        | 'BATTING'
+        | 'FOAM'
+      )[];
       key: string;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
       label: string;
       /** Format: int64 */
       materialId?: number;
+    };
+    Source: {
+      credit: string;
+      designer: string;
+      /** @enum {string} */
+      licence: 'OWN' | 'FREE_TO_SELL' | 'SO_MANY' | 'NOT_FOR_SALE';
+      /** Format: int32 */
+      most: number;
     };
     StageForm: {
       goodUnits: string;
@@ -808,9 +1313,11 @@ export interface components {
       version: number;
     };
     StepLine: {
+      caution: string;
       changes: string[];
       check: string;
       name: string;
+      note: string;
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
       /** @enum {string} */
@@ -818,12 +1325,16 @@ export interface components {
       time: components['schemas']['TimeView'];
     };
     StepRow: {
+      after: string[];
+      caution: string;
       check: string;
       foot: string;
+      key: string;
       minutesPerBatch: string;
       minutesPerUnit: string;
       name: string;
       needle: string;
+      note: string;
       passiveMinutes: string;
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
@@ -831,6 +1342,40 @@ export interface components {
       station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
       stitch: string;
       thread: string;
+      uses: string;
+    };
+    Strap: {
+      longest: string;
+      of: string;
+      ring: string;
+      /** @enum {string} */
+      school: 'FOUR_FOLD' | 'TUBE' | 'EDGES_TO_CENTRE' | 'ONE_LAYER' | 'FACED' | 'WEBBING';
+      seam: string;
+      shortest: string;
+      width: string;
+    };
+    SubjectView: {
+      /** @enum {string} */
+      subject:
+        | 'BOXED_PANEL'
+        | 'BOXED_CORNER'
+        | 'JOIN'
+        | 'ZIP'
+        | 'END_TAB'
+        | 'INTERFACING'
+        | 'STRAP'
+        | 'DRAWSTRING'
+        | 'CASING'
+        | 'RIM'
+        | 'POCKET'
+        | 'ELASTIC'
+        | 'FOB'
+        | 'FOLDED_SIDES'
+        | 'SHAPED_TOP'
+        | 'GUSSET'
+        | 'ROUND_BASE';
+      title: string;
+      ways: components['schemas']['WayView'][];
     };
     TapeView: {
       days: components['schemas']['DayView'][];
@@ -884,19 +1429,37 @@ export interface components {
       from: string;
       trim: components['schemas']['TrimView'];
     };
-    TrimRow: {
+    TrimNeed: {
+      /** @enum {string} */
+      kind: 'ZIP' | 'WEBBING' | 'CORD' | 'RIBBON' | 'ELASTIC' | 'BINDING' | 'STIFFENER';
       length: string;
+      letter: string;
+      longest: string;
       name: string;
-      /** Format: int32 */
-      perUnit: number;
+      quantity: string;
+      shortest: string;
       slot: string;
+      turnUnder: string;
+    };
+    TrimTo: {
+      height: string;
+      width: string;
     };
     TrimView: {
+      /** Format: int64 */
+      count: number;
+      /** @enum {string} */
+      kind: 'ZIP' | 'WEBBING' | 'CORD' | 'RIBBON' | 'ELASTIC' | 'BINDING' | 'STIFFENER';
       length: components['schemas']['LengthFigure'];
+      letter: string;
       name: string;
-      /** Format: int32 */
-      perUnit: number;
+      opening?: components['schemas']['LengthFigure'];
       slot: string;
+    };
+    WayView: {
+      cut: components['schemas']['RuleView'];
+      school: string;
+      wanted?: components['schemas']['RuleView'];
     };
     WorkingView: {
       calculation: string;
@@ -906,6 +1469,18 @@ export interface components {
       rounding?: string;
       rule: string;
       schools: components['schemas']['SchoolView'][];
+    };
+    ZipFit: {
+      clearance: string;
+      covered: string;
+      edge: string;
+      over: string;
+      /** @enum {string} */
+      school: 'INSET' | 'TABS_TO_EDGE' | 'FULL_LENGTH';
+      side: string;
+      slider: string;
+      tab: string;
+      zip: string;
     };
   };
   responses: never;
@@ -1130,9 +1705,118 @@ export interface operations {
       };
     };
   };
+  listConstructions: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ConstructionsView'];
+        };
+      };
+    };
+  };
+  workConstruction: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RuleQuestion'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RuleAnswer'];
+        };
+      };
+    };
+  };
+  listBlocks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BlockView'][];
+        };
+      };
+    };
+  };
+  keepBlock: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewBlock'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BlockView'][];
+        };
+      };
+    };
+  };
+  listForms: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FormView'][];
+        };
+      };
+    };
+  };
   listDesigns: {
     parameters: {
       query?: {
+        search?: string;
         page?: number;
         size?: number;
       };
@@ -1177,6 +1861,54 @@ export interface operations {
       };
     };
   };
+  askWhyItIsDifferent: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DiagnosisQuestion'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DiagnosisAnswer'];
+        };
+      };
+    };
+  };
+  askWhetherItFits: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FitQuestion'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FitAnswer'];
+        };
+      };
+    };
+  };
   previewDesign: {
     parameters: {
       query?: never;
@@ -1197,6 +1929,54 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignSheet'];
+        };
+      };
+    };
+  };
+  putBlockIntoDesign: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DesignWithBlock'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignDocument'];
+        };
+      };
+    };
+  };
+  copySize: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewSize'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignDocument'];
         };
       };
     };
@@ -1339,7 +2119,7 @@ export interface operations {
   listMaterials: {
     parameters: {
       query?: {
-        kind?: 'CLOTH' | 'TRIM' | 'NOTION';
+        kind?: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
         page?: number;
         size?: number;
       };

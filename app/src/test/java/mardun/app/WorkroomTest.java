@@ -62,7 +62,9 @@ class WorkroomTest {
                         .asString())
                 .isEqualTo("10 ½ in");
         assertThat(medium.get("finished")
-                        .get("height")
+                        .get("measures")
+                        .get(1)
+                        .get("figure")
                         .get("value")
                         .get("exact")
                         .asString())

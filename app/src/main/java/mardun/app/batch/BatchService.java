@@ -39,6 +39,7 @@ import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
+import mardun.core.design.Licences;
 import mardun.core.design.Role;
 import mardun.core.making.Stage;
 import mardun.core.making.WorkTime;
@@ -46,6 +47,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.MovementKind;
 import mardun.core.pricing.UnitPricing;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
@@ -140,7 +142,7 @@ public class BatchService {
                 supplies(form.materials()),
                 current.workroom(),
                 own);
-        return sheet(planned, current, own.isPresent());
+        return sheet(planned, current, own.isPresent(), licence(planned, form.designId(), form.batchId()));
     }
 
     public BatchView create(BatchForm form) {
@@ -438,9 +440,15 @@ public class BatchService {
         return List.of(json.readValue(batch.materials(), SlotChoice[].class));
     }
 
-    private BatchSheet sheet(Planned planned, Settings current, boolean ownPrice) {
+    private BatchSheet sheet(Planned planned, Settings current, boolean ownPrice, Optional<Finding> licence) {
         return new BatchSheetWriter(current.writer(), planned.workroom())
-                .write(planned.plan(), planned.design(), planned.document(), planned.supplies(), ownPrice);
+                .write(planned.plan(), planned.design(), planned.document(), planned.supplies(), ownPrice, licence);
+    }
+
+    /** What the licence of the pattern says about these units, with those of the design's other batches. */
+    private Optional<Finding> licence(Planned planned, long designId, @Nullable Long ownBatch) {
+        long made = batches.unitsOfDesign(designId, ownBatch == null ? 0 : ownBatch);
+        return Licences.look(planned.design().source(), made, planned.plan().units());
     }
 
     private BatchView view(Batch batch, Settings current) {
@@ -458,7 +466,13 @@ public class BatchService {
                         .orElse(""),
                 choices(batch),
                 batch.finishedUnits().orElse(null),
-                sheet(planned, current, batch.ownPriceMinor().isPresent()));
+                sheet(
+                        planned,
+                        current,
+                        batch.ownPriceMinor().isPresent(),
+                        batch.stage() == BatchStage.FINISHED
+                                ? Optional.empty()
+                                : licence(planned, batch.designId(), batch.id())));
     }
 
     private BatchLine line(Batch batch, Planned planned, Settings current) {

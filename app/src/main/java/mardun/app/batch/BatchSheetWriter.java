@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.BatchSheet;
@@ -22,6 +23,7 @@ import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.caution.Caution;
 import mardun.core.design.Design;
+import mardun.core.design.Finding;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Step;
@@ -38,7 +40,13 @@ final class BatchSheetWriter {
         this.sheets = new SheetWriter(writer, workroom);
     }
 
-    BatchSheet write(BatchPlan plan, Design design, DesignDocument document, List<Supply> supplies, boolean ownPrice) {
+    BatchSheet write(
+            BatchPlan plan,
+            Design design,
+            DesignDocument document,
+            List<Supply> supplies,
+            boolean ownPrice,
+            Optional<Finding> licence) {
         Map<String, String> names = document.slots().stream()
                 .collect(Collectors.toMap(
                         DesignDocument.SlotRow::key,
@@ -50,13 +58,13 @@ final class BatchSheetWriter {
                 plan.units(),
                 plan.pieces().stream()
                         .map(line -> new CutLine(
-                                sheets.piece(line.piece(), plan.sized(), design.boxed()),
+                                sheets.piece(line.piece()),
                                 line.count(),
                                 names.getOrDefault(line.piece().piece().slot(), "")))
                         .toList(),
                 plan.trims().stream()
                         .map(line -> new TrimLine(
-                                sheets.trim(line.trim()),
+                                sheets.trim(line.trim(), plan.sized()),
                                 line.count(),
                                 names.getOrDefault(line.trim().trim().slot(), "")))
                         .toList(),
@@ -64,10 +72,16 @@ final class BatchSheetWriter {
                 times(plan.time()),
                 steps(design.steps(), plan.units()),
                 plan.sized().corner().map(sheets::corner).orElse(null),
-                plan.sized().finished().map(sheets::finished).orElse(null),
+                plan.sized()
+                        .finished()
+                        .map(finished ->
+                                sheets.finished(finished, document.form().kind()))
+                        .orElse(null),
                 sheets.ticket(plan, ownPrice).orElse(null),
                 cautions(design.steps()),
-                plan.findings().stream().map(writer::finding).toList());
+                Stream.concat(plan.findings().stream(), licence.stream())
+                        .map(writer::finding)
+                        .toList());
     }
 
     private NeedLine need(Need need) {
@@ -101,7 +115,9 @@ final class BatchSheetWriter {
                     step.station(),
                     step.setUp().changesFrom(before),
                     writer.time(step.perUnit().multipliedBy(units).plus(step.perBatch())),
-                    step.check()));
+                    step.check(),
+                    step.caution(),
+                    step.note()));
             if (!step.setUp().equals(SetUp.NONE)) {
                 before = step.setUp();
             }

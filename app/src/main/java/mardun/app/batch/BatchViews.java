@@ -34,6 +34,7 @@ public final class BatchViews {
     /**
      * A batch as it is typed.
      *
+     * @param batchId the batch that is being changed; absent for a new one
      * @param units how many, as typed
      * @param ownPrice the maker's price at the stall; empty to take the suggested one
      * @param forWhat the fair or the order it is for; may be empty
@@ -41,6 +42,7 @@ public final class BatchViews {
     public record BatchForm(
             @NotNull UUID requestId,
             long version,
+            @Nullable Long batchId,
             long designId,
             @NotNull String sizeName,
             @NotNull String units,
@@ -137,7 +139,14 @@ public final class BatchViews {
 
     /** A step with what has to be changed on the machine before it. */
     public record StepLine(
-            String name, Stage stage, Station station, List<String> changes, TimeView time, String check) {}
+            String name,
+            Stage stage,
+            Station station,
+            List<String> changes,
+            TimeView time,
+            String check,
+            String caution,
+            String note) {}
 
     public record CautionView(Stage stage, String title, String text) {}
 

@@ -7,6 +7,7 @@ import mardun.app.design.DesignDocument;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.material.Amount;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Length;
@@ -31,6 +32,7 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
             String name,
             MaterialKind kind,
             @Nullable Long usableWidthNm,
+            @Nullable ClothKind cloth,
             boolean directional,
             long priceMinor,
             long pricePerValue,
@@ -43,6 +45,7 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     supply.name(),
                     supply.kind(),
                     supply.usableWidth().map(Length::nanometres).orElse(null),
+                    supply.cloth().orElse(null),
                     supply.directional(),
                     supply.price().price().getAmountMinorLong(),
                     supply.price().per().value(),
@@ -60,6 +63,7 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     name,
                     kind,
                     Optional.ofNullable(usableWidthNm).map(Length::new),
+                    Optional.ofNullable(cloth),
                     directional,
                     new UnitPrice(Money.ofMinor(currency, priceMinor), new Amount(kind.counting(), pricePerValue)),
                     onHand);
@@ -78,7 +82,8 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
             BigDecimal factor,
             BigDecimal margin,
             BigDecimal markup,
-            PricePoint point) {
+            PricePoint point,
+            long thickestSeamNm) {
 
         static FrozenWorkroom of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
@@ -93,7 +98,8 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     prices.factor(),
                     prices.margin(),
                     prices.markup(),
-                    prices.point());
+                    prices.point(),
+                    workroom.thickestSeam().nanometres());
         }
 
         CurrencyUnit currencyUnit() {
@@ -106,7 +112,8 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     Money.ofMinor(unit, hourlyRateMinor),
                     Money.ofMinor(unit, overheadPerHourMinor),
                     new Channel(stall, stallShare, Money.ofMinor(unit, stallFeeMinor)),
-                    new PriceChoice(school, factor, margin, markup, point));
+                    new PriceChoice(school, factor, margin, markup, point),
+                    new Length(thickestSeamNm));
         }
     }
 }

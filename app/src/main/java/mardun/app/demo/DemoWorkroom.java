@@ -11,12 +11,6 @@ import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
-import mardun.app.design.DesignDocument;
-import mardun.app.design.DesignDocument.SlotRow;
-import mardun.app.design.DesignService;
-import mardun.app.design.DesignViews.ChangedDesign;
-import mardun.app.design.DesignViews.DesignView;
-import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MovementForm;
@@ -24,12 +18,14 @@ import mardun.app.selling.FairService;
 import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
 import mardun.app.settings.SettingsService;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -46,7 +42,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     private final SettingsService settings;
     private final MaterialService materials;
-    private final DesignService designs;
+    private final DemoDesigns designs;
     private final BatchService batches;
     private final FairService fairs;
     private final TravellingClock clock;
@@ -55,7 +51,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     DemoWorkroom(
             SettingsService settings,
             MaterialService materials,
-            DesignService designs,
+            DemoDesigns designs,
             BatchService batches,
             FairService fairs,
             TravellingClock clock) {
@@ -77,7 +73,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
             enterSettings();
             enterMaterials();
         });
-        long pouch = designAt(today.minusDays(85));
+        clock.on(today.minusDays(85), () -> designs.enter(ids));
+        long pouch = designs.idOf("Heron pouch");
         String spring = "Wherry Lane market";
         finished(pouch, today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
         clock.on(today.minusDays(50), () -> {
@@ -130,6 +127,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "19.00",
                 "1.60",
                 "1/4 in",
+                "6 mm",
                 "3",
                 "0.20",
                 PriceSchool.MATERIALS_AND_LABOUR,
@@ -141,56 +139,119 @@ class DemoWorkroom implements SmartInitializingSingleton {
     }
 
     private void enterMaterials() {
-        cloth("Reed Stripe", "Woven cotton stripe, firm", "#6f8fa8", "43 in", true, "9.80", "1 yd", "4 yd");
-        cloth("Juniper Dot", "Printed cotton, small dots", "#3f6b5c", "43 1/2 in", true, "11.20", "2 yd", "3 yd");
-        cloth("Kelp linen", "Washed linen, prewashed", "#7a7f52", "53 in", false, "14.50", "1 yd", "3 yd 18 in");
-        cloth("Straw cotton", "Plain lining", "#d9c27a", "44 in", false, "6.40", "2 yd", "6 yd");
-        cloth("Oat cotton", "Plain lining, light", "#e4dcc8", "44 in", false, "6.10", "1 yd", "5 yd");
-        cloth("Soft fusible", "Fusible interfacing", "#cfd6d6", "90 cm", false, "3.60", "2 yd", "5 yd");
+        ClothKind cotton = ClothKind.QUILTING_COTTON;
+        cloth("Reed Stripe", "Woven cotton stripe, firm", "#6f8fa8", "43 in", true, cotton, "9.80", "1 yd", "4 yd");
+        cloth(
+                "Juniper Dot",
+                "Printed cotton, small dots",
+                "#3f6b5c",
+                "43 1/2 in",
+                true,
+                cotton,
+                "11.20",
+                "2 yd",
+                "3 yd");
+        cloth(
+                "Kelp linen",
+                "Washed, prewashed",
+                "#7a7f52",
+                "53 in",
+                false,
+                ClothKind.LINEN,
+                "14.50",
+                "1 yd",
+                "3 yd 18 in");
+        cloth("Straw cotton", "Plain lining", "#d9c27a", "44 in", false, cotton, "6.40", "2 yd", "6 yd");
+        cloth("Oat cotton", "Plain lining, light", "#e4dcc8", "44 in", false, cotton, "6.10", "1 yd", "5 yd");
+        cloth(
+                "Slate canvas",
+                "Cotton canvas, 10 oz",
+                "#56606b",
+                "57 in",
+                false,
+                ClothKind.CANVAS,
+                "13.20",
+                "1 yd",
+                "4 yd");
+        cloth(
+                "Saddle vinyl",
+                "Soft, knit-backed",
+                "#8a5a36",
+                "52 in",
+                false,
+                ClothKind.LEATHER_LIKE,
+                "18.00",
+                "",
+                "1 yd 18 in");
+        cloth(
+                "Rain laminate",
+                "Wipeable cotton",
+                "#9fb4bf",
+                "135 cm",
+                false,
+                ClothKind.LAMINATE,
+                "12.60",
+                "1 m",
+                "2.4 m");
+        cloth("Clear vinyl", "0.4 mm", "#dfe9ec", "120 cm", false, ClothKind.CLEAR_VINYL, "7.90", "", "1.5 m");
+        cloth("Natural cork", "Cork on cotton", "#b98d5c", "68 cm", false, ClothKind.CORK, "24.00", "", "1 m");
+        cloth("Wool felt", "2 mm", "#8d8a84", "90 cm", false, ClothKind.FELT, "16.50", "", "1.2 m");
+        cloth(
+                "Soft fusible",
+                "Fusible interfacing",
+                "#cfd6d6",
+                "90 cm",
+                false,
+                ClothKind.FUSIBLE,
+                "3.60",
+                "2 yd",
+                "5 yd");
+        cloth("Thin batting", "Cotton", "#f0ede4", "110 cm", false, ClothKind.BATTING, "7.40", "", "3 m");
+        cloth("Sew-in foam", "3 mm", "#e8e8e2", "147 cm", false, ClothKind.FOAM, "15.80", "", "1.5 m");
         trim("Zip tape, navy", "Nylon coil no. 5", "#2c3e57", "1.90", "1 m", "5 yd", "12 yd");
         trim("Zip tape, moss", "Nylon coil no. 5", "#55694a", "1.90", "1 m", "", "6 yd");
+        trim("Cotton webbing, 1 in", "Heavy", "#4a4f55", "1.40", "1 m", "4 m", "12 m");
+        trim("Cotton webbing, 1 1/4 in", "Soft", "#b5a88c", "1.60", "1 m", "", "8 m");
+        trim("Cotton cord, 5 mm", "Twisted", "#e7dfcf", "0.70", "1 m", "10 m", "40 m");
+        trim("Cotton cord, 6 mm", "Braided", "#6b6f66", "0.95", "1 m", "", "30 m");
+        trim("Elastic, 1 cm", "", "#f2f2ee", "0.55", "1 m", "", "10 m");
+        trim("Ribbon, navy", "15 mm, woven edge", "#2c3e57", "0.80", "1 m", "", "14 m");
+        trim("Binding, oat", "Bias, 25 mm", "#e4dcc8", "0.90", "1 m", "", "16 m");
+        trim("Rim stiffener", "6 mm tubing", "#c9c9c4", "1.20", "1 m", "", "9 m");
         notion("Slider, nickel", "No. 5, nickel", "#9aa3a6", "3.20", "10", "20", "80");
         notion("Slider, brass", "No. 5, antique brass", "#a58b4f", "3.90", "10", "", "30");
         notion("Woven label", "Folded side label", "#a2382c", "24.00", "100", "30", "140");
+        notion("Magnetic snap", "18 mm, with washers", "#9aa3a6", "4.80", "10", "", "24");
+        notion("Snap, antique", "12.5 mm ring snap", "#a58b4f", "6.50", "50", "", "60");
+        notion("D-ring, 1 in", "Welded", "#9aa3a6", "3.40", "10", "", "20");
+        notion("D-ring, 1 1/2 in", "Welded", "#9aa3a6", "4.60", "10", "", "14");
+        notion("Fob clamp", "1 1/4 in, nickel", "#9aa3a6", "5.90", "20", "10", "45");
+        notion("Care card", "Printed, with the filling named", "#f3efe4", "6.00", "100", "", "100");
+        material(
+                MaterialKind.FILLING_BY_WEIGHT,
+                "Steel beads",
+                "3 mm, washed",
+                "#8b9096",
+                null,
+                false,
+                null,
+                "4.20",
+                "1 kg",
+                "",
+                "3.5 kg");
+        material(
+                MaterialKind.FILLING_BY_VOLUME,
+                "Cherry stones",
+                "Boiled and dried",
+                "#a0704f",
+                null,
+                false,
+                null,
+                "3.80",
+                "1 l",
+                "1 l",
+                "4 l");
         move("Kelp linen", MovementKind.GIVEN, "36 in", GIVEN_BY_A_FRIEND);
-    }
-
-    private long designAt(LocalDate day) {
-        List<Long> made = new ArrayList<>();
-        clock.on(day, () -> {
-            DesignView begun = designs.begin(new NewDesign(UUID.randomUUID(), "Heron pouch"));
-            Map<String, String> usual = Map.of(
-                    "outer", "Reed Stripe",
-                    "lining", "Straw cotton",
-                    "interfacing", "Soft fusible",
-                    "zip", "Zip tape, navy",
-                    "slider", "Slider, nickel",
-                    "label", "Woven label");
-            DesignDocument document = begun.document();
-            designs.change(
-                    begun.id(),
-                    new ChangedDesign(
-                            begun.version(),
-                            new DesignDocument(
-                                    document.name(),
-                                    document.sizes(),
-                                    document.usualUnits(),
-                                    document.measurements(),
-                                    document.boxed(),
-                                    document.pieces(),
-                                    document.trims(),
-                                    document.notions(),
-                                    document.steps(),
-                                    document.slots().stream()
-                                            .map(slot -> new SlotRow(
-                                                    slot.key(),
-                                                    slot.label(),
-                                                    slot.kind(),
-                                                    ids.get(usual.get(slot.key()))))
-                                            .toList())));
-            made.add(begun.id());
-        });
-        return made.get(0);
     }
 
     private void finished(
@@ -227,6 +288,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 () -> made.add(batches.create(new BatchForm(
                                 UUID.randomUUID(),
                                 0,
+                                null,
                                 design,
                                 size,
                                 Integer.toString(units),
@@ -255,19 +317,20 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String colour,
             String width,
             boolean directional,
+            ClothKind kind,
             String price,
             String lowAt,
             String onHand) {
-        material(MaterialKind.CLOTH, name, note, colour, width, directional, price, "1 yd", lowAt, onHand);
+        material(MaterialKind.CLOTH, name, note, colour, width, directional, kind, price, "1 yd", lowAt, onHand);
     }
 
     private void trim(String name, String note, String colour, String price, String per, String lowAt, String onHand) {
-        material(MaterialKind.TRIM, name, note, colour, null, false, price, per, lowAt, onHand);
+        material(MaterialKind.TRIM, name, note, colour, null, false, null, price, per, lowAt, onHand);
     }
 
     private void notion(
             String name, String note, String colour, String price, String per, String lowAt, String onHand) {
-        material(MaterialKind.NOTION, name, note, colour, null, false, price, per, lowAt, onHand);
+        material(MaterialKind.NOTION, name, note, colour, null, false, null, price, per, lowAt, onHand);
     }
 
     private void material(
@@ -275,8 +338,9 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String name,
             String note,
             String colour,
-            String width,
+            @Nullable String width,
             boolean directional,
+            @Nullable ClothKind cloth,
             String price,
             String per,
             String lowAt,
@@ -293,6 +357,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 colour,
                                 width,
                                 directional,
+                                cloth,
                                 price,
                                 per,
                                 lowAt,

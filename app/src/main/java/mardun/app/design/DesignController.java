@@ -4,12 +4,23 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import mardun.app.design.BlockViews.BlockView;
+import mardun.app.design.BlockViews.DesignWithBlock;
+import mardun.app.design.BlockViews.NewBlock;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
+import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
+import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.PreviewedDesign;
+import mardun.app.design.QuestionViews.DiagnosisAnswer;
+import mardun.app.design.QuestionViews.DiagnosisQuestion;
+import mardun.app.design.QuestionViews.FitAnswer;
+import mardun.app.design.QuestionViews.FitQuestion;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,41 +34,82 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/designs")
+@RequestMapping("/api")
 @Tag(name = "designs")
 class DesignController {
 
     private final DesignService designs;
+    private final BlockService blocks;
+    private final QuestionService questions;
 
-    DesignController(DesignService designs) {
+    DesignController(DesignService designs, BlockService blocks, QuestionService questions) {
         this.designs = designs;
+        this.blocks = blocks;
+        this.questions = questions;
     }
 
-    @GetMapping
+    @GetMapping("/designs")
     PageView<DesignLine> listDesigns(
+            @RequestParam(defaultValue = "") @Size(max = 100) String search,
             @RequestParam(defaultValue = "0") @Min(0) int page,
-            @RequestParam(defaultValue = "100") @Min(1) @Max(PageView.LARGEST) int size) {
-        return designs.list(page, size);
+            @RequestParam(defaultValue = "60") @Min(1) @Max(PageView.LARGEST) int size) {
+        return designs.list(search, page, size);
     }
 
-    @PostMapping
+    @PostMapping("/designs")
     @ResponseStatus(HttpStatus.CREATED)
     DesignView beginDesign(@RequestBody @Valid NewDesign form) {
         return designs.begin(form);
     }
 
-    @GetMapping("/{id}")
+    @GetMapping("/designs/{id}")
     DesignView readDesign(@PathVariable long id) {
         return designs.get(id);
     }
 
-    @PutMapping("/{id}")
+    @PutMapping("/designs/{id}")
     DesignView changeDesign(@PathVariable long id, @RequestBody @Valid ChangedDesign form) {
         return designs.change(id, form);
     }
 
-    @PostMapping("/preview")
+    @PostMapping("/designs/preview")
     DesignSheet previewDesign(@RequestBody @Valid PreviewedDesign form) {
         return designs.preview(form.document());
+    }
+
+    @PostMapping("/designs/with-size")
+    DesignDocument copySize(@RequestBody @Valid NewSize form) {
+        return designs.withSize(form);
+    }
+
+    @PostMapping("/designs/with-block")
+    DesignDocument putBlockIntoDesign(@RequestBody @Valid DesignWithBlock form) {
+        return blocks.putInto(form);
+    }
+
+    @PostMapping("/designs/fit")
+    FitAnswer askWhetherItFits(@RequestBody @Valid FitQuestion question) {
+        return questions.fits(question);
+    }
+
+    @PostMapping("/designs/diagnosis")
+    DiagnosisAnswer askWhyItIsDifferent(@RequestBody @Valid DiagnosisQuestion question) {
+        return questions.diagnose(question);
+    }
+
+    @GetMapping("/design-forms")
+    List<FormView> listForms() {
+        return designs.forms();
+    }
+
+    @GetMapping("/design-blocks")
+    List<BlockView> listBlocks() {
+        return blocks.list();
+    }
+
+    @PostMapping("/design-blocks")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<BlockView> keepBlock(@RequestBody @Valid NewBlock form) {
+        return blocks.keep(form);
     }
 }

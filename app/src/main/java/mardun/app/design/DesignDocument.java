@@ -1,102 +1,154 @@
 package mardun.app.design;
 
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.design.Casing;
+import mardun.core.design.ClothFold;
+import mardun.core.design.Edges;
+import mardun.core.design.FillingNeed;
+import mardun.core.design.Mark;
 import mardun.core.design.Measurement;
+import mardun.core.design.NotionNeed;
+import mardun.core.design.Panel;
+import mardun.core.design.Piece;
 import mardun.core.design.Role;
+import mardun.core.design.SetAside;
+import mardun.core.design.Shape;
+import mardun.core.design.Source;
+import mardun.core.design.Strap;
+import mardun.core.design.TrimNeed;
+import mardun.core.design.ZipFit;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A design as it is edited, stored and frozen into batches: a whole, with all values as they were typed. Lengths are
- * texts with a unit, or formulas over the measurements' symbols.
+ * texts with a unit, or formulas over the measurements' symbols. {@link DocumentLimits} says how much goes in.
  *
+ * @param sort what sort of thing it is, in the maker's word: pouch, tote, wallet
  * @param usualUnits how many are usually made at once; the ticket's figures are for a batch of this size
  */
 public record DesignDocument(
-        @NotNull @Size(max = 120) String name,
-        @NotNull @Size(min = 1, max = 12) List<@NotNull @Size(max = 60) String> sizes,
+        String name,
+        String sort,
+        String note,
+        List<String> sizes,
         @Min(1) @Max(5000) int usualUnits,
-        @NotNull @Size(max = 100) List<@Valid MeasurementRow> measurements,
-        @NotNull @Valid BoxedRow boxed,
-        @NotNull @Size(max = 100) List<@Valid PieceRow> pieces,
-        @NotNull @Size(max = 50) List<@Valid TrimRow> trims,
-        @NotNull @Size(max = 50) List<@Valid NotionRow> notions,
-        @NotNull @Size(max = 100) List<@Valid StepRow> steps,
-        @NotNull @Size(max = 50) List<@Valid SlotRow> slots) {
+        List<Measurement> measurements,
+        FormRow form,
+        List<PieceRow> pieces,
+        List<PanelRow> panels,
+        List<TrimNeed> trims,
+        List<NotionNeed> notions,
+        List<FillingNeed> fillings,
+        List<ZipFit> zips,
+        List<Strap> straps,
+        List<Casing> casings,
+        List<StepRow> steps,
+        List<SlotRow> slots,
+        Source source,
+        boolean forChildren,
+        List<SetAside> setAside) {
 
-    /** A measurement with its value for each size, or one value for all. */
-    public record MeasurementRow(
-            @NotNull @Size(max = 40) String symbol,
-            @NotNull @Size(max = 80) String label,
-            @NotNull Measurement.Kind kind,
-            @NotNull @Size(min = 1, max = 12) List<@NotNull @Size(max = 500) String> values) {}
-
-    /** How the boxed corners are made, as formulas over the measurements. */
-    public record BoxedRow(
-            @NotNull BoxingSchool school,
-            @NotNull BaseEdge base,
-            @NotNull String outer,
-            @NotNull String lining,
-            @NotNull @Size(max = 500) String depth,
-            @NotNull @Size(max = 500) String sideSeam,
-            @NotNull @Size(max = 500) String topSeam,
-            @NotNull @Size(max = 500) String baseSeam,
-            @NotNull @Size(max = 500) String boxingSeam,
-            @NotNull @Size(max = 500) String zipShows) {}
+    /**
+     * How the bag comes together.
+     *
+     * @param outer letter of the outside's piece or panel; empty if there is none
+     * @param lining letter of the lining's piece or panel; empty if there is none
+     * @param other letter of the gusset or the round base; empty where the form has none
+     * @param measures formulas of the form's seams and measures, by their keys
+     */
+    public record FormRow(
+            FormKind kind,
+            String outer,
+            String lining,
+            String other,
+            BoxingSchool school,
+            BaseEdge base,
+            Map<String, String> measures) {}
 
     /** Something cut from cloth. */
     public record PieceRow(
-            @NotNull @Size(max = 4) String letter,
-            @NotNull @Size(max = 80) String name,
-            @NotNull Role role,
-            @NotNull @Size(max = 40) String slot,
-            @Min(1) @Max(200) int perUnit,
-            @NotNull @Size(max = 500) String width,
-            @NotNull @Size(max = 500) String height,
+            String letter,
+            String name,
+            Role role,
+            String slot,
+            String quantity,
+            @Min(1) @Max(20) int layers,
+            String width,
+            String height,
+            Shape shape,
+            Edges edges,
             boolean directional,
+            ClothFold fold,
             boolean boxed,
-            @Nullable String backs) {}
+            @Nullable String backs,
+            Piece.@Nullable TrimTo trimTo,
+            List<MarkRow> marks) {}
 
-    /** Something bought by length. */
-    public record TrimRow(
-            @NotNull @Size(max = 80) String name,
-            @NotNull @Size(max = 40) String slot,
-            @Min(1) @Max(200) int perUnit,
-            @NotNull @Size(max = 500) String length) {}
+    /** Something marked on a piece or a panel. */
+    public record MarkRow(
+            Mark.Kind kind,
+            String label,
+            Mark.From from,
+            String across,
+            String down,
+            String width,
+            String height,
+            @Nullable String pair,
+            Mark.Half half) {}
 
-    /** Something counted. */
-    public record NotionRow(
-            @NotNull @Size(max = 80) String name,
-            @NotNull @Size(max = 40) String slot,
-            @Min(1) @Max(200) int perUnit) {}
+    /** A face sewn together from parts. */
+    public record PanelRow(
+            String letter,
+            String name,
+            Panel.Direction direction,
+            List<Panel.Part> parts,
+            String join,
+            Piece.@Nullable TrimTo trimTo,
+            List<MarkRow> marks) {}
 
-    /** An operation; minutes as they were typed. */
+    /**
+     * An operation.
+     *
+     * @param minutesPerUnit as typed: minutes, or so many an hour like {@code 12/h}
+     * @param after the keys of the steps that come before
+     * @param uses the letters of what goes through the machine or the press, with their layers: {@code 2A, 2B, C}
+     */
     public record StepRow(
-            @NotNull @Size(max = 120) String name,
-            @NotNull Stage stage,
-            @NotNull Station station,
-            @NotNull @Size(max = 60) String needle,
-            @NotNull @Size(max = 60) String thread,
-            @NotNull @Size(max = 60) String foot,
-            @NotNull @Size(max = 60) String stitch,
-            @NotNull @Size(max = 24) String minutesPerUnit,
-            @NotNull @Size(max = 24) String minutesPerBatch,
-            @NotNull @Size(max = 24) String passiveMinutes,
-            @NotNull @Size(max = 300) String check) {}
+            String key,
+            String name,
+            Stage stage,
+            Station station,
+            String needle,
+            String thread,
+            String foot,
+            String stitch,
+            String minutesPerUnit,
+            String minutesPerBatch,
+            String passiveMinutes,
+            String check,
+            String caution,
+            String note,
+            List<String> after,
+            String uses) {}
 
-    /** What a design asks for, and the material that usually fills it. */
+    /**
+     * What a design asks for, and the material that usually fills it.
+     *
+     * @param cloths the kinds of cloth that serve, the usual one first
+     */
     public record SlotRow(
-            @NotNull @Size(max = 40) String key,
-            @NotNull @Size(max = 80) String label,
-            @NotNull MaterialKind kind,
+            String key,
+            String label,
+            MaterialKind kind,
+            List<ClothKind> cloths,
             @Nullable Long materialId) {}
 }

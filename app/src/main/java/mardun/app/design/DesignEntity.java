@@ -23,6 +23,7 @@ class DesignEntity {
     private long version;
 
     private String name;
+    private String words;
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
@@ -37,8 +38,9 @@ class DesignEntity {
         this.createdAt = createdAt;
     }
 
-    void enter(String newName, String newDocument, Instant now) {
+    void enter(String newName, String newWords, String newDocument, Instant now) {
         name = newName;
+        words = newWords;
         document = newDocument;
         changedAt = now;
     }

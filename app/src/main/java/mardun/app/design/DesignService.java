@@ -1,20 +1,25 @@
 package mardun.app.design;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import mardun.app.design.DesignDocument.MeasurementRow;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
+import mardun.app.design.DesignViews.FormMeasureView;
+import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
+import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.material.MaterialService;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -34,8 +39,7 @@ import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
-import mardun.core.measure.LengthWriter;
-import mardun.core.measure.UnitSystem;
+import mardun.core.design.TrimNeed;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,14 +49,13 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class DesignService {
 
-    private static final String POUCH = "/designs/boxed-zip-pouch.json";
-    private static final String POUCH_IN_INCHES = "/designs/boxed-zip-pouch-inches.json";
-    private static final String SEAM = "seam";
+    private static final int LONGEST_WORDS = 4000;
 
     private final DesignRepository designs;
     private final MaterialService materials;
     private final SettingsService settings;
     private final BatchPlanner planner;
+    private final Patterns patterns;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
     private final Clock clock;
@@ -62,6 +65,7 @@ public class DesignService {
             MaterialService materials,
             SettingsService settings,
             BatchPlanner planner,
+            Patterns patterns,
             OnceOnly onceOnly,
             JsonMapper json,
             Clock clock) {
@@ -69,6 +73,7 @@ public class DesignService {
         this.materials = materials;
         this.settings = settings;
         this.planner = planner;
+        this.patterns = patterns;
         this.onceOnly = onceOnly;
         this.json = json;
         this.clock = clock;
@@ -78,12 +83,27 @@ public class DesignService {
         return designs.count() > 0;
     }
 
+    /** The designs in whose name, sort, designer or pieces the text stands; all for an empty text. */
     @Transactional(readOnly = true)
-    public PageView<DesignLine> list(int page, int size) {
+    public PageView<DesignLine> list(String search, int page, int size) {
         Settings current = settings.current();
         return PageView.of(
-                designs.findAllByOrderByNameAsc(PageRequest.of(page, Math.min(size, PageView.LARGEST))),
+                designs.find(
+                        search.strip().toLowerCase(Locale.ROOT),
+                        PageRequest.of(page, Math.min(size, PageView.LARGEST))),
                 entity -> line(entity, current));
+    }
+
+    public List<FormView> forms() {
+        return Arrays.stream(FormKind.values())
+                .map(kind -> new FormView(
+                        kind,
+                        kind.words(),
+                        kind.other(),
+                        kind.measures().stream()
+                                .map(m -> new FormMeasureView(m.key(), m.label()))
+                                .toList()))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -99,15 +119,27 @@ public class DesignService {
         return document(find(id));
     }
 
-    /** Begins a design from the pattern of a lined, boxed zip pouch, with the maker's usual seam. */
+    /** Begins a design: a copy of another, or from a pattern that ships with the application, with the maker's usual seam. */
     public DesignView begin(NewDesign form) {
         return get(onceOnly.make(form.requestId(), () -> {
             FieldReader fields = new FieldReader();
             String name = fields.text("name", form.name(), 120);
             refuseTakenName(fields, name, 0);
             fields.check();
-            return store(new DesignEntity(clock.instant()), pattern(name, settings.current()));
+            DesignDocument document = form.copyOf() == null
+                    ? patterns.begin(form.pattern() == null ? Patterns.POUCH : form.pattern(), settings.current())
+                    : document(form.copyOf());
+            return store(new DesignEntity(clock.instant()), renamed(document, name));
         }));
+    }
+
+    /** A design with a size copied and changed; nothing is stored. */
+    @Transactional(readOnly = true)
+    public DesignDocument withSize(NewSize form) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(form.document(), fields);
+        fields.check();
+        return SizeCopy.of(form, settings.current().unitSystem());
     }
 
     /** Stores a whole design as new. */
@@ -127,6 +159,9 @@ public class DesignService {
     /** What follows from a design that is being edited, whatever state it is in. */
     @Transactional(readOnly = true)
     public DesignSheet preview(DesignDocument typed) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(typed, fields);
+        fields.check();
         return sheet(DocumentReader.kept(typed, settings.current().unitSystem()));
     }
 
@@ -140,14 +175,16 @@ public class DesignService {
 
     private DesignDocument checked(DesignDocument typed, long ownId) {
         Settings current = settings.current();
-        DesignDocument document = DocumentReader.kept(typed, current.unitSystem());
         FieldReader fields = new FieldReader();
+        DocumentLimits.check(typed, fields);
+        fields.check();
+        DesignDocument document = DocumentReader.kept(typed, current.unitSystem());
         Design design = DocumentReader.read(document, fields);
         refuseTakenName(fields, design.name(), ownId);
         fields.check();
         ViewWriter writer = current.writer();
         for (int size = 0; size < design.sizes().size(); size++) {
-            SizedDesign sized = Sizing.of(design, size);
+            SizedDesign sized = Sizing.of(design, size, current.thickestSeam());
             String sizeName = sized.size();
             sized.findings().stream().filter(Finding::isRefused).forEach(finding -> {
                 FindingView view = writer.finding(finding);
@@ -159,7 +196,7 @@ public class DesignService {
     }
 
     private long store(DesignEntity entity, DesignDocument document) {
-        entity.enter(document.name(), json.writeValueAsString(document), clock.instant());
+        entity.enter(document.name(), words(document), json.writeValueAsString(document), clock.instant());
         return designs.saveAndFlush(entity).id();
     }
 
@@ -170,44 +207,44 @@ public class DesignService {
                         "name", name, "There is a design called “" + other.name() + "” already. Type another name."));
     }
 
-    private <T> T resource(String path, Class<T> type) {
-        try (InputStream in = DesignService.class.getResourceAsStream(path)) {
-            return json.readValue(in, type);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    /** The words by which a design is found. */
+    private static String words(DesignDocument document) {
+        String words = Stream.of(
+                        Stream.of(
+                                document.name(),
+                                document.sort(),
+                                document.source().designer()),
+                        document.pieces().stream().map(PieceRow::name),
+                        document.trims().stream().map(TrimNeed::name))
+                .flatMap(Function.identity())
+                .distinct()
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
+        return words.substring(0, Math.min(words.length(), LONGEST_WORDS));
     }
 
-    /** The pattern that ships with the application, in the maker's units and with the usual seam. */
-    private DesignDocument pattern(String name, Settings current) {
-        DesignDocument pattern = resource(POUCH, DesignDocument.class);
-        Map<?, ?> own = current.unitSystem() == UnitSystem.INCH ? resource(POUCH_IN_INCHES, Map.class) : Map.of();
-        String seam = LengthWriter.exactly(current.usualSeam(), current.unitSystem());
-        List<MeasurementRow> measurements = pattern.measurements().stream()
-                .map(m -> {
-                    if (m.symbol().equals(SEAM)) {
-                        return new MeasurementRow(m.symbol(), m.label(), m.kind(), List.of(seam));
-                    }
-                    return own.get(m.symbol()) instanceof List<?> values
-                            ? new MeasurementRow(
-                                    m.symbol(),
-                                    m.label(),
-                                    m.kind(),
-                                    values.stream().map(String::valueOf).toList())
-                            : m;
-                })
-                .toList();
+    private static DesignDocument renamed(DesignDocument d, String name) {
         return new DesignDocument(
                 name,
-                pattern.sizes(),
-                pattern.usualUnits(),
-                measurements,
-                pattern.boxed(),
-                pattern.pieces(),
-                pattern.trims(),
-                pattern.notions(),
-                pattern.steps(),
-                pattern.slots());
+                d.sort(),
+                d.note(),
+                d.sizes(),
+                d.usualUnits(),
+                d.measurements(),
+                d.form(),
+                d.pieces(),
+                d.panels(),
+                d.trims(),
+                d.notions(),
+                d.fillings(),
+                d.zips(),
+                d.straps(),
+                d.casings(),
+                d.steps(),
+                d.slots(),
+                d.source(),
+                d.forChildren(),
+                d.setAside());
     }
 
     private DesignSheet sheet(DesignDocument document) {
@@ -215,10 +252,11 @@ public class DesignService {
         FieldReader fields = new FieldReader();
         Design design = DocumentReader.read(document, fields);
         List<FindingView> unreadable = fields.problems().stream()
-                .map(p -> new FindingView(Finding.Severity.REFUSED, p.field(), p.sentence()))
+                .map(p -> FindingView.refused(p.field(), p.sentence()))
                 .toList();
-        boolean rowsFit =
-                fields.problems().stream().map(FieldProblem::field).noneMatch(f -> f.startsWith("measurements."));
+        boolean rowsFit = fields.problems().stream()
+                .map(FieldProblem::field)
+                .noneMatch(f -> f.startsWith("measurements.") || f.startsWith("fillings.") || f.startsWith("sizes"));
         SheetWriter writer = new SheetWriter(current.writer(), current.workroom());
         List<Supply> supplies = supplies(document);
         List<SizeSheet> sizes = new ArrayList<>();
@@ -226,7 +264,7 @@ public class DesignService {
             for (int size = 0; size < design.sizes().size(); size++) {
                 BatchPlan plan = planner.plan(
                         design, size, document.usualUnits(), supplies, current.workroom(), Optional.empty());
-                sizes.add(with(writer.size(plan, design.boxed()), unreadable));
+                sizes.add(with(writer.size(plan, document.form().kind()), unreadable));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -243,7 +281,10 @@ public class DesignService {
                 sheet.size(),
                 sheet.measurements(),
                 sheet.pieces(),
+                sheet.panels(),
                 sheet.trims(),
+                sheet.notions(),
+                sheet.fillings(),
                 sheet.corner(),
                 sheet.finished(),
                 sheet.ticket(),
@@ -269,9 +310,17 @@ public class DesignService {
         return new DesignLine(
                 entity.id(),
                 entity.name(),
+                document.sort(),
                 design.sizes(),
-                plan.sized().finished().map(writer::finished).orElse(null),
-                writer.ticket(plan, false).orElse(null));
+                plan.sized()
+                        .finished()
+                        .map(finished ->
+                                writer.finished(finished, document.form().kind()))
+                        .orElse(null),
+                writer.ticket(plan, false).orElse(null),
+                (int) plan.sized().findings().stream()
+                        .filter(f -> f.setAside().isEmpty())
+                        .count());
     }
 
     private DesignDocument document(DesignEntity entity) {

@@ -4,11 +4,15 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.LengthFigure;
 import mardun.app.show.Views.LengthView;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.design.ClothFold;
+import mardun.core.design.Mark;
 import mardun.core.design.Role;
+import mardun.core.design.TrimNeed;
 import org.jspecify.annotations.Nullable;
 
 /** What the interface gets to see of designs. */
@@ -19,17 +23,31 @@ public final class DesignViews {
     /** A stored design with all that follows from it. */
     public record DesignView(long id, long version, DesignDocument document, DesignSheet sheet) {}
 
-    /** A design in the list. */
+    /**
+     * A design in the list.
+     *
+     * @param toLookAt how many findings nobody has set aside
+     */
     public record DesignLine(
             long id,
             String name,
+            String sort,
             List<String> sizes,
             @Nullable FinishedView finished,
-            @Nullable TicketView ticket) {}
+            @Nullable TicketView ticket,
+            int toLookAt) {}
 
-    /** A design begun from a pattern that ships with the application. */
+    /**
+     * A new design.
+     *
+     * @param copyOf the design to begin from; absent to begin from a pattern
+     * @param pattern the pattern to begin from: {@code pouch} or {@code blank}
+     */
     public record NewDesign(
-            @NotNull UUID requestId, @NotNull String name) {}
+            @NotNull UUID requestId,
+            @NotNull String name,
+            @Nullable Long copyOf,
+            @Nullable String pattern) {}
 
     /** A changed design, made from the stored one with the given version. */
     public record ChangedDesign(
@@ -37,6 +55,27 @@ public final class DesignViews {
 
     /** A design being edited. */
     public record PreviewedDesign(@NotNull @Valid DesignDocument document) {}
+
+    /** A size to be copied; changes are lengths with a sign, by the symbols of the measurements. */
+    public record NewSize(
+            @NotNull @Valid DesignDocument document,
+            int copyOf,
+            @NotNull String name,
+            @NotNull List<SizeChange> changes) {}
+
+    /** A measurement that a copied size has otherwise: {@code + 2 cm}. */
+    public record SizeChange(
+            @NotNull String symbol, @NotNull String change) {}
+
+    /**
+     * A form that a bag can come together in.
+     *
+     * @param other what its second panel is called; empty where it has none
+     */
+    public record FormView(FormKind kind, String words, String other, List<FormMeasureView> measures) {}
+
+    /** A measure that a form is sewn with. */
+    public record FormMeasureView(String key, String label) {}
 
     /** All that follows from a design, for each of its sizes. */
     public record DesignSheet(List<SizeSheet> sizes, boolean canBeSewn) {}
@@ -46,53 +85,103 @@ public final class DesignViews {
             String size,
             List<MeasuredView> measurements,
             List<PieceView> pieces,
+            List<PanelView> panels,
             List<TrimView> trims,
+            List<NotionView> notions,
+            List<FillingView> fillings,
             @Nullable CornerView corner,
             @Nullable FinishedView finished,
             @Nullable TicketView ticket,
             @Nullable String ticketMissing,
             List<FindingView> findings) {}
 
-    /** A measurement's value, read back in both units. */
-    public record MeasuredView(String symbol, LengthView value) {}
+    /** A measurement's value, read back: a length in both units, or anything else as a text. */
+    public record MeasuredView(String symbol, @Nullable LengthView value, String text) {}
 
-    /** A piece with its cut size. */
+    /**
+     * A piece with its cut size.
+     *
+     * @param count how many one bag takes, all layers counted
+     * @param trimTo what it is trimmed to, if it is cut over size
+     */
     public record PieceView(
             String letter,
             String name,
             Role role,
             String slot,
-            int perUnit,
+            long count,
             LengthFigure width,
             LengthFigure height,
             boolean directional,
+            ClothFold fold,
+            @Nullable ExtentView trimTo,
             DrawingView drawing) {}
 
+    public record ExtentView(LengthView width, LengthView height) {}
+
     /**
-     * A piece to scale, in millimetres.
+     * A piece or panel to scale, in millimetres.
      *
-     * @param corner what is cut away or marked at the bottom corners
-     * @param cutAway the corners are cut before sewing; else only marked
-     * @param atBothEnds the piece is folded at the base, so the corners lie in the middle of its sides
+     * @param outline the line along which it is cut, as an SVG path
+     * @param seams where its stated seams run, as an SVG path; empty where none is stated
      */
-    public record DrawingView(
-            double width, double height, @Nullable CornerDrawing corner, boolean cutAway, boolean atBothEnds) {}
+    public record DrawingView(double width, double height, String outline, String seams, List<MarkView> marks) {}
 
-    /** A corner to scale, in millimetres from the raw edges. */
-    public record CornerDrawing(double fromSide, double fromBase) {}
+    /** A mark to scale, in millimetres from the top left raw corner; absent where it goes all the way. */
+    public record MarkView(
+            Mark.Kind kind,
+            String label,
+            @Nullable Double x,
+            @Nullable Double y,
+            double width,
+            double height,
+            @Nullable LengthView across,
+            @Nullable LengthView down) {}
 
-    public record TrimView(String name, String slot, int perUnit, LengthFigure length) {}
+    /** An assembled panel with its size, and where its zips lie. */
+    public record PanelView(
+            String letter,
+            String name,
+            LengthFigure width,
+            LengthFigure height,
+            @Nullable ExtentView trimTo,
+            DrawingView drawing,
+            List<RectView> zips) {}
+
+    /** A rectangle to scale, in millimetres. */
+    public record RectView(double x, double y, double width, double height) {}
+
+    /** A trim with its length, and of a zip how wide it opens. */
+    public record TrimView(
+            String letter,
+            String name,
+            TrimNeed.Kind kind,
+            String slot,
+            long count,
+            LengthFigure length,
+            @Nullable LengthFigure opening) {}
+
+    public record NotionView(String name, String slot, long count) {}
+
+    public record FillingView(String name, String slot, AmountView amount) {}
 
     /** What is measured at a boxed corner. */
     public record CornerView(
             BoxingSchool school, String words, LengthFigure fromSide, LengthFigure fromBase, boolean square) {}
 
-    /** What the finished bag measures, with millimetres for drawing it. */
+    /** A finished measure under the name that it has in its form. */
+    public record FinishedMeasure(String label, LengthFigure figure) {}
+
+    /**
+     * What the finished bag measures, with millimetres for drawing it.
+     *
+     * @param acrossMm the top, which is wider than the base of a boxed bag
+     */
     public record FinishedView(
-            LengthFigure width,
-            LengthFigure height,
-            LengthFigure depth,
+            FormKind kind,
+            List<FinishedMeasure> measures,
             double widthMm,
             double heightMm,
-            double depthMm) {}
+            double depthMm,
+            double acrossMm) {}
 }

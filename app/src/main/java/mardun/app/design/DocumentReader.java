@@ -8,16 +8,29 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mardun.app.design.DesignDocument.MeasurementRow;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import mardun.app.design.DesignDocument.FormRow;
+import mardun.app.design.DesignDocument.MarkRow;
+import mardun.app.design.DesignDocument.PanelRow;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.problem.FieldReader;
+import mardun.core.design.BagForm;
 import mardun.core.design.BoxedBag;
 import mardun.core.design.Design;
+import mardun.core.design.FoldedSideBag;
+import mardun.core.design.FormMeasure;
+import mardun.core.design.FreeForm;
+import mardun.core.design.GussetedBag;
+import mardun.core.design.Mark;
+import mardun.core.design.MaterialSlot;
 import mardun.core.design.Measurement;
-import mardun.core.design.NotionNeed;
+import mardun.core.design.Panel;
 import mardun.core.design.Piece;
-import mardun.core.design.TrimNeed;
+import mardun.core.design.RoundBag;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.measure.UnitSystem;
@@ -27,6 +40,12 @@ final class DocumentReader {
 
     private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(6000);
     private static final BigDecimal SECONDS_PER_MINUTE = BigDecimal.valueOf(60);
+    private static final BigDecimal SECONDS_PER_HOUR = BigDecimal.valueOf(3600);
+    private static final Pattern AN_HOUR =
+            Pattern.compile("(.+?)\\s*(?:/\\s*h|an hour|per hour)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern USE = Pattern.compile("(\\d{1,2})?\\s*[x×]?\\s*([\\p{L}][\\p{L}\\d]{0,3})");
+    private static final Pattern SYMBOL = Pattern.compile("[A-Za-z][A-Za-z0-9_]*");
+    private static final Set<String> TAKEN_SYMBOLS = Set.of("pi", "piece_width", "piece_height");
 
     private DocumentReader() {}
 
@@ -34,28 +53,99 @@ final class DocumentReader {
     static DesignDocument kept(DesignDocument document, UnitSystem system) {
         return new DesignDocument(
                 document.name().strip(),
+                document.sort().strip(),
+                document.note().strip(),
                 document.sizes().stream().map(String::strip).toList(),
                 document.usualUnits(),
                 document.measurements().stream()
-                        .map(m -> new MeasurementRow(
-                                m.symbol(),
+                        .map(m -> new Measurement(
+                                m.symbol().strip(),
                                 m.label().strip(),
                                 m.kind(),
                                 m.values().stream()
-                                        .map(v -> Measurement.kept(v, system))
-                                        .toList()))
+                                        .map(v -> Measurement.kept(m.kind(), v, system))
+                                        .toList(),
+                                m.options()))
                         .toList(),
-                document.boxed(),
-                document.pieces(),
+                document.form(),
+                document.pieces().stream()
+                        .map(p -> sized(p, Measurement.kept(p.width(), system), Measurement.kept(p.height(), system)))
+                        .toList(),
+                document.panels(),
                 document.trims(),
                 document.notions(),
+                document.fillings(),
+                document.zips(),
+                document.straps(),
+                document.casings(),
                 document.steps(),
-                document.slots());
+                document.slots(),
+                document.source(),
+                document.forChildren(),
+                document.setAside());
     }
 
-    /** The core's design; what can't be read of names, sizes and minutes is gathered in {@code fields}. */
+    private static PieceRow sized(PieceRow p, String width, String height) {
+        return new PieceRow(
+                p.letter().strip(),
+                p.name().strip(),
+                p.role(),
+                p.slot(),
+                p.quantity(),
+                p.layers(),
+                width,
+                height,
+                p.shape(),
+                p.edges(),
+                p.directional(),
+                p.fold(),
+                p.boxed(),
+                p.backs(),
+                p.trimTo(),
+                p.marks());
+    }
+
+    /** The core's design; what can't be read of names, letters, sizes and minutes is gathered in {@code fields}. */
     static Design read(DesignDocument document, FieldReader fields) {
         String name = fields.text("name", document.name(), 120);
+        sizes(document, fields);
+        measurements(document, fields);
+        letters(document, fields);
+        List<Step> steps = new ArrayList<>();
+        Set<String> keys = new HashSet<>();
+        for (int i = 0; i < document.steps().size(); i++) {
+            Step step = step(document.steps().get(i), "steps." + i, fields);
+            if (!keys.add(step.key())) {
+                fields.refuse("steps." + i + ".key", step.key(), "Two steps have the key “" + step.key() + "”.");
+            }
+            steps.add(step);
+        }
+        return new Design(
+                name,
+                document.sizes(),
+                document.measurements(),
+                form(document.form()),
+                document.pieces().stream().map(DocumentReader::piece).toList(),
+                document.panels().stream().map(DocumentReader::panel).toList(),
+                document.trims(),
+                document.notions(),
+                document.fillings(),
+                document.zips(),
+                document.straps(),
+                document.casings(),
+                steps,
+                document.slots().stream()
+                        .map(s -> new MaterialSlot(s.key(), s.label(), s.kind(), s.cloths()))
+                        .toList(),
+                document.source(),
+                document.forChildren(),
+                document.setAside());
+    }
+
+    private static void sizes(DesignDocument document, FieldReader fields) {
+        if (document.sizes().isEmpty()) {
+            fields.refuse("sizes", "", "A design has at least one size.");
+        }
         Set<String> sizes = new HashSet<>();
         for (int i = 0; i < document.sizes().size(); i++) {
             String size = fields.text("sizes." + i, document.sizes().get(i), 60);
@@ -63,49 +153,121 @@ final class DocumentReader {
                 fields.refuse("sizes." + i, size, "Two sizes are called “" + size + "”. Type another name.");
             }
         }
-        for (MeasurementRow row : document.measurements()) {
-            if (row.values().size() != 1
-                    && row.values().size() != document.sizes().size()) {
-                fields.refuse(
-                        "measurements." + row.symbol(),
-                        row.values().toString(),
-                        row.label() + " has " + row.values().size() + " values for "
-                                + document.sizes().size() + " sizes.");
-            }
+        for (int i = 0; i < document.fillings().size(); i++) {
+            perSize(
+                    "fillings." + i,
+                    document.fillings().get(i).name(),
+                    document.fillings().get(i).amounts(),
+                    document,
+                    fields);
         }
-        List<Step> steps = new ArrayList<>();
-        for (int i = 0; i < document.steps().size(); i++) {
-            steps.add(step(document.steps().get(i), "steps." + i, fields));
-        }
-        return new Design(
-                name,
-                document.sizes(),
-                document.measurements().stream()
-                        .map(m -> new Measurement(m.symbol(), m.label(), m.kind(), m.values()))
-                        .toList(),
-                boxed(document.boxed()),
-                document.pieces().stream().map(DocumentReader::piece).toList(),
-                document.trims().stream()
-                        .map(t -> new TrimNeed(t.name(), t.slot(), t.perUnit(), t.length()))
-                        .toList(),
-                document.notions().stream()
-                        .map(n -> new NotionNeed(n.name(), n.slot(), n.perUnit()))
-                        .toList(),
-                steps);
     }
 
-    private static BoxedBag boxed(DesignDocument.BoxedRow row) {
-        return new BoxedBag(
-                row.school(),
-                row.base(),
-                row.outer(),
-                row.lining(),
-                row.depth(),
-                row.sideSeam(),
-                row.topSeam(),
-                row.baseSeam(),
-                row.boxingSeam(),
-                row.zipShows());
+    private static void perSize(
+            String field, String label, List<String> values, DesignDocument document, FieldReader fields) {
+        if (values.size() != 1 && values.size() != document.sizes().size()) {
+            fields.refuse(
+                    field,
+                    values.toString(),
+                    label + " has " + values.size() + " values for "
+                            + document.sizes().size() + " sizes.");
+        }
+    }
+
+    private static void measurements(DesignDocument document, FieldReader fields) {
+        Set<String> symbols = new HashSet<>();
+        for (Measurement row : document.measurements()) {
+            String field = "measurements." + row.symbol();
+            perSize(field, row.label(), row.values(), document, fields);
+            if (!SYMBOL.matcher(row.symbol()).matches() || TAKEN_SYMBOLS.contains(row.symbol())) {
+                fields.refuse(
+                        field,
+                        row.symbol(),
+                        "“" + row.symbol() + "” can't be a measurement's name in formulas. Use letters, digits and _,"
+                                + " beginning with a letter; pi is taken.");
+            }
+            if (!symbols.add(row.symbol())) {
+                fields.refuse(
+                        field,
+                        row.symbol(),
+                        "Two measurements are called “" + row.symbol() + "” in formulas. Type another name.");
+            }
+        }
+    }
+
+    private static void letters(DesignDocument document, FieldReader fields) {
+        Set<String> letters = new HashSet<>();
+        Stream.of(
+                        document.pieces().stream().map(PieceRow::letter),
+                        document.panels().stream().map(PanelRow::letter),
+                        document.trims().stream().map(t -> t.letter()))
+                .flatMap(Function.identity())
+                .filter(letter -> !letters.add(letter) || letter.isBlank())
+                .distinct()
+                .forEach(letter -> fields.refuse(
+                        "letters",
+                        letter,
+                        letter.isBlank()
+                                ? "A piece, a panel or a trim has no letter. Give each one of its own."
+                                : "“" + letter + "” stands for two things. Give each piece, panel and trim a letter of"
+                                        + " its own."));
+    }
+
+    private static BagForm form(FormRow row) {
+        Optional<String> outer = present(row.outer());
+        Optional<String> lining = present(row.lining());
+        Function<FormMeasure, String> get = measure -> row.measures().getOrDefault(measure.key(), "");
+        return switch (row.kind()) {
+            case BOXED ->
+                new BoxedBag(
+                        row.school(),
+                        row.base(),
+                        outer,
+                        lining,
+                        get.apply(FormMeasure.DEPTH),
+                        get.apply(FormMeasure.SIDE),
+                        get.apply(FormMeasure.TOP),
+                        get.apply(FormMeasure.BASE),
+                        get.apply(FormMeasure.BOXING),
+                        get.apply(FormMeasure.ZIP_SHOWS),
+                        get.apply(FormMeasure.RIM_BAND));
+            case FOLDED_SIDES ->
+                new FoldedSideBag(
+                        outer,
+                        lining,
+                        get.apply(FormMeasure.FOLD),
+                        get.apply(FormMeasure.TOP),
+                        get.apply(FormMeasure.END),
+                        get.apply(FormMeasure.ZIP_SHOWS));
+            case GUSSETED ->
+                new GussetedBag(
+                        outer,
+                        lining,
+                        row.other(),
+                        get.apply(FormMeasure.SIDE),
+                        get.apply(FormMeasure.TOP),
+                        get.apply(FormMeasure.END),
+                        get.apply(FormMeasure.RADIUS));
+            case ROUND ->
+                new RoundBag(
+                        outer,
+                        lining,
+                        row.other(),
+                        get.apply(FormMeasure.SIDE),
+                        get.apply(FormMeasure.TOP),
+                        get.apply(FormMeasure.BASE));
+            case FREE ->
+                new FreeForm(
+                        outer,
+                        lining,
+                        get.apply(FormMeasure.WIDTH),
+                        get.apply(FormMeasure.HEIGHT),
+                        get.apply(FormMeasure.DEPTH));
+        };
+    }
+
+    private static Optional<String> present(String letter) {
+        return letter.isBlank() ? Optional.empty() : Optional.of(letter);
     }
 
     private static Piece piece(PieceRow row) {
@@ -114,24 +276,70 @@ final class DocumentReader {
                 row.name(),
                 row.role(),
                 row.slot(),
-                row.perUnit(),
+                row.quantity(),
+                row.layers(),
                 row.width(),
                 row.height(),
+                row.shape(),
+                row.edges(),
                 row.directional(),
+                row.fold(),
                 row.boxed(),
-                Optional.ofNullable(row.backs()));
+                Optional.ofNullable(row.backs()),
+                Optional.ofNullable(row.trimTo()),
+                row.marks().stream().map(DocumentReader::mark).toList());
+    }
+
+    private static Panel panel(PanelRow row) {
+        return new Panel(
+                row.letter(),
+                row.name(),
+                row.direction(),
+                row.parts(),
+                row.join(),
+                Optional.ofNullable(row.trimTo()),
+                row.marks().stream().map(DocumentReader::mark).toList());
+    }
+
+    private static Mark mark(MarkRow row) {
+        return new Mark(
+                row.kind(),
+                row.label(),
+                row.from(),
+                row.across(),
+                row.down(),
+                row.width(),
+                row.height(),
+                Optional.ofNullable(row.pair()).filter(pair -> !pair.isBlank()),
+                row.half());
     }
 
     private static Step step(StepRow row, String place, FieldReader fields) {
         return new Step(
+                row.key(),
                 fields.text(place + ".name", row.name(), 120),
                 row.stage(),
                 row.station(),
                 new SetUp(row.needle(), row.thread(), row.foot(), row.stitch()),
-                minutes(fields, place + ".minutesPerUnit", row.minutesPerUnit()),
+                perUnit(fields, place + ".minutesPerUnit", row.minutesPerUnit()),
                 minutes(fields, place + ".minutesPerBatch", row.minutesPerBatch()),
                 minutes(fields, place + ".passiveMinutes", row.passiveMinutes()),
-                row.check());
+                row.check(),
+                row.caution(),
+                row.note(),
+                row.after(),
+                uses(row.uses(), place + ".uses", fields));
+    }
+
+    /** Minutes, or so many an hour. */
+    private static Duration perUnit(FieldReader fields, String field, String typed) {
+        Matcher rate = AN_HOUR.matcher(typed.strip());
+        if (!rate.matches()) {
+            return minutes(fields, field, typed);
+        }
+        BigDecimal anHour = fields.decimal(field, rate.group(1), new BigDecimal("0.1"), BigDecimal.valueOf(3600));
+        return Duration.ofSeconds(
+                SECONDS_PER_HOUR.divide(anHour, 0, RoundingMode.HALF_UP).longValueExact());
     }
 
     private static Duration minutes(FieldReader fields, String field, String typed) {
@@ -139,5 +347,26 @@ final class DocumentReader {
         return Duration.ofSeconds(minutes.multiply(SECONDS_PER_MINUTE)
                 .setScale(0, RoundingMode.HALF_UP)
                 .longValueExact());
+    }
+
+    /** What goes through a step: {@code 2A, 2B, C}. */
+    static List<Step.Use> uses(String typed, String field, FieldReader fields) {
+        List<Step.Use> uses = new ArrayList<>();
+        for (String part : typed.split("[,;+]")) {
+            if (part.isBlank()) {
+                continue;
+            }
+            Matcher use = USE.matcher(part.strip());
+            if (use.matches()) {
+                int layers = use.group(1) == null ? 1 : Math.max(1, Integer.parseInt(use.group(1)));
+                uses.add(new Step.Use(use.group(2), layers));
+            } else {
+                fields.refuse(
+                        field,
+                        part.strip(),
+                        "“" + part.strip() + "” isn't a piece. Type letters with their layers, like 2A, 2B, C.");
+            }
+        }
+        return uses;
     }
 }

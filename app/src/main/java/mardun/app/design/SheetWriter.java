@@ -2,34 +2,45 @@ package mardun.app.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import mardun.app.design.DesignViews.CornerDrawing;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.DrawingView;
+import mardun.app.design.DesignViews.ExtentView;
+import mardun.app.design.DesignViews.FillingView;
+import mardun.app.design.DesignViews.FinishedMeasure;
 import mardun.app.design.DesignViews.FinishedView;
+import mardun.app.design.DesignViews.MarkView;
 import mardun.app.design.DesignViews.MeasuredView;
+import mardun.app.design.DesignViews.NotionView;
+import mardun.app.design.DesignViews.PanelView;
 import mardun.app.design.DesignViews.PieceView;
+import mardun.app.design.DesignViews.RectView;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView.TicketLine;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.Workroom;
-import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing.Corner;
-import mardun.core.construction.BoxingSchool;
 import mardun.core.costing.UnitCost;
-import mardun.core.design.BoxedBag;
 import mardun.core.design.Finding;
 import mardun.core.design.Finished;
+import mardun.core.design.Panel;
 import mardun.core.design.SizedDesign;
+import mardun.core.design.SizedMark;
+import mardun.core.design.SizedPanel;
 import mardun.core.design.SizedPiece;
 import mardun.core.design.SizedTrim;
-import mardun.core.measure.Length;
+import mardun.core.material.Amount;
+import mardun.core.measure.Dimension;
+import mardun.core.measure.Extent;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.pricing.UnitPricing;
+import mardun.core.working.Figure;
+import mardun.core.working.Value;
 
 /** Writes what the core worked out for a design or a batch, in the maker's units. */
 public final class SheetWriter {
@@ -44,25 +55,38 @@ public final class SheetWriter {
         this.workroom = workroom;
     }
 
-    SizeSheet size(BatchPlan plan, BoxedBag bag) {
+    SizeSheet size(BatchPlan plan, FormKind form) {
         SizedDesign sized = plan.sized();
         List<MeasuredView> measurements = new ArrayList<>();
-        sized.measurements()
-                .forEach((symbol, figure) -> measurements.add(
-                        new MeasuredView(symbol, writer.length(figure.value().value(), ShownRounding.NEAREST))));
+        sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
         return new SizeSheet(
                 sized.size(),
                 measurements,
-                sized.pieces().stream().map(p -> piece(p, sized, bag)).toList(),
-                sized.trims().stream().map(this::trim).toList(),
+                sized.pieces().stream().map(this::piece).toList(),
+                sized.panels().stream().map(this::panel).toList(),
+                sized.trims().stream().map(trim -> trim(trim, sized)).toList(),
+                sized.notions().stream()
+                        .map(n -> new NotionView(n.notion().name(), n.notion().slot(), n.count()))
+                        .toList(),
+                sized.fillings().stream()
+                        .map(f -> new FillingView(
+                                f.filling().name(), f.filling().slot(), writer.amount(Amount.of(f.amount()))))
+                        .toList(),
                 sized.corner().map(this::corner).orElse(null),
-                sized.finished().map(this::finished).orElse(null),
+                sized.finished().map(finished -> finished(finished, form)).orElse(null),
                 ticket(plan, false).orElse(null),
                 missing(plan).orElse(null),
                 plan.findings().stream()
                         .filter(f -> !f.place().startsWith("slots."))
                         .map(writer::finding)
                         .toList());
+    }
+
+    private MeasuredView measured(String symbol, Quantity value) {
+        return new MeasuredView(
+                symbol,
+                value.dimension() == Dimension.LENGTH ? writer.length(value.value(), ShownRounding.NEAREST) : null,
+                writer.text(Value.of(value)));
     }
 
     /** The ticket, once every figure of it is known. */
@@ -109,26 +133,85 @@ public final class SheetWriter {
                         : "The ticket waits until the design can be sewn.");
     }
 
-    public PieceView piece(SizedPiece sized, SizedDesign design, BoxedBag bag) {
+    public PieceView piece(SizedPiece sized) {
         ShownRounding rounding = sized.piece().role().outline();
+        double width = PathWriter.millimetres(sized.width().value());
+        double height = PathWriter.millimetres(sized.height().value());
         return new PieceView(
                 sized.piece().letter(),
                 sized.piece().name(),
                 sized.piece().role(),
                 sized.piece().slot(),
-                sized.piece().perUnit(),
+                sized.count(),
                 writer.cutSize(sized.width(), rounding),
                 writer.cutSize(sized.height(), rounding),
                 sized.piece().directional(),
-                drawing(sized, design, bag));
+                sized.piece().fold(),
+                sized.trimTo().map(this::extent).orElse(null),
+                new DrawingView(
+                        width,
+                        height,
+                        PathWriter.path(sized.outline()),
+                        PathWriter.seams(width, height, sized.allowances()),
+                        sized.marks().stream().map(this::mark).toList()));
     }
 
-    public TrimView trim(SizedTrim sized) {
+    private ExtentView extent(Extent extent) {
+        return new ExtentView(
+                writer.length(extent.width(), ShownRounding.NEAREST),
+                writer.length(extent.height(), ShownRounding.NEAREST));
+    }
+
+    private MarkView mark(SizedMark mark) {
+        return new MarkView(
+                mark.mark().kind(),
+                mark.mark().label(),
+                mark.across().map(PathWriter::millimetres).orElse(null),
+                mark.down().map(PathWriter::millimetres).orElse(null),
+                PathWriter.millimetres(mark.width()),
+                PathWriter.millimetres(mark.height()),
+                mark.across().map(a -> writer.length(a, ShownRounding.NEAREST)).orElse(null),
+                mark.down().map(d -> writer.length(d, ShownRounding.NEAREST)).orElse(null));
+    }
+
+    private PanelView panel(SizedPanel panel) {
+        double width = PathWriter.millimetres(panel.width().value());
+        double height = PathWriter.millimetres(panel.height().value());
+        boolean down = panel.panel().direction() == Panel.Direction.DOWN;
+        List<RectView> zips = panel.zips().stream()
+                .map(zip -> {
+                    double from = PathWriter.millimetres(zip.from());
+                    double wide = PathWriter.millimetres(zip.to()) - from;
+                    return down ? new RectView(0, from, width, wide) : new RectView(from, 0, wide, height);
+                })
+                .toList();
+        return new PanelView(
+                panel.panel().letter(),
+                panel.panel().name(),
+                writer.cutSize(panel.width(), ShownRounding.UP),
+                writer.cutSize(panel.height(), ShownRounding.UP),
+                panel.trimTo().map(this::extent).orElse(null),
+                new DrawingView(
+                        width,
+                        height,
+                        String.format(Locale.ROOT, "M0 0H%.2fV%.2fH0Z", width, height),
+                        "",
+                        panel.marks().stream().map(this::mark).toList()),
+                zips);
+    }
+
+    public TrimView trim(SizedTrim sized, SizedDesign design) {
+        Optional<Figure<Quantity>> opening =
+                Optional.ofNullable(design.openings().get(sized.trim().letter()));
         return new TrimView(
+                sized.trim().letter(),
                 sized.trim().name(),
+                sized.trim().kind(),
                 sized.trim().slot(),
-                sized.trim().perUnit(),
-                writer.cutSize(sized.length(), ShownRounding.NEAREST));
+                sized.count(),
+                writer.cutSize(sized.length(), ShownRounding.NEAREST),
+                opening.map(figure -> writer.measured(figure, ShownRounding.DOWN))
+                        .orElse(null));
     }
 
     public CornerView corner(Corner corner) {
@@ -140,46 +223,27 @@ public final class SheetWriter {
                 corner.isSquare());
     }
 
-    public FinishedView finished(Finished finished) {
-        return new FinishedView(
-                writer.measured(finished.width(), ShownRounding.NEAREST),
-                writer.measured(finished.height(), ShownRounding.NEAREST),
-                writer.measured(finished.depth(), ShownRounding.NEAREST),
-                millimetres(finished.width().value()),
-                millimetres(finished.height().value()),
-                millimetres(finished.depth().value()));
-    }
-
-    private static DrawingView drawing(SizedPiece sized, SizedDesign design, BoxedBag bag) {
-        Optional<CornerDrawing> corner =
-                sized.piece().boxed() ? design.corner().map(c -> cornerDrawing(c, design, bag)) : Optional.empty();
-        return new DrawingView(
-                millimetres(sized.width().value()),
-                millimetres(sized.height().value()),
-                corner.orElse(null),
-                bag.school().isCutOut(),
-                bag.base() == BaseEdge.FOLD);
-    }
-
-    /** Where the corner's lines lie, from the raw edges: those that are measured from the stitching lie deeper. */
-    private static CornerDrawing cornerDrawing(Corner corner, SizedDesign design, BoxedBag bag) {
-        double fromSide = millimetres(corner.fromSide().value());
-        double fromBase = millimetres(corner.fromBase().value());
-        if (corner.school().isCutOut() || corner.school() == BoxingSchool.SNIPPED) {
-            return new CornerDrawing(fromSide, fromBase);
+    public FinishedView finished(Finished finished, FormKind form) {
+        List<Figure<Quantity>> figures = List.of(finished.width(), finished.height(), finished.depth());
+        List<FinishedMeasure> measures = new ArrayList<>();
+        for (int i = 0; i < figures.size(); i++) {
+            String label = form.finishedLabels().get(i);
+            boolean nothing = figures.get(i).value().value().signum() == 0;
+            if (!label.isEmpty() && !(i == 2 && nothing)) {
+                measures.add(new FinishedMeasure(label, writer.measured(figures.get(i), ShownRounding.NEAREST)));
+            }
         }
-        double base = bag.base() == BaseEdge.FOLD ? 0 : measured(design, bag.baseSeam());
-        return new CornerDrawing(fromSide + measured(design, bag.sideSeam()), fromBase + base);
-    }
-
-    private static double measured(SizedDesign design, String symbol) {
-        return Optional.ofNullable(design.measurements().get(symbol))
-                .map(figure -> millimetres(figure.value()))
-                .orElse(0.0);
-    }
-
-    private static double millimetres(Length length) {
-        return length.nanometres() / NM_PER_MM;
+        finished.across()
+                .ifPresent(across -> measures.add(
+                        new FinishedMeasure("Across the top", writer.measured(across, ShownRounding.NEAREST))));
+        double width = millimetres(finished.width().value());
+        return new FinishedView(
+                form,
+                measures,
+                width,
+                millimetres(finished.height().value()),
+                millimetres(finished.depth().value()),
+                finished.across().map(across -> millimetres(across.value())).orElse(width));
     }
 
     private static double millimetres(Quantity quantity) {

@@ -10,6 +10,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Optional;
 import mardun.core.material.Amount;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.measure.Length;
 
@@ -32,6 +33,10 @@ class Material {
     private String colour;
     private Long usableWidthNm;
     private boolean directional;
+
+    @Enumerated(EnumType.STRING)
+    private ClothKind clothKind;
+
     private long priceMinor;
     private long pricePerValue;
     private Long lowAtValue;
@@ -51,6 +56,7 @@ class Material {
             String colour,
             Optional<Length> usableWidth,
             boolean directional,
+            Optional<ClothKind> cloth,
             long priceMinor,
             Amount pricePer,
             Optional<Amount> lowAt) {}
@@ -61,6 +67,7 @@ class Material {
         colour = entered.colour();
         usableWidthNm = entered.usableWidth().map(Length::nanometres).orElse(null);
         directional = entered.directional();
+        clothKind = entered.cloth().orElse(null);
         priceMinor = entered.priceMinor();
         pricePerValue = entered.pricePer().value();
         lowAtValue = entered.lowAt().map(Amount::value).orElse(null);
@@ -96,6 +103,10 @@ class Material {
 
     boolean isDirectional() {
         return directional;
+    }
+
+    Optional<ClothKind> cloth() {
+        return Optional.ofNullable(clothKind);
     }
 
     long priceMinor() {

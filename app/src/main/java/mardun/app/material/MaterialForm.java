@@ -2,6 +2,7 @@ package mardun.app.material;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import org.jspecify.annotations.Nullable;
 
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param requestId made by the form when it opens, so that sending it twice makes one material
  * @param version of the material that the form was filled from; 0 for a new one
  * @param usableWidth width without selvages; for cloth
+ * @param cloth what kind of cloth it is; absent where the maker hasn't said, or for anything else
  * @param price for the amount in {@code pricePer}
  * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}
  * @param lowAt below which it is shown as low; empty for never
@@ -25,6 +27,7 @@ public record MaterialForm(
         @NotNull String colour,
         @Nullable String usableWidth,
         boolean directional,
+        @Nullable ClothKind cloth,
         @NotNull String price,
         @NotNull String pricePer,
         @NotNull String lowAt,

@@ -27,6 +27,7 @@ import mardun.core.material.Ledger.Movement;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import mardun.core.material.UnitPrice;
+import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
@@ -204,6 +205,7 @@ public class MaterialService implements HoldsMoney {
                 material.name(),
                 material.kind(),
                 material.usableWidth(),
+                material.cloth(),
                 material.isDirectional(),
                 new UnitPrice(current.money(material.priceMinor()), material.pricePer()),
                 new Amount(material.kind().counting(), onHand));
@@ -253,7 +255,7 @@ public class MaterialService implements HoldsMoney {
         Amount per = amount(fields, "pricePer", form.pricePer(), kind, current);
         if (!per.isPositive()) {
             per = new Amount(kind.counting(), 1);
-            fields.refuse("pricePer", form.pricePer(), "A price is for something: type 1 m, 1 yd or 10.");
+            fields.refuse("pricePer", form.pricePer(), "A price is for something: type 1 m, 1 yd, 10 or 100 g.");
         }
         if (form.note().length() > LONGEST_NOTE) {
             fields.refuse("note", form.note(), "Use at most " + LONGEST_NOTE + " characters.");
@@ -267,6 +269,7 @@ public class MaterialService implements HoldsMoney {
                 form.colour().toLowerCase(Locale.ROOT),
                 width,
                 form.directional(),
+                kind == MaterialKind.CLOTH ? Optional.ofNullable(form.cloth()) : Optional.empty(),
                 fields.money("price", form.price(), current.currency()),
                 per,
                 form.lowAt().isBlank()
@@ -275,9 +278,15 @@ public class MaterialService implements HoldsMoney {
     }
 
     private static Amount amount(FieldReader fields, String field, String text, MaterialKind kind, Settings current) {
-        if (kind.counting() == Counting.PIECES) {
-            return Amount.pieces(fields.count(field, text, 0, MOST_PIECES));
-        }
+        return switch (kind.counting()) {
+            case PIECES -> Amount.pieces(fields.count(field, text, 0, MOST_PIECES));
+            case WEIGHT -> Amount.of(fields.bulk(field, text, Bulk.Kind.WEIGHT));
+            case VOLUME -> Amount.of(fields.bulk(field, text, Bulk.Kind.VOLUME));
+            case LENGTH -> length(fields, field, text, current);
+        };
+    }
+
+    private static Amount length(FieldReader fields, String field, String text, Settings current) {
         Length length = fields.length(field, text, current.unitSystem().clothUnit());
         if (length.isLongerThan(LengthReader.LONGEST)) {
             fields.refuse(field, text, "“" + text + "” is longer than a kilometre. Check the unit.");
@@ -316,6 +325,7 @@ public class MaterialService implements HoldsMoney {
                         .map(width -> writer.length(width, ShownRounding.NEAREST))
                         .orElse(null),
                 material.isDirectional(),
+                material.cloth().orElse(null),
                 writer.money(material.priceMinor()),
                 writer.amount(material.pricePer()),
                 material.lowAt().map(writer::amount).orElse(null),

@@ -4,6 +4,7 @@ import java.time.Instant;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
+import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ public record MaterialView(
         String colour,
         @Nullable LengthView usableWidth,
         boolean directional,
+        @Nullable ClothKind cloth,
         MoneyView price,
         AmountView pricePer,
         @Nullable AmountView lowAt,

@@ -4,6 +4,8 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import mardun.core.measure.Bulk;
+import mardun.core.measure.BulkReader;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
@@ -39,6 +41,21 @@ public final class FieldReader {
     /** A length of zero or more. */
     public Length length(String field, String text, LengthUnit bare) {
         return read(field, Length.ZERO, () -> LengthReader.read(text, bare));
+    }
+
+    /** A weight or a volume, zero or more, as is wanted. */
+    public Bulk bulk(String field, String text, Bulk.Kind wanted) {
+        Bulk bulk = read(field, new Bulk(wanted, 0), () -> BulkReader.read(text));
+        if (bulk.kind() != wanted) {
+            boolean weight = wanted == Bulk.Kind.WEIGHT;
+            refuse(
+                    field,
+                    text,
+                    "“" + text + "” is a " + (weight ? "volume, and a weight" : "weight, and a volume")
+                            + " is wanted. Type it like " + (weight ? "120 g or 4 oz." : "0.5 l or 1 cup."));
+            return new Bulk(wanted, 0);
+        }
+        return bulk;
     }
 
     /** Money in whole minor units, zero or more. */

@@ -49,6 +49,7 @@ public class Settings {
     private long hourlyRateMinor;
     private long overheadPerHourMinor;
     private long usualSeamNm;
+    private long thickestSeamNm;
     private BigDecimal stallShare;
     private long stallFeeMinor;
 
@@ -74,6 +75,7 @@ public class Settings {
             long hourlyRateMinor,
             long overheadPerHourMinor,
             Length usualSeam,
+            Length thickestSeam,
             BigDecimal stallShare,
             long stallFeeMinor,
             PriceChoice prices,
@@ -86,6 +88,7 @@ public class Settings {
         hourlyRateMinor = entered.hourlyRateMinor();
         overheadPerHourMinor = entered.overheadPerHourMinor();
         usualSeamNm = entered.usualSeam().nanometres();
+        thickestSeamNm = entered.thickestSeam().nanometres();
         stallShare = entered.stallShare();
         stallFeeMinor = entered.stallFeeMinor();
         priceSchool = entered.prices().school();
@@ -125,13 +128,19 @@ public class Settings {
         return new Length(usualSeamNm);
     }
 
+    /** The thickest seam that the machine sews. */
+    public Length thickestSeam() {
+        return new Length(thickestSeamNm);
+    }
+
     /** Rates, the stall's terms and the way of pricing, for the core. */
     public Workroom workroom() {
         return new Workroom(
                 money(hourlyRateMinor),
                 money(overheadPerHourMinor),
                 new Channel(STALL, stallShare, money(stallFeeMinor)),
-                new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint));
+                new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint),
+                thickestSeam());
     }
 
     /** The minutes that are free at the bench on each day of the week, Monday first. */

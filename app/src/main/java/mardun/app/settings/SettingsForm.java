@@ -12,6 +12,7 @@ import mardun.core.pricing.PriceSchool;
  * The settings as they are typed. Money in the maker's currency, shares in per cent, lengths with or without a unit.
  *
  * @param version of the settings that the form was filled from
+ * @param thickestSeam the thickest seam that the machine sews
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -22,6 +23,7 @@ public record SettingsForm(
         @NotNull String hourlyRate,
         @NotNull String overheadPerHour,
         @NotNull String usualSeam,
+        @NotNull String thickestSeam,
         @NotNull String stallShare,
         @NotNull String stallFee,
         @NotNull PriceSchool priceSchool,

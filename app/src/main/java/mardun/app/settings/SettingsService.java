@@ -52,6 +52,7 @@ public class SettingsService {
                 plain(workroom.hourlyRate()),
                 plain(workroom.overheadPerHour()),
                 LengthWriter.exactly(settings.usualSeam(), settings.unitSystem()),
+                LengthWriter.exactly(settings.thickestSeam(), settings.unitSystem()),
                 percent(workroom.stall().share()),
                 plain(workroom.stall().feePerUnit()),
                 prices.school(),
@@ -91,6 +92,8 @@ public class SettingsService {
                 fields.money("hourlyRate", form.hourlyRate(), currency),
                 fields.money("overheadPerHour", form.overheadPerHour(), currency),
                 seam,
+                fields.positiveLength(
+                        "thickestSeam", form.thickestSeam(), form.unitSystem().smallUnit(), WIDEST_SEAM),
                 fields.share("stallShare", form.stallShare()),
                 fields.money("stallFee", form.stallFee(), currency),
                 new PriceChoice(

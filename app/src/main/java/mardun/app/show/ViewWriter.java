@@ -20,9 +20,11 @@ import mardun.app.show.Views.SchoolView;
 import mardun.app.show.Views.TimeFigure;
 import mardun.app.show.Views.TimeView;
 import mardun.app.show.Views.WorkingView;
+import mardun.core.design.Check;
 import mardun.core.design.Finding;
 import mardun.core.material.Amount;
-import mardun.core.material.Counting;
+import mardun.core.measure.BulkUnit;
+import mardun.core.measure.BulkWriter;
 import mardun.core.measure.Dimension;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
@@ -69,9 +71,24 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
     }
 
     public AmountView amount(Amount amount) {
-        return amount.counting() == Counting.LENGTH
-                ? new AmountView(longLength(new Length(amount.value()), ShownRounding.NEAREST), null, amount.value())
-                : new AmountView(null, amount.value(), amount.value());
+        String text = text(amount.shown());
+        return switch (amount.counting()) {
+            case LENGTH -> {
+                LengthView length = longLength(new Length(amount.value()), ShownRounding.NEAREST);
+                yield new AmountView(length, null, text, length.exact(), amount.value());
+            }
+            case PIECES -> new AmountView(null, amount.value(), text, Long.toString(amount.value()), amount.value());
+            case WEIGHT -> new AmountView(null, null, text, exact(amount, BulkUnit.GRAM), amount.value());
+            case VOLUME -> new AmountView(null, null, text, exact(amount, BulkUnit.MILLILITRE), amount.value());
+        };
+    }
+
+    private static String exact(Amount amount, BulkUnit unit) {
+        return BigDecimal.valueOf(amount.value())
+                        .divide(BigDecimal.valueOf(unit.amount()))
+                        .stripTrailingZeros()
+                        .toPlainString()
+                + " " + unit.symbol();
     }
 
     public MoneyView money(Money money) {
@@ -115,7 +132,12 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
 
     public FindingView finding(Finding finding) {
         return new FindingView(
-                finding.severity(), finding.place(), sentence(finding.what()) + " " + sentence(finding.remedy()));
+                finding.severity(),
+                finding.check().orElse(null),
+                finding.check().map(Check::title).orElse(null),
+                finding.place(),
+                sentence(finding.what()) + " " + sentence(finding.remedy()),
+                finding.setAside().orElse(null));
     }
 
     public String sentence(Sentence sentence) {
@@ -162,6 +184,8 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         } else if (value instanceof Value.OnTheShelf onTheShelf) {
             return lengths.writeLong(onTheShelf.length(), system, ShownRounding.NEAREST)
                     .marked();
+        } else if (value instanceof Value.Filled filled) {
+            return BulkWriter.write(filled.bulk(), system).marked();
         } else if (value instanceof Value.Sum sum) {
             return moneyText(sum.money());
         } else if (value instanceof Value.ExactSum exact) {
@@ -199,9 +223,11 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
                         .divide(BigFraction.of(system.smallUnit().nanometres()).pow(2))
                         .bigDecimalValue(2, RoundingMode.HALF_UP)
                 : quantity.value().bigDecimalValue(4, RoundingMode.HALF_UP);
-        String unit = quantity.dimension() == Dimension.AREA
-                ? " " + system.smallUnit().symbol() + "²"
-                : "";
+        String unit = switch (quantity.dimension()) {
+            case AREA -> " " + system.smallUnit().symbol() + "²";
+            case ANGLE -> "°";
+            default -> "";
+        };
         return number.stripTrailingZeros().toPlainString() + unit;
     }
 
@@ -209,7 +235,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return money.getAmount().toPlainString().replace('-', '−');
     }
 
-    /** {@code 21 min}, {@code 1 h 05}, {@code 13 h 54}; to the minute, below ten minutes with half ones. */
+    /** {@code 21 min}, {@code 2 h}, {@code 1 h 05}, {@code 13 h 54}; to the minute, below ten minutes with half ones. */
     private static String timeText(Duration duration) {
         long seconds = duration.toSeconds();
         if (seconds < 600) {
@@ -219,6 +245,9 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
             return minutes.toPlainString() + " min";
         }
         long minutes = Math.round(seconds / 60.0);
-        return minutes < 60 ? minutes + " min" : minutes / 60 + " h " + String.format("%02d", minutes % 60);
+        if (minutes < 60) {
+            return minutes + " min";
+        }
+        return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : String.format(" %02d", minutes % 60));
     }
 }

@@ -1,6 +1,7 @@
 package mardun.app.show;
 
 import java.util.List;
+import mardun.core.design.Check;
 import mardun.core.design.Finding;
 import org.jspecify.annotations.Nullable;
 
@@ -29,9 +30,17 @@ public final class Views {
     /** A time as it is written, {@code 1 h 05}, and in seconds for drawing to scale. */
     public record TimeView(String text, long seconds) {}
 
-    /** An amount of a material: a length in both units, or a count. */
+    /**
+     * An amount of a material.
+     *
+     * @param length a length, in both units; absent for anything else
+     * @param count a number of pieces; absent for anything else
+     * @param text as it is read in the maker's units
+     * @param exact as it is typed, to be edited or sent back
+     * @param value in the smallest units, for drawing to scale
+     */
     public record AmountView(
-            @Nullable LengthView length, @Nullable Long count, long value) {}
+            @Nullable LengthView length, @Nullable Long count, String text, String exact, long value) {}
 
     /** How a figure came about, in words and numbers of the maker's units. */
     public record WorkingView(
@@ -59,6 +68,24 @@ public final class Views {
 
     public record TimeFigure(TimeView value, WorkingView working) {}
 
-    /** Something wrong, or worth a second look, at a place of a form. */
-    public record FindingView(Finding.Severity severity, String place, String sentence) {}
+    /**
+     * Something wrong, or worth a second look, at a place of a form.
+     *
+     * @param check which check found it; absent for what can't be computed or sewn
+     * @param title the check in words
+     * @param setAside why the maker set it aside; absent if nobody did
+     */
+    public record FindingView(
+            Finding.Severity severity,
+            @Nullable Check check,
+            @Nullable String title,
+            String place,
+            String sentence,
+            @Nullable String setAside) {
+
+        /** Something refused that has no check of its own. */
+        public static FindingView refused(String place, String sentence) {
+            return new FindingView(Finding.Severity.REFUSED, null, null, place, sentence, null);
+        }
+    }
 }

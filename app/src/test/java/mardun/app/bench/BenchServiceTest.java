@@ -167,8 +167,8 @@ class BenchServiceTest {
     }
 
     private static BatchView view() {
-        StepLine cut =
-                new StepLine("Cut", Stage.CUT, Station.CUTTING_TABLE, List.of(), new TimeView("", 0), "Print upright.");
+        StepLine cut = new StepLine(
+                "Cut", Stage.CUT, Station.CUTTING_TABLE, List.of(), new TimeView("", 0), "Print upright.", "", "");
         BatchSheet sheet = new BatchSheet(
                 "Heron pouch",
                 "small",

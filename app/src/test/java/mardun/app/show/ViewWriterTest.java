@@ -10,6 +10,7 @@ import mardun.app.show.Views.WorkingView;
 import mardun.core.construction.Boxing;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.material.Amount;
+import mardun.core.material.Counting;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -53,7 +54,7 @@ class ViewWriterTest {
         "600, 10 min",
         "629, 10 min",
         "630, 11 min",
-        "3570, 1 h 00",
+        "3570, 1 h",
         "3900, 1 h 05",
         "50040, 13 h 54"
     })
@@ -143,9 +144,11 @@ class ViewWriterTest {
     }
 
     @Test
-    void amountsAreLengthsOrCounts() {
-        assertThat(inches.amount(Amount.pieces(7))).isEqualTo(new Views.AmountView(null, 7L, 7));
-        assertThat(inches.amount(new Amount(mardun.core.material.Counting.LENGTH, -914_400_000L))
+    void amountsAreLengthsCountsOrFillings() {
+        assertThat(inches.amount(new Amount(Counting.WEIGHT, 120_000_000_000L)))
+                .isEqualTo(new Views.AmountView(null, null, "≈ 4.2 oz", "120 g", 120_000_000_000L));
+        assertThat(inches.amount(Amount.pieces(7))).isEqualTo(new Views.AmountView(null, 7L, "7", "7", 7));
+        assertThat(inches.amount(new Amount(Counting.LENGTH, -914_400_000L))
                         .length()
                         .inch())
                 .isEqualTo("−1 yd");

@@ -211,29 +211,42 @@ final class DesignChecks {
     }
 
     private void lining() {
-        Optional<Extent> extent = design.form().lining().flatMap(sized::extent);
-        if (extent.isEmpty() || sized.sewn().isEmpty() || sized.finished().isEmpty()) {
+        Optional<Extent> outer = design.form().outer().flatMap(sized::extent);
+        Optional<Extent> lining = design.form().lining().flatMap(sized::extent);
+        if (outer.isEmpty() || lining.isEmpty() || sized.sewn().isEmpty()) {
             return;
         }
         Sewn sewn = sized.sewn().get();
-        Quantity width = Quantity.of(extent.get().width());
-        Quantity height = Quantity.of(extent.get().height())
+        Quantity width = Quantity.of(lining.get().width());
+        Quantity height = Quantity.of(lining.get().height())
                 .minus(sewn.get(FormMeasure.RIM_BAND).times(Quantity.of(2)));
-        if (width.equals(sewn.width()) && height.equals(sewn.height())) {
-            return;
+        boolean alike = width.equals(Quantity.of(outer.get().width()))
+                && height.equals(Quantity.of(outer.get().height()));
+        if (!alike) {
+            findings.care(
+                    Check.PANELS_MATCH,
+                    "form.lining",
+                    design.form() instanceof FreeForm
+                            ? Sentence.of(
+                                    "The lining is cut {0} × {1}, the outer {2} × {3}.",
+                                    Value.of(lining.get().width()),
+                                    Value.of(lining.get().height()),
+                                    Value.of(outer.get().width()),
+                                    Value.of(outer.get().height()))
+                            : finishedOtherwise(sewn, width, height),
+                    Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider."));
         }
+    }
+
+    private Sentence finishedOtherwise(Sewn sewn, Quantity width, Quantity height) {
         Finished inner = design.form().finish(sewn.cut(width, height));
-        Finished outer = sized.finished().get();
-        findings.care(
-                Check.PANELS_MATCH,
-                "form.lining",
-                Sentence.of(
-                        "The lining finishes at {0} × {1}, the outer at {2} × {3}.",
-                        Value.of(inner.width().value()),
-                        Value.of(inner.height().value()),
-                        Value.of(outer.width().value()),
-                        Value.of(outer.height().value())),
-                Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider."));
+        Finished outer = sized.finished().orElseThrow();
+        return Sentence.of(
+                "The lining finishes at {0} × {1}, the outer at {2} × {3}.",
+                Value.of(inner.width().value()),
+                Value.of(inner.height().value()),
+                Value.of(outer.width().value()),
+                Value.of(outer.height().value()));
     }
 
     private void trimmed() {

@@ -175,21 +175,43 @@ final class MarkChecks {
         }
         Placed one = halves.get(0);
         Placed other = halves.get(1);
-        Length miss = one.fromMiddle().plus(other.fromMiddle());
-        Optional<Length> apart = one.extent().height().equals(other.extent().height())
-                ? one.mark().down().flatMap(a -> other.mark().down().map(a::minus))
-                : Optional.empty();
-        if (isMoreThanNear(miss) || apart.filter(MarkChecks::isMoreThanNear).isPresent()) {
-            Length by = isMoreThanNear(miss) ? miss : apart.orElseThrow();
-            findings.care(
-                    Check.HALVES_FACE,
-                    place,
-                    Sentence.of(
-                            "“" + pair + "”: the halves on " + one.on() + " and " + other.on()
-                                    + " miss each other by {0} when the bag is closed.",
-                            Value.of(new Length(Math.abs(by.nanometres())))),
-                    Sentence.of("What lies left of the middle on one side lies right of it on the other."));
+        Optional<Length> miss = miss(one, other);
+        miss.ifPresent(by -> findings.care(
+                Check.HALVES_FACE,
+                place,
+                Sentence.of(
+                        "“" + pair + "”: the halves on " + one.on() + " and " + other.on()
+                                + " miss each other by {0} when the bag is closed.",
+                        Value.of(new Length(Math.abs(by.nanometres())))),
+                Sentence.of(
+                        one.on().equals(other.on())
+                                ? "Folded over, what lies right of the middle stays there; from the fold both lie"
+                                        + " equally far."
+                                : "What lies left of the middle on one side lies right of it on the other.")));
+    }
+
+    /** By how much two halves miss each other; empty where they meet. */
+    private Optional<Length> miss(Placed one, Placed other) {
+        boolean samePiece = one.on().equals(other.on());
+        Length across = samePiece
+                ? one.fromMiddle().minus(other.fromMiddle())
+                : one.fromMiddle().plus(other.fromMiddle());
+        if (isMoreThanNear(across)) {
+            return Optional.of(across);
         }
+        Optional<Length> first = one.mark().down();
+        Optional<Length> second = other.mark().down();
+        if (first.isEmpty() || second.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean foldedAtItsBase = design.form() instanceof BoxedBag bag && bag.base() == BaseEdge.FOLD;
+        Length down = Length.ZERO;
+        if (samePiece && foldedAtItsBase) {
+            down = first.get().plus(second.get()).minus(one.extent().height());
+        } else if (!samePiece && one.extent().height().equals(other.extent().height())) {
+            down = first.get().minus(second.get());
+        }
+        return isMoreThanNear(down) ? Optional.of(down) : Optional.empty();
     }
 
     private static boolean isMoreThanNear(Length difference) {

@@ -232,6 +232,23 @@ class DesignChecksTest {
                 .contains("one of each");
     }
 
+    @ParameterizedTest
+    @CsvSource({"5 1/4 in, 7 in, true", "5 1/4 in, 6 in, false", "4 in, 7 in, false"})
+    void halvesOnOnePieceMeetOverItsFold(String across, String down, boolean meet) {
+        DesignMaker maker = pouch().form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
+                .piece(
+                        "A",
+                        p -> marked(
+                                p,
+                                Mark.at(Mark.Kind.HARDWARE, "Snap", From.RAW, "5 1/4 in", "1 in")
+                                        .halfOf("snap", Half.SOCKET),
+                                Mark.at(Mark.Kind.HARDWARE, "Snap", From.RAW, across, down)
+                                        .halfOf("snap", Half.STUD)));
+        assertThat(Sizing.of(maker.make(), MEDIUM).findings().stream()
+                        .noneMatch(f -> f.check().equals(Optional.of(Check.HALVES_FACE))))
+                .isEqualTo(meet);
+    }
+
     private static DesignMaker sewn(Station station, String needle, ClothKind cloth, int layers) {
         return DesignMaker.empty()
                 .pieces(Piece.of("A", "Face", Role.OUTER, "outer", "2", "10 in", "8 in"))
@@ -323,6 +340,21 @@ class DesignChecksTest {
                 .piece("B", p -> DesignMaker.sized(p, p.width(), "lining_rolled(" + p.height() + "; 1/2 in)"));
         nothing(taller);
         assertThat(only(Check.PANELS_MATCH, pouch().form(rolled)).place()).isEqualTo("form.lining");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"10 in, true", "11 in, false"})
+    void aWalletsLiningIsCutLikeItsOuter(String lining, boolean alike) {
+        DesignMaker maker = DesignMaker.empty()
+                .pieces(
+                        Piece.of("A", "Cover", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                        Piece.of("B", "Lining", Role.LINING, "lining", "1", lining, "8 in"))
+                .form(new FreeForm(Optional.of("A"), Optional.of("B"), "9 in", "7 in", ""));
+        if (alike) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.PANELS_MATCH, maker).what().template()).contains("is cut");
+        }
     }
 
     @Test

@@ -1,0 +1,98 @@
+package mardun.app.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignDocument.SlotRow;
+import mardun.app.design.DesignService;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The invented maker's product range, from the documents that ship with the demo. */
+@Component
+@ConditionalOnProperty("mardun.demo")
+class DemoDesigns {
+
+    private static final String DOCUMENTS = "classpath:/demo/*.json";
+
+    private final DesignService designs;
+    private final JsonMapper json;
+    private final Map<String, Long> ids = new HashMap<>();
+
+    DemoDesigns(DesignService designs, JsonMapper json) {
+        this.designs = designs;
+        this.json = json;
+    }
+
+    /** A design with the materials that usually fill its slots, by their names. */
+    record DemoDesign(Map<String, String> materials, DesignDocument document) {}
+
+    /** Enters all designs; {@code materialIds} are the materials' ids by their names. */
+    void enter(Map<String, Long> materialIds) {
+        for (DemoDesign design : read(json)) {
+            ids.put(design.document().name(), designs.store(filled(design, materialIds)));
+        }
+    }
+
+    long idOf(String name) {
+        return ids.get(name);
+    }
+
+    static List<DemoDesign> read(JsonMapper json) {
+        try {
+            Resource[] documents = new PathMatchingResourcePatternResolver().getResources(DOCUMENTS);
+            Arrays.sort(documents, Comparator.comparing(Resource::getFilename));
+            DemoDesign[] read = new DemoDesign[documents.length];
+            for (int i = 0; i < documents.length; i++) {
+                try (InputStream in = documents[i].getInputStream()) {
+                    read[i] = json.readValue(in, DemoDesign.class);
+                }
+            }
+            return List.of(read);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static DesignDocument filled(DemoDesign design, Map<String, Long> materialIds) {
+        DesignDocument d = design.document();
+        List<SlotRow> slots = d.slots().stream()
+                .map(slot -> new SlotRow(
+                        slot.key(),
+                        slot.label(),
+                        slot.kind(),
+                        slot.cloths(),
+                        materialIds.get(design.materials().get(slot.key()))))
+                .toList();
+        return new DesignDocument(
+                d.name(),
+                d.sort(),
+                d.note(),
+                d.sizes(),
+                d.usualUnits(),
+                d.measurements(),
+                d.form(),
+                d.pieces(),
+                d.panels(),
+                d.trims(),
+                d.notions(),
+                d.fillings(),
+                d.zips(),
+                d.straps(),
+                d.casings(),
+                d.steps(),
+                slots,
+                d.source(),
+                d.forChildren(),
+                d.setAside());
+    }
+}

@@ -1,0 +1,96 @@
+package mardun.app.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.design.DesignViews.NewSize;
+import mardun.app.problem.FieldReader;
+import mardun.core.design.FillingNeed;
+import mardun.core.design.Measurement;
+import mardun.core.measure.MeasureException;
+import mardun.core.measure.UnitSystem;
+
+/** Copies a size of a design under a new name, with some measurements changed in one go: "2 cm taller". */
+final class SizeCopy {
+
+    private SizeCopy() {}
+
+    static DesignDocument of(NewSize form, UnitSystem system) {
+        DesignDocument d = form.document();
+        FieldReader fields = new FieldReader();
+        String name = fields.text("name", form.name(), 60);
+        if (d.sizes().contains(name)) {
+            fields.refuse("name", name, "There is a size “" + name + "” already. Type another name.");
+        }
+        if (form.copyOf() < 0 || form.copyOf() >= d.sizes().size()) {
+            fields.refuse("copyOf", Integer.toString(form.copyOf()), "There is no such size to copy.");
+        }
+        fields.check();
+        Map<String, String> changes = new LinkedHashMap<>();
+        form.changes().stream()
+                .filter(change -> !change.change().isBlank())
+                .forEach(change -> changes.put(change.symbol(), change.change()));
+        List<Measurement> measurements = d.measurements().stream()
+                .map(m -> new Measurement(
+                        m.symbol(),
+                        m.label(),
+                        m.kind(),
+                        values(m, form.copyOf(), d.sizes().size(), changes.get(m.symbol()), system, fields),
+                        m.options()))
+                .toList();
+        fields.check();
+        List<String> sizes = new ArrayList<>(d.sizes());
+        sizes.add(name);
+        return new DesignDocument(
+                d.name(),
+                d.sort(),
+                d.note(),
+                sizes,
+                d.usualUnits(),
+                measurements,
+                d.form(),
+                d.pieces(),
+                d.panels(),
+                d.trims(),
+                d.notions(),
+                d.fillings().stream()
+                        .map(f -> new FillingNeed(f.name(), f.slot(), copied(f.amounts(), form.copyOf())))
+                        .toList(),
+                d.zips(),
+                d.straps(),
+                d.casings(),
+                d.steps(),
+                d.slots(),
+                d.source(),
+                d.forChildren(),
+                d.setAside());
+    }
+
+    /** A row that is the same for all sizes stays so, unless the new size has it otherwise. */
+    private static List<String> values(
+            Measurement m, int copyOf, int sizes, String change, UnitSystem system, FieldReader fields) {
+        if (change == null) {
+            return copied(m.values(), copyOf);
+        }
+        List<String> values = new ArrayList<>();
+        for (int i = 0; i < sizes; i++) {
+            values.add(m.values().get(m.values().size() == 1 ? 0 : i));
+        }
+        try {
+            values.add(Measurement.changed(values.get(copyOf), change, system));
+        } catch (MeasureException unreadable) {
+            fields.refuse("changes." + m.symbol(), change, m.label() + ": " + unreadable.getMessage() + ".");
+        }
+        return values;
+    }
+
+    private static List<String> copied(List<String> values, int copyOf) {
+        if (values.size() == 1) {
+            return values;
+        }
+        List<String> more = new ArrayList<>(values);
+        more.add(values.get(copyOf));
+        return more;
+    }
+}
