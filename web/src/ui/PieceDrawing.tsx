@@ -5,32 +5,50 @@ import { WorkedFigure } from './WorkedFigure';
 
 type Piece = Schemas['PieceView'];
 type Drawing = Schemas['DrawingView'];
+type Mark = Schemas['MarkView'];
 
 const GAP = 14;
 const LEAST_COLUMN = 104;
+const LEAST_SCALE = 0.16;
 
 /** All pieces to one scale, hatched by role; each with its size in both units and how it came about. */
-export function PieceDrawings({ pieces, width, height }: { pieces: Piece[]; width: number; height: number }) {
-  const total = pieces.reduce((sum, piece) => sum + piece.drawing.width, 0);
-  const tallest = Math.max(1, ...pieces.map((piece) => piece.drawing.height));
-  const fitting = (height - 4) / tallest;
-  const small = pieces.filter((piece) => piece.drawing.width * fitting < LEAST_COLUMN);
-  const room = width - GAP * pieces.length - LEAST_COLUMN * small.length;
-  const large = Math.max(1, total - small.reduce((sum, piece) => sum + piece.drawing.width, 0));
-  const scale = Math.max(0.02, Math.min(room / large, fitting, 2.2));
+export function PieceDrawings({
+  pieces,
+  width,
+  height,
+  onOpen,
+}: {
+  pieces: Piece[];
+  width: number;
+  height: number;
+  onOpen?: (letter: string) => void;
+}) {
+  const scale = scaleFor(pieces, width, height);
   return (
     <ul className="flex flex-wrap content-center items-end justify-between gap-x-3 gap-y-2">
       {pieces.map((piece) => (
         <li key={piece.letter} style={{ minWidth: LEAST_COLUMN }} className="text-center">
           <PieceShape piece={piece} scale={scale} />
-          <PieceSize piece={piece} />
+          <PieceSize piece={piece} onOpen={onOpen} />
         </li>
       ))}
     </ul>
   );
 }
 
-function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
+/** One scale for all: as large as a row of them allows, and never so small that a piece can't be seen. */
+function scaleFor(pieces: Piece[], width: number, height: number) {
+  const total = pieces.reduce((sum, piece) => sum + piece.drawing.width, 0);
+  const tallest = Math.max(1, ...pieces.map((piece) => piece.drawing.height));
+  const fitting = (height - 4) / tallest;
+  const small = pieces.filter((piece) => piece.drawing.width * fitting < LEAST_COLUMN);
+  const room = width - GAP * pieces.length - LEAST_COLUMN * small.length;
+  const large = Math.max(1, total - small.reduce((sum, piece) => sum + piece.drawing.width, 0));
+  return Math.max(Math.min(LEAST_SCALE, fitting), Math.min(room / large, fitting, 2.2));
+}
+
+/** A piece by itself, as large as fits. */
+export function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
   const w = piece.drawing.width * scale;
   const h = piece.drawing.height * scale;
   return (
@@ -41,7 +59,7 @@ function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
       className="mx-auto block"
       aria-hidden
     >
-      <Outline drawing={piece.drawing} scale={scale} fill={hatch(piece.role)} />
+      <DrawnPiece drawing={piece.drawing} scale={scale} fill={hatch(piece.role)} />
       {piece.directional && h > 60 && (
         <path d="M12 34v-20m-5 6l5-6l5 6" stroke="#14242d" fill="none" strokeWidth="1.6" />
       )}
@@ -57,13 +75,115 @@ function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
   );
 }
 
-function PieceSize({ piece }: { piece: Piece }) {
+/** The cut line, the stitch lines, and the marks; lines stay equally thin at every scale. */
+export function DrawnPiece({ drawing, scale, fill }: { drawing: Drawing; scale: number; fill: string }) {
+  const thin = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none', stroke: '#14242d' };
+  return (
+    <>
+      <g transform={`scale(${scale})`}>
+        <path d={drawing.outline} fill={fill} stroke="none" />
+        <path d={drawing.outline} {...thin} data-part="outline" />
+        {drawing.corners && <path d={drawing.corners} {...thin} strokeDasharray="4 3" data-part="corners" />}
+        {drawing.seams && (
+          <path
+            d={drawing.seams}
+            {...thin}
+            strokeOpacity=".55"
+            strokeDasharray="2 2.5"
+            strokeWidth=".9"
+            data-part="seams"
+          />
+        )}
+      </g>
+      {drawing.marks.map((mark, i) => (
+        <DrawnMark key={i} mark={mark} drawing={drawing} scale={scale} />
+      ))}
+    </>
+  );
+}
+
+function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawing; scale: number }) {
+  const x = (mark.x ?? 0) * scale;
+  const y = (mark.y ?? 0) * scale;
+  const w = drawing.width * scale;
+  const h = drawing.height * scale;
+  const name = <title>{mark.label}</title>;
+  switch (mark.kind) {
+    case 'POCKET':
+      return (
+        <rect
+          x={x}
+          y={y}
+          width={mark.width * scale}
+          height={mark.height * scale}
+          fill="#fff"
+          fillOpacity=".55"
+          stroke="#14242d"
+          strokeDasharray="3 2"
+        >
+          {name}
+        </rect>
+      );
+    case 'HARDWARE':
+      return (
+        <g transform={`translate(${x},${y})`} stroke="#14242d" fill="#fff">
+          {name}
+          <circle r="4" />
+          <path d="M-6 0H6M0-6V6" />
+        </g>
+      );
+    case 'GAP':
+      return (
+        <path
+          d={mark.height > 0 ? `M${x} ${y}v${mark.height * scale}` : `M${x} ${y}h${mark.width * scale}`}
+          stroke="#a2382c"
+          strokeWidth="4"
+        >
+          {name}
+        </path>
+      );
+    case 'NOTCH':
+      return (
+        <path d={`M${x - 4} ${y}l4 ${y > h / 2 ? -7 : 7}l4 ${y > h / 2 ? 7 : -7}z`} fill="#14242d">
+          {name}
+        </path>
+      );
+    case 'CENTRE':
+      return (
+        <path d={`M${w / 2} 0V${h}`} stroke="#14242d" strokeDasharray="8 3 2 3" strokeWidth=".8">
+          {name}
+        </path>
+      );
+    case 'FOLD_LINE':
+      return (
+        <path
+          d={mark.y == null ? `M${x} 0V${h}` : `M0 ${y}H${w}`}
+          stroke="#1d5a85"
+          strokeWidth="1.4"
+          strokeDasharray="9 4"
+        >
+          {name}
+        </path>
+      );
+  }
+}
+
+function PieceSize({ piece, onOpen }: { piece: Piece; onOpen?: (letter: string) => void }) {
   const units = useUnits();
+  const name = `${piece.letter} · ${piece.name}, ${piece.count} each`;
   return (
     <div className="mt-1 leading-tight">
-      <div className="text-[13px] text-soft">
-        {piece.letter} · {piece.name}, {piece.perUnit} each
-      </div>
+      {onOpen ? (
+        <button
+          type="button"
+          className="text-[13px] text-soft hover:text-woad hover:underline"
+          onClick={() => onOpen(piece.letter)}
+        >
+          {name}
+        </button>
+      ) : (
+        <div className="text-[13px] text-soft">{name}</div>
+      )}
       <div className="whitespace-nowrap">
         <WorkedFigure label={`${piece.name}, width`} working={piece.width.working}>
           {units.own(piece.width.value)}
@@ -77,27 +197,5 @@ function PieceSize({ piece }: { piece: Piece }) {
         {sides(units.other(piece.width.value), units.other(piece.height.value))}
       </div>
     </div>
-  );
-}
-
-function Outline({ drawing, scale, fill }: { drawing: Drawing; scale: number; fill: string }) {
-  const w = drawing.width * scale;
-  const h = drawing.height * scale;
-  const corner = drawing.corner;
-  if (!corner || drawing.atBothEnds) return <rect width={w} height={h} fill={fill} stroke="#14242d" />;
-  const a = corner.fromSide * scale;
-  const b = corner.fromBase * scale;
-  const cut = `M0 0H${w}V${h - b}H${w - a}V${h}H${a}V${h - b}H0Z`;
-  if (drawing.cutAway) return <path d={cut} fill={fill} stroke="#14242d" />;
-  return (
-    <>
-      <rect width={w} height={h} fill={fill} stroke="#14242d" />
-      <path
-        d={`M0 ${h - b}H${a}V${h}M${w} ${h - b}H${w - a}V${h}`}
-        fill="none"
-        stroke="#14242d"
-        strokeDasharray="4 3"
-      />
-    </>
   );
 }

@@ -631,6 +631,7 @@ export interface components {
       width: string;
     };
     DrawingView: {
+      corners: string;
       /** Format: double */
       height: number;
       marks: components['schemas']['MarkView'][];

@@ -123,9 +123,11 @@ public final class DesignViews {
      * A piece or panel to scale, in millimetres.
      *
      * @param outline the line along which it is cut, as an SVG path
+     * @param corners where corners are marked that are boxed later, as an SVG path; empty where there are none
      * @param seams where its stated seams run, as an SVG path; empty where none is stated
      */
-    public record DrawingView(double width, double height, String outline, String seams, List<MarkView> marks) {}
+    public record DrawingView(
+            double width, double height, String outline, String corners, String seams, List<MarkView> marks) {}
 
     /** A mark to scale, in millimetres from the top left raw corner; absent where it goes all the way. */
     public record MarkView(

@@ -152,6 +152,7 @@ public final class SheetWriter {
                         width,
                         height,
                         PathWriter.path(sized.outline()),
+                        sized.markedCorners().map(PathWriter::path).orElse(""),
                         PathWriter.seams(width, height, sized.allowances()),
                         sized.marks().stream().map(this::mark).toList()));
     }
@@ -195,6 +196,7 @@ public final class SheetWriter {
                         width,
                         height,
                         String.format(Locale.ROOT, "M0 0H%.2fV%.2fH0Z", width, height),
+                        "",
                         "",
                         panel.marks().stream().map(this::mark).toList()),
                 zips);

@@ -11,6 +11,7 @@ import mardun.core.working.Figure;
  * A piece of one size with its cut size: outlines rounded up to the nanometre, interfacing down.
  *
  * @param count how many one bag takes, all layers counted
+ * @param markedCorners where corners that are cut or sewn later are marked; empty if they are cut away or there are none
  * @param allowances of the edges that are stated: {@code top}, {@code right}, {@code bottom}, {@code left}
  * @param trimTo what it is trimmed to, if it is cut over size
  */
@@ -20,6 +21,7 @@ public record SizedPiece(
         Figure<Length> width,
         Figure<Length> height,
         Outline outline,
+        Optional<Outline> markedCorners,
         Map<String, Length> allowances,
         Optional<Extent> trimTo,
         List<SizedMark> marks) {

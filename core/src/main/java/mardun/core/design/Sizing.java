@@ -130,6 +130,7 @@ public final class Sizing {
                 width.get(),
                 height.get(),
                 outline(piece, extent, place),
+                markedCorners(piece, extent),
                 allowances,
                 piece.trimTo().flatMap(to -> measures.trimTo(place, to)),
                 marks(place, piece.marks(), extent, allowances)));
@@ -173,6 +174,30 @@ public final class Sizing {
         return bag.base() == BaseEdge.FOLD
                 ? Outline.sidesCut(w, h, across, 2 * along)
                 : Outline.cornersCut(w, h, across, along, Shape.Place.BOTTOM);
+    }
+
+    /** Corners that are boxed after sewing: their lines lie as far from the stitching as the school says. */
+    private Optional<Outline> markedCorners(Piece piece, Extent extent) {
+        if (!piece.boxed()
+                || corner.isEmpty()
+                || !(design.form() instanceof BoxedBag bag)
+                || bag.school().isCutOut()) {
+            return Optional.empty();
+        }
+        Quantity side = measures.length("form." + FormMeasure.SIDE.key(), bag.sideSeam())
+                .orElse(Sewn.NOTHING);
+        Quantity base = bag.base() == BaseEdge.FOLD
+                ? Sewn.NOTHING
+                : measures.length("form." + FormMeasure.BASE.key(), bag.baseSeam())
+                        .orElse(Sewn.NOTHING);
+        double across = millimetres(corner.get().fromSide().value().plus(side));
+        double along = millimetres(corner.get().fromBase().value().plus(base));
+        double w = millimetres(extent.width());
+        double h = millimetres(extent.height());
+        return Optional.of(
+                bag.base() == BaseEdge.FOLD
+                        ? Outline.sidesCut(w, h, across, 2 * along)
+                        : Outline.cornersCut(w, h, across, along, Shape.Place.BOTTOM));
     }
 
     /** Whether a shape leaves something of its rectangle; if not, it can't be cut, and that is told. */

@@ -1,0 +1,65 @@
+import { createContext, useContext } from 'react';
+import type { Schemas } from '../../api/client';
+
+export type Document = Schemas['DesignDocument'];
+export type Sheet = Schemas['DesignSheet'];
+export type Size = Schemas['SizeSheet'];
+export type Finding = Schemas['FindingView'];
+
+/** The design that is being edited, with what follows from it for the size that is shown. */
+export interface Editing {
+  document: Document;
+  sheet: Sheet;
+  shown?: Size;
+  change: (next: Partial<Document>) => void;
+}
+
+export const EditingContext = createContext<Editing | undefined>(undefined);
+
+export function useEditing() {
+  const editing = useContext(EditingContext);
+  if (!editing) throw new Error('there is no design being edited here');
+  return editing;
+}
+
+/** What was found at a place of the design, in any of its sizes. */
+export function useFindings(place: string): Finding[] {
+  const { sheet } = useEditing();
+  const found = sheet.sizes.flatMap((size) => size.findings).filter((finding) => finding.place === place);
+  return [...new Map(found.map((finding) => [finding.sentence, finding])).values()];
+}
+
+/** The list with one item changed. */
+export const replaced = <T,>(list: T[], index: number, next: Partial<T>) =>
+  list.map((item, i) => (i === index ? { ...item, ...next } : item));
+
+export const without = <T,>(list: T[], index: number) => list.filter((_, i) => i !== index);
+
+/** The list with one item moved up or down, if it can go there. */
+export function moved<T>(list: T[], index: number, by: -1 | 1) {
+  const to = index + by;
+  const item = list[index];
+  if (to < 0 || to >= list.length || item === undefined) return list;
+  const rest = without(list, index);
+  return [...rest.slice(0, to), item, ...rest.slice(to)];
+}
+
+/** The first letter that no piece, panel or trim has yet. */
+export function freeLetter({ pieces, panels, trims }: Document) {
+  const taken = new Set([...pieces, ...panels, ...trims].map((item) => item.letter));
+  for (let round = 0; ; round++) {
+    for (const letter of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ') {
+      const candidate = round === 0 ? letter : `${letter}${round}`;
+      if (!taken.has(candidate)) return candidate;
+    }
+  }
+}
+
+/** A name for formulas and keys from words: small letters and digits only, not taken yet. */
+export function freeKey(words: string, taken: string[]) {
+  const plain = words.toLowerCase().replace(/[^a-z0-9]+/g, '') || 'm';
+  const start = /^[a-z]/.test(plain) ? plain : `m${plain}`;
+  let key = start;
+  for (let i = 2; taken.includes(key); i++) key = `${start}${i}`;
+  return key;
+}

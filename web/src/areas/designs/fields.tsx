@@ -1,0 +1,203 @@
+import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
+import { SelectField } from '../../ui/Field';
+import { useEditing, useFindings } from './editing';
+
+/** A field of the design whose value may be a formula; what is wrong with it stands below. */
+export function FormulaField({
+  label,
+  place,
+  value,
+  onType,
+  hideLabel,
+  hint,
+  ...rest
+}: {
+  label: string;
+  /** Where its findings point at; empty if none can. */
+  place: string;
+  value: string;
+  onType: (text: string) => void;
+  hideLabel?: boolean;
+  hint?: ReactNode;
+} & Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'>) {
+  const id = useId();
+  const finding = useFindings(place).find((f) => f.severity === 'REFUSED');
+  return (
+    <div>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-[13px] font-semibold text-soft'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        autoComplete="off"
+        maxLength={1000}
+        aria-invalid={!!finding}
+        aria-describedby={`${id}-says`}
+        className="field !min-h-10"
+        value={value}
+        onChange={(event) => onType(event.target.value)}
+        {...rest}
+      />
+      <div id={`${id}-says`} aria-live="polite" className={`text-[13px] ${finding ? 'text-madder' : 'text-soft'}`}>
+        {finding?.sentence ?? hint}
+      </div>
+    </div>
+  );
+}
+
+/** A choice among words. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChoose,
+  hideLabel,
+  hint,
+}: {
+  label: string;
+  value: T;
+  options: Record<T, string>;
+  onChoose: (value: T) => void;
+  hideLabel?: boolean;
+  hint?: ReactNode;
+}) {
+  return (
+    <SelectField
+      label={label}
+      hideLabel={hideLabel}
+      hint={hint}
+      value={value}
+      onChange={(event) => onChoose(event.target.value as T)}
+    >
+      {Object.entries(options).map(([key, words]) => (
+        <option key={key} value={key}>
+          {words as string}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+/** A choice of one of the design's pieces and panels, or of none. */
+export function LetterChoice({
+  label,
+  value,
+  onChoose,
+  none = 'none',
+  among = 'cloth',
+}: {
+  label: string;
+  value: string;
+  onChoose: (letter: string) => void;
+  none?: string;
+  among?: 'cloth' | 'trims' | 'all';
+}) {
+  const { document } = useEditing();
+  const cloth = [...document.pieces, ...document.panels];
+  const items = among === 'cloth' ? cloth : among === 'trims' ? document.trims : [...cloth, ...document.trims];
+  return (
+    <SelectField label={label} value={value} onChange={(event) => onChoose(event.target.value)}>
+      <option value="">{none}</option>
+      {items.map((item) => (
+        <option key={item.letter} value={item.letter}>
+          {item.letter} · {item.name}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+/** A choice of one of the design's slots of the given kinds. */
+export function SlotChoice({
+  label,
+  value,
+  kinds,
+  onChoose,
+  hideLabel,
+}: {
+  label: string;
+  value: string;
+  kinds: string[];
+  onChoose: (slot: string) => void;
+  hideLabel?: boolean;
+}) {
+  const { document } = useEditing();
+  const slots = document.slots.filter((slot) => kinds.includes(slot.kind));
+  return (
+    <SelectField
+      label={label}
+      hideLabel={hideLabel}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      {!slots.some((slot) => slot.key === value) && <option value={value}>{value || 'choose …'}</option>}
+      {slots.map((slot) => (
+        <option key={slot.key} value={slot.key}>
+          {slot.label}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+export function Tick({
+  label,
+  checked,
+  onTick,
+}: {
+  label: string;
+  checked: boolean;
+  onTick: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-10 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-5"
+        checked={checked}
+        onChange={(event) => onTick(event.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** Small buttons at the end of a row. */
+export function RowButton({
+  label,
+  onPress,
+  children,
+  disabled,
+}: {
+  label: string;
+  onPress: () => void;
+  children: ReactNode;
+  disabled?: boolean;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onPress}
+      className="min-h-9 min-w-9 rounded px-2 font-semibold text-woad hover:bg-woad-tint disabled:opacity-40"
+    >
+      {children}
+    </button>
+  );
+}
+
+/** A heading of a part with the button that adds to it. */
+export function PartHeading({ title, add, onAdd }: { title: string; add?: string; onAdd?: () => void }) {
+  return (
+    <div className="mt-4 mb-1 flex items-center justify-between gap-3 first:mt-0">
+      <h2>{title}</h2>
+      {add && (
+        <button type="button" className="min-h-9 px-2 font-semibold text-woad hover:underline" onClick={onAdd}>
+          {add}
+        </button>
+      )}
+    </div>
+  );
+}

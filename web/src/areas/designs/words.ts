@@ -1,0 +1,145 @@
+import type { Schemas } from '../../api/client';
+
+export const ROLES: Record<Schemas['PieceRow']['role'], string> = {
+  OUTER: 'outer',
+  LINING: 'lining',
+  INTERFACING: 'interfacing',
+  POCKET: 'pocket',
+  TAB: 'tab',
+  STRAP: 'strap',
+  ACCENT: 'accent',
+};
+
+export const SHAPES: Record<Schemas['Shape']['kind'], string> = {
+  RECTANGLE: 'rectangle',
+  CORNERS_CUT: 'corners cut out',
+  NOTCHED: 'V notch',
+  ROUNDED: 'rounded corners or flap',
+  TAPERED: 'tapered sides',
+  CIRCLE: 'circle',
+};
+
+/** What the two measures of a shape are. */
+export const SHAPE_MEASURES: Record<Schemas['Shape']['kind'], [string?, string?]> = {
+  RECTANGLE: [],
+  CORNERS_CUT: ['Cut-out, width', 'Cut-out, height'],
+  NOTCHED: ['Notch, width', 'Notch, depth'],
+  ROUNDED: ['Radius'],
+  TAPERED: ['Each side leans in by'],
+  CIRCLE: [],
+};
+
+export const PLACES: Record<Schemas['Shape']['place'], string> = {
+  TOP: 'at the top',
+  BOTTOM: 'at the bottom',
+  BOTH: 'at both ends',
+};
+
+export const FOLDS: Record<Schemas['PieceRow']['fold'], string> = {
+  NONE: 'not on the fold',
+  SIDE: 'a side on the fold',
+  BASE: 'the base on the fold',
+};
+
+export const MARKS: Record<Schemas['MarkRow']['kind'], string> = {
+  FOLD_LINE: 'fold line',
+  CENTRE: 'centre',
+  POCKET: 'pocket',
+  HARDWARE: 'hardware',
+  GAP: 'gap',
+  NOTCH: 'notch',
+};
+
+export const HALVES: Record<Schemas['MarkRow']['half'], string> = {
+  WHOLE: 'whole',
+  SOCKET: 'socket',
+  STUD: 'stud',
+};
+
+export const TRIMS: Record<Schemas['TrimNeed']['kind'], string> = {
+  ZIP: 'zip',
+  WEBBING: 'webbing',
+  CORD: 'cord',
+  RIBBON: 'ribbon',
+  ELASTIC: 'elastic',
+  BINDING: 'binding',
+  STIFFENER: 'stiffener',
+};
+
+export const ZIPS: Record<Schemas['ZipFit']['school'], string> = {
+  INSET: 'inset with end tabs',
+  TABS_TO_EDGE: 'tabs to the edge',
+  FULL_LENGTH: 'full length, ends in the seams',
+};
+
+export const STRAPS: Record<Schemas['Strap']['school'], string> = {
+  FOUR_FOLD: 'folded in four',
+  TUBE: 'sewn as a tube',
+  EDGES_TO_CENTRE: 'edges to the centre',
+  ONE_LAYER: 'one layer',
+  FACED: 'faced from two strips',
+  WEBBING: 'webbing',
+};
+
+export const BOXINGS: Record<Schemas['FormRow']['school'], string> = {
+  CUT_BEFORE_SEWING: 'cut out before sewing',
+  CUT_AFTER_SEWING: 'cut out after sewing, from the stitching',
+  LINE_ACROSS: 'a line across the flattened corner',
+  SNIPPED: 'snipped to the stitching, one straight seam',
+  BOXED_AS_ONE: 'outer and lining boxed in one seam',
+};
+
+export const BASES: Record<Schemas['FormRow']['base'], string> = { SEAM: 'a seam', FOLD: 'a fold' };
+
+export const STATIONS: Record<Schemas['StepRow']['station'], string> = {
+  CUTTING_TABLE: 'cutting table',
+  PRESS: 'press',
+  MACHINE: 'machine',
+  WORK_TABLE: 'work table',
+};
+
+export const STAGES: Record<Schemas['StepRow']['stage'], string> = {
+  CUT: 'cut',
+  SEW: 'sew',
+  FINISH: 'finish',
+};
+
+export const LICENCES: Record<Schemas['Source']['licence'], string> = {
+  OWN: 'my own design',
+  FREE_TO_SELL: 'somebody’s pattern, may be sold',
+  SO_MANY: 'somebody’s pattern, so many may be sold',
+  NOT_FOR_SALE: 'somebody’s pattern, not for sale',
+};
+
+export const MATERIALS: Record<Schemas['SlotRow']['kind'], string> = {
+  CLOTH: 'cloth',
+  TRIM: 'by length',
+  NOTION: 'by count',
+  FILLING_BY_WEIGHT: 'filling, by weight',
+  FILLING_BY_VOLUME: 'filling, by volume',
+};
+
+export const CLOTHS: Record<Schemas['SlotRow']['cloths'][number], string> = {
+  QUILTING_COTTON: 'quilting cotton',
+  LINEN: 'linen',
+  CANVAS: 'canvas',
+  DENIM: 'denim',
+  LAMINATE: 'laminate',
+  CLEAR_VINYL: 'clear vinyl',
+  LEATHER_LIKE: 'leather-like vinyl',
+  CORK: 'cork',
+  FELT: 'felt',
+  MESH: 'mesh',
+  FUSIBLE: 'fusible interfacing',
+  BATTING: 'batting or fleece',
+  FOAM: 'foam',
+};
+
+export const MEASURES: Record<Schemas['Measurement']['kind'], string> = {
+  FINISHED: 'finished length',
+  ALLOWANCE: 'allowance or other length',
+  ANGLE: 'angle',
+  COUNT: 'count',
+  FACTOR: 'plain number',
+  CHOICE: 'choice',
+};
