@@ -6,11 +6,13 @@ export function Panel({
   title,
   open,
   onOpenChange,
+  wide,
   children,
 }: {
   title: string;
   open: boolean;
   onOpenChange: (open: boolean) => void;
+  wide?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -19,7 +21,9 @@ export function Panel({
         <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="sheet fixed top-[6vh] left-1/2 max-h-[88vh] w-[min(560px,94vw)] -translate-x-1/2 overflow-y-auto p-5 shadow-xl"
+          className={`sheet fixed top-[6vh] left-1/2 max-h-[88vh] -translate-x-1/2 overflow-y-auto p-5 shadow-xl ${
+            wide ? 'w-[min(960px,96vw)]' : 'w-[min(560px,94vw)]'
+          }`}
         >
           <div className="mb-4 flex items-start justify-between gap-4">
             <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>

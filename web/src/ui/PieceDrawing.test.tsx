@@ -1,10 +1,12 @@
 import { screen } from '@testing-library/react';
-import { piece } from './fixtures.test.helper';
+import { drawing, piece } from './fixtures.test.helper';
 import { PieceDrawings } from './PieceDrawing';
 import { rendered } from './rendered.test.helper';
 
-const paths = (container: HTMLElement) =>
-  [...container.querySelectorAll('svg path')].map((path) => path.getAttribute('d') ?? '');
+const shown = (container: HTMLElement, part: string) =>
+  [...container.querySelectorAll(`[data-part="${part}"]`)].map((path) => path.getAttribute('d') ?? '');
+
+const mark = { label: 'a mark', x: 20, y: 30, width: 40, height: 50 };
 
 describe('the drawing of pieces', () => {
   it('names sizes in the maker’s unit first and in the other one beside it', () => {
@@ -14,48 +16,60 @@ describe('the drawing of pieces', () => {
   });
 
   it('draws all pieces to one scale', () => {
-    const half = piece('B', { drawing: { width: 133.35, height: 101.6, cutAway: true, atBothEnds: false } });
+    const half = piece('B', { drawing: drawing(133.35, 101.6) });
     const { container } = rendered(<PieceDrawings pieces={[piece('A'), half]} width={900} height={150} />);
-    const [a, b] = [...container.querySelectorAll('svg > rect:first-child')].map((rect) =>
-      Number(rect.getAttribute('width')),
+    const [a, b] = [...container.querySelectorAll('li > svg')].map(
+      (svg) => Number(svg.getAttribute('width')) - 2,
     );
     expect(a && b && a / b).toBeCloseTo(2);
   });
 
-  it('cuts corners away that are cut before sewing, and only marks those that aren’t', () => {
-    const corner = { fromSide: 31.75, fromBase: 31.75 };
-    const drawing = { width: 266.7, height: 203.2, corner, cutAway: true, atBothEnds: false };
-    const cut = rendered(<PieceDrawings pieces={[piece('A', { drawing })]} width={500} height={150} />);
-    expect(paths(cut.container).some((d) => d.endsWith('Z'))).toBe(true);
-    expect(cut.container.querySelector('[stroke-dasharray]')).toBeNull();
-    cut.unmount();
-    const marked = rendered(
-      <PieceDrawings
-        pieces={[piece('A', { drawing: { ...drawing, cutAway: false } })]}
-        width={500}
-        height={150}
-      />,
+  it('draws the cut line as it is told, and later corners and seams dashed', () => {
+    const cut = drawing(266.7, 203.2, {
+      outline: 'M0 0L266 0L266 170L0 170Z',
+      corners: 'M0 1Z',
+      seams: 'M0 6L266 6',
+    });
+    const { container } = rendered(
+      <PieceDrawings pieces={[piece('A', { drawing: cut })]} width={500} height={150} />,
     );
-    expect(marked.container.querySelector('[stroke-dasharray]')).not.toBeNull();
+    expect(shown(container, 'outline')).toEqual(['M0 0L266 0L266 170L0 170Z']);
+    expect(shown(container, 'corners')).toEqual(['M0 1Z']);
+    expect(shown(container, 'seams')).toEqual(['M0 6L266 6']);
+    expect(container.querySelectorAll('[stroke-dasharray]')).toHaveLength(2);
+  });
+
+  it('shows each kind of mark in its place with its name', () => {
+    const kinds = ['POCKET', 'HARDWARE', 'GAP', 'NOTCH', 'CENTRE', 'FOLD_LINE'] as const;
+    const marked = drawing(266.7, 203.2, {
+      marks: kinds.map((kind) => ({ ...mark, kind, label: kind.toLowerCase() })),
+    });
+    const { container } = rendered(
+      <PieceDrawings pieces={[piece('A', { drawing: marked })]} width={500} height={150} />,
+    );
+    expect([...container.querySelectorAll('title')].map((title) => title.textContent)).toEqual(
+      kinds.map((kind) => kind.toLowerCase()),
+    );
   });
 
   it('hatches each role differently', () => {
     const { container } = rendered(
       <PieceDrawings pieces={[piece('A'), piece('B', { role: 'LINING' })]} width={500} height={150} />,
     );
-    const fills = [...container.querySelectorAll('svg > rect')]
+    const fills = [...container.querySelectorAll('path')]
       .map((shape) => shape.getAttribute('fill') ?? '')
       .filter((fill) => fill.includes('#hatch'));
     expect(new Set(fills).size).toBe(2);
   });
 
   it('shows which way is up only where a piece has a top', () => {
+    const arrows = (container: HTMLElement) => container.querySelectorAll('path[d^="M12 34"]').length;
     const plain = rendered(<PieceDrawings pieces={[piece('A')]} width={500} height={150} />);
-    expect(paths(plain.container)).toHaveLength(0);
+    expect(arrows(plain.container)).toBe(0);
     plain.unmount();
     const topped = rendered(
       <PieceDrawings pieces={[piece('A', { directional: true })]} width={500} height={150} />,
     );
-    expect(paths(topped.container)).toHaveLength(1);
+    expect(arrows(topped.container)).toBe(1);
   });
 });

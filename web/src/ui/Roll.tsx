@@ -1,5 +1,7 @@
-/** A bit of cloth, tape or a compartment of notions in the material's own colour. */
-export function Swatch({ kind, colour }: { kind: 'CLOTH' | 'TRIM' | 'NOTION'; colour: string }) {
+import type { Schemas } from '../api/client';
+
+/** A bit of cloth, tape, a bag of filling or a compartment of notions in the material's own colour. */
+export function Swatch({ kind, colour }: { kind: Schemas['MaterialView']['kind']; colour: string }) {
   if (kind === 'CLOTH') {
     return (
       <svg width="46" height="30" aria-hidden>
@@ -16,6 +18,14 @@ export function Swatch({ kind, colour }: { kind: 'CLOTH' | 'TRIM' | 'NOTION'; co
         <circle cx="17" cy="15" r="5" fill="#fff" stroke="#48595f" />
         <path d="M17 27H44" stroke={colour} strokeWidth="5" />
         <path d="M17 27H44" stroke="#fff" strokeWidth="1.4" strokeDasharray="2 2" />
+      </svg>
+    );
+  }
+  if (kind !== 'NOTION') {
+    return (
+      <svg width="46" height="30" aria-hidden>
+        <path d="M14 4H32L30 8Q38 14 36 27H10Q8 14 16 8Z" fill={colour} stroke="#48595f" />
+        <path d="M14 9H32" stroke="#48595f" />
       </svg>
     );
   }

@@ -28,16 +28,89 @@ export const moneyFigure = (minor: number): Schemas['MoneyFigure'] => ({
   working: working(money(minor).amount),
 });
 
+/** A rectangle to scale. */
+export const drawing = (
+  width: number,
+  height: number,
+  more: Partial<Schemas['DrawingView']> = {},
+): Schemas['DrawingView'] => ({
+  width,
+  height,
+  outline: `M0 0H${width}V${height}H0Z`,
+  corners: '',
+  seams: '',
+  marks: [],
+  ...more,
+});
+
+export const amount = (
+  text: string,
+  value: number,
+  inches?: Schemas['LengthView'],
+): Schemas['AmountView'] => ({
+  text,
+  exact: text,
+  value,
+  length: inches,
+});
+
+/** A design without anything in it. */
+export const design = (more: Partial<Schemas['DesignDocument']> = {}): Schemas['DesignDocument'] => ({
+  name: 'Heron',
+  sort: '',
+  note: '',
+  sizes: ['small', 'medium'],
+  usualUnits: 12,
+  measurements: [],
+  form: {
+    kind: 'FREE',
+    outer: '',
+    lining: '',
+    other: '',
+    school: 'CUT_BEFORE_SEWING',
+    base: 'SEAM',
+    measures: {},
+  },
+  pieces: [],
+  panels: [],
+  trims: [],
+  notions: [],
+  fillings: [],
+  zips: [],
+  straps: [],
+  casings: [],
+  steps: [],
+  slots: [],
+  source: { licence: 'OWN', designer: '', most: 0, credit: '' },
+  forChildren: false,
+  setAside: [],
+  ...more,
+});
+
+/** A size in which nothing was worked out or found yet. */
+export const sizeSheet = (size: string, more: Partial<Schemas['SizeSheet']> = {}): Schemas['SizeSheet'] => ({
+  size,
+  measurements: [],
+  pieces: [],
+  panels: [],
+  trims: [],
+  notions: [],
+  fillings: [],
+  findings: [],
+  ...more,
+});
+
 export const piece = (letter: string, more: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
   letter,
   name: `Piece ${letter}`,
   role: 'OUTER',
   slot: 'outer',
-  perUnit: 2,
+  count: 2,
   width: lengthFigure('10 ½ in', '≈ 26.7 cm'),
   height: lengthFigure('8 in', '≈ 20.4 cm'),
   directional: false,
-  drawing: { width: 266.7, height: 203.2, cutAway: true, atBothEnds: false },
+  fold: 'NONE',
+  drawing: drawing(266.7, 203.2),
   ...more,
 });
 
@@ -68,6 +141,7 @@ export const settings = (unitSystem: 'INCH' | 'METRIC'): Schemas['SettingsForm']
   hourlyRate: '19.00',
   overheadPerHour: '1.60',
   usualSeam: '¼ in',
+  thickestSeam: '6 mm',
   stallShare: '3',
   stallFee: '0.20',
   priceSchool: 'MARKUP',

@@ -15,7 +15,7 @@ export function useUnits() {
     own: (length: LengthView) => (inch ? length.inch : length.metric),
     other: (length: LengthView) => (inch ? length.metric : length.inch),
     amount: (amount: Schemas['AmountView']) =>
-      amount.length ? (inch ? amount.length.inch : amount.length.metric) : String(amount.count),
+      amount.length ? (inch ? amount.length.inch : amount.length.metric) : amount.text,
   };
 }
 

@@ -56,6 +56,7 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string): F
   return {
     requestId,
     version: batch?.version ?? 0,
+    batchId: batch?.id,
     designId: design.id,
     sizeName: batch?.sheet.sizeName ?? design.document.sizes[design.document.sizes.length - 1] ?? '',
     units: String(batch?.sheet.units ?? design.document.usualUnits),
@@ -119,6 +120,7 @@ function Editor({
   );
   const change = (next: Partial<Form>) => draft.change({ ...form, ...next });
   const refused = sheet?.findings.filter((finding) => finding.severity === 'REFUSED') ?? [];
+  const care = sheet?.findings.filter((finding) => finding.severity === 'CARE' && !finding.setAside) ?? [];
   const problem = save.problem && !save.problem.isClash ? save.problem : undefined;
   const unitsProblem = (preview.error as { on?: (field: string) => string | undefined } | null)?.on?.(
     'units',
@@ -171,7 +173,7 @@ function Editor({
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
         {!unitsProblem && <ProblemNotice problem={problem ?? giveUp.problem ?? preview.error} />}
-        {refused.map((finding) => (
+        {[...refused, ...care].map((finding) => (
           <Notice key={finding.sentence} look="care">
             {finding.sentence}
           </Notice>

@@ -1,11 +1,11 @@
 import { screen, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client';
-import { length, piece, working } from '../../ui/fixtures.test.helper';
+import { amount, length, piece, working } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { BatchSheet } from './BatchSheet';
 
 const time = (text: string, seconds: number) => ({ text, seconds });
-const cloth = (value: number) => ({ length: length(`${value} in`, `${value} cm`), value });
+const cloth = (value: number) => amount(`${value} in`, value, length(`${value} in`, `${value} cm`));
 
 const sheet: Schemas['BatchSheet'] = {
   designName: 'Heron',
@@ -27,8 +27,8 @@ const sheet: Schemas['BatchSheet'] = {
       materialId: 2,
       name: 'Slider',
       kind: 'NOTION',
-      needed: { count: 24, value: 24 },
-      onHand: { count: 40, value: 40 },
+      needed: amount('24', 24),
+      onHand: amount('40', 40),
       working: working('24'),
     },
   ],
@@ -48,6 +48,8 @@ const sheet: Schemas['BatchSheet'] = {
       changes: [],
       time: time('1 h 27', 5220),
       check: '',
+      caution: 'Blade closed.',
+      note: '',
     },
     {
       name: 'Sew zips',
@@ -56,6 +58,8 @@ const sheet: Schemas['BatchSheet'] = {
       changes: ['zip foot'],
       time: time('1 h 40', 6000),
       check: 'Slider face down.',
+      caution: '',
+      note: 'tape first',
     },
   ],
   cautions: [

@@ -99,12 +99,13 @@ function CutList({ sheet }: { sheet: Sheet }) {
               <td className="num">{count}</td>
               <td>
                 {from}
+                {piece.fold !== 'NONE' && <span className="text-soft">, on the fold</span>}
                 {piece.directional && <span className="text-soft">, top up</span>}
               </td>
             </tr>
           ))}
           {sheet.trims.map(({ trim, count, from }) => (
-            <tr key={trim.slot}>
+            <tr key={trim.letter}>
               <td>
                 <svg width="30" height="22" aria-hidden>
                   <path d="M2 11h26" stroke="#14242d" strokeWidth="5" strokeDasharray="2 1.5" />
@@ -234,6 +235,12 @@ function Steps({ sheet, title, stages }: { sheet: Sheet; title: string; stages: 
                     </span>
                   )}
                   {step.check && <span className="block text-[13.5px] text-soft">{step.check}</span>}
+                  {step.caution && (
+                    <span className="block text-[13.5px]">
+                      <Tag look="care">Caution</Tag> {step.caution}
+                    </span>
+                  )}
+                  {step.note && <span className="block text-[13.5px]">You noted: {step.note}</span>}
                 </td>
                 <td className="num whitespace-nowrap">{step.time.text}</td>
               </tr>

@@ -1,35 +1,29 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
-import { api, Problem, type Schemas } from '../../api/client';
-import { useDesign, useMaterials } from '../../api/queries';
-import { BagOutline } from '../../ui/BagOutline';
+import { api, type Schemas } from '../../api/client';
+import { useDesign } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
-import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
-import { PieceDrawings } from '../../ui/PieceDrawing';
 import { Ticket } from '../../ui/Ticket';
-import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
+import { useHistory } from '../../ui/useHistory';
 import { useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
-import { WorkedFigure } from '../../ui/WorkedFigure';
+import { AboutTab } from './AboutTab';
+import { ChecksTab } from './ChecksTab';
 import { ClashPanel } from './ClashPanel';
+import { DesignDrawing } from './DesignDrawing';
+import { EditingContext, type Document, type Sheet } from './editing';
+import { FormTab } from './FormTab';
 import { MeasurementTable } from './MeasurementTable';
+import { PieceTable } from './PieceTable';
 import { StepTable } from './StepTable';
+import { TrimTab } from './TrimTab';
 
-type Document = Schemas['DesignDocument'];
-type Sheet = Schemas['DesignSheet'];
-type Size = Schemas['SizeSheet'];
-
-const SCHOOLS: Record<Document['boxed']['school'], string> = {
-  CUT_BEFORE_SEWING: 'Squares cut out before sewing',
-  CUT_AFTER_SEWING: 'Squares cut out after sewing, from the stitching',
-  LINE_ACROSS: 'A line across the flattened corner',
-  SNIPPED: 'Snipped to the stitching, one straight seam',
-  BOXED_AS_ONE: 'Outer and lining boxed in one seam',
-};
+const RulesPanel = lazy(() => import('./RulesPanel'));
+const QuestionsTab = lazy(() => import('./QuestionsTab'));
 
 interface Draft {
   version: number;
@@ -52,6 +46,10 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const { version, document } = draft.value ?? { version: design.version, document: design.document };
   const client = useQueryClient();
   const [size, setSize] = useState(document.sizes[document.sizes.length - 1] ?? '');
+  const [tab, setTab] = useState('measurements');
+  const [piece, setPiece] = useState<string>();
+  const [rules, setRules] = useState(false);
+  const history = useHistory<Document>(document, (next) => draft.change({ version, document: next }));
   const settled = useSettled(document, 60);
   const preview = useQuery({
     queryKey: ['design-preview', settled],
@@ -65,14 +63,24 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const save = useSend(
     (over?: number) =>
       api.put<Schemas['DesignView']>(`/api/designs/${design.id}`, { version: over ?? version, document }),
-    () => draft.giveUp(),
+    () => {
+      draft.giveUp();
+      history.forget();
+    },
   );
-  const change = (next: Partial<Document>) => draft.change({ version, document: { ...document, ...next } });
+  const giveUp = () => {
+    draft.giveUp();
+    history.forget();
+  };
+  const change = (next: Partial<Document>) => history.change({ ...document, ...next });
+  const toLookAt = new Set(
+    sheet.sizes.flatMap((s) => s.findings.filter((f) => !f.setAside).map((f) => f.place + f.check)),
+  ).size;
   return (
-    <>
-      <header className="mb-3 flex items-center justify-between gap-4">
+    <EditingContext value={{ document, sheet, shown, change }}>
+      <header className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
         <div className="min-w-0 flex-1">
-          <div className="text-soft">Design · lined, boxed zip pouch</div>
+          <div className="text-soft">Design{document.sort && ` · ${document.sort}`}</div>
           <input
             aria-label="Name of the design"
             className="-ml-1 w-full max-w-[460px] rounded border border-transparent bg-transparent px-1 text-2xl font-bold hover:border-line-strong focus:bg-white"
@@ -81,10 +89,23 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
           />
           {save.problem?.on('name') && <div className="text-madder">{save.problem.on('name')}</div>}
         </div>
-        <div className="flex gap-2.5">
+        <div className="flex flex-wrap gap-2.5">
+          <Button look="quiet" onClick={() => setRules(true)}>
+            Rules
+          </Button>
+          {(history.canUndo || history.canRedo) && (
+            <>
+              <Button look="quiet" onClick={history.undo} disabled={!history.canUndo} title="Ctrl+Z">
+                Undo
+              </Button>
+              <Button look="quiet" onClick={history.redo} disabled={!history.canRedo} title="Ctrl+Shift+Z">
+                Redo
+              </Button>
+            </>
+          )}
           {draft.isChanged ? (
             <>
-              <Button look="quiet" onClick={draft.giveUp}>
+              <Button look="quiet" onClick={giveUp}>
                 Undo all
               </Button>
               <Button onClick={() => save.mutate(undefined)} disabled={save.isPending}>
@@ -96,228 +117,97 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
           )}
         </div>
       </header>
-      <Troubles problem={save.problem} preview={preview.error} shown={shown} />
+      <div className="space-y-2 not-empty:mb-3">
+        {save.problem && !save.problem.isClash && <Notice>{save.problem.message}</Notice>}
+        {!save.problem && !!preview.error && <ProblemNotice problem={preview.error} />}
+        {shown?.findings
+          .filter((f) => f.severity === 'REFUSED' && f.place.startsWith('form'))
+          .map((f) => (
+            <Notice key={f.sentence}>{f.sentence}</Notice>
+          ))}
+      </div>
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
         <div className="min-w-0 space-y-3.5">
-          <Drawing document={document} shown={shown} size={size} onSize={setSize} />
-          <Tabs.Root defaultValue="measurements">
-            <Tabs.List aria-label="Parts of the design" className="flex gap-1">
-              {['Measurements', 'Steps', 'Materials'].map((name) => (
+          <DesignDrawing
+            size={size}
+            onSize={setSize}
+            onOpen={(letter) => {
+              setTab('pieces');
+              setPiece(letter);
+            }}
+          />
+          <Tabs.Root value={tab} onValueChange={setTab}>
+            <Tabs.List aria-label="Parts of the design" className="flex flex-wrap gap-0.5">
+              {(
+                [
+                  ['measurements', 'Measurements'],
+                  ['pieces', 'Pieces'],
+                  ['form', 'Put together'],
+                  ['trims', 'Trims, notions'],
+                  ['steps', 'Steps'],
+                  ['checks', toLookAt > 0 ? `Checks · ${toLookAt}` : 'Checks'],
+                  ['ask', 'Ask'],
+                  ['about', 'About'],
+                ] as const
+              ).map(([key, name]) => (
                 <Tabs.Trigger
-                  key={name}
-                  value={name.toLowerCase()}
-                  className="min-h-11 rounded-t border border-b-0 border-transparent px-4 font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
+                  key={key}
+                  value={key}
+                  className="min-h-11 rounded-t border border-b-0 border-transparent px-3 font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
                 >
                   {name}
                 </Tabs.Trigger>
               ))}
             </Tabs.List>
-            <Tabs.Content value="measurements" className="sheet rounded-tl-none p-3">
-              <MeasurementTable document={document} sheet={sheet} onChange={change} />
-            </Tabs.Content>
-            <Tabs.Content value="steps" className="sheet p-3">
-              <StepTable document={document} findings={shown?.findings ?? []} onChange={change} />
-            </Tabs.Content>
-            <Tabs.Content value="materials" className="sheet p-4">
-              <SlotChoices document={document} onChange={change} />
-            </Tabs.Content>
+            <div className="sheet rounded-tl-none p-3">
+              <Tabs.Content value="measurements">
+                <MeasurementTable />
+              </Tabs.Content>
+              <Tabs.Content value="pieces">
+                <PieceTable opened={piece} onOpen={setPiece} />
+              </Tabs.Content>
+              <Tabs.Content value="form">
+                <FormTab />
+              </Tabs.Content>
+              <Tabs.Content value="trims">
+                <TrimTab />
+              </Tabs.Content>
+              <Tabs.Content value="steps">
+                <StepTable />
+              </Tabs.Content>
+              <Tabs.Content value="checks">
+                <ChecksTab />
+              </Tabs.Content>
+              <Tabs.Content value="ask">
+                <Suspense fallback={<p className="text-soft">Opening …</p>}>
+                  <QuestionsTab />
+                </Suspense>
+              </Tabs.Content>
+              <Tabs.Content value="about">
+                <AboutTab />
+              </Tabs.Content>
+            </div>
           </Tabs.Root>
         </div>
         <Ticket ticket={shown?.ticket} missing={shown?.ticketMissing} stale={preview.isFetching} />
       </div>
+      {rules && (
+        <Suspense>
+          <RulesPanel onClose={() => setRules(false)} />
+        </Suspense>
+      )}
       {save.problem?.isClash && (
         <ClashPanel
           sentence={save.problem.message}
           onKeepMine={() => save.mutate(save.problem?.currentVersion)}
           onTakeTheirs={() => {
-            draft.giveUp();
+            giveUp();
             save.reset();
             void client.invalidateQueries();
           }}
           onLater={() => save.reset()}
         />
       )}
-    </>
-  );
-}
-
-function Troubles({ problem, preview, shown }: { problem?: Problem; preview: unknown; shown?: Size }) {
-  const findings = [...new Map((shown?.findings ?? []).map((f) => [f.sentence, f])).values()].filter(
-    (f) => !f.place.startsWith('measurements.') && !f.place.startsWith('steps.'),
-  );
-  const refused = problem && !problem.isClash ? problem.message : undefined;
-  return (
-    <div className="space-y-2 not-empty:mb-3">
-      {refused && <Notice>{refused}</Notice>}
-      {!refused && !!preview && <ProblemNotice problem={preview} />}
-      {findings.map((finding) => (
-        <Notice key={finding.sentence} look={finding.severity === 'REFUSED' ? 'bad' : 'care'}>
-          {finding.sentence}
-        </Notice>
-      ))}
-    </div>
-  );
-}
-
-function Drawing({
-  document,
-  shown,
-  size,
-  onSize,
-}: {
-  document: Document;
-  shown?: Size;
-  size: string;
-  onSize: (size: string) => void;
-}) {
-  const units = useUnits();
-  return (
-    <section className="sheet p-3" aria-label="Pieces">
-      <div className="mb-1 flex flex-wrap items-center justify-between gap-3">
-        <div
-          role="group"
-          aria-label="Size"
-          className="flex overflow-hidden rounded border border-line-strong"
-        >
-          {document.sizes.map((name, i) => (
-            <button
-              key={i}
-              type="button"
-              aria-pressed={name === size}
-              onClick={() => onSize(name)}
-              className="min-h-10 border-line px-4 not-first:border-l aria-pressed:bg-woad-tint aria-pressed:font-bold aria-pressed:text-woad"
-            >
-              {name}
-            </button>
-          ))}
-        </div>
-        <div className="text-right text-soft">
-          {shown?.trims.map((trim) => (
-            <span key={trim.slot}>
-              {trim.name}{' '}
-              <WorkedFigure label={trim.name} working={trim.length.working} className="text-ink">
-                {units.own(trim.length.value)}
-              </WorkedFigure>{' '}
-              · {units.other(trim.length.value)}
-            </span>
-          ))}
-          {shown?.corner && (
-            <span className="block text-[13.5px]">
-              corners {shown.corner.words}:{' '}
-              <WorkedFigure
-                label="Corner, from the side"
-                working={shown.corner.fromSide.working}
-                className="text-ink"
-              >
-                {units.own(shown.corner.fromSide.value)}
-              </WorkedFigure>
-              {!shown.corner.square && (
-                <>
-                  {' by '}
-                  <WorkedFigure
-                    label="Corner, from the base"
-                    working={shown.corner.fromBase.working}
-                    className="text-ink"
-                  >
-                    {units.own(shown.corner.fromBase.value)}
-                  </WorkedFigure>
-                </>
-              )}
-            </span>
-          )}
-        </div>
-      </div>
-      {shown && shown.pieces.length > 0 ? (
-        <div className="grid gap-4 lg:grid-cols-[1fr_218px]">
-          <PieceDrawings pieces={shown.pieces} width={566} height={150} />
-          <div className="border-line lg:border-l lg:pl-4" aria-label="Finished size" role="group">
-            {shown.finished ? (
-              <BagOutline finished={shown.finished} />
-            ) : (
-              <p className="text-soft">There is no finished size yet.</p>
-            )}
-          </div>
-        </div>
-      ) : (
-        <p className="py-10 text-center text-soft">The pieces are drawn once the measurements can be read.</p>
-      )}
-    </section>
-  );
-}
-
-function SlotChoices({
-  document,
-  onChange,
-}: {
-  document: Document;
-  onChange: (next: Partial<Document>) => void;
-}) {
-  const { data } = useMaterials();
-  return (
-    <div className="grid gap-3 sm:grid-cols-3">
-      {document.slots.map((slot, i) => (
-        <SelectField
-          key={slot.key}
-          label={slot.label}
-          value={slot.materialId ?? ''}
-          onChange={(event) => {
-            const materialId = event.target.value ? Number(event.target.value) : undefined;
-            onChange({ slots: document.slots.map((s, at) => (at === i ? { ...s, materialId } : s)) });
-          }}
-        >
-          <option value="">not chosen</option>
-          {data?.items
-            .filter((material) => material.kind === slot.kind)
-            .map((material) => (
-              <option key={material.id} value={material.id}>
-                {material.name}
-              </option>
-            ))}
-        </SelectField>
-      ))}
-      <SelectField
-        label="Corners"
-        value={document.boxed.school}
-        hint="What is measured at the corner changes; the finished size stays."
-        onChange={(event) =>
-          onChange({
-            boxed: { ...document.boxed, school: event.target.value as Document['boxed']['school'] },
-          })
-        }
-      >
-        {Object.entries(SCHOOLS).map(([school, words]) => (
-          <option key={school} value={school}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      <UsualUnits document={document} onChange={onChange} />
-    </div>
-  );
-}
-
-function UsualUnits({
-  document,
-  onChange,
-}: {
-  document: Document;
-  onChange: (next: Partial<Document>) => void;
-}) {
-  const [typed, setTyped] = useState(String(document.usualUnits));
-  const units = Number(typed);
-  const fits = Number.isInteger(units) && units >= 1 && units <= 5000;
-  return (
-    <TextField
-      label="Usually made at a time"
-      inputMode="numeric"
-      value={typed}
-      error={fits ? undefined : `“${typed}” isn’t a whole number from 1 to 5000.`}
-      hint="The ticket’s figures are for a batch of this size."
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = Number(event.target.value);
-        if (Number.isInteger(next) && next >= 1 && next <= 5000) onChange({ usualUnits: next });
-      }}
-    />
+    </EditingContext>
   );
 }

@@ -1,100 +1,183 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { useDesigns } from '../../api/queries';
+import { keys, useDesigns } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
+import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
+import { useSettled } from '../../ui/useSettled';
 
+const PAGE = 24;
+
+/** All designs, to be found by name, sort, designer or piece. */
 export default function DesignsPage() {
-  const { data, error } = useDesigns();
+  const [params, setParams] = useSearchParams();
+  const search = params.get('search') ?? '';
+  const page = Number(params.get('page') ?? '0');
+  const settled = useSettled(search, 120);
   const [beginning, setBeginning] = useState(false);
-  const units = useUnits();
+  const { data, error } = useQuery({
+    queryKey: [...keys.designs, 'list', settled, page],
+    queryFn: () =>
+      api.get<Schemas['PageViewDesignLine']>(
+        `/api/designs?size=${PAGE}&page=${page}&search=${encodeURIComponent(settled)}`,
+      ),
+    placeholderData: keepPreviousData,
+  });
   if (error) return <ProblemNotice problem={error} />;
+  const none = data?.total === 0;
   return (
     <>
-      <header className="mb-4 flex items-center justify-between">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1>Designs</h1>
-        <Button onClick={() => setBeginning(true)}>New zip pouch</Button>
+        <div className="flex flex-wrap items-end gap-2.5">
+          {(!none || search) && (
+            <div className="w-[260px]">
+              <TextField
+                label="Find a design"
+                hideLabel
+                type="search"
+                placeholder="Find: name, sort, designer, piece"
+                value={search}
+                onChange={(event) =>
+                  setParams(event.target.value ? { search: event.target.value } : {}, { replace: true })
+                }
+              />
+            </div>
+          )}
+          <Button onClick={() => setBeginning(true)}>New design</Button>
+        </div>
       </header>
-      {data?.items.length === 0 && (
+      {none && !search && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No design yet</h2>
           <p className="mt-1 text-soft">
             Begin with the lined, boxed zip pouch: Mardun brings its pieces, zip, interfacing and steps, you
-            give it your own measurements.
+            give it your own measurements. Or begin with a blank one, from a paper pattern or a finished bag.
           </p>
         </section>
       )}
+      {none && search && <p className="text-soft">No design has “{search}” in it.</p>}
       <ul className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {data?.items.map((design) => (
           <li key={design.id}>
-            <Link to={`/designs/${design.id}`} className="sheet block p-4 hover:bg-woad-tint">
-              <b className="text-lg">{design.name}</b>
-              <span className="block text-soft">{design.sizes.join(', ')}</span>
-              {design.finished && (
-                <span className="mt-2 block">
-                  {units.own(design.finished.width.value)} × {units.own(design.finished.height.value)} ×{' '}
-                  {units.own(design.finished.depth.value)}
-                  <span className="text-soft"> finished</span>
-                </span>
-              )}
-              {design.ticket && (
-                <span className="mt-2 flex gap-5 border-t border-line-faint pt-2">
-                  <span>
-                    <span className="block text-[13px] text-soft">costs</span>
-                    <b>{design.ticket.cost.value.amount}</b>
-                  </span>
-                  <span>
-                    <span className="block text-[13px] text-soft">at the stall</span>
-                    <b>{design.ticket.price.amount}</b>
-                  </span>
-                  {design.ticket.perHour && (
-                    <span>
-                      <span className="block text-[13px] text-soft">left for an hour</span>
-                      <b>{design.ticket.perHour.value.amount}</b>
-                    </span>
-                  )}
-                </span>
-              )}
-            </Link>
+            <DesignCard design={design} />
           </li>
         ))}
       </ul>
-      <BeginPanel open={beginning} onOpenChange={setBeginning} />
+      {data && data.total > PAGE && (
+        <div className="mt-4 flex items-center gap-3">
+          <Button
+            look="quiet"
+            disabled={page === 0}
+            onClick={() => setParams({ search, page: String(page - 1) })}
+          >
+            Before
+          </Button>
+          <span className="text-soft">
+            {page * PAGE + 1} to {Math.min(data.total, (page + 1) * PAGE)} of {data.total}
+          </span>
+          <Button
+            look="quiet"
+            disabled={(page + 1) * PAGE >= data.total}
+            onClick={() => setParams({ search, page: String(page + 1) })}
+          >
+            Further
+          </Button>
+        </div>
+      )}
+      {beginning && <BeginPanel onClose={() => setBeginning(false)} />}
     </>
   );
 }
 
-function BeginPanel({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
-  const [name, setName] = useState('');
-  const request = useRequestId();
+function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
+  const units = useUnits();
+  const measures = design.finished?.measures.filter((m) => m.label !== 'Across the top') ?? [];
+  return (
+    <Link to={`/designs/${design.id}`} className="sheet block h-full p-4 hover:bg-woad-tint">
+      <span className="flex items-start justify-between gap-2">
+        <b className="text-lg leading-tight">{design.name}</b>
+        {design.toLookAt > 0 && <Tag look="care">{design.toLookAt} to look at</Tag>}
+      </span>
+      <span className="block text-soft">
+        {[design.sort, design.sizes.length > 1 && design.sizes.join(', ')].filter(Boolean).join(' · ')}
+      </span>
+      {measures.length > 0 && (
+        <span className="mt-2 block">
+          {measures.map((m) => units.own(m.figure.value)).join(' × ')}
+          <span className="text-soft"> finished</span>
+        </span>
+      )}
+      {design.ticket ? (
+        <span className="mt-2 flex items-baseline gap-4">
+          <span>
+            <span className="text-soft">costs</span> <b>{design.ticket.cost.value.amount}</b>
+          </span>
+          <span>
+            <span className="text-soft">stall</span> <b>{design.ticket.price.amount}</b>
+          </span>
+          {design.ticket.perHour && (
+            <span>
+              <span className="text-soft">an hour leaves</span>{' '}
+              <b className="text-moss">{design.ticket.perHour.value.amount}</b>
+            </span>
+          )}
+        </span>
+      ) : (
+        <span className="mt-2 block text-soft">Choose its materials, and it has a ticket.</span>
+      )}
+    </Link>
+  );
+}
+
+function BeginPanel({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
-  const send = useSend(
-    () => api.post<Schemas['DesignView']>('/api/designs', { requestId: request.id, name }),
+  const request = useRequestId();
+  const { data: designs } = useDesigns();
+  const [name, setName] = useState('');
+  const [from, setFrom] = useState('pouch');
+  const begin = useSend(
+    () =>
+      api.post<Schemas['DesignView']>('/api/designs', {
+        requestId: request.id,
+        name,
+        ...(from === 'pouch' || from === 'blank' ? { pattern: from } : { copyOf: Number(from) }),
+      }),
     (design) => navigate(`/designs/${design.id}`),
   );
   return (
-    <Panel title="A lined, boxed zip pouch" open={open} onOpenChange={onOpenChange}>
+    <Panel title="A new design" open onOpenChange={(open) => !open && onClose()}>
       <form
+        noValidate
         className="space-y-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!send.isPending) send.mutate(undefined);
+          if (!begin.isPending) begin.mutate(undefined);
         }}
       >
         <TextField
           label="What do you call it?"
           value={name}
+          error={begin.problem?.on('name')}
           onChange={(event) => setName(event.target.value)}
-          error={send.problem?.on('name')}
-          hint="It starts in two sizes with your usual seam; you change every measurement next."
         />
-        {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
-        <Button type="submit" disabled={send.isPending}>
+        <SelectField label="Begin with" value={from} onChange={(event) => setFrom(event.target.value)}>
+          <option value="pouch">the lined, boxed zip pouch</option>
+          <option value="blank">a blank sheet</option>
+          {designs?.items.map((design) => (
+            <option key={design.id} value={design.id}>
+              a copy of {design.name}
+            </option>
+          ))}
+        </SelectField>
+        {begin.problem && begin.problem.errors.length === 0 && <ProblemNotice problem={begin.problem} />}
+        <Button type="submit" disabled={begin.isPending}>
           Begin
         </Button>
       </form>

@@ -1,52 +1,81 @@
-import type { Schemas } from '../../api/client';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/Field';
+import { ProblemNotice } from '../../ui/Notice';
+import { Panel } from '../../ui/Panel';
+import { useRequestId, useSend } from '../../ui/useSend';
+import { freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
+import { Choice, FormulaField, RowButton, Tick } from './fields';
+import { STAGES, STATIONS } from './words';
 
-type Document = Schemas['DesignDocument'];
 type StepRow = Schemas['StepRow'];
 
-const STATIONS: Record<StepRow['station'], string> = {
-  CUTTING_TABLE: 'cutting table',
-  PRESS: 'press',
-  MACHINE: 'machine',
-  WORK_TABLE: 'work table',
+const NEW: Omit<StepRow, 'key'> = {
+  name: 'New step',
+  stage: 'SEW',
+  station: 'MACHINE',
+  needle: '',
+  thread: '',
+  foot: '',
+  stitch: '',
+  minutesPerUnit: '1',
+  minutesPerBatch: '0',
+  passiveMinutes: '0',
+  check: '',
+  caution: '',
+  note: '',
+  after: [],
+  uses: '',
 };
 
-/** The steps in order with what is on the machine and the minutes, which can be changed. */
-export function StepTable({
-  document,
-  findings,
-  onChange,
-}: {
-  document: Document;
-  findings: Schemas['FindingView'][];
-  onChange: (next: Partial<Document>) => void;
-}) {
-  const change = (index: number, next: Partial<StepRow>) =>
-    onChange({ steps: document.steps.map((step, i) => (i === index ? { ...step, ...next } : step)) });
-  const minutes = (
-    index: number,
-    key: 'minutesPerUnit' | 'minutesPerBatch' | 'passiveMinutes',
-    label: string,
-  ) => {
-    const step = document.steps[index];
-    const sentence = findings.find((f) => f.place === `steps.${index}.${key}`)?.sentence;
-    return (
-      <td className="w-[84px]">
-        <input
-          aria-label={`${label}, ${step?.name}`}
-          aria-invalid={!!sentence}
-          title={sentence}
-          inputMode="decimal"
-          className="field !min-h-10 text-right"
-          value={step?.[key]}
-          onChange={(event) => change(index, { [key]: event.target.value })}
-        />
-      </td>
-    );
-  };
-  const sentences = findings.filter((f) => f.place.startsWith('steps.')).map((f) => f.sentence);
+/** The steps in order with what is on the machine and the minutes; a step opens to all about it. */
+export function StepTable() {
+  const { document, change } = useEditing();
+  const [opened, setOpened] = useState<string>();
+  const [putting, setPutting] = useState(false);
+  const [keeping, setKeeping] = useState(false);
+  const steps = document.steps;
+  const set = (index: number, next: Partial<StepRow>) => change({ steps: replaced(steps, index, next) });
+  const openedAt = steps.findIndex((step) => step.key === opened);
+  const findings = useStepFindings();
   return (
     <>
-      {sentences.map((sentence) => (
+      <div className="mb-1 flex flex-wrap items-center justify-between gap-3">
+        <h2>Steps, in order</h2>
+        <div className="flex flex-wrap gap-1">
+          <button
+            type="button"
+            className="min-h-9 px-2 font-semibold text-woad hover:underline"
+            onClick={() => {
+              const key = freeKey(
+                'step',
+                steps.map((s) => s.key),
+              );
+              change({ steps: [...steps, { ...NEW, key }] });
+              setOpened(key);
+            }}
+          >
+            Add a step
+          </button>
+          <button
+            type="button"
+            className="min-h-9 px-2 font-semibold text-woad hover:underline"
+            onClick={() => setPutting(true)}
+          >
+            Put in a building block
+          </button>
+          <button
+            type="button"
+            className="min-h-9 px-2 font-semibold text-woad hover:underline"
+            onClick={() => setKeeping(true)}
+          >
+            Keep steps as a block
+          </button>
+        </div>
+      </div>
+      {findings.map((sentence) => (
         <p key={sentence} role="alert" className="mb-1 text-madder">
           {sentence}
         </p>
@@ -56,18 +85,28 @@ export function StepTable({
           <tr>
             <th>Step</th>
             <th>At the</th>
-            <th className="!text-right">min each</th>
+            <th className="!text-right">min each, or /h</th>
             <th className="!text-right">min once</th>
             <th className="!text-right">waiting</th>
+            <th>
+              <span className="sr-only">Order</span>
+            </th>
           </tr>
         </thead>
         <tbody>
-          {document.steps.map((step, i) => (
-            <tr key={i}>
+          {steps.map((step, i) => (
+            <tr key={step.key}>
               <td>
-                {i + 1}. {step.name}
+                <button
+                  type="button"
+                  className="text-left font-semibold text-woad hover:underline"
+                  onClick={() => setOpened(step.key)}
+                >
+                  {i + 1}. {step.name}
+                </button>
                 <span className="block text-[13px] text-soft">
                   {[
+                    step.uses,
                     step.needle && `needle ${step.needle}`,
                     step.thread && `${step.thread} thread`,
                     step.foot,
@@ -78,13 +117,294 @@ export function StepTable({
                 </span>
               </td>
               <td className="text-soft">{STATIONS[step.station]}</td>
-              {minutes(i, 'minutesPerUnit', 'Minutes for each')}
-              {minutes(i, 'minutesPerBatch', 'Minutes once per batch')}
-              {minutes(i, 'passiveMinutes', 'Minutes of waiting')}
+              <Minutes
+                index={i}
+                name="minutesPerUnit"
+                label="Minutes for each"
+                onType={(text) => set(i, { minutesPerUnit: text })}
+              />
+              <Minutes
+                index={i}
+                name="minutesPerBatch"
+                label="Minutes once per batch"
+                onType={(text) => set(i, { minutesPerBatch: text })}
+              />
+              <Minutes
+                index={i}
+                name="passiveMinutes"
+                label="Minutes of waiting"
+                onType={(text) => set(i, { passiveMinutes: text })}
+              />
+              <td className="w-[76px] whitespace-nowrap">
+                <RowButton
+                  label={`Move ${step.name} up`}
+                  disabled={i === 0}
+                  onPress={() => change({ steps: moved(steps, i, -1) })}
+                >
+                  ↑
+                </RowButton>
+                <RowButton
+                  label={`Move ${step.name} down`}
+                  disabled={i === steps.length - 1}
+                  onPress={() => change({ steps: moved(steps, i, 1) })}
+                >
+                  ↓
+                </RowButton>
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
+      {openedAt >= 0 && (
+        <StepPanel
+          index={openedAt}
+          onChange={(next) => set(openedAt, next)}
+          onRemove={() => {
+            setOpened(undefined);
+            change({ steps: without(steps, openedAt) });
+          }}
+          onClose={() => setOpened(undefined)}
+        />
+      )}
+      {putting && <BlockPanel onClose={() => setPutting(false)} />}
+      {keeping && <KeepPanel onClose={() => setKeeping(false)} />}
     </>
+  );
+}
+
+/** What can't be read in a step; what only looks wrong stands among the checks. */
+function useStepFindings() {
+  const { sheet } = useEditing();
+  const found = sheet.sizes
+    .flatMap((size) => size.findings)
+    .filter((f) => f.severity === 'REFUSED' && f.place.startsWith('steps.'));
+  return [...new Set(found.map((f) => f.sentence))];
+}
+
+function Minutes({
+  index,
+  name,
+  label,
+  onType,
+}: {
+  index: number;
+  name: 'minutesPerUnit' | 'minutesPerBatch' | 'passiveMinutes';
+  label: string;
+  onType: (text: string) => void;
+}) {
+  const { document } = useEditing();
+  const step = document.steps[index];
+  const sentence = useFindings(`steps.${index}.${name}`)[0]?.sentence;
+  return (
+    <td className="w-[84px]">
+      <input
+        aria-label={`${label}, ${step?.name}`}
+        aria-invalid={!!sentence}
+        title={sentence}
+        inputMode="text"
+        className="field !min-h-10 text-right"
+        value={step?.[name] ?? ''}
+        onChange={(event) => onType(event.target.value)}
+      />
+    </td>
+  );
+}
+
+function StepPanel({
+  index,
+  onChange,
+  onRemove,
+  onClose,
+}: {
+  index: number;
+  onChange: (next: Partial<StepRow>) => void;
+  onRemove: () => void;
+  onClose: () => void;
+}) {
+  const { document } = useEditing();
+  const step = document.steps[index];
+  if (!step) return null;
+  const text = (
+    key: 'name' | 'needle' | 'thread' | 'foot' | 'stitch' | 'check' | 'caution' | 'note',
+    label: string,
+  ) => (
+    <TextField
+      label={label}
+      maxLength={300}
+      value={step[key]}
+      onChange={(event) => onChange({ [key]: event.target.value })}
+    />
+  );
+  const formula = (
+    key: 'minutesPerUnit' | 'minutesPerBatch' | 'passiveMinutes' | 'uses',
+    label: string,
+    hint?: string,
+  ) => (
+    <FormulaField
+      label={label}
+      place={`steps.${index}.${key}`}
+      value={step[key]}
+      hint={hint}
+      onType={(typed) => onChange({ [key]: typed })}
+    />
+  );
+  return (
+    <Panel title={`${index + 1}. ${step.name}`} open wide onOpenChange={(open) => !open && onClose()}>
+      <div className="grid gap-3 md:grid-cols-3">
+        {text('name', 'Step')}
+        <Choice
+          label="Part of"
+          value={step.stage}
+          options={STAGES}
+          onChoose={(stage) => onChange({ stage })}
+        />
+        <Choice
+          label="At the"
+          value={step.station}
+          options={STATIONS}
+          onChoose={(station) => onChange({ station })}
+        />
+        {text('needle', 'Needle')}
+        {text('thread', 'Thread')}
+        {text('foot', 'Foot')}
+        {text('stitch', 'Stitch')}
+        {formula('minutesPerUnit', 'Minutes for each', 'or so many an hour: 12/h')}
+        {formula('minutesPerBatch', 'Minutes once per batch')}
+        {formula('passiveMinutes', 'Minutes of waiting')}
+        {formula('uses', 'What goes through, with its layers', 'letters, like 2A, 2B, C')}
+        {text('check', 'What to check')}
+        {text('caution', 'Caution')}
+        {text('note', 'Note to remember')}
+      </div>
+      <fieldset className="mt-3">
+        <legend className="text-[13px] font-semibold text-soft">Comes after</legend>
+        <div className="grid gap-x-4 md:grid-cols-2">
+          {document.steps
+            .filter((other) => other.key !== step.key)
+            .map((other) => (
+              <Tick
+                key={other.key}
+                label={other.name}
+                checked={step.after.includes(other.key)}
+                onTick={(on) =>
+                  onChange({
+                    after: on ? [...step.after, other.key] : step.after.filter((key) => key !== other.key),
+                  })
+                }
+              />
+            ))}
+        </div>
+      </fieldset>
+      <button
+        type="button"
+        className="mt-2 min-h-10 font-semibold text-madder hover:underline"
+        onClick={onRemove}
+      >
+        Remove this step
+      </button>
+    </Panel>
+  );
+}
+
+const blocksKey = ['design-blocks'];
+
+function BlockPanel({ onClose }: { onClose: () => void }) {
+  const { document, change } = useEditing();
+  const { data: blocks } = useQuery({
+    queryKey: blocksKey,
+    queryFn: () => api.get<Schemas['BlockView'][]>('/api/design-blocks'),
+  });
+  const put = useSend(
+    (block: string) => api.post<Document>('/api/designs/with-block', { document, block }),
+    (next) => {
+      change(next);
+      onClose();
+    },
+  );
+  return (
+    <Panel title="Put in a building block" open wide onOpenChange={(open) => !open && onClose()}>
+      <p className="mb-2 text-soft">
+        A block brings its steps with their usual times, and the pieces, trims and measurements they need.
+        What the design has already by the same name is kept.
+      </p>
+      <ProblemNotice problem={put.problem} />
+      <ul className="divide-y divide-line">
+        {blocks?.map((block) => (
+          <li key={block.key} className="flex items-center justify-between gap-3 py-2">
+            <span>
+              <b>{block.name}</b>
+              {block.variant && `, ${block.variant}`}
+              {block.own && <span className="text-soft"> · your own</span>}
+              <span className="block text-[13px] text-soft">{block.brings.join(' · ')}</span>
+            </span>
+            <Button look="quiet" disabled={put.isPending} onClick={() => put.mutate(block.key)}>
+              Put in
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+}
+
+function KeepPanel({ onClose }: { onClose: () => void }) {
+  const { document } = useEditing();
+  const client = useQueryClient();
+  const request = useRequestId();
+  const [name, setName] = useState('');
+  const [variant, setVariant] = useState('');
+  const [steps, setSteps] = useState<string[]>([]);
+  const keep = useSend(
+    () =>
+      api.post<Schemas['BlockView'][]>('/api/design-blocks', {
+        requestId: request.id,
+        name,
+        variant,
+        document,
+        steps,
+      }),
+    (blocks) => {
+      client.setQueryData(blocksKey, blocks);
+      onClose();
+    },
+  );
+  return (
+    <Panel title="Keep steps as a building block" open onOpenChange={(open) => !open && onClose()}>
+      <form
+        noValidate
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!keep.isPending) keep.mutate(undefined);
+        }}
+      >
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            label="Name of the block"
+            value={name}
+            error={keep.problem?.on('name')}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <TextField label="Variant" value={variant} onChange={(event) => setVariant(event.target.value)} />
+        </div>
+        <fieldset>
+          <legend className="text-[13px] font-semibold text-soft">
+            Its steps; what they use comes along
+          </legend>
+          {document.steps.map((step) => (
+            <Tick
+              key={step.key}
+              label={step.name}
+              checked={steps.includes(step.key)}
+              onTick={(on) => setSteps(on ? [...steps, step.key] : steps.filter((key) => key !== step.key))}
+            />
+          ))}
+        </fieldset>
+        {keep.problem?.on('steps') && <p className="text-madder">{keep.problem.on('steps')}</p>}
+        <Button type="submit" disabled={keep.isPending}>
+          Keep it
+        </Button>
+      </form>
+    </Panel>
   );
 }

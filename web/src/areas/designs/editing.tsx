@@ -63,3 +63,32 @@ export function freeKey(words: string, taken: string[]) {
   for (let i = 2; taken.includes(key); i++) key = `${start}${i}`;
   return key;
 }
+
+/** The design with another letter for one of its pieces, panels or trims, wherever the letter stands. */
+export function relettered(document: Document, from: string, to: string): Document {
+  const letter = (l: string) => (l === from ? to : l);
+  const uses = (text: string) => text.replace(/[\p{L}][\p{L}\d]{0,3}/gu, letter);
+  return {
+    ...document,
+    form: {
+      ...document.form,
+      outer: letter(document.form.outer),
+      lining: letter(document.form.lining),
+      other: letter(document.form.other),
+    },
+    pieces: document.pieces.map((p) => ({
+      ...p,
+      letter: letter(p.letter),
+      backs: p.backs === undefined ? undefined : letter(p.backs),
+    })),
+    panels: document.panels.map((p) => ({
+      ...p,
+      letter: letter(p.letter),
+      parts: p.parts.map((part) => ({ ...part, letter: letter(part.letter) })),
+    })),
+    trims: document.trims.map((t) => ({ ...t, letter: letter(t.letter) })),
+    zips: document.zips.map((z) => ({ ...z, zip: letter(z.zip) })),
+    straps: document.straps.map((s) => ({ ...s, of: letter(s.of) })),
+    steps: document.steps.map((s) => ({ ...s, uses: uses(s.uses) })),
+  };
+}

@@ -24,7 +24,10 @@ export function FormulaField({
   const finding = useFindings(place).find((f) => f.severity === 'REFUSED');
   return (
     <div>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-[13px] font-semibold text-soft'}>
+      <label
+        htmlFor={id}
+        className={hideLabel ? 'sr-only' : 'mb-0.5 block text-[13px] font-semibold text-soft'}
+      >
         {label}
       </label>
       <input
@@ -38,7 +41,11 @@ export function FormulaField({
         onChange={(event) => onType(event.target.value)}
         {...rest}
       />
-      <div id={`${id}-says`} aria-live="polite" className={`text-[13px] ${finding ? 'text-madder' : 'text-soft'}`}>
+      <div
+        id={`${id}-says`}
+        aria-live="polite"
+        className={`text-[13px] ${finding ? 'text-madder' : 'text-soft'}`}
+      >
         {finding?.sentence ?? hint}
       </div>
     </div>
@@ -94,7 +101,8 @@ export function LetterChoice({
 }) {
   const { document } = useEditing();
   const cloth = [...document.pieces, ...document.panels];
-  const items = among === 'cloth' ? cloth : among === 'trims' ? document.trims : [...cloth, ...document.trims];
+  const items =
+    among === 'cloth' ? cloth : among === 'trims' ? document.trims : [...cloth, ...document.trims];
   return (
     <SelectField label={label} value={value} onChange={(event) => onChoose(event.target.value)}>
       <option value="">{none}</option>
@@ -194,7 +202,11 @@ export function PartHeading({ title, add, onAdd }: { title: string; add?: string
     <div className="mt-4 mb-1 flex items-center justify-between gap-3 first:mt-0">
       <h2>{title}</h2>
       {add && (
-        <button type="button" className="min-h-9 px-2 font-semibold text-woad hover:underline" onClick={onAdd}>
+        <button
+          type="button"
+          className="min-h-9 px-2 font-semibold text-woad hover:underline"
+          onClick={onAdd}
+        >
           {add}
         </button>
       )}

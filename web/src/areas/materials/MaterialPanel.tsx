@@ -1,11 +1,12 @@
 import { useForm } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
+import { CLOTHS } from '../designs/words';
 
 type Form = Schemas['MaterialForm'];
 type Material = Schemas['MaterialView'];
@@ -15,7 +16,19 @@ const TITLES: Record<Kind, string> = {
   CLOTH: 'A cloth',
   TRIM: 'Something bought by length',
   NOTION: 'Something counted',
+  FILLING_BY_WEIGHT: 'A filling, by weight',
+  FILLING_BY_VOLUME: 'A filling, by volume',
 };
+
+/** What a price is usually for. */
+const usualAmount = (kind: Kind, cloth: string) =>
+  ({
+    CLOTH: `1 ${cloth}`,
+    TRIM: `1 ${cloth}`,
+    NOTION: '10',
+    FILLING_BY_WEIGHT: '1 kg',
+    FILLING_BY_VOLUME: '1 l',
+  })[kind];
 
 /** Enters a new material, or changes one; its stock is changed by movements instead. */
 export function MaterialPanel({
@@ -29,8 +42,7 @@ export function MaterialPanel({
 }) {
   const units = useUnits();
   const request = useRequestId();
-  const exact = (amount?: Schemas['AmountView']) =>
-    amount ? (amount.length?.exact ?? String(amount.count)) : '';
+  const exact = (amount?: Schemas['AmountView']) => amount?.exact ?? '';
   const { register, handleSubmit } = useForm<Form>({
     defaultValues: {
       requestId: request.id,
@@ -41,8 +53,9 @@ export function MaterialPanel({
       colour: material?.colour ?? '#5d7f8f',
       usableWidth: material?.usableWidth?.exact ?? '',
       directional: material?.directional ?? false,
+      cloth: material?.cloth,
       price: material?.price.amount ?? '',
-      pricePer: material ? exact(material.pricePer) : kind === 'NOTION' ? '10' : `1 ${units.cloth}`,
+      pricePer: material ? exact(material.pricePer) : usualAmount(kind, units.cloth),
       lowAt: exact(material?.lowAt),
       onHand: '',
     },
@@ -55,8 +68,13 @@ export function MaterialPanel({
     onClose,
   );
   const on = (field: string) => send.problem?.on(field);
-  const counted = kind === 'NOTION';
-  const bare = counted ? 'a count' : `a length; a bare number is ${units.cloth}`;
+  const bare = {
+    CLOTH: `a length; a bare number is ${units.cloth}`,
+    TRIM: `a length; a bare number is ${units.cloth}`,
+    NOTION: 'a count',
+    FILLING_BY_WEIGHT: 'a weight, like 500 g or 1 lb',
+    FILLING_BY_VOLUME: 'a volume, like 2 l or 4 cups',
+  }[kind];
   return (
     <Panel title={material ? material.name : TITLES[kind]} open onOpenChange={(open) => !open && onClose()}>
       <form
@@ -64,7 +82,11 @@ export function MaterialPanel({
         className="space-y-3"
         onSubmit={handleSubmit((form) => {
           if (!send.isPending) {
-            send.mutate({ ...form, version: send.problem?.currentVersion ?? form.version });
+            send.mutate({
+              ...form,
+              cloth: form.cloth || undefined,
+              version: send.problem?.currentVersion ?? form.version,
+            });
           }
         })}
       >
@@ -78,6 +100,14 @@ export function MaterialPanel({
               error={on('usableWidth')}
               {...register('usableWidth')}
             />
+            <SelectField label="What kind of cloth" error={on('cloth')} {...register('cloth')}>
+              <option value="">not said</option>
+              {Object.entries(CLOTHS).map(([key, words]) => (
+                <option key={key} value={key}>
+                  {words}
+                </option>
+              ))}
+            </SelectField>
             <label className="flex min-h-11 items-center gap-2">
               <input type="checkbox" className="size-5" {...register('directional')} />
               One way up: print, stripe or nap, so pieces with a top aren’t turned

@@ -17,6 +17,8 @@ const GROUPS: { kind: Kind; title: string; add: string }[] = [
   { kind: 'CLOTH', title: 'Cloth, lining, interfacing', add: 'Add cloth' },
   { kind: 'TRIM', title: 'By length', add: 'Add zip tape or trim' },
   { kind: 'NOTION', title: 'By count', add: 'Add notions' },
+  { kind: 'FILLING_BY_WEIGHT', title: 'Fillings, by weight', add: 'Add filling by weight' },
+  { kind: 'FILLING_BY_VOLUME', title: 'Fillings, by volume', add: 'by volume' },
 ];
 
 export default function MaterialsPage() {
@@ -152,9 +154,7 @@ function Group({
                 )}
                 <td className="num whitespace-nowrap">
                   {material.price.amount}
-                  <span className="block text-[13px] text-soft">
-                    for {material.pricePer.length ? material.pricePer.length.exact : material.pricePer.count}
-                  </span>
+                  <span className="block text-[13px] text-soft">for {material.pricePer.exact}</span>
                 </td>
                 <td className="w-[150px]">
                   <b className="whitespace-nowrap">{units.amount(material.onHand)}</b>

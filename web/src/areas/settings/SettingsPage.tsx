@@ -75,6 +75,11 @@ function SettingsForm({ stored }: { stored: Form }) {
             <option value="SIXTEENTH">sixteenths of an inch</option>
           </SelectField>
           <TextField label="Usual seam allowance" error={on('usualSeam')} {...register('usualSeam')} />
+          <TextField
+            label="Thickest seam my machine sews"
+            error={on('thickestSeam')}
+            {...register('thickestSeam')}
+          />
         </Group>
         <Group title="Work">
           <TextField

@@ -1,0 +1,190 @@
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { useMaterials } from '../../api/queries';
+import { SelectField, TextField } from '../../ui/Field';
+import { freeKey, replaced, useEditing, without } from './editing';
+import { Choice, PartHeading, RowButton, Tick } from './fields';
+import { CLOTHS, LICENCES, MATERIALS } from './words';
+
+type Slot = Schemas['SlotRow'];
+
+/** What it is, whose it is, and what it is usually made of. */
+export function AboutTab() {
+  const { document, change } = useEditing();
+  const source = document.source;
+  const setSource = (next: Partial<typeof source>) => change({ source: { ...source, ...next } });
+  const limited = source.licence === 'SO_MANY';
+  return (
+    <>
+      <div className="grid gap-3 md:grid-cols-3">
+        <TextField
+          label="What sort of thing"
+          maxLength={60}
+          value={document.sort}
+          placeholder="pouch, tote, wallet …"
+          onChange={(event) => change({ sort: event.target.value })}
+        />
+        <UsualUnits />
+        <TextField
+          label="Note"
+          maxLength={1000}
+          value={document.note}
+          onChange={(event) => change({ note: event.target.value })}
+        />
+        <Choice
+          label="Whose design"
+          value={source.licence}
+          options={LICENCES}
+          onChoose={(licence) => setSource({ licence })}
+        />
+        {source.licence !== 'OWN' && (
+          <>
+            <TextField
+              label="Designer"
+              maxLength={120}
+              value={source.designer}
+              onChange={(event) => setSource({ designer: event.target.value })}
+            />
+            {limited && (
+              <TextField
+                label="How many may be sold"
+                inputMode="numeric"
+                value={source.most}
+                onChange={(event) => setSource({ most: Number(event.target.value.replace(/\D/g, '')) || 0 })}
+              />
+            )}
+            <TextField
+              label="Credit line for the label"
+              maxLength={200}
+              value={source.credit}
+              onChange={(event) => setSource({ credit: event.target.value })}
+            />
+          </>
+        )}
+      </div>
+      <Tick
+        label="It is meant for children"
+        checked={document.forChildren}
+        onTick={(forChildren) => change({ forChildren })}
+      />
+      <Slots />
+    </>
+  );
+}
+
+function Slots() {
+  const { document, change } = useEditing();
+  const { data } = useMaterials();
+  return (
+    <>
+      <PartHeading
+        title="Materials"
+        add="Ask for another material"
+        onAdd={() =>
+          change({
+            slots: [
+              ...document.slots,
+              {
+                key: freeKey(
+                  'material',
+                  document.slots.map((s) => s.key),
+                ),
+                label: 'New material',
+                kind: 'CLOTH',
+                cloths: [],
+              },
+            ],
+          })
+        }
+      />
+      {document.slots.map((slot, i) => {
+        const set = (next: Partial<Slot>) => change({ slots: replaced(document.slots, i, next) });
+        return (
+          <div key={slot.key} className="grid grid-cols-[1fr_1fr_1.2fr_1.4fr_auto] items-end gap-2 py-0.5">
+            <TextField
+              label="Asked for"
+              maxLength={80}
+              value={slot.label}
+              onChange={(event) => set({ label: event.target.value })}
+            />
+            <Choice
+              label="Kind"
+              value={slot.kind}
+              options={MATERIALS}
+              onChoose={(kind) => set({ kind, cloths: [], materialId: undefined })}
+            />
+            {slot.kind === 'CLOTH' ? (
+              <SelectField
+                label="Usual cloth"
+                value={slot.cloths[0] ?? ''}
+                hint={
+                  slot.cloths.length > 1 &&
+                  `or ${slot.cloths
+                    .slice(1)
+                    .map((c) => CLOTHS[c])
+                    .join(', ')}`
+                }
+                onChange={(event) => {
+                  const chosen = event.target.value as Slot['cloths'][number];
+                  set({ cloths: chosen ? [chosen, ...slot.cloths.filter((c) => c !== chosen)] : [] });
+                }}
+              >
+                <option value="">any</option>
+                {Object.entries(CLOTHS).map(([key, words]) => (
+                  <option key={key} value={key}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
+            ) : (
+              <span />
+            )}
+            <SelectField
+              label={slot.label}
+              value={slot.materialId ?? ''}
+              onChange={(event) =>
+                set({ materialId: event.target.value ? Number(event.target.value) : undefined })
+              }
+            >
+              <option value="">not chosen</option>
+              {data?.items
+                .filter((material) => material.kind === slot.kind)
+                .map((material) => (
+                  <option key={material.id} value={material.id}>
+                    {material.name}
+                  </option>
+                ))}
+            </SelectField>
+            <RowButton
+              label={`Remove ${slot.label}`}
+              onPress={() => change({ slots: without(document.slots, i) })}
+            >
+              ×
+            </RowButton>
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+function UsualUnits() {
+  const { document, change } = useEditing();
+  const [typed, setTyped] = useState(String(document.usualUnits));
+  const units = Number(typed);
+  const fits = Number.isInteger(units) && units >= 1 && units <= 5000;
+  return (
+    <TextField
+      label="Usually made at a time"
+      inputMode="numeric"
+      value={typed}
+      error={fits ? undefined : `“${typed}” isn’t a whole number from 1 to 5000.`}
+      hint="The ticket’s figures are for a batch of this size."
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const next = Number(event.target.value);
+        if (Number.isInteger(next) && next >= 1 && next <= 5000) change({ usualUnits: next });
+      }}
+    />
+  );
+}

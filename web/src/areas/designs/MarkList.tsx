@@ -1,0 +1,88 @@
+import type { Schemas } from '../../api/client';
+import { TextField } from '../../ui/Field';
+import { replaced, without } from './editing';
+import { Choice, FormulaField, PartHeading, RowButton } from './fields';
+import { HALVES, MARKS } from './words';
+
+type Mark = Schemas['MarkRow'];
+
+const NEW: Mark = {
+  kind: 'POCKET',
+  label: 'pocket',
+  from: 'RAW',
+  across: '',
+  down: '',
+  width: '',
+  height: '',
+  half: 'WHOLE',
+};
+
+const FROM = { RAW: 'raw edges', FINISHED: 'finished edges' };
+
+/** What is marked on a piece or panel, and where. */
+export function MarkList({
+  place,
+  marks,
+  onChange,
+}: {
+  place: string;
+  marks: Mark[];
+  onChange: (marks: Mark[]) => void;
+}) {
+  return (
+    <section aria-label="Marks">
+      <PartHeading title="Marks" add="Add a mark" onAdd={() => onChange([...marks, NEW])} />
+      {marks.map((mark, i) => {
+        const set = (next: Partial<Mark>) => onChange(replaced(marks, i, next));
+        const sized = mark.kind === 'POCKET' || mark.kind === 'GAP';
+        const field = (key: 'across' | 'down' | 'width' | 'height', label: string) => (
+          <FormulaField
+            label={label}
+            place={`${place}.marks.${i}.${key}`}
+            value={mark[key]}
+            onType={(text) => set({ [key]: text })}
+          />
+        );
+        return (
+          <div key={i} className="mb-2 border-b border-line pb-2">
+            <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
+              <Choice label="Mark" value={mark.kind} options={MARKS} onChoose={(kind) => set({ kind })} />
+              <TextField
+                label="What it is"
+                maxLength={80}
+                value={mark.label}
+                onChange={(event) => set({ label: event.target.value })}
+              />
+              <Choice label="From the" value={mark.from} options={FROM} onChoose={(from) => set({ from })} />
+              <RowButton label={`Remove the mark ${mark.label}`} onPress={() => onChange(without(marks, i))}>
+                ×
+              </RowButton>
+            </div>
+            <div className="grid grid-cols-4 gap-2">
+              {mark.kind !== 'CENTRE' && field('across', 'From the left')}
+              {mark.kind !== 'CENTRE' && field('down', 'From the top')}
+              {sized && field('width', 'Width')}
+              {sized && field('height', 'Height')}
+              {mark.kind === 'HARDWARE' && (
+                <>
+                  <Choice
+                    label="Half"
+                    value={mark.half}
+                    options={HALVES}
+                    onChoose={(half) => set({ half })}
+                  />
+                  <TextField
+                    label="Closes with"
+                    value={mark.pair ?? ''}
+                    placeholder="its name"
+                    onChange={(event) => set({ pair: event.target.value || undefined })}
+                  />
+                </>
+              )}
+            </div>
+          </div>
+        );
+      })}
+    </section>
+  );
+}

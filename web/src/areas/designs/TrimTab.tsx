@@ -1,0 +1,403 @@
+import type { Schemas } from '../../api/client';
+import { TextField } from '../../ui/Field';
+import { useUnits } from '../../ui/units';
+import { freeLetter, relettered, replaced, useEditing, without } from './editing';
+import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, SlotChoice, Tick } from './fields';
+import { HALVES, STRAPS, TRIMS, ZIPS } from './words';
+
+type Trim = Schemas['TrimNeed'];
+type Zip = Schemas['ZipFit'];
+
+const FILLINGS = ['FILLING_BY_WEIGHT', 'FILLING_BY_VOLUME'];
+
+/** All that isn't cut from cloth, and what it has to fit. */
+export function TrimTab() {
+  const { document, change } = useEditing();
+  const slotOf = (...kinds: string[]) => document.slots.find((s) => kinds.includes(s.kind))?.key ?? '';
+  return (
+    <>
+      <PartHeading
+        title="By length"
+        add="Add a trim"
+        onAdd={() =>
+          change({
+            trims: [
+              ...document.trims,
+              {
+                letter: freeLetter(document),
+                name: 'New trim',
+                kind: 'WEBBING',
+                slot: slotOf('TRIM'),
+                quantity: '1',
+                length: '10 cm',
+                turnUnder: '',
+                shortest: '',
+                longest: '',
+              },
+            ],
+          })
+        }
+      />
+      {document.trims.map((trim, i) => (
+        <TrimEditor
+          key={i}
+          trim={trim}
+          onChange={(next) => change({ trims: replaced(document.trims, i, next) })}
+          onRemove={() => change({ trims: without(document.trims, i) })}
+        />
+      ))}
+      <Straps />
+      <Casings />
+      <PartHeading
+        title="By count"
+        add="Add a notion"
+        onAdd={() =>
+          change({
+            notions: [
+              ...document.notions,
+              { name: 'New notion', slot: slotOf('NOTION'), quantity: '1', half: 'WHOLE' },
+            ],
+          })
+        }
+      />
+      {document.notions.map((notion, i) => {
+        const set = (next: Partial<typeof notion>) =>
+          change({ notions: replaced(document.notions, i, next) });
+        return (
+          <div key={i} className="grid grid-cols-[1.4fr_1fr_90px_1fr_auto] items-end gap-2 py-0.5">
+            <TextField
+              label="Notion"
+              maxLength={80}
+              value={notion.name}
+              onChange={(event) => set({ name: event.target.value })}
+            />
+            <SlotChoice
+              label="Taken from"
+              value={notion.slot}
+              kinds={['NOTION']}
+              onChoose={(slot) => set({ slot })}
+            />
+            <FormulaField
+              label="Each"
+              place={`notions.${i}.quantity`}
+              value={notion.quantity}
+              onType={(quantity) => set({ quantity })}
+            />
+            <Choice label="Half" value={notion.half} options={HALVES} onChoose={(half) => set({ half })} />
+            <RowButton
+              label={`Remove ${notion.name}`}
+              onPress={() => change({ notions: without(document.notions, i) })}
+            >
+              ×
+            </RowButton>
+          </div>
+        );
+      })}
+      <PartHeading
+        title="Fillings"
+        add="Add a filling"
+        onAdd={() =>
+          change({
+            fillings: [
+              ...document.fillings,
+              { name: 'New filling', slot: slotOf(...FILLINGS), amounts: ['100 g'] },
+            ],
+          })
+        }
+      />
+      {document.fillings.map((filling, i) => {
+        const set = (next: Partial<typeof filling>) =>
+          change({ fillings: replaced(document.fillings, i, next) });
+        return (
+          <div key={i} className="py-0.5">
+            <div className="grid grid-cols-[1.4fr_1fr_auto] items-end gap-2">
+              <TextField
+                label="Filling"
+                maxLength={80}
+                value={filling.name}
+                onChange={(event) => set({ name: event.target.value })}
+              />
+              <SlotChoice
+                label="Taken from"
+                value={filling.slot}
+                kinds={FILLINGS}
+                onChoose={(slot) => set({ slot })}
+              />
+              <RowButton
+                label={`Remove ${filling.name}`}
+                onPress={() => change({ fillings: without(document.fillings, i) })}
+              >
+                ×
+              </RowButton>
+            </div>
+            <div className="flex flex-wrap items-end gap-2">
+              {filling.amounts.map((amount, j) => (
+                <div key={j} className="w-[150px]">
+                  <FormulaField
+                    label={filling.amounts.length > 1 ? `In ${document.sizes[j]}` : 'In each'}
+                    place={`fillings.${i}.amount`}
+                    value={amount}
+                    onType={(text) => set({ amounts: filling.amounts.map((a, at) => (at === j ? text : a)) })}
+                  />
+                </div>
+              ))}
+              <Tick
+                label="the same for all sizes"
+                checked={filling.amounts.length === 1}
+                onTick={(same) =>
+                  set({
+                    amounts: same
+                      ? filling.amounts.slice(0, 1)
+                      : document.sizes.map(() => filling.amounts[0] ?? ''),
+                  })
+                }
+              />
+            </div>
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+function TrimEditor({
+  trim,
+  onChange,
+  onRemove,
+}: {
+  trim: Trim;
+  onChange: (next: Partial<Trim>) => void;
+  onRemove: () => void;
+}) {
+  const { document, shown, change } = useEditing();
+  const units = useUnits();
+  const place = `trims.${trim.letter}`;
+  const sized = shown?.trims.find((t) => t.letter === trim.letter);
+  const fitAt = document.zips.findIndex((zip) => zip.zip === trim.letter);
+  const fit = document.zips[fitAt];
+  const setFit = (next: Partial<Zip>) => change({ zips: replaced(document.zips, fitAt, next) });
+  const formula = (key: 'length' | 'turnUnder' | 'shortest' | 'longest', label: string) => (
+    <FormulaField
+      label={label}
+      place={`${place}.${key}`}
+      value={trim[key]}
+      onType={(text) => onChange({ [key]: text })}
+    />
+  );
+  const fitField = (key: keyof Zip & string, label: string) =>
+    fit && (
+      <FormulaField
+        label={label}
+        place={`zips.${trim.letter}.${key}`}
+        value={fit[key]}
+        onType={(text) => setFit({ [key]: text })}
+      />
+    );
+  return (
+    <div className="mb-2 rounded border border-line p-2.5">
+      <div className="grid grid-cols-[64px_1.3fr_1fr_1fr_70px_auto] items-end gap-2">
+        <TextField
+          label="Letter"
+          maxLength={4}
+          value={trim.letter}
+          onChange={(event) => change(relettered(document, trim.letter, event.target.value))}
+        />
+        <TextField
+          label="Trim"
+          maxLength={80}
+          value={trim.name}
+          onChange={(event) => onChange({ name: event.target.value })}
+        />
+        <Choice label="Kind" value={trim.kind} options={TRIMS} onChoose={(kind) => onChange({ kind })} />
+        <SlotChoice
+          label="Taken from"
+          value={trim.slot}
+          kinds={['TRIM']}
+          onChoose={(slot) => onChange({ slot })}
+        />
+        <FormulaField
+          label="Each"
+          place={`${place}.quantity`}
+          value={trim.quantity}
+          onType={(quantity) => onChange({ quantity })}
+        />
+        <RowButton label={`Remove ${trim.name}`} onPress={onRemove}>
+          ×
+        </RowButton>
+      </div>
+      <div className="grid grid-cols-[2fr_1fr_1fr_1fr] gap-2">
+        {formula('length', 'Length')}
+        {formula('turnUnder', 'Turned under')}
+        {formula('shortest', 'Shortest')}
+        {formula('longest', 'Longest')}
+      </div>
+      {sized && (
+        <p className="text-[13px] text-soft">
+          {sized.count} × <b className="text-ink">{units.own(sized.length.value)}</b> ·{' '}
+          {units.other(sized.length.value)}
+          {sized.opening && ` · opens ${units.own(sized.opening.value)}`}
+        </p>
+      )}
+      {trim.kind === 'ZIP' && !fit && (
+        <button
+          type="button"
+          className="min-h-9 font-semibold text-woad hover:underline"
+          onClick={() =>
+            change({
+              zips: [
+                ...document.zips,
+                {
+                  zip: trim.letter,
+                  school: 'INSET',
+                  edge: '',
+                  side: '',
+                  clearance: '',
+                  tab: '',
+                  over: '',
+                  covered: '',
+                  slider: '',
+                },
+              ],
+            })
+          }
+        >
+          Say how it sits in its seam
+        </button>
+      )}
+      {trim.kind === 'ZIP' && fit && (
+        <div className="grid grid-cols-3 gap-2 md:grid-cols-4">
+          <Choice label="Ends" value={fit.school} options={ZIPS} onChoose={(school) => setFit({ school })} />
+          {fitField('edge', 'Edge it is sewn to')}
+          {fit.school === 'INSET' && fitField('side', 'Side seam')}
+          {fit.school === 'INSET' && fitField('clearance', 'Clearance')}
+          {fit.school === 'TABS_TO_EDGE' && fitField('tab', 'Folded tab')}
+          {fit.school === 'TABS_TO_EDGE' && fitField('over', 'Tab covers')}
+          {fitField('covered', 'Covered at each end')}
+          {fitField('slider', 'Slider')}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Straps() {
+  const { document, change } = useEditing();
+  return (
+    <>
+      <PartHeading
+        title="Straps, and what they have to fit"
+        add="Add a strap"
+        onAdd={() =>
+          change({
+            straps: [
+              ...document.straps,
+              { of: '', school: 'FOUR_FOLD', width: '', seam: '', ring: '', shortest: '', longest: '' },
+            ],
+          })
+        }
+      />
+      {document.straps.map((strap, i) => {
+        const set = (next: Partial<typeof strap>) => change({ straps: replaced(document.straps, i, next) });
+        const field = (key: 'width' | 'seam' | 'ring' | 'shortest' | 'longest', label: string) => (
+          <FormulaField
+            label={label}
+            place={`straps.${strap.of}.${key}`}
+            value={strap[key]}
+            onType={(text) => set({ [key]: text })}
+          />
+        );
+        return (
+          <div key={i} className="mb-1 grid grid-cols-[1.3fr_1.3fr_repeat(5,1fr)_auto] items-end gap-2">
+            <LetterChoice
+              label="Strap"
+              among="all"
+              none="choose …"
+              value={strap.of}
+              onChoose={(of) => set({ of })}
+            />
+            <Choice
+              label="Made"
+              value={strap.school}
+              options={STRAPS}
+              onChoose={(school) => set({ school })}
+            />
+            {field('width', 'Width')}
+            {field('seam', 'Seam')}
+            {field('ring', 'Ring inside')}
+            {field('shortest', 'Shortest')}
+            {field('longest', 'Longest')}
+            <RowButton
+              label={`Remove strap ${i + 1}`}
+              onPress={() => change({ straps: without(document.straps, i) })}
+            >
+              ×
+            </RowButton>
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+function Casings() {
+  const { document, change } = useEditing();
+  return (
+    <>
+      <PartHeading
+        title="Casings"
+        add="Add a casing"
+        onAdd={() =>
+          change({
+            casings: [
+              ...document.casings,
+              {
+                name: 'Casing',
+                height: '',
+                round: true,
+                thickness: '',
+                ease: '',
+                gap: '',
+                gapFrom: '',
+                header: '',
+                top: '',
+              },
+            ],
+          })
+        }
+      />
+      {document.casings.map((casing, i) => {
+        const set = (next: Partial<typeof casing>) =>
+          change({ casings: replaced(document.casings, i, next) });
+        const field = (
+          key: 'height' | 'thickness' | 'ease' | 'gap' | 'gapFrom' | 'header' | 'top',
+          label: string,
+        ) => (
+          <FormulaField
+            label={label}
+            place={`casings.${i}.${key}`}
+            value={casing[key]}
+            onType={(text) => set({ [key]: text })}
+          />
+        );
+        return (
+          <div key={i} className="mb-1 grid grid-cols-4 items-end gap-2">
+            {field('height', 'Height of the casing')}
+            {field('thickness', casing.round ? 'Diameter of the cord' : 'Width of the ribbon')}
+            {field('ease', 'Ease')}
+            <Tick label="round cord" checked={casing.round} onTick={(round) => set({ round })} />
+            {field('gap', 'Height of the gap')}
+            {field('gapFrom', 'Gap from the raw edge')}
+            {field('header', 'Header')}
+            {field('top', 'Top seam')}
+            <RowButton
+              label={`Remove casing ${i + 1}`}
+              onPress={() => change({ casings: without(document.casings, i) })}
+            >
+              ×
+            </RowButton>
+          </div>
+        );
+      })}
+    </>
+  );
+}
