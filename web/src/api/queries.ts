@@ -23,10 +23,11 @@ export const useMaterials = () =>
     queryFn: () => api.get<Schemas['PageViewMaterialView']>('/api/materials?size=500'),
   });
 
-export const useDesigns = () =>
+/** All designs by their names, to choose from. */
+export const useDesignNames = () =>
   useQuery({
-    queryKey: keys.designs,
-    queryFn: () => api.get<Schemas['PageViewDesignLine']>('/api/designs?size=500'),
+    queryKey: [...keys.designs, 'names'],
+    queryFn: () => api.get<Schemas['DesignName'][]>('/api/design-names'),
   });
 
 export const useDesign = (id: number | undefined) =>

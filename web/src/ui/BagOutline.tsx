@@ -4,36 +4,42 @@ import { useUnits } from './units';
 
 type Finished = Schemas['FinishedView'];
 
-const ROOM = { across: 150, up: 84 };
-
-/** The finished bag from the front and from the side, with what it measures. */
-export function BagOutline({ finished }: { finished: Finished }) {
+/** The finished bag from the front and, if it has a depth, from the side; all bags in a list have the same room. */
+export function BagSketch({ finished, across, up }: { finished: Finished; across: number; up: number }) {
   const units = useUnits();
   const { widthMm: w, heightMm: h, depthMm: d, acrossMm: top } = finished;
   const flat = d <= 0;
-  const scale = Math.min((ROOM.across - (flat ? 0 : 22)) / (Math.max(w, top) + d), ROOM.up / h);
-  const front = { x: 6, top: top * scale, base: w * scale, h: h * scale };
-  const across = Math.max(front.top, front.base);
-  const side = { x: front.x + across + 22, w: d * scale };
+  const between = flat ? 0 : 14;
+  const scale = Math.min((across - between - 4) / (Math.max(w, top) + d), (up - 4) / h);
+  const front = { top: top * scale, base: w * scale, h: h * scale };
+  const wide = Math.max(front.top, front.base);
   const label = finished.measures
     .map((measure) => `${measure.label} ${units.own(measure.figure.value)}`)
     .join(', ');
   return (
+    <svg
+      width={wide + (flat ? 0 : between + d * scale) + 4}
+      height={front.h + 4}
+      className="mx-auto block"
+      role="img"
+      aria-label={`Finished: ${label}`}
+    >
+      <g transform="translate(2,2)" stroke="#14242d" fill="#fff" strokeWidth="1.4">
+        <path d={frontOf(finished.kind, front.top, front.base, front.h)} />
+        {!flat && <path d={sideOf(finished.kind, wide + between, d * scale, front.h)} />}
+      </g>
+    </svg>
+  );
+}
+
+/** The finished bag with all that it measures. */
+export function BagOutline({ finished }: { finished: Finished }) {
+  const units = useUnits();
+  return (
     <div>
-      <svg
-        viewBox={`0 0 ${flat ? front.x + across + 6 : side.x + side.w + 6} ${ROOM.up + 6}`}
-        style={{ maxHeight: 104 }}
-        className="mx-auto block"
-        role="img"
-        aria-label={`Finished: ${label}`}
-      >
-        <g transform={`translate(0,${ROOM.up - front.h + 2})`} stroke="#14242d" fill="#fff" strokeWidth="1.4">
-          <path d={frontOf(finished.kind, front.x, front.top, front.base, front.h)} />
-          {!flat && <path d={sideOf(finished.kind, side.x, side.w, front.h)} />}
-        </g>
-      </svg>
+      <BagSketch finished={finished} across={160} up={96} />
       <div className="mt-1 text-center text-[13px] text-soft">
-        {flat ? 'finished' : 'finished, front and side'}
+        {finished.depthMm > 0 ? 'finished, front and side' : 'finished'}
       </div>
       <dl className="mt-1 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-0.5">
         {finished.measures.map(({ label: name, figure }) => (
@@ -52,19 +58,19 @@ export function BagOutline({ finished }: { finished: Finished }) {
   );
 }
 
-function frontOf(kind: Finished['kind'], x: number, top: number, base: number, h: number) {
+function frontOf(kind: Finished['kind'], top: number, base: number, h: number) {
   const across = Math.max(top, base);
   if (kind === 'ROUND') {
     const bow = Math.min(10, h / 6);
-    return `M${x} 0H${x + across}V${h - bow}Q${x + across / 2} ${h + bow} ${x} ${h - bow}Z`;
+    return `M0 0H${across}V${h - bow}Q${across / 2} ${h + bow} 0 ${h - bow}Z`;
   }
   if (kind === 'GUSSETED') {
     const r = Math.min(across, h) / 5;
-    return `M${x} 0H${x + across}V${h - r}Q${x + across} ${h} ${x + across - r} ${h}H${x + r}Q${x} ${h} ${x} ${h - r}Z`;
+    return `M0 0H${across}V${h - r}Q${across} ${h} ${across - r} ${h}H${r}Q0 ${h} 0 ${h - r}Z`;
   }
   const inTop = (across - top) / 2;
   const inBase = (across - base) / 2;
-  return `M${x + inTop} 0H${x + inTop + top}L${x + inBase + base} ${h}H${x + inBase}Z`;
+  return `M${inTop} 0H${inTop + top}L${inBase + base} ${h}H${inBase}Z`;
 }
 
 function sideOf(kind: Finished['kind'], x: number, w: number, h: number) {

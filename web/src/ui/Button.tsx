@@ -2,7 +2,7 @@ import type { ButtonHTMLAttributes } from 'react';
 import { Link, type LinkProps } from 'react-router';
 
 const BASE =
-  'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 font-semibold disabled:opacity-60';
+  'inline-flex min-h-11 shrink-0 items-center justify-center gap-2 rounded px-4 font-semibold whitespace-nowrap disabled:opacity-60';
 const LOOKS = {
   main: 'bg-woad text-white hover:bg-[#174a6e]',
   quiet: 'border border-line-strong bg-white text-woad hover:bg-woad-tint',

@@ -1,15 +1,18 @@
 import type { Schemas } from '../api/client';
 import { hatch } from './Hatches';
-import { sides, useUnits } from './units';
+import { sides, useUnits, withoutUnit } from './units';
 import { WorkedFigure } from './WorkedFigure';
 
 type Piece = Schemas['PieceView'];
 type Drawing = Schemas['DrawingView'];
 type Mark = Schemas['MarkView'];
 
-const GAP = 14;
-const LEAST_COLUMN = 104;
-const LEAST_SCALE = 0.16;
+const GAP = 12;
+const LEAST_COLUMN = 134;
+const CAPTION = 64;
+const LARGEST_SCALE = 2.2;
+const SMALLEST_SCALE = 0.05;
+const FINER = 0.96;
 
 /** All pieces to one scale, hatched by role; each with its size in both units and how it came about. */
 export function PieceDrawings({
@@ -25,9 +28,13 @@ export function PieceDrawings({
 }) {
   const scale = scaleFor(pieces, width, height);
   return (
-    <ul className="flex flex-wrap content-center items-end justify-between gap-x-3 gap-y-2">
+    <ul className="flex flex-wrap content-center items-end gap-x-3 gap-y-2">
       {pieces.map((piece) => (
-        <li key={piece.letter} style={{ minWidth: LEAST_COLUMN }} className="text-center">
+        <li
+          key={piece.letter}
+          style={{ width: Math.max(LEAST_COLUMN, piece.drawing.width * scale + 2) }}
+          className="text-center"
+        >
           <PieceShape piece={piece} scale={scale} />
           <PieceSize piece={piece} onOpen={onOpen} />
         </li>
@@ -36,15 +43,29 @@ export function PieceDrawings({
   );
 }
 
-/** One scale for all: as large as a row of them allows, and never so small that a piece can't be seen. */
+/** One scale for all: the largest at which the rows of pieces with their captions fit. */
 function scaleFor(pieces: Piece[], width: number, height: number) {
-  const total = pieces.reduce((sum, piece) => sum + piece.drawing.width, 0);
-  const tallest = Math.max(1, ...pieces.map((piece) => piece.drawing.height));
-  const fitting = (height - 4) / tallest;
-  const small = pieces.filter((piece) => piece.drawing.width * fitting < LEAST_COLUMN);
-  const room = width - GAP * pieces.length - LEAST_COLUMN * small.length;
-  const large = Math.max(1, total - small.reduce((sum, piece) => sum + piece.drawing.width, 0));
-  return Math.max(Math.min(LEAST_SCALE, fitting), Math.min(room / large, fitting, 2.2));
+  let scale = LARGEST_SCALE;
+  while (scale > SMALLEST_SCALE && rowsHeight(pieces, width, scale) > height) scale *= FINER;
+  return scale;
+}
+
+function rowsHeight(pieces: Piece[], width: number, scale: number) {
+  let total = 0;
+  let left = width;
+  let tallest = 0;
+  for (const { drawing } of pieces) {
+    const column = Math.max(LEAST_COLUMN, drawing.width * scale) + GAP;
+    if (column > width) return Infinity;
+    if (column > left) {
+      total += tallest + CAPTION;
+      left = width;
+      tallest = 0;
+    }
+    left -= column;
+    tallest = Math.max(tallest, drawing.height * scale);
+  }
+  return total + tallest + CAPTION;
 }
 
 /** A piece by itself, as large as fits. */
@@ -76,7 +97,7 @@ export function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
 }
 
 /** The cut line, the stitch lines, and the marks; lines stay equally thin at every scale. */
-export function DrawnPiece({ drawing, scale, fill }: { drawing: Drawing; scale: number; fill: string }) {
+function DrawnPiece({ drawing, scale, fill }: { drawing: Drawing; scale: number; fill: string }) {
   const thin = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none', stroke: '#14242d' };
   return (
     <>
@@ -170,7 +191,7 @@ function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawing; sca
 
 function PieceSize({ piece, onOpen }: { piece: Piece; onOpen?: (letter: string) => void }) {
   const units = useUnits();
-  const name = `${piece.letter} · ${piece.name}, ${piece.count} each`;
+  const name = `${piece.letter} · ${piece.name}${piece.count > 1 ? ` × ${piece.count}` : ''}`;
   return (
     <div className="mt-1 leading-tight">
       {onOpen ? (
@@ -184,9 +205,9 @@ function PieceSize({ piece, onOpen }: { piece: Piece; onOpen?: (letter: string) 
       ) : (
         <div className="text-[13px] text-soft">{name}</div>
       )}
-      <div className="whitespace-nowrap">
+      <div className="text-[14px] whitespace-nowrap">
         <WorkedFigure label={`${piece.name}, width`} working={piece.width.working}>
-          {units.own(piece.width.value)}
+          {withoutUnit(units.own(piece.width.value), units.own(piece.height.value))}
         </WorkedFigure>
         {' × '}
         <WorkedFigure label={`${piece.name}, height`} working={piece.height.working}>
@@ -197,5 +218,34 @@ function PieceSize({ piece, onOpen }: { piece: Piece; onOpen?: (letter: string) 
         {sides(units.other(piece.width.value), units.other(piece.height.value))}
       </div>
     </div>
+  );
+}
+
+/** An assembled panel by itself, with its zips drawn as teeth. */
+export function PanelShape({ panel, room }: { panel: Schemas['PanelView']; room: number }) {
+  const { drawing, zips } = panel;
+  const scale = room / Math.max(drawing.width, drawing.height);
+  return (
+    <svg
+      width={drawing.width * scale + 2}
+      height={drawing.height * scale + 2}
+      viewBox={`-1 -1 ${drawing.width * scale + 2} ${drawing.height * scale + 2}`}
+      role="img"
+      aria-label={`${panel.name} to scale`}
+    >
+      <DrawnPiece drawing={drawing} scale={scale} fill={hatch('OUTER')} />
+      {zips.map((zip, i) => (
+        <rect
+          key={i}
+          x={zip.x * scale}
+          y={zip.y * scale}
+          width={zip.width * scale}
+          height={zip.height * scale}
+          fill="#fff"
+          stroke="#14242d"
+          strokeDasharray="2 1.5"
+        />
+      ))}
+    </svg>
   );
 }

@@ -19,13 +19,16 @@ export function useUnits() {
   };
 }
 
-/** Two lengths as width × height, with the unit said once where both have the same. */
-export function sides(width: string, height: string) {
-  const unit = / (in|cm|mm)$/;
-  const [w, h] = [unit.exec(width)?.[1], unit.exec(height)?.[1]];
-  const first = w && w === h ? width.replace(unit, '') : width;
-  return `${first} × ${height}`;
+const UNIT = / (in|cm|mm)$/;
+
+/** A width without its unit, if the height behind it has the same. */
+export function withoutUnit(width: string, height: string) {
+  const unit = UNIT.exec(width)?.[1];
+  return unit && unit === UNIT.exec(height)?.[1] ? width.replace(UNIT, '') : width;
 }
+
+/** Two lengths as width × height, with the unit said once where both have the same. */
+export const sides = (width: string, height: string) => `${withoutUnit(width, height)} × ${height}`;
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });

@@ -164,6 +164,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/design-names': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listDesignNames'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs': {
     parameters: {
       query?: never;
@@ -599,6 +615,11 @@ export interface components {
       ticket?: components['schemas']['TicketView'];
       /** Format: int32 */
       toLookAt: number;
+    };
+    DesignName: {
+      /** Format: int64 */
+      id: number;
+      name: string;
     };
     DesignSheet: {
       canBeSewn: boolean;
@@ -1810,6 +1831,26 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['FormView'][];
+        };
+      };
+    };
+  };
+  listDesignNames: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignName'][];
         };
       };
     };

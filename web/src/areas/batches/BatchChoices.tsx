@@ -18,7 +18,7 @@ export function BatchChoices({
 }: {
   form: Form;
   design: Schemas['DesignView'];
-  designs: Schemas['DesignLine'][];
+  designs: Schemas['DesignName'][];
   fairs: Schemas['FairView'][];
   canChangeDesign: boolean;
   onDesign: (id: number) => void;
@@ -103,12 +103,12 @@ export function BatchChoices({
           onChange={(event) => onChange({ dueOn: event.target.value || undefined })}
         />
       </div>
-      <details className="mt-2" open={more} onToggle={(event) => setMore(event.currentTarget.open)}>
-        <summary className="cursor-pointer py-1 font-semibold text-woad">
-          Interfacing, zip and notions
-        </summary>
-        <div className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4">{slots.slice(2).map(slotField)}</div>
-      </details>
+      {slots.length > 2 && (
+        <details className="mt-2" open={more} onToggle={(event) => setMore(event.currentTarget.open)}>
+          <summary className="cursor-pointer py-1 font-semibold text-woad">Further materials</summary>
+          <div className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4">{slots.slice(2).map(slotField)}</div>
+        </details>
+      )}
     </section>
   );
 }

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { useBatch, useDesign, useDesigns, useFairs } from '../../api/queries';
+import { useBatch, useDesign, useDesignNames, useFairs } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
@@ -25,13 +25,13 @@ export default function BatchPage() {
   const [search] = useSearchParams();
   const number = id === undefined ? undefined : Number(id);
   const { data: batch, error } = useBatch(number);
-  const { data: designs } = useDesigns();
+  const { data: designs } = useDesignNames();
   const [picked, setPicked] = useState<number>();
   const asked = search.get('design');
-  const designId = batch?.designId ?? picked ?? (asked ? Number(asked) : designs?.items[0]?.id);
+  const designId = batch?.designId ?? picked ?? (asked ? Number(asked) : designs?.[0]?.id);
   const { data: design, error: noDesign } = useDesign(designId);
   if (error || noDesign) return <ProblemNotice problem={error ?? noDesign} />;
-  if (number === undefined && designs?.items.length === 0) {
+  if (number === undefined && designs?.length === 0) {
     return (
       <section className="sheet max-w-[640px] p-5">
         <h1>A batch needs a design</h1>
@@ -46,7 +46,7 @@ export default function BatchPage() {
       key={`${number ?? 'new'}-${design.id}`}
       batch={batch}
       design={design}
-      designs={designs?.items ?? []}
+      designs={designs ?? []}
       onDesign={setPicked}
     />
   );
@@ -79,7 +79,7 @@ function Editor({
 }: {
   batch?: Batch;
   design: Design;
-  designs: Schemas['DesignLine'][];
+  designs: Schemas['DesignName'][];
   onDesign: (id: number) => void;
 }) {
   const navigate = useNavigate();

@@ -117,13 +117,7 @@ function Slots() {
               <SelectField
                 label="Usual cloth"
                 value={slot.cloths[0] ?? ''}
-                hint={
-                  slot.cloths.length > 1 &&
-                  `or ${slot.cloths
-                    .slice(1)
-                    .map((c) => CLOTHS[c])
-                    .join(', ')}`
-                }
+                hint={slot.cloths.length > 0 && <OtherCloths slot={slot} onChange={set} />}
                 onChange={(event) => {
                   const chosen = event.target.value as Slot['cloths'][number];
                   set({ cloths: chosen ? [chosen, ...slot.cloths.filter((c) => c !== chosen)] : [] });
@@ -165,6 +159,43 @@ function Slots() {
         );
       })}
     </>
+  );
+}
+
+/** Cloths that serve as well, in the order in which they were thought of. */
+function OtherCloths({ slot, onChange }: { slot: Slot; onChange: (next: Partial<Slot>) => void }) {
+  const others = slot.cloths.slice(1);
+  return (
+    <span className="flex flex-wrap items-center gap-x-2">
+      {others.map((cloth) => (
+        <button
+          key={cloth}
+          type="button"
+          title={`${CLOTHS[cloth]} doesn’t serve`}
+          className="text-woad hover:underline"
+          onClick={() => onChange({ cloths: slot.cloths.filter((c) => c !== cloth) })}
+        >
+          or {CLOTHS[cloth]} ×
+        </button>
+      ))}
+      <select
+        aria-label={`Another cloth for ${slot.label}`}
+        className="max-w-[110px] bg-transparent text-woad"
+        value=""
+        onChange={(event) =>
+          onChange({ cloths: [...slot.cloths, event.target.value as Slot['cloths'][number]] })
+        }
+      >
+        <option value="">or …</option>
+        {Object.entries(CLOTHS)
+          .filter(([key]) => !slot.cloths.includes(key as Slot['cloths'][number]))
+          .map(([key, words]) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+      </select>
+    </span>
   );
 }
 

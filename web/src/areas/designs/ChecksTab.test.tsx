@@ -24,7 +24,9 @@ function tab(found: Schemas['FindingView'][], change = vi.fn()) {
   });
   const sizes = [sizeSheet('small'), sizeSheet('medium', { findings: found })];
   rendered(
-    <EditingContext value={{ document, sheet: { sizes, canBeSewn: true }, shown: sizes[1], change }}>
+    <EditingContext
+      value={{ document, sheet: { sizes, canBeSewn: true }, shown: sizes[1], change, goTo: vi.fn() }}
+    >
       <ChecksTab />
     </EditingContext>,
   );

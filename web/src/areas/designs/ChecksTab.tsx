@@ -85,12 +85,19 @@ function FoundItem({
   onSetAside: (reason: string) => void;
 }) {
   const [reason, setReason] = useState<string>();
+  const { goTo } = useEditing();
   return (
     <li className="py-2">
       <div className="flex items-start justify-between gap-3">
         <span>
           <Tag look={finding.severity === 'REFUSED' ? 'bad' : 'care'}>{finding.title ?? 'can’t be sewn'}</Tag>{' '}
-          <span className="text-soft">{where}</span>
+          <button
+            type="button"
+            className="font-semibold text-woad hover:underline"
+            onClick={() => goTo(finding.place)}
+          >
+            {where}
+          </button>
           <span className="block">{finding.sentence}</span>
         </span>
         {finding.check && reason === undefined && (

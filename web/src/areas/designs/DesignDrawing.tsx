@@ -92,8 +92,13 @@ export function DesignDrawing({
       </div>
       {shown && shown.pieces.length > 0 ? (
         <div className="grid gap-4 lg:grid-cols-[1fr_218px]">
-          <div className="max-h-[292px] overflow-y-auto" tabIndex={shown.pieces.length > 5 ? 0 : undefined}>
-            <PieceDrawings pieces={shown.pieces} width={566} height={150} onOpen={onOpen} />
+          <div>
+            <PieceDrawings
+              pieces={shown.pieces}
+              width={572}
+              height={shown.pieces.length > 5 ? 300 : 214}
+              onOpen={onOpen}
+            />
           </div>
           <div className="border-line lg:border-l lg:pl-4" aria-label="Finished size" role="group">
             {shown.finished ? (

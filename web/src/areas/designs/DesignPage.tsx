@@ -30,6 +30,24 @@ interface Draft {
   document: Document;
 }
 
+/** Where the parts of a design are edited. */
+const TAB_OF: Record<string, string> = {
+  measurements: 'measurements',
+  sizes: 'measurements',
+  pieces: 'pieces',
+  letters: 'pieces',
+  panels: 'form',
+  form: 'form',
+  trims: 'trims',
+  zips: 'trims',
+  straps: 'trims',
+  casings: 'trims',
+  notions: 'trims',
+  fillings: 'trims',
+  steps: 'steps',
+  source: 'about',
+};
+
 export default function DesignPage() {
   const id = Number(useParams().id);
   const { data, error } = useDesign(id);
@@ -76,8 +94,13 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const toLookAt = new Set(
     sheet.sizes.flatMap((s) => s.findings.filter((f) => !f.setAside).map((f) => f.place + f.check)),
   ).size;
+  const goTo = (place: string) => {
+    const [part = '', key] = place.split('.');
+    setTab(TAB_OF[part] ?? 'measurements');
+    if (part === 'pieces') setPiece(key);
+  };
   return (
-    <EditingContext value={{ document, sheet, shown, change }}>
+    <EditingContext value={{ document, sheet, shown, change, goTo }}>
       <header className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
         <div className="min-w-0 flex-1">
           <div className="text-soft">Design{document.sort && ` · ${document.sort}`}</div>
@@ -128,14 +151,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
       </div>
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
         <div className="min-w-0 space-y-3.5">
-          <DesignDrawing
-            size={size}
-            onSize={setSize}
-            onOpen={(letter) => {
-              setTab('pieces');
-              setPiece(letter);
-            }}
-          />
+          <DesignDrawing size={size} onSize={setSize} onOpen={(letter) => goTo(`pieces.${letter}`)} />
           <Tabs.Root value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Parts of the design" className="flex flex-wrap gap-0.5">
               {(

@@ -2,7 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useDesigns } from '../../api/queries';
+import { keys, useDesignNames } from '../../api/queries';
+import { BagSketch } from '../../ui/BagOutline';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
@@ -33,7 +34,7 @@ export default function DesignsPage() {
   const none = data?.total === 0;
   return (
     <>
-      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
+      <header className="mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1>Designs</h1>
         <div className="flex flex-wrap items-end gap-2.5">
           {(!none || search) && (
@@ -98,40 +99,48 @@ export default function DesignsPage() {
 
 function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
   const units = useUnits();
-  const measures = design.finished?.measures.filter((m) => m.label !== 'Across the top') ?? [];
+  const measures = design.finished?.measures.filter((m) => m.label !== 'Top edge') ?? [];
   return (
-    <Link to={`/designs/${design.id}`} className="sheet block h-full p-4 hover:bg-woad-tint">
-      <span className="flex items-start justify-between gap-2">
-        <b className="text-lg leading-tight">{design.name}</b>
-        {design.toLookAt > 0 && <Tag look="care">{design.toLookAt} to look at</Tag>}
+    <Link
+      to={`/designs/${design.id}`}
+      className="sheet grid h-full grid-cols-[84px_1fr] items-center gap-3 p-3 hover:bg-woad-tint"
+    >
+      <span className="flex justify-center">
+        {design.finished && <BagSketch finished={design.finished} across={80} up={74} />}
       </span>
-      <span className="block text-soft">
-        {[design.sort, design.sizes.length > 1 && design.sizes.join(', ')].filter(Boolean).join(' · ')}
-      </span>
-      {measures.length > 0 && (
-        <span className="mt-2 block">
-          {measures.map((m) => units.own(m.figure.value)).join(' × ')}
-          <span className="text-soft"> finished</span>
+      <span>
+        <span className="flex items-start justify-between gap-2">
+          <b className="text-lg leading-tight">{design.name}</b>
+          {design.toLookAt > 0 && <Tag look="care">{design.toLookAt} to look at</Tag>}
         </span>
-      )}
-      {design.ticket ? (
-        <span className="mt-2 flex items-baseline gap-4">
-          <span>
-            <span className="text-soft">costs</span> <b>{design.ticket.cost.value.amount}</b>
+        <span className="block text-soft">
+          {[design.sort, design.sizes.length > 1 && design.sizes.join(', ')].filter(Boolean).join(' · ')}
+        </span>
+        {measures.length > 0 && (
+          <span className="mt-1 block">
+            {measures.map((m) => units.own(m.figure.value)).join(' × ')}
+            <span className="text-soft"> finished</span>
           </span>
-          <span>
-            <span className="text-soft">stall</span> <b>{design.ticket.price.amount}</b>
-          </span>
-          {design.ticket.perHour && (
+        )}
+        {design.ticket ? (
+          <span className="mt-1 flex flex-wrap items-baseline gap-x-3">
             <span>
-              <span className="text-soft">an hour leaves</span>{' '}
-              <b className="text-moss">{design.ticket.perHour.value.amount}</b>
+              <span className="text-soft">costs</span> <b>{design.ticket.cost.value.amount}</b>
             </span>
-          )}
-        </span>
-      ) : (
-        <span className="mt-2 block text-soft">Choose its materials, and it has a ticket.</span>
-      )}
+            <span>
+              <span className="text-soft">stall</span> <b>{design.ticket.price.amount}</b>
+            </span>
+            {design.ticket.perHour && (
+              <span>
+                <span className="text-soft">an hour</span>{' '}
+                <b className="text-moss">{design.ticket.perHour.value.amount}</b>
+              </span>
+            )}
+          </span>
+        ) : (
+          <span className="mt-1 block text-soft">Choose its materials, and it has a ticket.</span>
+        )}
+      </span>
     </Link>
   );
 }
@@ -139,7 +148,7 @@ function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
 function BeginPanel({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const request = useRequestId();
-  const { data: designs } = useDesigns();
+  const { data: designs } = useDesignNames();
   const [name, setName] = useState('');
   const [from, setFrom] = useState('pouch');
   const begin = useSend(
@@ -170,7 +179,7 @@ function BeginPanel({ onClose }: { onClose: () => void }) {
         <SelectField label="Begin with" value={from} onChange={(event) => setFrom(event.target.value)}>
           <option value="pouch">the lined, boxed zip pouch</option>
           <option value="blank">a blank sheet</option>
-          {designs?.items.map((design) => (
+          {designs?.map((design) => (
             <option key={design.id} value={design.id}>
               a copy of {design.name}
             </option>

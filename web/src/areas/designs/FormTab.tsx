@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Schemas } from '../../api/client';
 import { TextField } from '../../ui/Field';
+import { PanelShape } from '../../ui/PieceDrawing';
 import { sides, useUnits } from '../../ui/units';
 import { WorkedFigure } from '../../ui/WorkedFigure';
 import { freeLetter, replaced, useEditing, without } from './editing';
@@ -203,17 +204,20 @@ function PanelEditor({
         </li>
       </ol>
       {sized && (
-        <p className="mt-1">
-          Assembled{' '}
-          <WorkedFigure label={`${panel.name}, width`} working={sized.width.working}>
-            {units.own(sized.width.value)}
-          </WorkedFigure>
-          {' × '}
-          <WorkedFigure label={`${panel.name}, height`} working={sized.height.working}>
-            {units.own(sized.height.value)}
-          </WorkedFigure>{' '}
-          <span className="text-soft">
-            {sides(units.other(sized.width.value), units.other(sized.height.value))}
+        <p className="mt-2 flex items-center gap-3">
+          <PanelShape panel={sized} room={110} />
+          <span>
+            Assembled{' '}
+            <WorkedFigure label={`${panel.name}, width`} working={sized.width.working}>
+              {units.own(sized.width.value)}
+            </WorkedFigure>
+            {' × '}
+            <WorkedFigure label={`${panel.name}, height`} working={sized.height.working}>
+              {units.own(sized.height.value)}
+            </WorkedFigure>{' '}
+            <span className="text-soft">
+              {sides(units.other(sized.width.value), units.other(sized.height.value))}
+            </span>
           </span>
         </p>
       )}

@@ -23,7 +23,7 @@ const size = (name: string, finding?: string) =>
 function table(change = vi.fn(), finding?: string) {
   const sheet = { sizes: [size('small'), size('medium', finding)], canBeSewn: !finding };
   rendered(
-    <EditingContext value={{ document, sheet, shown: sheet.sizes[1], change }}>
+    <EditingContext value={{ document, sheet, shown: sheet.sizes[1], change, goTo: vi.fn() }}>
       <MeasurementTable />
     </EditingContext>,
   );

@@ -135,7 +135,7 @@ function Measure({ row, index }: { row: Row; index: number }) {
           />
         )}
         {read?.value && !refused && (
-          <span className="pointer-events-none absolute inset-y-0 right-2 flex items-center bg-white pl-1 text-[13px] text-soft">
+          <span className="pointer-events-none absolute inset-y-1 right-2 flex items-center bg-white pl-1 text-[13px] text-soft">
             {isFormula ? units.own(read.value) : units.other(read.value)}
           </span>
         )}

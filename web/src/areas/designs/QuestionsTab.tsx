@@ -95,7 +95,7 @@ function FitQuestion() {
   return (
     <Asking
       title="Does it go in?"
-      says={`A thing’s three sides against the ${shown?.size ?? ''} size, turned any way.`}
+      says={`A thing’s three sides against the bag (${shown?.size ?? ''}), turned any way.`}
       fields={[
         ['width', 'Its width'],
         ['height', 'Its height'],
@@ -162,12 +162,12 @@ function DiagnosisQuestion() {
     }),
   );
   const labels = shown?.finished?.measures.map((m) => m.label) ?? [];
-  const hasTop = labels.includes('Across the top');
+  const hasTop = labels.includes('Top edge');
   const fields = [
     ['width', `${labels[0] ?? 'Width'}, as sewn`],
     ['height', `${labels[1] ?? 'Height'}, as sewn`],
-    ...(labels[2] && labels[2] !== 'Across the top' ? [['depth', `${labels[2]}, as sewn`] as const] : []),
-    ...(hasTop ? [['across', 'Across the top, as sewn'] as const] : []),
+    ...(labels[2] && labels[2] !== 'Top edge' ? [['depth', `${labels[2]}, as sewn`] as const] : []),
+    ...(hasTop ? [['across', 'Top edge, as sewn'] as const] : []),
   ] as (readonly [string, string])[];
   return (
     <Asking

@@ -41,16 +41,16 @@ export default function RulesPanel({ onClose }: { onClose: () => void }) {
       {subjects?.length === 0 && <p className="text-soft">No rule says that.</p>}
       {subjects?.map((subject) => (
         <section key={subject.subject} className="mt-4" aria-label={subject.title}>
-          <div className="flex items-center gap-3">
-            <SubjectDrawing subject={subject.subject} />
-            <h2>{subject.title}</h2>
-          </div>
+          <h2>{subject.title}</h2>
           <ul className="divide-y divide-line">
             {subject.ways.map((way) => (
-              <li key={way.school} className="py-2">
-                <b>{way.school}</b>
-                <RuleLine rule={way.cut} />
-                {way.wanted && way.wanted.name !== way.cut.name && <RuleLine rule={way.wanted} back />}
+              <li key={way.school} className="grid grid-cols-[72px_1fr] gap-3 py-2">
+                <SubjectDrawing subject={subject.subject} rule={way.cut.name} />
+                <div>
+                  <b>{way.school}</b>
+                  <RuleLine rule={way.cut} />
+                  {way.wanted && way.wanted.name !== way.cut.name && <RuleLine rule={way.wanted} back />}
+                </div>
               </li>
             ))}
           </ul>

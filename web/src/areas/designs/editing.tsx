@@ -12,6 +12,8 @@ export interface Editing {
   sheet: Sheet;
   shown?: Size;
   change: (next: Partial<Document>) => void;
+  /** Opens the part of the page where a finding points at. */
+  goTo: (place: string) => void;
 }
 
 export const EditingContext = createContext<Editing | undefined>(undefined);

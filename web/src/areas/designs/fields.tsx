@@ -26,7 +26,7 @@ export function FormulaField({
     <div>
       <label
         htmlFor={id}
-        className={hideLabel ? 'sr-only' : 'mb-0.5 block text-[13px] font-semibold text-soft'}
+        className={hideLabel ? 'sr-only' : 'mb-1 block text-[13px] font-semibold text-soft'}
       >
         {label}
       </label>
@@ -36,7 +36,7 @@ export function FormulaField({
         maxLength={1000}
         aria-invalid={!!finding}
         aria-describedby={`${id}-says`}
-        className="field !min-h-10"
+        className="field"
         value={value}
         onChange={(event) => onType(event.target.value)}
         {...rest}

@@ -11,6 +11,7 @@ import mardun.app.design.BlockViews.DesignWithBlock;
 import mardun.app.design.BlockViews.NewBlock;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
+import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.FormView;
@@ -95,6 +96,11 @@ class DesignController {
     @PostMapping("/designs/diagnosis")
     DiagnosisAnswer askWhyItIsDifferent(@RequestBody @Valid DiagnosisQuestion question) {
         return questions.diagnose(question);
+    }
+
+    @GetMapping("/design-names")
+    List<DesignName> listDesignNames() {
+        return designs.names();
     }
 
     @GetMapping("/design-forms")

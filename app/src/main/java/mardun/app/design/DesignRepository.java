@@ -1,6 +1,8 @@
 package mardun.app.design;
 
+import java.util.List;
 import java.util.Optional;
+import mardun.app.design.DesignViews.DesignName;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,6 +13,9 @@ interface DesignRepository extends JpaRepository<DesignEntity, Long> {
     /** The designs in whose words the text stands, an empty text for all. */
     @Query("select d from DesignEntity d where locate(:text, d.words) > 0 or :text = '' order by d.name")
     Page<DesignEntity> find(String text, Pageable page);
+
+    @Query("select new mardun.app.design.DesignViews$DesignName(d.id, d.name) from DesignEntity d order by d.name")
+    List<DesignName> names();
 
     Optional<DesignEntity> findByNameIgnoreCase(String name);
 }

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
+import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.FormMeasureView;
@@ -92,6 +93,12 @@ public class DesignService {
                         search.strip().toLowerCase(Locale.ROOT),
                         PageRequest.of(page, Math.min(size, PageView.LARGEST))),
                 entity -> line(entity, current));
+    }
+
+    /** All designs by their names, to choose from. */
+    @Transactional(readOnly = true)
+    public List<DesignName> names() {
+        return designs.names();
     }
 
     public List<FormView> forms() {

@@ -37,6 +37,9 @@ public final class DesignViews {
             @Nullable TicketView ticket,
             int toLookAt) {}
 
+    /** A design by its name alone, to choose from. */
+    public record DesignName(long id, String name) {}
+
     /**
      * A new design.
      *

@@ -236,8 +236,8 @@ public final class SheetWriter {
             }
         }
         finished.across()
-                .ifPresent(across -> measures.add(
-                        new FinishedMeasure("Across the top", writer.measured(across, ShownRounding.NEAREST))));
+                .ifPresent(across ->
+                        measures.add(new FinishedMeasure("Top edge", writer.measured(across, ShownRounding.NEAREST))));
         double width = millimetres(finished.width().value());
         return new FinishedView(
                 form,

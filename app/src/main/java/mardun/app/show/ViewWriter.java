@@ -27,6 +27,7 @@ import mardun.core.measure.BulkUnit;
 import mardun.core.measure.BulkWriter;
 import mardun.core.measure.Dimension;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.Shown;
@@ -184,6 +185,12 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         } else if (value instanceof Value.OnTheShelf onTheShelf) {
             return lengths.writeLong(onTheShelf.length(), system, ShownRounding.NEAREST)
                     .marked();
+        } else if (value instanceof Value.Thickness thickness) {
+            return BigDecimal.valueOf(thickness.length().nanometres())
+                            .divide(BigDecimal.valueOf(LengthUnit.MILLIMETRE.nanometres()), 1, RoundingMode.HALF_UP)
+                            .stripTrailingZeros()
+                            .toPlainString()
+                    + " mm";
         } else if (value instanceof Value.Filled filled) {
             return BulkWriter.write(filled.bulk(), system).marked();
         } else if (value instanceof Value.Sum sum) {

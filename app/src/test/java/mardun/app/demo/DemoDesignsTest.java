@@ -92,6 +92,9 @@ class DemoDesignsTest {
                     Gannet tool roll         | 0 | C | 55.2 cm   | 30 cm
                     Skua sleeve              | 2 | A | 29.4 cm   | 39.4 cm
                     Eider hand warmer        | 0 | A | 11.4 cm   | 11.4 cm
+                    Knot gift bag            | 1 | A | 27 cm     | 36.5 cm
+                    Avocet glasses case      | 0 | A | 10.4 cm   | 18.4 cm
+                    Avocet glasses case      | 0 | C | 9 cm      | 17 cm
                     """)
     void measuresWhatItDoesOnPaper(String name, int size, String letter, String width, String height) {
         SizedDesign sized = Sizing.of(design(name), size);
@@ -112,6 +115,7 @@ class DemoDesignsTest {
                     Grebe basket          | 0 | R | 61.4 cm
                     Gannet tool roll      | 1 | E | 54 cm
                     Kittiwake clear pouch | 0 | V | 60.4 cm
+                    Knot gift bag         | 0 | K | 62 cm
                     """)
     void itsTrimsAreAsLongAsOnPaper(String name, int size, String letter, String length) {
         SizedDesign sized = Sizing.of(design(name), size);
@@ -161,7 +165,7 @@ class DemoDesignsTest {
         assertThat(all(d -> d.document().straps().stream().map(s -> s.school())))
                 .containsExactlyInAnyOrder(StrapSchool.values());
         assertThat(all(d -> d.document().pieces().stream().map(p -> p.shape().kind())))
-                .contains(Shape.Kind.RECTANGLE, Shape.Kind.CIRCLE, Shape.Kind.ROUNDED, Shape.Kind.NOTCHED);
+                .containsExactlyInAnyOrder(Shape.Kind.values());
         assertThat(all(d -> d.document().trims().stream().map(t -> t.kind())))
                 .containsExactlyInAnyOrder(TrimNeed.Kind.values());
         assertThat(all(d -> d.document().pieces().stream()

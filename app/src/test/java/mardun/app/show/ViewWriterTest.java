@@ -165,4 +165,10 @@ class ViewWriterTest {
     private static Length in(String text) {
         return LengthReader.read(text, LengthUnit.INCH);
     }
+
+    @Test
+    void aThicknessIsToldToTheTenthOfAMillimetreWhateverTheRuler() {
+        assertThat(inches.text(new Value.Thickness(Length.of(66, 10, LengthUnit.MILLIMETRE))))
+                .isEqualTo("6.6 mm");
+    }
 }

@@ -174,8 +174,8 @@ final class StepChecks {
                     "steps." + step.key(),
                     Sentence.of(
                             "“" + step.name() + "” has about {0} under the foot, and the machine sews {1}.",
-                            Value.of(thickness),
-                            Value.of(thickest)),
+                            new Value.Thickness(thickness),
+                            new Value.Thickness(thickest)),
                     Sentence.of(
                             "Make a strap or tab of one layer, grade the allowances, cut stiffening out of the seam,"
                                     + " or sew it at another place."));

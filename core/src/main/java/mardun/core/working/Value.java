@@ -18,6 +18,9 @@ public sealed interface Value {
     /** A length of cloth or tape from the shelf. */
     record OnTheShelf(Length length) implements Value {}
 
+    /** How thick something is under the foot: a few millimetres, told to the tenth. */
+    record Thickness(Length length) implements Value {}
+
     /** A weight or a volume of a filling. */
     record Filled(Bulk bulk) implements Value {}
 
