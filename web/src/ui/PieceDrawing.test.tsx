@@ -11,7 +11,7 @@ const mark = { label: 'a mark', x: 20, y: 30, width: 40, height: 50 };
 describe('the drawing of pieces', () => {
   it('names sizes in the maker’s unit first and in the other one beside it', () => {
     rendered(<PieceDrawings pieces={[piece('A')]} width={500} height={150} />, 'METRIC');
-    expect(screen.getByRole('button', { name: /Piece A, width/ })).toHaveTextContent('≈ 26.7 cm');
+    expect(screen.getByRole('button', { name: /Piece A, width/ })).toHaveTextContent('≈ 26.7');
     expect(screen.getByText('10 ½ × 8 in')).toBeVisible();
   });
 

@@ -197,7 +197,7 @@ function PieceSize({ piece, onOpen }: { piece: Piece; onOpen?: (letter: string) 
       {onOpen ? (
         <button
           type="button"
-          className="text-[13px] text-soft hover:text-woad hover:underline"
+          className="min-h-6 text-[13px] text-soft hover:text-woad hover:underline"
           onClick={() => onOpen(piece.letter)}
         >
           {name}

@@ -172,7 +172,7 @@ function OtherCloths({ slot, onChange }: { slot: Slot; onChange: (next: Partial<
           key={cloth}
           type="button"
           title={`${CLOTHS[cloth]} doesn’t serve`}
-          className="text-woad hover:underline"
+          className="min-h-6 text-woad hover:underline"
           onClick={() => onChange({ cloths: slot.cloths.filter((c) => c !== cloth) })}
         >
           or {CLOTHS[cloth]} ×
@@ -180,7 +180,7 @@ function OtherCloths({ slot, onChange }: { slot: Slot; onChange: (next: Partial<
       ))}
       <select
         aria-label={`Another cloth for ${slot.label}`}
-        className="max-w-[110px] bg-transparent text-woad"
+        className="min-h-6 max-w-[110px] bg-transparent text-woad"
         value=""
         onChange={(event) =>
           onChange({ cloths: [...slot.cloths, event.target.value as Slot['cloths'][number]] })

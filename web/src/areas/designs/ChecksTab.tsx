@@ -93,7 +93,7 @@ function FoundItem({
           <Tag look={finding.severity === 'REFUSED' ? 'bad' : 'care'}>{finding.title ?? 'can’t be sewn'}</Tag>{' '}
           <button
             type="button"
-            className="font-semibold text-woad hover:underline"
+            className="min-h-6 font-semibold text-woad hover:underline"
             onClick={() => goTo(finding.place)}
           >
             {where}

@@ -155,7 +155,7 @@ function RowDetails({ row, startsOpen }: { row: Row; startsOpen: boolean }) {
   return (
     <Popover.Root defaultOpen={startsOpen}>
       <Popover.Trigger
-        className="text-left hover:text-woad hover:underline"
+        className="min-h-6 text-left hover:text-woad hover:underline"
         aria-label={`${row.label}: change the row`}
       >
         {row.label}
