@@ -2,20 +2,18 @@ import type { Schemas } from '../api/client';
 import { WorkedFigure } from './WorkedFigure';
 import { useUnits } from './units';
 
-type Finished = Schemas['FinishedView'];
+type Sketch = Schemas['SketchView'];
 
 /** The finished bag from the front and, if it has a depth, from the side; all bags in a list have the same room. */
-export function BagSketch({ finished, across, up }: { finished: Finished; across: number; up: number }) {
+export function BagSketch({ sketch, across, up }: { sketch: Sketch; across: number; up: number }) {
   const units = useUnits();
-  const { widthMm: w, heightMm: h, depthMm: d, acrossMm: top } = finished;
+  const { widthMm: w, heightMm: h, depthMm: d, acrossMm: top } = sketch;
   const flat = d <= 0;
   const between = flat ? 0 : 14;
   const scale = Math.min((across - between - 4) / (Math.max(w, top) + d), (up - 4) / h);
   const front = { top: top * scale, base: w * scale, h: h * scale };
   const wide = Math.max(front.top, front.base);
-  const label = finished.measures
-    .map((measure) => `${measure.label} ${units.own(measure.figure.value)}`)
-    .join(', ');
+  const label = sketch.measures.map(units.own).join(' × ');
   return (
     <svg
       width={wide + (flat ? 0 : between + d * scale) + 4}
@@ -25,21 +23,21 @@ export function BagSketch({ finished, across, up }: { finished: Finished; across
       aria-label={`Finished: ${label}`}
     >
       <g transform="translate(2,2)" stroke="#14242d" fill="#fff" strokeWidth="1.4">
-        <path d={frontOf(finished.kind, front.top, front.base, front.h)} />
-        {!flat && <path d={sideOf(finished.kind, wide + between, d * scale, front.h)} />}
+        <path d={frontOf(sketch.kind, front.top, front.base, front.h)} />
+        {!flat && <path d={sideOf(sketch.kind, wide + between, d * scale, front.h)} />}
       </g>
     </svg>
   );
 }
 
 /** The finished bag with all that it measures. */
-export function BagOutline({ finished }: { finished: Finished }) {
+export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) {
   const units = useUnits();
   return (
     <div>
-      <BagSketch finished={finished} across={160} up={96} />
+      <BagSketch sketch={finished.sketch} across={160} up={96} />
       <div className="mt-1 text-center text-[13px] text-soft">
-        {finished.depthMm > 0 ? 'finished, front and side' : 'finished'}
+        {finished.sketch.depthMm > 0 ? 'finished, front and side' : 'finished'}
       </div>
       <dl className="mt-1 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-0.5">
         {finished.measures.map(({ label: name, figure }) => (
@@ -58,7 +56,7 @@ export function BagOutline({ finished }: { finished: Finished }) {
   );
 }
 
-function frontOf(kind: Finished['kind'], top: number, base: number, h: number) {
+function frontOf(kind: Sketch['kind'], top: number, base: number, h: number) {
   const across = Math.max(top, base);
   if (kind === 'ROUND') {
     const bow = Math.min(10, h / 6);
@@ -73,7 +71,7 @@ function frontOf(kind: Finished['kind'], top: number, base: number, h: number) {
   return `M${inTop} 0H${inTop + top}L${inBase + base} ${h}H${inBase}Z`;
 }
 
-function sideOf(kind: Finished['kind'], x: number, w: number, h: number) {
+function sideOf(kind: Sketch['kind'], x: number, w: number, h: number) {
   if (kind === 'GUSSETED' || kind === 'ROUND') return `M${x} 0H${x + w}V${h}H${x}Z`;
   if (kind === 'FOLDED_SIDES') return `M${x + w / 2} 0L${x + w} ${h / 2}L${x + w / 2} ${h}L${x} ${h / 2}Z`;
   return `M${x + w / 2} 0L${x + w} ${h}H${x}Z`;

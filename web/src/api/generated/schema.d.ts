@@ -606,13 +606,15 @@ export interface components {
       zips: components['schemas']['ZipFit'][];
     };
     DesignLine: {
-      finished?: components['schemas']['FinishedView'];
+      cost?: components['schemas']['MoneyView'];
       /** Format: int64 */
       id: number;
       name: string;
+      perHour?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
       sizes: string[];
+      sketch?: components['schemas']['SketchView'];
       sort: string;
-      ticket?: components['schemas']['TicketView'];
       /** Format: int32 */
       toLookAt: number;
     };
@@ -753,17 +755,8 @@ export interface components {
       label: string;
     };
     FinishedView: {
-      /** Format: double */
-      acrossMm: number;
-      /** Format: double */
-      depthMm: number;
-      /** Format: double */
-      heightMm: number;
-      /** @enum {string} */
-      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
       measures: components['schemas']['FinishedMeasure'][];
-      /** Format: double */
-      widthMm: number;
+      sketch: components['schemas']['SketchView'];
     };
     FirstStep: {
       done: boolean;
@@ -1291,6 +1284,19 @@ export interface components {
       ticket?: components['schemas']['TicketView'];
       ticketMissing?: string;
       trims: components['schemas']['TrimView'][];
+    };
+    SketchView: {
+      /** Format: double */
+      acrossMm: number;
+      /** Format: double */
+      depthMm: number;
+      /** Format: double */
+      heightMm: number;
+      /** @enum {string} */
+      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
+      measures: components['schemas']['LengthView'][];
+      /** Format: double */
+      widthMm: number;
     };
     SlotChoice: {
       /** Format: int64 */

@@ -99,14 +99,14 @@ export default function DesignsPage() {
 
 function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
   const units = useUnits();
-  const measures = design.finished?.measures.filter((m) => m.label !== 'Top edge') ?? [];
+  const measures = design.sketch?.measures ?? [];
   return (
     <Link
       to={`/designs/${design.id}`}
       className="sheet grid h-full grid-cols-[84px_1fr] items-center gap-3 p-3 hover:bg-woad-tint"
     >
       <span className="flex justify-center">
-        {design.finished && <BagSketch finished={design.finished} across={80} up={74} />}
+        {design.sketch && <BagSketch sketch={design.sketch} across={80} up={74} />}
       </span>
       <span>
         <span className="flex items-start justify-between gap-2">
@@ -118,22 +118,22 @@ function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
         </span>
         {measures.length > 0 && (
           <span className="mt-1 block">
-            {measures.map((m) => units.own(m.figure.value)).join(' × ')}
+            {measures.map(units.own).join(' × ')}
             <span className="text-soft"> finished</span>
           </span>
         )}
-        {design.ticket ? (
+        {design.cost && design.price ? (
           <span className="mt-1 flex flex-wrap items-baseline gap-x-3">
             <span>
-              <span className="text-soft">costs</span> <b>{design.ticket.cost.value.amount}</b>
+              <span className="text-soft">costs</span> <b>{design.cost.amount}</b>
             </span>
             <span>
-              <span className="text-soft">stall</span> <b>{design.ticket.price.amount}</b>
+              <span className="text-soft">stall</span> <b>{design.price.amount}</b>
             </span>
-            {design.ticket.perHour && (
+            {design.perHour && (
               <span>
                 <span className="text-soft">an hour</span>{' '}
-                <b className="text-moss">{design.ticket.perHour.value.amount}</b>
+                <b className="text-moss">{design.perHour.amount}</b>
               </span>
             )}
           </span>

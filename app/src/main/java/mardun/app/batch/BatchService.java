@@ -16,9 +16,11 @@ import mardun.app.batch.BatchViews.BatchLine;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.FinishedGoodsLine;
+import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.ShortLine;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
+import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.FrozenInputs.FrozenSupply;
 import mardun.app.batch.FrozenInputs.FrozenWorkroom;
 import mardun.app.design.DesignDocument;
@@ -109,14 +111,23 @@ public class BatchService {
         return PageView.of(found, batch -> line(batch, planned(batch, current), current));
     }
 
-    /** The batches that are planned or under way, those due first first. */
+    /** The batches that are planned or under way, those due first first, and what they still need together. */
     @Transactional(readOnly = true)
-    public List<BatchLine> open() {
+    public OpenBatches open() {
         Settings current = settings.current();
-        return batches.findByStageInOrderByIdAsc(OPEN).stream()
-                .map(batch -> line(batch, planned(batch, current), current))
+        Map<Batch, Planned> open = new LinkedHashMap<>();
+        batches.findByStageInOrderByIdAsc(OPEN).forEach(batch -> open.put(batch, planned(batch, current)));
+        List<BatchLine> lines = open.entrySet().stream()
+                .map(entry -> line(entry.getKey(), entry.getValue(), current))
                 .sorted(Comparator.comparing(line -> line.dueOn() == null ? LocalDate.MAX : line.dueOn()))
                 .toList();
+        List<StepLine> stepsOfTheFirst = open.entrySet().stream()
+                .filter(entry -> entry.getKey().id() == lines.get(0).id())
+                .findFirst()
+                .map(entry -> new BatchSheetWriter(current.writer(), current.workroom())
+                        .steps(entry.getValue().design().steps(), entry.getKey().units()))
+                .orElse(List.of());
+        return new OpenBatches(lines, stepsOfTheFirst, shortages(open, current.writer()));
     }
 
     @Transactional(readOnly = true)
@@ -243,13 +254,11 @@ public class BatchService {
     }
 
     /** What all open batches together still need, where that is more than there is. */
-    @Transactional(readOnly = true)
-    public List<ShortLine> shortages() {
-        Settings current = settings.current();
+    private static List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
         Map<String, Supply> supplies = new LinkedHashMap<>();
         Map<String, Amount> needed = new LinkedHashMap<>();
-        for (Batch batch : batches.findByStageInOrderByIdAsc(OPEN)) {
-            for (Need need : planned(batch, current).plan().needs()) {
+        open.forEach((batch, planned) -> {
+            for (Need need : planned.plan().needs()) {
                 boolean stillToCome = batch.stage() == BatchStage.PLANNED
                         || !need.supply().kind().leavesWhenCut();
                 if (stillToCome) {
@@ -258,8 +267,7 @@ public class BatchService {
                     needed.merge(key, need.amount(), Amount::plus);
                 }
             }
-        }
-        ViewWriter writer = current.writer();
+        });
         List<ShortLine> lines = new ArrayList<>();
         supplies.forEach((key, supply) -> {
             Amount missing = needed.get(key).minus(supply.onHand());

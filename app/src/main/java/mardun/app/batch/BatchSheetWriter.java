@@ -105,7 +105,7 @@ final class BatchSheetWriter {
                 writer.time(time.passive()));
     }
 
-    private List<StepLine> steps(List<Step> steps, int units) {
+    List<StepLine> steps(List<Step> steps, int units) {
         List<StepLine> lines = new ArrayList<>();
         SetUp before = SetUp.NONE;
         for (Step step : steps) {

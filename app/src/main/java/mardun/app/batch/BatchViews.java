@@ -94,6 +94,15 @@ public final class BatchViews {
             @Nullable MoneyView price,
             @Nullable MoneyView perHour) {}
 
+    /**
+     * All batches that are planned or under way.
+     *
+     * @param lines those due first first
+     * @param stepsOfTheFirst all steps of the first of them
+     * @param shortages what they still need together, where that is more than there is
+     */
+    public record OpenBatches(List<BatchLine> lines, List<StepLine> stepsOfTheFirst, List<ShortLine> shortages) {}
+
     /** All that follows from a batch's choices. */
     public record BatchSheet(
             String designName,

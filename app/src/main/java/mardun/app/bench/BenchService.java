@@ -11,7 +11,7 @@ import java.util.Optional;
 import mardun.app.batch.BatchService;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchLine;
-import mardun.app.batch.BatchViews.BatchSheet;
+import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.DayView;
@@ -67,7 +67,8 @@ public class BenchService {
     public BenchView bench() {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
-        List<BatchLine> open = batches.open();
+        OpenBatches all = batches.open();
+        List<BatchLine> open = all.lines();
         DayPlan.Plan plan = DayPlan.lay(
                 open.stream()
                         .map(b -> new DayPlan.Work(
@@ -80,11 +81,14 @@ public class BenchService {
         return new BenchView(
                 today,
                 tape(open, plan, current, today),
-                open.stream().findFirst().map(this::next).orElse(null),
+                open.stream()
+                        .findFirst()
+                        .map(batch -> next(batch, all.stepsOfTheFirst()))
+                        .orElse(null),
                 open.stream()
                         .map(b -> lane(b, plan.ready().get(Long.toString(b.id()))))
                         .toList(),
-                batches.shortages(),
+                all.shortages(),
                 low(),
                 firstSteps(current));
     }
@@ -161,14 +165,12 @@ public class BenchService {
         return new LaneView(batch, ready, late);
     }
 
-    private NextView next(BatchLine batch) {
-        BatchSheet sheet = batches.get(batch.id()).sheet();
+    private static NextView next(BatchLine batch, List<StepLine> steps) {
         String subject = batch.designName() + ", " + batch.sizeName()
                 + (batch.clothName().isEmpty() ? "" : ", in " + batch.clothName());
         boolean planned = batch.stage() == BatchStage.PLANNED;
-        Optional<StepLine> step = sheet.steps().stream()
-                .filter(s -> (s.stage() == Stage.CUT) == planned)
-                .findFirst();
+        Optional<StepLine> step =
+                steps.stream().filter(s -> (s.stage() == Stage.CUT) == planned).findFirst();
         boolean waits = planned && batch.isShort();
         return new NextView(
                 batch.id(),
@@ -179,7 +181,7 @@ public class BenchService {
                         ? "Cut " + batch.units() + " × " + batch.designName()
                         : "Sew " + batch.units() + " × " + batch.designName(),
                 subject,
-                sheet.steps().stream()
+                steps.stream()
                         .filter(s -> (s.stage() == Stage.CUT) == planned)
                         .filter(s -> !s.changes().isEmpty())
                         .findFirst()

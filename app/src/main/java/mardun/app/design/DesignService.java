@@ -41,6 +41,7 @@ import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.TrimNeed;
+import mardun.core.pricing.UnitPricing;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -313,7 +314,8 @@ public class DesignService {
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
         BatchPlan plan = planner.plan(
                 design, middle, document.usualUnits(), supplies(document), current.workroom(), Optional.empty());
-        SheetWriter writer = new SheetWriter(current.writer(), current.workroom());
+        ViewWriter writer = current.writer();
+        SheetWriter sheets = new SheetWriter(writer, current.workroom());
         return new DesignLine(
                 entity.id(),
                 entity.name(),
@@ -321,10 +323,14 @@ public class DesignService {
                 design.sizes(),
                 plan.sized()
                         .finished()
-                        .map(finished ->
-                                writer.finished(finished, document.form().kind()))
+                        .map(finished -> sheets.sketch(finished, document.form().kind()))
                         .orElse(null),
-                writer.ticket(plan, false).orElse(null),
+                plan.cost().map(cost -> writer.money(cost.full().value())).orElse(null),
+                plan.pricing().map(pricing -> writer.money(pricing.price())).orElse(null),
+                plan.pricing()
+                        .flatMap(UnitPricing::perHour)
+                        .map(perHour -> writer.money(perHour.value()))
+                        .orElse(null),
                 (int) plan.sized().findings().stream()
                         .filter(f -> f.setAside().isEmpty())
                         .count());

@@ -8,6 +8,7 @@ import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.LengthFigure;
 import mardun.app.show.Views.LengthView;
+import mardun.app.show.Views.MoneyView;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Mark;
@@ -24,8 +25,11 @@ public final class DesignViews {
     public record DesignView(long id, long version, DesignDocument document, DesignSheet sheet) {}
 
     /**
-     * A design in the list.
+     * A design in the list, with the figures of its middle size.
      *
+     * @param cost of one unit; absent while materials aren't chosen
+     * @param price at the stall
+     * @param perHour what is left for an hour
      * @param toLookAt how many findings nobody has set aside
      */
     public record DesignLine(
@@ -33,9 +37,25 @@ public final class DesignViews {
             String name,
             String sort,
             List<String> sizes,
-            @Nullable FinishedView finished,
-            @Nullable TicketView ticket,
+            @Nullable SketchView sketch,
+            @Nullable MoneyView cost,
+            @Nullable MoneyView price,
+            @Nullable MoneyView perHour,
             int toLookAt) {}
+
+    /**
+     * A finished bag to be sketched, in millimetres, with its measures.
+     *
+     * @param measures width, height and depth, as far as it has them
+     * @param acrossMm the top, which is wider than the base of a boxed bag
+     */
+    public record SketchView(
+            FormKind kind,
+            List<LengthView> measures,
+            double widthMm,
+            double heightMm,
+            double depthMm,
+            double acrossMm) {}
 
     /** A design by its name alone, to choose from. */
     public record DesignName(long id, String name) {}
@@ -177,16 +197,6 @@ public final class DesignViews {
     /** A finished measure under the name that it has in its form. */
     public record FinishedMeasure(String label, LengthFigure figure) {}
 
-    /**
-     * What the finished bag measures, with millimetres for drawing it.
-     *
-     * @param acrossMm the top, which is wider than the base of a boxed bag
-     */
-    public record FinishedView(
-            FormKind kind,
-            List<FinishedMeasure> measures,
-            double widthMm,
-            double heightMm,
-            double depthMm,
-            double acrossMm) {}
+    /** What the finished bag measures, and how it looks. */
+    public record FinishedView(List<FinishedMeasure> measures, SketchView sketch) {}
 }

@@ -2,7 +2,9 @@ package mardun.app.design;
 
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import mardun.app.problem.FieldReader;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +17,18 @@ final class DocumentLimits {
 
     private static final int LONGEST_TEXT = 1000;
     private static final int LONGEST_LIST = 200;
+
+    /** A component of a record, and whether it may be missing. */
+    private record Part(RecordComponent component, boolean mayBeMissing) {}
+
+    private static final ClassValue<List<Part>> PARTS = new ClassValue<>() {
+        @Override
+        protected List<Part> computeValue(Class<?> record) {
+            return Arrays.stream(record.getRecordComponents())
+                    .map(c -> new Part(c, c.getAnnotatedType().isAnnotationPresent(Nullable.class)))
+                    .toList();
+        }
+    };
 
     private DocumentLimits() {}
 
@@ -40,12 +54,11 @@ final class DocumentLimits {
             tooMany(path, map.size(), fields);
             map.forEach((key, item) -> walkOrMiss(path + "." + key, item, fields));
         } else if (value instanceof Record) {
-            for (RecordComponent component : value.getClass().getRecordComponents()) {
-                String inner = path.isEmpty() ? component.getName() : path + "." + component.getName();
-                Object item = read(component, value);
-                boolean mayBeMissing = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
-                if (item != null || !mayBeMissing) {
-                    walkOrMiss(inner, item, fields);
+            for (Part part : PARTS.get(value.getClass())) {
+                Object item = read(part.component(), value);
+                if (item != null || !part.mayBeMissing()) {
+                    String name = part.component().getName();
+                    walkOrMiss(path.isEmpty() ? name : path + "." + name, item, fields);
                 }
             }
         }

@@ -1,8 +1,10 @@
 package mardun.app.design;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.DrawingView;
@@ -17,6 +19,7 @@ import mardun.app.design.DesignViews.PanelView;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.design.DesignViews.RectView;
 import mardun.app.design.DesignViews.SizeSheet;
+import mardun.app.design.DesignViews.SketchView;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView.TicketLine;
 import mardun.app.show.ViewWriter;
@@ -226,22 +229,37 @@ public final class SheetWriter {
     }
 
     public FinishedView finished(Finished finished, FormKind form) {
-        List<Figure<Quantity>> figures = List.of(finished.width(), finished.height(), finished.depth());
         List<FinishedMeasure> measures = new ArrayList<>();
-        for (int i = 0; i < figures.size(); i++) {
-            String label = form.finishedLabels().get(i);
-            boolean nothing = figures.get(i).value().value().signum() == 0;
-            if (!label.isEmpty() && !(i == 2 && nothing)) {
-                measures.add(new FinishedMeasure(label, writer.measured(figures.get(i), ShownRounding.NEAREST)));
-            }
-        }
+        labelled(finished, form)
+                .forEach((label, figure) ->
+                        measures.add(new FinishedMeasure(label, writer.measured(figure, ShownRounding.NEAREST))));
         finished.across()
                 .ifPresent(across ->
                         measures.add(new FinishedMeasure("Top edge", writer.measured(across, ShownRounding.NEAREST))));
+        return new FinishedView(measures, sketch(finished, form));
+    }
+
+    /** A bag's width, height and depth under the names that its form gives them; what it hasn't is left out. */
+    private static Map<String, Figure<Quantity>> labelled(Finished finished, FormKind form) {
+        List<Figure<Quantity>> figures = List.of(finished.width(), finished.height(), finished.depth());
+        Map<String, Figure<Quantity>> labelled = new LinkedHashMap<>();
+        for (int i = 0; i < figures.size(); i++) {
+            String label = form.finishedLabels().get(i);
+            boolean flat = i == 2 && figures.get(i).value().value().signum() == 0;
+            if (!label.isEmpty() && !flat) {
+                labelled.put(label, figures.get(i));
+            }
+        }
+        return labelled;
+    }
+
+    SketchView sketch(Finished finished, FormKind form) {
         double width = millimetres(finished.width().value());
-        return new FinishedView(
+        return new SketchView(
                 form,
-                measures,
+                labelled(finished, form).values().stream()
+                        .map(figure -> writer.length(figure.value().value(), ShownRounding.NEAREST))
+                        .toList(),
                 width,
                 millimetres(finished.height().value()),
                 millimetres(finished.depth().value()),

@@ -7,8 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.UnaryOperator;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.InputView;
@@ -49,7 +48,6 @@ import org.joda.money.Money;
  */
 public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit currency) {
 
-    private static final Pattern SYMBOL = Pattern.compile("\\{([^}]*)}");
     private static final int EXACT_MONEY_DECIMALS = 2;
 
     public LengthView length(BigFraction nanometres, ShownRounding rounding) {
@@ -143,15 +141,13 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
 
     public String sentence(Sentence sentence) {
         List<Value> values = sentence.values();
-        return SYMBOL.matcher(sentence.template())
-                .replaceAll(match -> Matcher.quoteReplacement(text(values.get(Integer.parseInt(match.group(1))))));
+        return filled(sentence.template(), index -> text(values.get(Integer.parseInt(index))));
     }
 
     public WorkingView working(Working working) {
         Map<String, String> values = new LinkedHashMap<>();
         working.inputs().forEach(input -> values.put(input.symbol(), text(input.value())));
-        String calculation = SYMBOL.matcher(working.expression())
-                .replaceAll(match -> Matcher.quoteReplacement(values.getOrDefault(match.group(1), match.group(1))));
+        String calculation = filled(working.expression(), symbol -> values.getOrDefault(symbol, symbol));
         return new WorkingView(
                 working.rule(),
                 labelled(working),
@@ -174,8 +170,19 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
     private static String labelled(Working working) {
         Map<String, String> labels = new LinkedHashMap<>();
         working.inputs().forEach(input -> labels.put(input.symbol(), input.label()));
-        return SYMBOL.matcher(working.expression())
-                .replaceAll(match -> Matcher.quoteReplacement(labels.getOrDefault(match.group(1), match.group(1))));
+        return filled(working.expression(), symbol -> labels.getOrDefault(symbol, symbol));
+    }
+
+    /** A template with each {@code {symbol}} filled in. */
+    private static String filled(String template, UnaryOperator<String> value) {
+        StringBuilder text = new StringBuilder(template.length() + 32);
+        int at = 0;
+        for (int open = template.indexOf('{'); open >= 0; open = template.indexOf('{', at)) {
+            int close = template.indexOf('}', open);
+            text.append(template, at, open).append(value.apply(template.substring(open + 1, close)));
+            at = close + 1;
+        }
+        return text.append(template, at, template.length()).toString();
     }
 
     /** A value as it stands in a sentence or a working. */

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyInt;
-import static org.mockito.ArgumentMatchers.anyLong;
-import static org.mockito.Mockito.lenient;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
@@ -20,8 +18,7 @@ import java.util.Map;
 import mardun.app.batch.BatchService;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchLine;
-import mardun.app.batch.BatchViews.BatchSheet;
-import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.LaidView;
@@ -82,12 +79,11 @@ class BenchServiceTest {
         when(settings.writer())
                 .thenReturn(new ViewWriter(UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR));
         when(materials.list(any(), anyInt(), anyInt())).thenReturn(new PageView<>(List.of(), 0, 500, 0));
-        lenient().when(batches.get(anyLong())).thenReturn(view());
     }
 
     @Test
     void workLiesOnTheTapeInStretchesThatStepOverDaysWithoutHours() {
-        when(batches.open()).thenReturn(List.of(batch(1, 5, null, "", false), batch(2, 1, null, "", false)));
+        when(batches.open()).thenReturn(open(batch(1, 5, null, "", false), batch(2, 1, null, "", false)));
         BenchView bench = bench();
         assertThat(bench.tape().laid())
                 .extracting(LaidView::batchId, LaidView::from, LaidView::to)
@@ -100,8 +96,7 @@ class BenchServiceTest {
     @Test
     void aBatchThatEndsAfterItsDayIsLate() {
         when(batches.open())
-                .thenReturn(
-                        List.of(batch(1, 3, TODAY.plusDays(1), "", false), batch(2, 2, TODAY.plusDays(1), "", false)));
+                .thenReturn(open(batch(1, 3, TODAY.plusDays(1), "", false), batch(2, 2, TODAY.plusDays(1), "", false)));
         assertThat(bench().lanes()).extracting(BenchViews.LaneView::late).containsExactly(false, true);
     }
 
@@ -111,8 +106,8 @@ class BenchServiceTest {
         when(fairs.coming())
                 .thenReturn(List.of(new FairView(7, "Mill yard", fair), new FairView(8, "Far", TODAY.plusDays(40))));
         when(batches.open())
-                .thenReturn(List.of(
-                        batch(1, 1, fair, "Mill yard", false), batch(2, 1, TODAY.plusDays(5), "A school", false)));
+                .thenReturn(
+                        open(batch(1, 1, fair, "Mill yard", false), batch(2, 1, TODAY.plusDays(5), "A school", false)));
         assertThat(bench().tape().pins())
                 .extracting(PinView::label, PinView::kind)
                 .containsExactly(tuple("Mill yard", PinView.Kind.FAIR), tuple("A school", PinView.Kind.DUE));
@@ -120,19 +115,19 @@ class BenchServiceTest {
 
     @Test
     void whatComesNextWaitsWhereMaterialIsShort() {
-        when(batches.open()).thenReturn(List.of(batch(1, 1, null, "", true)));
+        when(batches.open()).thenReturn(open(batch(1, 1, null, "", true)));
         BenchView bench = bench();
         assertThat(bench.next()).isNotNull();
         assertThat(bench.next().waits()).isTrue();
         assertThat(bench.next().place()).contains("once the material is here");
-        when(batches.open()).thenReturn(List.of(batch(1, 1, null, "", false)));
+        when(batches.open()).thenReturn(open(batch(1, 1, null, "", false)));
         assertThat(bench().next().place()).isEqualTo("Next at the cutting table");
         assertThat(bench().next().check()).isEqualTo("Print upright.");
     }
 
     @Test
     void firstStepsStandUntilAllAreDone() {
-        when(batches.open()).thenReturn(List.of());
+        when(batches.open()).thenReturn(open());
         assertThat(bench().firstSteps()).hasSize(4).noneMatch(BenchViews.FirstStep::done);
         assertThat(bench().next()).isNull();
         when(settings.areEntered()).thenReturn(true);
@@ -166,23 +161,9 @@ class BenchServiceTest {
                 null);
     }
 
-    private static BatchView view() {
+    private static OpenBatches open(BatchLine... lines) {
         StepLine cut = new StepLine(
                 "Cut", Stage.CUT, Station.CUTTING_TABLE, List.of(), new TimeView("", 0), "Print upright.", "", "");
-        BatchSheet sheet = new BatchSheet(
-                "Heron pouch",
-                "small",
-                4,
-                List.of(),
-                List.of(),
-                List.of(),
-                null,
-                List.of(cut),
-                null,
-                null,
-                null,
-                List.of(),
-                List.of());
-        return new BatchView(1, 0, 1, "Heron pouch", BatchStage.PLANNED, null, "", "", List.of(), null, sheet);
+        return new OpenBatches(List.of(lines), List.of(cut), List.of());
     }
 }

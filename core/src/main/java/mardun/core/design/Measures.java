@@ -2,7 +2,7 @@ package mardun.core.design;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -38,12 +38,21 @@ final class Measures {
     private static final Sentence A_LENGTH_OR_A_FORMULA =
             Sentence.of("Type a length like 1/4 in or 6 mm, or a formula over the measurements.");
 
+    /** Formulas are read once; a design that is being edited asks for the same ones with every key. */
+    private static final Map<String, Formula> READ = Collections.synchronizedMap(new LinkedHashMap<>(256, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Formula> eldest) {
+            return size() > MOST_READ;
+        }
+    });
+
+    private static final int MOST_READ = 4000;
+
     private final int size;
     private final Findings findings;
     private final Map<String, Measurement> bySymbol = new LinkedHashMap<>();
     private final Map<String, Optional<Figure<Quantity>>> known = new LinkedHashMap<>();
     private final Set<String> underWay = new LinkedHashSet<>();
-    private final Map<String, Formula> parsed = new HashMap<>();
 
     Measures(List<Measurement> measurements, int size, Findings findings) {
         this.size = size;
@@ -252,7 +261,7 @@ final class Measures {
     /** A formula in which some more names are known than the measurements. */
     Optional<Figure<Quantity>> evaluate(String place, String text, Map<String, Quantity> more) {
         try {
-            Formula formula = parsed.computeIfAbsent(text, t -> Formula.parse(t, Constructions.BY_NAME));
+            Formula formula = read(text);
             for (String name : formula.names()) {
                 if (underWay.contains(name)) {
                     throw new FormulaException("goes in a circle: "
@@ -273,6 +282,15 @@ final class Measures {
                     place, Sentence.of("“" + text + "” " + bad.getMessage() + where + "."), A_LENGTH_OR_A_FORMULA);
             return Optional.empty();
         }
+    }
+
+    private static Formula read(String text) {
+        Formula known = READ.get(text);
+        if (known == null) {
+            known = Formula.parse(text, Constructions.BY_NAME);
+            READ.put(text, known);
+        }
+        return known;
     }
 
     private List<String> circle(String name) {
@@ -302,6 +320,6 @@ final class Measures {
 
     private boolean isEntered(Measurement measurement) {
         return measurement.kind() == Measurement.Kind.CHOICE
-                || parsed.get(measurement.valueFor(size)).isLiteral();
+                || read(measurement.valueFor(size)).isLiteral();
     }
 }

@@ -1,6 +1,8 @@
 package mardun.core.formula;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,11 +32,32 @@ public final class Formula {
     private final String text;
     private final Expression tree;
     private final Map<String, Rule> rules;
+    private final String template;
+    private final Set<String> names;
+    private final Map<Call, List<Formula>> argumentsByCall = new IdentityHashMap<>();
 
     private Formula(String text, Expression tree, Map<String, Rule> rules) {
         this.text = text;
         this.tree = tree;
         this.rules = rules;
+        this.template = write(tree, 0);
+        Set<String> found = new LinkedHashSet<>();
+        collectNames(tree, found);
+        this.names = Collections.unmodifiableSet(found);
+        collectArguments(tree);
+    }
+
+    /** The arguments of each rule that is called are formulas of their own, whose workings can be opened. */
+    private void collectArguments(Expression expression) {
+        if (expression instanceof Call call && rules.containsKey(call.function())) {
+            argumentsByCall.put(
+                    call,
+                    call.arguments().stream()
+                            .map(argument -> new Formula(write(argument, 0), argument, rules))
+                            .toList());
+        } else {
+            children(expression).forEach(this::collectArguments);
+        }
     }
 
     /**
@@ -59,8 +82,6 @@ public final class Formula {
 
     /** The names that the formula uses, in the order in which they stand. */
     public Set<String> names() {
-        Set<String> names = new LinkedHashSet<>();
-        collectNames(tree, names);
         return names;
     }
 
@@ -92,7 +113,7 @@ public final class Formula {
 
     /** The formula in symbols, each name as {@code {name}}: the expression of a {@link Working}. */
     public String template() {
-        return write(tree, 0);
+        return template;
     }
 
     private static void checkCalls(Expression expression, Map<String, Rule> rules) {
@@ -146,15 +167,14 @@ public final class Formula {
 
     private List<Rule.Argument> arguments(Call call, Scope scope) {
         List<Rule.Argument> arguments = new ArrayList<>();
-        for (Expression argument : call.arguments()) {
-            if (argument instanceof Name name) {
+        for (Formula argument : argumentsByCall.get(call)) {
+            if (argument.tree instanceof Name name) {
                 Scope.Entry entry = find(name, scope);
                 arguments.add(new Rule.Argument(entry.quantity(), entry.working()));
             } else {
-                Formula inner = new Formula(write(argument, 0), argument, rules);
-                Figure<Quantity> figure = inner.evaluate(scope);
+                Figure<Quantity> figure = argument.evaluate(scope);
                 arguments.add(new Rule.Argument(
-                        figure.value(), inner.isLiteral() ? Optional.empty() : Optional.of(figure.working())));
+                        figure.value(), argument.isLiteral() ? Optional.empty() : Optional.of(figure.working())));
             }
         }
         return arguments;
