@@ -39,10 +39,10 @@ export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) 
       <div className="mt-1 text-center text-[13px] text-soft">
         {finished.sketch.depthMm > 0 ? 'finished, front and side' : 'finished'}
       </div>
-      <dl className="mt-1 grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-0.5">
+      <dl className="mt-1 grid grid-cols-[auto_auto_1fr] gap-x-2.5 gap-y-0.5">
         {finished.measures.map(({ label: name, figure }) => (
           <div key={name} className="contents">
-            <dt className="text-soft">{name}</dt>
+            <dt className="whitespace-nowrap text-soft">{name}</dt>
             <dd className="whitespace-nowrap">
               <WorkedFigure label={name} working={figure.working}>
                 {units.own(figure.value)}

@@ -52,14 +52,14 @@ function scaleFor(pieces: Piece[], width: number, height: number) {
 
 function rowsHeight(pieces: Piece[], width: number, scale: number) {
   let total = 0;
-  let left = width;
+  let left = width + GAP;
   let tallest = 0;
   for (const { drawing } of pieces) {
     const column = Math.max(LEAST_COLUMN, drawing.width * scale) + GAP;
     if (column > width) return Infinity;
     if (column > left) {
       total += tallest + CAPTION;
-      left = width;
+      left = width + GAP;
       tallest = 0;
     }
     left -= column;

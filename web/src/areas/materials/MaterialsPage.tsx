@@ -18,7 +18,7 @@ const GROUPS: { kind: Kind; title: string; add: string }[] = [
   { kind: 'TRIM', title: 'By length', add: 'Add zip tape or trim' },
   { kind: 'NOTION', title: 'By count', add: 'Add notions' },
   { kind: 'FILLING_BY_WEIGHT', title: 'Fillings, by weight', add: 'Add filling by weight' },
-  { kind: 'FILLING_BY_VOLUME', title: 'Fillings, by volume', add: 'by volume' },
+  { kind: 'FILLING_BY_VOLUME', title: 'Fillings, by volume', add: 'Add by volume' },
 ];
 
 export default function MaterialsPage() {

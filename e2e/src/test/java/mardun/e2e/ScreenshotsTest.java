@@ -24,6 +24,7 @@ class ScreenshotsTest {
         try (PackagedApp app = PackagedApp.withDemoData()) {
             take(app, "/bench", "Next at the", "bench");
             take(app, "/designs/1", "What it shall measure", "design");
+            take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
@@ -33,10 +34,40 @@ class ScreenshotsTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))
                     .click();
             save(page, "working");
+            retakeParts(app);
         }
         try (PackagedApp empty = PackagedApp.empty()) {
             take(empty, "/bench", "Four things", "first-steps");
         }
+    }
+
+    private static void retakeParts(PackagedApp app) {
+        Page piece = open(app, "/designs/3", "Cover");
+        piece.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A · Cover"))
+                .click();
+        save(piece, "piece");
+        Page rules = open(app, "/designs/3", "Cover");
+        rules.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rules"))
+                .click();
+        rules.getByLabel("Find a rule").fill("strap");
+        rules.getByLabel("Try strap_tube", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        rules.getByLabel("finished width").fill("1");
+        rules.getByLabel("seam", new Page.GetByLabelOptions().setExact(true)).fill("1/4");
+        assertThat(rules.getByText("2 ½ in").first()).isVisible();
+        save(rules, "rules");
+        Page questions = open(app, "/designs/1", "Outer panel");
+        questions
+                .getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Ask"))
+                .click();
+        questions.getByLabel("Base, as sewn").fill("7");
+        questions.getByLabel("Height, as sewn").fill("6");
+        questions.getByLabel("Depth, as sewn").fill("3");
+        questions
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Explain it"))
+                .click();
+        assertThat(questions.getByText("This would make such a bag")).isVisible();
+        save(questions, "questions");
     }
 
     private static void take(PackagedApp app, String path, String shows, String name) {

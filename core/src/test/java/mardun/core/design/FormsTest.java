@@ -207,6 +207,35 @@ class FormsTest {
         }
     }
 
+    @ParameterizedTest(name = "seed {0}")
+    @ValueSource(longs = {8, 9, 10})
+    void whateverIsTypedWhatCanBeSewnHasOnlyRealPieces(long seed) {
+        Random random = new Random(seed);
+        int sewn = 0;
+        for (int i = 0; i < 200; i++) {
+            Design folded = scaled(random.nextInt(150), random.nextInt(200), random.nextInt(60), 1);
+            Design gusset = gusseted(mm(random.nextInt(120)), "gusset_length(width; height; radius; seam)")
+                    .measured(
+                            Measurement.of("width", "Width", Kind.FINISHED, mm(random.nextInt(300))),
+                            Measurement.of("depth", "Depth", Kind.FINISHED, mm(random.nextInt(90))))
+                    .make();
+            for (Design design : List.of(folded, gusset)) {
+                SizedDesign sized = Sizing.of(design, 0);
+                if (sized.canBeSewn()) {
+                    sewn++;
+                    assertThat(sized.pieces()).hasSameSizeAs(design.pieces()).allSatisfy(p -> {
+                        assertThat(p.width().value().isPositive()).isTrue();
+                        assertThat(p.height().value().isPositive()).isTrue();
+                    });
+                    Finished finished = sized.finished().orElseThrow();
+                    assertThat(finished.width().value().value().signum()).isPositive();
+                    assertThat(finished.height().value().value().signum()).isPositive();
+                }
+            }
+        }
+        assertThat(sewn).isBetween(100, 399);
+    }
+
     private static Design scaled(int height, int length, int fold, int factor) {
         return DesignMaker.from(foldedSides(mm(height * factor), mm(length * factor), mm(fold * factor)))
                 .measured(Measurement.of("seam", "Seam", Kind.ALLOWANCE, mm(7 * factor)))
