@@ -64,35 +64,14 @@ class DemoDesigns {
     }
 
     private static DesignDocument filled(DemoDesign design, Map<String, Long> materialIds) {
-        DesignDocument d = design.document();
-        List<SlotRow> slots = d.slots().stream()
-                .map(slot -> new SlotRow(
-                        slot.key(),
-                        slot.label(),
-                        slot.kind(),
-                        slot.cloths(),
-                        materialIds.get(design.materials().get(slot.key()))))
-                .toList();
-        return new DesignDocument(
-                d.name(),
-                d.sort(),
-                d.note(),
-                d.sizes(),
-                d.usualUnits(),
-                d.measurements(),
-                d.form(),
-                d.pieces(),
-                d.panels(),
-                d.trims(),
-                d.notions(),
-                d.fillings(),
-                d.zips(),
-                d.straps(),
-                d.casings(),
-                d.steps(),
-                slots,
-                d.source(),
-                d.forChildren(),
-                d.setAside());
+        return design.document()
+                .filled(design.document().slots().stream()
+                        .map(slot -> new SlotRow(
+                                slot.key(),
+                                slot.label(),
+                                slot.kind(),
+                                slot.cloths(),
+                                materialIds.get(design.materials().get(slot.key()))))
+                        .toList());
     }
 }

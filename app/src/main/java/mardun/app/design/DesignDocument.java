@@ -57,6 +57,55 @@ public record DesignDocument(
         boolean forChildren,
         List<SetAside> setAside) {
 
+    /** This design under another name. */
+    DesignDocument named(String newName) {
+        return with(newName, sizes, measurements, fillings, slots);
+    }
+
+    /** This design with other values for its measurements. */
+    DesignDocument measured(List<Measurement> newMeasurements) {
+        return with(name, sizes, newMeasurements, fillings, slots);
+    }
+
+    /** This design with other sizes, and what differs by size. */
+    DesignDocument sized(List<String> newSizes, List<Measurement> newMeasurements, List<FillingNeed> newFillings) {
+        return with(name, newSizes, newMeasurements, newFillings, slots);
+    }
+
+    /** This design with other materials in its slots. */
+    public DesignDocument filled(List<SlotRow> newSlots) {
+        return with(name, sizes, measurements, fillings, newSlots);
+    }
+
+    private DesignDocument with(
+            String newName,
+            List<String> newSizes,
+            List<Measurement> newMeasurements,
+            List<FillingNeed> newFillings,
+            List<SlotRow> newSlots) {
+        return new DesignDocument(
+                newName,
+                sort,
+                note,
+                newSizes,
+                usualUnits,
+                newMeasurements,
+                form,
+                pieces,
+                panels,
+                trims,
+                notions,
+                newFillings,
+                zips,
+                straps,
+                casings,
+                steps,
+                newSlots,
+                source,
+                forChildren,
+                setAside);
+    }
+
     /**
      * How the bag comes together.
      *

@@ -137,7 +137,7 @@ public class DesignService {
             DesignDocument document = form.copyOf() == null
                     ? patterns.begin(form.pattern() == null ? Patterns.POUCH : form.pattern(), settings.current())
                     : document(form.copyOf());
-            return store(new DesignEntity(clock.instant()), renamed(document, name));
+            return store(new DesignEntity(clock.instant()), document.named(name));
         }));
     }
 
@@ -229,30 +229,6 @@ public class DesignService {
                 .collect(Collectors.joining(" "))
                 .toLowerCase(Locale.ROOT);
         return words.substring(0, Math.min(words.length(), LONGEST_WORDS));
-    }
-
-    private static DesignDocument renamed(DesignDocument d, String name) {
-        return new DesignDocument(
-                name,
-                d.sort(),
-                d.note(),
-                d.sizes(),
-                d.usualUnits(),
-                d.measurements(),
-                d.form(),
-                d.pieces(),
-                d.panels(),
-                d.trims(),
-                d.notions(),
-                d.fillings(),
-                d.zips(),
-                d.straps(),
-                d.casings(),
-                d.steps(),
-                d.slots(),
-                d.source(),
-                d.forChildren(),
-                d.setAside());
     }
 
     private DesignSheet sheet(DesignDocument document) {

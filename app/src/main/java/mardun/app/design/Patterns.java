@@ -34,30 +34,11 @@ class Patterns {
         if (resource == null) {
             throw RefusedException.missing("There is no pattern “" + key + "”.");
         }
-        DesignDocument p = read(resource + ".json", DesignDocument.class);
+        DesignDocument pattern = read(resource + ".json", DesignDocument.class);
         Map<?, ?> own = current.unitSystem() == UnitSystem.INCH ? read(resource + "-inches.json", Map.class) : Map.of();
         String seam = LengthWriter.exactly(current.usualSeam(), current.unitSystem());
-        return new DesignDocument(
-                p.name(),
-                p.sort(),
-                p.note(),
-                p.sizes(),
-                p.usualUnits(),
-                p.measurements().stream().map(m -> inUnits(m, own, seam)).toList(),
-                p.form(),
-                p.pieces(),
-                p.panels(),
-                p.trims(),
-                p.notions(),
-                p.fillings(),
-                p.zips(),
-                p.straps(),
-                p.casings(),
-                p.steps(),
-                p.slots(),
-                p.source(),
-                p.forChildren(),
-                p.setAside());
+        return pattern.measured(
+                pattern.measurements().stream().map(m -> inUnits(m, own, seam)).toList());
     }
 
     private static Measurement inUnits(Measurement m, Map<?, ?> own, String seam) {

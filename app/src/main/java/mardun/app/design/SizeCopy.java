@@ -42,29 +42,12 @@ final class SizeCopy {
         fields.check();
         List<String> sizes = new ArrayList<>(d.sizes());
         sizes.add(name);
-        return new DesignDocument(
-                d.name(),
-                d.sort(),
-                d.note(),
+        return d.sized(
                 sizes,
-                d.usualUnits(),
                 measurements,
-                d.form(),
-                d.pieces(),
-                d.panels(),
-                d.trims(),
-                d.notions(),
                 d.fillings().stream()
                         .map(f -> new FillingNeed(f.name(), f.slot(), copied(f.amounts(), form.copyOf())))
-                        .toList(),
-                d.zips(),
-                d.straps(),
-                d.casings(),
-                d.steps(),
-                d.slots(),
-                d.source(),
-                d.forChildren(),
-                d.setAside());
+                        .toList());
     }
 
     /** A row that is the same for all sizes stays so, unless the new size has it otherwise. */

@@ -22,7 +22,7 @@ import mardun.core.working.Value;
 /** Whether steps suit what goes through them: their order, the iron, the needle, the thickness; and who the bag is for. */
 final class StepChecks {
 
-    private static final Pattern NEEDLE_SIZE = Pattern.compile("(?<![\\d/])(\\d{2,3})(?!\\d)");
+    private static final Pattern NEEDLE_SIZE = Pattern.compile("(?<!\\d)(\\d{2,3})(?!\\d)");
     private static final int FINEST_NEEDLE = 60;
 
     private final Design design;
@@ -148,7 +148,7 @@ final class StepChecks {
         });
     }
 
-    /** The metric number in what was typed for a needle: 80 in {@code 80/12 universal}. */
+    /** The metric number in what was typed for a needle: 80 in {@code 80/12 universal} and in {@code 12/80}. */
     static OptionalInt needleSize(String typed) {
         Matcher matcher = NEEDLE_SIZE.matcher(typed);
         while (matcher.find()) {

@@ -194,7 +194,7 @@ class DesignChecksTest {
     void aSquareCutOutAtAFold(String across, String along, boolean right) {
         Shape shape = new Shape(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along);
         DesignMaker maker = pouch().form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
-                .piece("A", p -> shaped(p, shape, Edges.UNSTATED));
+                .piece("A", p -> shaped(p, shape));
         if (right) {
             assertThat(Sizing.of(maker.make(), MEDIUM).findings())
                     .noneMatch(f -> f.check().equals(Optional.of(Check.CORNER_CUT)));

@@ -189,26 +189,57 @@ public final class DesignMaker {
     }
 
     public static Piece sized(Piece p, String width, String height) {
-        return new Piece(
-                p.letter(),
-                p.name(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                width,
-                height,
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.fold(),
-                p.boxed(),
-                p.backs(),
-                p.trimTo(),
-                p.marks());
+        return copy(p, p.quantity(), p.layers(), width, height, p.shape(), p.directional(), p.boxed(), p.backs());
     }
 
     public static Piece counted(Piece p, String quantity, int layers) {
+        return copy(p, quantity, layers, p.width(), p.height(), p.shape(), p.directional(), p.boxed(), p.backs());
+    }
+
+    public static Piece boxed(Piece p, boolean directional) {
+        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), p.shape(), directional, true, p.backs());
+    }
+
+    /** A piece of that shape, whose corners aren't boxed. */
+    public static Piece shaped(Piece p, Shape shape) {
+        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), shape, p.directional(), false, p.backs());
+    }
+
+    public static Piece backing(Piece p, String backed) {
+        return copy(
+                p,
+                p.quantity(),
+                p.layers(),
+                p.width(),
+                p.height(),
+                p.shape(),
+                p.directional(),
+                p.boxed(),
+                Optional.of(backed));
+    }
+
+    public static Piece marked(Piece p, Mark... marks) {
+        return ended(p, p.edges(), p.trimTo(), List.of(marks));
+    }
+
+    public static Piece trimmedTo(Piece p, String width, String height) {
+        return ended(p, p.edges(), Optional.of(new Piece.TrimTo(width, height)), p.marks());
+    }
+
+    public static Piece edged(Piece p, Edges edges) {
+        return ended(p, edges, p.trimTo(), p.marks());
+    }
+
+    private static Piece copy(
+            Piece p,
+            String quantity,
+            int layers,
+            String width,
+            String height,
+            Shape shape,
+            boolean directional,
+            boolean boxed,
+            Optional<String> backs) {
         return new Piece(
                 p.letter(),
                 p.name(),
@@ -216,39 +247,19 @@ public final class DesignMaker {
                 p.slot(),
                 quantity,
                 layers,
-                p.width(),
-                p.height(),
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.fold(),
-                p.boxed(),
-                p.backs(),
-                p.trimTo(),
-                p.marks());
-    }
-
-    public static Piece boxed(Piece p, boolean directional) {
-        return new Piece(
-                p.letter(),
-                p.name(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                p.width(),
-                p.height(),
-                p.shape(),
+                width,
+                height,
+                shape,
                 p.edges(),
                 directional,
                 p.fold(),
-                true,
-                p.backs(),
+                boxed,
+                backs,
                 p.trimTo(),
                 p.marks());
     }
 
-    public static Piece shaped(Piece p, Shape shape, Edges edges) {
+    private static Piece ended(Piece p, Edges edges, Optional<Piece.TrimTo> trimTo, List<Mark> marks) {
         return new Piece(
                 p.letter(),
                 p.name(),
@@ -258,73 +269,13 @@ public final class DesignMaker {
                 p.layers(),
                 p.width(),
                 p.height(),
-                shape,
+                p.shape(),
                 edges,
                 p.directional(),
                 p.fold(),
-                false,
-                p.backs(),
-                p.trimTo(),
-                p.marks());
-    }
-
-    public static Piece backing(Piece p, String backed) {
-        return new Piece(
-                p.letter(),
-                p.name(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                p.width(),
-                p.height(),
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.fold(),
-                p.boxed(),
-                Optional.of(backed),
-                p.trimTo(),
-                p.marks());
-    }
-
-    public static Piece marked(Piece p, Mark... marks) {
-        return new Piece(
-                p.letter(),
-                p.name(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                p.width(),
-                p.height(),
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.fold(),
                 p.boxed(),
                 p.backs(),
-                p.trimTo(),
-                List.of(marks));
-    }
-
-    public static Piece trimmedTo(Piece p, String width, String height) {
-        return new Piece(
-                p.letter(),
-                p.name(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                p.width(),
-                p.height(),
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.fold(),
-                p.boxed(),
-                p.backs(),
-                Optional.of(new Piece.TrimTo(width, height)),
-                p.marks());
+                trimTo,
+                marks);
     }
 }

@@ -98,10 +98,7 @@ class FormsTest {
                         Measurement.of("seam", "Seam", Kind.ALLOWANCE, "1 cm"))
                 .pieces(
                         Piece.of("A", "Body", Role.OUTER, "outer", "1", "round_body(diameter; seam)", "20 cm"),
-                        DesignMaker.shaped(
-                                Piece.of("B", "Base", Role.OUTER, "outer", "1", base, base),
-                                Shape.CIRCLE,
-                                Edges.all("seam")))
+                        DesignMaker.shaped(Piece.of("B", "Base", Role.OUTER, "outer", "1", base, base), Shape.CIRCLE))
                 .form(new RoundBag(Optional.of("A"), Optional.empty(), "B", "seam", "seam", "seam"))
                 .make();
         SizedDesign sized = Sizing.of(design, 0);
@@ -168,8 +165,7 @@ class FormsTest {
         Design design = DesignMaker.empty()
                 .pieces(DesignMaker.shaped(
                         Piece.of("A", "Face", Role.OUTER, "outer", "1", "10 in", "8 in"),
-                        new Shape(Shape.Kind.NOTCHED, Shape.Place.TOP, across, "2 in"),
-                        Edges.UNSTATED))
+                        new Shape(Shape.Kind.NOTCHED, Shape.Place.TOP, across, "2 in")))
                 .make();
         SizedDesign sized = Sizing.of(design, 0);
         boolean fits = points == 5;

@@ -1,0 +1,183 @@
+package mardun.app.design;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Duration;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.design.DesignDocument.StepRow;
+import mardun.app.problem.FieldProblem;
+import mardun.app.problem.FieldReader;
+import mardun.core.design.Design;
+import mardun.core.design.FillingNeed;
+import mardun.core.design.Measurement;
+import mardun.core.making.Stage;
+import mardun.core.making.Station;
+import mardun.core.making.Step;
+import mardun.core.measure.UnitSystem;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Documents become designs, blocks go in and come out, and what can't be read is told field by field. */
+class DocumentReaderTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static DesignDocument pouch;
+
+    @BeforeAll
+    static void readThePouch() throws IOException {
+        try (InputStream in = DocumentReaderTest.class.getResourceAsStream("/designs/boxed-zip-pouch.json")) {
+            pouch = JSON.readValue(in, DesignDocument.class);
+        }
+    }
+
+    private static StepRow step(String perUnit, String uses) {
+        return new StepRow(
+                "own",
+                "A step of my own",
+                Stage.SEW,
+                Station.MACHINE,
+                "",
+                "",
+                "",
+                "",
+                perUnit,
+                "0",
+                "0",
+                "",
+                "",
+                "",
+                List.of(),
+                uses);
+    }
+
+    private static DesignDocument withStep(StepRow step) {
+        BlockDocument block = new BlockDocument(
+                List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(step), List.of());
+        return BlockMerge.into(pouch, block);
+    }
+
+    private static Step lastStep(DesignDocument document, FieldReader fields) {
+        Design design = DocumentReader.read(document, fields);
+        return design.steps().get(design.steps().size() - 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"5, 300", "'0,75', 45", "12/h, 300", "40 an hour, 90", "60 per hour, 60", "7/h, 514"})
+    void labourIsSaidInMinutesOrAsSoManyAnHour(String typed, long seconds) {
+        FieldReader fields = new FieldReader();
+        assertThat(lastStep(withStep(step(typed, "")), fields).perUnit()).isEqualTo(Duration.ofSeconds(seconds));
+        assertThat(fields.problems()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"-1", "0/h", "soon", "7000"})
+    void labourThatCantBeIsTold(String typed) {
+        FieldReader fields = new FieldReader();
+        lastStep(withStep(step(typed, "")), fields);
+        assertThat(fields.problems()).extracting(FieldProblem::field).containsExactly("steps.11.minutesPerUnit");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    2A, 2B, C | A2 B2 C1
+                    4 A + Z   | A4 Z1
+                    2×A; D1   | A2 D11
+                    A         | A1
+                    """)
+    void whatGoesThroughAStepIsReadAsItIsTyped(String typed, String uses) {
+        FieldReader fields = new FieldReader();
+        assertThat(DocumentReader.uses(typed, "uses", fields).stream()
+                        .map(use -> use.letter() + use.layers())
+                        .collect(Collectors.joining(" ")))
+                .isEqualTo(uses);
+        assertThat(fields.problems()).isEmpty();
+    }
+
+    @Test
+    void bareNumbersAreKeptWithTheMakersUnits() {
+        DesignDocument typed = pouch.measured(List.of(
+                new Measurement("width", " Width ", Measurement.Kind.FINISHED, List.of("12,5"), List.of()),
+                new Measurement("slant", "Slant", Measurement.Kind.ANGLE, List.of("45"), List.of()),
+                new Measurement("parts", "Parts", Measurement.Kind.COUNT, List.of("3"), List.of()),
+                new Measurement("half", "Half", Measurement.Kind.FINISHED, List.of("width / 2"), List.of())));
+        assertThat(DocumentReader.kept(typed, UnitSystem.METRIC).measurements())
+                .extracting(m -> m.values().get(0))
+                .containsExactly("12.5 cm", "45°", "3", "width / 2");
+        assertThat(DocumentReader.kept(typed, UnitSystem.INCH).measurements().get(0))
+                .isEqualTo(new Measurement("width", "Width", Measurement.Kind.FINISHED, List.of("12 ½ in"), List.of()));
+    }
+
+    @Test
+    void sizesAndNamesThatCantBeAreTold() {
+        List<Measurement> measurements = List.of(
+                Measurement.of("width", "Width", Measurement.Kind.FINISHED, "1 in", "2 in"),
+                Measurement.of("width", "Again", Measurement.Kind.FINISHED, "1 in"),
+                Measurement.of("2nd", "Second", Measurement.Kind.FINISHED, "1 in"),
+                Measurement.of("pi", "Pi", Measurement.Kind.FACTOR, "3"));
+        DesignDocument wrong = pouch.sized(
+                List.of("one", "one", " "),
+                measurements,
+                List.of(new FillingNeed("Beads", "beads", List.of("1 g", "2 g"))));
+        FieldReader fields = new FieldReader();
+        DocumentReader.read(wrong, fields);
+        Set<String> told = fields.problems().stream().map(FieldProblem::field).collect(Collectors.toSet());
+        assertThat(told)
+                .containsExactlyInAnyOrder(
+                        "sizes.1",
+                        "sizes.2",
+                        "fillings.0",
+                        "measurements.width",
+                        "measurements.2nd",
+                        "measurements.pi");
+    }
+
+    @Test
+    void aBlockTakenOutBringsWhatItsFormulasNeedAndNoMore() {
+        BlockDocument block = BlockMerge.from(pouch, Set.of("tabs"));
+        assertThat(block.steps()).extracting(StepRow::key).containsExactly("tabs");
+        assertThat(block.steps().get(0).after()).isEmpty();
+        assertThat(block.pieces()).extracting(DesignDocument.PieceRow::letter).containsExactly("D");
+        assertThat(block.trims()).hasSize(1);
+        assertThat(block.measurements())
+                .extracting(Measurement::symbol)
+                .contains("tape", "tab", "seam", "clearance")
+                .doesNotContain("inset", "shows");
+        assertThat(block.slots())
+                .allSatisfy(slot -> assertThat(slot.materialId()).isNull());
+    }
+
+    @Test
+    void aBlockPutInTwiceGetsLettersAndKeysOfItsOwn() {
+        BlockDocument block = BlockMerge.from(pouch, Set.of("tabs"));
+        DesignDocument twice = BlockMerge.into(BlockMerge.into(pouch, block), block);
+        assertThat(twice.pieces()).extracting(DesignDocument.PieceRow::letter).doesNotHaveDuplicates();
+        assertThat(twice.steps())
+                .extracting(StepRow::key)
+                .contains("tabs", "tabs-2", "tabs-3")
+                .doesNotHaveDuplicates();
+        String letter = twice.pieces().get(twice.pieces().size() - 1).letter();
+        assertThat(twice.steps().get(twice.steps().size() - 1).uses()).startsWith("4" + letter);
+        assertThat(twice.measurements()).hasSameSizeAs(pouch.measurements());
+        FieldReader fields = new FieldReader();
+        DocumentReader.read(twice, fields);
+        assertThat(fields.problems()).isEmpty();
+    }
+
+    @Test
+    void nothingMayBeMissingOrTooLong() {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(pouch.named("x".repeat(2000)), fields);
+        DocumentLimits.check(
+                pouch.measured(Collections.nCopies(201, pouch.measurements().get(0))), fields);
+        DocumentLimits.check(pouch.named(null), fields);
+        assertThat(fields.problems()).extracting(FieldProblem::field).containsExactly("name", "measurements", "name");
+    }
+}

@@ -1,0 +1,41 @@
+package mardun.app.design;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import mardun.core.design.Outline;
+import mardun.core.design.Outline.Corner;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import org.junit.jupiter.api.Test;
+
+class PathWriterTest {
+
+    @Test
+    void linesAndArcsAreWrittenInMillimetres() {
+        Outline outline = new Outline(
+                List.of(new Corner(0, 0, 0), new Corner(100.125, 0, 0), new Corner(110, 10, 10), new Corner(0, 50, 0)));
+        assertThat(PathWriter.path(outline))
+                .isEqualTo("M0.00 0.00L100.13 0.00A10.00 10.00 0 0 1 110.00 10.00L0.00 50.00Z");
+    }
+
+    @Test
+    void seamsRunAlongTheEdgesThatHaveOne() {
+        Map<String, Length> allowances = Map.of("bottom", Length.of(1, LengthUnit.CENTIMETRE), "left", Length.ZERO);
+        assertThat(PathWriter.seams(200, 100, allowances)).isEqualTo("M0.00 90.00L200.00 90.00");
+    }
+
+    @Test
+    void aDecimalPointIsAPointInEveryCountry() {
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(PathWriter.seams(10, 10, Map.of("top", Length.of(5, 10, LengthUnit.MILLIMETRE))))
+                    .isEqualTo("M0.00 0.50L10.00 0.50");
+        } finally {
+            Locale.setDefault(before);
+        }
+    }
+}

@@ -1,0 +1,92 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { design } from '../../ui/fixtures.test.helper';
+import { editor, server } from './editing.test.helper';
+import { StepTable } from './StepTable';
+
+const step = (key: string, name: string): Schemas['StepRow'] => ({
+  key,
+  name,
+  stage: 'SEW',
+  station: 'MACHINE',
+  needle: '',
+  thread: '',
+  foot: '',
+  stitch: '',
+  minutesPerUnit: '2',
+  minutesPerBatch: '5',
+  passiveMinutes: '0',
+  check: '',
+  caution: '',
+  note: '',
+  after: [],
+  uses: '',
+});
+
+const twoSteps = () => design({ steps: [step('zip', 'Sew the zip'), step('box', 'Box the corners')] });
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the steps of a design', () => {
+  it('are moved, and their minutes typed in place', async () => {
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'Move Box the corners up' }));
+    expect(current.document.steps.map((s) => s.key)).toEqual(['box', 'zip']);
+    const minutes = screen.getByLabelText('Minutes for each, Sew the zip');
+    await userEvent.clear(minutes);
+    await userEvent.type(minutes, '12/h');
+    expect(current.document.steps[1]?.minutesPerUnit).toBe('12/h');
+  });
+
+  it('open to all about them', async () => {
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: '2. Box the corners' }));
+    const panel = within(screen.getByRole('dialog'));
+    await userEvent.click(panel.getByLabelText('Sew the zip'));
+    await userEvent.type(panel.getByLabelText('What goes through, with its layers'), '2A, 2B');
+    await userEvent.selectOptions(panel.getByLabelText('At the'), 'press');
+    expect(current.document.steps[1]).toMatchObject({ after: ['zip'], uses: '2A, 2B', station: 'PRESS' });
+    await userEvent.click(panel.getByRole('button', { name: 'Remove this step' }));
+    expect(current.document.steps.map((s) => s.key)).toEqual(['zip']);
+  });
+
+  it('are added with a key of their own', async () => {
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'Add a step' }));
+    expect(current.document.steps[2]?.key).toBe('step');
+    expect(screen.getByRole('dialog')).toHaveTextContent('3. New step');
+  });
+
+  it('come from a building block', async () => {
+    const block: Schemas['BlockView'] = {
+      key: 'end-tabs',
+      name: 'Zip end tabs',
+      variant: 'folded',
+      own: false,
+      brings: ['End tab', 'Sew end tabs'],
+    };
+    const with3 = { ...twoSteps(), steps: [...twoSteps().steps, step('tabs', 'Sew end tabs')] };
+    const sent = server({ '/api/design-blocks': [block], '/api/designs/with-block': with3 });
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'Put in a building block' }));
+    expect(await screen.findByText('End tab · Sew end tabs')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Put in' }));
+    expect(await screen.findByText('3. Sew end tabs')).toBeVisible();
+    expect(current.document.steps).toHaveLength(3);
+    expect(sent.find((s) => s.path === '/api/designs/with-block')?.body).toMatchObject({ block: 'end-tabs' });
+  });
+
+  it('are kept as a block of the maker’s own', async () => {
+    const sent = server({ '/api/design-blocks': [] });
+    editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'Keep steps as a block' }));
+    const panel = within(screen.getByRole('dialog'));
+    await userEvent.type(panel.getByLabelText('Name of the block'), 'My zip');
+    await userEvent.click(panel.getByLabelText('Sew the zip'));
+    await userEvent.click(panel.getByRole('button', { name: 'Keep it' }));
+    await vi.waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(sent[0]?.body).toMatchObject({ name: 'My zip', steps: ['zip'] });
+  });
+});

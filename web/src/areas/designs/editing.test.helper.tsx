@@ -1,0 +1,49 @@
+import { useState, type ReactNode } from 'react';
+import { vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { sizeSheet } from '../../ui/fixtures.test.helper';
+import { rendered } from '../../ui/rendered.test.helper';
+import { EditingContext, type Document } from './editing';
+
+/** Shows a part of the editor over a design that really changes; gives access to the design as it is now. */
+export function editor(part: ReactNode, start: Document, shown: Partial<Schemas['SizeSheet']> = {}) {
+  const current = { document: start };
+  const goTo = vi.fn();
+  const sizes = start.sizes.map((size) => sizeSheet(size, shown));
+  function Editor() {
+    const [document, setDocument] = useState(start);
+    current.document = document;
+    return (
+      <EditingContext
+        value={{
+          document,
+          sheet: { sizes, canBeSewn: true },
+          shown: sizes[0],
+          change: (next) => setDocument({ ...document, ...next }),
+          goTo,
+        }}
+      >
+        {part}
+      </EditingContext>
+    );
+  }
+  rendered(<Editor />);
+  return { current, goTo };
+}
+
+/** Answers requests by their path; remembers what was sent. */
+export function server(answers: Record<string, unknown>) {
+  const sent: { path: string; body: unknown }[] = [];
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (path: string, options: RequestInit) => {
+      sent.push({ path, body: options.body ? JSON.parse(options.body as string) : undefined });
+      const answer = answers[path.split('?')[0] ?? ''];
+      return new Response(JSON.stringify(answer ?? { detail: 'There is no such thing.' }), {
+        status: answer === undefined ? 404 : 200,
+        headers: { 'Content-Type': 'application/json' },
+      });
+    }),
+  );
+  return sent;
+}
