@@ -55,7 +55,9 @@ export function BatchChoices({
   );
   return (
     <section className="sheet no-print p-3" aria-label="Choices">
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-5">
+      <div
+        className={`grid grid-cols-2 gap-3 ${canChangeDesign && designs.length > 1 ? 'md:grid-cols-6' : 'md:grid-cols-5'}`}
+      >
         {canChangeDesign && designs.length > 1 && (
           <SelectField
             label="Design"

@@ -55,6 +55,7 @@ export default function BenchPage() {
 function summary(bench: Bench) {
   const fair = bench.tape.pins.filter((pin) => pin.kind === 'FAIR')[0];
   const coming = fair ? `${inDays(daysBetween(bench.today, fair.date))} ${fair.label} · ` : '';
+  if (bench.tape.free.seconds === 0) return `${coming}say in the settings when you are free at the bench`;
   return `${coming}${bench.tape.free.text} free at the bench in two weeks · ${bench.tape.planned.text} planned`;
 }
 

@@ -26,13 +26,13 @@ export function MeasurementTable() {
     setAdded(symbol);
   };
   return (
-    <div className="grid gap-x-7 gap-y-3 md:grid-cols-[1.15fr_1fr]">
+    <div className="grid gap-x-7 gap-y-3 lg:grid-cols-[1.15fr_1fr]">
       <section aria-label="Finished measures">
         <PartHeading title="What it shall measure" add="Add a measure" onAdd={() => add('FINISHED')} />
-        <table className="w-full">
+        <table className="w-full table-fixed">
           <thead>
             <tr className="text-left text-[13px] text-soft">
-              <th className="font-semibold">Finished</th>
+              <th className="w-[24%] font-semibold">Finished</th>
               {document.sizes.map((size) => (
                 <th key={size} className="px-1 font-semibold">
                   {size}
@@ -104,6 +104,8 @@ function Measure({ row, index }: { row: Row; index: number }) {
   const id = `measure-${row.symbol}-${index}`;
   const type = (text: string) => set({ values: row.values.map((v, i) => (i === index ? text : v)) });
   const isFormula = /[(*]|\b(?!inch)[a-z]\w{2,}/i.test(row.values[index] ?? '');
+  const typed = row.values[index] ?? '';
+  const isMetric = /\d\s*(mm|cm|m)\b/i.test(typed) || (!units.isInch && !/in\b|"|yd|ft/i.test(typed));
   return (
     <div>
       <div className="relative">
@@ -136,7 +138,7 @@ function Measure({ row, index }: { row: Row; index: number }) {
         )}
         {read?.value && !refused && (
           <span className="pointer-events-none absolute inset-y-1 right-2 flex items-center bg-white pl-1 text-[13px] text-soft">
-            {isFormula ? units.own(read.value) : units.other(read.value)}
+            {isFormula ? units.own(read.value) : isMetric ? read.value.inch : read.value.metric}
           </span>
         )}
       </div>
