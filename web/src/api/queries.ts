@@ -9,6 +9,8 @@ export const keys = {
   batches: ['batches'] as const,
   finishedGoods: ['finished-goods'] as const,
   fairs: ['fairs'] as const,
+  buying: ['buying'] as const,
+  suppliers: ['suppliers'] as const,
 };
 
 export const useSettings = () =>
@@ -55,3 +57,19 @@ export const useFinishedGoods = () =>
 
 export const useFairs = () =>
   useQuery({ queryKey: keys.fairs, queryFn: () => api.get<Schemas['FairView'][]>('/api/fairs') });
+
+export const useBuying = () =>
+  useQuery({ queryKey: keys.buying, queryFn: () => api.get<Schemas['BuyingView']>('/api/buying') });
+
+export const useSuppliers = () =>
+  useQuery({
+    queryKey: keys.suppliers,
+    queryFn: () => api.get<Schemas['SupplierView'][]>('/api/suppliers'),
+  });
+
+/** The packs of a material that shops sell. */
+export const useOffers = (materialId: number) =>
+  useQuery({
+    queryKey: [...keys.materials, materialId, 'offers'],
+    queryFn: () => api.get<Schemas['OfferView'][]>(`/api/materials/${materialId}/offers`),
+  });

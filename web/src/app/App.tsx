@@ -8,6 +8,7 @@ const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
 const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
 const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
+const BuyingPage = lazy(() => import('../areas/materials/BuyingPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
@@ -36,6 +37,7 @@ const router = createBrowserRouter([
       { path: '/designs', element: <DesignsPage /> },
       { path: '/designs/:id', element: <DesignPage /> },
       { path: '/materials', element: <MaterialsPage /> },
+      { path: '/materials/buying', element: <BuyingPage /> },
       { path: '/batches', element: <BatchesPage /> },
       { path: '/batches/new', element: <BatchPage key="new" /> },
       { path: '/batches/:id', element: <BatchPage /> },

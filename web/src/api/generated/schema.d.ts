@@ -100,6 +100,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/buying': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBuyingList'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/buying.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['downloadBuyingList'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/constructions': {
     parameters: {
       query?: never;
@@ -388,6 +420,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/materials/{id}/offers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listOffers'];
+    put?: never;
+    post: operations['createOffer'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/measures': {
     parameters: {
       query?: never;
@@ -404,6 +452,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/offers/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['removeOffer'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/settings': {
     parameters: {
       query?: never;
@@ -413,6 +477,38 @@ export interface paths {
     };
     get: operations['readSettings'];
     put: operations['saveSettings'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/suppliers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listSuppliers'];
+    put?: never;
+    post: operations['createSupplier'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/suppliers/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeSupplier'];
     post?: never;
     delete?: never;
     options?: never;
@@ -530,6 +626,22 @@ export interface components {
       name: string;
       own: boolean;
       variant: string;
+    };
+    BuyLine: {
+      amount: components['schemas']['AmountView'];
+      content: components['schemas']['AmountView'];
+      each: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      offerId: number;
+      /** Format: int64 */
+      packs: number;
+      price: components['schemas']['MoneyView'];
+      want: components['schemas']['WantLine'];
+    };
+    BuyingView: {
+      nowhere: components['schemas']['WantLine'][];
+      shops: components['schemas']['ShopView'][];
+      total: components['schemas']['MoneyFigure'];
     };
     Casing: {
       ease: string;
@@ -1039,6 +1151,23 @@ export interface components {
       name: string;
       slot: string;
     };
+    OfferForm: {
+      content: string;
+      price: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      supplierId: number;
+    };
+    OfferView: {
+      content: components['schemas']['AmountView'];
+      /** Format: int64 */
+      id: number;
+      price: components['schemas']['MoneyView'];
+      supplier: string;
+      /** Format: int64 */
+      supplierId: number;
+    };
     PageViewBatchLine: {
       items: components['schemas']['BatchLine'][];
       /** Format: int32 */
@@ -1257,6 +1386,11 @@ export interface components {
       /** @enum {string} */
       place: 'TOP' | 'BOTTOM' | 'BOTH';
     };
+    ShopView: {
+      lines: components['schemas']['BuyLine'][];
+      sum: components['schemas']['MoneyView'];
+      supplier: components['schemas']['SupplierView'];
+    };
     ShortLine: {
       /** @enum {string} */
       kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
@@ -1405,6 +1539,22 @@ export interface components {
       title: string;
       ways: components['schemas']['WayView'][];
     };
+    SupplierForm: {
+      name: string;
+      postage: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      version: number;
+    };
+    SupplierView: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+      postage: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      version: number;
+    };
     TapeView: {
       days: components['schemas']['DayView'][];
       free: components['schemas']['TimeView'];
@@ -1483,6 +1633,19 @@ export interface components {
       name: string;
       opening?: components['schemas']['LengthFigure'];
       slot: string;
+    };
+    WantLine: {
+      colour: string;
+      keep: components['schemas']['AmountView'];
+      /** @enum {string} */
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      needed: components['schemas']['AmountView'];
+      onHand: components['schemas']['AmountView'];
+      toBuy: components['schemas']['AmountView'];
+      working: components['schemas']['WorkingView'];
     };
     WayView: {
       cut: components['schemas']['RuleView'];
@@ -1729,6 +1892,46 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BenchView'];
+        };
+      };
+    };
+  };
+  readBuyingList: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BuyingView'];
+        };
+      };
+    };
+  };
+  downloadBuyingList: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
         };
       };
     };
@@ -2311,6 +2514,54 @@ export interface operations {
       };
     };
   };
+  listOffers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OfferView'][];
+        };
+      };
+    };
+  };
+  createOffer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OfferForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OfferView'][];
+        };
+      };
+    };
+  };
   readMeasure: {
     parameters: {
       query: {
@@ -2331,6 +2582,26 @@ export interface operations {
         content: {
           'application/json': components['schemas']['LengthView'];
         };
+      };
+    };
+  };
+  removeOffer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -2374,6 +2645,76 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SettingsForm'];
+        };
+      };
+    };
+  };
+  listSuppliers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SupplierView'][];
+        };
+      };
+    };
+  };
+  createSupplier: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SupplierForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SupplierView'];
+        };
+      };
+    };
+  };
+  changeSupplier: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SupplierForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SupplierView'];
         };
       };
     };

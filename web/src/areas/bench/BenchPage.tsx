@@ -158,7 +158,14 @@ function Shelf({ bench }: { bench: Bench }) {
   return (
     <div className="space-y-3.5">
       <section className="sheet px-3 py-3">
-        <h2>Short for what is planned</h2>
+        <div className="flex items-baseline justify-between gap-3">
+          <h2>Short for what is planned</h2>
+          {(bench.shortages.length > 0 || low.length > 0) && (
+            <Link to="/materials/buying" className="font-semibold text-woad hover:underline">
+              What to buy
+            </Link>
+          )}
+        </div>
         {bench.shortages.length === 0 && (
           <p className="py-1 text-soft">Nothing: the shelf holds all of it.</p>
         )}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useBench, useFinishedGoods, useMaterials } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
@@ -35,6 +35,7 @@ export default function MaterialsPage() {
       <header className="mb-4 flex flex-wrap items-center justify-between gap-2.5">
         <h1>Materials</h1>
         <div className="flex flex-wrap gap-2.5">
+          <ButtonLink to="/materials/buying">To buy</ButtonLink>
           {GROUPS.map((group) => (
             <Button key={group.kind} look="quiet" onClick={() => setAdding(group.kind)}>
               {group.add}

@@ -8,6 +8,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
+import { OffersPart } from './OffersPart';
 
 type Material = Schemas['MaterialView'];
 type Kind = Schemas['MovementForm']['kind'];
@@ -123,6 +124,7 @@ export function ShelfPanel({
           Enter
         </Button>
       </form>
+      <OffersPart material={material} />
       <h3 className="mt-5 font-bold">How it came and went</h3>
       <table className="listing">
         <tbody>

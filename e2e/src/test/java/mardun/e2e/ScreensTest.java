@@ -44,6 +44,7 @@ class ScreensTest {
         "/designs?search=tote, Tern tote",
         "/materials, Reed Stripe",
         "/materials?open=1, How it came and went",
+        "/materials/buying, All together",
         "/batches, On the go",
         "/batches/new, Keep this plan",
         "/batches/4, Steps to come",

@@ -26,6 +26,7 @@ class ScreenshotsTest {
             take(app, "/designs/1", "What it shall measure", "design");
             take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
+            take(app, "/materials/buying", "All together", "buying");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/4", "Steps to come", "batch-sewing");

@@ -115,8 +115,7 @@ public class BatchService {
     @Transactional(readOnly = true)
     public OpenBatches open() {
         Settings current = settings.current();
-        Map<Batch, Planned> open = new LinkedHashMap<>();
-        batches.findByStageInOrderByIdAsc(OPEN).forEach(batch -> open.put(batch, planned(batch, current)));
+        Map<Batch, Planned> open = planned(current);
         List<BatchLine> lines = open.entrySet().stream()
                 .map(entry -> line(entry.getKey(), entry.getValue(), current))
                 .sorted(Comparator.comparing(line -> line.dueOn() == null ? LocalDate.MAX : line.dueOn()))
@@ -253,31 +252,54 @@ public class BatchService {
                         goods.finishedOn()));
     }
 
-    /** What all open batches together still need, where that is more than there is. */
-    private static List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
-        Map<String, Supply> supplies = new LinkedHashMap<>();
-        Map<String, Amount> needed = new LinkedHashMap<>();
+    /** What all open batches together still need of each material, by its id. */
+    @Transactional(readOnly = true)
+    public Map<Long, Amount> stillNeeded() {
+        Map<Long, Amount> needed = new LinkedHashMap<>();
+        demands(planned(settings.current())).forEach((key, demand) -> needed.put(Long.parseLong(key), demand.needed()));
+        return needed;
+    }
+
+    /** What all open batches together still need of a material. */
+    private record Demand(Supply supply, Amount needed) {
+
+        Demand plus(Demand other) {
+            return new Demand(supply, needed.plus(other.needed));
+        }
+    }
+
+    private Map<Batch, Planned> planned(Settings current) {
+        Map<Batch, Planned> open = new LinkedHashMap<>();
+        batches.findByStageInOrderByIdAsc(OPEN).forEach(batch -> open.put(batch, planned(batch, current)));
+        return open;
+    }
+
+    private static Map<String, Demand> demands(Map<Batch, Planned> open) {
+        Map<String, Demand> demands = new LinkedHashMap<>();
         open.forEach((batch, planned) -> {
             for (Need need : planned.plan().needs()) {
                 boolean stillToCome = batch.stage() == BatchStage.PLANNED
                         || !need.supply().kind().leavesWhenCut();
                 if (stillToCome) {
-                    String key = need.supply().key();
-                    supplies.putIfAbsent(key, need.supply());
-                    needed.merge(key, need.amount(), Amount::plus);
+                    demands.merge(need.supply().key(), new Demand(need.supply(), need.amount()), Demand::plus);
                 }
             }
         });
+        return demands;
+    }
+
+    private static List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
         List<ShortLine> lines = new ArrayList<>();
-        supplies.forEach((key, supply) -> {
-            Amount missing = needed.get(key).minus(supply.onHand());
+        demands(open).forEach((key, demand) -> {
+            Supply supply = demand.supply();
+            Amount missing = demand.needed().minus(supply.onHand());
             if (missing.isPositive()) {
                 lines.add(new ShortLine(
                         Long.parseLong(key),
                         supply.name(),
                         supply.kind(),
                         writer.amount(supply.onHand()),
-                        writer.amount(needed.get(key)),
+                        writer.amount(demand.needed()),
                         writer.amount(missing)));
             }
         });

@@ -11,6 +11,9 @@ import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
+import mardun.app.buying.BuyingViews.OfferForm;
+import mardun.app.buying.BuyingViews.SupplierForm;
+import mardun.app.buying.SupplierService;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MovementForm;
@@ -42,6 +45,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     private final SettingsService settings;
     private final MaterialService materials;
+    private final SupplierService suppliers;
     private final DemoDesigns designs;
     private final BatchService batches;
     private final FairService fairs;
@@ -51,12 +55,14 @@ class DemoWorkroom implements SmartInitializingSingleton {
     DemoWorkroom(
             SettingsService settings,
             MaterialService materials,
+            SupplierService suppliers,
             DemoDesigns designs,
             BatchService batches,
             FairService fairs,
             TravellingClock clock) {
         this.settings = settings;
         this.materials = materials;
+        this.suppliers = suppliers;
         this.designs = designs;
         this.batches = batches;
         this.fairs = fairs;
@@ -72,6 +78,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         clock.on(today.minusDays(90), () -> {
             enterSettings();
             enterMaterials();
+            enterShops();
         });
         clock.on(today.minusDays(85), () -> designs.enter(ids));
         long pouch = designs.idOf("Heron pouch");
@@ -252,6 +259,48 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "1 l",
                 "4 l");
         move("Kelp linen", MovementKind.GIVEN, "36 in", GIVEN_BY_A_FRIEND);
+    }
+
+    /** Two shops that send and one round the corner, dearer and in smaller packs. */
+    private void enterShops() {
+        long corner = shop("Quay Street haberdasher", "0");
+        offer(corner, "Zip tape, navy", "1 m", "1.90");
+        offer(corner, "Slider, nickel", "5", "2.10");
+        offer(corner, "Slider, brass", "5", "2.40");
+        offer(corner, "D-ring, 1 in", "4", "1.80");
+        offer(corner, "Soft fusible", "0.5 m", "2.30");
+        offer(corner, "Straw cotton", "0.5 m", "4.10");
+        offer(corner, "Oat cotton", "0.5 m", "3.90");
+        offer(corner, "Cherry stones", "1 l", "3.80");
+        long cloth = shop("Marram cloth by post", "5.90");
+        offer(cloth, "Reed Stripe", "1/2 yd", "5.10");
+        offer(cloth, "Reed Stripe", "1 yd", "9.80");
+        offer(cloth, "Juniper Dot", "1/2 yd", "5.80");
+        offer(cloth, "Juniper Dot", "5 yd", "52.00");
+        offer(cloth, "Kelp linen", "1 yd", "14.50");
+        offer(cloth, "Straw cotton", "1 yd", "6.40");
+        offer(cloth, "Oat cotton", "1 yd", "6.10");
+        offer(cloth, "Soft fusible", "1 yd", "3.60");
+        offer(cloth, "Soft fusible", "10 yd", "31.00");
+        long fittings = shop("Sandling fittings by the card", "3.40");
+        offer(fittings, "Zip tape, navy", "5 m", "7.20");
+        offer(fittings, "Zip tape, navy", "25 m", "29.00");
+        offer(fittings, "Slider, nickel", "10", "3.20");
+        offer(fittings, "Slider, nickel", "50", "13.50");
+        offer(fittings, "Slider, brass", "10", "3.90");
+        offer(fittings, "Woven label", "100", "24.00");
+        offer(fittings, "D-ring, 1 in", "10", "3.40");
+        offer(fittings, "Fob clamp", "20", "5.90");
+    }
+
+    private long shop(String name, String postage) {
+        return suppliers
+                .create(new SupplierForm(UUID.randomUUID(), 0, name, postage))
+                .id();
+    }
+
+    private void offer(long shop, String material, String content, String price) {
+        suppliers.offer(ids.get(material), new OfferForm(UUID.randomUUID(), shop, content, price));
     }
 
     private void finished(

@@ -35,6 +35,7 @@ import mardun.core.measure.ShownRounding;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -86,6 +87,17 @@ public class MaterialService implements HoldsMoney {
                 onHand(found.getContent().stream().map(Material::id).toList());
         ViewWriter writer = settings.current().writer();
         return PageView.of(found, m -> view(m, onHand.getOrDefault(m.id(), 0L), writer));
+    }
+
+    /** Every material, by kind and name. */
+    @Transactional(readOnly = true)
+    public List<MaterialView> all() {
+        Map<Long, Long> onHand = new HashMap<>();
+        movements.onHand().forEach(one -> onHand.put(one.getMaterialId(), one.getValue()));
+        ViewWriter writer = settings.current().writer();
+        return materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).stream()
+                .map(m -> view(m, onHand.getOrDefault(m.id(), 0L), writer))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -277,7 +289,8 @@ public class MaterialService implements HoldsMoney {
                         : Optional.of(amount(fields, "lowAt", form.lowAt(), kind, current)));
     }
 
-    private static Amount amount(FieldReader fields, String field, String text, MaterialKind kind, Settings current) {
+    /** Reads an amount of a kind of material, zero or more, as it is typed: a length, a count, a weight or a volume. */
+    public static Amount amount(FieldReader fields, String field, String text, MaterialKind kind, Settings current) {
         return switch (kind.counting()) {
             case PIECES -> Amount.pieces(fields.count(field, text, 0, MOST_PIECES));
             case WEIGHT -> Amount.of(fields.bulk(field, text, Bulk.Kind.WEIGHT));

@@ -16,6 +16,9 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
             + " where m.materialId in :materialIds group by m.materialId")
     List<OnHand> onHand(Collection<Long> materialIds);
 
+    @Query("select m.materialId as materialId, sum(m.changeValue) as value from StockMovement m group by m.materialId")
+    List<OnHand> onHand();
+
     Page<StockMovement> findByMaterialIdOrderByMovedAtDescIdDesc(long materialId, Pageable page);
 
     /** What is on hand of one material. */

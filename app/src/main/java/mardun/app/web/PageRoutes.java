@@ -14,6 +14,7 @@ class PageRoutes {
         "/designs",
         "/designs/{id}",
         "/materials",
+        "/materials/buying",
         "/batches",
         "/batches/new",
         "/batches/{id}",

@@ -1,0 +1,154 @@
+package mardun.app.buying;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.app.batch.BatchService;
+import mardun.app.buying.BuyingViews.BuyLine;
+import mardun.app.buying.BuyingViews.BuyingView;
+import mardun.app.buying.BuyingViews.ShopView;
+import mardun.app.buying.BuyingViews.SupplierView;
+import mardun.app.buying.BuyingViews.WantLine;
+import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.CsvSheet;
+import mardun.app.show.ViewWriter;
+import mardun.core.material.Amount;
+import mardun.core.material.Buying;
+import mardun.core.material.Purchase;
+import mardun.core.material.Restock;
+import mardun.core.working.Figure;
+import org.joda.money.Money;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What to buy for the open batches and the low stock, in the packs that shops sell, as cheaply as can be. */
+@Service
+public class BuyingService {
+
+    private final BatchService batches;
+    private final MaterialService materials;
+    private final SupplierService suppliers;
+    private final SettingsService settings;
+
+    BuyingService(
+            BatchService batches, MaterialService materials, SupplierService suppliers, SettingsService settings) {
+        this.batches = batches;
+        this.materials = materials;
+        this.suppliers = suppliers;
+        this.settings = settings;
+    }
+
+    @Transactional(readOnly = true)
+    public BuyingView list() {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        Map<Long, Amount> needed = batches.stillNeeded();
+        Map<String, Amount> amounts = new LinkedHashMap<>();
+        Map<String, WantLine> wants = new LinkedHashMap<>();
+        List<MaterialView> wanted = new ArrayList<>();
+        for (MaterialView material : materials.all()) {
+            Amount forBatches = Optional.ofNullable(needed.get(material.id()))
+                    .orElse(Amount.none(material.kind().counting()));
+            Amount keep = new Amount(
+                    material.kind().counting(),
+                    material.lowAt() == null ? 0 : material.lowAt().value());
+            Amount onHand =
+                    new Amount(material.kind().counting(), material.onHand().value());
+            Figure<Amount> toBuy = Restock.toBuy(forBatches, keep, onHand);
+            if (toBuy.value().isPositive()) {
+                String key = Long.toString(material.id());
+                wanted.add(material);
+                amounts.put(key, toBuy.value());
+                wants.put(
+                        key,
+                        new WantLine(
+                                material.id(),
+                                material.name(),
+                                material.kind(),
+                                material.colour(),
+                                writer.amount(forBatches),
+                                writer.amount(keep),
+                                writer.amount(onHand),
+                                writer.amount(toBuy.value()),
+                                writer.working(toBuy.working())));
+            }
+        }
+        Map<String, SupplierView> shops = new LinkedHashMap<>();
+        Map<String, Money> postage = new LinkedHashMap<>();
+        suppliers.list().forEach(supplier -> {
+            shops.put(Long.toString(supplier.id()), supplier);
+            postage.put(
+                    Long.toString(supplier.id()),
+                    current.money(supplier.postage().minor()));
+        });
+        Purchase purchase = Buying.cheapest(amounts, suppliers.offers(wanted), postage, current.currency());
+        return new BuyingView(
+                shops.entrySet().stream()
+                        .filter(shop -> purchase.postage().containsKey(shop.getKey()))
+                        .map(shop -> shop(shop.getKey(), shop.getValue(), purchase, wants, writer))
+                        .toList(),
+                wants.entrySet().stream()
+                        .filter(want -> purchase.nowhere().containsKey(want.getKey()))
+                        .map(Map.Entry::getValue)
+                        .toList(),
+                writer.money(purchase.total()));
+    }
+
+    private static ShopView shop(
+            String key, SupplierView supplier, Purchase purchase, Map<String, WantLine> wants, ViewWriter writer) {
+        List<Purchase.Line> lines = purchase.lines().stream()
+                .filter(line -> line.offer().supplier().equals(key))
+                .toList();
+        Money sum = lines.stream()
+                .map(Purchase.Line::price)
+                .reduce(purchase.postage().get(key), Money::plus);
+        return new ShopView(
+                supplier,
+                lines.stream()
+                        .map(line -> new BuyLine(
+                                Long.parseLong(line.offer().key()),
+                                wants.get(line.offer().material()),
+                                line.packs(),
+                                writer.amount(line.offer().content()),
+                                writer.amount(line.amount()),
+                                writer.money(line.offer().price()),
+                                writer.money(line.price())))
+                        .toList(),
+                writer.money(sum));
+    }
+
+    /** The list as a CSV sheet: a line for each pack and each postage, then what no shop sells. */
+    @Transactional(readOnly = true)
+    public String csv() {
+        BuyingView list = list();
+        String currency = settings.current().currency().getCode();
+        CsvSheet sheet = new CsvSheet("shop", "material", "packs", "in one", "together", "each", "price", "currency");
+        for (ShopView shop : list.shops()) {
+            String name = shop.supplier().name();
+            for (BuyLine line : shop.lines()) {
+                sheet.line(
+                        name,
+                        line.want().name(),
+                        Long.toString(line.packs()),
+                        line.content().exact(),
+                        line.amount().exact(),
+                        line.each().amount(),
+                        line.price().amount(),
+                        currency);
+            }
+            if (shop.supplier().postage().minor() > 0) {
+                String postage = shop.supplier().postage().amount();
+                sheet.line(name, "postage", "1", "", "", postage, postage, currency);
+            }
+        }
+        list.nowhere()
+                .forEach(
+                        want -> sheet.line("", want.name(), "", "", want.toBuy().exact(), "", "", ""));
+        return sheet.text();
+    }
+}

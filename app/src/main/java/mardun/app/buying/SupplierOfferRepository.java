@@ -1,0 +1,17 @@
+package mardun.app.buying;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface SupplierOfferRepository extends JpaRepository<SupplierOffer, Long> {
+
+    @Query("select o from SupplierOffer o join fetch o.supplier where o.materialId in :materialIds"
+            + " order by o.supplier.name, o.contentValue")
+    List<SupplierOffer> findOf(Collection<Long> materialIds);
+
+    Optional<SupplierOffer> findByMaterialIdAndSupplierAndContentValue(
+            long materialId, Supplier supplier, long contentValue);
+}

@@ -1,0 +1,163 @@
+package mardun.app.buying;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mardun.app.buying.BuyingViews.OfferForm;
+import mardun.app.buying.BuyingViews.OfferView;
+import mardun.app.buying.BuyingViews.SupplierForm;
+import mardun.app.buying.BuyingViews.SupplierView;
+import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
+import mardun.app.settings.HoldsMoney;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Offer;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The shops that the maker buys from, and the packs that they sell. */
+@Service
+public class SupplierService implements HoldsMoney {
+
+    private static final int LONGEST_NAME = 120;
+
+    private final SupplierRepository suppliers;
+    private final SupplierOfferRepository offers;
+    private final MaterialService materials;
+    private final SettingsService settings;
+    private final OnceOnly onceOnly;
+
+    SupplierService(
+            SupplierRepository suppliers,
+            SupplierOfferRepository offers,
+            MaterialService materials,
+            SettingsService settings,
+            OnceOnly onceOnly) {
+        this.suppliers = suppliers;
+        this.offers = offers;
+        this.materials = materials;
+        this.settings = settings;
+        this.onceOnly = onceOnly;
+    }
+
+    @Override
+    public boolean holdsMoney() {
+        return suppliers.count() > 0;
+    }
+
+    @Transactional(readOnly = true)
+    public List<SupplierView> list() {
+        ViewWriter writer = settings.current().writer();
+        return suppliers.findAllByOrderByNameAsc().stream()
+                .map(supplier -> view(supplier, writer))
+                .toList();
+    }
+
+    public SupplierView create(SupplierForm form) {
+        return get(onceOnly.make(form.requestId(), () -> enter(new Supplier(), form, 0)));
+    }
+
+    @Transactional
+    public SupplierView change(long id, SupplierForm form) {
+        Supplier supplier = find(id);
+        ChangedMeanwhileException.check("“" + supplier.name() + "”", form.version(), supplier.version());
+        return get(enter(supplier, form, id));
+    }
+
+    private long enter(Supplier supplier, SupplierForm form, long ownId) {
+        FieldReader fields = new FieldReader();
+        String name = fields.text("name", form.name(), LONGEST_NAME);
+        long postage =
+                fields.money("postage", form.postage(), settings.current().currency());
+        suppliers
+                .findByNameIgnoreCase(name)
+                .filter(other -> other.id() != ownId)
+                .ifPresent(other -> fields.refuse(
+                        "name", name, "There is a shop called “" + other.name() + "” already. Type another name."));
+        fields.check();
+        supplier.enter(name, postage);
+        return suppliers.saveAndFlush(supplier).id();
+    }
+
+    private SupplierView get(long id) {
+        return view(find(id), settings.current().writer());
+    }
+
+    /** The packs of a material, shop by shop. */
+    @Transactional(readOnly = true)
+    public List<OfferView> offers(long materialId) {
+        MaterialView material = materials.get(materialId);
+        ViewWriter writer = settings.current().writer();
+        return offers.findOf(List.of(materialId)).stream()
+                .map(offer -> new OfferView(
+                        offer.id(),
+                        offer.supplier().id(),
+                        offer.supplier().name(),
+                        writer.amount(new Amount(material.kind().counting(), offer.contentValue())),
+                        writer.money(offer.priceMinor())))
+                .toList();
+    }
+
+    public List<OfferView> offer(long materialId, OfferForm form) {
+        onceOnly.make(form.requestId(), () -> {
+            MaterialView material = materials.get(materialId);
+            Supplier supplier = find(form.supplierId());
+            Settings current = settings.current();
+            FieldReader fields = new FieldReader();
+            Amount content = MaterialService.amount(fields, "content", form.content(), material.kind(), current);
+            if (fields.problems().isEmpty() && !content.isPositive()) {
+                fields.refuse(
+                        "content", form.content(), "A pack holds something: type 10, 0.5 m, 1 yd, 250 g or the like.");
+            }
+            long price = fields.money("price", form.price(), current.currency());
+            fields.check();
+            offers.findByMaterialIdAndSupplierAndContentValue(materialId, supplier, content.value())
+                    .ifPresent(before -> {
+                        offers.delete(before);
+                        offers.flush();
+                    });
+            return offers.saveAndFlush(new SupplierOffer(materialId, supplier, content.value(), price))
+                    .id();
+        });
+        return offers(materialId);
+    }
+
+    @Transactional
+    public void withdraw(long offerId) {
+        offers.deleteById(offerId);
+    }
+
+    /** The packs of some materials, for the choice among them; keys are ids as text. */
+    List<Offer> offers(Collection<MaterialView> wanted) {
+        Settings current = settings.current();
+        Map<Long, MaterialKind> kinds = wanted.stream().collect(Collectors.toMap(MaterialView::id, MaterialView::kind));
+        return offers.findOf(kinds.keySet()).stream()
+                .map(offer -> new Offer(
+                        Long.toString(offer.id()),
+                        Long.toString(offer.materialId()),
+                        Long.toString(offer.supplier().id()),
+                        new Amount(kinds.get(offer.materialId()).counting(), offer.contentValue()),
+                        current.money(offer.priceMinor())))
+                .toList();
+    }
+
+    private Supplier find(long id) {
+        return suppliers
+                .findById(id)
+                .orElseThrow(() -> RefusedException.missing("There is no such shop, or no longer."));
+    }
+
+    private static SupplierView view(Supplier supplier, ViewWriter writer) {
+        return new SupplierView(
+                supplier.id(), supplier.version(), supplier.name(), writer.money(supplier.postageMinor()));
+    }
+}

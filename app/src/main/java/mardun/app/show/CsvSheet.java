@@ -1,0 +1,48 @@
+package mardun.app.show;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Arrays;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/**
+ * A CSV sheet as RFC 4180 has it, with a byte order mark so that spreadsheets read it as UTF-8. A cell that a spreadsheet
+ * would run as a formula gets an apostrophe in front; numbers stay numbers.
+ */
+public final class CsvSheet {
+
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
+    private static final Pattern FORMULA = Pattern.compile("[=+\\-@\\t\\r].*", Pattern.DOTALL);
+    private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9]+([.,][0-9]+)?");
+
+    private final StringBuilder text = new StringBuilder().append(BYTE_ORDER_MARK);
+    private final CSVPrinter printer;
+
+    public CsvSheet(String... head) {
+        try {
+            printer = new CSVPrinter(text, CSVFormat.RFC4180);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        line(head);
+    }
+
+    public void line(String... cells) {
+        try {
+            printer.printRecord(Arrays.stream(cells).map(CsvSheet::harmless).toList());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public String text() {
+        return text.toString();
+    }
+
+    private static String harmless(String cell) {
+        boolean runs = FORMULA.matcher(cell).matches() && !NUMBER.matcher(cell).matches();
+        return runs ? "'" + cell : cell;
+    }
+}

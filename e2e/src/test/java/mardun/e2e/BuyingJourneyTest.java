@@ -1,0 +1,89 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** From what is short on the bench to what came from the shop. */
+class BuyingJourneyTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    @Test
+    void fromWhatIsShortToWhatCame() throws IOException {
+        try (PackagedApp app = PackagedApp.withDemoData()) {
+            Page page = CHROMIUM.page();
+            page.navigate(app.url("/bench"));
+            page.getByText("What to buy").click();
+            Locator corner = shop(page, "Quay Street haberdasher");
+            assertThat(corner).containsText("Straw cotton");
+            assertThat(corner).containsText("5 × 50 cm");
+
+            aShopIsEnteredOnceThoughClickedTwice(page);
+            whatItSellsIsEntered(page, app);
+            page.navigate(app.url("/materials/buying"));
+            assertThat(shop(page, "Dune remnants")).containsText("1 × 3 yd");
+            assertThat(corner).not().containsText("Straw cotton");
+
+            Download sheet = page.waitForDownload(() -> page.getByText("As CSV").click());
+            assertThat(Files.readString(sheet.path())).contains("Dune remnants,Straw cotton,1,3 yd,3 yd,4.00,4.00,EUR");
+
+            press(page, "3 yd of Straw cotton came");
+            assertThat(shop(page, "Dune remnants")).isHidden();
+            page.navigate(app.url("/materials"));
+            page.getByRole(AriaRole.BUTTON, named("Straw cotton")).click();
+            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Dune remnants");
+            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("+3 yd");
+            assertThat(CHROMIUM.complaints()).isEmpty();
+        }
+    }
+
+    private static void aShopIsEnteredOnceThoughClickedTwice(Page page) {
+        press(page, "Add a shop");
+        Locator panel = page.getByRole(AriaRole.DIALOG);
+        panel.getByLabel("Name").fill("Dune remnants");
+        panel.getByLabel("Postage").fill("a little");
+        panel.getByText("Save").click();
+        assertThat(panel).containsText("“a little”");
+        panel.getByLabel("Postage").fill("1,20");
+        panel.getByText("Save").dblclick();
+        assertThat(panel).isHidden();
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Dune remnants"))).hasCount(1);
+    }
+
+    private static void whatItSellsIsEntered(Page page, PackagedApp app) {
+        page.navigate(app.url("/materials"));
+        page.getByRole(AriaRole.BUTTON, named("Straw cotton")).click();
+        Locator sold = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Where it is sold"));
+        sold.getByLabel("Shop").selectOption("Dune remnants");
+        sold.getByLabel("One pack holds").fill("3 turtles");
+        sold.getByLabel("Price").fill("4");
+        sold.getByText("Add this pack").click();
+        assertThat(sold).containsText("turtles");
+        sold.getByLabel("One pack holds").fill("3");
+        sold.getByText("Add this pack").click();
+        assertThat(sold.getByRole(AriaRole.TABLE)).containsText("3 yd");
+    }
+
+    private static Locator shop(Page page, String name) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    private static void press(Page page, String button) {
+        page.getByRole(AriaRole.BUTTON, named(button)).click();
+    }
+}
