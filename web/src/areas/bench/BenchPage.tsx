@@ -158,10 +158,13 @@ function Shelf({ bench }: { bench: Bench }) {
   return (
     <div className="space-y-3.5">
       <section className="sheet px-3 py-3">
-        <div className="flex items-baseline justify-between gap-3">
+        <div className="-mt-1.5 flex items-center justify-between gap-3">
           <h2>Short for what is planned</h2>
           {(bench.shortages.length > 0 || low.length > 0) && (
-            <Link to="/materials/buying" className="font-semibold text-woad hover:underline">
+            <Link
+              to="/materials/buying"
+              className="inline-flex min-h-11 items-center font-semibold text-woad hover:underline"
+            >
               What to buy
             </Link>
           )}

@@ -140,11 +140,11 @@ function Wanted({ want }: { want: Want }) {
       <div className="min-w-0">
         <Link
           to={`/materials?open=${want.materialId}`}
-          className="block font-semibold text-woad hover:underline"
+          className="flex min-h-7 items-center font-semibold text-woad hover:underline"
         >
           {want.name}
         </Link>
-        <WorkedFigure label={`${want.name} to buy`} working={want.working}>
+        <WorkedFigure className="min-h-7" label={`${want.name} to buy`} working={want.working}>
           {units.amount(want.toBuy)}
         </WorkedFigure>{' '}
         <span className="text-[13px] text-soft">

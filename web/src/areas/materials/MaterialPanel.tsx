@@ -1,8 +1,7 @@
 import { useForm } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
-import { Notice, ProblemNotice } from '../../ui/Notice';
+import { FormEnd } from '../../ui/FormEnd';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
@@ -128,17 +127,7 @@ export function MaterialPanel({
           <TextField label="Low below" hint="Empty: never." error={on('lowAt')} {...register('lowAt')} />
           <TextField label="Colour" type="color" error={on('colour')} {...register('colour')} />
         </div>
-        {send.problem?.isClash && (
-          <Notice look="care">
-            {send.problem.message} Saving again keeps what stands here; closing keeps the other one.
-          </Notice>
-        )}
-        {send.problem && !send.problem.isClash && send.problem.errors.length === 0 && (
-          <ProblemNotice problem={send.problem} />
-        )}
-        <Button type="submit" disabled={send.isPending}>
-          Save
-        </Button>
+        <FormEnd problem={send.problem} isPending={send.isPending} />
       </form>
     </Panel>
   );

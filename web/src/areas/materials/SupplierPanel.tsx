@@ -1,8 +1,7 @@
 import { useForm } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
-import { Notice, ProblemNotice } from '../../ui/Notice';
+import { FormEnd } from '../../ui/FormEnd';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
@@ -48,17 +47,7 @@ export function SupplierPanel({ supplier, onClose }: { supplier?: Supplier; onCl
           error={send.problem?.on('postage')}
           {...register('postage')}
         />
-        {send.problem?.isClash && (
-          <Notice look="care">
-            {send.problem.message} Saving again keeps what stands here; closing keeps the other one.
-          </Notice>
-        )}
-        {send.problem && !send.problem.isClash && send.problem.errors.length === 0 && (
-          <ProblemNotice problem={send.problem} />
-        )}
-        <Button type="submit" disabled={send.isPending}>
-          Save
-        </Button>
+        <FormEnd problem={send.problem} isPending={send.isPending} />
       </form>
     </Panel>
   );

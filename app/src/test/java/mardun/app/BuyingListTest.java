@@ -168,7 +168,8 @@ class BuyingListTest {
         assertThat(APP.post("/api/suppliers", shop("near", "0")).on("name")).contains("“Near”");
         assertThat(APP.post("/api/suppliers", shop("Third", "free")).on("postage"))
                 .contains("free");
-        assertThat(offer(bells, near, "0", "1").on("content")).contains("holds something");
+        assertThat(offer(bells, near, "0", "1").on("content")).contains("“0” is less than any shop sells");
+        assertThat(offer(tape, near, "0.5 mm", "1").on("content")).contains("“0.5 mm” is less than any shop sells");
         assertThat(offer(bells, near, "1 yd", "1").on("content")).contains("1 yd");
         assertThat(offer(bells, 999, "1", "1").status()).isEqualTo(404);
         assertThat(APP.get("/api/materials/" + bells + "/offers").body()).isEmpty();

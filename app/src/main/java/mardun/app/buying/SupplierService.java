@@ -19,8 +19,12 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.material.Amount;
+import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Offer;
+import mardun.core.measure.BulkUnit;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -114,9 +118,14 @@ public class SupplierService implements HoldsMoney {
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
             Amount content = MaterialService.amount(fields, "content", form.content(), material.kind(), current);
-            if (fields.problems().isEmpty() && !content.isPositive()) {
+            Amount least = least(material.kind().counting());
+            if (fields.problems().isEmpty() && content.compareTo(least) < 0) {
                 fields.refuse(
-                        "content", form.content(), "A pack holds something: type 10, 0.5 m, 1 yd, 250 g or the like.");
+                        "content",
+                        form.content(),
+                        "“" + form.content()
+                                + "” is less than any shop sells. Type what one pack holds: 10, 0.5 m, 1 yd,"
+                                + " 250 g or the like.");
             }
             long price = fields.money("price", form.price(), current.currency());
             fields.check();
@@ -129,6 +138,16 @@ public class SupplierService implements HoldsMoney {
                     .id();
         });
         return offers(materialId);
+    }
+
+    /** The least that a pack may hold; below it there are too many packs to choose from, and the unit was a slip. */
+    private static Amount least(Counting counting) {
+        return switch (counting) {
+            case PIECES -> Amount.pieces(1);
+            case LENGTH -> Amount.of(Length.of(1, LengthUnit.CENTIMETRE));
+            case WEIGHT -> new Amount(Counting.WEIGHT, BulkUnit.GRAM.amount());
+            case VOLUME -> new Amount(Counting.VOLUME, BulkUnit.MILLILITRE.amount());
+        };
     }
 
     @Transactional

@@ -135,6 +135,15 @@ class BuyingTest {
     }
 
     @Test
+    void aMillionPiecesFromSmallCardsAreAnsweredInTime() {
+        List<Offer> cards =
+                List.of(pack("ring", "shop", 7, 71), pack("ring", "shop", 11, 109), pack("ring", "shop", 3, 33));
+        Purchase purchase = assertTimeoutPreemptively(
+                Duration.ofSeconds(10), () -> buy(Map.of("ring", Amount.pieces(1_000_000)), cards, Map.of()));
+        assertThat(purchase.total().value().getAmountMinorLong()).isBetween(9_909_090L, 9_909_200L);
+    }
+
+    @Test
     void whatNobodySellsIsSaid() {
         Purchase purchase = buy(
                 Map.of("ring", Amount.pieces(3), "moon", Amount.pieces(1)),
