@@ -4,7 +4,7 @@ package mardun.core.design;
  * What is counted.
  *
  * @param quantity formula: how many one bag takes
- * @param half of a two-part notion, which half is meant; sold as sets, it takes as many as its scarcer half
+ * @param half of a two-part notion, which half is meant; it is sold as sets, as many as the half that is needed more
  */
 public record NotionNeed(String name, String slot, String quantity, Mark.Half half) {
 

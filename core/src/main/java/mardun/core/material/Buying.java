@@ -19,8 +19,9 @@ import org.joda.money.Money;
 /**
  * The cheapest way to buy what is needed, in the packs that shops sell and with one postage for each shop. Exact: every
  * choice of shops is tried, and for each the cheapest mix of packs of every material. Shops without postage are always
- * in. What is bought by length comes from one shop, so that it is one piece of one dye. With more than {@value #MOST_SHOPS_WITH_POSTAGE} shops that have one, those that sell the fewest needed materials
- * are only asked for what nobody else sells.
+ * in. What is bought by length comes from one shop, so that it is one piece of one dye. With more than
+ * {@value #MOST_SHOPS_WITH_POSTAGE} shops that have a postage, those that sell the fewest needed materials are only
+ * asked for what nobody else sells.
  */
 public final class Buying {
 
@@ -71,9 +72,14 @@ public final class Buying {
                 .sorted(Comparator.comparingLong(this::materialsOf).reversed())
                 .toList();
         List<String> tried = charging.subList(0, Math.min(charging.size(), MOST_SHOPS_WITH_POSTAGE));
+        Set<String> always = new LinkedHashSet<>(free);
+        always.addAll(charging.subList(tried.size(), charging.size()));
+        Set<String> preferred = new LinkedHashSet<>(free);
+        preferred.addAll(tried);
+        askTheOthersOnlyForTheRest(preferred);
         Choice best = null;
         for (int choice = 0; choice < 1 << tried.size(); choice++) {
-            Set<String> shops = new LinkedHashSet<>(free);
+            Set<String> shops = new LinkedHashSet<>(always);
             for (int i = 0; i < tried.size(); i++) {
                 if ((choice >> i & 1) == 1) {
                     shops.add(tried.get(i));
@@ -85,9 +91,18 @@ public final class Buying {
             }
         }
         if (best == null) {
-            best = priced(shops(), sold).orElseThrow();
+            throw new IllegalStateException("all shops together don't sell what some shop sells");
         }
         return purchase(best, nowhere);
+    }
+
+    private void askTheOthersOnlyForTheRest(Set<String> preferred) {
+        offersByMaterial.replaceAll((material, all) -> {
+            List<Offer> ofPreferred = all.stream()
+                    .filter(offer -> preferred.contains(offer.supplier()))
+                    .toList();
+            return ofPreferred.isEmpty() ? all : ofPreferred;
+        });
     }
 
     private Set<String> shops() {

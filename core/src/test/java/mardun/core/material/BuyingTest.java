@@ -144,6 +144,30 @@ class BuyingTest {
     }
 
     @Test
+    void ofVeryManyShopsTheSmallestAreAskedOnlyForWhatTheOthersLack() {
+        List<Offer> offers = new ArrayList<>();
+        Map<String, Money> postage = new LinkedHashMap<>();
+        for (int i = 0; i < Buying.MOST_SHOPS_WITH_POSTAGE; i++) {
+            String shop = "shop " + i;
+            offers.add(pack("ring", shop, 10, 300 - i));
+            offers.add(pack("clip", shop, 10, 300 - i));
+            offers.add(pack("hook", shop, 10, 300 - i));
+            postage.put(shop, eur(200));
+        }
+        offers.add(pack("ring", "small", 10, 1));
+        offers.add(pack("bell", "small", 10, 50));
+        postage.put("small", eur(200));
+        Map<String, Amount> needs = new LinkedHashMap<>();
+        List.of("ring", "clip", "hook", "bell").forEach(material -> needs.put(material, Amount.pieces(10)));
+        Purchase purchase = buy(needs, offers, postage);
+        assertThat(purchase.lines())
+                .filteredOn(line -> line.offer().supplier().equals("small"))
+                .extracting(line -> line.offer().material())
+                .containsExactly("bell");
+        assertThat(purchase.total().value()).isEqualTo(eur(3 * 291 + 200 + 50 + 200));
+    }
+
+    @Test
     void whatNobodySellsIsSaid() {
         Purchase purchase = buy(
                 Map.of("ring", Amount.pieces(3), "moon", Amount.pieces(1)),
