@@ -3,12 +3,15 @@ package mardun.core.batch;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.costing.UnitCost;
+import mardun.core.cutting.Offcuts;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedPiece;
 import mardun.core.design.SizedTrim;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.Part;
+import mardun.core.material.Stock;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Working;
 
@@ -35,16 +38,42 @@ public record BatchPlan(
     /** A length of trim on the cut list. */
     public record TrimLine(SizedTrim trim, long count) {}
 
-    /** What the batch takes of one material, against what is on the shelf. */
-    public record Need(Supply supply, Amount amount, Working working) {
+    /**
+     * What the batch takes of one material, against what is on the shelf.
+     *
+     * @param part of a two-part notion, which half
+     * @param offcuts what is cut from offcuts and precuts instead, which is not in {@code amount}
+     * @param left what cutting leaves at the ends of the strips, for cloth
+     */
+    public record Need(
+            Supply supply,
+            Part part,
+            Amount amount,
+            Working working,
+            List<Offcuts.Use> offcuts,
+            List<Offcuts.Left> left) {
 
-        /** What is missing; zero or less where there is enough. */
+        public Need {
+            offcuts = List.copyOf(offcuts);
+            left = List.copyOf(left);
+        }
+
+        /** Something that isn't cut from a bolt. */
+        static Need of(Supply supply, Part part, Amount amount, Working working) {
+            return new Need(supply, part, amount, working, List.of(), List.of());
+        }
+
+        public Stock stock() {
+            return supply.stock(part);
+        }
+
+        /** What is missing of what nobody else has reserved; zero or less where there is enough. */
         public Amount shortBy() {
-            return amount.minus(supply.onHand());
+            return amount.minus(stock().free());
         }
 
         public boolean isShort() {
-            return shortBy().isPositive();
+            return amount.isPositive() && shortBy().isPositive();
         }
     }
 

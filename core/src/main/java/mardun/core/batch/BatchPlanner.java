@@ -1,11 +1,15 @@
 package mardun.core.batch;
 
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.batch.BatchPlan.TrimLine;
@@ -15,6 +19,7 @@ import mardun.core.cutting.CannotBeCutException;
 import mardun.core.cutting.ClothNeed;
 import mardun.core.cutting.ClothPlanner;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.Offcuts;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
@@ -22,16 +27,22 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedFilling;
 import mardun.core.design.SizedNotion;
 import mardun.core.design.Sizing;
+import mardun.core.design.TrimNeed;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
+import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
+import mardun.core.working.Figure;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.Money;
 
 /** Turns a design, a size, materials and a number of units into the whole plan of a batch. */
@@ -85,12 +96,21 @@ public final class BatchPlanner {
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
     }
 
+    /** What costs something here: packing counts in the channel and thread in the overheads, and neither fills a slot. */
     private static CostLine costLine(Need need) {
+        Map<String, ClothPiece> pieces = new LinkedHashMap<>();
+        need.supply().pieces().forEach(piece -> pieces.put(piece.key(), piece));
+        BigFraction offcuts = need.offcuts().stream()
+                .map(use -> pieces.get(use.key()).minorEach().multiply(BigFraction.of(use.count())))
+                .reduce(BigFraction.ZERO, BigFraction::add);
+        String half = need.part() == Part.WHOLE ? "" : ", " + need.part().words();
         return new CostLine(
-                need.supply().slot(),
-                need.supply().name(),
+                need.supply().slot()
+                        + (need.part() == Part.WHOLE ? "" : " " + need.part().words()),
+                need.supply().name() + half,
                 need.amount(),
-                need.supply().price());
+                need.stock().worth(),
+                offcuts);
     }
 
     private List<Need> clothNeeds(List<PieceLine> pieces, Map<String, Supply> bySlot, List<Finding> findings) {
@@ -109,6 +129,7 @@ public final class BatchPlanner {
         return needs;
     }
 
+    /** Offcuts first, then the bolt; cloth that still shrinks is narrower in the end, and more of it is needed. */
     private Need clothNeed(Supply supply, List<PieceLine> lines) {
         List<CutPiece> cut = lines.stream()
                 .map(line -> new CutPiece(
@@ -118,15 +139,84 @@ public final class BatchPlanner {
                         line.count(),
                         !(supply.directional() && line.piece().piece().directional())))
                 .toList();
-        ClothNeed need = cloths.plan(supply.usableWidth().orElseThrow(), cut);
-        return new Need(supply, Amount.of(need.length().value()), need.length().working());
+        Length width = shrunk(supply.usableWidth().orElseThrow(), supply.shrinkage());
+        Offcuts.Plan plan = Offcuts.first(cut, supply.pieces());
+        ClothNeed need = cloths.plan(width, plan.rest());
+        Figure<Length> length = beforeShrinking(need.length(), supply.shrinkage());
+        return new Need(
+                supply,
+                Part.WHOLE,
+                Amount.of(length.value()),
+                length.working(),
+                plan.uses(),
+                Offcuts.left(need, width));
+    }
+
+    /** The share that is left after shrinking. */
+    private static BigFraction staying(BigDecimal shrinkage) {
+        BigDecimal stays = BigDecimal.ONE.subtract(shrinkage);
+        return BigFraction.of(stays.unscaledValue(), BigInteger.TEN.pow(stays.scale()));
+    }
+
+    private static Length shrunk(Length width, BigDecimal shrinkage) {
+        return Length.rounded(width.exact().multiply(staying(shrinkage)), RoundingMode.FLOOR);
+    }
+
+    private static Figure<Length> beforeShrinking(Figure<Length> cut, BigDecimal shrinkage) {
+        if (shrinkage.signum() == 0) {
+            return cut;
+        }
+        Length bought = Length.rounded(cut.value().exact().divide(staying(shrinkage)), RoundingMode.CEILING);
+        return new Figure<>(
+                bought,
+                Working.of("Cloth shrinks when it is washed first: take more of it, by what is left of its length.")
+                        .expression("{cut} ÷ (1 − {shrinkage})")
+                        .input("cut", "cut from the washed cloth", new Value.OnTheShelf(cut.value()), cut.working())
+                        .input("shrinkage", "shrinkage", new Value.Share(shrinkage))
+                        .rounded("rounded up")
+                        .gives(new Value.OnTheShelf(bought)));
     }
 
     private static List<Need> trimNeeds(List<TrimLine> lines, Map<String, Supply> bySlot, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        bySupply(lines, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
+        Predicate<TrimLine> closed = line -> line.trim().trim().kind() == TrimNeed.Kind.ZIP
+                && Optional.ofNullable(bySlot.get(line.trim().trim().slot()))
+                        .flatMap(Supply::zip)
+                        .isPresent();
+        List<TrimLine> fromRolls = lines.stream().filter(closed.negate()).toList();
+        bySupply(fromRolls, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
                 .forEach((supply, its) -> needs.add(trimNeed(supply, its)));
+        List<TrimLine> closedZips = lines.stream().filter(closed).toList();
+        bySupply(closedZips, line -> line.trim().trim().slot(), MaterialKind.NOTION, bySlot, findings)
+                .forEach((supply, its) -> needs.add(zipNeed(supply, its, findings)));
         return needs;
+    }
+
+    /** One closed-end zip for each length; a nylon one is cut down, a metal one must match. */
+    private static Need zipNeed(Supply supply, List<TrimLine> lines, List<Finding> findings) {
+        ClosedZip zip = supply.zip().orElseThrow();
+        long count = 0;
+        for (TrimLine line : lines) {
+            count += line.count();
+            Length wanted = line.trim().length().value();
+            if (!zip.serves(wanted)) {
+                findings.add(Finding.refused(
+                        "slots." + supply.slot(),
+                        Sentence.of(
+                                "“" + supply.name() + "” is {0} long, and {1} is needed.",
+                                Value.of(zip.length()),
+                                Value.of(wanted)),
+                        Sentence.of(
+                                zip.metal()
+                                        ? "A metal zip isn't cut: choose one of just this length, or a longer nylon one."
+                                        : "Choose a longer one, or zip tape by the metre.")));
+            }
+        }
+        Working told = Working.of("One zip for each; a longer one is cut down and its end stitched.")
+                .expression("{n}")
+                .input("n", "zips", Value.of(count))
+                .gives(Value.of(count));
+        return Need.of(supply, Part.WHOLE, Amount.pieces(count), told);
     }
 
     private static Need trimNeed(Supply supply, List<TrimLine> lines) {
@@ -141,8 +231,9 @@ public final class BatchPlanner {
             working.input("lengths of " + name, "lengths", Value.of(line.count()))
                     .input(name, name, Value.of(each), line.trim().length().working());
         }
-        return new Need(
+        return Need.of(
                 supply,
+                Part.WHOLE,
                 Amount.of(total),
                 working.expression(String.join(" + ", terms)).gives(new Value.OnTheShelf(total)));
     }
@@ -151,22 +242,45 @@ public final class BatchPlanner {
             List<SizedNotion> notions, int units, Map<String, Supply> bySlot, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
         bySupply(notions, notion -> notion.notion().slot(), MaterialKind.NOTION, bySlot, findings)
-                .forEach((supply, its) -> needs.add(notionNeed(supply, its, units)));
+                .forEach((supply, its) -> needs.addAll(notionNeeds(supply, its, units)));
         return needs;
     }
 
-    /** Two-part notions are sold as sets: as many as the half that is needed more. */
-    private static Need notionNeed(Supply supply, List<SizedNotion> notions, int units) {
+    /**
+     * What is needed of a notion. The halves of a two-part one are counted apart where the shelf counts them apart; else
+     * they are taken as sets, as many as the half that is needed more.
+     */
+    private static List<Need> notionNeeds(Supply supply, List<SizedNotion> notions, int units) {
         long whole = countOf(notions, Mark.Half.WHOLE);
-        long sets = Math.max(countOf(notions, Mark.Half.SOCKET), countOf(notions, Mark.Half.STUD));
-        long each = whole + sets;
+        long sockets = countOf(notions, Mark.Half.SOCKET);
+        long studs = countOf(notions, Mark.Half.STUD);
+        if (!supply.isTwoPart()) {
+            long sets = Math.max(sockets, studs);
+            return List.of(notionNeed(
+                    supply,
+                    Part.WHOLE,
+                    whole + sets,
+                    sets == 0 ? "So many for each unit." : "So many sets of two halves for each unit.",
+                    units));
+        }
+        List<Need> needs = new ArrayList<>();
+        if (whole + sockets > 0) {
+            needs.add(notionNeed(supply, Part.SOCKET, whole + sockets, "So many sockets for each unit.", units));
+        }
+        if (whole + studs > 0) {
+            needs.add(notionNeed(supply, Part.STUD, whole + studs, "So many studs for each unit.", units));
+        }
+        return needs;
+    }
+
+    private static Need notionNeed(Supply supply, Part part, long each, String rule, int units) {
         long total = Math.multiplyExact((long) units, each);
-        Working told = Working.of(sets == 0 ? "So many for each unit." : "So many sets of two halves for each unit.")
+        Working told = Working.of(rule)
                 .expression("{n} × {each}")
                 .input("n", "units", Value.of(units))
                 .input("each", supply.name() + " for each", Value.of(each))
                 .gives(Value.of(total));
-        return new Need(supply, Amount.pieces(total), told);
+        return Need.of(supply, part, Amount.pieces(total), told);
     }
 
     private static long countOf(List<SizedNotion> notions, Mark.Half half) {
@@ -202,7 +316,7 @@ public final class BatchPlanner {
                 .input("n", "units", Value.of(units))
                 .input("each", supply.name() + " for each", each.shown())
                 .gives(total.shown());
-        return new Need(supply, total, told);
+        return Need.of(supply, Part.WHOLE, total, told);
     }
 
     /** What is asked of each material: two slots filled from the same one draw on the same shelf. */

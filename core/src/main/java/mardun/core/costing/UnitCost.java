@@ -4,6 +4,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import mardun.core.making.WorkTime;
+import mardun.core.material.UnitPrice;
+import mardun.core.material.Worth;
 import mardun.core.money.Apportionment;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
@@ -83,15 +85,54 @@ public record UnitCost(
     }
 
     private static Figure<Money> line(CostLine line, int units, Money result) {
-        Working told = Working.of("What the batch takes, at its price, shared by the units.")
+        List<Worth.Taken> taken = line.worth().taken(line.amount());
+        boolean atOnePrice = line.offcuts().signum() == 0 && taken.stream().noneMatch(Worth.Taken::isOnTheShelf);
+        Working told = atOnePrice
+                ? atOnePrice(line)
+                        .input("n", "units", Value.of(units))
+                        .rounded(TO_SUM)
+                        .gives(Value.of(result))
+                : inLayers(line, taken, result.getCurrencyUnit())
+                        .input("n", "units", Value.of(units))
+                        .rounded(TO_SUM)
+                        .gives(Value.of(result));
+        return new Figure<>(result, told);
+    }
+
+    private static Working.Builder atOnePrice(CostLine line) {
+        UnitPrice price = line.worth().beyond();
+        return Working.of("What the batch takes, at its price, shared by the units.")
                 .expression("{amount} × {price} ÷ {per} ÷ {n}")
                 .input("amount", line.name() + " for the batch", line.amount().shown())
-                .input("price", "price", Value.of(line.price().price()))
-                .input("per", "price is for", line.price().per().shown())
-                .input("n", "units", Value.of(units))
-                .rounded(TO_SUM)
-                .gives(Value.of(result));
-        return new Figure<>(result, told);
+                .input("price", "price", Value.of(price.price()))
+                .input("per", "price is for", price.per().shown());
+    }
+
+    private static Working.Builder inLayers(CostLine line, List<Worth.Taken> taken, CurrencyUnit currency) {
+        Working.Builder told =
+                Working.of("What the batch takes is worth what was paid for it, lot by lot, shared by the units.");
+        List<String> terms = new ArrayList<>();
+        for (int i = 0; i < taken.size(); i++) {
+            Worth.Taken part = taken.get(i);
+            Working ofPart = Working.of("So much at one price.")
+                    .expression("{amount}")
+                    .input(
+                            "amount",
+                            part.isOnTheShelf() ? "on the shelf" : "to buy",
+                            part.amount().shown())
+                    .gives(new Value.ExactSum(part.cost(), currency.getCode()));
+            terms.add("{taken " + i + "}");
+            told.input(
+                    "taken " + i,
+                    line.name() + (part.isOnTheShelf() ? ", from the shelf" : ", to buy"),
+                    new Value.ExactSum(part.cost(), currency.getCode()),
+                    ofPart);
+        }
+        if (line.offcuts().signum() != 0) {
+            terms.add("{offcuts}");
+            told.input("offcuts", "offcuts and precuts", new Value.ExactSum(line.offcuts(), currency.getCode()));
+        }
+        return told.expression("(" + String.join(" + ", terms) + ") ÷ {n}");
     }
 
     private static Figure<Money> material(List<CostLine> lines, List<Figure<Money>> figures, Money result) {

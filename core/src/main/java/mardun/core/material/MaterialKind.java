@@ -11,7 +11,11 @@ public enum MaterialKind {
     /** Weighed: beads, shells, wadding. */
     FILLING_BY_WEIGHT(Counting.WEIGHT),
     /** Measured out: what is sold by the litre or the cup. */
-    FILLING_BY_VOLUME(Counting.VOLUME);
+    FILLING_BY_VOLUME(Counting.VOLUME),
+    /** On spools, by length; what it costs is part of the overheads of a bench hour. */
+    THREAD(Counting.LENGTH),
+    /** Counted: boxes, bags, tissue; what it costs is part of the channel that sells in it. */
+    PACKING(Counting.PIECES);
 
     private final Counting counting;
 

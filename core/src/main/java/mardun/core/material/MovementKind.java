@@ -5,9 +5,12 @@ public enum MovementKind {
     BOUGHT("bought", Direction.IN),
     GIVEN("given", Direction.IN),
     RETURNED("returned", Direction.IN),
+    OFFCUT_KEPT("offcut kept", Direction.IN),
     CUT("cut", Direction.OUT),
     USED("used", Direction.OUT),
     SPOILED("spoiled", Direction.OUT),
+    SOLD_ON("sold on", Direction.OUT),
+    SCRAPPED("into the scrap bag", Direction.OUT),
     COUNTED("counted", Direction.EITHER);
 
     /** Which way a movement goes. */

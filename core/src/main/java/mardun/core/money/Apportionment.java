@@ -18,6 +18,12 @@ public final class Apportionment {
         return minorUnits.bigDecimalValue(0, RoundingMode.HALF_UP).longValueExact();
     }
 
+    /** The share that {@code part} of {@code whole} has in a sum of minor units, rounded half up. */
+    public static long share(long minor, long part, long whole) {
+        return rounded(BigFraction.of(
+                BigInteger.valueOf(minor).multiply(BigInteger.valueOf(part)), BigInteger.valueOf(whole)));
+    }
+
     /**
      * The parts in whole minor units, none off by a whole unit, adding up to {@code total}. The parts with the largest
      * fractions are rounded up.

@@ -16,6 +16,7 @@ import mardun.core.design.Pouch;
 import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -93,7 +94,7 @@ class BatchPlannerTest {
         Supply outer = supplies.get(0);
         supplies.set(
                 1,
-                new Supply(
+                Supply.of(
                         "lining",
                         outer.key(),
                         outer.name(),
@@ -102,7 +103,7 @@ class BatchPlannerTest {
                         outer.cloth(),
                         outer.directional(),
                         outer.price(),
-                        outer.onHand()));
+                        outer.stock(Part.WHOLE).onHand()));
         BatchPlan plan = plan(24, supplies, workroom(PriceSchool.MARKUP), Optional.empty());
         assertThat(need(plan, "outer").amount()).isEqualTo(Amount.of(in("197")));
         assertThat(plan.needs()).noneMatch(need -> need.supply().slot().equals("lining"));
@@ -246,7 +247,7 @@ class BatchPlannerTest {
                 cloth("outer", "43 in", "2 yd", "9.00", true),
                 cloth("lining", "43 in", "5 yd", "7.20", false),
                 cloth("interfacing", "43 in", "5 yd", "4.50", false),
-                new Supply(
+                Supply.of(
                         "zip",
                         "zip",
                         "Zip tape",
@@ -261,7 +262,7 @@ class BatchPlannerTest {
     }
 
     private static Supply cloth(String slot, String width, String onHand, String price, boolean directional) {
-        return new Supply(
+        return Supply.of(
                 slot,
                 slot,
                 slot + " cloth",
@@ -274,7 +275,7 @@ class BatchPlannerTest {
     }
 
     private static Supply notion(String slot, String price, int per) {
-        return new Supply(
+        return Supply.of(
                 slot,
                 slot,
                 slot,
@@ -287,7 +288,7 @@ class BatchPlannerTest {
     }
 
     private static Supply priced(Supply supply, Money price) {
-        return new Supply(
+        return Supply.of(
                 supply.slot(),
                 supply.key(),
                 supply.name(),
@@ -296,7 +297,7 @@ class BatchPlannerTest {
                 supply.cloth(),
                 supply.directional(),
                 new UnitPrice(price, supply.price().per()),
-                supply.onHand());
+                supply.stock(Part.WHOLE).onHand());
     }
 
     private static Money sum(List<Figure<Money>> figures) {

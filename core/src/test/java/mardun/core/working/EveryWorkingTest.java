@@ -112,7 +112,7 @@ class EveryWorkingTest {
 
     private static Supply supply(String slot, MaterialKind kind) {
         Amount per = kind == MaterialKind.NOTION ? Amount.pieces(10) : Amount.of(Length.of(1, LengthUnit.METRE));
-        return new Supply(
+        return Supply.of(
                 slot,
                 slot,
                 "the " + slot,

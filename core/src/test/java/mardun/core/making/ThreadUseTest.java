@@ -1,0 +1,43 @@
+package mardun.core.making;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import org.junit.jupiter.api.Test;
+
+class ThreadUseTest {
+
+    private static Step step(String key, String thread, long minutes) {
+        return new Step(
+                key,
+                key,
+                Stage.SEW,
+                Station.MACHINE,
+                new SetUp("80", thread, "", ""),
+                Duration.ofMinutes(minutes),
+                Duration.ofMinutes(30),
+                Duration.ZERO,
+                "",
+                "",
+                "",
+                List.of(),
+                List.of());
+    }
+
+    @Test
+    void onlyTheStepsWithThisThreadCountAndOnlyWhileTheySew() {
+        List<Step> steps = List.of(step("a", "Navy 50", 6), step("b", "Oat 50", 20), step("c", " navy 50", 4));
+        assertThat(ThreadUse.time(steps, 12, "Navy 50")).isEqualTo(Duration.ofHours(2));
+        assertThat(ThreadUse.time(steps, 12, "Rust 50")).isEqualTo(Duration.ZERO);
+    }
+
+    @Test
+    void whatGoesOffTheSpoolIsRoundedUp() {
+        Length perHour = Length.of(60, LengthUnit.METRE);
+        assertThat(ThreadUse.length(Duration.ofHours(2), perHour)).isEqualTo(Length.of(120, LengthUnit.METRE));
+        assertThat(ThreadUse.length(Duration.ofSeconds(1), new Length(1))).isEqualTo(new Length(1));
+    }
+}
