@@ -26,7 +26,7 @@ class DemoWorkroomTest {
 
     @Test
     void aSeasonLiesBehindWithSpoiledUnits() {
-        JsonNode goods = APP.get("/api/finished-goods").body().get("items");
+        JsonNode goods = APP.get("/api/finished-goods").body().get("page").get("items");
         assertThat(goods).hasSize(3);
         JsonNode batches = APP.get("/api/batches").body().get("items");
         assertThat(batches)
@@ -53,6 +53,7 @@ class DemoWorkroomTest {
     void aSecondStartKeepsTheData() {
         APP.stop();
         APP.start();
-        assertThat(APP.get("/api/finished-goods").body().get("items")).hasSize(3);
+        assertThat(APP.get("/api/finished-goods").body().get("page").get("items"))
+                .hasSize(3);
     }
 }

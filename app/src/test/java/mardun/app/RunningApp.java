@@ -107,6 +107,21 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         return send("DELETE", path, null);
     }
 
+    /** Sends a file as it is. */
+    public Answer upload(String path, byte[] file) {
+        get("/api/settings");
+        return answer(HttpRequest.newBuilder(URI.create("http://localhost:" + port() + path))
+                .header("Content-Type", "application/octet-stream")
+                .header("X-XSRF-TOKEN", csrfToken())
+                .POST(BodyPublishers.ofByteArray(file))
+                .build());
+    }
+
+    /** A file that isn't JSON. */
+    public String text(String path) {
+        return raw(request("GET", path, null)).body();
+    }
+
     private Answer send(String method, String path, Object body) {
         if (csrfToken().isEmpty()) {
             answer(request("GET", "/api/settings", null));

@@ -44,6 +44,7 @@ class Batch {
     @Column(length = Integer.MAX_VALUE)
     private String frozen;
 
+    private String offcuts;
     private Integer finishedUnits;
     private Instant createdAt;
     private Instant cutAt;
@@ -57,14 +58,15 @@ class Batch {
         this.createdAt = createdAt;
     }
 
-    /** What a form says about a batch, read and checked; {@code materials} is JSON. */
+    /** What a form says about a batch, read and checked; {@code materials} and {@code offcuts} are JSON. */
     record Entered(
             String sizeName,
             int units,
             Optional<LocalDate> dueOn,
             String forWhat,
             Optional<Long> ownPriceMinor,
-            String materials) {}
+            String materials,
+            String offcuts) {}
 
     void enter(Entered entered) {
         sizeName = entered.sizeName();
@@ -73,6 +75,7 @@ class Batch {
         forWhat = entered.forWhat();
         ownPriceMinor = entered.ownPriceMinor().orElse(null);
         materials = entered.materials();
+        offcuts = entered.offcuts();
     }
 
     /** The price and the day it is wanted may change as long as it isn't finished, whatever was cut. */
@@ -88,7 +91,13 @@ class Batch {
         cutAt = now;
     }
 
-    void finish(int good, Instant now) {
+    /**
+     * The bags are done.
+     *
+     * @param frozenInputs what the plan was worked out from, with what everything really cost
+     */
+    void finish(int good, String frozenInputs, Instant now) {
+        frozen = frozenInputs;
         stage = BatchStage.FINISHED;
         finishedUnits = good;
         finishedAt = now;
@@ -132,6 +141,11 @@ class Batch {
 
     String materials() {
         return materials;
+    }
+
+    /** The lots of offcuts and precuts that it is cut from first, as JSON. */
+    String offcuts() {
+        return offcuts;
     }
 
     Optional<String> frozen() {

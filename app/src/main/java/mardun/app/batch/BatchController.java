@@ -4,11 +4,13 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.List;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchReserved;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
-import mardun.app.batch.BatchViews.FinishedGoodsLine;
+import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.StageForm;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
@@ -53,6 +55,12 @@ class BatchController {
         return batches.preview(form);
     }
 
+    /** What else would serve in a slot of a batch, whatever state its form is in. */
+    @PostMapping("/batches/replacements")
+    List<Replacement> findReplacements(@RequestParam String slot, @RequestBody @Valid BatchForm form) {
+        return batches.replacements(form, slot);
+    }
+
     @GetMapping("/batches/{id}")
     BatchView readBatch(@PathVariable long id) {
         return batches.get(id);
@@ -79,10 +87,13 @@ class BatchController {
         return batches.finish(id, form);
     }
 
-    @GetMapping("/finished-goods")
-    PageView<FinishedGoodsLine> listFinishedGoods(
-            @RequestParam(defaultValue = "0") @Min(0) int page,
-            @RequestParam(defaultValue = "100") @Min(1) @Max(PageView.LARGEST) int size) {
-        return batches.finishedGoods(page, size);
+    @PostMapping("/batches/{id}/reserve")
+    BatchReserved reserveForBatch(@PathVariable long id) {
+        return batches.reserve(id);
+    }
+
+    @PostMapping("/batches/{id}/release")
+    BatchView releaseFromBatch(@PathVariable long id) {
+        return batches.release(id);
     }
 }

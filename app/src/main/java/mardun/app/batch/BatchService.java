@@ -6,17 +6,27 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.batch.BatchPlans.Choices;
+import mardun.app.batch.BatchPlans.Planned;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchReserved;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
-import mardun.app.batch.BatchViews.FinishedGoodsLine;
+import mardun.app.batch.BatchViews.KeepForm;
 import mardun.app.batch.BatchViews.OpenBatches;
+import mardun.app.batch.BatchViews.Replacement;
+import mardun.app.batch.BatchViews.ShortBatch;
 import mardun.app.batch.BatchViews.ShortLine;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
@@ -25,7 +35,17 @@ import mardun.app.batch.FrozenInputs.FrozenSupply;
 import mardun.app.batch.FrozenInputs.FrozenWorkroom;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
+import mardun.app.goods.GoodsService;
+import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
+import mardun.app.material.ReservationService;
+import mardun.app.material.ReservationService.Want;
+import mardun.app.material.StockService;
+import mardun.app.material.StockService.KeptOffcut;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.material.StockShelves.Spool;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
@@ -34,19 +54,20 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
-import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.Need;
-import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
-import mardun.core.batch.Workroom;
-import mardun.core.design.Design;
+import mardun.core.cutting.Offcuts;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
 import mardun.core.design.Role;
 import mardun.core.making.Stage;
+import mardun.core.making.ThreadUse;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.Claims;
+import mardun.core.material.Claims.Claim;
 import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
 import mardun.core.pricing.UnitPricing;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -64,39 +85,44 @@ public class BatchService {
     private static final Set<BatchStage> OPEN = Set.of(BatchStage.PLANNED, BatchStage.CUT);
 
     private final BatchRepository batches;
-    private final FinishedGoodsRepository finishedGoods;
     private final DesignService designs;
+    private final BatchPlans plans;
+    private final ReservationService reservations;
+    private final StockService stock;
+    private final StockShelves shelves;
     private final MaterialService materials;
+    private final GoodsService goods;
     private final SettingsService settings;
-    private final BatchPlanner planner;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
     private final Clock clock;
 
     BatchService(
             BatchRepository batches,
-            FinishedGoodsRepository finishedGoods,
             DesignService designs,
+            BatchPlans plans,
+            ReservationService reservations,
+            StockService stock,
+            StockShelves shelves,
             MaterialService materials,
+            GoodsService goods,
             SettingsService settings,
-            BatchPlanner planner,
             OnceOnly onceOnly,
             JsonMapper json,
             Clock clock) {
         this.batches = batches;
-        this.finishedGoods = finishedGoods;
         this.designs = designs;
+        this.plans = plans;
+        this.reservations = reservations;
+        this.stock = stock;
+        this.shelves = shelves;
         this.materials = materials;
+        this.goods = goods;
         this.settings = settings;
-        this.planner = planner;
         this.onceOnly = onceOnly;
         this.json = json;
         this.clock = clock;
     }
-
-    /** A batch's plan with what it was worked out from. */
-    private record Planned(
-            BatchPlan plan, Design design, DesignDocument document, List<Supply> supplies, Workroom workroom) {}
 
     public boolean hasAny() {
         return batches.count() > 0;
@@ -108,14 +134,15 @@ public class BatchService {
         Page<Batch> found =
                 openOnly ? batches.findByStageInOrderByIdDesc(OPEN, request) : batches.findAllByOrderByIdDesc(request);
         Settings current = settings.current();
-        return PageView.of(found, batch -> line(batch, planned(batch, current), current));
+        Map<Batch, Planned> planned = plans.of(found.getContent(), current);
+        return PageView.of(found, batch -> line(batch, planned.get(batch), current));
     }
 
     /** The batches that are planned or under way, those due first first, and what they still need together. */
     @Transactional(readOnly = true)
     public OpenBatches open() {
         Settings current = settings.current();
-        Map<Batch, Planned> open = planned(current);
+        Map<Batch, Planned> open = openByDueDay(current);
         List<BatchLine> lines = open.entrySet().stream()
                 .map(entry -> line(entry.getKey(), entry.getValue(), current))
                 .sorted(Comparator.comparing(line -> line.dueOn() == null ? LocalDate.MAX : line.dueOn()))
@@ -145,14 +172,61 @@ public class BatchService {
         int units = fields.count("units", form.units(), 1, MOST_UNITS);
         Optional<Money> own = ownPrice(form.ownPrice(), fields, current);
         fields.check();
-        Planned planned = plan(
-                document,
-                sizeOf(document, form.sizeName()),
-                units,
-                supplies(form.materials()),
-                current.workroom(),
-                own);
+        Planned planned = plans.of(document, form.sizeName(), units, choices(form), form.batchId(), own, current);
         return sheet(planned, current, own.isPresent(), licence(planned, form.designId(), form.batchId()));
+    }
+
+    /** What else would serve in a slot: allowed by the design, and enough of it free for the whole batch. */
+    @Transactional(readOnly = true)
+    public List<Replacement> replacements(BatchForm form, String slot) {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        FieldReader fields = new FieldReader();
+        DesignDocument document = designs.document(form.designId());
+        int units = fields.count("units", form.units(), 1, MOST_UNITS);
+        fields.check();
+        DesignDocument.SlotRow wanted = document.slots().stream()
+                .filter(one -> one.key().equals(slot))
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("The design has no such slot."));
+        List<Replacement> found = new ArrayList<>();
+        for (MaterialView material : materials.ofKind(wanted.kind())) {
+            boolean allowed = material.cloth() == null
+                    || wanted.cloths().isEmpty()
+                    || wanted.cloths().contains(material.cloth());
+            boolean taken = form.materials().contains(new SlotChoice(slot, material.id()));
+            if (!allowed || taken || material.free().value() <= 0) {
+                continue;
+            }
+            List<SlotChoice> choices = Stream.concat(
+                            form.materials().stream()
+                                    .filter(choice -> !choice.slot().equals(slot)),
+                            Stream.of(new SlotChoice(slot, material.id())))
+                    .toList();
+            Planned planned = plans.of(
+                    document,
+                    form.sizeName(),
+                    units,
+                    new Choices(choices, List.of()),
+                    form.batchId(),
+                    Optional.empty(),
+                    current);
+            planned.plan().needs().stream()
+                    .filter(need -> need.supply().key().equals(Long.toString(material.id())))
+                    .filter(need -> !need.isShort())
+                    .findFirst()
+                    .ifPresent(need -> found.add(new Replacement(
+                            material.id(),
+                            material.name(),
+                            material.colour(),
+                            writer.amount(need.amount()),
+                            material.free(),
+                            planned.plan()
+                                    .cost()
+                                    .map(cost -> writer.money(cost.full().value()))
+                                    .orElse(null))));
+        }
+        return found;
     }
 
     public BatchView create(BatchForm form) {
@@ -168,7 +242,11 @@ public class BatchService {
     public BatchView change(long id, BatchForm form) {
         Batch batch = checkedVersion(id, form.version());
         switch (batch.stage()) {
-            case PLANNED -> batch.enter(read(form));
+            case PLANNED -> {
+                batch.enter(read(form));
+                batches.saveAndFlush(batch);
+                holdAgain(batch);
+            }
             case CUT -> {
                 FieldReader fields = new FieldReader();
                 Optional<Money> own = ownPrice(form.ownPrice(), fields, settings.current());
@@ -193,7 +271,68 @@ public class BatchService {
         if (batch.stage() != BatchStage.PLANNED) {
             throw RefusedException.conflict("Its cloth is cut, so this batch can't be given up any more.");
         }
+        reservations.release(id);
         batches.delete(batch);
+    }
+
+    /** Holds for a batch what it still takes, as far as it is free; says what goes short. */
+    @Transactional
+    public BatchReserved reserve(long id) {
+        Batch batch = open(id);
+        Settings current = settings.current();
+        Planned planned = plans.of(batch, current);
+        List<String> missing = reservations.reserve(id, wants(planned, stillToCome(batch)));
+        return new BatchReserved(view(batch, current), missing);
+    }
+
+    /** Gives back what a batch holds. */
+    @Transactional
+    public BatchView release(long id) {
+        Batch batch = open(id);
+        reservations.release(id);
+        return view(batch, settings.current());
+    }
+
+    private Batch open(long id) {
+        Batch batch = find(id);
+        if (batch.stage() == BatchStage.FINISHED) {
+            throw RefusedException.conflict("Batch " + id + " is finished already; it takes nothing more.");
+        }
+        return batch;
+    }
+
+    /** What a batch held it holds on to when its plan changes, as far as the new plan takes it. */
+    private void holdAgain(Batch batch) {
+        Planned planned = plans.of(batch, settings.current());
+        boolean holds = planned.plan().needs().stream().anyMatch(need -> holds(batch.id(), planned, need));
+        if (holds) {
+            reservations.release(batch.id());
+            reservations.reserve(batch.id(), wants(planned, need -> true));
+        }
+    }
+
+    private static boolean holds(long batchId, Planned planned, Need need) {
+        long id = Long.parseLong(need.supply().key());
+        return planned.shelves().has(id)
+                && planned.shelves().heldFor(batchId, id, need.part()).isPositive();
+    }
+
+    private static Predicate<Need> stillToCome(Batch batch) {
+        return need ->
+                batch.stage() == BatchStage.PLANNED || !need.supply().kind().leavesWhenCut();
+    }
+
+    private static List<Want> wants(Planned planned, Predicate<Need> which) {
+        return planned.plan().needs().stream()
+                .filter(which)
+                .map(need -> new Want(
+                        Long.parseLong(need.supply().key()),
+                        need.part(),
+                        need.amount(),
+                        need.offcuts().stream()
+                                .collect(Collectors.toMap(
+                                        use -> Long.parseLong(use.key()), Offcuts.Use::count, Long::sum))))
+                .toList();
     }
 
     /** The cloth is cut: it leaves the stock, and what the plan was worked out from is kept as it is now. */
@@ -201,17 +340,18 @@ public class BatchService {
     public BatchView cut(long id, StageForm form) {
         Batch batch = inStage(id, form.version(), BatchStage.PLANNED, "cut");
         Settings current = settings.current();
-        Planned planned = planned(batch, current);
+        Planned planned = plans.of(batch, current);
         if (!planned.plan().isComplete()) {
             throw RefusedException.conflict(firstRefusal(planned, current));
         }
-        take(planned.plan(), true, batch, MovementKind.CUT, form.reason());
-        batch.cut(
-                json.writeValueAsString(new FrozenInputs(
-                        planned.document(),
-                        planned.supplies().stream().map(FrozenSupply::of).toList(),
-                        FrozenWorkroom.of(planned.workroom()))),
-                clock.instant());
+        List<KeptOffcut> kept = kept(form, planned, current);
+        Map<Long, List<Long>> movements = reservations.take(
+                id,
+                MovementKind.CUT,
+                wants(planned, need -> need.supply().kind().leavesWhenCut()),
+                form.reason().strip());
+        stock.keep(id, kept, movements);
+        batch.cut(frozen(planned, planned.supplies()), clock.instant());
         batches.saveAndFlush(batch);
         return view(batch, current);
     }
@@ -224,83 +364,151 @@ public class BatchService {
         FieldReader fields = new FieldReader();
         int good = fields.count("goodUnits", form.goodUnits(), 0, batch.units());
         fields.check();
-        Planned planned = planned(batch, current);
-        take(planned.plan(), false, batch, MovementKind.USED, form.reason());
-        batch.finish(good, clock.instant());
+        Planned planned = plans.of(batch, current);
+        reservations.take(
+                id,
+                MovementKind.USED,
+                wants(planned, need -> !need.supply().kind().leavesWhenCut()),
+                form.reason().strip());
+        takeThread(batch, planned);
+        batch.finish(good, frozen(planned, asUsed(batch, planned)), clock.instant());
         batches.saveAndFlush(batch);
         if (good > 0) {
-            finishedGoods.save(goods(batch, planned, good));
+            receiveGoods(batch, plans.of(batch, current), good);
         }
         return view(batch, current);
     }
 
-    @Transactional(readOnly = true)
-    public PageView<FinishedGoodsLine> finishedGoods(int page, int size) {
-        ViewWriter writer = settings.current().writer();
-        return PageView.of(
-                finishedGoods.findAllByOrderByFinishedOnDescIdDesc(
-                        PageRequest.of(page, Math.min(size, PageView.LARGEST))),
-                goods -> new FinishedGoodsLine(
-                        goods.id(),
-                        goods.batchId(),
-                        goods.designName(),
-                        goods.sizeName(),
-                        goods.clothName(),
-                        goods.units(),
-                        writer.money(goods.unitCostMinor()),
-                        writer.money(goods.priceMinor()),
-                        goods.finishedOn()));
+    private String frozen(Planned planned, List<Supply> supplies) {
+        return json.writeValueAsString(new FrozenInputs(
+                planned.document(),
+                supplies.stream().map(FrozenSupply::of).toList(),
+                FrozenWorkroom.of(planned.workroom())));
     }
 
-    /** What all open batches together still need of each material, by its id. */
-    @Transactional(readOnly = true)
-    public Map<Long, Amount> stillNeeded() {
-        Map<Long, Amount> needed = new LinkedHashMap<>();
-        demands(planned(settings.current())).forEach((key, demand) -> needed.put(Long.parseLong(key), demand.needed()));
-        return needed;
+    /** The materials at what the ledger says that the batch took of them, which stays so whatever school is chosen later. */
+    private List<Supply> asUsed(Batch batch, Planned planned) {
+        Shelves after = shelves.read(planned.supplies().stream()
+                .map(supply -> Long.parseLong(supply.key()))
+                .distinct()
+                .toList());
+        return planned.supplies().stream()
+                .map(supply -> after.has(Long.parseLong(supply.key()))
+                        ? BatchPlans.used(batch.id(), Long.parseLong(supply.key()), supply, after)
+                        : supply)
+                .toList();
     }
 
-    /** What all open batches together still need of a material. */
-    private record Demand(Supply supply, Amount needed) {
-
-        Demand plus(Demand other) {
-            return new Demand(supply, needed.plus(other.needed));
+    /** Thread that a step's set-up names goes off its spool, by the hours at the machine; no more than is there. */
+    private void takeThread(Batch batch, Planned planned) {
+        for (Spool spool : shelves.spools()) {
+            Duration hours = ThreadUse.time(planned.design().steps(), batch.units(), spool.name());
+            Amount used = Amount.of(ThreadUse.length(hours, spool.perHour()));
+            Amount there = shelves.read(List.of(spool.materialId())).onHand(spool.materialId(), Part.WHOLE);
+            Amount taken = used.compareTo(there) < 0 ? used : there;
+            if (taken.isPositive()) {
+                reservations.take(
+                        batch.id(),
+                        MovementKind.USED,
+                        List.of(new Want(spool.materialId(), Part.WHOLE, taken, Map.of())),
+                        "by the hours at the machine");
+            }
         }
     }
 
-    private Map<Batch, Planned> planned(Settings current) {
-        Map<Batch, Planned> open = new LinkedHashMap<>();
-        batches.findByStageInOrderByIdAsc(OPEN).forEach(batch -> open.put(batch, planned(batch, current)));
-        return open;
+    /** The offcuts that are kept when the cloth is cut, as they are typed. */
+    private static List<KeptOffcut> kept(StageForm form, Planned planned, Settings current) {
+        List<KeptOffcut> kept = new ArrayList<>();
+        FieldReader fields = new FieldReader();
+        List<KeepForm> typed = form.keep() == null ? List.of() : form.keep();
+        for (KeepForm keep : typed) {
+            boolean known = planned.supplies().stream()
+                    .anyMatch(supply -> supply.key().equals(Long.toString(keep.materialId())));
+            if (!known) {
+                fields.refuse("keep", Long.toString(keep.materialId()), "This batch isn't cut from that cloth.");
+            }
+            kept.add(new KeptOffcut(
+                    keep.materialId(),
+                    StockService.pieceSize(fields, keep.width(), keep.height(), current),
+                    fields.count("count", keep.count(), 1, 10_000),
+                    keep.place().strip()));
+        }
+        fields.check();
+        return kept;
     }
 
-    private static Map<String, Demand> demands(Map<Batch, Planned> open) {
-        Map<String, Demand> demands = new LinkedHashMap<>();
-        open.forEach((batch, planned) -> {
-            for (Need need : planned.plan().needs()) {
-                boolean stillToCome = batch.stage() == BatchStage.PLANNED
-                        || !need.supply().kind().leavesWhenCut();
-                if (stillToCome) {
-                    demands.merge(need.supply().key(), new Demand(need.supply(), need.amount()), Demand::plus);
-                }
-            }
-        });
-        return demands;
+    /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */
+    @Transactional(readOnly = true)
+    public Map<Long, Amount> stillNeeded() {
+        Map<Long, Map<Part, Amount>> byPart = new LinkedHashMap<>();
+        plans.of(batches.findByStageInOrderByIdAsc(OPEN), settings.current())
+                .forEach((batch, planned) -> planned.plan().needs().stream()
+                        .filter(stillToCome(batch))
+                        .forEach(need -> byPart.computeIfAbsent(
+                                        Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
+                                .merge(need.part(), need.amount(), Amount::plus)));
+        Map<Long, Amount> needed = new LinkedHashMap<>();
+        byPart.forEach((id, parts) -> needed.put(
+                id, parts.values().stream().max(Comparator.naturalOrder()).orElseThrow()));
+        return needed;
+    }
+
+    /** A part of a material that several batches may want. */
+    private record Wanted(long materialId, Part part) {}
+
+    /** The open batches with their plans, those due first first. */
+    private Map<Batch, Planned> openByDueDay(Settings current) {
+        List<Batch> open = batches.findByStageInOrderByIdAsc(OPEN).stream()
+                .sorted(Comparator.comparing(batch -> batch.dueOn().orElse(LocalDate.MAX)))
+                .toList();
+        return plans.of(open, current);
     }
 
     private static List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
+        Map<Wanted, List<Claim>> claims = new LinkedHashMap<>();
+        Map<Wanted, Need> first = new LinkedHashMap<>();
+        Map<String, String> names = new HashMap<>();
+        open.forEach((batch, planned) -> planned.plan().needs().stream()
+                .filter(stillToCome(batch))
+                .filter(need ->
+                        planned.shelves().has(Long.parseLong(need.supply().key())))
+                .forEach(need -> {
+                    Wanted wanted = new Wanted(Long.parseLong(need.supply().key()), need.part());
+                    String key = Long.toString(batch.id());
+                    names.put(key, planned.design().name() + " " + batch.sizeName());
+                    first.putIfAbsent(wanted, need);
+                    claims.computeIfAbsent(wanted, w -> new ArrayList<>())
+                            .add(new Claim(
+                                    key,
+                                    need.amount(),
+                                    planned.shelves().heldFor(batch.id(), wanted.materialId(), wanted.part())));
+                }));
         List<ShortLine> lines = new ArrayList<>();
-        demands(open).forEach((key, demand) -> {
-            Supply supply = demand.supply();
-            Amount missing = demand.needed().minus(supply.onHand());
-            if (missing.isPositive()) {
+        claims.forEach((wanted, its) -> {
+            Need need = first.get(wanted);
+            Amount onHand = need.stock().onHand();
+            List<Claims.Share> going = Claims.shares(its, onHand).stream()
+                    .filter(share -> share.shortBy().isPositive())
+                    .toList();
+            if (!going.isEmpty()) {
+                Amount needed =
+                        its.stream().map(Claim::wanted).reduce(Amount::plus).orElseThrow();
                 lines.add(new ShortLine(
-                        Long.parseLong(key),
-                        supply.name(),
-                        supply.kind(),
-                        writer.amount(supply.onHand()),
-                        writer.amount(demand.needed()),
-                        writer.amount(missing)));
+                        wanted.materialId(),
+                        need.supply().name()
+                                + (wanted.part() == Part.WHOLE
+                                        ? ""
+                                        : ", " + wanted.part().words()),
+                        need.supply().kind(),
+                        writer.amount(onHand),
+                        writer.amount(needed),
+                        writer.amount(needed.minus(onHand)),
+                        going.stream()
+                                .map(share -> new ShortBatch(
+                                        Long.parseLong(share.batch()),
+                                        names.get(share.batch()),
+                                        writer.amount(share.shortBy())))
+                                .toList()));
             }
         });
         return lines;
@@ -320,13 +528,7 @@ public class BatchService {
         }
         Optional<Money> own = ownPrice(form.ownPrice(), fields, current);
         fields.check();
-        Planned planned = plan(
-                document,
-                sizeOf(document, form.sizeName()),
-                units,
-                supplies(form.materials()),
-                current.workroom(),
-                own);
+        Planned planned = plans.of(document, form.sizeName(), units, choices(form), form.batchId(), own, current);
         if (!planned.plan().isComplete()) {
             throw RefusedException.conflict(firstRefusal(planned, current));
         }
@@ -336,17 +538,18 @@ public class BatchService {
                 Optional.ofNullable(form.dueOn()),
                 form.forWhat().strip(),
                 own.map(Money::getAmountMinorLong),
-                json.writeValueAsString(form.materials()));
+                json.writeValueAsString(form.materials()),
+                json.writeValueAsString(choices(form).offcuts()));
+    }
+
+    private static Choices choices(BatchForm form) {
+        return new Choices(form.materials(), form.offcuts() == null ? List.of() : form.offcuts());
     }
 
     private static Optional<Money> ownPrice(String typed, FieldReader fields, Settings current) {
         return typed.isBlank()
                 ? Optional.empty()
                 : Optional.of(current.money(fields.money("ownPrice", typed, current.currency())));
-    }
-
-    private static int sizeOf(DesignDocument document, String sizeName) {
-        return Math.max(0, document.sizes().indexOf(sizeName));
     }
 
     private static String firstRefusal(Planned planned, Settings current) {
@@ -358,77 +561,19 @@ public class BatchService {
                 .orElseThrow();
     }
 
-    private List<Supply> supplies(List<SlotChoice> choices) {
-        Map<String, Long> idBySlot = new LinkedHashMap<>();
-        choices.forEach(choice -> idBySlot.put(choice.slot(), choice.materialId()));
-        return materials.supplies(idBySlot);
-    }
-
-    /** The plan: of a planned batch from what is stored now, of one that is cut from what was frozen then. */
-    private Planned planned(Batch batch, Settings current) {
-        Optional<FrozenInputs> frozen = batch.frozen().map(text -> json.readValue(text, FrozenInputs.class));
-        Workroom workroom = frozen.map(f -> f.workroom().workroom()).orElseGet(current::workroom);
-        DesignDocument document = frozen.map(FrozenInputs::design).orElseGet(() -> designs.document(batch.designId()));
-        List<Supply> supplies = frozen.map(f -> f.supplies().stream()
-                        .map(s -> s.supply(f.workroom().currencyUnit(), onHand(batch, s)))
-                        .toList())
-                .orElseGet(() -> supplies(choices(batch)));
-        Optional<Money> own = batch.ownPriceMinor()
-                .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
-        return plan(document, sizeOf(document, batch.sizeName()), batch.units(), supplies, workroom, own);
-    }
-
-    /** Cloth was on the shelf as it was frozen; what is still to be taken is there as it is now. */
-    private Amount onHand(Batch batch, FrozenSupply supply) {
-        boolean stillToCome = batch.stage() == BatchStage.CUT && !supply.kind().leavesWhenCut();
-        return stillToCome
-                ? materials
-                        .supply(supply.slot(), supply.materialId())
-                        .map(Supply::onHand)
-                        .orElseGet(supply::onHand)
-                : supply.onHand();
-    }
-
-    private Planned plan(
-            DesignDocument document,
-            int size,
-            int units,
-            List<Supply> supplies,
-            Workroom workroom,
-            Optional<Money> own) {
-        Design design = DesignService.stored(document);
-        return new Planned(
-                planner.plan(design, size, units, supplies, workroom, own), design, document, supplies, workroom);
-    }
-
-    /** Takes what the plan needs from the shelf, in the order of the materials' ids so that two can't block. */
-    private void take(BatchPlan plan, boolean whenCut, Batch batch, MovementKind kind, String reason) {
-        plan.needs().stream()
-                .filter(need -> need.supply().kind().leavesWhenCut() == whenCut)
-                .sorted(Comparator.comparing(
-                        need -> Long.parseLong(need.supply().key())))
-                .forEach(need -> materials.move(
-                        Long.parseLong(need.supply().key()),
-                        batch.id(),
-                        kind,
-                        need.amount().negated(),
-                        reason.strip()));
-    }
-
-    private FinishedGoods goods(Batch batch, Planned planned, int good) {
+    private void receiveGoods(Batch batch, Planned planned, int good) {
         Money full = planned.plan().cost().orElseThrow().full().value();
         long unitCost = full.multipliedBy(batch.units())
                 .dividedBy(good, RoundingMode.HALF_UP)
                 .getAmountMinorLong();
-        return new FinishedGoods(
+        goods.receive(new NewGoods(
                 batch.id(),
                 planned.design().name(),
                 batch.sizeName(),
                 clothName(planned),
                 good,
                 unitCost,
-                planned.plan().pricing().orElseThrow().price().getAmountMinorLong(),
-                LocalDate.now(clock));
+                planned.plan().pricing().orElseThrow().price().getAmountMinorLong()));
     }
 
     private static String clothName(Planned planned) {
@@ -466,13 +611,8 @@ public class BatchService {
         return batch;
     }
 
-    private List<SlotChoice> choices(Batch batch) {
-        return List.of(json.readValue(batch.materials(), SlotChoice[].class));
-    }
-
     private BatchSheet sheet(Planned planned, Settings current, boolean ownPrice, Optional<Finding> licence) {
-        return new BatchSheetWriter(current.writer(), planned.workroom())
-                .write(planned.plan(), planned.design(), planned.document(), planned.supplies(), ownPrice, licence);
+        return new BatchSheetWriter(current.writer(), planned.workroom()).write(planned, ownPrice, licence, current);
     }
 
     /** What the licence of the pattern says about these units, with those of the design's other batches. */
@@ -482,7 +622,7 @@ public class BatchService {
     }
 
     private BatchView view(Batch batch, Settings current) {
-        Planned planned = planned(batch, current);
+        Planned planned = plans.of(batch, current);
         return new BatchView(
                 batch.id(),
                 batch.version(),
@@ -494,7 +634,8 @@ public class BatchService {
                 batch.ownPriceMinor()
                         .map(minor -> current.money(minor).getAmount().toPlainString())
                         .orElse(""),
-                choices(batch),
+                plans.choices(batch).materials(),
+                plans.choices(batch).offcuts(),
                 batch.finishedUnits().orElse(null),
                 sheet(
                         planned,

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.batch.BatchPlans.Planned;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.batch.BatchViews.CutLine;
@@ -16,10 +17,10 @@ import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.SheetWriter;
+import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.Need;
-import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.caution.Caution;
 import mardun.core.design.Design;
@@ -28,30 +29,31 @@ import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Step;
 import mardun.core.making.WorkTime;
+import mardun.core.material.Amount;
+import mardun.core.material.Part;
 
 /** Writes a batch's plan in the maker's units. */
 final class BatchSheetWriter {
 
     private final ViewWriter writer;
     private final SheetWriter sheets;
+    private final OffcutWriter offcuts;
 
     BatchSheetWriter(ViewWriter writer, Workroom workroom) {
         this.writer = writer;
         this.sheets = new SheetWriter(writer, workroom);
+        this.offcuts = new OffcutWriter(writer);
     }
 
-    BatchSheet write(
-            BatchPlan plan,
-            Design design,
-            DesignDocument document,
-            List<Supply> supplies,
-            boolean ownPrice,
-            Optional<Finding> licence) {
+    BatchSheet write(Planned planned, boolean ownPrice, Optional<Finding> licence, Settings settings) {
+        BatchPlan plan = planned.plan();
+        Design design = planned.design();
+        DesignDocument document = planned.document();
         Map<String, String> names = document.slots().stream()
                 .collect(Collectors.toMap(
                         DesignDocument.SlotRow::key,
                         slot -> "no " + slot.label().toLowerCase() + " chosen"));
-        supplies.forEach(supply -> names.put(supply.slot(), supply.name()));
+        planned.supplies().forEach(supply -> names.put(supply.slot(), supply.name()));
         return new BatchSheet(
                 design.name(),
                 plan.sized().size(),
@@ -68,7 +70,11 @@ final class BatchSheetWriter {
                                 line.count(),
                                 names.getOrDefault(line.trim().trim().slot(), "")))
                         .toList(),
-                plan.needs().stream().map(this::need).toList(),
+                plan.needs().stream().map(need -> need(need, planned)).toList(),
+                offcuts.offers(planned),
+                plan.needs().stream()
+                        .flatMap(need -> OffcutWriter.left(need, writer, settings))
+                        .toList(),
                 times(plan.time()),
                 steps(design.steps(), plan.units()),
                 plan.sized().corner().map(sheets::corner).orElse(null),
@@ -84,13 +90,22 @@ final class BatchSheetWriter {
                         .toList());
     }
 
-    private NeedLine need(Need need) {
+    private NeedLine need(Need need, Planned planned) {
+        long id = Long.parseLong(need.supply().key());
+        Amount held = planned.batchId() == null || !planned.shelves().has(id)
+                ? Amount.none(need.amount().counting())
+                : planned.shelves().heldFor(planned.batchId(), id, need.part());
         return new NeedLine(
-                Long.parseLong(need.supply().key()),
-                need.supply().name(),
+                id,
+                need.supply().slot(),
+                need.part(),
+                need.supply().name()
+                        + (need.part() == Part.WHOLE ? "" : ", " + need.part().words()),
                 need.supply().kind(),
                 writer.amount(need.amount()),
-                writer.amount(need.supply().onHand()),
+                writer.amount(need.stock().onHand()),
+                writer.amount(held),
+                writer.amount(need.stock().heldForOthers()),
                 need.isShort() ? writer.amount(need.shortBy()) : null,
                 writer.working(need.working()));
     }

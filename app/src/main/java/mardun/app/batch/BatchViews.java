@@ -12,8 +12,10 @@ import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView;
+import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
+import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeFigure;
 import mardun.app.show.Views.TimeView;
@@ -21,6 +23,7 @@ import mardun.app.show.Views.WorkingView;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
 /** What the interface sends and gets to see of batches. */
@@ -37,6 +40,7 @@ public final class BatchViews {
      * @param batchId the batch that is being changed; absent for a new one
      * @param units how many, as typed
      * @param ownPrice the maker's price at the stall; empty to take the suggested one
+     * @param offcuts the lots of offcuts and precuts that it is cut from first; absent for none
      * @param forWhat the fair or the order it is for; may be empty
      */
     public record BatchForm(
@@ -49,18 +53,32 @@ public final class BatchViews {
             @NotNull @Size(max = 50) List<@Valid SlotChoice> materials,
             @NotNull String ownPrice,
             @Nullable LocalDate dueOn,
-            @NotNull @Size(max = 120) String forWhat) {}
+            @NotNull @Size(max = 120) String forWhat,
+            @Nullable @Size(max = 200) List<Long> offcuts) {}
 
     /**
      * A stage to be confirmed.
      *
      * @param reason why the shelf may go below zero; empty if it needn't
+     * @param keep when cutting, the offcuts that are kept; absent for none
      * @param goodUnits when finishing, how many came out well, as typed
      */
     public record StageForm(
             long version,
             @NotNull @Size(max = 300) String reason,
-            @NotNull String goodUnits) {}
+            @NotNull String goodUnits,
+            @Nullable @Valid @Size(max = 100) List<KeepForm> keep) {}
+
+    /** An offcut to be kept, as it is typed. */
+    public record KeepForm(
+            long materialId,
+            @NotNull String width,
+            @NotNull String height,
+            @NotNull String count,
+            @NotNull @Size(max = 80) String place) {}
+
+    /** A batch for which material was reserved, and what goes short, each in a sentence. */
+    public record BatchReserved(BatchView batch, List<String> missing) {}
 
     /** A batch with its plan. */
     public record BatchView(
@@ -73,6 +91,7 @@ public final class BatchViews {
             String forWhat,
             String ownPrice,
             List<SlotChoice> materials,
+            List<Long> offcuts,
             @Nullable Integer finishedUnits,
             BatchSheet sheet) {}
 
@@ -111,6 +130,8 @@ public final class BatchViews {
             List<CutLine> cutList,
             List<TrimLine> trims,
             List<NeedLine> needs,
+            List<OffcutOffer> offcuts,
+            List<LeftLine> leftOver,
             TimesView times,
             List<StepLine> steps,
             @Nullable CornerView corner,
@@ -127,16 +148,60 @@ public final class BatchViews {
     /**
      * What the batch takes of a material.
      *
-     * @param shortBy what is missing; absent where there is enough
+     * @param part of a two-part notion, which half
+     * @param held what is reserved for this batch
+     * @param heldForOthers what other batches have reserved
+     * @param shortBy what is missing of what others haven't reserved; absent where there is enough
      */
     public record NeedLine(
             long materialId,
+            String slot,
+            Part part,
             String name,
             MaterialKind kind,
             AmountView needed,
             AmountView onHand,
+            AmountView held,
+            AmountView heldForOthers,
             @Nullable AmountView shortBy,
             WorkingView working) {}
+
+    /**
+     * Another material that the design allows in a slot, and of which enough is free for the batch.
+     *
+     * @param needed what the batch would take of it
+     * @param cost of one unit with it; absent where the batch isn't complete
+     */
+    public record Replacement(
+            long materialId,
+            String name,
+            String colour,
+            AmountView needed,
+            AmountView free,
+            @Nullable MoneyView cost) {}
+
+    /**
+     * Offcuts or precuts of one size that the batch could be cut from first.
+     *
+     * @param chosen the batch uses them
+     * @param gives what they give, in words: {@code 6 of A, 2 of C}
+     * @param saves how much less is cut from the roll
+     */
+    public record OffcutOffer(
+            long lotId,
+            long materialId,
+            String name,
+            String colour,
+            LengthView width,
+            LengthView height,
+            SizeToScale size,
+            long count,
+            boolean chosen,
+            String gives,
+            AmountView saves) {}
+
+    /** What cutting leaves at the ends of the strips and is large enough to keep. */
+    public record LeftLine(long materialId, String name, LengthView width, LengthView height, long count) {}
 
     public record TimesView(
             TimeFigure oneByOne,
@@ -166,17 +231,9 @@ public final class BatchViews {
             MaterialKind kind,
             AmountView onHand,
             AmountView needed,
-            AmountView shortBy) {}
+            AmountView shortBy,
+            List<ShortBatch> batches) {}
 
-    /** Bags that are done and wait to be sold. */
-    public record FinishedGoodsLine(
-            long id,
-            long batchId,
-            String designName,
-            String sizeName,
-            String clothName,
-            int units,
-            MoneyView unitCost,
-            MoneyView price,
-            LocalDate finishedOn) {}
+    /** A batch that goes short, and by how much. */
+    public record ShortBatch(long batchId, String name, AmountView shortBy) {}
 }

@@ -1,20 +1,32 @@
 package mardun.app.batch;
 
 import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.app.design.DesignDocument;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.material.Amount;
+import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
+import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
+import mardun.core.material.Worth;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +37,12 @@ import org.jspecify.annotations.Nullable;
  */
 record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWorkroom workroom) {
 
-    /** A material as it was. */
+    /**
+     * A material as it was.
+     *
+     * @param stocks what was there, and what it was worth; absent in batches from before there were lots
+     * @param pieces the offcuts and precuts that were used; absent where there were none
+     */
     record FrozenSupply(
             String slot,
             long materialId,
@@ -36,9 +53,18 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
             boolean directional,
             long priceMinor,
             long pricePerValue,
-            long onHandValue) {
+            long onHandValue,
+            @Nullable BigDecimal shrinkage,
+            @Nullable Long zipLengthNm,
+            boolean zipMetal,
+            @Nullable List<FrozenStock> stocks,
+            @Nullable List<FrozenPiece> pieces) {
 
         static FrozenSupply of(Supply supply) {
+            List<FrozenStock> stocks = Arrays.stream(Part.values())
+                    .filter(supply.stock()::containsKey)
+                    .map(part -> FrozenStock.of(part, supply.stock(part)))
+                    .toList();
             return new FrozenSupply(
                     supply.slot(),
                     Long.parseLong(supply.key()),
@@ -49,14 +75,23 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     supply.directional(),
                     supply.price().price().getAmountMinorLong(),
                     supply.price().per().value(),
-                    supply.onHand().value());
+                    stocks.get(0).onHandValue(),
+                    supply.shrinkage(),
+                    supply.zip().map(zip -> zip.length().nanometres()).orElse(null),
+                    supply.zip().map(ClosedZip::metal).orElse(false),
+                    stocks,
+                    supply.pieces().stream().map(FrozenPiece::of).toList());
         }
 
-        Amount onHand() {
-            return new Amount(kind.counting(), onHandValue);
-        }
-
-        Supply supply(CurrencyUnit currency, Amount onHand) {
+        Supply supply(CurrencyUnit currency) {
+            UnitPrice price =
+                    new UnitPrice(Money.ofMinor(currency, priceMinor), new Amount(kind.counting(), pricePerValue));
+            Map<Part, Stock> stock = new EnumMap<>(Part.class);
+            if (stocks == null) {
+                stock.put(Part.WHOLE, Stock.of(new Amount(kind.counting(), onHandValue), price));
+            } else {
+                stocks.forEach(one -> stock.put(one.part(), one.stock(kind.counting(), price)));
+            }
             return new Supply(
                     slot,
                     Long.toString(materialId),
@@ -65,8 +100,68 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     Optional.ofNullable(usableWidthNm).map(Length::new),
                     Optional.ofNullable(cloth),
                     directional,
-                    new UnitPrice(Money.ofMinor(currency, priceMinor), new Amount(kind.counting(), pricePerValue)),
-                    onHand);
+                    Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
+                    Optional.ofNullable(zipLengthNm).map(length -> new ClosedZip(new Length(length), zipMetal)),
+                    stock,
+                    pieces == null
+                            ? List.of()
+                            : pieces.stream().map(FrozenPiece::piece).toList(),
+                    price);
+        }
+    }
+
+    /** What was there of a part of a material, and what the next amounts of it were worth. */
+    record FrozenStock(Part part, long onHandValue, List<FrozenLayer> layers) {
+
+        static FrozenStock of(Part part, Stock stock) {
+            return new FrozenStock(
+                    part,
+                    stock.onHand().value(),
+                    stock.worth().layers().stream()
+                            .map(layer -> new FrozenLayer(
+                                    layer.amount().value(),
+                                    layer.minor().getNumerator(),
+                                    layer.minor().getDenominator()))
+                            .toList());
+        }
+
+        Stock stock(Counting counting, UnitPrice price) {
+            return new Stock(
+                    new Amount(counting, onHandValue),
+                    Amount.none(counting),
+                    new Worth(
+                            layers.stream()
+                                    .map(layer -> new Worth.Layer(
+                                            new Amount(counting, layer.value()),
+                                            BigFraction.of(layer.numerator(), layer.denominator())))
+                                    .toList(),
+                            price));
+        }
+    }
+
+    /** So much of a material, worth so many minor units, as an exact fraction. */
+    record FrozenLayer(long value, BigInteger numerator, BigInteger denominator) {}
+
+    /** An offcut or a precut that was used. */
+    record FrozenPiece(
+            String key, long widthNm, long heightNm, long count, BigInteger numerator, BigInteger denominator) {
+
+        static FrozenPiece of(ClothPiece piece) {
+            return new FrozenPiece(
+                    piece.key(),
+                    piece.extent().width().nanometres(),
+                    piece.extent().height().nanometres(),
+                    piece.count(),
+                    piece.minorEach().getNumerator(),
+                    piece.minorEach().getDenominator());
+        }
+
+        ClothPiece piece() {
+            return new ClothPiece(
+                    key,
+                    new Extent(new Length(widthNm), new Length(heightNm)),
+                    count,
+                    BigFraction.of(numerator, denominator));
         }
     }
 

@@ -23,11 +23,9 @@ import mardun.app.bench.BenchViews.PinView;
 import mardun.app.bench.BenchViews.TapeView;
 import mardun.app.design.DesignService;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
 import mardun.app.selling.FairService;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.DayPlan;
 import mardun.core.making.Stage;
@@ -89,7 +87,7 @@ public class BenchService {
                         .map(b -> lane(b, plan.ready().get(Long.toString(b.id()))))
                         .toList(),
                 all.shortages(),
-                low(),
+                materials.low(),
                 firstSteps(current));
     }
 
@@ -191,12 +189,6 @@ public class BenchService {
                 batch.hoursLeft(),
                 planned ? "Open the cut list" : "Open the steps",
                 waits);
-    }
-
-    private List<MaterialView> low() {
-        return materials.list(Optional.empty(), 0, PageView.LARGEST).items().stream()
-                .filter(MaterialView::low)
-                .toList();
     }
 
     private List<FirstStep> firstSteps(Settings current) {

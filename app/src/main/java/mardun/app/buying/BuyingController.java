@@ -2,17 +2,20 @@ package mardun.app.buying;
 
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
-import java.nio.charset.StandardCharsets;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import mardun.app.buying.BuyingViews.BuyingView;
 import mardun.app.buying.BuyingViews.OfferForm;
 import mardun.app.buying.BuyingViews.OfferView;
 import mardun.app.buying.BuyingViews.SupplierForm;
 import mardun.app.buying.BuyingViews.SupplierView;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import mardun.app.buying.DeliveryViews.DeliveryForm;
+import mardun.app.buying.DeliveryViews.DeliverySum;
+import mardun.app.buying.DeliveryViews.DeliveryView;
+import mardun.app.show.CsvSheet;
+import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +24,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -29,13 +33,13 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "buying")
 class BuyingController {
 
-    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-
     private final BuyingService buying;
     private final SupplierService suppliers;
+    private final DeliveryService deliveries;
 
-    BuyingController(BuyingService buying, SupplierService suppliers) {
+    BuyingController(BuyingService buying, SupplierService suppliers, DeliveryService deliveries) {
         this.buying = buying;
+        this.deliveries = deliveries;
         this.suppliers = suppliers;
     }
 
@@ -44,17 +48,28 @@ class BuyingController {
         return buying.list();
     }
 
-    @GetMapping(path = "/buying.csv", produces = "text/csv")
+    @GetMapping(path = "/buying.csv", produces = CsvSheet.MEDIA_TYPE)
     ResponseEntity<String> downloadBuyingList() {
-        return ResponseEntity.ok()
-                .contentType(CSV)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("to-buy.csv")
-                                .build()
-                                .toString())
-                .body(buying.csv());
+        return CsvSheet.download("to-buy.csv", buying.csv());
+    }
+
+    @GetMapping("/deliveries")
+    PageView<DeliveryView> listDeliveries(
+            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
+        return deliveries.list(page, size);
+    }
+
+    @PostMapping("/deliveries")
+    @ResponseStatus(HttpStatus.CREATED)
+    DeliveryView createDelivery(@RequestBody @Valid DeliveryForm form) {
+        return deliveries.enter(form);
+    }
+
+    /** What a delivery's lines add up to, while it is being typed. */
+    @PostMapping("/deliveries/sum")
+    DeliverySum sumDelivery(@RequestBody @Valid DeliveryForm form) {
+        return deliveries.sum(form);
     }
 
     @GetMapping("/suppliers")

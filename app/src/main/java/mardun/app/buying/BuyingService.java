@@ -1,10 +1,12 @@
 package mardun.app.buying;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.batch.BatchService;
 import mardun.app.buying.BuyingViews.BuyLine;
 import mardun.app.buying.BuyingViews.BuyingView;
@@ -19,6 +21,9 @@ import mardun.app.show.CsvSheet;
 import mardun.app.show.ViewWriter;
 import mardun.core.material.Amount;
 import mardun.core.material.Buying;
+import mardun.core.material.ClosedZip;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Offer;
 import mardun.core.material.Purchase;
 import mardun.core.material.Restock;
 import mardun.core.working.Figure;
@@ -59,7 +64,10 @@ public class BuyingService {
                     material.lowAt() == null ? 0 : material.lowAt().value());
             Amount onHand =
                     new Amount(material.kind().counting(), material.onHand().value());
-            Figure<Amount> toBuy = Restock.toBuy(forBatches, keep, onHand);
+            Amount target = new Amount(
+                    material.kind().counting(),
+                    material.target() == null ? 0 : material.target().value());
+            Figure<Amount> toBuy = Restock.toBuy(forBatches, keep, target, onHand);
             if (toBuy.value().isPositive()) {
                 String key = Long.toString(material.id());
                 wanted.add(material);
@@ -86,11 +94,12 @@ public class BuyingService {
                     Long.toString(supplier.id()),
                     current.money(supplier.postage().minor()));
         });
-        Purchase purchase = Buying.cheapest(amounts, suppliers.offers(wanted), postage, current.currency());
+        Sold sold = sold(wanted);
+        Purchase purchase = Buying.cheapest(amounts, sold.offers(), postage, current.currency());
         return new BuyingView(
                 shops.entrySet().stream()
                         .filter(shop -> purchase.postage().containsKey(shop.getKey()))
-                        .map(shop -> shop(shop.getKey(), shop.getValue(), purchase, wants, writer))
+                        .map(shop -> shop(shop.getKey(), shop.getValue(), purchase, wants, sold, writer))
                         .toList(),
                 wants.entrySet().stream()
                         .filter(want -> purchase.nowhere().containsKey(want.getKey()))
@@ -99,8 +108,58 @@ public class BuyingService {
                 writer.money(purchase.total()));
     }
 
+    /**
+     * The packs that serve what is wanted.
+     *
+     * @param instead packs that hold a longer zip than the one wanted, by their keys, with that zip
+     */
+    private record Sold(List<Offer> offers, Map<String, MaterialView> instead) {}
+
+    /** What shops sell of what is wanted; for a closed-end zip that none sells, the nearest longer one that some do. */
+    private Sold sold(List<MaterialView> wanted) {
+        List<Offer> offers = new ArrayList<>(suppliers.offers(wanted));
+        Map<String, MaterialView> instead = new HashMap<>();
+        Map<Long, ClosedZip> zips = materials.zips();
+        List<MaterialView> unsold = wanted.stream()
+                .filter(material -> zips.containsKey(material.id()))
+                .filter(material ->
+                        offers.stream().noneMatch(offer -> offer.material().equals(Long.toString(material.id()))))
+                .toList();
+        if (!unsold.isEmpty()) {
+            List<MaterialView> allZips = materials.ofKind(MaterialKind.NOTION).stream()
+                    .filter(material -> zips.containsKey(material.id()))
+                    .toList();
+            Map<Long, List<Offer>> bySold = suppliers.offers(allZips).stream()
+                    .collect(Collectors.groupingBy(offer -> Long.parseLong(offer.material())));
+            for (MaterialView material : unsold) {
+                ClosedZip.nearest(
+                                zips.get(material.id()).length(),
+                                allZips.stream()
+                                        .filter(zip -> bySold.containsKey(zip.id()))
+                                        .toList(),
+                                zip -> zips.get(zip.id()))
+                        .ifPresent(zip -> bySold.get(zip.id()).forEach(offer -> {
+                            String key = offer.key() + " for " + material.id();
+                            instead.put(key, zip);
+                            offers.add(new Offer(
+                                    key,
+                                    Long.toString(material.id()),
+                                    offer.supplier(),
+                                    offer.content(),
+                                    offer.price()));
+                        }));
+            }
+        }
+        return new Sold(offers, instead);
+    }
+
     private static ShopView shop(
-            String key, SupplierView supplier, Purchase purchase, Map<String, WantLine> wants, ViewWriter writer) {
+            String key,
+            SupplierView supplier,
+            Purchase purchase,
+            Map<String, WantLine> wants,
+            Sold sold,
+            ViewWriter writer) {
         List<Purchase.Line> lines = purchase.lines().stream()
                 .filter(line -> line.offer().supplier().equals(key))
                 .toList();
@@ -111,8 +170,14 @@ public class BuyingService {
                 supplier,
                 lines.stream()
                         .map(line -> new BuyLine(
-                                Long.parseLong(line.offer().key()),
+                                line.offer().key(),
                                 wants.get(line.offer().material()),
+                                sold.instead().containsKey(line.offer().key())
+                                        ? sold.instead().get(line.offer().key()).id()
+                                        : Long.parseLong(line.offer().material()),
+                                sold.instead().containsKey(line.offer().key())
+                                        ? sold.instead().get(line.offer().key()).name()
+                                        : null,
                                 line.packs(),
                                 writer.amount(line.offer().content()),
                                 writer.amount(line.amount()),
@@ -133,7 +198,7 @@ public class BuyingService {
             for (BuyLine line : shop.lines()) {
                 sheet.line(
                         name,
-                        line.want().name(),
+                        line.insteadName() == null ? line.want().name() : line.insteadName(),
                         Long.toString(line.packs()),
                         line.content().exact(),
                         line.amount().exact(),

@@ -8,6 +8,7 @@ import mardun.app.show.Views.MoneyFigure;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.WorkingView;
 import mardun.core.material.MaterialKind;
+import org.jspecify.annotations.Nullable;
 
 /** Shops, what they sell, and what to buy where. */
 public final class BuyingViews {
@@ -60,6 +61,9 @@ public final class BuyingViews {
     /**
      * So many packs of an offer.
      *
+     * @param key names the line
+     * @param soldMaterialId what is in them: what is wanted, or the nearest longer zip
+     * @param insteadName the longer zip that is bought because nobody sells the one wanted; absent otherwise
      * @param want what they are for; packs of several sizes may share one
      * @param content of one pack
      * @param amount of all of them
@@ -67,8 +71,10 @@ public final class BuyingViews {
      * @param price of all of them
      */
     public record BuyLine(
-            long offerId,
+            String key,
             WantLine want,
+            long soldMaterialId,
+            @Nullable String insteadName,
             long packs,
             AmountView content,
             AmountView amount,

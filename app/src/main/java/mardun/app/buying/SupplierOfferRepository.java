@@ -12,6 +12,9 @@ interface SupplierOfferRepository extends JpaRepository<SupplierOffer, Long> {
             + " order by o.supplier.name, o.contentValue")
     List<SupplierOffer> findOf(Collection<Long> materialIds);
 
+    @Query("select o from SupplierOffer o join fetch o.supplier order by o.materialId, o.supplier.name, o.contentValue")
+    List<SupplierOffer> findAllWithSuppliers();
+
     Optional<SupplierOffer> findByMaterialIdAndSupplierAndContentValue(
             long materialId, Supplier supplier, long contentValue);
 }

@@ -1,6 +1,7 @@
 package mardun.app.buying;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -8,6 +9,7 @@ import mardun.app.buying.BuyingViews.OfferForm;
 import mardun.app.buying.BuyingViews.OfferView;
 import mardun.app.buying.BuyingViews.SupplierForm;
 import mardun.app.buying.BuyingViews.SupplierView;
+import mardun.app.material.MaterialReader;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MaterialView;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -58,6 +60,14 @@ public class SupplierService implements HoldsMoney {
         return suppliers.count() > 0;
     }
 
+    /** The shops' names by their ids. */
+    @Transactional(readOnly = true)
+    public Map<Long, String> names() {
+        Map<Long, String> names = new HashMap<>();
+        suppliers.findAll().forEach(supplier -> names.put(supplier.id(), supplier.name()));
+        return names;
+    }
+
     @Transactional(readOnly = true)
     public List<SupplierView> list() {
         ViewWriter writer = settings.current().writer();
@@ -92,6 +102,44 @@ public class SupplierService implements HoldsMoney {
         return suppliers.saveAndFlush(supplier).id();
     }
 
+    /** Stores a shop that was read and checked, inside the caller's transaction; {@code id} is 0 for a new one. */
+    void store(long id, String name, long postage) {
+        Supplier supplier = id == 0 ? new Supplier() : find(id);
+        supplier.enter(name, postage);
+        suppliers.save(supplier);
+    }
+
+    /** Stores a pack that was read and checked, in the place of one that holds the same; in the caller's transaction. */
+    long store(long materialId, long supplierId, Amount content, long priceMinor) {
+        Supplier supplier = find(supplierId);
+        offers.findByMaterialIdAndSupplierAndContentValue(materialId, supplier, content.value())
+                .ifPresent(before -> {
+                    offers.delete(before);
+                    offers.flush();
+                });
+        return offers.save(new SupplierOffer(materialId, supplier, content.value(), priceMinor))
+                .id();
+    }
+
+    List<SupplierOffer> allOffers() {
+        return offers.findAllWithSuppliers();
+    }
+
+    /** Reads what one pack holds. */
+    static Amount content(FieldReader fields, String field, String typed, MaterialKind kind, Settings current) {
+        int before = fields.problems().size();
+        Amount content = MaterialReader.amount(fields, field, typed, kind, current);
+        if (fields.problems().size() == before && content.compareTo(least(kind.counting())) < 0) {
+            fields.refuse(
+                    field,
+                    typed,
+                    "“" + typed
+                            + "” is less than any shop sells. Type what one pack holds: 10, 0.5 m, 1 yd,"
+                            + " 250 g or the like.");
+        }
+        return content;
+    }
+
     private SupplierView get(long id) {
         return view(find(id), settings.current().writer());
     }
@@ -114,28 +162,12 @@ public class SupplierService implements HoldsMoney {
     public List<OfferView> offer(long materialId, OfferForm form) {
         onceOnly.make(form.requestId(), () -> {
             MaterialView material = materials.get(materialId);
-            Supplier supplier = find(form.supplierId());
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
-            Amount content = MaterialService.amount(fields, "content", form.content(), material.kind(), current);
-            Amount least = least(material.kind().counting());
-            if (fields.problems().isEmpty() && content.compareTo(least) < 0) {
-                fields.refuse(
-                        "content",
-                        form.content(),
-                        "“" + form.content()
-                                + "” is less than any shop sells. Type what one pack holds: 10, 0.5 m, 1 yd,"
-                                + " 250 g or the like.");
-            }
+            Amount content = content(fields, "content", form.content(), material.kind(), current);
             long price = fields.money("price", form.price(), current.currency());
             fields.check();
-            offers.findByMaterialIdAndSupplierAndContentValue(materialId, supplier, content.value())
-                    .ifPresent(before -> {
-                        offers.delete(before);
-                        offers.flush();
-                    });
-            return offers.saveAndFlush(new SupplierOffer(materialId, supplier, content.value(), price))
-                    .id();
+            return store(materialId, form.supplierId(), content, price);
         });
         return offers(materialId);
     }

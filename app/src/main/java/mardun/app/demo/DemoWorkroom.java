@@ -17,6 +17,7 @@ import mardun.app.buying.SupplierService;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MovementForm;
+import mardun.app.material.StockService;
 import mardun.app.selling.FairService;
 import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
@@ -45,6 +46,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     private final SettingsService settings;
     private final MaterialService materials;
+    private final StockService stock;
     private final SupplierService suppliers;
     private final DemoDesigns designs;
     private final BatchService batches;
@@ -55,6 +57,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     DemoWorkroom(
             SettingsService settings,
             MaterialService materials,
+            StockService stock,
             SupplierService suppliers,
             DemoDesigns designs,
             BatchService batches,
@@ -62,6 +65,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             TravellingClock clock) {
         this.settings = settings;
         this.materials = materials;
+        this.stock = stock;
         this.suppliers = suppliers;
         this.designs = designs;
         this.batches = batches;
@@ -142,7 +146,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "30",
                 "40",
                 PricePoint.HALF,
-                List.of("2", "2", "2.5", "1", "3", "0", "4")));
+                List.of("2", "2", "2.5", "1", "3", "0", "4"),
+                null));
     }
 
     private void enterMaterials() {
@@ -317,7 +322,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         clock.on(day.plusDays(1), () -> cut(id));
         clock.on(day.plusDays(6), () -> {
             BatchView batch = batches.get(id);
-            batches.finish(id, new StageForm(batch.version(), "", good));
+            batches.finish(id, new StageForm(batch.version(), "", good, null));
         });
     }
 
@@ -350,14 +355,15 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                         new SlotChoice("label", ids.get("Woven label"))),
                                 price,
                                 due,
-                                forWhat))
+                                forWhat,
+                                null))
                         .id()));
         return made.get(0);
     }
 
     private void cut(long id) {
         BatchView batch = batches.get(id);
-        batches.cut(id, new StageForm(batch.version(), "", ""));
+        batches.cut(id, new StageForm(batch.version(), "", "", null));
     }
 
     private void cloth(
@@ -410,11 +416,12 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 price,
                                 per,
                                 lowAt,
-                                onHand))
+                                onHand,
+                                null))
                         .id());
     }
 
     private void move(String name, MovementKind kind, String amount, String reason) {
-        materials.move(ids.get(name), new MovementForm(UUID.randomUUID(), kind, amount, reason));
+        stock.move(ids.get(name), MovementForm.of(kind, amount, reason));
     }
 }

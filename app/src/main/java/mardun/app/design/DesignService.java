@@ -3,10 +3,10 @@ package mardun.app.design;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -22,7 +22,8 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.SizeSheet;
-import mardun.app.material.MaterialService;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
@@ -42,6 +43,7 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.TrimNeed;
 import mardun.core.pricing.UnitPricing;
+import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,7 +56,7 @@ public class DesignService {
     private static final int LONGEST_WORDS = 4000;
 
     private final DesignRepository designs;
-    private final MaterialService materials;
+    private final StockShelves shelves;
     private final SettingsService settings;
     private final BatchPlanner planner;
     private final Patterns patterns;
@@ -64,7 +66,7 @@ public class DesignService {
 
     DesignService(
             DesignRepository designs,
-            MaterialService materials,
+            StockShelves shelves,
             SettingsService settings,
             BatchPlanner planner,
             Patterns patterns,
@@ -72,7 +74,7 @@ public class DesignService {
             JsonMapper json,
             Clock clock) {
         this.designs = designs;
-        this.materials = materials;
+        this.shelves = shelves;
         this.settings = settings;
         this.planner = planner;
         this.patterns = patterns;
@@ -89,11 +91,15 @@ public class DesignService {
     @Transactional(readOnly = true)
     public PageView<DesignLine> list(String search, int page, int size) {
         Settings current = settings.current();
-        return PageView.of(
-                designs.find(
-                        search.strip().toLowerCase(Locale.ROOT),
-                        PageRequest.of(page, Math.min(size, PageView.LARGEST))),
-                entity -> line(entity, current));
+        Page<DesignEntity> found = designs.find(
+                search.strip().toLowerCase(Locale.ROOT), PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        Map<Long, DesignDocument> documents =
+                found.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
+        Shelves read = shelves.read(documents.values().stream()
+                .flatMap(document -> materialsOf(document).stream())
+                .distinct()
+                .toList());
+        return PageView.of(found, entity -> line(entity, documents.get(entity.id()), read, current));
     }
 
     /** All designs by their names, to choose from. */
@@ -277,19 +283,34 @@ public class DesignService {
     }
 
     private List<Supply> supplies(DesignDocument document) {
-        Map<String, Long> idBySlot = new LinkedHashMap<>();
-        document.slots().stream()
-                .filter(slot -> slot.materialId() != null)
-                .forEach(slot -> idBySlot.put(slot.key(), slot.materialId()));
-        return materials.supplies(idBySlot);
+        return supplies(document, shelves.read(materialsOf(document)));
     }
 
-    private DesignLine line(DesignEntity entity, Settings current) {
-        DesignDocument document = document(entity);
+    private static List<Long> materialsOf(DesignDocument document) {
+        return document.slots().stream()
+                .map(DesignDocument.SlotRow::materialId)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList();
+    }
+
+    private static List<Supply> supplies(DesignDocument document, Shelves shelves) {
+        return document.slots().stream()
+                .filter(slot -> slot.materialId() != null)
+                .flatMap(slot -> shelves.supply(slot.key(), slot.materialId(), null, List.of()).stream())
+                .toList();
+    }
+
+    private DesignLine line(DesignEntity entity, DesignDocument document, Shelves shelves, Settings current) {
         Design design = stored(document);
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
         BatchPlan plan = planner.plan(
-                design, middle, document.usualUnits(), supplies(document), current.workroom(), Optional.empty());
+                design,
+                middle,
+                document.usualUnits(),
+                supplies(document, shelves),
+                current.workroom(),
+                Optional.empty());
         ViewWriter writer = current.writer();
         SheetWriter sheets = new SheetWriter(writer, current.workroom());
         return new DesignLine(

@@ -1,5 +1,6 @@
 package mardun.app.material;
 
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -8,10 +9,13 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
 import mardun.core.measure.Length;
 
 /** A material of the workroom: what it is and what it costs. What is on the shelf is the sum of its movements. */
@@ -41,6 +45,11 @@ class Material {
     private long pricePerValue;
     private Long lowAtValue;
     private Instant createdAt;
+    private String photo;
+    private String words;
+
+    @Embedded
+    private Facts facts;
 
     protected Material() {}
 
@@ -59,7 +68,8 @@ class Material {
             Optional<ClothKind> cloth,
             long priceMinor,
             Amount pricePer,
-            Optional<Amount> lowAt) {}
+            Optional<Amount> lowAt,
+            Facts facts) {}
 
     void enter(Entered entered) {
         name = entered.name();
@@ -71,6 +81,29 @@ class Material {
         priceMinor = entered.priceMinor();
         pricePerValue = entered.pricePer().value();
         lowAtValue = entered.lowAt().map(Amount::value).orElse(null);
+        facts = entered.facts();
+        words = String.join(" ", name, note, facts.fibre(), facts.place()).toLowerCase(Locale.ROOT);
+    }
+
+    /** Its halves, each counted apart, or the whole. */
+    List<Part> parts() {
+        return facts.twoPart() ? List.of(Part.SOCKET, Part.STUD) : List.of(Part.WHOLE);
+    }
+
+    void show(String newPhoto) {
+        photo = newPhoto;
+    }
+
+    Optional<String> photo() {
+        return Optional.ofNullable(photo);
+    }
+
+    Facts facts() {
+        return facts;
+    }
+
+    boolean hasPrice(long minor, long perValue) {
+        return priceMinor == minor && pricePerValue == perValue;
     }
 
     long id() {

@@ -33,9 +33,11 @@ class MaterialController {
     @GetMapping
     PageView<MaterialView> listMaterials(
             @RequestParam Optional<MaterialKind> kind,
+            @RequestParam(defaultValue = "") String query,
+            @RequestParam(defaultValue = "false") boolean low,
             @RequestParam(defaultValue = "0") @Min(0) int page,
             @RequestParam(defaultValue = "200") @Min(1) @Max(PageView.LARGEST) int size) {
-        return materials.list(kind, page, size);
+        return materials.list(kind, query, low, page, size);
     }
 
     @PostMapping
@@ -60,11 +62,5 @@ class MaterialController {
             @RequestParam(defaultValue = "0") @Min(0) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return materials.movements(id, page, size);
-    }
-
-    @PostMapping("/{id}/movements")
-    @ResponseStatus(HttpStatus.CREATED)
-    MaterialView moveMaterial(@PathVariable long id, @RequestBody @Valid MovementForm form) {
-        return materials.move(id, form);
     }
 }

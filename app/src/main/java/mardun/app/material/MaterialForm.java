@@ -1,5 +1,6 @@
 package mardun.app.material;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import mardun.core.material.ClothKind;
@@ -11,11 +12,12 @@ import org.jspecify.annotations.Nullable;
  *
  * @param requestId made by the form when it opens, so that sending it twice makes one material
  * @param version of the material that the form was filled from; 0 for a new one
- * @param usableWidth width without selvages; for cloth
+ * @param usableWidth width without selvages, for cloth; may stay empty where the full width and the selvage are given
  * @param cloth what kind of cloth it is; absent where the maker hasn't said, or for anything else
  * @param price for the amount in {@code pricePer}
  * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}
  * @param lowAt below which it is shown as low; empty for never
+ * @param facts what it is like; absent to leave it as it is
  * @param onHand what is on the shelf when it is first entered; empty for nothing
  */
 public record MaterialForm(
@@ -31,4 +33,5 @@ public record MaterialForm(
         @NotNull String price,
         @NotNull String pricePer,
         @NotNull String lowAt,
-        @NotNull String onHand) {}
+        @NotNull String onHand,
+        @Nullable @Valid FactsForm facts) {}

@@ -1,8 +1,11 @@
 package mardun.app.material;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import mardun.core.material.MaterialKind;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -14,6 +17,25 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
     Page<Material> findAllByOrderByKindAscNameAsc(Pageable page);
 
     Page<Material> findByKindOrderByNameAsc(MaterialKind kind, Pageable page);
+
+    List<Material> findByKind(MaterialKind kind);
+
+    /**
+     * Materials whose words hold what was typed.
+     *
+     * @param words as for {@code like}, in small letters
+     * @param low only those with less than the maker wants to have
+     */
+    @Query("""
+            select m from Material m
+            where (:kind is null or m.kind = :kind)
+              and m.words like :words escape '!'
+              and (:low = false or m.id in :lowIds)
+            order by m.kind, m.name""")
+    Page<Material> search(
+            @Nullable MaterialKind kind, String words, boolean low, Collection<Long> lowIds, Pageable page);
+
+    List<Material> findByNameIgnoreCaseIn(Collection<String> names);
 
     Optional<Material> findByNameIgnoreCase(String name);
 

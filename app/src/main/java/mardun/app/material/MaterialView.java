@@ -1,18 +1,27 @@
 package mardun.app.material;
 
 import java.time.Instant;
+import java.util.List;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A material on the shelf.
  *
+ * @param onHand what is there; of a two-part notion, whole sets
+ * @param held what batches have reserved of it
+ * @param free what nobody has reserved
+ * @param parts what is there of each half; empty for anything that isn't two-part
+ * @param pieces how many offcuts and precuts there are beside
  * @param low there is less than the maker wants to have
+ * @param facts what it is like, as it is typed
+ * @param photo where its picture is; absent where there is none
  */
 public record MaterialView(
         long id,
@@ -27,15 +36,27 @@ public record MaterialView(
         MoneyView price,
         AmountView pricePer,
         @Nullable AmountView lowAt,
+        @Nullable AmountView target,
         AmountView onHand,
-        boolean low) {
+        AmountView held,
+        AmountView free,
+        List<PartView> parts,
+        long pieces,
+        boolean low,
+        FactsForm facts,
+        @Nullable String photo) {
+
+    /** What there is of one half. */
+    public record PartView(Part part, AmountView onHand) {}
 
     /** A movement of a material, the latest first in lists. */
     public record MovementView(
             long id,
             MovementKind kind,
+            Part part,
             AmountView change,
             String reason,
             Instant movedAt,
-            @Nullable Long batchId) {}
+            @Nullable Long batchId,
+            @Nullable Long lotId) {}
 }

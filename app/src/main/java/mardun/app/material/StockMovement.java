@@ -9,6 +9,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Optional;
 import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
 /** Something that came to the shelf or left it. Movements are added, never changed. */
@@ -20,28 +21,50 @@ class StockMovement {
     private Long id;
 
     private long materialId;
+    private Long lotId;
     private Long batchId;
+
+    @Enumerated(EnumType.STRING)
+    private Part part;
+
+    private boolean ofPieces;
 
     @Enumerated(EnumType.STRING)
     private MovementKind kind;
 
     private long changeValue;
+    private long worthMinor;
     private String reason;
     private Instant movedAt;
 
     protected StockMovement() {}
 
+    /**
+     * A movement.
+     *
+     * @param lotId whose; empty for what left before it had been entered
+     * @param ofPieces of offcuts or precuts, counted in pieces; else of what the material is counted in
+     * @param worthMinor of what came, what it was worth; 0 for what leaves
+     */
     StockMovement(
             long materialId,
+            @Nullable Long lotId,
             @Nullable Long batchId,
+            Part part,
+            boolean ofPieces,
             MovementKind kind,
             long changeValue,
+            long worthMinor,
             String reason,
             Instant movedAt) {
         this.materialId = materialId;
+        this.lotId = lotId;
         this.batchId = batchId;
+        this.part = part;
+        this.ofPieces = ofPieces;
         this.kind = kind;
         this.changeValue = changeValue;
+        this.worthMinor = worthMinor;
         this.reason = reason;
         this.movedAt = movedAt;
     }
@@ -50,8 +73,24 @@ class StockMovement {
         return id;
     }
 
+    long materialId() {
+        return materialId;
+    }
+
+    Optional<Long> lotId() {
+        return Optional.ofNullable(lotId);
+    }
+
     Optional<Long> batchId() {
         return Optional.ofNullable(batchId);
+    }
+
+    Part part() {
+        return part;
+    }
+
+    boolean isOfPieces() {
+        return ofPieces;
     }
 
     MovementKind kind() {
@@ -60,6 +99,10 @@ class StockMovement {
 
     long changeValue() {
         return changeValue;
+    }
+
+    long worthMinor() {
+        return worthMinor;
     }
 
     String reason() {

@@ -15,6 +15,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
+import mardun.core.material.ValueSchool;
+import mardun.core.material.Valuing;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
@@ -65,6 +67,15 @@ public class Settings {
 
     private String freeMinutes;
 
+    @Enumerated(EnumType.STRING)
+    private ValueSchool valueSchool;
+
+    private boolean givenCostsNothing;
+    private boolean offcutsArePaid;
+    private long offcutShortNm;
+    private long offcutLongNm;
+    private int offcutDays;
+
     protected Settings() {}
 
     /** What a form says about the settings, read and checked. */
@@ -79,7 +90,17 @@ public class Settings {
             BigDecimal stallShare,
             long stallFeeMinor,
             PriceChoice prices,
-            List<Integer> freeMinutes) {}
+            List<Integer> freeMinutes,
+            Shelf shelf) {}
+
+    /**
+     * How what lies on the shelf is valued, and which offcuts are kept.
+     *
+     * @param offcutShort the shorter side of the smallest offcut that is kept
+     * @param offcutLong its longer side
+     * @param offcutDays after so many days a small one may go into the scrap bag
+     */
+    record Shelf(Valuing valuing, Length offcutShort, Length offcutLong, int offcutDays) {}
 
     void enter(Entered entered) {
         unitSystem = entered.unitSystem();
@@ -97,6 +118,12 @@ public class Settings {
         priceMarkup = entered.prices().markup();
         pricePoint = entered.prices().point();
         freeMinutes = entered.freeMinutes().stream().map(String::valueOf).collect(Collectors.joining(","));
+        valueSchool = entered.shelf().valuing().school();
+        givenCostsNothing = entered.shelf().valuing().givenCostsNothing();
+        offcutsArePaid = entered.shelf().valuing().offcutsArePaid();
+        offcutShortNm = entered.shelf().offcutShort().nanometres();
+        offcutLongNm = entered.shelf().offcutLong().nanometres();
+        offcutDays = entered.shelf().offcutDays();
     }
 
     long version() {
@@ -131,6 +158,30 @@ public class Settings {
     /** The thickest seam that the machine sews. */
     public Length thickestSeam() {
         return new Length(thickestSeamNm);
+    }
+
+    /** How what lies on the shelf is valued. */
+    public Valuing valuing() {
+        return new Valuing(valueSchool, givenCostsNothing, offcutsArePaid);
+    }
+
+    /** The shorter side of the smallest offcut that is kept. */
+    public Length offcutShort() {
+        return new Length(offcutShortNm);
+    }
+
+    /** The longer side of the smallest offcut that is kept. */
+    public Length offcutLong() {
+        return new Length(offcutLongNm);
+    }
+
+    /** After so many days a small offcut may go into the scrap bag. */
+    public int offcutDays() {
+        return offcutDays;
+    }
+
+    Shelf shelf() {
+        return new Shelf(valuing(), offcutShort(), offcutLong(), offcutDays);
     }
 
     /** Rates, the stall's terms and the way of pricing, for the core. */

@@ -1,18 +1,22 @@
 package mardun.app.settings;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import mardun.core.material.ValueSchool;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The settings as they are typed. Money in the maker's currency, shares in per cent, lengths with or without a unit.
  *
  * @param version of the settings that the form was filled from
  * @param thickestSeam the thickest seam that the machine sews
+ * @param shelf absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -31,4 +35,23 @@ public record SettingsForm(
         @NotNull String priceMargin,
         @NotNull String priceMarkup,
         @NotNull PricePoint pricePoint,
-        @NotNull @Size(min = 7, max = 7) List<String> freeHours) {}
+        @NotNull @Size(min = 7, max = 7) List<String> freeHours,
+        @Nullable @Valid ShelfForm shelf) {
+
+    /**
+     * How what lies on the shelf is valued, and which offcuts are kept.
+     *
+     * @param givenCostsNothing what was given is worth nothing; else what it would have cost
+     * @param offcutsArePaid an offcut is worth nothing; else its share of the cloth, by area
+     * @param offcutShort the shorter side of the smallest offcut that is kept
+     * @param offcutLong its longer side
+     * @param offcutDays after so many days a small one may go into the scrap bag
+     */
+    public record ShelfForm(
+            @NotNull ValueSchool valueSchool,
+            boolean givenCostsNothing,
+            boolean offcutsArePaid,
+            @NotNull String offcutShort,
+            @NotNull String offcutLong,
+            @NotNull String offcutDays) {}
+}

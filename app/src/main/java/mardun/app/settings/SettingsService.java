@@ -8,6 +8,8 @@ import java.util.Locale;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
+import mardun.app.settings.SettingsForm.ShelfForm;
+import mardun.core.material.Valuing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
@@ -24,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class SettingsService {
 
     private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
+    private static final Length WIDEST_OFFCUT = Length.of(2, LengthUnit.METRE);
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
     private final SettingsRepository repository;
@@ -60,7 +63,14 @@ public class SettingsService {
                 percent(prices.margin()),
                 percent(prices.markup()),
                 prices.point(),
-                settings.freeMinutes().stream().map(SettingsService::hours).toList());
+                settings.freeMinutes().stream().map(SettingsService::hours).toList(),
+                new ShelfForm(
+                        settings.valuing().school(),
+                        settings.valuing().givenCostsNothing(),
+                        settings.valuing().offcutsArePaid(),
+                        LengthWriter.exactly(settings.offcutShort(), settings.unitSystem()),
+                        LengthWriter.exactly(settings.offcutLong(), settings.unitSystem()),
+                        Integer.toString(settings.offcutDays())));
     }
 
     @Transactional
@@ -103,9 +113,28 @@ public class SettingsService {
                         fields.decimal("priceMarkup", form.priceMarkup(), BigDecimal.ZERO, BigDecimal.valueOf(1000))
                                 .movePointLeft(2),
                         form.pricePoint()),
-                free);
+                free,
+                form.shelf() == null
+                        ? before.shelf()
+                        : shelf(form.shelf(), fields, form.unitSystem().smallUnit()));
         fields.check();
         return entered;
+    }
+
+    private static Settings.Shelf shelf(ShelfForm form, FieldReader fields, LengthUnit bare) {
+        Length shortSide = fields.positiveLength("shelf.offcutShort", form.offcutShort(), bare, WIDEST_OFFCUT);
+        Length longSide = fields.positiveLength("shelf.offcutLong", form.offcutLong(), bare, WIDEST_OFFCUT);
+        if (shortSide.isLongerThan(longSide)) {
+            fields.refuse(
+                    "shelf.offcutLong",
+                    form.offcutLong(),
+                    "“" + form.offcutLong() + "” is less than the shorter side. Type at least as much.");
+        }
+        return new Settings.Shelf(
+                new Valuing(form.valueSchool(), form.givenCostsNothing(), form.offcutsArePaid()),
+                shortSide,
+                longSide,
+                fields.count("shelf.offcutDays", form.offcutDays(), 1, 3650));
     }
 
     private CurrencyUnit currency(FieldReader fields, String code, Settings before) {

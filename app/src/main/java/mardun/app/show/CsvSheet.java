@@ -2,16 +2,23 @@ package mardun.app.show;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 
 /**
  * A CSV sheet as RFC 4180 has it, with a byte order mark so that spreadsheets read it as UTF-8. A cell that a spreadsheet
  * would run as a formula gets an apostrophe in front; numbers stay numbers.
  */
 public final class CsvSheet {
+
+    public static final String MEDIA_TYPE = "text/csv";
 
     private static final char BYTE_ORDER_MARK = '\uFEFF';
     private static final Pattern FORMULA = Pattern.compile("[=+\\-@\\t\\r].*", Pattern.DOTALL);
@@ -35,6 +42,19 @@ public final class CsvSheet {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A sheet as a file to be kept. */
+    public static ResponseEntity<String> download(String fileName, String sheet) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(fileName)
+                                .build()
+                                .toString())
+                .body(sheet);
     }
 
     public String text() {

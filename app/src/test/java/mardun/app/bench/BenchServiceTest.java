@@ -3,7 +3,6 @@ package mardun.app.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
@@ -29,7 +28,6 @@ import mardun.app.selling.FairService;
 import mardun.app.selling.FairView;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.TimeView;
 import mardun.core.making.Stage;
@@ -78,7 +76,7 @@ class BenchServiceTest {
         when(settings.freeTime()).thenReturn(free);
         when(settings.writer())
                 .thenReturn(new ViewWriter(UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR));
-        when(materials.list(any(), anyInt(), anyInt())).thenReturn(new PageView<>(List.of(), 0, 500, 0));
+        when(materials.low()).thenReturn(List.of());
     }
 
     @Test

@@ -24,6 +24,7 @@ public final class Valuation {
     private final Valuing valuing;
     private final Map<String, Pile> piles = new LinkedHashMap<>();
     private final Map<String, Long> used = new LinkedHashMap<>();
+    private final Map<String, Long> taken = new LinkedHashMap<>();
     private long came;
     private long revalued;
 
@@ -91,10 +92,12 @@ public final class Valuation {
             came += pile.add(arrived.quantity(), free ? 0 : arrived.paidMinor(), free);
         } else if (event instanceof StockEvent.Left left) {
             pile.remove(left.id(), left.quantity());
-            used.merge(left.id(), before - pile.minor(), Long::sum);
+            long worth = before - pile.minor();
+            taken.put(left.id(), worth);
+            used.merge(left.id(), worth, Long::sum);
         } else if (event instanceof StockEvent.Kept kept) {
             boolean free = valuing.offcutsArePaid();
-            long share = free ? 0 : Apportionment.rounded(kept.share().multiply(used(kept.from())));
+            long share = free ? 0 : Apportionment.rounded(kept.share().multiply(taken.getOrDefault(kept.from(), 0L)));
             used.merge(kept.from(), -pile.add(kept.quantity(), share, free), Long::sum);
         }
     }

@@ -1,10 +1,12 @@
-package mardun.app.batch;
+package mardun.app.goods;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The bags that a batch gave, with what each of them cost. */
 @Entity
@@ -14,7 +16,7 @@ class FinishedGoods {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long batchId;
+    private Long batchId;
     private String designName;
     private String sizeName;
     private String clothName;
@@ -26,7 +28,7 @@ class FinishedGoods {
     protected FinishedGoods() {}
 
     FinishedGoods(
-            long batchId,
+            @Nullable Long batchId,
             String designName,
             String sizeName,
             String clothName,
@@ -48,8 +50,9 @@ class FinishedGoods {
         return id;
     }
 
-    long batchId() {
-        return batchId;
+    /** The batch that gave them; empty for bags that were entered from a list. */
+    Optional<Long> batchId() {
+        return Optional.ofNullable(batchId);
     }
 
     String designName() {

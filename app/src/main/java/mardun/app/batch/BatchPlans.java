@@ -1,0 +1,225 @@
+package mardun.app.batch;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mardun.app.batch.BatchViews.SlotChoice;
+import mardun.app.batch.FrozenInputs.FrozenSupply;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignService;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.settings.Settings;
+import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.Supply;
+import mardun.core.batch.Workroom;
+import mardun.core.design.Design;
+import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.Part;
+import mardun.core.material.Stock;
+import mardun.core.material.UnitPrice;
+import mardun.core.material.Worth;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Works out batches' plans: of planned ones from what is stored now, of those that are cut from what was frozen then. */
+@Component
+class BatchPlans {
+
+    private final DesignService designs;
+    private final StockShelves stock;
+    private final BatchPlanner planner;
+    private final JsonMapper json;
+
+    BatchPlans(DesignService designs, StockShelves stock, BatchPlanner planner, JsonMapper json) {
+        this.designs = designs;
+        this.stock = stock;
+        this.planner = planner;
+        this.json = json;
+    }
+
+    /** A batch's plan with what it was worked out from. */
+    record Planned(
+            BatchPlan plan,
+            Design design,
+            DesignDocument document,
+            List<Supply> supplies,
+            Workroom workroom,
+            Shelves shelves,
+            @Nullable Long batchId) {}
+
+    /** What a batch is made of: which material in which slot, and which offcuts and precuts it may use. */
+    record Choices(List<SlotChoice> materials, List<Long> offcuts) {}
+
+    /** The plan of a batch that is being typed. */
+    Planned of(
+            DesignDocument document,
+            String size,
+            int units,
+            Choices choices,
+            @Nullable Long batchId,
+            Optional<Money> own,
+            Settings current) {
+        Shelves shelves = stock.read(choices.materials().stream()
+                .map(SlotChoice::materialId)
+                .distinct()
+                .toList());
+        return plan(
+                document, size, units, supplies(choices, shelves, batchId), current.workroom(), own, shelves, batchId);
+    }
+
+    Planned of(Batch batch, Settings current) {
+        return of(List.of(batch), current).get(batch);
+    }
+
+    /** The plans of many batches; the shelf is read once for all of them. */
+    Map<Batch, Planned> of(Collection<Batch> batches, Settings current) {
+        Map<Batch, FrozenInputs> frozen = new HashMap<>();
+        Map<Batch, Choices> choices = new HashMap<>();
+        Set<Long> ids = new LinkedHashSet<>();
+        for (Batch batch : batches) {
+            batch.frozen().ifPresent(text -> frozen.put(batch, json.readValue(text, FrozenInputs.class)));
+            choices.put(batch, choices(batch));
+            choices.get(batch).materials().forEach(choice -> ids.add(choice.materialId()));
+        }
+        Shelves shelves = stock.read(ids);
+        Map<Batch, Planned> planned = new LinkedHashMap<>();
+        for (Batch batch : batches) {
+            planned.put(
+                    batch,
+                    frozen.containsKey(batch)
+                            ? frozen(batch, frozen.get(batch), shelves)
+                            : planned(batch, choices.get(batch), shelves, current));
+        }
+        return planned;
+    }
+
+    Choices choices(Batch batch) {
+        return new Choices(
+                List.of(json.readValue(batch.materials(), SlotChoice[].class)),
+                List.of(json.readValue(batch.offcuts(), Long[].class)));
+    }
+
+    private Planned planned(Batch batch, Choices choices, Shelves shelves, Settings current) {
+        Workroom workroom = current.workroom();
+        return plan(
+                designs.document(batch.designId()),
+                batch.sizeName(),
+                batch.units(),
+                supplies(choices, shelves, batch.id()),
+                workroom,
+                own(batch, workroom),
+                shelves,
+                batch.id());
+    }
+
+    private Planned frozen(Batch batch, FrozenInputs frozen, Shelves shelves) {
+        Workroom workroom = frozen.workroom().workroom();
+        List<Supply> supplies = frozen.supplies().stream()
+                .map(supply -> batch.stage() == BatchStage.FINISHED
+                        ? supply.supply(frozen.workroom().currencyUnit())
+                        : underWay(
+                                batch, supply, supply.supply(frozen.workroom().currencyUnit()), shelves))
+                .toList();
+        return plan(
+                frozen.design(),
+                batch.sizeName(),
+                batch.units(),
+                supplies,
+                workroom,
+                own(batch, workroom),
+                shelves,
+                batch.id());
+    }
+
+    private static Optional<Money> own(Batch batch, Workroom workroom) {
+        return batch.ownPriceMinor()
+                .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
+    }
+
+    /**
+     * A material of a batch that is cut: its cloth was on the shelf as it was frozen, and costs what the ledger says by
+     * the maker's school; what is still to be taken is there as it is now.
+     */
+    private static Supply underWay(Batch batch, FrozenSupply frozen, Supply supply, Shelves shelves) {
+        if (!shelves.has(frozen.materialId())) {
+            return supply;
+        }
+        if (!supply.kind().leavesWhenCut()) {
+            return shelves.supply(frozen.slot(), frozen.materialId(), batch.id(), List.of())
+                    .map(now -> supply.stocked(now.stock()))
+                    .orElse(supply);
+        }
+        return used(batch.id(), frozen.materialId(), supply, shelves);
+    }
+
+    /** A material at what a batch has really taken of it, by the ledger. */
+    static Supply used(long batchId, long materialId, Supply supply, Shelves shelves) {
+        Map<Part, Stock> stock = new HashMap<>();
+        supply.stock()
+                .forEach((part, before) -> stock.put(
+                        part,
+                        new Stock(
+                                before.onHand(),
+                                Amount.none(before.onHand().counting()),
+                                taken(shelves, batchId, materialId, part, supply.price()))));
+        List<ClothPiece> pieces = supply.pieces().stream()
+                .map(piece -> new ClothPiece(
+                        piece.key(), piece.extent(), piece.count(), each(shelves, batchId, materialId, piece)))
+                .toList();
+        return supply.stocked(stock).with(pieces);
+    }
+
+    private static BigFraction each(Shelves shelves, long batchId, long materialId, ClothPiece piece) {
+        long lot = Long.parseLong(piece.key());
+        long count = shelves.piecesOfLot(batchId, materialId, lot);
+        return count == 0 ? piece.minorEach() : BigFraction.of(shelves.usedOfLot(batchId, materialId, lot), count);
+    }
+
+    private static Worth taken(Shelves shelves, long batchId, long materialId, Part part, UnitPrice price) {
+        Amount amount = shelves.takenOfRoll(batchId, materialId, part);
+        return amount.isPositive()
+                ? new Worth(
+                        List.of(new Worth.Layer(amount, BigFraction.of(shelves.usedOfRoll(batchId, materialId, part)))),
+                        price)
+                : Worth.of(price);
+    }
+
+    private static List<Supply> supplies(Choices choices, Shelves shelves, @Nullable Long batchId) {
+        return choices.materials().stream()
+                .flatMap(choice ->
+                        shelves.supply(choice.slot(), choice.materialId(), batchId, choices.offcuts()).stream())
+                .toList();
+    }
+
+    private Planned plan(
+            DesignDocument document,
+            String size,
+            int units,
+            List<Supply> supplies,
+            Workroom workroom,
+            Optional<Money> own,
+            Shelves shelves,
+            @Nullable Long batchId) {
+        Design design = DesignService.stored(document);
+        int index = Math.max(0, document.sizes().indexOf(size));
+        return new Planned(
+                planner.plan(design, index, units, supplies, workroom, own),
+                design,
+                document,
+                supplies,
+                workroom,
+                shelves,
+                batchId);
+    }
+}

@@ -1,0 +1,86 @@
+package mardun.app.buying;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import mardun.app.buying.BuyingViews.SupplierView;
+import mardun.app.files.ListSheet;
+import mardun.app.files.SheetLine;
+import mardun.app.problem.FieldProblem;
+import mardun.app.problem.FieldReader;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.CsvSheet;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** The shops as a CSV sheet. A shop is known by its name. */
+@Component
+@Order(4)
+class ShopsSheet implements ListSheet {
+
+    private static final String NAME = "name";
+    private static final String POSTAGE = "postage";
+
+    private final SupplierService suppliers;
+    private final SettingsService settings;
+
+    ShopsSheet(SupplierService suppliers, SettingsService settings) {
+        this.suppliers = suppliers;
+        this.settings = settings;
+    }
+
+    @Override
+    public String key() {
+        return "shops";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return List.of(
+                new Column(NAME, true, "by which the shop is known"),
+                new Column(POSTAGE, true, "of one order; 0 for a shop that you walk to"));
+    }
+
+    @Override
+    public void write(CsvSheet sheet) {
+        suppliers.list().forEach(shop -> sheet.line(shop.name(), shop.postage().amount()));
+    }
+
+    @Override
+    public LineReader reader() {
+        Map<String, SupplierView> known = new HashMap<>();
+        suppliers.list().forEach(shop -> known.put(shop.name().toLowerCase(Locale.ROOT), shop));
+        Set<String> seen = new HashSet<>();
+        Settings current = settings.current();
+        return line -> read(line, known, seen, current);
+    }
+
+    private Verdict read(SheetLine line, Map<String, SupplierView> known, Set<String> seen, Settings current) {
+        FieldReader fields = new FieldReader();
+        String name = fields.text(NAME, line.get(NAME), 120);
+        long postage = fields.money(POSTAGE, line.get(POSTAGE), current.currency());
+        if (!seen.add(name.toLowerCase(Locale.ROOT))) {
+            fields.refuse(NAME, name, "“" + name + "” stands in the file twice. Keep one of the lines.");
+        }
+        if (!fields.problems().isEmpty()) {
+            return Verdict.refuse(
+                    name.isEmpty() ? "a shop" : name,
+                    fields.problems().stream().map(FieldProblem::sentence).toList());
+        }
+        SupplierView before = known.get(name.toLowerCase(Locale.ROOT));
+        if (before == null) {
+            return Verdict.add(name, () -> suppliers.store(0, name, postage));
+        }
+        if (before.postage().minor() == postage && before.name().equals(name)) {
+            return Verdict.same(name);
+        }
+        return Verdict.change(
+                name,
+                List.of("postage: " + before.postage().amount() + " becomes " + line.get(POSTAGE)),
+                () -> suppliers.store(before.id(), name, postage));
+    }
+}

@@ -1,0 +1,32 @@
+package mardun.app.goods;
+
+import jakarta.persistence.LockModeType;
+import java.util.Optional;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
+
+    /**
+     * Goods whose design, size or cloth holds what was typed, of which any are left, the latest first.
+     *
+     * @param words as for {@code like}, in small letters
+     * @param all also those of which none are left
+     */
+    @Query("""
+            select g from FinishedGoods g
+            where lower(concat(g.designName, ' ', g.sizeName, ' ', g.clothName)) like :words escape '!'
+              and (:all = true or exists (
+                select m.goodsId from GoodsMovement m where m.goodsId = g.id
+                group by m.goodsId, m.place having sum(m.changeUnits) <> 0))
+            order by g.finishedOn desc, g.id desc""")
+    Page<FinishedGoods> search(String words, boolean all, Pageable page);
+
+    /** The goods, held for this transaction, so that two who take the last bag wait for one another. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select g from FinishedGoods g where g.id = :id")
+    Optional<FinishedGoods> findForMoving(long id);
+}

@@ -1,0 +1,201 @@
+package mardun.app.goods;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.stream.Stream;
+import mardun.app.goods.GoodsMovementRepository.AtPlace;
+import mardun.app.goods.GoodsViews.FinishedGoodsLine;
+import mardun.app.goods.GoodsViews.GoodsForm;
+import mardun.app.goods.GoodsViews.GoodsMovementView;
+import mardun.app.goods.GoodsViews.GoodsView;
+import mardun.app.goods.GoodsViews.NewGoods;
+import mardun.app.goods.GoodsViews.PlaceView;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.PageView;
+import mardun.app.show.ViewWriter;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Sort;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finished bags: where they are, what each cost, and where they go. */
+@Service
+public class GoodsService {
+
+    /** Where bags are when they are done. */
+    static final String HOME = "home";
+
+    private static final int LONGEST_PLACE = 80;
+    private static final int LONGEST_REASON = 300;
+    private static final int MOST_UNITS = 100_000;
+
+    private final FinishedGoodsRepository goods;
+    private final GoodsMovementRepository movements;
+    private final SettingsService settings;
+    private final OnceOnly onceOnly;
+    private final Clock clock;
+
+    GoodsService(
+            FinishedGoodsRepository goods,
+            GoodsMovementRepository movements,
+            SettingsService settings,
+            OnceOnly onceOnly,
+            Clock clock) {
+        this.goods = goods;
+        this.movements = movements;
+        this.settings = settings;
+        this.onceOnly = onceOnly;
+        this.clock = clock;
+    }
+
+    /** Puts the bags of a finished batch among the finished goods, at home; inside the caller's transaction. */
+    @Transactional
+    public void receive(NewGoods made) {
+        FinishedGoods stored = goods.save(new FinishedGoods(
+                made.batchId(),
+                made.designName(),
+                made.sizeName(),
+                made.clothName(),
+                made.units(),
+                made.unitCostMinor(),
+                made.priceMinor(),
+                LocalDate.now(clock)));
+        movements.save(new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
+    }
+
+    /** A page of finished bags, the latest first; {@code all} also those of which none are left. */
+    @Transactional(readOnly = true)
+    public GoodsView list(String query, boolean all, int page, int size) {
+        String words = "%"
+                + query.strip()
+                        .toLowerCase(Locale.ROOT)
+                        .replace("!", "!!")
+                        .replace("%", "!%")
+                        .replace("_", "!_")
+                + "%";
+        Page<FinishedGoods> found = goods.search(words, all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        Map<Long, List<PlaceView>> places =
+                places(found.getContent().stream().map(FinishedGoods::id).toList());
+        ViewWriter writer = settings.current().writer();
+        return new GoodsView(
+                PageView.of(found, one -> line(one, places.getOrDefault(one.id(), List.of()), writer)),
+                movements.allPlaces());
+    }
+
+    private Map<Long, List<PlaceView>> places(List<Long> ids) {
+        Map<Long, List<PlaceView>> places = new HashMap<>();
+        if (!ids.isEmpty()) {
+            for (AtPlace at : movements.places(ids)) {
+                if (at.getUnits() != 0) {
+                    places.merge(
+                            at.getGoodsId(),
+                            List.of(new PlaceView(at.getPlace(), at.getUnits())),
+                            (some, one) ->
+                                    Stream.concat(some.stream(), one.stream()).toList());
+                }
+            }
+        }
+        return places;
+    }
+
+    /** Walks all bags that are left, place by place. */
+    void forEachPlace(BiConsumer<FinishedGoods, PlaceView> visitor) {
+        List<FinishedGoods> all = goods.findAll(Sort.by("id"));
+        Map<Long, List<PlaceView>> places =
+                places(all.stream().map(FinishedGoods::id).toList());
+        all.forEach(one -> places.getOrDefault(one.id(), List.of()).forEach(place -> visitor.accept(one, place)));
+    }
+
+    /** Enters bags that were made before Mardun knew of them; inside the caller's transaction. */
+    void enter(FinishedGoods made, String place) {
+        long id = goods.save(made).id();
+        movements.save(new GoodsMovement(id, place, GoodsKind.ENTERED, made.units(), "from a list", clock.instant()));
+    }
+
+    private static FinishedGoodsLine line(FinishedGoods one, List<PlaceView> places, ViewWriter writer) {
+        return new FinishedGoodsLine(
+                one.id(),
+                one.batchId().orElse(null),
+                one.designName(),
+                one.sizeName(),
+                one.clothName(),
+                places.stream().mapToInt(PlaceView::units).sum(),
+                places,
+                writer.money(one.unitCostMinor()),
+                writer.money(one.priceMinor()),
+                one.finishedOn());
+    }
+
+    @Transactional(readOnly = true)
+    public List<GoodsMovementView> movements(long id) {
+        return movements.findByGoodsIdOrderByMovedAtDescIdDesc(id).stream()
+                .map(m -> new GoodsMovementView(m.id(), m.kind(), m.place(), m.changeUnits(), m.reason(), m.movedAt()))
+                .toList();
+    }
+
+    /** Moves bags to another place, or takes them out: given away, kept as samples, written off, counted. */
+    public FinishedGoodsLine move(long id, GoodsForm form) {
+        onceOnly.make(form.requestId(), () -> {
+            FinishedGoods one = goods.findForMoving(id)
+                    .orElseThrow(() -> RefusedException.missing("There are no such bags, or no longer."));
+            FieldReader fields = new FieldReader();
+            boolean counted = form.kind() == GoodsKind.COUNTED;
+            int units = fields.count("units", form.units(), counted ? 0 : 1, MOST_UNITS);
+            String place = fields.text("place", form.place(), LONGEST_PLACE);
+            String reason = form.reason().strip();
+            if (reason.length() > LONGEST_REASON) {
+                fields.refuse("reason", form.reason(), "Say it in at most " + LONGEST_REASON + " characters.");
+            }
+            if (form.kind().needsReason() && reason.isEmpty()) {
+                fields.refuse("reason", "", "Say why, so that the shelf can be understood later.");
+            }
+            String to = form.kind() == GoodsKind.MOVED
+                    ? fields.text("toPlace", Optional.ofNullable(form.toPlace()).orElse(""), LONGEST_PLACE)
+                    : "";
+            if (to.equals(place)) {
+                fields.refuse("toPlace", to, "They are at “" + place + "” already. Choose another place.");
+            }
+            if (form.kind() == GoodsKind.MADE || form.kind() == GoodsKind.ENTERED) {
+                fields.refuse("kind", form.kind().name(), "Bags are made by finishing a batch.");
+            }
+            int there = movements.units(id, place);
+            if (!counted && units > there) {
+                fields.refuse(
+                        "units",
+                        form.units(),
+                        "At “" + place + "” are " + there + " of “" + one.designName() + ", " + one.sizeName()
+                                + "”. Type at most as many.");
+            }
+            fields.check();
+            int change = counted ? units - there : -units;
+            if (change == 0) {
+                throw RefusedException.conflict("At “" + place + "” are " + there + " already; nothing changes.");
+            }
+            if (form.kind() == GoodsKind.MOVED) {
+                save(id, to, GoodsKind.MOVED, units, "from " + place);
+            }
+            return save(id, place, form.kind(), change, to.isEmpty() ? reason : "to " + to);
+        });
+        FinishedGoods one = goods.findById(id).orElseThrow();
+        return line(
+                one,
+                places(List.of(id)).getOrDefault(id, List.of()),
+                settings.current().writer());
+    }
+
+    private long save(long id, String place, GoodsKind kind, int change, String reason) {
+        return movements
+                .saveAndFlush(new GoodsMovement(id, place, kind, change, reason, clock.instant()))
+                .id();
+    }
+}

@@ -1,0 +1,64 @@
+package mardun.app.goods;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.show.PageView;
+import mardun.app.show.Views.MoneyView;
+import org.jspecify.annotations.Nullable;
+
+/** Finished bags, by design, size, cloth, batch and place. */
+public final class GoodsViews {
+
+    private GoodsViews() {}
+
+    /** Finished bags with all places that were ever used. */
+    public record GoodsView(PageView<FinishedGoodsLine> page, List<String> places) {}
+
+    /** The bags of one batch that are done, with where they are. */
+    public record FinishedGoodsLine(
+            long id,
+            @Nullable Long batchId,
+            String designName,
+            String sizeName,
+            String clothName,
+            int units,
+            List<PlaceView> places,
+            MoneyView unitCost,
+            MoneyView price,
+            LocalDate finishedOn) {}
+
+    public record PlaceView(String place, int units) {}
+
+    public record GoodsMovementView(
+            long id, GoodsKind kind, String place, int change, String reason, Instant movedAt) {}
+
+    /**
+     * Bags that are moved, given away, kept or written off, as it is typed.
+     *
+     * @param requestId made by the form when it opens, so that sending it twice moves once
+     * @param place where they are
+     * @param toPlace where they go; only for {@code MOVED}
+     * @param units how many; for {@code COUNTED} how many are there
+     * @param reason why, where the kind asks for it
+     */
+    public record GoodsForm(
+            @NotNull UUID requestId,
+            @NotNull GoodsKind kind,
+            @NotNull String place,
+            @Nullable String toPlace,
+            @NotNull String units,
+            @NotNull String reason) {}
+
+    /** Bags that a batch gave. */
+    public record NewGoods(
+            long batchId,
+            String designName,
+            String sizeName,
+            String clothName,
+            int units,
+            long unitCostMinor,
+            long priceMinor) {}
+}

@@ -1,0 +1,253 @@
+package mardun.app.hand;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignDocument.SlotRow;
+import mardun.app.design.DesignService;
+import mardun.app.hand.HandViews.HandView;
+import mardun.app.hand.HandViews.MakeableView;
+import mardun.app.hand.HandViews.OtherView;
+import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.FromHand;
+import mardun.core.batch.FromHand.Makeable;
+import mardun.core.batch.Supply;
+import mardun.core.design.Design;
+import mardun.core.design.Finding;
+import mardun.core.design.TrimNeed;
+import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
+import mardun.core.measure.ShownRounding;
+import mardun.core.pricing.UnitPricing;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Starts from what is in the hand: which designs and sizes it would make, how many, and what they leave for an hour. */
+@Service
+public class HandService {
+
+    private static final int MOST_UNITS = 500;
+
+    private final DesignService designs;
+    private final MaterialService materials;
+    private final StockShelves shelves;
+    private final SettingsService settings;
+    private final BatchPlanner planner;
+
+    HandService(
+            DesignService designs,
+            MaterialService materials,
+            StockShelves shelves,
+            SettingsService settings,
+            BatchPlanner planner) {
+        this.designs = designs;
+        this.materials = materials;
+        this.shelves = shelves;
+        this.settings = settings;
+        this.planner = planner;
+    }
+
+    /** What is in the hand: a material, or an offcut or precut of it. */
+    private record InHand(MaterialView material, Optional<ClothPiece> piece, Amount free) {
+
+        boolean serves(SlotRow slot, Design design) {
+            boolean zip = !material.facts().zipLength().isEmpty()
+                    && slot.kind() == MaterialKind.TRIM
+                    && design.trims().stream()
+                            .anyMatch(trim -> trim.kind() == TrimNeed.Kind.ZIP
+                                    && trim.slot().equals(slot.key()));
+            boolean kind = slot.kind() == material.kind()
+                    && (material.cloth() == null
+                            || slot.cloths().isEmpty()
+                            || slot.cloths().contains(material.cloth()));
+            return zip || kind;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public HandView hand(long materialId, Optional<Long> lotId) {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        MaterialView material = materials.get(materialId);
+        List<DesignDocument> documents = new ArrayList<>();
+        Map<DesignDocument, Long> ids = new LinkedHashMap<>();
+        designs.names().forEach(name -> {
+            DesignDocument document = designs.document(name.id());
+            documents.add(document);
+            ids.put(document, name.id());
+        });
+        Set<Long> all = new LinkedHashSet<>(List.of(materialId));
+        documents.forEach(document -> document.slots().stream()
+                .map(SlotRow::materialId)
+                .filter(Objects::nonNull)
+                .forEach(all::add));
+        Shelves read = shelves.read(all);
+        Optional<ClothPiece> piece = lotId.map(lot -> read.pieces(materialId, null).stream()
+                .filter(one -> one.key().equals(Long.toString(lot)))
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("None of these pieces is free, or no longer.")));
+        InHand inHand = new InHand(
+                material,
+                piece,
+                piece.map(one -> Amount.pieces(one.count()))
+                        .orElseGet(() -> new Amount(
+                                material.kind().counting(), material.free().value())));
+        List<MakeableView> makeable = new ArrayList<>();
+        List<String> tooSmall = new ArrayList<>();
+        for (DesignDocument document : documents) {
+            look(ids.get(document), document, inHand, read, current, makeable, tooSmall);
+        }
+        makeable.sort(Comparator.comparing((MakeableView one) ->
+                        one.perHour() == null ? Long.MIN_VALUE : one.perHour().minor())
+                .reversed());
+        return new HandView(
+                material,
+                lotId.orElse(null),
+                writer.amount(inHand.free()),
+                piece.map(one -> writer.length(one.extent().width(), ShownRounding.NEAREST))
+                        .orElse(null),
+                piece.map(one -> writer.length(one.extent().height(), ShownRounding.NEAREST))
+                        .orElse(null),
+                makeable,
+                tooSmall);
+    }
+
+    private void look(
+            long designId,
+            DesignDocument document,
+            InHand inHand,
+            Shelves read,
+            Settings current,
+            List<MakeableView> makeable,
+            List<String> tooSmall) {
+        Design design = DesignService.stored(document);
+        for (SlotRow slot : document.slots()) {
+            if (!inHand.serves(slot, design)) {
+                continue;
+            }
+            List<Supply> supplies = supplies(document, slot, inHand, read);
+            for (int size = 0; size < document.sizes().size(); size++) {
+                Optional<Makeable> most = most(design, size, slot, supplies, inHand, current);
+                String sizeName = document.sizes().get(size);
+                if (most.isEmpty()) {
+                    tooSmall.add(document.name() + ", " + sizeName + ", as "
+                            + slot.label().toLowerCase());
+                } else {
+                    makeable.add(view(designId, document, sizeName, slot, most.get(), inHand, current));
+                }
+            }
+        }
+    }
+
+    /** The usual materials of a design, and what is in the hand in one of its slots. */
+    private static List<Supply> supplies(DesignDocument document, SlotRow filled, InHand inHand, Shelves read) {
+        List<Supply> supplies = new ArrayList<>();
+        for (SlotRow slot : document.slots()) {
+            boolean isFilled = slot.key().equals(filled.key());
+            Long id = isFilled ? Long.valueOf(inHand.material().id()) : slot.materialId();
+            if (id != null) {
+                List<Long> pieces = isFilled
+                        ? inHand.piece()
+                                .map(piece -> List.of(Long.parseLong(piece.key())))
+                                .orElse(List.of())
+                        : List.of();
+                read.supply(slot.key(), id, null, pieces).ifPresent(supplies::add);
+            }
+        }
+        return supplies;
+    }
+
+    private Optional<Makeable> most(
+            Design design, int size, SlotRow slot, List<Supply> supplies, InHand inHand, Settings current) {
+        if (inHand.piece().isEmpty()) {
+            return FromHand.most(
+                    units -> plan(design, size, units, supplies, current),
+                    Long.toString(inHand.material().id()),
+                    inHand.free(),
+                    MOST_UNITS);
+        }
+        ClothPiece piece = inHand.piece().get();
+        Supply cloth = supplies.stream()
+                .filter(supply -> supply.slot().equals(slot.key()))
+                .findFirst()
+                .orElseThrow();
+        BatchPlan unit = plan(design, size, 1, supplies, current);
+        int units = Math.min(MOST_UNITS, FromHand.units(unit, cloth, piece.extent(), piece.count()));
+        return units == 0
+                ? Optional.empty()
+                : Optional.of(new Makeable(units, plan(design, size, units, supplies, current)));
+    }
+
+    private BatchPlan plan(Design design, int size, int units, List<Supply> supplies, Settings current) {
+        return planner.plan(design, size, units, supplies, current.workroom(), Optional.empty());
+    }
+
+    private static MakeableView view(
+            long designId,
+            DesignDocument document,
+            String sizeName,
+            SlotRow slot,
+            Makeable most,
+            InHand inHand,
+            Settings current) {
+        ViewWriter writer = current.writer();
+        String key = Long.toString(inHand.material().id());
+        BatchPlan plan = most.plan();
+        Amount takes = plan.needs().stream()
+                .filter(need -> need.supply().key().equals(key))
+                .map(need -> inHand.piece().isPresent()
+                        ? Amount.pieces(need.offcuts().stream()
+                                .mapToLong(use -> use.count())
+                                .sum())
+                        : need.amount())
+                .findFirst()
+                .orElseGet(() -> Amount.none(inHand.free().counting()));
+        return new MakeableView(
+                designId,
+                document.name(),
+                sizeName,
+                slot.key(),
+                slot.label(),
+                most.units(),
+                writer.amount(takes),
+                plan.needs().stream()
+                        .filter(need -> !need.supply().key().equals(key))
+                        .map(need -> new OtherView(
+                                Long.parseLong(need.supply().key()),
+                                need.supply().name()
+                                        + (need.part() == Part.WHOLE
+                                                ? ""
+                                                : ", " + need.part().words()),
+                                writer.amount(need.amount()),
+                                need.isShort() ? writer.amount(need.shortBy()) : null))
+                        .toList(),
+                plan.pricing().map(pricing -> writer.money(pricing.price())).orElse(null),
+                plan.pricing()
+                        .flatMap(UnitPricing::perHour)
+                        .map(figure -> writer.money(figure.value()))
+                        .orElse(null),
+                plan.findings().stream()
+                        .filter(Finding::isRefused)
+                        .findFirst()
+                        .map(finding -> writer.sentence(finding.what()) + " " + writer.sentence(finding.remedy()))
+                        .orElse(null));
+    }
+}

@@ -1,0 +1,82 @@
+package mardun.app.material;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.math.BigDecimal;
+import java.util.Optional;
+import mardun.core.material.ClosedZip;
+import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a material is like, beyond its name and price.
+ *
+ * @param fullWidthNm from edge to edge, selvages included
+ * @param selvageNm on each side
+ * @param shrinkage the share of length and width that it still loses, from 0 to less than 1
+ * @param ironable empty where it is as usual for its kind of cloth
+ * @param frays empty where it is as usual for its kind of cloth
+ * @param layersAtOnce how many layers of it may be cut at once; empty where nobody said
+ * @param needle which one it asks for
+ * @param care words for labels
+ * @param oneDyeLot all of a batch has to come from one dye lot
+ * @param twoPart its halves are counted apart, and sold as sets
+ * @param zipLengthNm of a closed-end zip
+ * @param usePerHourNm of thread, what a machine takes in an hour
+ * @param targetValue up to where the shelf is filled once it is low
+ * @param place where it usually lies
+ */
+@Embeddable
+record Facts(
+        @Nullable Long fullWidthNm,
+        @Nullable Long selvageNm,
+        String fibre,
+        @Enumerated(EnumType.STRING) @Nullable WeightClass weightClass,
+        boolean nap,
+        @Nullable Long repeatNm,
+        BigDecimal shrinkage,
+        @Nullable Boolean ironable,
+        @Nullable Boolean frays,
+        @Nullable Integer layersAtOnce,
+        String needle,
+        String care,
+        @Enumerated(EnumType.STRING) Print print,
+        boolean oneDyeLot,
+        boolean twoPart,
+        @Nullable Long zipLengthNm,
+        boolean zipMetal,
+        @Nullable Long usePerHourNm,
+        @Nullable Long targetValue,
+        String place) {
+
+    static final Facts NONE = new Facts(
+            null,
+            null,
+            "",
+            null,
+            false,
+            null,
+            BigDecimal.ZERO,
+            null,
+            null,
+            null,
+            "",
+            "",
+            Print.PLAIN,
+            false,
+            false,
+            null,
+            false,
+            null,
+            null,
+            "");
+
+    Optional<ClosedZip> zip() {
+        return Optional.ofNullable(zipLengthNm).map(length -> new ClosedZip(new Length(length), zipMetal));
+    }
+
+    static Optional<Length> length(@Nullable Long nanometres) {
+        return Optional.ofNullable(nanometres).map(Length::new);
+    }
+}

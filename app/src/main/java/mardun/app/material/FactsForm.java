@@ -1,0 +1,45 @@
+package mardun.app.material;
+
+import jakarta.validation.constraints.NotNull;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a material is like, as it is typed; an empty text where it isn't said.
+ *
+ * @param fullWidth from edge to edge
+ * @param selvage on each side
+ * @param repeat the height after which the print comes again
+ * @param shrinkage in per cent, of length and width
+ * @param ironable absent where it is as usual for its kind of cloth
+ * @param frays absent where it is as usual for its kind of cloth
+ * @param layersAtOnce a count
+ * @param zipLength of a closed-end zip
+ * @param usePerHour of thread, what a machine takes in an hour
+ * @param target up to where the shelf is filled once it is low
+ */
+public record FactsForm(
+        @NotNull String fullWidth,
+        @NotNull String selvage,
+        @NotNull String fibre,
+        @Nullable WeightClass weightClass,
+        boolean nap,
+        @NotNull String repeat,
+        @NotNull String shrinkage,
+        @Nullable Boolean ironable,
+        @Nullable Boolean frays,
+        @NotNull String layersAtOnce,
+        @NotNull String needle,
+        @NotNull String care,
+        @NotNull Print print,
+        boolean oneDyeLot,
+        boolean twoPart,
+        @NotNull String zipLength,
+        boolean zipMetal,
+        @NotNull String usePerHour,
+        @NotNull String target,
+        @NotNull String place) {
+
+    /** Nothing said. */
+    public static final FactsForm NONE = new FactsForm(
+            "", "", "", null, false, "", "", null, null, "", "", "", Print.PLAIN, false, false, "", false, "", "", "");
+}

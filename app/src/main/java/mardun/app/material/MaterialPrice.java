@@ -1,0 +1,46 @@
+package mardun.app.material;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+
+/** What a material costs to buy, since when. */
+@Entity
+class MaterialPrice {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private long materialId;
+    private Instant since;
+    private long priceMinor;
+    private long pricePerValue;
+
+    protected MaterialPrice() {}
+
+    MaterialPrice(Material material, Instant since) {
+        this.materialId = material.id();
+        this.since = since;
+        this.priceMinor = material.priceMinor();
+        this.pricePerValue = material.pricePer().value();
+    }
+
+    long materialId() {
+        return materialId;
+    }
+
+    Instant since() {
+        return since;
+    }
+
+    long priceMinor() {
+        return priceMinor;
+    }
+
+    long pricePerValue() {
+        return pricePerValue;
+    }
+}

@@ -1,0 +1,369 @@
+package mardun.app.material;
+
+import java.math.BigInteger;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import mardun.core.batch.Supply;
+import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.Counting;
+import mardun.core.material.DyeLots;
+import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
+import mardun.core.material.Stock;
+import mardun.core.material.StockEvent;
+import mardun.core.material.UnitPrice;
+import mardun.core.material.Valuation;
+import mardun.core.material.Valuing;
+import mardun.core.material.Worth;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.money.Apportionment;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+
+/** One material's lots, movements and reservations, up to a moment, and what follows from them. */
+final class MaterialShelf {
+
+    private final Material material;
+    private final List<Lot> lots;
+    private final List<StockMovement> movements;
+    private final List<MaterialPrice> prices;
+    private final List<Reservation> reservations;
+    private final CurrencyUnit currency;
+    private final Valuing valuing;
+    private @Nullable Valuation valuation;
+
+    /**
+     * The shelf of a material.
+     *
+     * @param lots oldest first
+     * @param movements oldest first
+     * @param prices oldest first
+     */
+    MaterialShelf(
+            Material material,
+            List<Lot> lots,
+            List<StockMovement> movements,
+            List<MaterialPrice> prices,
+            List<Reservation> reservations,
+            CurrencyUnit currency,
+            Valuing valuing) {
+        this.material = material;
+        this.lots = lots;
+        this.movements = movements;
+        this.prices = prices;
+        this.reservations = reservations;
+        this.currency = currency;
+        this.valuing = valuing;
+    }
+
+    Material material() {
+        return material;
+    }
+
+    List<Lot> lots() {
+        return lots;
+    }
+
+    List<Reservation> reservations() {
+        return reservations;
+    }
+
+    private Counting counting() {
+        return material.kind().counting();
+    }
+
+    /** What is there of a part, without offcuts and precuts. */
+    Amount onHand(Part part) {
+        return new Amount(
+                counting(),
+                movements.stream()
+                        .filter(m -> !m.isOfPieces() && m.part() == part)
+                        .mapToLong(StockMovement::changeValue)
+                        .sum());
+    }
+
+    /** What is there: of a two-part notion, as many sets as there are of the half that there is less of. */
+    Amount onHand() {
+        return material.parts().stream()
+                .map(this::onHand)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+
+    /** What batches have reserved of a part, but for one of them. */
+    Amount held(Part part, @Nullable Long exceptBatch) {
+        return new Amount(counting(), held(r -> !r.isOfPieces() && r.part() == part, exceptBatch));
+    }
+
+    /** How many pieces of a lot of offcuts or precuts are reserved, but for one batch. */
+    long heldPieces(long lotId, @Nullable Long exceptBatch) {
+        return held(r -> r.isOfPieces() && r.lotId().orElse(0L) == lotId, exceptBatch);
+    }
+
+    private long held(Predicate<Reservation> which, @Nullable Long exceptBatch) {
+        return reservations.stream()
+                .filter(which)
+                .filter(r -> exceptBatch == null || r.batchId() != exceptBatch)
+                .mapToLong(Reservation::heldValue)
+                .sum();
+    }
+
+    /**
+     * What is left of each lot. What was taken before it had been entered is taken from the oldest lots, so that the lots
+     * together are what is on hand, unless that is below zero.
+     */
+    Map<Long, Long> left() {
+        Map<Long, Long> left = new LinkedHashMap<>();
+        lots.forEach(lot -> left.put(lot.id(), 0L));
+        Map<Part, Long> owed = new EnumMap<>(Part.class);
+        for (StockMovement movement : movements) {
+            movement.lotId()
+                    .ifPresentOrElse(
+                            lot -> left.merge(lot, movement.changeValue(), Long::sum),
+                            () -> owed.merge(movement.part(), -movement.changeValue(), Long::sum));
+        }
+        for (Lot lot : lots) {
+            long debt = lot.isOfPieces() ? 0 : owed.getOrDefault(lot.part(), 0L);
+            long paid = Math.max(0, Math.min(debt, left.get(lot.id())));
+            left.merge(lot.id(), -paid, Long::sum);
+            if (paid > 0) {
+                owed.merge(lot.part(), -paid, Long::sum);
+            }
+        }
+        return left;
+    }
+
+    /** What a part of it can be taken from, oldest first, with what others haven't reserved of each lot. */
+    List<DyeLots.Lot> rolls(Part part, @Nullable Long batchId) {
+        Map<Long, Long> left = left();
+        return lots.stream()
+                .filter(lot -> !lot.isOfPieces() && lot.part() == part && left.get(lot.id()) > 0)
+                .map(lot -> new DyeLots.Lot(
+                        Long.toString(lot.id()),
+                        lot.dyeLot(),
+                        new Amount(
+                                counting(),
+                                left.get(lot.id()) - held(r -> r.lotId().orElse(0L) == lot.id(), batchId))))
+                .toList();
+    }
+
+    /** The lots that a batch has reserved of a part, with how much. */
+    Map<Long, Long> heldLots(Part part, long batchId) {
+        return reservations.stream()
+                .filter(r -> r.batchId() == batchId && !r.isOfPieces() && r.part() == part)
+                .filter(r -> r.lotId().isPresent())
+                .collect(Collectors.toMap(
+                        r -> r.lotId().orElseThrow(), Reservation::heldValue, Long::sum, LinkedHashMap::new));
+    }
+
+    /** Offcuts and precuts that this batch may use, with what one is worth. */
+    List<ClothPiece> pieces(@Nullable Long batchId) {
+        Map<Long, Long> left = left();
+        List<ClothPiece> pieces = new ArrayList<>();
+        for (Lot lot : lots) {
+            long free = lot.isOfPieces() ? left.get(lot.id()) - heldPieces(lot.id(), batchId) : 0;
+            if (free > 0) {
+                long all = left.get(lot.id());
+                pieces.add(new ClothPiece(
+                        Long.toString(lot.id()),
+                        lot.pieceSize().orElseThrow(),
+                        free,
+                        BigFraction.of(valuation().left(pile(lot))).divide(BigFraction.of(all))));
+            }
+        }
+        return pieces;
+    }
+
+    /** The narrowest usable width of what is left, as it was measured; where nobody measured, what the label says. */
+    Optional<Length> usableWidth() {
+        Map<Long, Long> left = left();
+        return material.usableWidth()
+                .map(label -> lots.stream()
+                        .filter(lot -> !lot.isOfPieces() && left.get(lot.id()) > 0)
+                        .map(lot -> lot.measuredWidth().orElse(label))
+                        .min(Comparator.naturalOrder())
+                        .orElse(label));
+    }
+
+    /** This material for a slot of a design, as a batch sees it. */
+    Supply supply(String slot, @Nullable Long batchId, List<Long> usedPieces) {
+        Map<Part, Stock> stock = new EnumMap<>(Part.class);
+        for (Part part : material.parts()) {
+            stock.put(part, new Stock(onHand(part), held(part, batchId), worth(part)));
+        }
+        return new Supply(
+                slot,
+                Long.toString(material.id()),
+                material.name(),
+                material.kind(),
+                usableWidth(),
+                material.cloth(),
+                material.isDirectional() || material.facts().nap(),
+                material.facts().shrinkage(),
+                material.facts().zip(),
+                stock,
+                usedPieces.isEmpty()
+                        ? List.of()
+                        : pieces(batchId).stream()
+                                .filter(piece -> usedPieces.contains(Long.parseLong(piece.key())))
+                                .toList(),
+                price(Part.WHOLE));
+    }
+
+    /** What it costs to buy now; half of a set for a half. */
+    UnitPrice price(Part part) {
+        Amount per = material.pricePer();
+        return new UnitPrice(Money.ofMinor(currency, material.priceMinor()), part == Part.WHOLE ? per : per.times(2));
+    }
+
+    /** What the next amounts of a part are worth. */
+    Worth worth(Part part) {
+        return valuation().worth(part.name(), counting(), price(part));
+    }
+
+    /** What is left of everything, in minor units. */
+    long worth() {
+        return valuation().left();
+    }
+
+    /** What is left of the roll, or of the whole, in minor units. */
+    long worthOfRolls() {
+        return material.parts().stream()
+                .mapToLong(part -> valuation().left(part.name()))
+                .sum();
+    }
+
+    long worthOfPieces(Lot lot) {
+        return valuation().left(pile(lot));
+    }
+
+    /** How much a batch has taken of a part, without offcuts and precuts. */
+    Amount takenBy(long batchId, Part part) {
+        return new Amount(
+                counting(),
+                movements.stream()
+                        .filter(m -> m.batchId().orElse(0L) == batchId && !m.isOfPieces() && m.part() == part)
+                        .mapToLong(m -> -m.changeValue())
+                        .sum());
+    }
+
+    /** How many offcuts or precuts of a lot a batch has taken. */
+    long piecesTakenBy(long batchId, long lotId) {
+        return movements.stream()
+                .filter(m -> m.batchId().orElse(0L) == batchId && m.lotId().orElse(0L) == lotId)
+                .mapToLong(m -> -m.changeValue())
+                .sum();
+    }
+
+    /** What a batch has taken of it, less the offcuts that were kept, in minor units. */
+    long usedBy(long batchId, Predicate<StockMovement> which) {
+        return movements.stream()
+                .filter(m -> m.batchId().orElse(0L) == batchId)
+                .filter(which)
+                .mapToLong(m -> valuation().used(Long.toString(m.id())))
+                .sum();
+    }
+
+    Valuation valuation() {
+        if (valuation == null) {
+            valuation = Valuation.of(events(), valuing);
+        }
+        return valuation;
+    }
+
+    private static String pile(Lot lot) {
+        return lot.isOfPieces() ? "lot " + lot.id() : lot.part().name();
+    }
+
+    private List<StockEvent> events() {
+        Map<Long, Lot> byId = new HashMap<>();
+        lots.forEach(lot -> byId.put(lot.id(), lot));
+        List<StockEvent> events = new ArrayList<>();
+        int nextPrice = 0;
+        for (StockMovement movement : movements) {
+            Instant at = movement.movedAt();
+            while (nextPrice < prices.size() && !prices.get(nextPrice).since().isAfter(at)) {
+                events.addAll(repriced(prices.get(nextPrice++)));
+            }
+            events.add(event(movement, movement.lotId().map(byId::get)));
+        }
+        while (nextPrice < prices.size()) {
+            events.addAll(repriced(prices.get(nextPrice++)));
+        }
+        return events;
+    }
+
+    private static StockEvent event(StockMovement movement, Optional<Lot> lot) {
+        String pile = lot.map(MaterialShelf::pile).orElse(movement.part().name());
+        long change = movement.changeValue();
+        if (change < 0) {
+            return new StockEvent.Left(Long.toString(movement.id()), pile, -change);
+        }
+        Optional<Arrival.KeptOf> kept =
+                movement.kind() == MovementKind.OFFCUT_KEPT ? lot.flatMap(Lot::kept) : Optional.empty();
+        return kept.<StockEvent>map(of -> new StockEvent.Kept(
+                        pile,
+                        change,
+                        Long.toString(of.movementId()),
+                        BigFraction.of(
+                                of.share().unscaledValue(),
+                                BigInteger.TEN.pow(of.share().scale()))))
+                .orElseGet(() -> new StockEvent.Came(
+                        pile, change, movement.worthMinor(), movement.kind() == MovementKind.GIVEN));
+    }
+
+    private List<StockEvent> repriced(MaterialPrice price) {
+        BigFraction perUnit = BigFraction.of(price.priceMinor(), price.pricePerValue());
+        List<StockEvent> events = new ArrayList<>();
+        for (Part part : material.parts()) {
+            events.add(new StockEvent.Repriced(part.name(), part == Part.WHOLE ? perUnit : perUnit.divide(2)));
+        }
+        lots.stream()
+                .filter(Lot::isOfPieces)
+                .forEach(lot -> events.add(new StockEvent.Repriced(
+                        pile(lot), perUnit.multiply(lengthOf(lot.pieceSize().orElseThrow())))));
+        return events;
+    }
+
+    /** The length of cloth that a piece is worth: its area, over the usable width. */
+    private BigFraction lengthOf(Extent piece) {
+        return BigFraction.of(
+                BigInteger.valueOf(piece.width().nanometres())
+                        .multiply(BigInteger.valueOf(piece.height().nanometres())),
+                BigInteger.valueOf(material.usableWidth().orElseThrow().nanometres()));
+    }
+
+    /** How much of the roll left with a movement, in the smallest units. */
+    long lengthOf(long movementId) {
+        return movements.stream()
+                .filter(m -> m.id() == movementId)
+                .mapToLong(m -> -m.changeValue())
+                .sum();
+    }
+
+    /** What so much would cost to buy, in minor units. */
+    long replacement(Part part, Amount amount) {
+        return Apportionment.rounded(price(part).cost(amount));
+    }
+
+    /** What so many pieces of cloth would cost, by their area. */
+    long replacement(Extent piece, long count) {
+        return Apportionment.rounded(
+                BigFraction.of(material.priceMinor(), material.pricePer().value())
+                        .multiply(lengthOf(piece))
+                        .multiply(count));
+    }
+}

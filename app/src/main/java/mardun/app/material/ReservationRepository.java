@@ -1,0 +1,30 @@
+package mardun.app.material;
+
+import java.util.Collection;
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+interface ReservationRepository extends JpaRepository<Reservation, Long> {
+
+    List<Reservation> findByMaterialIdInOrderById(Collection<Long> materialIds);
+
+    List<Reservation> findByBatchIdOrderById(long batchId);
+
+    @Query("select r.materialId as materialId, r.part as part, sum(r.heldValue) as value from Reservation r"
+            + " where r.ofPieces = false group by r.materialId, r.part")
+    List<StockMovementRepository.OnHand> held();
+
+    @Query("select r.materialId as materialId, r.part as part, sum(r.heldValue) as value from Reservation r"
+            + " where r.materialId in :materialIds and r.ofPieces = false group by r.materialId, r.part")
+    List<StockMovementRepository.OnHand> held(Collection<Long> materialIds);
+
+    @Modifying
+    @Query("delete from Reservation r where r.batchId = :batchId")
+    void release(long batchId);
+
+    @Modifying
+    @Query("delete from Reservation r where r.batchId = :batchId and r.materialId = :materialId")
+    void release(long batchId, long materialId);
+}

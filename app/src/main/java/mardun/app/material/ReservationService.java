@@ -1,0 +1,157 @@
+package mardun.app.material;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.app.material.StockLedger.Leaving;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.material.Amount;
+import mardun.core.material.DyeLots;
+import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Holds material for batches, and takes it for them. Each material is held for the transaction, in the order of the ids,
+ * so that of two who reserve the last metre at once one gets it and the other is told.
+ */
+@Service
+public class ReservationService {
+
+    private final ReservationRepository reservations;
+    private final StockLedger ledger;
+    private final SettingsService settings;
+
+    ReservationService(ReservationRepository reservations, StockLedger ledger, SettingsService settings) {
+        this.reservations = reservations;
+        this.ledger = ledger;
+        this.settings = settings;
+    }
+
+    /**
+     * What a batch takes of a material.
+     *
+     * @param pieces how many offcuts or precuts, by their lot
+     */
+    public record Want(long materialId, Part part, Amount amount, Map<Long, Long> pieces) {}
+
+    /** Holds for a batch what it wants, as far as it is free, in the place of what it held. Answers what is missing. */
+    @Transactional
+    public List<String> reserve(long batchId, List<Want> wants) {
+        List<String> missing = new ArrayList<>();
+        for (Want want : inOrder(wants)) {
+            MaterialShelf shelf = ledger.held(want.materialId());
+            missing.addAll(reserve(batchId, want, shelf));
+        }
+        reservations.flush();
+        return missing;
+    }
+
+    /** Gives back all that a batch holds. */
+    @Transactional
+    public void release(long batchId) {
+        reservations.release(batchId);
+    }
+
+    private List<String> reserve(long batchId, Want want, MaterialShelf shelf) {
+        reservations.deleteAll(shelf.reservations().stream()
+                .filter(r -> r.batchId() == batchId && r.part() == want.part())
+                .toList());
+        List<String> missing = new ArrayList<>();
+        want.pieces().forEach((lot, count) -> {
+            long free = shelf.left().getOrDefault(lot, 0L) - shelf.heldPieces(lot, batchId);
+            if (Math.min(free, count) > 0) {
+                reservations.save(
+                        new Reservation(batchId, want.materialId(), want.part(), lot, true, Math.min(free, count)));
+            }
+            if (free < count) {
+                missing.add("Of the offcuts of “" + shelf.material().name() + "” only " + Math.max(0, free) + " of "
+                        + count + " are free.");
+            }
+        });
+        if (want.amount().isPositive()) {
+            hold(batchId, want, shelf, missing);
+        }
+        return missing;
+    }
+
+    private void hold(long batchId, Want want, MaterialShelf shelf, List<String> missing) {
+        ViewWriter writer = settings.current().writer();
+        Amount free = shelf.onHand(want.part()).minus(shelf.held(want.part(), batchId));
+        String name = shelf.material().name();
+        if (shelf.material().facts().oneDyeLot()) {
+            List<DyeLots.Lot> lots = shelf.rolls(want.part(), batchId);
+            Optional<DyeLots.Pick> pick =
+                    free.compareTo(want.amount()) < 0 ? Optional.empty() : DyeLots.pick(want.amount(), lots);
+            pick.ifPresentOrElse(
+                    found -> found.fromLot()
+                            .forEach((lot, amount) -> reservations.save(new Reservation(
+                                    batchId,
+                                    want.materialId(),
+                                    want.part(),
+                                    Long.parseLong(lot),
+                                    false,
+                                    amount.value()))),
+                    () -> missing.add("No one dye lot of “" + name + "” has "
+                            + writer.text(want.amount().shown()) + " free; the largest has "
+                            + writer.text(
+                                    DyeLots.most(lots, want.amount().counting()).shown())
+                            + ". Nothing of it is held."));
+            return;
+        }
+        Amount holds = free.compareTo(want.amount()) < 0 ? free : want.amount();
+        if (holds.isPositive()) {
+            reservations.save(new Reservation(batchId, want.materialId(), want.part(), null, false, holds.value()));
+        }
+        if (holds.compareTo(want.amount()) < 0) {
+            Amount held = holds.isPositive() ? holds : Amount.none(holds.counting());
+            missing.add("“" + name + "” goes short by "
+                    + writer.text(want.amount().minus(held).shown()) + ": of "
+                    + writer.text(shelf.onHand(want.part()).shown()) + " on the shelf "
+                    + writer.text(shelf.held(want.part(), batchId).shown()) + " are held for other batches.");
+        }
+    }
+
+    /**
+     * Takes from the shelf what a batch wants: from the lots that it holds first, and of one dye where that matters. What
+     * it held of these materials is given back.
+     *
+     * @return the movements with which the rolls were cut or used, by material
+     */
+    @Transactional
+    public Map<Long, List<Long>> take(long batchId, MovementKind kind, List<Want> wants, String reason) {
+        Map<Long, List<Long>> made = new LinkedHashMap<>();
+        for (Want want : inOrder(wants)) {
+            MaterialShelf shelf = ledger.held(want.materialId());
+            Map<Long, Long> first = shelf.heldLots(want.part(), batchId);
+            if (shelf.material().facts().oneDyeLot() && first.isEmpty()) {
+                DyeLots.pick(want.amount(), shelf.rolls(want.part(), batchId))
+                        .ifPresent(pick -> pick.fromLot()
+                                .forEach((lot, amount) -> first.put(Long.parseLong(lot), amount.value())));
+            }
+            want.pieces()
+                    .forEach((lot, count) -> ledger.leaveLot(
+                            lot, new Leaving(kind, batchId, want.part(), Amount.pieces(count), reason)));
+            if (want.amount().isPositive()) {
+                made.computeIfAbsent(want.materialId(), id -> new ArrayList<>())
+                        .addAll(ledger.leave(
+                                want.materialId(),
+                                new Leaving(kind, batchId, want.part(), want.amount(), reason),
+                                first));
+            }
+            reservations.release(batchId, want.materialId());
+        }
+        return made;
+    }
+
+    private static List<Want> inOrder(List<Want> wants) {
+        return wants.stream()
+                .sorted(Comparator.comparing(Want::materialId).thenComparing(Want::part))
+                .toList();
+    }
+}

@@ -1,0 +1,110 @@
+package mardun.app.material;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToLongFunction;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import org.springframework.data.domain.Pageable;
+import org.springframework.stereotype.Component;
+
+/** Reads what lies on the shelf, of some materials or of all, now or at a past moment, in a handful of queries. */
+@Component
+class ShelfReader {
+
+    /** After every movement that there can be. */
+    private static final Instant EVER = Instant.parse("9999-12-31T00:00:00Z");
+
+    private final MaterialRepository materials;
+    private final LotRepository lots;
+    private final StockMovementRepository movements;
+    private final MaterialPriceRepository prices;
+    private final ReservationRepository reservations;
+    private final SettingsService settings;
+
+    ShelfReader(
+            MaterialRepository materials,
+            LotRepository lots,
+            StockMovementRepository movements,
+            MaterialPriceRepository prices,
+            ReservationRepository reservations,
+            SettingsService settings) {
+        this.materials = materials;
+        this.lots = lots;
+        this.movements = movements;
+        this.prices = prices;
+        this.reservations = reservations;
+        this.settings = settings;
+    }
+
+    /** The shelves of these materials as they are now, by their ids; those that there aren't are left out. */
+    Map<Long, MaterialShelf> read(Collection<Long> ids) {
+        if (ids.isEmpty()) {
+            return Map.of();
+        }
+        return shelves(
+                materials.findAllById(ids),
+                lots.findByMaterialIdInOrderByCameAtAscIdAsc(ids),
+                movements.findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(ids, EVER),
+                prices.findByMaterialIdInOrderBySinceAscIdAsc(ids),
+                reservations.findByMaterialIdInOrderById(ids));
+    }
+
+    /** The shelves of all materials as they were just before a moment, by kind and name. */
+    Map<Long, MaterialShelf> readAll(Instant until) {
+        List<Material> all =
+                materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).getContent();
+        List<Long> ids = all.stream().map(Material::id).toList();
+        return shelves(
+                all,
+                lots.findAll().stream()
+                        .filter(lot -> lot.cameAt().isBefore(until))
+                        .sorted(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id))
+                        .toList(),
+                movements.findByMovedAtLessThanOrderByMovedAtAscIdAsc(until),
+                prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
+                        .filter(price -> price.since().isBefore(until))
+                        .toList(),
+                List.of());
+    }
+
+    private Map<Long, MaterialShelf> shelves(
+            List<Material> found,
+            List<Lot> itsLots,
+            List<StockMovement> itsMovements,
+            List<MaterialPrice> itsPrices,
+            List<Reservation> itsReservations) {
+        Settings current = settings.current();
+        Map<Long, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
+        Map<Long, List<StockMovement>> movementsOf = by(itsMovements, StockMovement::materialId);
+        Map<Long, List<MaterialPrice>> pricesOf = by(itsPrices, MaterialPrice::materialId);
+        Map<Long, List<Reservation>> reservationsOf = by(itsReservations, Reservation::materialId);
+        Map<Long, MaterialShelf> shelves = new LinkedHashMap<>();
+        for (Material material : found) {
+            shelves.put(
+                    material.id(),
+                    new MaterialShelf(
+                            material,
+                            lotsOf.getOrDefault(material.id(), List.of()),
+                            movementsOf.getOrDefault(material.id(), List.of()),
+                            pricesOf.getOrDefault(material.id(), List.of()),
+                            reservationsOf.getOrDefault(material.id(), List.of()),
+                            current.currency(),
+                            current.valuing()));
+        }
+        return shelves;
+    }
+
+    private static <T> Map<Long, List<T>> by(List<T> all, ToLongFunction<T> materialOf) {
+        Map<Long, List<T>> grouped = new HashMap<>();
+        all.forEach(one -> grouped.computeIfAbsent(materialOf.applyAsLong(one), id -> new ArrayList<>())
+                .add(one));
+        return grouped;
+    }
+}

@@ -1,0 +1,633 @@
+package mardun.app.material;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import mardun.app.material.Arrival.KeptOf;
+import mardun.app.material.StockLedger.Leaving;
+import mardun.app.material.StockViews.CountLine;
+import mardun.app.material.StockViews.CountedLine;
+import mardun.app.material.StockViews.KindValue;
+import mardun.app.material.StockViews.LotForm;
+import mardun.app.material.StockViews.LotView;
+import mardun.app.material.StockViews.PieceForm;
+import mardun.app.material.StockViews.ReservedView;
+import mardun.app.material.StockViews.ScrapForm;
+import mardun.app.material.StockViews.ScrapLine;
+import mardun.app.material.StockViews.ShelfView;
+import mardun.app.material.StockViews.SizeToScale;
+import mardun.app.material.StockViews.StockTakeDone;
+import mardun.app.material.StockViews.StockTakeForm;
+import mardun.app.material.StockViews.StockTakeView;
+import mardun.app.material.StockViews.StockValueView;
+import mardun.app.material.StockViews.ValueLine;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.CsvSheet;
+import mardun.app.show.ViewWriter;
+import mardun.core.cutting.Offcuts;
+import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.MovementKind;
+import mardun.core.material.Part;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Value;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is on the shelf: movements, lots, offcuts, stock-takes, and what it is all worth. */
+@Service
+public class StockService {
+
+    private static final int LONGEST_REASON = 300;
+    private static final int LONGEST_DYE_LOT = 60;
+
+    private final StockLedger ledger;
+    private final ShelfReader reader;
+    private final LotRepository lots;
+    private final MaterialService materials;
+    private final SettingsService settings;
+    private final OnceOnly onceOnly;
+    private final Clock clock;
+
+    StockService(
+            StockLedger ledger,
+            ShelfReader reader,
+            LotRepository lots,
+            MaterialService materials,
+            SettingsService settings,
+            OnceOnly onceOnly,
+            Clock clock) {
+        this.ledger = ledger;
+        this.reader = reader;
+        this.lots = lots;
+        this.materials = materials;
+        this.settings = settings;
+        this.onceOnly = onceOnly;
+        this.clock = clock;
+    }
+
+    /** Moves stock as a person enters it: always a positive amount, its direction given by the kind. */
+    public MaterialView move(long id, MovementForm form) {
+        onceOnly.make(form.requestId(), () -> {
+            MaterialShelf shelf = ledger.held(id);
+            MaterialKind kind = shelf.material().kind();
+            FieldReader fields = new FieldReader();
+            Settings current = settings.current();
+            boolean ofPieces = form.lotId() != null && ledger.lot(form.lotId()).isOfPieces();
+            Amount typed = ofPieces
+                    ? Amount.pieces(fields.count("amount", form.amount(), 0, 10_000))
+                    : MaterialReader.amount(fields, "amount", form.amount(), kind, current);
+            new MaterialReader(fields, current).atMost("reason", form.reason(), LONGEST_REASON);
+            new MaterialReader(fields, current).atMost("dyeLot", text(form.dyeLot()), LONGEST_DYE_LOT);
+            new MaterialReader(fields, current).atMost("place", text(form.place()), MaterialReader.LONGEST_PLACE);
+            Optional<Long> paid = text(form.paid()).isBlank()
+                    ? Optional.empty()
+                    : Optional.of(fields.money("paid", text(form.paid()), current.currency()));
+            fields.check();
+            String reason = form.reason().strip();
+            return switch (form.kind().direction()) {
+                case IN -> ledger.arrive(id, arrival(form, typed, paid, shelf.material()));
+                case OUT -> leave(shelf, form, typed, reason);
+                case EITHER -> count(shelf, form, typed, reason);
+            };
+        });
+        return materials.get(id);
+    }
+
+    private static Arrival arrival(MovementForm form, Amount typed, Optional<Long> paid, Material material) {
+        return new Arrival(
+                form.kind(),
+                typed,
+                paid,
+                0,
+                form.kind() == MovementKind.BOUGHT || form.kind() == MovementKind.GIVEN
+                        ? form.reason().strip()
+                        : "",
+                null,
+                "",
+                text(form.dyeLot()).strip(),
+                text(form.place()).isBlank()
+                        ? material.facts().place()
+                        : text(form.place()).strip(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                form.reason().strip(),
+                Optional.empty());
+    }
+
+    private long leave(MaterialShelf shelf, MovementForm form, Amount typed, String reason) {
+        long first = 0;
+        if (form.lotId() != null) {
+            Part part = ledger.lot(form.lotId()).part();
+            return ledger.leaveLot(form.lotId(), new Leaving(form.kind(), null, part, typed, reason));
+        }
+        for (Part part : parts(shelf, form)) {
+            List<Long> made =
+                    ledger.leave(shelf.material().id(), new Leaving(form.kind(), null, part, typed, reason), Map.of());
+            first = first == 0 ? made.get(0) : first;
+        }
+        return first;
+    }
+
+    private long count(MaterialShelf shelf, MovementForm form, Amount typed, String reason) {
+        List<Long> made = new ArrayList<>();
+        if (form.lotId() != null) {
+            ledger.countLot(form.lotId(), typed, reason).ifPresent(made::add);
+        } else {
+            for (Part part : parts(shelf, form)) {
+                ledger.count(shelf.material().id(), part, typed, reason).ifPresent(made::add);
+            }
+        }
+        if (made.isEmpty()) {
+            throw RefusedException.conflict("On the shelf are "
+                    + settings.current().writer().text(typed.shown()) + " of “"
+                    + shelf.material().name() + "” already; there is nothing to move.");
+        }
+        return made.get(0);
+    }
+
+    private static List<Part> parts(MaterialShelf shelf, MovementForm form) {
+        List<Part> all = shelf.material().parts();
+        return form.part() != null && all.contains(form.part()) ? List.of(form.part()) : all;
+    }
+
+    private static String text(@Nullable String typed) {
+        return typed == null ? "" : typed;
+    }
+
+    /** Puts something on the shelf inside the caller's transaction; answers its movement. */
+    @Transactional
+    public long receive(long materialId, Arrival arrival) {
+        return ledger.arrive(materialId, arrival);
+    }
+
+    /** A material's kind and name, for whoever enters its lots. */
+    @Transactional(readOnly = true)
+    public Map<Long, MaterialView> describe(Collection<Long> ids) {
+        Map<Long, MaterialView> views = new LinkedHashMap<>();
+        ids.forEach(id -> views.put(id, materials.get(id)));
+        return views;
+    }
+
+    /** The shelf of a material at the end of a day; that of today is the shelf as it is. */
+    @Transactional(readOnly = true)
+    public ShelfView shelf(long id, Optional<LocalDate> on) {
+        LocalDate today = LocalDate.now(clock);
+        LocalDate day = on.orElse(today);
+        MaterialShelf shelf = day.isBefore(today)
+                ? reader.readAll(endOf(day)).get(id)
+                : reader.read(List.of(id)).get(id);
+        if (shelf == null) {
+            throw RefusedException.missing("There is no such material, or no longer.");
+        }
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        Map<Long, Long> left = shelf.left();
+        long inLots = shelf.lots().stream()
+                .filter(lot -> !lot.isOfPieces())
+                .mapToLong(lot -> left.get(lot.id()))
+                .sum();
+        long onHandOfParts = shelf.material().parts().stream()
+                .mapToLong(part -> shelf.onHand(part).value())
+                .sum();
+        Amount onHand = shelf.onHand();
+        return new ShelfView(
+                day,
+                writer.amount(onHand),
+                writer.money(shelf.worth()),
+                current.valuing().school(),
+                shelf.lots().stream()
+                        .filter(lot -> left.get(lot.id()) != 0)
+                        .map(lot -> view(lot, shelf, left.get(lot.id()), current))
+                        .toList(),
+                shelf.reservations().stream()
+                        .map(r -> new ReservedView(
+                                r.batchId(),
+                                r.part(),
+                                r.lotId().orElse(null),
+                                writer.amount(
+                                        r.isOfPieces()
+                                                ? Amount.pieces(r.heldValue())
+                                                : new Amount(onHand.counting(), r.heldValue()))))
+                        .toList(),
+                onHandOfParts < inLots ? writer.amount(new Amount(onHand.counting(), onHandOfParts - inLots)) : null);
+    }
+
+    private Instant endOf(LocalDate day) {
+        return day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
+    }
+
+    private LotView view(Lot lot, MaterialShelf shelf, long left, Settings current) {
+        ViewWriter writer = current.writer();
+        long held = shelf.reservations().stream()
+                .filter(r -> r.lotId().orElse(0L) == lot.id())
+                .mapToLong(Reservation::heldValue)
+                .sum();
+        return new LotView(
+                lot.id(),
+                lot.version(),
+                lot.part(),
+                lot.origin(),
+                lot.cameAt(),
+                lot.cameFrom(),
+                lot.soldAs(),
+                writer.amount(amount(lot, shelf, lot.quantityValue())),
+                writer.amount(amount(lot, shelf, left)),
+                writer.amount(amount(lot, shelf, held)),
+                writer.money(lot.worthMinor()),
+                writer.money(lot.extraMinor()),
+                lot.dyeLot(),
+                lot.place(),
+                lot.measuredWidth()
+                        .map(width -> writer.length(width, ShownRounding.NEAREST))
+                        .orElse(null),
+                lot.pieceSize()
+                        .map(size -> writer.length(size.width(), ShownRounding.NEAREST))
+                        .orElse(null),
+                lot.pieceSize()
+                        .map(size -> writer.length(size.height(), ShownRounding.NEAREST))
+                        .orElse(null),
+                lot.pieceSize()
+                        .map(size -> new SizeToScale(
+                                size.width().nanometres(), size.height().nanometres()))
+                        .orElse(null),
+                isForTheScrapBag(lot, current));
+    }
+
+    private static Amount amount(Lot lot, MaterialShelf shelf, long value) {
+        return lot.isOfPieces()
+                ? Amount.pieces(value)
+                : new Amount(shelf.material().kind().counting(), value);
+    }
+
+    /** An offcut that has lain long, and is no larger than twice the smallest that the maker keeps. */
+    private boolean isForTheScrapBag(Lot lot, Settings current) {
+        boolean old = Duration.between(lot.cameAt(), clock.instant()).toDays() >= current.offcutDays();
+        return lot.origin() == MovementKind.OFFCUT_KEPT
+                && old
+                && lot.pieceSize()
+                        .map(size -> !Offcuts.isWorthKeeping(
+                                size,
+                                current.offcutShort().times(2),
+                                current.offcutLong().times(2)))
+                        .orElse(false);
+    }
+
+    /** Says more about a lot: its dye lot, its place, the width that was measured. */
+    @Transactional
+    public ShelfView describeLot(long lotId, LotForm form) {
+        Lot lot = ledger.lot(lotId);
+        ChangedMeanwhileException.check("This lot", form.version(), lot.version());
+        FieldReader fields = new FieldReader();
+        Settings current = settings.current();
+        MaterialReader typed = new MaterialReader(fields, current);
+        typed.atMost("dyeLot", form.dyeLot(), LONGEST_DYE_LOT);
+        typed.atMost("place", form.place(), MaterialReader.LONGEST_PLACE);
+        Optional<Length> width = form.measuredWidth().isBlank()
+                ? Optional.empty()
+                : Optional.of(fields.positiveLength(
+                        "measuredWidth",
+                        form.measuredWidth(),
+                        current.unitSystem().smallUnit(),
+                        MaterialReader.WIDEST_CLOTH));
+        fields.check();
+        lot.describe(form.dyeLot().strip(), form.place().strip(), width.orElse(null));
+        lots.saveAndFlush(lot);
+        return shelf(lot.materialId(), Optional.empty());
+    }
+
+    /** Enters offcuts or precuts that were found or given. */
+    public ShelfView enterPieces(long materialId, PieceForm form) {
+        onceOnly.make(form.requestId(), () -> {
+            MaterialShelf shelf = ledger.held(materialId);
+            if (shelf.material().kind() != MaterialKind.CLOTH) {
+                throw RefusedException.conflict("Only cloth has offcuts and precuts.");
+            }
+            FieldReader fields = new FieldReader();
+            Settings current = settings.current();
+            Extent size = pieceSize(fields, form.width(), form.height(), current);
+            int count = fields.count("count", form.count(), 1, 10_000);
+            new MaterialReader(fields, current).atMost("place", form.place(), MaterialReader.LONGEST_PLACE);
+            fields.check();
+            return ledger.arrive(
+                    materialId,
+                    new Arrival(
+                            form.given() ? MovementKind.GIVEN : MovementKind.COUNTED,
+                            Amount.pieces(count),
+                            Optional.empty(),
+                            0,
+                            "",
+                            null,
+                            "",
+                            "",
+                            form.place().strip(),
+                            Optional.empty(),
+                            Optional.of(size),
+                            Optional.empty(),
+                            form.given() ? "given" : "found on the shelf",
+                            Optional.empty()));
+        });
+        return shelf(materialId, Optional.empty());
+    }
+
+    /** Reads a piece's size. */
+    public static Extent pieceSize(FieldReader fields, String width, String height, Settings current) {
+        return new Extent(
+                fields.positiveLength("width", width, current.unitSystem().smallUnit(), MaterialReader.WIDEST_CLOTH),
+                fields.positiveLength("height", height, current.unitSystem().smallUnit(), MaterialReader.WIDEST_CLOTH));
+    }
+
+    /** An offcut that was left when a batch was cut; inside the caller's transaction. */
+    public record KeptOffcut(long materialId, Extent size, int count, String place) {}
+
+    /**
+     * Keeps offcuts of what a batch has just been cut from.
+     *
+     * @param cut the movements with which the cloth left, by material
+     */
+    @Transactional
+    public void keep(long batchId, List<KeptOffcut> offcuts, Map<Long, List<Long>> cut) {
+        for (KeptOffcut offcut : offcuts) {
+            MaterialShelf shelf = ledger.held(offcut.materialId());
+            List<Long> from = cut.getOrDefault(offcut.materialId(), List.of());
+            if (from.isEmpty()) {
+                throw RefusedException.conflict("Nothing of “"
+                        + shelf.material().name() + "” was cut from the roll, so no offcut is left of it.");
+            }
+            long largest =
+                    from.stream().max(Comparator.comparing(shelf::lengthOf)).orElseThrow();
+            long length = shelf.lengthOf(largest);
+            BigDecimal area = BigDecimal.valueOf(offcut.size().width().nanometres())
+                    .multiply(BigDecimal.valueOf(offcut.size().height().nanometres()))
+                    .multiply(BigDecimal.valueOf(offcut.count()));
+            BigDecimal whole = BigDecimal.valueOf(length)
+                    .multiply(
+                            BigDecimal.valueOf(shelf.usableWidth().orElseThrow().nanometres()));
+            BigDecimal share = area.divide(whole, 18, RoundingMode.DOWN).min(BigDecimal.ONE);
+            ledger.arrive(
+                    offcut.materialId(),
+                    new Arrival(
+                            MovementKind.OFFCUT_KEPT,
+                            Amount.pieces(offcut.count()),
+                            Optional.of(0L),
+                            0,
+                            "batch " + batchId,
+                            null,
+                            "",
+                            "",
+                            offcut.place(),
+                            Optional.empty(),
+                            Optional.of(offcut.size()),
+                            Optional.of(new KeptOf(largest, share)),
+                            "left of batch " + batchId,
+                            Optional.empty()));
+        }
+    }
+
+    /** What lies on the shelf to be counted, place by place. */
+    @Transactional(readOnly = true)
+    public StockTakeView stockTake(Optional<String> place) {
+        ViewWriter writer = settings.current().writer();
+        List<CountLine> lines = new ArrayList<>();
+        for (MaterialShelf shelf :
+                reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
+            Material material = shelf.material();
+            for (Part part : material.parts()) {
+                lines.add(new CountLine(
+                        material.id(),
+                        null,
+                        part,
+                        material.name() + (part == Part.WHOLE ? "" : ", " + part.words()),
+                        material.kind(),
+                        material.colour(),
+                        material.facts().place(),
+                        null,
+                        writer.amount(shelf.onHand(part))));
+            }
+            Map<Long, Long> left = shelf.left();
+            for (Lot lot : shelf.lots()) {
+                if (lot.isOfPieces() && left.get(lot.id()) > 0) {
+                    lines.add(new CountLine(
+                            material.id(),
+                            lot.id(),
+                            lot.part(),
+                            material.name(),
+                            material.kind(),
+                            material.colour(),
+                            lot.place().isEmpty() ? material.facts().place() : lot.place(),
+                            lot.pieceSize().map(size -> size(size, writer)).orElse(null),
+                            writer.amount(Amount.pieces(left.get(lot.id())))));
+                }
+            }
+        }
+        TreeSet<String> places = new TreeSet<>();
+        lines.forEach(line -> places.add(line.place()));
+        return new StockTakeView(
+                List.copyOf(places),
+                lines.stream()
+                        .filter(line -> place.map(line.place()::equals).orElse(true))
+                        .sorted(Comparator.comparing(CountLine::place))
+                        .toList());
+    }
+
+    private static String size(Extent size, ViewWriter writer) {
+        return writer.text(Value.of(size.width())) + " × " + writer.text(Value.of(size.height()));
+    }
+
+    /**
+     * Enters what a walk along the shelf found: each difference becomes a movement with its reason. All or nothing; what
+     * moved since it was counted is refused, so that nothing is counted away.
+     */
+    public StockTakeDone takeStock(StockTakeForm form) {
+        long differences = onceOnly.make(form.requestId(), () -> {
+            FieldReader fields = new FieldReader();
+            Settings current = settings.current();
+            Map<Integer, Amount> there = new LinkedHashMap<>();
+            for (int i = 0; i < form.lines().size(); i++) {
+                there.put(i, counted(form.lines().get(i), "lines." + i + ".there", fields, current));
+            }
+            fields.check();
+            long found = 0;
+            for (int i = 0; i < form.lines().size(); i++) {
+                CountedLine line = form.lines().get(i);
+                String reason = line.reason().isBlank()
+                        ? form.reason().strip()
+                        : line.reason().strip();
+                Optional<Long> moved = line.lotId() == null
+                        ? ledger.count(line.materialId(), line.part(), there.get(i), reason)
+                        : ledger.countLot(line.lotId(), there.get(i), reason);
+                found += moved.isPresent() ? 1 : 0;
+            }
+            return found;
+        });
+        return new StockTakeDone(form.lines().size(), (int) differences);
+    }
+
+    private Amount counted(CountedLine line, String field, FieldReader fields, Settings current) {
+        MaterialShelf shelf = ledger.held(line.materialId());
+        Amount book = line.lotId() == null
+                ? shelf.onHand(line.part())
+                : Amount.pieces(shelf.left().getOrDefault(line.lotId(), 0L));
+        if (book.value() != line.bookValue()) {
+            fields.refuse(
+                    field,
+                    line.there(),
+                    "“" + shelf.material().name() + "” has moved since you counted it; in the book there are now "
+                            + current.writer().text(book.shown()) + ". Count it again.");
+        }
+        return line.lotId() == null
+                ? MaterialReader.amount(
+                        fields, field, line.there(), shelf.material().kind(), current)
+                : Amount.pieces(fields.count(field, line.there(), 0, 10_000));
+    }
+
+    /** What the shelf was worth at the end of a day, by the maker's school. */
+    @Transactional(readOnly = true)
+    public StockValueView value(Optional<LocalDate> on) {
+        LocalDate day = on.orElse(LocalDate.now(clock));
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        List<ValueLine> lines = new ArrayList<>();
+        Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
+        Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
+        for (MaterialShelf shelf : reader.readAll(endOf(day)).values()) {
+            Map<Long, Long> left = shelf.left();
+            long pieces = shelf.lots().stream()
+                    .filter(Lot::isOfPieces)
+                    .mapToLong(lot -> left.get(lot.id()))
+                    .sum();
+            if (shelf.worth() == 0 && shelf.onHand().value() == 0 && pieces == 0) {
+                continue;
+            }
+            Material material = shelf.material();
+            worth.merge(material.kind(), shelf.worth(), Long::sum);
+            counts.merge(material.kind(), 1, Integer::sum);
+            lines.add(new ValueLine(
+                    material.id(),
+                    material.name(),
+                    material.kind(),
+                    writer.amount(shelf.onHand()),
+                    pieces,
+                    writer.money(shelf.worthOfRolls()),
+                    writer.money(shelf.worth() - shelf.worthOfRolls())));
+        }
+        return new StockValueView(
+                day,
+                current.valuing().school(),
+                worth.entrySet().stream()
+                        .map(kind ->
+                                new KindValue(kind.getKey(), counts.get(kind.getKey()), writer.money(kind.getValue())))
+                        .toList(),
+                writer.money(worth.values().stream().mapToLong(Long::longValue).sum()),
+                lines);
+    }
+
+    /** The same as a CSV sheet: a line for each material, then one for each kind and the total. */
+    @Transactional(readOnly = true)
+    public String valueCsv(Optional<LocalDate> on) {
+        StockValueView value = value(on);
+        String currency = settings.current().currency().getCode();
+        String school = value.school().words();
+        CsvSheet sheet = new CsvSheet(
+                "on", "kind", "material", "on hand", "offcuts and precuts", "worth", "currency", "valued by");
+        String day = value.on().toString();
+        for (ValueLine line : value.lines()) {
+            sheet.line(
+                    day,
+                    words(line.kind()),
+                    line.name(),
+                    line.onHand().exact(),
+                    Long.toString(line.pieces()),
+                    settings.current()
+                            .money(line.worth().minor() + line.worthOfPieces().minor())
+                            .getAmount()
+                            .toPlainString(),
+                    currency,
+                    school);
+        }
+        for (KindValue kind : value.kinds()) {
+            sheet.line(
+                    day,
+                    words(kind.kind()),
+                    "all together",
+                    "",
+                    "",
+                    plain(kind.worth().minor()),
+                    currency,
+                    school);
+        }
+        sheet.line(
+                day, "everything", "all together", "", "", plain(value.total().minor()), currency, school);
+        return sheet.text();
+    }
+
+    private String plain(long minor) {
+        return settings.current().money(minor).getAmount().toPlainString();
+    }
+
+    private static String words(MaterialKind kind) {
+        return kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** Old small offcuts, the oldest first, that may go into the scrap bag. */
+    @Transactional(readOnly = true)
+    public List<ScrapLine> scrap() {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        List<ScrapLine> lines = new ArrayList<>();
+        for (MaterialShelf shelf :
+                reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
+            Map<Long, Long> left = shelf.left();
+            shelf.lots().stream()
+                    .filter(lot -> left.get(lot.id()) > 0 && isForTheScrapBag(lot, current))
+                    .forEach(lot -> lines.add(new ScrapLine(
+                            lot.id(),
+                            shelf.material().id(),
+                            shelf.material().name(),
+                            shelf.material().colour(),
+                            writer.length(lot.pieceSize().orElseThrow().width(), ShownRounding.NEAREST),
+                            writer.length(lot.pieceSize().orElseThrow().height(), ShownRounding.NEAREST),
+                            left.get(lot.id()),
+                            lot.cameAt())));
+        }
+        lines.sort(Comparator.comparing(ScrapLine::keptAt));
+        return lines;
+    }
+
+    /** Puts offcuts into the scrap bag; answers what else may go. */
+    public List<ScrapLine> scrap(ScrapForm form) {
+        onceOnly.make(form.requestId(), () -> {
+            long last = 0;
+            for (long lotId : form.lotIds()) {
+                Lot lot = ledger.lot(lotId);
+                long left = ledger.held(lot.materialId()).left().get(lotId);
+                last = ledger.leaveLot(
+                        lotId, new Leaving(MovementKind.SCRAPPED, null, lot.part(), Amount.pieces(left), ""));
+            }
+            return last;
+        });
+        return scrap();
+    }
+}

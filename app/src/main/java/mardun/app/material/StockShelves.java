@@ -1,0 +1,113 @@
+package mardun.app.material;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.core.batch.Supply;
+import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
+import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What lies on the shelf, for whoever plans with it: read once for many batches. */
+@Service
+public class StockShelves {
+
+    private final ShelfReader reader;
+    private final MaterialRepository materials;
+
+    StockShelves(ShelfReader reader, MaterialRepository materials) {
+        this.reader = reader;
+        this.materials = materials;
+    }
+
+    /** The shelves of these materials as they are now. */
+    @Transactional(readOnly = true)
+    public Shelves read(Collection<Long> materialIds) {
+        return new Shelves(reader.read(materialIds));
+    }
+
+    /** Thread that is on the shelf, with what a machine takes of it in an hour, where the maker said so. */
+    @Transactional(readOnly = true)
+    public List<Spool> spools() {
+        return materials.findByKind(MaterialKind.THREAD).stream()
+                .filter(material -> material.facts().usePerHourNm() != null)
+                .map(material -> new Spool(
+                        material.id(),
+                        material.name(),
+                        new Length(material.facts().usePerHourNm())))
+                .toList();
+    }
+
+    /** A thread and what a machine takes of it in an hour. */
+    public record Spool(long materialId, String name, Length perHour) {}
+
+    /** The shelves of some materials at one moment. */
+    public static final class Shelves {
+
+        private final Map<Long, MaterialShelf> byId;
+
+        private Shelves(Map<Long, MaterialShelf> byId) {
+            this.byId = byId;
+        }
+
+        /**
+         * A material for a slot of a design; empty if there is no such material.
+         *
+         * @param batchId whose own reservations don't count as others'; absent for a batch that isn't stored yet
+         * @param pieces the lots of offcuts and precuts that it may use
+         */
+        public Optional<Supply> supply(String slot, long id, @Nullable Long batchId, List<Long> pieces) {
+            return Optional.ofNullable(byId.get(id)).map(shelf -> shelf.supply(slot, batchId, pieces));
+        }
+
+        /** All offcuts and precuts of a material that a batch may use. */
+        public List<ClothPiece> pieces(long id, @Nullable Long batchId) {
+            return byId.containsKey(id) ? byId.get(id).pieces(batchId) : List.of();
+        }
+
+        /** What a batch holds of a part of a material. */
+        public Amount heldFor(long batchId, long id, Part part) {
+            MaterialShelf shelf = byId.get(id);
+            return shelf.held(part, null).minus(shelf.held(part, batchId));
+        }
+
+        public Amount onHand(long id, Part part) {
+            return byId.get(id).onHand(part);
+        }
+
+        /** What a batch has taken of a material from the roll, less the offcuts that were kept, in minor units. */
+        public long usedOfRoll(long batchId, long id, Part part) {
+            return byId.get(id).usedBy(batchId, m -> !m.isOfPieces() && m.part() == part);
+        }
+
+        /** How much a batch has taken of a material from the roll. */
+        public Amount takenOfRoll(long batchId, long id, Part part) {
+            return byId.get(id).takenBy(batchId, part);
+        }
+
+        /** What a batch has taken of a lot of offcuts or precuts, in minor units. */
+        public long usedOfLot(long batchId, long id, long lotId) {
+            return byId.get(id).usedBy(batchId, m -> m.lotId().orElse(0L) == lotId);
+        }
+
+        /** How many pieces a batch has taken of a lot of offcuts or precuts. */
+        public long piecesOfLot(long batchId, long id, long lotId) {
+            return byId.get(id).piecesTakenBy(batchId, lotId);
+        }
+
+        /** Whether all of a batch has to come from one dye lot. */
+        public boolean isOneDyeLot(long id) {
+            return byId.get(id).material().facts().oneDyeLot();
+        }
+
+        public boolean has(long id) {
+            return byId.containsKey(id);
+        }
+    }
+}

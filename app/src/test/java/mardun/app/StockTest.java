@@ -1,0 +1,585 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Lots, deliveries, reservations, offcuts, stock-takes and the shelf's worth, over HTTP and the real database. */
+class StockTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static long shop;
+    private static long design;
+    private static final Map<String, Long> SHELF = new LinkedHashMap<>();
+
+    @BeforeAll
+    static void aWorkroom() {
+        school("FIRST_IN_FIRST_OUT");
+        shop = APP.post(
+                        "/api/suppliers",
+                        Map.of("requestId", UUID.randomUUID(), "version", 0, "name", "A shop", "postage", "3.90"))
+                .id();
+        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "10 yd")));
+        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "10 yd")));
+        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "10 yd")));
+        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "40 yd")));
+        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "200")));
+        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "200")));
+        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
+                .id();
+    }
+
+    private static void school(String school) {
+        ObjectNode settings = APP.settings("INCH");
+        ((ObjectNode) settings.get("shelf"))
+                .put("valueSchool", school)
+                .put("offcutShort", "2 in")
+                .put("offcutLong", "6 in");
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+    }
+
+    private static long enter(Map<String, Object> form) {
+        Answer made = APP.post("/api/materials", form);
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        return made.id();
+    }
+
+    private static Map<String, Object> with(Map<String, Object> form, Map<String, Object> facts) {
+        Map<String, Object> all = new HashMap<>(form);
+        Map<String, Object> said = new HashMap<>();
+        for (String text : List.of(
+                "fullWidth",
+                "selvage",
+                "fibre",
+                "repeat",
+                "shrinkage",
+                "layersAtOnce",
+                "needle",
+                "care",
+                "zipLength",
+                "usePerHour",
+                "target",
+                "place")) {
+            said.put(text, "");
+        }
+        for (String flag : List.of("nap", "oneDyeLot", "twoPart", "zipMetal")) {
+            said.put(flag, false);
+        }
+        said.put("print", "PLAIN");
+        said.putAll(facts);
+        all.put("facts", said);
+        return all;
+    }
+
+    private static Map<String, Object> line(long material, String packs, String content, String price, String dye) {
+        return new HashMap<>(Map.of(
+                "materialId",
+                material,
+                "packs",
+                packs,
+                "content",
+                content,
+                "price",
+                price,
+                "dyeLot",
+                dye,
+                "place",
+                "",
+                "measuredWidth",
+                "",
+                "pieceWidth",
+                "",
+                "pieceHeight",
+                ""));
+    }
+
+    private static Map<String, Object> delivery(String number, String postage, String total, List<?> lines) {
+        return Map.of(
+                "requestId", UUID.randomUUID(),
+                "supplierId", shop,
+                "paperNumber", number,
+                "cameOn", LocalDate.now().toString(),
+                "postage", postage,
+                "duty", "",
+                "total", total,
+                "lines", lines);
+    }
+
+    private static Map<String, Object> movement(String kind, String amount, String reason) {
+        return new HashMap<>(Map.of("requestId", UUID.randomUUID(), "kind", kind, "amount", amount, "reason", reason));
+    }
+
+    private static Answer move(long material, String kind, String amount, String reason) {
+        return APP.post("/api/materials/" + material + "/movements", movement(kind, amount, reason));
+    }
+
+    private static Map<String, Object> batch(String units, Map<String, Long> shelf, List<Long> offcuts) {
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "version",
+                0,
+                "designId",
+                design,
+                "sizeName",
+                "medium",
+                "units",
+                units,
+                "ownPrice",
+                "",
+                "forWhat",
+                "",
+                "offcuts",
+                offcuts));
+        form.put(
+                "materials",
+                shelf.entrySet().stream()
+                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
+                        .toList());
+        return form;
+    }
+
+    private static Map<String, Long> shelfWith(String slot, long material) {
+        Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
+        shelf.put(slot, material);
+        return shelf;
+    }
+
+    private static Answer planned(String units, Map<String, Long> shelf) {
+        Answer made = APP.post("/api/batches", batch(units, shelf, List.of()));
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        return made;
+    }
+
+    private static JsonNode need(JsonNode batch, long material) {
+        for (JsonNode need : batch.get("sheet").get("needs")) {
+            if (need.get("materialId").asLong() == material) {
+                return need;
+            }
+        }
+        throw new AssertionError("no need of " + material);
+    }
+
+    private static JsonNode shelf(long material) {
+        return APP.get("/api/materials/" + material + "/shelf").body();
+    }
+
+    private static long worth(long material) {
+        return shelf(material).get("worth").get("minor").asLong();
+    }
+
+    @Test
+    void aDeliveryIsEnteredInOneGoAndItsTotalHasToAddUp() {
+        long ring = enter(APP.material("NOTION", "Ring", "", "2.00", "10", ""));
+        long twill = enter(APP.cloth("Twill", "44 in", "9.00", ""));
+        List<Map<String, Object>> lines =
+                List.of(line(ring, "3", "10", "6,00", ""), line(twill, "2", "1/2 yd", "12.00", "0412"));
+        Answer wrong = APP.post("/api/deliveries", delivery("R-1", "3.60", "23.60", lines));
+        assertThat(wrong.on("total"))
+                .isEqualTo(
+                        "The paper says 23.60, and the lines with postage and duty add up to 21.60: 2.00 are missing."
+                                + " Look for the line that differs.");
+        assertThat(shelf(ring).get("lots")).isEmpty();
+        JsonNode sum = APP.post("/api/deliveries/sum", delivery("R-1", "3.60", "", lines))
+                .body();
+        assertThat(sum.get("sum").get("amount").asString()).isEqualTo("21.60");
+
+        Answer right = APP.post("/api/deliveries", delivery("R-1", "3.60", "21.60", lines));
+        assertThat(right.status()).as(right.body().toString()).isEqualTo(201);
+        JsonNode lot = shelf(twill).get("lots").get(0);
+        assertThat(lot.get("soldAs").asString()).isEqualTo("2 × 1/2 yd");
+        assertThat(lot.get("quantity").get("exact").asString()).isEqualTo("1 yd");
+        assertThat(lot.get("worth").get("amount").asString()).isEqualTo("14.40");
+        assertThat(lot.get("extra").get("amount").asString()).isEqualTo("2.40");
+        assertThat(lot.get("dyeLot").asString()).isEqualTo("0412");
+        assertThat(worth(ring)).isEqualTo(720);
+        assertThat(APP.post("/api/deliveries", delivery("R-1", "3.60", "21.60", lines))
+                        .on("paperNumber"))
+                .contains("is entered already");
+    }
+
+    @Test
+    void whatIsUsedCostsWhatWasPaidForTheOldestAndAPastDayKnowsNothingOfIt() {
+        long bead = enter(APP.material("NOTION", "Bead", "", "3.00", "10", ""));
+        APP.post("/api/deliveries", delivery("", "", "1.00", List.of(line(bead, "1", "10", "1.00", ""))));
+        Map<String, Object> second = movement("BOUGHT", "10", "");
+        second.put("paid", "2.00");
+        APP.post("/api/materials/" + bead + "/movements", second);
+        move(bead, "USED", "15", "");
+        assertThat(worth(bead)).isEqualTo(100);
+        school("MOVING_AVERAGE");
+        assertThat(worth(bead)).isEqualTo(75);
+        school("REPLACEMENT");
+        assertThat(worth(bead)).isEqualTo(150);
+        school("FIRST_IN_FIRST_OUT");
+        JsonNode yesterday = APP.get("/api/materials/" + bead + "/shelf?on="
+                        + LocalDate.now().minusDays(1))
+                .body();
+        assertThat(yesterday.get("onHand").get("value").asLong()).isZero();
+        assertThat(yesterday.get("worth").get("minor").asLong()).isZero();
+    }
+
+    @Test
+    void theShelfsWorthIsASheetForTheTaxYear() {
+        enter(APP.material("NOTION", "=Counted snap", "", "5.00", "10", "30"));
+        JsonNode value = APP.get("/api/stock-value").body();
+        long byKind = 0;
+        for (JsonNode kind : value.get("kinds")) {
+            byKind += kind.get("worth").get("minor").asLong();
+        }
+        long byLine = 0;
+        for (JsonNode one : value.get("lines")) {
+            byLine += one.get("worth").get("minor").asLong()
+                    + one.get("worthOfPieces").get("minor").asLong();
+        }
+        assertThat(value.get("total").get("minor").asLong()).isEqualTo(byKind).isEqualTo(byLine);
+        String csv = APP.text("/api/stock-value.csv?on=" + LocalDate.now());
+        assertThat(csv).contains("'=Counted snap,30,0,15.00,EUR,\"first in, first out\"");
+        assertThat(csv).contains("everything,all together");
+    }
+
+    @Test
+    void halvesAreBoughtAsSetsAndCountedApart() {
+        long snap = enter(with(APP.material("NOTION", "Snap", "", "5.00", "50", "20"), Map.of("twoPart", true)));
+        Map<String, Object> studs = movement("USED", "6", "");
+        studs.put("part", "STUD");
+        APP.post("/api/materials/" + snap + "/movements", studs);
+        JsonNode view = APP.get("/api/materials/" + snap).body();
+        assertThat(view.get("onHand").get("count").asLong()).isEqualTo(14);
+        assertThat(view.get("parts").get(0).get("onHand").get("count").asLong()).isEqualTo(20);
+        assertThat(view.get("parts").get(1).get("onHand").get("count").asLong()).isEqualTo(14);
+        // twenty sockets and fourteen studs at half of 0.10 each
+        assertThat(worth(snap)).isEqualTo(170);
+    }
+
+    @Test
+    void twoWhoReserveTheLastMetreAtOnceDoNotBothGetIt() throws Exception {
+        long scarce = enter(APP.cloth("Scarce", "44 in", "9.00", "1 yd"));
+        List<Answer> batches = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            batches.add(planned("6", shelfWith("outer", scarce)));
+        }
+        ExecutorService pool = Executors.newFixedThreadPool(6);
+        List<Callable<Answer>> reserving = batches.stream()
+                .<Callable<Answer>>map(one -> () -> APP.post("/api/batches/" + one.id() + "/reserve", Map.of()))
+                .toList();
+        long held = 0;
+        for (var answer : pool.invokeAll(reserving)) {
+            assertThat(answer.get().status()).isEqualTo(200);
+            held += need(answer.get().body().get("batch"), scarce)
+                    .get("held")
+                    .get("value")
+                    .asLong();
+        }
+        pool.shutdown();
+        long yard = 914_400_000L;
+        assertThat(held).isLessThanOrEqualTo(yard);
+        assertThat(APP.get("/api/materials/" + scarce)
+                        .body()
+                        .get("held")
+                        .get("value")
+                        .asLong())
+                .isEqualTo(yard);
+        assertThat(APP.get("/api/materials/" + scarce)
+                        .body()
+                        .get("free")
+                        .get("value")
+                        .asLong())
+                .isZero();
+    }
+
+    @Test
+    void aClashSaysWhichBatchGoesShortAndByHowMuch() {
+        long cloth = enter(APP.cloth("Wanted twice", "44 in", "9.00", "1 1/2 yd"));
+        Answer first = planned("8", shelfWith("outer", cloth));
+        Answer second = planned("8", shelfWith("outer", cloth));
+        APP.post("/api/batches/" + second.id() + "/reserve", Map.of());
+        JsonNode seen = need(APP.get("/api/batches/" + first.id()).body(), cloth);
+        assertThat(seen.get("heldForOthers").get("value").asLong())
+                .isEqualTo(need(second.body(), cloth).get("needed").get("value").asLong());
+        assertThat(seen.get("shortBy")).isNotNull();
+        JsonNode clash = null;
+        for (JsonNode line : APP.get("/api/bench").body().get("shortages")) {
+            clash = line.get("materialId").asLong() == cloth ? line : clash;
+        }
+        assertThat(clash.get("batches")).hasSize(1);
+        assertThat(clash.get("batches").get(0).get("batchId").asLong()).isEqualTo(first.id());
+        assertThat(clash.get("batches").get(0).get("shortBy").get("value").asLong())
+                .isEqualTo(seen.get("shortBy").get("value").asLong())
+                .isEqualTo(clash.get("shortBy").get("value").asLong());
+        Answer taken = move(cloth, "USED", "1 1/2 yd", "");
+        assertThat(taken.detail()).contains("are held for batch " + second.id());
+        assertThat(APP.post("/api/batches/" + second.id() + "/release", Map.of())
+                        .status())
+                .isEqualTo(200);
+        assertThat(move(cloth, "USED", "1 1/2 yd", "").status()).isEqualTo(201);
+    }
+
+    @Test
+    void allOfABatchComesFromOneDyeLot() {
+        long dyed = enter(with(APP.cloth("Dyed", "44 in", "9.00", ""), Map.of("oneDyeLot", true)));
+        APP.post(
+                "/api/deliveries",
+                delivery(
+                        "",
+                        "",
+                        "40.00",
+                        List.of(line(dyed, "1", "1 yd", "10.00", "A"), line(dyed, "1", "3 yd", "30.00", "B"))));
+        Answer small = planned("3", shelfWith("outer", dyed));
+        Answer large = planned("30", shelfWith("outer", dyed));
+        JsonNode reserved =
+                APP.post("/api/batches/" + large.id() + "/reserve", Map.of()).body();
+        assertThat(reserved.get("missing").get(0).asString())
+                .contains("No one dye lot of “Dyed” has")
+                .contains("the largest has 3 yd");
+        APP.post("/api/batches/" + small.id() + "/reserve", Map.of());
+        JsonNode lots = shelf(dyed).get("lots");
+        assertThat(lots.get(0).get("dyeLot").asString()).isEqualTo("A");
+        assertThat(lots.get(0).get("held").get("value").asLong()).isPositive();
+        assertThat(lots.get(1).get("held").get("value").asLong()).isZero();
+    }
+
+    @Test
+    void cuttingProposesWhatToKeepAndPlanningUsesItFirst() {
+        long cloth = enter(APP.cloth("With offcuts", "44 in", "9.00", "6 yd"));
+        Answer made = planned("5", shelfWith("outer", cloth));
+        JsonNode left = null;
+        for (JsonNode line : made.body().get("sheet").get("leftOver")) {
+            left = line.get("materialId").asLong() == cloth ? line : left;
+        }
+        assertThat(left).isNotNull();
+        long before = worth(cloth);
+        Map<String, Object> keep = Map.of(
+                "materialId",
+                cloth,
+                "width",
+                left.get("width").get("exact").asString(),
+                "height",
+                left.get("height").get("exact").asString(),
+                "count",
+                "1",
+                "place",
+                "basket");
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of(
+                        "version",
+                        made.body().get("version").asLong(),
+                        "reason",
+                        "",
+                        "goodUnits",
+                        "",
+                        "keep",
+                        List.of(keep)));
+        assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+        JsonNode offcut = null;
+        for (JsonNode lot : shelf(cloth).get("lots")) {
+            offcut = lot.get("origin").asString().equals("OFFCUT_KEPT") ? lot : offcut;
+        }
+        assertThat(offcut.get("place").asString()).isEqualTo("basket");
+        long clothCost = 0;
+        for (JsonNode line : cut.body().get("sheet").get("ticket").get("lines")) {
+            clothCost += line.path("name").asString("").equals("With offcuts")
+                    ? line.get("cost").get("value").get("minor").asLong()
+                    : 0;
+        }
+        long needed = need(cut.body(), cloth).get("needed").get("value").asLong();
+        assertThat(worth(cloth)).isGreaterThan(before - Math.round(900.0 * needed / 914_400_000L));
+
+        Answer next = APP.post("/api/batches/preview", batch("5", shelfWith("outer", cloth), List.of()));
+        JsonNode offers = next.body().get("offcuts");
+        assertThat(offers).isNotEmpty();
+        assertThat(offers.get(0).get("chosen").asBoolean()).isFalse();
+        JsonNode using = APP.post(
+                        "/api/batches/preview",
+                        batch(
+                                "5",
+                                shelfWith("outer", cloth),
+                                List.of(offers.get(0).get("lotId").asLong())))
+                .body();
+        assertThat(using.get("offcuts").get(0).get("chosen").asBoolean()).isTrue();
+        long without = needIn(next.body(), cloth);
+        assertThat(needIn(using, cloth)).isLessThanOrEqualTo(without);
+        Answer stored = APP.post(
+                "/api/batches",
+                batch(
+                        "5",
+                        shelfWith("outer", cloth),
+                        List.of(offers.get(0).get("lotId").asLong())));
+        APP.post("/api/batches/" + stored.id() + "/reserve", Map.of());
+        Answer used = APP.post(
+                "/api/batches/" + stored.id() + "/cut",
+                Map.of("version", stored.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+        assertThat(used.status()).as(used.body().toString()).isEqualTo(200);
+        for (JsonNode lot : shelf(cloth).get("lots")) {
+            assertThat(lot.get("origin").asString()).isNotEqualTo("OFFCUT_KEPT");
+        }
+    }
+
+    private static long needIn(JsonNode sheet, long material) {
+        for (JsonNode need : sheet.get("needs")) {
+            if (need.get("materialId").asLong() == material) {
+                return need.get("needed").get("value").asLong();
+            }
+        }
+        throw new AssertionError("no need of " + material);
+    }
+
+    @Test
+    void aFinishedBatchKeepsItsCostWhenTheSchoolChanges() {
+        long cloth = enter(APP.cloth("Cheap then dear", "44 in", "20.00", ""));
+        APP.post("/api/deliveries", delivery("", "", "10.00", List.of(line(cloth, "5", "1 yd", "10.00", ""))));
+        Answer made = planned("4", shelfWith("outer", cloth));
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+        String first = cost(cut.body());
+        school("REPLACEMENT");
+        String replaced = cost(APP.get("/api/batches/" + made.id()).body());
+        assertThat(replaced).isNotEqualTo(first);
+        school("FIRST_IN_FIRST_OUT");
+        assertThat(cost(APP.get("/api/batches/" + made.id()).body())).isEqualTo(first);
+        Answer finished = APP.post(
+                "/api/batches/" + made.id() + "/finish",
+                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "4"));
+        String atTheEnd = cost(finished.body());
+        school("REPLACEMENT");
+        assertThat(cost(APP.get("/api/batches/" + made.id()).body())).isEqualTo(atTheEnd);
+        school("FIRST_IN_FIRST_OUT");
+    }
+
+    private static String cost(JsonNode batch) {
+        return batch.get("sheet")
+                .get("ticket")
+                .get("cost")
+                .get("value")
+                .get("amount")
+                .asString();
+    }
+
+    @Test
+    void aStockTakeIsAllOrNothingAndNoticesWhatMovedMeanwhile() {
+        long one = enter(with(APP.material("NOTION", "Hook", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
+        long other = enter(with(APP.material("NOTION", "Eye", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
+        JsonNode walk = APP.get("/api/stock-take?place=drawer%203").body();
+        assertThat(walk.get("lines")).hasSize(2);
+        List<Map<String, Object>> lines = new ArrayList<>();
+        for (JsonNode line : walk.get("lines")) {
+            lines.add(new HashMap<>(Map.of(
+                    "materialId", line.get("materialId").asLong(),
+                    "part", line.get("part").asString(),
+                    "bookValue", line.get("book").get("value").asLong(),
+                    "there", "37",
+                    "reason", "")));
+        }
+        move(other, "USED", "5", "");
+        Map<String, Object> form =
+                new HashMap<>(Map.of("requestId", UUID.randomUUID(), "reason", "stock-take", "lines", lines));
+        Answer refused = APP.post("/api/stock-takes", form);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body().toString()).contains("“Eye” has moved since you counted it");
+        assertThat(APP.get("/api/materials/" + one)
+                        .body()
+                        .get("onHand")
+                        .get("count")
+                        .asLong())
+                .isEqualTo(40);
+        lines.forEach(line -> line.put("bookValue", line.get("materialId").equals(other) ? 35 : 40));
+        Answer done = APP.post("/api/stock-takes", form);
+        assertThat(done.body().get("differences").asInt()).isEqualTo(2);
+        assertThat(APP.post("/api/stock-takes", form).body().get("differences").asInt())
+                .isEqualTo(2);
+        assertThat(APP.get("/api/materials/" + other)
+                        .body()
+                        .get("onHand")
+                        .get("count")
+                        .asLong())
+                .isEqualTo(37);
+        assertThat(APP.get("/api/materials/" + one + "/movements")
+                        .body()
+                        .get("items")
+                        .get(0)
+                        .get("reason")
+                        .asString())
+                .isEqualTo("stock-take");
+    }
+
+    @Test
+    void aClosedZipInTheHandSaysWhatItMakes() {
+        long zip =
+                enter(with(APP.material("NOTION", "Zip 10 in", "", "9.00", "10", "7"), Map.of("zipLength", "10 in")));
+        JsonNode hand = APP.get("/api/in-hand?material=" + zip).body();
+        assertThat(hand.get("makeable")).isNotEmpty();
+        JsonNode best = hand.get("makeable").get(0);
+        assertThat(best.get("units").asInt()).isEqualTo(7);
+        assertThat(best.get("missing").asString()).contains("Nothing is chosen");
+        long precut = enter(APP.cloth("Precuts", "44 in", "9.00", ""));
+        Answer pieces = APP.post(
+                "/api/materials/" + precut + "/pieces",
+                Map.of(
+                        "requestId", UUID.randomUUID(),
+                        "width", "22",
+                        "height", "18",
+                        "count", "3",
+                        "place", "",
+                        "given", true));
+        assertThat(pieces.status()).as(pieces.body().toString()).isEqualTo(201);
+        long lot = pieces.body().get("lots").get(0).get("id").asLong();
+        JsonNode fromPieces =
+                APP.get("/api/in-hand?material=" + precut + "&lot=" + lot).body();
+        assertThat(fromPieces.get("makeable").toString()).contains("\"sizeName\":\"medium\"");
+        assertThat(fromPieces.get("makeable").get(0).get("takes").get("count").asLong())
+                .isPositive();
+    }
+
+    @Test
+    void finishedBagsMoveAreGivenAwayAndWrittenOff() {
+        Answer made = planned("3", SHELF);
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+        APP.post(
+                "/api/batches/" + made.id() + "/finish",
+                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "3"));
+        JsonNode goods = APP.get("/api/finished-goods?query=test%20pouch")
+                .body()
+                .get("page")
+                .get("items")
+                .get(0);
+        String path = "/api/finished-goods/" + goods.get("id").asLong() + "/movements";
+        Answer moved = APP.post(path, goods("MOVED", "home", "stall box", "2", ""));
+        assertThat(moved.body().get("places")).hasSize(2);
+        assertThat(APP.post(path, goods("GIVEN_AWAY", "home", null, "2", "")).on("units"))
+                .contains("At “home” are 1");
+        assertThat(APP.post(path, goods("WRITTEN_OFF", "stall box", null, "1", ""))
+                        .on("reason"))
+                .contains("Say why");
+        Answer sample = APP.post(path, goods("SAMPLE", "stall box", null, "1", ""));
+        assertThat(sample.body().get("units").asInt()).isEqualTo(2);
+        assertThat(APP.get(path).body()).hasSize(4);
+    }
+
+    private static Map<String, Object> goods(String kind, String place, String to, String units, String reason) {
+        Map<String, Object> form = new HashMap<>(
+                Map.of("requestId", UUID.randomUUID(), "kind", kind, "place", place, "units", units, "reason", reason));
+        form.put("toPlace", to);
+        return form;
+    }
+}
