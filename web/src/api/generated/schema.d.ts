@@ -36,6 +36,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/replacements': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['findReplacements'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}': {
     parameters: {
       query?: never;
@@ -78,6 +94,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['finishBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/release': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['releaseFromBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/reserve': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['reserveForBatch'];
     delete?: never;
     options?: never;
     head?: never;
@@ -158,6 +206,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['workConstruction'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/deliveries': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listDeliveries'];
+    put?: never;
+    post: operations['createDelivery'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/deliveries/sum': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sumDelivery'];
     delete?: never;
     options?: never;
     head?: never;
@@ -372,6 +452,134 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/finished-goods/{id}/movements': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listGoodsMovements'];
+    put?: never;
+    post: operations['moveFinishedGoods'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/imports': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['createImport'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/imports/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readImport'];
+    put?: never;
+    post?: never;
+    delete: operations['giveUpImport'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/imports/{id}/enter': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['enterImport'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/in-hand': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readHand'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/lists': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listLists'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/lists/{key}.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['downloadList'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/lots/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeLot'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/materials': {
     parameters: {
       query?: never;
@@ -436,6 +644,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/materials/{id}/photo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readPhoto'];
+    put: operations['changePhoto'];
+    post?: never;
+    delete: operations['removePhoto'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/materials/{id}/pieces': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['createPieces'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/materials/{id}/shelf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readShelf'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/measures': {
     parameters: {
       query?: never;
@@ -468,6 +724,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/scrap': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listScrap'];
+    put?: never;
+    post: operations['createScrap'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/settings': {
     parameters: {
       query?: never;
@@ -477,6 +749,70 @@ export interface paths {
     };
     get: operations['readSettings'];
     put: operations['saveSettings'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock-take': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readStockTake'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock-takes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['createStockTake'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock-value': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readStockValue'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/stock-value.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['downloadStockValue'];
+    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -544,6 +880,7 @@ export interface components {
       dueOn?: string;
       forWhat: string;
       materials: components['schemas']['SlotChoice'][];
+      offcuts?: number[];
       ownPrice: string;
       /** Format: uuid */
       requestId: string;
@@ -575,6 +912,10 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    BatchReserved: {
+      batch: components['schemas']['BatchView'];
+      missing: string[];
+    };
     BatchSheet: {
       cautions: components['schemas']['CautionView'][];
       corner?: components['schemas']['CornerView'];
@@ -582,7 +923,9 @@ export interface components {
       designName: string;
       findings: components['schemas']['FindingView'][];
       finished?: components['schemas']['FinishedView'];
+      leftOver: components['schemas']['LeftLine'][];
       needs: components['schemas']['NeedLine'][];
+      offcuts: components['schemas']['OffcutOffer'][];
       sizeName: string;
       steps: components['schemas']['StepLine'][];
       ticket?: components['schemas']['TicketView'];
@@ -603,6 +946,7 @@ export interface components {
       /** Format: int64 */
       id: number;
       materials: components['schemas']['SlotChoice'][];
+      offcuts: number[];
       ownPrice: string;
       sheet: components['schemas']['BatchSheet'];
       /** @enum {string} */
@@ -631,11 +975,13 @@ export interface components {
       amount: components['schemas']['AmountView'];
       content: components['schemas']['AmountView'];
       each: components['schemas']['MoneyView'];
-      /** Format: int64 */
-      offerId: number;
+      insteadName?: string;
+      key: string;
       /** Format: int64 */
       packs: number;
       price: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      soldMaterialId: number;
       want: components['schemas']['WantLine'];
     };
     BuyingView: {
@@ -665,6 +1011,11 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    ColumnView: {
+      hint: string;
+      name: string;
+      required: boolean;
+    };
     ComparisonView: {
       fits: boolean;
       label: string;
@@ -683,6 +1034,33 @@ export interface components {
       square: boolean;
       words: string;
     };
+    CountLine: {
+      book: components['schemas']['AmountView'];
+      colour: string;
+      /** @enum {string} */
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      /** Format: int64 */
+      lotId?: number;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+      place: string;
+      size?: string;
+    };
+    CountedLine: {
+      /** Format: int64 */
+      bookValue: number;
+      /** Format: int64 */
+      lotId?: number;
+      /** Format: int64 */
+      materialId: number;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+      reason: string;
+      there: string;
+    };
     CutLine: {
       /** Format: int64 */
       count: number;
@@ -693,6 +1071,47 @@ export interface components {
       /** Format: date */
       date: string;
       free: components['schemas']['TimeView'];
+    };
+    DeliveryForm: {
+      /** Format: date */
+      cameOn: string;
+      duty: string;
+      lines: components['schemas']['DeliveryLine'][];
+      paperNumber: string;
+      postage: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      supplierId: number;
+      total: string;
+    };
+    DeliveryLine: {
+      content: string;
+      dyeLot: string;
+      /** Format: int64 */
+      materialId: number;
+      measuredWidth: string;
+      packs: string;
+      pieceHeight: string;
+      pieceWidth: string;
+      place: string;
+      price: string;
+    };
+    DeliverySum: {
+      difference?: components['schemas']['MoneyView'];
+      shares: components['schemas']['MoneyView'][];
+      sum: components['schemas']['MoneyView'];
+    };
+    DeliveryView: {
+      /** Format: date */
+      cameOn: string;
+      duty: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      id: number;
+      paperNumber: string;
+      postage: components['schemas']['MoneyView'];
+      supplier: string;
+      total: components['schemas']['MoneyView'];
     };
     DesignDocument: {
       casings: components['schemas']['Casing'][];
@@ -792,6 +1211,30 @@ export interface components {
       height: components['schemas']['LengthView'];
       width: components['schemas']['LengthView'];
     };
+    FactsForm: {
+      care: string;
+      fibre: string;
+      frays?: boolean;
+      fullWidth: string;
+      ironable?: boolean;
+      layersAtOnce: string;
+      nap: boolean;
+      needle: string;
+      oneDyeLot: boolean;
+      place: string;
+      /** @enum {string} */
+      print: 'PLAIN' | 'DOTS' | 'STRIPES' | 'CHECKS' | 'FLORAL' | 'TEXTURE';
+      repeat: string;
+      selvage: string;
+      shrinkage: string;
+      target: string;
+      twoPart: boolean;
+      usePerHour: string;
+      /** @enum {string} */
+      weightClass?: 'LIGHT' | 'MEDIUM' | 'HEAVY';
+      zipLength: string;
+      zipMetal: boolean;
+    };
     FairView: {
       /** Format: date */
       heldOn: string;
@@ -849,13 +1292,14 @@ export interface components {
     };
     FinishedGoodsLine: {
       /** Format: int64 */
-      batchId: number;
+      batchId?: number;
       clothName: string;
       designName: string;
       /** Format: date */
       finishedOn: string;
       /** Format: int64 */
       id: number;
+      places: components['schemas']['PlaceView'][];
       price: components['schemas']['MoneyView'];
       sizeName: string;
       unitCost: components['schemas']['MoneyView'];
@@ -917,11 +1361,93 @@ export interface components {
       gives: string;
       name: string;
     };
+    GoodsForm: {
+      /** @enum {string} */
+      kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
+      place: string;
+      reason: string;
+      /** Format: uuid */
+      requestId: string;
+      toPlace?: string;
+      units: string;
+    };
+    GoodsMovementView: {
+      /** Format: int32 */
+      change: number;
+      /** Format: int64 */
+      id: number;
+      /** @enum {string} */
+      kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
+      /** Format: date-time */
+      movedAt: string;
+      place: string;
+      reason: string;
+    };
+    GoodsView: {
+      page: components['schemas']['PageViewFinishedGoodsLine'];
+      places: string[];
+    };
+    HandView: {
+      amount: components['schemas']['AmountView'];
+      height?: components['schemas']['LengthView'];
+      /** Format: int64 */
+      lotId?: number;
+      makeable: components['schemas']['MakeableView'][];
+      material: components['schemas']['MaterialView'];
+      tooSmall: string[];
+      width?: components['schemas']['LengthView'];
+    };
+    ImportLine: {
+      /** Format: int64 */
+      number: number;
+      reasons: string[];
+      /** @enum {string} */
+      verdict: 'ADD' | 'CHANGE' | 'SAME' | 'REFUSE';
+      what: string;
+    };
+    ImportView: {
+      /** Format: int32 */
+      adds: number;
+      /** Format: int32 */
+      changes: number;
+      /** Format: int32 */
+      done: number;
+      encoding?: string;
+      id: string;
+      lines: components['schemas']['ImportLine'][];
+      list: string;
+      refusal?: string;
+      /** Format: int32 */
+      refused: number;
+      /** Format: int32 */
+      same: number;
+      separator?: string;
+      /** @enum {string} */
+      state: 'READING' | 'READ' | 'ENTERING' | 'ENTERED' | 'REFUSED' | 'GIVEN_UP';
+      /** Format: int32 */
+      total: number;
+      unknown: string[];
+    };
     InputView: {
       label: string;
       symbol: string;
       value: string;
       working?: components['schemas']['WorkingView'];
+    };
+    KeepForm: {
+      count: string;
+      height: string;
+      /** Format: int64 */
+      materialId: number;
+      place: string;
+      width: string;
+    };
+    KindValue: {
+      /** @enum {string} */
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      /** Format: int32 */
+      materials: number;
+      worth: components['schemas']['MoneyView'];
     };
     LaidView: {
       /** Format: int64 */
@@ -940,6 +1466,15 @@ export interface components {
       /** Format: date */
       ready?: string;
     };
+    LeftLine: {
+      /** Format: int64 */
+      count: number;
+      height: components['schemas']['LengthView'];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      width: components['schemas']['LengthView'];
+    };
     LengthFigure: {
       value: components['schemas']['LengthView'];
       working: components['schemas']['WorkingView'];
@@ -948,6 +1483,68 @@ export interface components {
       exact: string;
       inch: string;
       metric: string;
+    };
+    ListView: {
+      columns: components['schemas']['ColumnView'][];
+      key: string;
+    };
+    LotForm: {
+      dyeLot: string;
+      measuredWidth: string;
+      place: string;
+      /** Format: int64 */
+      version: number;
+    };
+    LotView: {
+      /** Format: date-time */
+      cameAt: string;
+      cameFrom: string;
+      dyeLot: string;
+      extra: components['schemas']['MoneyView'];
+      height?: components['schemas']['LengthView'];
+      held: components['schemas']['AmountView'];
+      /** Format: int64 */
+      id: number;
+      isOld: boolean;
+      left: components['schemas']['AmountView'];
+      measuredWidth?: components['schemas']['LengthView'];
+      /** @enum {string} */
+      origin:
+        | 'BOUGHT'
+        | 'GIVEN'
+        | 'RETURNED'
+        | 'OFFCUT_KEPT'
+        | 'CUT'
+        | 'USED'
+        | 'SPOILED'
+        | 'SOLD_ON'
+        | 'SCRAPPED'
+        | 'COUNTED';
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+      place: string;
+      quantity: components['schemas']['AmountView'];
+      size?: components['schemas']['SizeToScale'];
+      soldAs: string;
+      /** Format: int64 */
+      version: number;
+      width?: components['schemas']['LengthView'];
+      worth: components['schemas']['MoneyView'];
+    };
+    MakeableView: {
+      /** Format: int64 */
+      designId: number;
+      designName: string;
+      missing?: string;
+      others: components['schemas']['OtherView'][];
+      perHour?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
+      sizeName: string;
+      slot: string;
+      slotLabel: string;
+      takes: components['schemas']['AmountView'];
+      /** Format: int32 */
+      units: number;
     };
     MarkRow: {
       across: string;
@@ -996,8 +1593,9 @@ export interface components {
         | 'FOAM';
       colour: string;
       directional: boolean;
+      facts?: components['schemas']['FactsForm'];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       lowAt: string;
       name: string;
       note: string;
@@ -1028,17 +1626,25 @@ export interface components {
         | 'FOAM';
       colour: string;
       directional: boolean;
+      facts: components['schemas']['FactsForm'];
+      free: components['schemas']['AmountView'];
+      held: components['schemas']['AmountView'];
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       low: boolean;
       lowAt?: components['schemas']['AmountView'];
       name: string;
       note: string;
       onHand: components['schemas']['AmountView'];
+      parts: components['schemas']['PartView'][];
+      photo?: string;
+      /** Format: int64 */
+      pieces: number;
       price: components['schemas']['MoneyView'];
       pricePer: components['schemas']['AmountView'];
+      target?: components['schemas']['AmountView'];
       usableWidth?: components['schemas']['LengthView'];
       /** Format: int64 */
       version: number;
@@ -1067,8 +1673,25 @@ export interface components {
     };
     MovementForm: {
       amount: string;
+      dyeLot?: string;
       /** @enum {string} */
-      kind: 'BOUGHT' | 'GIVEN' | 'RETURNED' | 'CUT' | 'USED' | 'SPOILED' | 'COUNTED';
+      kind:
+        | 'BOUGHT'
+        | 'GIVEN'
+        | 'RETURNED'
+        | 'OFFCUT_KEPT'
+        | 'CUT'
+        | 'USED'
+        | 'SPOILED'
+        | 'SOLD_ON'
+        | 'SCRAPPED'
+        | 'COUNTED';
+      /** Format: int64 */
+      lotId?: number;
+      paid?: string;
+      /** @enum {string} */
+      part?: 'WHOLE' | 'SOCKET' | 'STUD';
+      place?: string;
       reason: string;
       /** Format: uuid */
       requestId: string;
@@ -1080,20 +1703,39 @@ export interface components {
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'BOUGHT' | 'GIVEN' | 'RETURNED' | 'CUT' | 'USED' | 'SPOILED' | 'COUNTED';
+      kind:
+        | 'BOUGHT'
+        | 'GIVEN'
+        | 'RETURNED'
+        | 'OFFCUT_KEPT'
+        | 'CUT'
+        | 'USED'
+        | 'SPOILED'
+        | 'SOLD_ON'
+        | 'SCRAPPED'
+        | 'COUNTED';
+      /** Format: int64 */
+      lotId?: number;
       /** Format: date-time */
       movedAt: string;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
       reason: string;
     };
     NeedLine: {
+      held: components['schemas']['AmountView'];
+      heldForOthers: components['schemas']['AmountView'];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
       needed: components['schemas']['AmountView'];
       onHand: components['schemas']['AmountView'];
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
       shortBy?: components['schemas']['AmountView'];
+      slot: string;
       working: components['schemas']['WorkingView'];
     };
     NewBlock: {
@@ -1151,6 +1793,22 @@ export interface components {
       name: string;
       slot: string;
     };
+    OffcutOffer: {
+      chosen: boolean;
+      colour: string;
+      /** Format: int64 */
+      count: number;
+      gives: string;
+      height: components['schemas']['LengthView'];
+      /** Format: int64 */
+      lotId: number;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      saves: components['schemas']['AmountView'];
+      size: components['schemas']['SizeToScale'];
+      width: components['schemas']['LengthView'];
+    };
     OfferForm: {
       content: string;
       price: string;
@@ -1168,8 +1826,24 @@ export interface components {
       /** Format: int64 */
       supplierId: number;
     };
+    OtherView: {
+      amount: components['schemas']['AmountView'];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      shortBy?: components['schemas']['AmountView'];
+    };
     PageViewBatchLine: {
       items: components['schemas']['BatchLine'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
+    PageViewDeliveryView: {
+      items: components['schemas']['DeliveryView'][];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -1242,6 +1916,20 @@ export interface components {
       letter: string;
       shows: string;
     };
+    PartView: {
+      onHand: components['schemas']['AmountView'];
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+    };
+    PieceForm: {
+      count: string;
+      given: boolean;
+      height: string;
+      place: string;
+      /** Format: uuid */
+      requestId: string;
+      width: string;
+    };
     PieceRow: {
       backs?: string;
       boxed: boolean;
@@ -1290,6 +1978,11 @@ export interface components {
       kind: 'FAIR' | 'DUE';
       label: string;
     };
+    PlaceView: {
+      place: string;
+      /** Format: int32 */
+      units: number;
+    };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
     };
@@ -1302,6 +1995,24 @@ export interface components {
       x: number;
       /** Format: double */
       y: number;
+    };
+    Replacement: {
+      colour: string;
+      cost?: components['schemas']['MoneyView'];
+      free: components['schemas']['AmountView'];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      needed: components['schemas']['AmountView'];
+    };
+    ReservedView: {
+      amount: components['schemas']['AmountView'];
+      /** Format: int64 */
+      batchId: number;
+      /** Format: int64 */
+      lotId?: number;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
     };
     RuleAnswer: {
       length?: components['schemas']['LengthView'];
@@ -1325,6 +2036,25 @@ export interface components {
       chosen: boolean;
       name: string;
       result: string;
+    };
+    ScrapForm: {
+      lotIds: number[];
+      /** Format: uuid */
+      requestId: string;
+    };
+    ScrapLine: {
+      colour: string;
+      /** Format: int64 */
+      count: number;
+      height: components['schemas']['LengthView'];
+      /** Format: date-time */
+      keptAt: string;
+      /** Format: int64 */
+      lotId: number;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      width: components['schemas']['LengthView'];
     };
     SetAside: {
       /** @enum {string} */
@@ -1369,6 +2099,7 @@ export interface components {
       pricePoint: 'WHOLE' | 'HALF' | 'NINETY_FIVE' | 'EXACT';
       /** @enum {string} */
       priceSchool: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP';
+      shelf?: components['schemas']['ShelfForm'];
       stallFee: string;
       stallShare: string;
       thickestSeam: string;
@@ -1386,14 +2117,41 @@ export interface components {
       /** @enum {string} */
       place: 'TOP' | 'BOTTOM' | 'BOTH';
     };
+    ShelfForm: {
+      givenCostsNothing: boolean;
+      offcutDays: string;
+      offcutLong: string;
+      offcutShort: string;
+      offcutsArePaid: boolean;
+      /** @enum {string} */
+      valueSchool: 'FIRST_IN_FIRST_OUT' | 'MOVING_AVERAGE' | 'REPLACEMENT';
+    };
+    ShelfView: {
+      lots: components['schemas']['LotView'][];
+      /** Format: date */
+      on: string;
+      onHand: components['schemas']['AmountView'];
+      reserved: components['schemas']['ReservedView'][];
+      /** @enum {string} */
+      school: 'FIRST_IN_FIRST_OUT' | 'MOVING_AVERAGE' | 'REPLACEMENT';
+      unplaced?: components['schemas']['AmountView'];
+      worth: components['schemas']['MoneyView'];
+    };
     ShopView: {
       lines: components['schemas']['BuyLine'][];
       sum: components['schemas']['MoneyView'];
       supplier: components['schemas']['SupplierView'];
     };
+    ShortBatch: {
+      /** Format: int64 */
+      batchId: number;
+      name: string;
+      shortBy: components['schemas']['AmountView'];
+    };
     ShortLine: {
+      batches: components['schemas']['ShortBatch'][];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -1418,6 +2176,12 @@ export interface components {
       ticket?: components['schemas']['TicketView'];
       ticketMissing?: string;
       trims: components['schemas']['TrimView'][];
+    };
+    SizeToScale: {
+      /** Format: int64 */
+      height: number;
+      /** Format: int64 */
+      width: number;
     };
     SketchView: {
       /** Format: double */
@@ -1455,7 +2219,7 @@ export interface components {
       )[];
       key: string;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       label: string;
       /** Format: int64 */
       materialId?: number;
@@ -1470,6 +2234,7 @@ export interface components {
     };
     StageForm: {
       goodUnits: string;
+      keep?: components['schemas']['KeepForm'][];
       reason: string;
       /** Format: int64 */
       version: number;
@@ -1505,6 +2270,31 @@ export interface components {
       stitch: string;
       thread: string;
       uses: string;
+    };
+    StockTakeDone: {
+      /** Format: int32 */
+      counted: number;
+      /** Format: int32 */
+      differences: number;
+    };
+    StockTakeForm: {
+      lines: components['schemas']['CountedLine'][];
+      reason: string;
+      /** Format: uuid */
+      requestId: string;
+    };
+    StockTakeView: {
+      lines: components['schemas']['CountLine'][];
+      places: string[];
+    };
+    StockValueView: {
+      kinds: components['schemas']['KindValue'][];
+      lines: components['schemas']['ValueLine'][];
+      /** Format: date */
+      on: string;
+      /** @enum {string} */
+      school: 'FIRST_IN_FIRST_OUT' | 'MOVING_AVERAGE' | 'REPLACEMENT';
+      total: components['schemas']['MoneyView'];
     };
     Strap: {
       longest: string;
@@ -1634,11 +2424,23 @@ export interface components {
       opening?: components['schemas']['LengthFigure'];
       slot: string;
     };
+    ValueLine: {
+      /** @enum {string} */
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      onHand: components['schemas']['AmountView'];
+      /** Format: int64 */
+      pieces: number;
+      worth: components['schemas']['MoneyView'];
+      worthOfPieces: components['schemas']['MoneyView'];
+    };
     WantLine: {
       colour: string;
       keep: components['schemas']['AmountView'];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -1750,6 +2552,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchSheet'];
+        };
+      };
+    };
+  };
+  findReplacements: {
+    parameters: {
+      query: {
+        slot: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BatchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Replacement'][];
         };
       };
     };
@@ -1876,6 +2704,50 @@ export interface operations {
       };
     };
   };
+  releaseFromBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  reserveForBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchReserved'];
+        };
+      };
+    };
+  };
   readBench: {
     parameters: {
       query?: never;
@@ -1976,6 +2848,77 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RuleAnswer'];
+        };
+      };
+    };
+  };
+  listDeliveries: {
+    parameters: {
+      query?: {
+        page?: number;
+        size?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageViewDeliveryView'];
+        };
+      };
+    };
+  };
+  createDelivery: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DeliveryForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeliveryView'];
+        };
+      };
+    };
+  };
+  sumDelivery: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DeliveryForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeliverySum'];
         };
       };
     };
@@ -2347,6 +3290,8 @@ export interface operations {
   listFinishedGoods: {
     parameters: {
       query?: {
+        query?: string;
+        all?: boolean;
         page?: number;
         size?: number;
       };
@@ -2362,7 +3307,232 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['PageViewFinishedGoodsLine'];
+          'application/json': components['schemas']['GoodsView'];
+        };
+      };
+    };
+  };
+  listGoodsMovements: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['GoodsMovementView'][];
+        };
+      };
+    };
+  };
+  moveFinishedGoods: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['GoodsForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FinishedGoodsLine'];
+        };
+      };
+    };
+  };
+  createImport: {
+    parameters: {
+      query: {
+        list: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Accepted */
+      202: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ImportView'];
+        };
+      };
+    };
+  };
+  readImport: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ImportView'];
+        };
+      };
+    };
+  };
+  giveUpImport: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  enterImport: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Accepted */
+      202: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ImportView'];
+        };
+      };
+    };
+  };
+  readHand: {
+    parameters: {
+      query: {
+        material: number;
+        lot?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['HandView'];
+        };
+      };
+    };
+  };
+  listLists: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ListView'][];
+        };
+      };
+    };
+  };
+  downloadList: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        key: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  changeLot: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LotForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ShelfView'];
         };
       };
     };
@@ -2370,7 +3540,9 @@ export interface operations {
   listMaterials: {
     parameters: {
       query?: {
-        kind?: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME';
+        kind?: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+        query?: string;
+        low?: boolean;
         page?: number;
         size?: number;
       };
@@ -2562,6 +3734,126 @@ export interface operations {
       };
     };
   };
+  readPhoto: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  changePhoto: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MaterialView'];
+        };
+      };
+    };
+  };
+  removePhoto: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MaterialView'];
+        };
+      };
+    };
+  };
+  createPieces: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PieceForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ShelfView'];
+        };
+      };
+    };
+  };
+  readShelf: {
+    parameters: {
+      query?: {
+        on?: string;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ShelfView'];
+        };
+      };
+    };
+  };
   readMeasure: {
     parameters: {
       query: {
@@ -2605,6 +3897,50 @@ export interface operations {
       };
     };
   };
+  listScrap: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ScrapLine'][];
+        };
+      };
+    };
+  };
+  createScrap: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ScrapForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ScrapLine'][];
+        };
+      };
+    };
+  };
   readSettings: {
     parameters: {
       query?: never;
@@ -2645,6 +3981,96 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SettingsForm'];
+        };
+      };
+    };
+  };
+  readStockTake: {
+    parameters: {
+      query?: {
+        place?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StockTakeView'];
+        };
+      };
+    };
+  };
+  createStockTake: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['StockTakeForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StockTakeDone'];
+        };
+      };
+    };
+  };
+  readStockValue: {
+    parameters: {
+      query?: {
+        on?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StockValueView'];
+        };
+      };
+    };
+  };
+  downloadStockValue: {
+    parameters: {
+      query?: {
+        on?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
         };
       };
     };

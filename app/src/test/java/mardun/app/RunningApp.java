@@ -109,11 +109,20 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
 
     /** Sends a file as it is. */
     public Answer upload(String path, byte[] file) {
+        return upload("POST", path, file);
+    }
+
+    /** Sends a file as it is, in the place of another. */
+    public Answer uploadInPlace(String path, byte[] file) {
+        return upload("PUT", path, file);
+    }
+
+    private Answer upload(String method, String path, byte[] file) {
         get("/api/settings");
         return answer(HttpRequest.newBuilder(URI.create("http://localhost:" + port() + path))
                 .header("Content-Type", "application/octet-stream")
                 .header("X-XSRF-TOKEN", csrfToken())
-                .POST(BodyPublishers.ofByteArray(file))
+                .method(method, BodyPublishers.ofByteArray(file))
                 .build());
     }
 

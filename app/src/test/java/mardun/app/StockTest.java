@@ -582,4 +582,25 @@ class StockTest {
         form.put("toPlace", to);
         return form;
     }
+
+    @Test
+    void aPhotoIsKeptReplacedAndTakenAway() {
+        long cloth = enter(APP.cloth("With a photo", "44 in", "9.00", ""));
+        byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 1, 2, 3};
+        String path = "/api/materials/" + cloth + "/photo?version=";
+        assertThat(APP.put(path + "0", Map.of()).status()).isEqualTo(415);
+        assertThat(APP.uploadInPlace(path + "0", "no picture".getBytes()).detail())
+                .contains("Choose a JPEG, PNG or WebP");
+        Answer first = APP.uploadInPlace(path + "0", png);
+        assertThat(first.status()).as(first.body().toString()).isEqualTo(200);
+        assertThat(APP.uploadInPlace(path + "0", png).status()).isEqualTo(409);
+        String shown = first.body().get("photo").asString();
+        assertThat(APP.text(shown)).contains("PNG");
+        Answer second = APP.uploadInPlace(path + first.body().get("version").asLong(), png);
+        assertThat(second.body().get("photo").asString()).isNotEqualTo(shown);
+        assertThat(APP.folder().resolve("pictures").toFile().list()).hasSize(1);
+        Answer none = APP.delete(path + second.body().get("version").asLong());
+        assertThat(none.body().get("photo")).isNull();
+        assertThat(APP.folder().resolve("pictures").toFile().list()).isEmpty();
+    }
 }

@@ -17,6 +17,7 @@ import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
 
 /** A material of the workroom: what it is and what it costs. What is on the shelf is the sum of its movements. */
 @Entity
@@ -90,7 +91,7 @@ class Material {
         return facts.twoPart() ? List.of(Part.SOCKET, Part.STUD) : List.of(Part.WHOLE);
     }
 
-    void show(String newPhoto) {
+    void show(@Nullable String newPhoto) {
         photo = newPhoto;
     }
 

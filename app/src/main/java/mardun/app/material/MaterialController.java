@@ -4,11 +4,18 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Duration;
 import java.util.Optional;
 import mardun.app.material.MaterialView.MovementView;
 import mardun.app.show.PageView;
 import mardun.core.material.MaterialKind;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,9 +32,11 @@ import org.springframework.web.bind.annotation.RestController;
 class MaterialController {
 
     private final MaterialService materials;
+    private final MaterialPhotos photos;
 
-    MaterialController(MaterialService materials) {
+    MaterialController(MaterialService materials, MaterialPhotos photos) {
         this.materials = materials;
+        this.photos = photos;
     }
 
     @GetMapping
@@ -62,5 +71,25 @@ class MaterialController {
             @RequestParam(defaultValue = "0") @Min(0) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return materials.movements(id, page, size);
+    }
+
+    /** A photo as a file; kept by the browser, because another one has another address. */
+    @GetMapping("/{id}/photo")
+    ResponseEntity<byte[]> readPhoto(@PathVariable long id) {
+        MaterialPhotos.Photo photo = photos.get(id);
+        return ResponseEntity.ok()
+                .contentType(photo.type())
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .body(photo.bytes());
+    }
+
+    @PutMapping(path = "/{id}/photo", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    MaterialView changePhoto(@PathVariable long id, @RequestParam long version, InputStream file) throws IOException {
+        return photos.put(id, version, file.readNBytes(MaterialPhotos.MOST_BYTES + 1));
+    }
+
+    @DeleteMapping("/{id}/photo")
+    MaterialView removePhoto(@PathVariable long id, @RequestParam long version) {
+        return photos.remove(id, version);
     }
 }
