@@ -46,12 +46,13 @@ function csrfToken() {
 
 async function request<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
-  if (body !== undefined) headers['Content-Type'] = 'application/json';
+  const file = body instanceof Blob;
+  if (body !== undefined) headers['Content-Type'] = file ? 'application/octet-stream' : 'application/json';
   const token = csrfToken();
   if (token) headers['X-XSRF-TOKEN'] = token;
   let response: Response;
   try {
-    response = await fetch(path, { method, headers, body: JSON.stringify(body), signal });
+    response = await fetch(path, { method, headers, body: file ? body : JSON.stringify(body), signal });
   } catch (failure) {
     if (signal?.aborted) throw failure;
     throw new Problem(AWAY, 0);

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { api, type Schemas } from './client';
 
 export const keys = {
@@ -19,10 +19,52 @@ export const useSettings = () =>
 export const useBench = () =>
   useQuery({ queryKey: keys.bench, queryFn: () => api.get<Schemas['BenchView']>('/api/bench') });
 
+/** Every material, page after page. */
+async function allMaterials() {
+  const all = await api.get<Schemas['PageViewMaterialView']>('/api/materials?size=500');
+  for (let page = 1; all.items.length < all.total; page++) {
+    const more = await api.get<Schemas['PageViewMaterialView']>(`/api/materials?size=500&page=${page}`);
+    if (more.items.length === 0) break;
+    all.items.push(...more.items);
+  }
+  return all;
+}
+
 export const useMaterials = () =>
   useQuery({
     queryKey: keys.materials,
-    queryFn: () => api.get<Schemas['PageViewMaterialView']>('/api/materials?size=500'),
+    queryFn: allMaterials,
+  });
+
+/** Pages of materials, one for each kind; the query is found in name, fibre and place. */
+export const useMaterialLists = (
+  lists: { kind: Schemas['MaterialView']['kind']; size: number }[],
+  query: string,
+  low: boolean,
+) =>
+  useQueries({
+    queries: lists.map(({ kind, size }) => ({
+      queryKey: [...keys.materials, 'list', kind, query, low, size],
+      queryFn: () =>
+        api.get<Schemas['PageViewMaterialView']>(
+          `/api/materials?kind=${kind}&size=${size}&low=${low}&query=${encodeURIComponent(query)}`,
+        ),
+      placeholderData: keepPreviousData,
+    })),
+  });
+
+export const useMaterial = (id: number) =>
+  useQuery({
+    queryKey: [...keys.materials, id],
+    queryFn: () => api.get<Schemas['MaterialView']>(`/api/materials/${id}`),
+  });
+
+/** What lies on a material's shelf, at the end of a day or now. */
+export const useShelf = (id: number, on?: string) =>
+  useQuery({
+    queryKey: [...keys.materials, id, 'shelf', on],
+    queryFn: () => api.get<Schemas['ShelfView']>(`/api/materials/${id}/shelf${on ? `?on=${on}` : ''}`),
+    placeholderData: keepPreviousData,
   });
 
 /** All designs by their names, to choose from. */
@@ -49,10 +91,13 @@ export const useBatch = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
-export const useFinishedGoods = () =>
+/** Finished bags and where they are; `all` also those of which none are left. */
+export const useFinishedGoods = (query: string, all: boolean) =>
   useQuery({
-    queryKey: keys.finishedGoods,
-    queryFn: () => api.get<Schemas['PageViewFinishedGoodsLine']>('/api/finished-goods'),
+    queryKey: [...keys.finishedGoods, query, all],
+    queryFn: () =>
+      api.get<Schemas['GoodsView']>(`/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}`),
+    placeholderData: keepPreviousData,
   });
 
 export const useFairs = () =>

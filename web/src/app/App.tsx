@@ -9,6 +9,13 @@ const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
 const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
 const BuyingPage = lazy(() => import('../areas/materials/BuyingPage'));
+const MaterialPage = lazy(() => import('../areas/materials/MaterialPage'));
+const DeliveriesPage = lazy(() => import('../areas/materials/DeliveriesPage'));
+const StockTakePage = lazy(() => import('../areas/materials/StockTakePage'));
+const ValuePage = lazy(() => import('../areas/materials/ValuePage'));
+const HandPage = lazy(() => import('../areas/materials/HandPage'));
+const FilesPage = lazy(() => import('../areas/materials/FilesPage'));
+const FinishedPage = lazy(() => import('../areas/materials/FinishedPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
@@ -38,6 +45,13 @@ const router = createBrowserRouter([
       { path: '/designs/:id', element: <DesignPage /> },
       { path: '/materials', element: <MaterialsPage /> },
       { path: '/materials/buying', element: <BuyingPage /> },
+      { path: '/materials/deliveries', element: <DeliveriesPage /> },
+      { path: '/materials/stock-take', element: <StockTakePage /> },
+      { path: '/materials/value', element: <ValuePage /> },
+      { path: '/materials/hand', element: <HandPage /> },
+      { path: '/materials/files', element: <FilesPage /> },
+      { path: '/materials/finished', element: <FinishedPage /> },
+      { path: '/materials/:id', element: <MaterialPage /> },
       { path: '/batches', element: <BatchesPage /> },
       { path: '/batches/new', element: <BatchPage key="new" /> },
       { path: '/batches/:id', element: <BatchPage /> },

@@ -1394,6 +1394,7 @@ export interface components {
       lotId?: number;
       makeable: components['schemas']['MakeableView'][];
       material: components['schemas']['MaterialView'];
+      size?: components['schemas']['SizeToScale'];
       tooSmall: string[];
       width?: components['schemas']['LengthView'];
     };
@@ -2150,6 +2151,7 @@ export interface components {
     };
     ShortLine: {
       batches: components['schemas']['ShortBatch'][];
+      colour: string;
       /** @enum {string} */
       kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       /** Format: int64 */

@@ -14,6 +14,9 @@ import { useSettled } from '../../ui/useSettled';
 import { ClashPanel } from '../designs/ClashPanel';
 import { BatchChoices } from './BatchChoices';
 import { BatchSheet } from './BatchSheet';
+import { OffcutOffers } from './OffcutOffers';
+import { Replacing } from './Replacing';
+import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
 
 type Form = Schemas['BatchForm'];
@@ -43,7 +46,8 @@ export default function BatchPage() {
   if (!design || (number !== undefined && !batch)) return <p className="text-soft">Opening the batch …</p>;
   return (
     <Editor
-      key={`${number ?? 'new'}-${design.id}`}
+      key={`${number ?? 'new'}-${design.id}-${search.get('slot') ?? ''}`}
+      begun={number === undefined ? search : undefined}
       batch={batch}
       design={design}
       designs={designs ?? []}
@@ -52,19 +56,32 @@ export default function BatchPage() {
   );
 }
 
-function startOf(design: Design, batch: Batch | undefined, requestId: string): Form {
+function startOf(design: Design, batch: Batch | undefined, requestId: string, begun?: URLSearchParams): Form {
+  const slot = begun?.get('slot');
+  const lot = begun?.get('lot');
+  const usual =
+    batch?.materials ??
+    design.document.slots.flatMap((one) =>
+      one.materialId === undefined ? [] : [{ slot: one.key, materialId: one.materialId }],
+    );
   return {
     requestId,
     version: batch?.version ?? 0,
     batchId: batch?.id,
     designId: design.id,
-    sizeName: batch?.sheet.sizeName ?? design.document.sizes[design.document.sizes.length - 1] ?? '',
-    units: String(batch?.sheet.units ?? design.document.usualUnits),
-    materials:
-      batch?.materials ??
-      design.document.slots.flatMap((slot) =>
-        slot.materialId === undefined ? [] : [{ slot: slot.key, materialId: slot.materialId }],
-      ),
+    sizeName:
+      batch?.sheet.sizeName ??
+      begun?.get('size') ??
+      design.document.sizes[design.document.sizes.length - 1] ??
+      '',
+    units: String(batch?.sheet.units ?? begun?.get('units') ?? design.document.usualUnits),
+    materials: slot
+      ? [
+          ...usual.filter((choice) => choice.slot !== slot),
+          { slot, materialId: Number(begun?.get('material')) },
+        ]
+      : usual,
+    offcuts: batch?.offcuts ?? (lot ? [Number(lot)] : []),
     ownPrice: batch?.ownPrice ?? '',
     dueOn: batch?.dueOn,
     forWhat: batch?.forWhat ?? '',
@@ -73,11 +90,14 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string): F
 
 function Editor({
   batch,
+  begun,
   design,
   designs,
   onDesign,
 }: {
   batch?: Batch;
+  /** What a new batch begins with, where it was begun from something in the hand. */
+  begun?: URLSearchParams;
   design: Design;
   designs: Schemas['DesignName'][];
   onDesign: (id: number) => void;
@@ -87,10 +107,10 @@ function Editor({
   const request = useRequestId();
   const { data: fairs } = useFairs();
   const draft = useDraft<Form>(
-    `mardun.batch.${batch?.id ?? `new-${design.id}`}`,
-    startOf(design, batch, request.id),
+    `mardun.batch.${batch?.id ?? `new-${design.id}${begun?.get('slot') ? `-${begun.toString()}` : ''}`}`,
+    startOf(design, batch, request.id, begun),
   );
-  const form = draft.value ?? startOf(design, batch, request.id);
+  const form = draft.value ?? startOf(design, batch, request.id, begun);
   const [confirming, setConfirming] = useState<'cut' | 'finish'>();
   const settled = useSettled(form, 60);
   const isNew = batch === undefined;
@@ -119,6 +139,10 @@ function Editor({
     () => navigate('/batches'),
   );
   const change = (next: Partial<Form>) => draft.change({ ...form, ...next });
+  const choose = (slot: string, materialId: number) =>
+    change({
+      materials: [...form.materials.filter((choice) => choice.slot !== slot), { slot, materialId }],
+    });
   const refused = sheet?.findings.filter((finding) => finding.severity === 'REFUSED') ?? [];
   const care = sheet?.findings.filter((finding) => finding.severity === 'CARE' && !finding.setAside) ?? [];
   const problem = save.problem && !save.problem.isClash ? save.problem : undefined;
@@ -192,7 +216,32 @@ function Editor({
               onChange={change}
             />
           )}
-          {sheet && <BatchSheet sheet={sheet} stage={batch?.stage} />}
+          {sheet && planned && (
+            <OffcutOffers
+              offers={sheet.offcuts}
+              onChoose={(lotId, chosen) =>
+                change({
+                  offcuts: chosen
+                    ? [...(form.offcuts ?? []), lotId]
+                    : (form.offcuts ?? []).filter((one) => one !== lotId),
+                })
+              }
+            />
+          )}
+          {sheet && (
+            <BatchSheet
+              sheet={sheet}
+              stage={batch?.stage}
+              reserving={
+                !isNew && !draft.isChanged && batch.stage !== 'FINISHED' ? (
+                  <Reserving batch={batch} sheet={sheet} />
+                ) : undefined
+              }
+              replacing={
+                planned ? (need) => <Replacing need={need} form={form} onChoose={choose} /> : undefined
+              }
+            />
+          )}
         </div>
         <Ticket
           ticket={sheet?.ticket}

@@ -16,22 +16,32 @@ const sheet: Schemas['BatchSheet'] = {
   needs: [
     {
       materialId: 1,
+      slot: 'outer',
+      part: 'WHOLE',
       name: 'Reed Stripe',
       kind: 'CLOTH',
       needed: cloth(96),
       onHand: cloth(72),
+      held: cloth(0),
+      heldForOthers: cloth(30),
       shortBy: cloth(24),
       working: working('96 in'),
     },
     {
       materialId: 2,
+      slot: 'slider',
+      part: 'WHOLE',
       name: 'Slider',
       kind: 'NOTION',
       needed: amount('24', 24),
       onHand: amount('40', 40),
+      held: amount('24', 24),
+      heldForOthers: amount('0', 0),
       working: working('24'),
     },
   ],
+  offcuts: [],
+  leftOver: [],
   times: {
     oneByOne: { value: time('28 h 54', 104040), working: working('28 h 54') },
     asBatch: { value: time('10 h 07', 36420), working: working('10 h 07') },
@@ -72,6 +82,23 @@ const sheet: Schemas['BatchSheet'] = {
 const region = (name: string) => within(screen.getByRole('region', { name }));
 
 describe('the plan of a batch', () => {
+  it('says what others hold, what is held here, and offers something else where it is short', () => {
+    rendered(
+      <BatchSheet
+        sheet={sheet}
+        stage="PLANNED"
+        reserving={<button>Hold it</button>}
+        replacing={(need) => <span>instead of {need.slot}</span>}
+      />,
+    );
+    const material = region('Material');
+    expect(material.getByText('30 in of 72 in are held for other batches')).toBeVisible();
+    expect(material.getByText('held')).toBeVisible();
+    expect(material.getByText('instead of outer')).toBeVisible();
+    expect(material.queryByText('instead of slider')).toBeNull();
+    expect(material.getByRole('button', { name: 'Hold it' })).toBeVisible();
+  });
+
   it('lists what to cut in both units, how many and from what', () => {
     rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
     const row = region('Cut list').getByRole('row', { name: /Piece A/ });
@@ -84,7 +111,7 @@ describe('the plan of a batch', () => {
   it('says in words what is short and what is enough', () => {
     rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
     expect(region('Material').getByText('24 in short')).toBeVisible();
-    expect(region('Material').getByText('enough')).toBeVisible();
+    expect(region('Material').getByText('held')).toBeVisible();
   });
 
   it('shows the hours both ways and what is saved', () => {

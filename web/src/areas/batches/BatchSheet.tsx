@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { hatch } from '../../ui/Hatches';
 import type { BatchStage } from '../../ui/RunningStitch';
@@ -8,14 +9,26 @@ import { WorkedFigure } from '../../ui/WorkedFigure';
 type Sheet = Schemas['BatchSheet'];
 
 /** The plan: what to cut, what it takes, how long. Once it is cut, the steps come first. */
-export function BatchSheet({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
+export function BatchSheet({
+  sheet,
+  stage,
+  reserving,
+  replacing,
+}: {
+  sheet: Sheet;
+  stage?: BatchStage;
+  /** What holds material for this batch; absent where nothing can be held. */
+  reserving?: ReactNode;
+  /** What offers something else where a material is short; absent where nothing can be changed. */
+  replacing?: (need: Schemas['NeedLine']) => ReactNode;
+}) {
   const sewing = stage === 'CUT';
   return (
     <>
       {sewing && <Steps sheet={sheet} title="Steps to come" stages={['SEW', 'FINISH']} />}
       <CutList sheet={sheet} />
       <div className="grid gap-4 md:grid-cols-2">
-        <Needs sheet={sheet} stage={stage} />
+        <Needs sheet={sheet} stage={stage} reserving={reserving} replacing={replacing} />
         <Hours sheet={sheet} />
       </div>
       <Cautions sheet={sheet} stage={stage} />
@@ -129,7 +142,17 @@ function CutList({ sheet }: { sheet: Sheet }) {
   );
 }
 
-function Needs({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
+function Needs({
+  sheet,
+  stage,
+  reserving,
+  replacing,
+}: {
+  sheet: Sheet;
+  stage?: BatchStage;
+  reserving?: ReactNode;
+  replacing?: (need: Schemas['NeedLine']) => ReactNode;
+}) {
   const units = useUnits();
   return (
     <section className="sheet px-3.5 py-3" aria-label="Material">
@@ -140,8 +163,8 @@ function Needs({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
         const whole = Math.max(need.needed.value, need.onHand.value, 1);
         return (
           <div
-            key={need.materialId}
-            className="grid grid-cols-[minmax(0,1fr)_auto_56px_auto] items-center gap-2 py-[3px]"
+            key={`${need.materialId}-${need.part}`}
+            className="grid grid-cols-[minmax(0,1fr)_auto_56px_auto] items-center gap-x-2 py-[3px]"
           >
             <span className="truncate" title={`${need.name}: ${units.amount(need.onHand)} on the shelf`}>
               {need.name}
@@ -169,12 +192,21 @@ function Needs({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
               ) : need.shortBy ? (
                 <Tag look="bad">{units.amount(need.shortBy)} short</Tag>
               ) : (
-                <Tag look="ok">enough</Tag>
+                <Tag look="ok">
+                  {need.held.value >= need.needed.value && need.held.value > 0 ? 'held' : 'enough'}
+                </Tag>
               )}
             </span>
+            {!taken && need.heldForOthers.value > 0 && (
+              <span className="col-span-4 text-[13px] text-soft">
+                {units.amount(need.heldForOthers)} of {units.amount(need.onHand)} are held for other batches
+              </span>
+            )}
+            {!taken && need.shortBy && replacing && <span className="col-span-4">{replacing(need)}</span>}
           </div>
         );
       })}
+      {reserving}
     </section>
   );
 }

@@ -7,6 +7,57 @@ import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 
+interface Kept {
+  materialId: number;
+  name: string;
+  width: string;
+  height: string;
+  count: string;
+  place: string;
+  keep: boolean;
+}
+
+/** What cutting leaves and is large enough to keep; sizes can be set right: it was 7 in, not 7 1/2. */
+function Offcuts({
+  kept,
+  onChange,
+  problem,
+}: {
+  kept: Kept[];
+  onChange: (next: Kept[]) => void;
+  problem?: string;
+}) {
+  const change = (index: number, next: Partial<Kept>) =>
+    onChange(kept.map((one, i) => (i === index ? { ...one, ...next } : one)));
+  return (
+    <fieldset>
+      <legend className="font-semibold">Keep what is left?</legend>
+      {kept.map((one, index) => (
+        <div key={index} className="grid grid-cols-[auto_1fr_92px_92px_64px] items-center gap-2 py-1">
+          <input
+            type="checkbox"
+            className="size-6"
+            aria-label={`Keep ${one.count} of ${one.name}, ${one.width} by ${one.height}`}
+            checked={one.keep}
+            onChange={(event) => change(index, { keep: event.target.checked })}
+          />
+          <span className="truncate">{one.name}</span>
+          {(['width', 'height', 'count'] as const).map((key) => (
+            <input
+              key={key}
+              className="field"
+              aria-label={`${{ width: 'Across', height: 'Along', count: 'How many' }[key]}, offcut ${index + 1}`}
+              value={one[key]}
+              onChange={(event) => change(index, { [key]: event.target.value })}
+            />
+          ))}
+        </div>
+      ))}
+      {problem && <p className="text-[13px] text-madder">{problem}</p>}
+    </fieldset>
+  );
+}
+
 /** Says what leaves the shelf, and asks for a reason where the shelf doesn't hold it. */
 export function StagePanel({
   kind,
@@ -22,6 +73,17 @@ export function StagePanel({
   const units = useUnits();
   const [reason, setReason] = useState('');
   const [goodUnits, setGoodUnits] = useState(String(sheet.units));
+  const [kept, setKept] = useState<Kept[]>(() =>
+    sheet.leftOver.map((left) => ({
+      materialId: left.materialId,
+      name: left.name,
+      width: left.width.exact,
+      height: left.height.exact,
+      count: String(left.count),
+      place: '',
+      keep: true,
+    })),
+  );
   const cutting = kind === 'cut';
   const leaving = sheet.needs.filter((need) => (need.kind === 'CLOTH') === cutting);
   const short = leaving.filter((need) => need.shortBy);
@@ -31,6 +93,17 @@ export function StagePanel({
         version: batch.version,
         reason,
         goodUnits,
+        keep: cutting
+          ? kept
+              .filter((one) => one.keep)
+              .map(({ materialId, width, height, count, place }) => ({
+                materialId,
+                width,
+                height,
+                count,
+                place,
+              }))
+          : undefined,
       }),
     onClose,
   );
@@ -52,7 +125,7 @@ export function StagePanel({
         <table className="listing">
           <tbody>
             {leaving.map((need) => (
-              <tr key={need.materialId}>
+              <tr key={`${need.materialId}-${need.part}`}>
                 <td>{need.name}</td>
                 <td className="num">
                   <b>{units.amount(need.needed)}</b>
@@ -62,6 +135,9 @@ export function StagePanel({
             ))}
           </tbody>
         </table>
+        {cutting && kept.length > 0 && (
+          <Offcuts kept={kept} onChange={setKept} problem={send.problem?.errors[0]?.sentence} />
+        )}
         {!cutting && (
           <TextField
             label={`How many of ${sheet.units} came out well?`}

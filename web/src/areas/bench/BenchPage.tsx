@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useBench, useMaterials } from '../../api/queries';
+import { useBench } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
@@ -150,8 +150,6 @@ function Lanes({ lanes }: { lanes: Schemas['LaneView'][] }) {
 
 function Shelf({ bench }: { bench: Bench }) {
   const units = useUnits();
-  const { data: materials } = useMaterials();
-  const colours = new Map(materials?.items.map((material) => [material.id, material.colour]));
   const short = new Set(bench.shortages.map((line) => line.materialId));
   const low = bench.low.filter((material) => !short.has(material.id));
   if (bench.firstSteps && bench.shortages.length === 0 && low.length === 0) return null;
@@ -174,15 +172,18 @@ function Shelf({ bench }: { bench: Bench }) {
         )}
         {bench.shortages.map((line) => (
           <Link
-            key={line.materialId}
-            to={`/materials?open=${line.materialId}`}
+            key={line.name}
+            to={`/materials/${line.materialId}`}
             className="grid grid-cols-[46px_1fr] items-center gap-2.5 py-1.5 hover:bg-woad-tint"
           >
-            <Swatch kind={line.kind} colour={colours.get(line.materialId) ?? '#9fb0b0'} />
+            <Swatch kind={line.kind} colour={line.colour} />
             <span>
               {line.name} <Tag look="bad">{units.amount(line.shortBy)} short</Tag>
               <span className="block text-[13px] text-soft">
-                {units.amount(line.onHand)} there, {units.amount(line.needed)} needed
+                {units.amount(line.onHand)} there, {units.amount(line.needed)} needed; short goes{' '}
+                {line.batches
+                  .map((batch) => `batch ${batch.batchId} by ${units.amount(batch.shortBy)}`)
+                  .join(', ')}
               </span>
             </span>
           </Link>
@@ -194,7 +195,7 @@ function Shelf({ bench }: { bench: Bench }) {
           {low.map((material) => (
             <Link
               key={material.id}
-              to={`/materials?open=${material.id}`}
+              to={`/materials/${material.id}`}
               className="grid grid-cols-[46px_1fr] items-center gap-2.5 py-1.5 hover:bg-woad-tint"
             >
               <Swatch kind={material.kind} colour={material.colour} />

@@ -117,6 +117,8 @@ export const MATERIALS: Record<Schemas['SlotRow']['kind'], string> = {
   NOTION: 'by count',
   FILLING_BY_WEIGHT: 'filling, by weight',
   FILLING_BY_VOLUME: 'filling, by volume',
+  THREAD: 'thread',
+  PACKING: 'packing',
 };
 
 export const CLOTHS: Record<Schemas['SlotRow']['cloths'][number], string> = {

@@ -36,8 +36,10 @@ const list: Schemas['BuyingView'] = {
       sum: money(1050),
       lines: [
         {
-          offerId: 5,
+          key: '5',
           want: want('Ring', 20),
+          soldMaterialId: 9,
+          insteadName: 'Large ring',
           packs: 4,
           content: amount('10', 10),
           amount: amount('40', 40),
@@ -56,9 +58,15 @@ describe('the list of what to buy', () => {
     server({ '/api/buying': list, '/api/suppliers': [near, supplier(2, 'Far', 0)] });
     rendered(<BuyingPage />);
     const shop = await screen.findByRole('region', { name: 'Near' });
-    expect(shop).toHaveTextContent('Ring37 wanted for batches4 × 1040, each at 2.008.00');
+    expect(shop).toHaveTextContent(
+      'Ring37 wanted for batches4 × 1040, each at 2.00Large ring, to be cut down',
+    );
     expect(shop).toHaveTextContent('Postage2.50');
     expect(shop).toHaveTextContent('From this shop10.50');
+    expect(within(shop).getByRole('link', { name: 'All of it came from Near' })).toHaveAttribute(
+      'href',
+      '/materials/deliveries?shop=1',
+    );
     expect(screen.getByRole('region', { name: 'No shop is known for these' })).toHaveTextContent(
       'Bell37 wanted, it is low',
     );
@@ -66,13 +74,17 @@ describe('the list of what to buy', () => {
     expect(within(shops).getByRole('button', { name: /Far/ })).toHaveTextContent('no postage');
   });
 
-  it('enters what came on the shelf, with the shop as the reason', async () => {
-    const sent = server({ '/api/buying': list, '/api/suppliers': [near], '/api/materials/7/movements': {} });
+  it('enters what came as a delivery of what was really sold', async () => {
+    const sent = server({ '/api/buying': list, '/api/suppliers': [near], '/api/deliveries': {} });
     rendered(<BuyingPage />);
     await userEvent.click(await screen.findByRole('button', { name: '40 of Ring came' }));
     expect(sent).toContainEqual({
-      path: '/api/materials/7/movements',
-      body: expect.objectContaining({ kind: 'BOUGHT', amount: '40', reason: 'Near' }),
+      path: '/api/deliveries',
+      body: expect.objectContaining({
+        supplierId: 1,
+        total: '8.00',
+        lines: [expect.objectContaining({ materialId: 9, packs: '4', content: '10', price: '8.00' })],
+      }),
     });
   });
 

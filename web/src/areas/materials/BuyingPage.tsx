@@ -139,7 +139,7 @@ function Wanted({ want }: { want: Want }) {
       <Swatch kind={want.kind} colour={want.colour} />
       <div className="min-w-0">
         <Link
-          to={`/materials?open=${want.materialId}`}
+          to={`/materials/${want.materialId}`}
           className="flex min-h-7 items-center font-semibold text-woad hover:underline"
         >
           {want.name}
@@ -173,7 +173,7 @@ function Shop({ shop }: { shop: Schemas['ShopView'] }) {
         </thead>
         <tbody>
           {shop.lines.map((line) => (
-            <Line key={line.offerId} line={line} supplier={supplier} />
+            <Line key={line.key} line={line} supplier={supplier} />
           ))}
         </tbody>
         <tfoot>
@@ -191,7 +191,15 @@ function Shop({ shop }: { shop: Schemas['ShopView'] }) {
               From this shop
             </td>
             <td className="num font-bold">{shop.sum.amount}</td>
-            <td className="no-print" />
+            <td className="no-print num">
+              <Link
+                className="inline-flex min-h-11 items-center font-semibold text-woad hover:underline"
+                aria-label={`All of it came from ${supplier.name}`}
+                to={`/materials/deliveries?shop=${supplier.id}`}
+              >
+                All of it came
+              </Link>
+            </td>
           </tr>
         </tfoot>
       </table>
@@ -205,11 +213,27 @@ function Line({ line, supplier }: { line: Schemas['BuyLine']; supplier: Supplier
   const { want } = line;
   const send = useSend(
     () =>
-      api.post<Schemas['MaterialView']>(`/api/materials/${want.materialId}/movements`, {
+      api.post<Schemas['DeliveryView']>('/api/deliveries', {
         requestId: request.id,
-        kind: 'BOUGHT',
-        amount: line.amount.exact,
-        reason: supplier.name,
+        supplierId: supplier.id,
+        paperNumber: '',
+        cameOn: new Date().toISOString().slice(0, 10),
+        postage: '',
+        duty: '',
+        total: line.price.amount,
+        lines: [
+          {
+            materialId: line.soldMaterialId,
+            packs: String(line.packs),
+            content: line.content.exact,
+            price: line.price.amount,
+            dyeLot: '',
+            place: '',
+            measuredWidth: '',
+            pieceWidth: '',
+            pieceHeight: '',
+          },
+        ],
       }),
     request.renew,
   );
@@ -226,6 +250,11 @@ function Line({ line, supplier }: { line: Schemas['BuyLine']; supplier: Supplier
         <span className="block text-[13px] text-soft">
           {units.amount(line.amount)}, each at {line.each.amount}
         </span>
+        {line.insteadName && (
+          <span className="block text-[13px] text-weld">
+            {line.insteadName}, to be cut down: the one wanted isn’t sold
+          </span>
+        )}
       </td>
       <td className="num font-semibold">{line.price.amount}</td>
       <td className="no-print num">

@@ -6,28 +6,52 @@ import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { CLOTHS } from '../designs/words';
+import { TITLES, typedAs, usualAmount, type Kind, type Material } from './words';
 
 type Form = Schemas['MaterialForm'];
-type Material = Schemas['MaterialView'];
-type Kind = Material['kind'];
+type Facts = Schemas['FactsForm'];
 
-const TITLES: Record<Kind, string> = {
-  CLOTH: 'A cloth',
-  TRIM: 'Something bought by length',
-  NOTION: 'Something counted',
-  FILLING_BY_WEIGHT: 'A filling, by weight',
-  FILLING_BY_VOLUME: 'A filling, by volume',
+/** Three answers to a question that has a usual one. */
+type Said = 'usual' | 'yes' | 'no';
+type Fields = Omit<Form, 'facts'> & {
+  facts: Omit<Facts, 'ironable' | 'frays' | 'weightClass'> & {
+    ironable: Said;
+    frays: Said;
+    weightClass: Facts['weightClass'] | '';
+  };
 };
 
-/** What a price is usually for. */
-const usualAmount = (kind: Kind, cloth: string) =>
-  ({
-    CLOTH: `1 ${cloth}`,
-    TRIM: `1 ${cloth}`,
-    NOTION: '10',
-    FILLING_BY_WEIGHT: '1 kg',
-    FILLING_BY_VOLUME: '1 l',
-  })[kind];
+const NO_FACTS: Facts = {
+  fullWidth: '',
+  selvage: '',
+  fibre: '',
+  nap: false,
+  repeat: '',
+  shrinkage: '',
+  layersAtOnce: '',
+  needle: '',
+  care: '',
+  print: 'PLAIN',
+  oneDyeLot: false,
+  twoPart: false,
+  zipLength: '',
+  zipMetal: false,
+  usePerHour: '',
+  target: '',
+  place: '',
+};
+
+const PRINTS: Record<Facts['print'], string> = {
+  PLAIN: 'plain',
+  DOTS: 'dots',
+  STRIPES: 'stripes',
+  CHECKS: 'checks',
+  FLORAL: 'flowers or leaves',
+  TEXTURE: 'a texture',
+};
+
+const said = (value?: boolean): Said => (value === undefined ? 'usual' : value ? 'yes' : 'no');
+const meant = (value: Said) => (value === 'usual' ? undefined : value === 'yes');
 
 /** Enters a new material, or changes one; its stock is changed by movements instead. */
 export function MaterialPanel({
@@ -42,7 +66,8 @@ export function MaterialPanel({
   const units = useUnits();
   const request = useRequestId();
   const exact = (amount?: Schemas['AmountView']) => amount?.exact ?? '';
-  const { register, handleSubmit } = useForm<Form>({
+  const facts = material?.facts ?? NO_FACTS;
+  const { register, handleSubmit } = useForm<Fields>({
     defaultValues: {
       requestId: request.id,
       version: material?.version ?? 0,
@@ -57,6 +82,12 @@ export function MaterialPanel({
       pricePer: material ? exact(material.pricePer) : usualAmount(kind, units.cloth),
       lowAt: exact(material?.lowAt),
       onHand: '',
+      facts: {
+        ...facts,
+        ironable: said(facts.ironable),
+        frays: said(facts.frays),
+        weightClass: facts.weightClass ?? '',
+      },
     },
   });
   const send = useSend(
@@ -67,13 +98,8 @@ export function MaterialPanel({
     onClose,
   );
   const on = (field: string) => send.problem?.on(field);
-  const bare = {
-    CLOTH: `a length; a bare number is ${units.cloth}`,
-    TRIM: `a length; a bare number is ${units.cloth}`,
-    NOTION: 'a count',
-    FILLING_BY_WEIGHT: 'a weight, like 500 g or 1 lb',
-    FILLING_BY_VOLUME: 'a volume, like 2 l or 4 cups',
-  }[kind];
+  const bare = typedAs(kind, units.cloth);
+  const factsWrong = send.problem?.errors.some((error) => error.field.startsWith('facts.'));
   return (
     <Panel title={material ? material.name : TITLES[kind]} open onOpenChange={(open) => !open && onClose()}>
       <form
@@ -85,6 +111,12 @@ export function MaterialPanel({
               ...form,
               cloth: form.cloth || undefined,
               version: send.problem?.currentVersion ?? form.version,
+              facts: {
+                ...form.facts,
+                ironable: meant(form.facts.ironable),
+                frays: meant(form.facts.frays),
+                weightClass: form.facts.weightClass || undefined,
+              },
             });
           }
         })}
@@ -107,10 +139,9 @@ export function MaterialPanel({
                 </option>
               ))}
             </SelectField>
-            <label className="flex min-h-11 items-center gap-2">
+            <Tick label="One way up: a print or stripe with a top, so pieces with a top aren’t turned">
               <input type="checkbox" className="size-5" {...register('directional')} />
-              One way up: print, stripe or nap, so pieces with a top aren’t turned
-            </label>
+            </Tick>
           </>
         )}
         <div className="grid grid-cols-2 gap-3">
@@ -125,10 +156,129 @@ export function MaterialPanel({
             <TextField label="On the shelf now" hint={bare} error={on('onHand')} {...register('onHand')} />
           )}
           <TextField label="Low below" hint="Empty: never." error={on('lowAt')} {...register('lowAt')} />
+          <TextField
+            label="Fill up to"
+            hint="Empty: just what is missing."
+            error={on('facts.target')}
+            {...register('facts.target')}
+          />
+          <TextField
+            label="Where it lies"
+            hint="A shelf, a drawer, a box."
+            error={on('facts.place')}
+            {...register('facts.place')}
+          />
           <TextField label="Colour" type="color" error={on('colour')} {...register('colour')} />
         </div>
+        {kind === 'CLOTH' && (
+          <details open={factsWrong || undefined}>
+            <summary className="min-h-11 cursor-pointer py-2 font-semibold text-woad">
+              More about this cloth
+            </summary>
+            <div className="grid grid-cols-2 gap-3">
+              <SelectField label="From afar" {...register('facts.print')}>
+                {Object.entries(PRINTS).map(([key, words]) => (
+                  <option key={key} value={key}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
+              <TextField
+                label="Print repeats after"
+                error={on('facts.repeat')}
+                {...register('facts.repeat')}
+              />
+              <TextField
+                label="Width from edge to edge"
+                error={on('facts.fullWidth')}
+                {...register('facts.fullWidth')}
+              />
+              <TextField
+                label="Selvage on each side"
+                error={on('facts.selvage')}
+                {...register('facts.selvage')}
+              />
+              <TextField
+                label="Still shrinks by (%)"
+                inputMode="decimal"
+                hint="Empty if it is washed before it is shelved."
+                error={on('facts.shrinkage')}
+                {...register('facts.shrinkage')}
+              />
+              <TextField
+                label="Layers cut at once"
+                inputMode="numeric"
+                error={on('facts.layersAtOnce')}
+                {...register('facts.layersAtOnce')}
+              />
+              <TextField label="Fibre" error={on('facts.fibre')} {...register('facts.fibre')} />
+              <SelectField label="Weight" {...register('facts.weightClass')}>
+                <option value="">not said</option>
+                <option value="LIGHT">light</option>
+                <option value="MEDIUM">medium</option>
+                <option value="HEAVY">heavy</option>
+              </SelectField>
+              <SelectField label="May it be ironed?" {...register('facts.ironable')}>
+                <option value="usual">as usual for its kind</option>
+                <option value="yes">yes</option>
+                <option value="no">no</option>
+              </SelectField>
+              <SelectField label="Does it fray?" {...register('facts.frays')}>
+                <option value="usual">as usual for its kind</option>
+                <option value="yes">yes</option>
+                <option value="no">no</option>
+              </SelectField>
+              <TextField label="Needle" error={on('facts.needle')} {...register('facts.needle')} />
+              <TextField label="Care words" error={on('facts.care')} {...register('facts.care')} />
+            </div>
+            <Tick label="It has a nap, so it is cut one way up">
+              <input type="checkbox" className="size-5" {...register('facts.nap')} />
+            </Tick>
+          </details>
+        )}
+        {(kind === 'CLOTH' || kind === 'TRIM') && (
+          <Tick label="All of a batch must come from one dye lot">
+            <input type="checkbox" className="size-5" {...register('facts.oneDyeLot')} />
+          </Tick>
+        )}
+        {kind === 'NOTION' && (
+          <>
+            <Tick label="Two halves, counted apart and sold as sets">
+              <input type="checkbox" className="size-5" {...register('facts.twoPart')} />
+            </Tick>
+            {on('facts.twoPart') && <p className="text-[13px] text-madder">{on('facts.twoPart')}</p>}
+            <div className="grid grid-cols-2 gap-3">
+              <TextField
+                label="A closed-end zip? Its length"
+                hint="Empty for anything else."
+                error={on('facts.zipLength')}
+                {...register('facts.zipLength')}
+              />
+              <Tick label="Metal teeth: it can’t be cut down">
+                <input type="checkbox" className="size-5" {...register('facts.zipMetal')} />
+              </Tick>
+            </div>
+          </>
+        )}
+        {kind === 'THREAD' && (
+          <TextField
+            label="A machine takes in an hour"
+            hint="Steps that name this thread take it off the spool when a batch is finished. Its cost is part of the overheads."
+            error={on('facts.usePerHour')}
+            {...register('facts.usePerHour')}
+          />
+        )}
         <FormEnd problem={send.problem} isPending={send.isPending} />
       </form>
     </Panel>
+  );
+}
+
+function Tick({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      {children}
+      {label}
+    </label>
   );
 }

@@ -1,194 +1,301 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useBench, useFinishedGoods, useMaterials } from '../../api/queries';
+import { useBench, useFinishedGoods, useMaterialLists } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
-import { Swatch } from '../../ui/Roll';
+import { Bolt, Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
-import { day, useUnits } from '../../ui/units';
+import { useSettled } from '../../ui/useSettled';
+import { useUnits } from '../../ui/units';
 import { MaterialPanel } from './MaterialPanel';
-import { ShelfPanel } from './ShelfPanel';
+import { GROUPS, PARTS, type Kind, type Material } from './words';
 
-type Material = Schemas['MaterialView'];
-type Kind = Material['kind'];
-
-const GROUPS: { kind: Kind; title: string; add: string }[] = [
-  { kind: 'CLOTH', title: 'Cloth, lining, interfacing', add: 'Add cloth' },
-  { kind: 'TRIM', title: 'By length', add: 'Add zip tape or trim' },
-  { kind: 'NOTION', title: 'By count', add: 'Add notions' },
-  { kind: 'FILLING_BY_WEIGHT', title: 'Fillings, by weight', add: 'Add filling by weight' },
-  { kind: 'FILLING_BY_VOLUME', title: 'Fillings, by volume', add: 'Add by volume' },
+const OTHER_PLACES = [
+  { to: '/materials/stock-take', label: 'Stock-take' },
+  { to: '/materials/finished', label: 'Finished bags' },
+  { to: '/materials/value', label: 'What it is worth' },
+  { to: '/materials/files', label: 'Lists in and out' },
 ];
 
+const PAGE = 60;
+
+type Short = Map<number, Schemas['AmountView']>;
+
 export default function MaterialsPage() {
-  const { data, error } = useMaterials();
   const { data: bench } = useBench();
   const [search, setSearch] = useSearchParams();
   const [adding, setAdding] = useState<Kind>();
-  const [editing, setEditing] = useState<Material>();
-  if (error) return <ProblemNotice problem={error} />;
-  const opened = data?.items.find((material) => String(material.id) === search.get('open'));
-  const short = new Map(bench?.shortages.map((line) => [line.materialId, line.shortBy]));
+  const kind = (search.get('kind') ?? undefined) as Kind | undefined;
+  const low = search.get('low') === 'yes';
+  const query = useSettled(search.get('find') ?? '', 150);
+  const short: Short = new Map(bench?.shortages.map((line) => [line.materialId, line.shortBy]));
+  const keep = (next: Record<string, string | undefined>) => {
+    const all = new URLSearchParams(search);
+    Object.entries(next).forEach(([key, value]) => (value ? all.set(key, value) : all.delete(key)));
+    setSearch(all, { replace: true });
+  };
+  const narrowed = query !== '' || low;
+  const groups = GROUPS.filter((group) => kind === undefined || group.kind === kind);
+  const [sizes, setSizes] = useState<Partial<Record<Kind, number>>>({});
+  const lists = useMaterialLists(
+    groups.map((group) => ({ kind: group.kind, size: sizes[group.kind] ?? PAGE })),
+    query,
+    low,
+  );
+  const empty = lists.every((list) => list.data?.total === 0);
+  const problem = lists.find((list) => list.error)?.error;
+  const group = (one: (typeof GROUPS)[number], index: number) => (
+    <Group
+      key={one.kind}
+      group={one}
+      list={lists[index]?.data}
+      short={short}
+      onAdd={setAdding}
+      onMore={(size) => setSizes({ ...sizes, [one.kind]: size })}
+    />
+  );
+  if (problem) return <ProblemNotice problem={problem} />;
   return (
     <>
-      <header className="mb-4 flex flex-wrap items-center justify-between gap-2.5">
+      <header className="mb-3 flex flex-wrap items-center justify-between gap-2.5">
         <h1>Materials</h1>
         <div className="flex flex-wrap gap-2.5">
-          <ButtonLink to="/materials/buying">To buy</ButtonLink>
-          {GROUPS.map((group) => (
-            <Button key={group.kind} look="quiet" onClick={() => setAdding(group.kind)}>
-              {group.add}
-            </Button>
+          {OTHER_PLACES.map((place) => (
+            <ButtonLink key={place.to} to={place.to} look="quiet">
+              {place.label}
+            </ButtonLink>
           ))}
+          <ButtonLink to="/materials/deliveries" look="quiet">
+            Something came
+          </ButtonLink>
+          <ButtonLink to="/materials/buying">To buy</ButtonLink>
         </div>
       </header>
-      {data?.items.length === 0 && (
+      <section className="mb-4 flex flex-wrap items-center gap-2" aria-label="Which ones">
+        <input
+          className="field max-w-[300px]"
+          type="search"
+          aria-label="Find a material"
+          placeholder="Name, fibre, place …"
+          value={search.get('find') ?? ''}
+          onChange={(event) => keep({ find: event.target.value })}
+        />
+        <Choice label="All" chosen={kind === undefined} onChoose={() => keep({ kind: undefined })} />
+        {GROUPS.map((group) => (
+          <Choice
+            key={group.kind}
+            label={group.short}
+            chosen={kind === group.kind}
+            onChoose={() => keep({ kind: group.kind })}
+          />
+        ))}
+        <Choice label="Low only" chosen={low} onChoose={() => keep({ low: low ? undefined : 'yes' })} />
+      </section>
+      {empty && (
         <section className="sheet mb-4 max-w-[720px] p-5">
-          <h2>The shelf is empty here</h2>
+          <h2>{narrowed || kind ? 'Nothing here matches' : 'The shelf is empty here'}</h2>
           <p className="mt-1 text-soft">
-            Enter what a pouch takes: an outer cloth, a lining, an interfacing, zip tape, sliders and labels.
-            For each, its price as you bought it and how much is there.
+            {narrowed || kind
+              ? 'Take out a word or choose another kind.'
+              : 'Enter what a pouch takes: an outer cloth, a lining, an interfacing, zip tape, sliders and labels. For each, its price as you bought it and how much is there.'}
           </p>
         </section>
       )}
-      <div className="grid items-start gap-4 xl:grid-cols-[1.25fr_1fr]">
-        <Group
-          group={GROUPS[0]}
-          items={data?.items}
-          short={short}
-          onOpen={(id) => setSearch({ open: String(id) })}
-          withWidth
-        />
-        <div className="space-y-4">
-          {GROUPS.slice(1).map((group) => (
-            <Group
-              key={group.kind}
-              group={group}
-              items={data?.items}
-              short={short}
-              onOpen={(id) => setSearch({ open: String(id) })}
-            />
-          ))}
-          <Finished />
+      <div className={kind ? 'max-w-[1100px]' : 'grid items-start gap-4 xl:grid-cols-[1.35fr_1fr]'}>
+        {groups.slice(0, 1).map(group)}
+        <div className="space-y-4 empty:hidden">
+          {groups.slice(1).map((one, index) => group(one, index + 1))}
+          {!kind && !narrowed && <Finished />}
         </div>
       </div>
       {adding && <MaterialPanel kind={adding} onClose={() => setAdding(undefined)} />}
-      {editing && (
-        <MaterialPanel kind={editing.kind} material={editing} onClose={() => setEditing(undefined)} />
-      )}
-      {opened && !editing && (
-        <ShelfPanel
-          key={opened.id}
-          material={opened}
-          onClose={() => setSearch({})}
-          onEdit={() => {
-            setEditing(opened);
-            setSearch({});
-          }}
-        />
-      )}
     </>
+  );
+}
+
+function Choice({ label, chosen, onChoose }: { label: string; chosen: boolean; onChoose: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      onClick={onChoose}
+      className={`min-h-11 rounded border px-3 font-semibold ${
+        chosen ? 'border-ink bg-ink text-white' : 'border-line-strong bg-white text-ink'
+      }`}
+    >
+      {label}
+    </button>
   );
 }
 
 function Group({
   group,
-  items,
+  list,
   short,
-  withWidth,
-  onOpen,
+  onAdd,
+  onMore,
 }: {
-  group?: (typeof GROUPS)[number];
-  items?: Material[];
-  short: Map<number, Schemas['AmountView']>;
-  withWidth?: boolean;
-  onOpen: (id: number) => void;
+  group: (typeof GROUPS)[number];
+  list?: Schemas['PageViewMaterialView'];
+  short: Short;
+  onAdd: (kind: Kind) => void;
+  onMore: (size: number) => void;
 }) {
-  const units = useUnits();
-  const own = items?.filter((material) => material.kind === group?.kind) ?? [];
-  const most = Math.max(1, ...own.map((material) => material.onHand.value));
-  if (!group || own.length === 0) return null;
+  const items = list?.items ?? [];
   return (
-    <section className="sheet px-2 py-3" aria-label={group.title}>
-      <h2 className="px-2">{group.title}</h2>
-      <table className="listing">
-        <thead>
-          <tr>
-            <th>
-              <span className="sr-only">Swatch</span>
-            </th>
-            <th>Name</th>
-            {withWidth && <th>Usable width</th>}
-            <th className="num">Price</th>
-            <th>On the shelf</th>
-          </tr>
-        </thead>
-        <tbody>
-          {own.map((material) => {
-            const missing = short.get(material.id);
-            return (
-              <tr key={material.id}>
-                <td className="w-[54px]">
-                  <Swatch kind={material.kind} colour={material.colour} />
-                </td>
-                <td className="max-w-0 min-w-[120px]">
-                  <button
-                    type="button"
-                    className="block w-full truncate text-left font-semibold text-woad hover:underline"
-                    onClick={() => onOpen(material.id)}
-                  >
-                    {material.name}
-                  </button>
-                  <span className="block truncate text-[13px] text-soft">
-                    {material.note}
-                    {material.directional && ' · one way up'}
-                  </span>
-                </td>
-                {withWidth && (
-                  <td>
-                    {material.usableWidth && units.own(material.usableWidth)}
-                    <span className="block text-[13px] text-soft">
-                      {material.usableWidth && units.other(material.usableWidth)}
-                    </span>
-                  </td>
-                )}
-                <td className="num whitespace-nowrap">
-                  {material.price.amount}
-                  <span className="block text-[13px] text-soft">for {material.pricePer.exact}</span>
-                </td>
-                <td className="w-[150px]">
-                  <b className="whitespace-nowrap">{units.amount(material.onHand)}</b>
-                  <span className="mt-0.5 block h-2 overflow-hidden rounded bg-line-faint" aria-hidden>
-                    <span
-                      className="block h-full"
-                      style={{
-                        width: `${Math.max(0, (100 * material.onHand.value) / most)}%`,
-                        background: material.colour,
-                      }}
-                    />
-                  </span>
-                  {missing ? (
-                    <Tag look="bad">{units.amount(missing)} short</Tag>
-                  ) : material.low ? (
-                    <Tag look="care">low</Tag>
-                  ) : null}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+    <section className="sheet px-3 pt-2.5 pb-3" aria-label={group.title}>
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2>
+          {group.title} {list && list.total > 0 && <span className="text-soft">· {list.total}</span>}
+        </h2>
+        <button
+          type="button"
+          className="min-h-11 px-2 font-semibold text-woad hover:underline"
+          onClick={() => onAdd(group.kind)}
+        >
+          {group.add}
+        </button>
+      </div>
+      {group.kind === 'CLOTH' && <Bolts items={items} short={short} />}
+      {(group.kind === 'NOTION' || group.kind === 'PACKING') && <Compartments items={items} short={short} />}
+      {group.kind !== 'CLOTH' && group.kind !== 'NOTION' && group.kind !== 'PACKING' && (
+        <Lines items={items} short={short} />
+      )}
+      {list && list.total > items.length && items.length < 500 && (
+        <Button look="quiet" className="mt-2" onClick={() => onMore(Math.min(500, items.length + 120))}>
+          Show more of {list.total}
+        </Button>
+      )}
     </section>
   );
 }
 
-function Finished() {
-  const { data } = useFinishedGoods();
-  if (!data || data.items.length === 0) return null;
+function Name({ material }: { material: Material }) {
   return (
-    <section className="sheet px-2 py-3" aria-label="Finished bags">
-      <h2 className="px-2">Finished bags, at home</h2>
+    <Link
+      to={`/materials/${material.id}`}
+      className="block min-h-6 truncate font-semibold text-woad hover:underline"
+    >
+      {material.name}
+    </Link>
+  );
+}
+
+function State({ material, short }: { material: Material; short: Short }) {
+  const units = useUnits();
+  const missing = short.get(material.id);
+  if (missing) return <Tag look="bad">{units.amount(missing)} short</Tag>;
+  if (material.low) return <Tag look="care">low</Tag>;
+  return null;
+}
+
+/** Cloths as they lie: what is left to one scale, darker where it is reserved. */
+function Bolts({ items, short }: { items: Material[]; short: Short }) {
+  const units = useUnits();
+  return (
+    <ul className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(196px,1fr))] gap-x-4 gap-y-3">
+      {items.map((material) => (
+        <li key={material.id} className="min-w-0">
+          <Bolt
+            colour={material.colour}
+            print={material.facts.print}
+            photo={material.photo}
+            length={material.onHand.value}
+            free={material.free.value}
+          />
+          <Name material={material} />
+          <div className="flex flex-wrap items-baseline justify-between gap-x-2">
+            <b className="whitespace-nowrap">{units.amount(material.onHand)}</b>
+            <State material={material} short={short} />
+          </div>
+          <div className="truncate text-[13px] text-soft">
+            {material.usableWidth && `${units.own(material.usableWidth)} wide`}
+            {material.held.value > 0 && ` · ${units.amount(material.held)} held`}
+            {material.pieces > 0 && ` · ${material.pieces} ${material.pieces === 1 ? 'offcut' : 'offcuts'}`}
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Notions in their compartments, each with its count. */
+function Compartments({ items, short }: { items: Material[]; short: Short }) {
+  return (
+    <ul className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(132px,1fr))] gap-px overflow-hidden rounded border border-line-strong bg-line-strong">
+      {items.map((material) => (
+        <li key={material.id} className="min-w-0 bg-white px-2.5 pt-1.5 pb-2">
+          <div className="flex items-center justify-between gap-2">
+            <span
+              className="size-5 shrink-0 rounded-full border border-line-strong"
+              style={{ background: material.colour }}
+              aria-hidden
+            />
+            <b className="text-[20px] leading-tight">{material.onHand.count}</b>
+          </div>
+          <Name material={material} />
+          <div className="flex flex-wrap items-center gap-x-1.5 text-[13px] text-soft">
+            {material.parts.map((part) => (
+              <span key={part.part}>
+                {part.onHand.count} {PARTS[part.part]}
+              </span>
+            ))}
+            {material.held.value > 0 && <span>{material.held.count} held</span>}
+            <State material={material} short={short} />
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Lines({ items, short }: { items: Material[]; short: Short }) {
+  const units = useUnits();
+  const most = Math.max(1, ...items.map((material) => material.onHand.value));
+  return (
+    <table className="listing">
+      <tbody>
+        {items.map((material) => (
+          <tr key={material.id}>
+            <td className="w-[54px]">
+              <Swatch kind={material.kind} colour={material.colour} photo={material.photo} />
+            </td>
+            <td className="max-w-0 min-w-[120px]">
+              <Name material={material} />
+              <span className="block truncate text-[13px] text-soft">{material.note}</span>
+            </td>
+            <td className="w-[150px]">
+              <b className="whitespace-nowrap">{units.amount(material.onHand)}</b>{' '}
+              <State material={material} short={short} />
+              <span className="mt-0.5 block h-2 overflow-hidden rounded bg-line-faint" aria-hidden>
+                <span
+                  className="block h-full"
+                  style={{
+                    width: `${Math.max(0, (100 * material.onHand.value) / most)}%`,
+                    background: material.colour,
+                  }}
+                />
+              </span>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Finished() {
+  const { data } = useFinishedGoods('', false);
+  if (!data || data.page.items.length === 0) return null;
+  return (
+    <section className="sheet px-3 py-2.5" aria-label="Finished bags">
+      <div className="flex items-center justify-between">
+        <h2>Finished bags</h2>
+        <Link to="/materials/finished" className="min-h-6 font-semibold text-woad hover:underline">
+          Where they are
+        </Link>
+      </div>
       <table className="listing">
         <thead>
           <tr>
@@ -199,13 +306,11 @@ function Finished() {
           </tr>
         </thead>
         <tbody>
-          {data.items.map((goods) => (
+          {data.page.items.slice(0, 6).map((goods) => (
             <tr key={goods.id}>
               <td>
                 {goods.designName}, {goods.sizeName}
-                <span className="block text-[13px] text-soft">
-                  {goods.clothName} · {day(goods.finishedOn)}
-                </span>
+                <span className="block text-[13px] text-soft">{goods.clothName}</span>
               </td>
               <td className="num">
                 <b>{goods.units}</b>

@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
+import { SCHOOLS } from '../materials/words';
 import { useForm, useWatch } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
 import { useSettings } from '../../api/queries';
@@ -149,6 +150,49 @@ function SettingsForm({ stored }: { stored: Form }) {
           </div>
         </Group>
       </div>
+      <fieldset className="sheet mt-4 p-4">
+        <legend className="float-left mb-2 w-full font-bold">The shelf</legend>
+        <div className="clear-left grid items-start gap-3 md:grid-cols-3 xl:grid-cols-6">
+          <SelectField
+            label="Material is worth"
+            hint="Batches that are finished keep their cost."
+            {...register('shelf.valueSchool')}
+          >
+            {Object.entries(SCHOOLS).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </SelectField>
+          <label className="flex min-h-11 items-center gap-2 pt-5">
+            <input type="checkbox" className="size-5" {...register('shelf.givenCostsNothing')} />
+            What I was given costs nothing
+          </label>
+          <label className="flex min-h-11 items-center gap-2 pt-5">
+            <input type="checkbox" className="size-5" {...register('shelf.offcutsArePaid')} />
+            Offcuts count as paid for
+          </label>
+          <TextField
+            label="I keep offcuts from"
+            hint="the shorter side"
+            error={on('shelf.offcutShort')}
+            {...register('shelf.offcutShort')}
+          />
+          <TextField
+            label="by"
+            hint="the longer side"
+            error={on('shelf.offcutLong')}
+            {...register('shelf.offcutLong')}
+          />
+          <TextField
+            label="Small ones for (days)"
+            hint="then they may go into the scrap bag"
+            inputMode="numeric"
+            error={on('shelf.offcutDays')}
+            {...register('shelf.offcutDays')}
+          />
+        </div>
+      </fieldset>
       <fieldset className="sheet mt-4 p-4">
         <legend className="float-left mb-2 w-full font-bold">Hours free at the bench</legend>
         <div className="clear-left grid grid-cols-4 gap-3 md:grid-cols-7">

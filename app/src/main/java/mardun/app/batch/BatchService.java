@@ -464,7 +464,7 @@ public class BatchService {
         return plans.of(open, current);
     }
 
-    private static List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
+    private List<ShortLine> shortages(Map<Batch, Planned> open, ViewWriter writer) {
         Map<Wanted, List<Claim>> claims = new LinkedHashMap<>();
         Map<Wanted, Need> first = new LinkedHashMap<>();
         Map<String, String> names = new HashMap<>();
@@ -483,6 +483,8 @@ public class BatchService {
                                     need.amount(),
                                     planned.shelves().heldFor(batch.id(), wanted.materialId(), wanted.part())));
                 }));
+        Map<Long, String> colours = materials.colours(
+                claims.keySet().stream().map(Wanted::materialId).toList());
         List<ShortLine> lines = new ArrayList<>();
         claims.forEach((wanted, its) -> {
             Need need = first.get(wanted);
@@ -500,6 +502,7 @@ public class BatchService {
                                         ? ""
                                         : ", " + wanted.part().words()),
                         need.supply().kind(),
+                        colours.getOrDefault(wanted.materialId(), "#9fb0b0"),
                         writer.amount(onHand),
                         writer.amount(needed),
                         writer.amount(needed.minus(onHand)),

@@ -229,6 +229,7 @@ public final class BatchViews {
             long materialId,
             String name,
             MaterialKind kind,
+            String colour,
             AmountView onHand,
             AmountView needed,
             AmountView shortBy,

@@ -9,15 +9,27 @@ import java.util.UUID;
 import mardun.app.batch.BatchService;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.KeepForm;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
 import mardun.app.buying.BuyingViews.OfferForm;
 import mardun.app.buying.BuyingViews.SupplierForm;
+import mardun.app.buying.DeliveryService;
+import mardun.app.buying.DeliveryViews.DeliveryForm;
+import mardun.app.buying.DeliveryViews.DeliveryLine;
 import mardun.app.buying.SupplierService;
+import mardun.app.goods.GoodsKind;
+import mardun.app.goods.GoodsService;
+import mardun.app.goods.GoodsViews.FinishedGoodsLine;
+import mardun.app.goods.GoodsViews.GoodsForm;
+import mardun.app.material.FactsForm;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MovementForm;
+import mardun.app.material.Print;
 import mardun.app.material.StockService;
+import mardun.app.material.StockViews.PieceForm;
+import mardun.app.material.WeightClass;
 import mardun.app.selling.FairService;
 import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
@@ -48,17 +60,22 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final MaterialService materials;
     private final StockService stock;
     private final SupplierService suppliers;
+    private final DeliveryService deliveries;
+    private final GoodsService goods;
     private final DemoDesigns designs;
     private final BatchService batches;
     private final FairService fairs;
     private final TravellingClock clock;
     private final Map<String, Long> ids = new HashMap<>();
+    private final Map<String, Long> shops = new HashMap<>();
 
     DemoWorkroom(
             SettingsService settings,
             MaterialService materials,
             StockService stock,
             SupplierService suppliers,
+            DeliveryService deliveries,
+            GoodsService goods,
             DemoDesigns designs,
             BatchService batches,
             FairService fairs,
@@ -67,6 +84,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.materials = materials;
         this.stock = stock;
         this.suppliers = suppliers;
+        this.deliveries = deliveries;
+        this.goods = goods;
         this.designs = designs;
         this.batches = batches;
         this.fairs = fairs;
@@ -89,13 +108,26 @@ class DemoWorkroom implements SmartInitializingSingleton {
         String spring = "Wherry Lane market";
         finished(pouch, today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
         clock.on(today.minusDays(50), () -> {
-            move("Juniper Dot", MovementKind.BOUGHT, "3 yd", "");
-            move("Reed Stripe", MovementKind.BOUGHT, "2 yd", "");
+            receive(
+                    today.minusDays(50),
+                    "M-2204",
+                    "5.90",
+                    "58.90",
+                    List.of(
+                            line("Juniper Dot", "3", "1 yd", "33.00", "J-118", ""),
+                            line("Reed Stripe", "4", "1/2 yd", "20.00", "0412", "42 3/4 in")));
             move("Slider, nickel", MovementKind.SPOILED, "3", "teeth jammed in the cold");
         });
         finished(pouch, today.minusDays(44), "medium", 12, "11", "Reed Stripe", "Straw cotton", "", "Autumn yard sale");
         clock.on(today.minusDays(20), () -> {
-            move("Soft fusible", MovementKind.BOUGHT, "3 yd", "");
+            receive(
+                    today.minusDays(20),
+                    "M-2311",
+                    "5.90",
+                    "37.10",
+                    List.of(
+                            line("Soft fusible", "3", "1 yd", "10.80", "", ""),
+                            line("Reed Stripe", "2", "1 yd", "20.40", "0377", "43 in")));
             move("Straw cotton", MovementKind.COUNTED, "3 yd 9 in", "stock-take: a fold had been counted twice");
         });
         finished(pouch, today.minusDays(16), "small", 10, "10", "Kelp linen", "Oat cotton", "", "Pier Hall");
@@ -107,7 +139,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
         long underWay = planned(
                 pouch, today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
         clock.on(today.minusDays(1), () -> cut(underWay));
-        planned(
+        clock.on(today.minusDays(12), this::moveGoods);
+        long order = planned(
                 pouch,
                 today.minusDays(2),
                 "small",
@@ -127,6 +160,18 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "17.50",
                 today.plusDays(12),
                 "Pier Hall");
+        clock.on(today.minusDays(1), () -> batches.reserve(order));
+    }
+
+    /** Some bags are in the stall box, one was given away. */
+    private void moveGoods() {
+        FinishedGoodsLine first = goods.list("", false, 0, 1).page().items().get(0);
+        moveGoods(first, GoodsKind.MOVED, "stall box", "6", "");
+        moveGoods(first, GoodsKind.GIVEN_AWAY, null, "1", "for the raffle");
+    }
+
+    private void moveGoods(FinishedGoodsLine line, GoodsKind kind, @Nullable String to, String units, String reason) {
+        goods.move(line.id(), new GoodsForm(UUID.randomUUID(), kind, "home", to, units, reason));
     }
 
     private void enterSettings() {
@@ -263,7 +308,51 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "1 l",
                 "1 l",
                 "4 l");
+        notion("Nylon zip, 10 in", "Closed end, no. 3", "#2c3e57", "7.40", "10", "8", "14");
+        notion("Nylon zip, 12 in", "Closed end, no. 3", "#2c3e57", "8.20", "10", "", "6");
+        material(
+                MaterialKind.THREAD,
+                "Navy 50",
+                "Polyester",
+                "#2c3e57",
+                null,
+                false,
+                null,
+                "3.60",
+                "1000 m",
+                "200 m",
+                "2400 m");
+        material(
+                MaterialKind.PACKING,
+                "Flat box",
+                "Fits a letter slot",
+                "#b98d5c",
+                null,
+                false,
+                null,
+                "9.50",
+                "25",
+                "10",
+                "38");
         move("Kelp linen", MovementKind.GIVEN, "36 in", GIVEN_BY_A_FRIEND);
+        piece("Juniper Dot", "22 in", "18 in", "3", "basket", true);
+        piece("Kelp linen", "16 in", "20 in", "2", "basket", false);
+        piece("Slate canvas", "12 in", "30 in", "1", "basket", false);
+    }
+
+    private void piece(String material, String width, String height, String count, String place, boolean given) {
+        stock.enterPieces(ids.get(material), new PieceForm(UUID.randomUUID(), width, height, count, place, given));
+    }
+
+    /** What came with its paper, in two dyes of the stripe. */
+    private void receive(LocalDate day, String number, String postage, String total, List<DeliveryLine> lines) {
+        deliveries.enter(new DeliveryForm(
+                UUID.randomUUID(), shops.get("Marram cloth by post"), number, day, postage, "", total, lines));
+    }
+
+    private DeliveryLine line(
+            String material, String packs, String content, String price, String dyeLot, String width) {
+        return new DeliveryLine(ids.get(material), packs, content, price, dyeLot, "", width, "", "");
     }
 
     /** Two shops that send and one round the corner, dearer and in smaller packs. */
@@ -299,9 +388,11 @@ class DemoWorkroom implements SmartInitializingSingleton {
     }
 
     private long shop(String name, String postage) {
-        return suppliers
+        long id = suppliers
                 .create(new SupplierForm(UUID.randomUUID(), 0, name, postage))
                 .id();
+        shops.put(name, id);
+        return id;
     }
 
     private void offer(long shop, String material, String content, String price) {
@@ -361,9 +452,24 @@ class DemoWorkroom implements SmartInitializingSingleton {
         return made.get(0);
     }
 
+    /** Cuts a batch and keeps the first offcut that is proposed. */
     private void cut(long id) {
         BatchView batch = batches.get(id);
-        batches.cut(id, new StageForm(batch.version(), "", "", null));
+        batches.cut(
+                id,
+                new StageForm(
+                        batch.version(),
+                        "",
+                        "",
+                        batch.sheet().leftOver().stream()
+                                .limit(1)
+                                .map(left -> new KeepForm(
+                                        left.materialId(),
+                                        left.width().exact(),
+                                        left.height().exact(),
+                                        "1",
+                                        "basket"))
+                                .toList()));
     }
 
     private void cloth(
@@ -417,8 +523,128 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 per,
                                 lowAt,
                                 onHand,
-                                null))
+                                facts(name)))
                         .id());
+    }
+
+    /** What is said about some materials beyond name and price. */
+    private static FactsForm facts(String name) {
+        return switch (name) {
+            case "Reed Stripe" -> cloth("44 in", "cotton", WeightClass.MEDIUM, Print.STRIPES, true, "shelf A");
+            case "Juniper Dot" -> cloth("44 1/2 in", "cotton", WeightClass.LIGHT, Print.DOTS, true, "shelf A");
+            case "Kelp linen" -> cloth("54 in", "linen", WeightClass.MEDIUM, Print.TEXTURE, false, "shelf A");
+            case "Straw cotton", "Oat cotton" ->
+                cloth("45 in", "cotton", WeightClass.LIGHT, Print.PLAIN, false, "shelf A");
+            case "Slate canvas", "Saddle vinyl", "Rain laminate", "Clear vinyl", "Natural cork", "Wool felt" ->
+                placed("", "", "shelf B");
+            case "Soft fusible", "Thin batting", "Sew-in foam" -> placed("", "", "shelf C");
+            case "Slider, nickel" -> placed("100", "", "drawer 1");
+            case "Snap, antique" -> twoPart();
+            case "Nylon zip, 10 in" -> zip("10 in");
+            case "Nylon zip, 12 in" -> zip("12 in");
+            case "Navy 50" -> placed("", "110 m", "thread rack");
+            default ->
+                name.startsWith("Zip tape") || name.startsWith("Cotton ")
+                        ? placed("", "", "tape box")
+                        : placed("", "", "drawer 1");
+        };
+    }
+
+    private static FactsForm cloth(
+            String width, String fibre, WeightClass weight, Print print, boolean oneDyeLot, String place) {
+        return new FactsForm(
+                width,
+                "",
+                fibre,
+                weight,
+                false,
+                print == Print.STRIPES ? "2 1/2 in" : "",
+                "",
+                null,
+                null,
+                "4",
+                "80",
+                "wash at 30 °C, iron on the wrong side",
+                print,
+                oneDyeLot,
+                false,
+                "",
+                false,
+                "",
+                "",
+                place);
+    }
+
+    private static FactsForm placed(String target, String usePerHour, String place) {
+        return new FactsForm(
+                "",
+                "",
+                "",
+                null,
+                false,
+                "",
+                "",
+                null,
+                null,
+                "",
+                "",
+                "",
+                Print.PLAIN,
+                false,
+                false,
+                "",
+                false,
+                usePerHour,
+                target,
+                place);
+    }
+
+    private static FactsForm twoPart() {
+        return new FactsForm(
+                "",
+                "",
+                "",
+                null,
+                false,
+                "",
+                "",
+                null,
+                null,
+                "",
+                "",
+                "",
+                Print.PLAIN,
+                false,
+                true,
+                "",
+                false,
+                "",
+                "",
+                "drawer 2");
+    }
+
+    private static FactsForm zip(String length) {
+        return new FactsForm(
+                "",
+                "",
+                "",
+                null,
+                false,
+                "",
+                "",
+                null,
+                null,
+                "",
+                "",
+                "",
+                Print.PLAIN,
+                false,
+                false,
+                length,
+                false,
+                "",
+                "",
+                "drawer 2");
     }
 
     private void move(String name, MovementKind kind, String amount, String reason) {

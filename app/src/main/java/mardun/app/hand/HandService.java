@@ -19,6 +19,7 @@ import mardun.app.material.MaterialService;
 import mardun.app.material.MaterialView;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
+import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -125,6 +126,10 @@ public class HandService {
                 piece.map(one -> writer.length(one.extent().width(), ShownRounding.NEAREST))
                         .orElse(null),
                 piece.map(one -> writer.length(one.extent().height(), ShownRounding.NEAREST))
+                        .orElse(null),
+                piece.map(one -> new SizeToScale(
+                                one.extent().width().nanometres(),
+                                one.extent().height().nanometres()))
                         .orElse(null),
                 makeable,
                 tooSmall);

@@ -2,6 +2,7 @@ package mardun.app.hand;
 
 import java.util.List;
 import mardun.app.material.MaterialView;
+import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
@@ -26,6 +27,7 @@ public final class HandViews {
             AmountView amount,
             @Nullable LengthView width,
             @Nullable LengthView height,
+            @Nullable SizeToScale size,
             List<MakeableView> makeable,
             List<String> tooSmall) {}
 

@@ -163,7 +163,7 @@ public final class MaterialReader {
     private static Amount length(FieldReader fields, String field, String text, Settings current) {
         Length length = fields.length(field, text, current.unitSystem().clothUnit());
         if (length.isLongerThan(LengthReader.LONGEST)) {
-            fields.refuse(field, text, "“" + text + "” is longer than a kilometre. Check the unit.");
+            fields.refuse(field, text, "“" + text + "” is longer than ten kilometres. Check the unit.");
         }
         return Amount.of(length);
     }

@@ -109,6 +109,12 @@ public class MaterialService implements HoldsMoney {
         return all().stream().filter(MaterialView::low).toList();
     }
 
+    /** The colours of some materials, by their ids. */
+    @Transactional(readOnly = true)
+    public Map<Long, String> colours(Collection<Long> ids) {
+        return materials.findAllById(ids).stream().collect(Collectors.toMap(Material::id, Material::colour));
+    }
+
     /** All closed-end zips, by their materials' ids. */
     @Transactional(readOnly = true)
     public Map<Long, ClosedZip> zips() {

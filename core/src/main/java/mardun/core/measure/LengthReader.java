@@ -20,7 +20,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 public final class LengthReader {
 
     /** Nothing that a small workroom measures is longer than this. */
-    public static final Length LONGEST = Length.of(1000, LengthUnit.METRE);
+    public static final Length LONGEST = Length.of(10_000, LengthUnit.METRE);
 
     private static final Pattern PART =
             Pattern.compile("(?:(?<whole>\\d+)(?: +| *- *))?(?<top>\\d+) */ *(?<bottom>\\d+)"
@@ -175,7 +175,7 @@ public final class LengthReader {
             before = unit;
         }
         if (sum.compareTo(LONGEST.exact()) > 0) {
-            throw new MeasureException(shown, "is longer than a kilometre", "Check the unit; " + EXAMPLES);
+            throw new MeasureException(shown, "is longer than ten kilometres", "Check the unit; " + EXAMPLES);
         }
         return sum;
     }

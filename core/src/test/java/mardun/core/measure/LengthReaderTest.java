@@ -88,12 +88,12 @@ class LengthReaderTest {
                     5 in 1 yd     | mixes in and yd
                     1 m 3 in      | mixes m and in
                     2 km          | has “km” where a unit stands
-                    1001 m        | longer than a kilometre
+                    10001 m       | longer than ten kilometres
                     1.5 1/2       | can't be read from “1/2” on
                     12 x 13       | has “x” where a unit stands
                     5..5          | can't be read from “.5” on
                     1e5           | has “e” where a unit stands
-                    99999999999999999999999 in | longer than a kilometre
+                    99999999999999999999999 in | longer than ten kilometres
                     """)
     void saysWhatIsWrong(String text, String why) {
         String typed = text.equals("''") ? "" : text;

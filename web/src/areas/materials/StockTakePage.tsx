@@ -1,0 +1,143 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/Field';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Swatch } from '../../ui/Roll';
+import { useUnits } from '../../ui/units';
+import { useDraft } from '../../ui/useDraft';
+import { useRequestId, useSend } from '../../ui/useSend';
+import { typedAs } from './words';
+
+type Line = Schemas['CountLine'];
+
+interface Walk {
+  requestId: string;
+  counted: Record<string, { there: string; book: number }>;
+}
+
+const keyOf = (line: Line) => `${line.materialId}-${line.lotId ?? ''}-${line.part}`;
+
+/** A walk along the shelf: what is there is typed place by place, and differences become movements. */
+export default function StockTakePage() {
+  const units = useUnits();
+  const request = useRequestId();
+  const [place, setPlace] = useState<string>();
+  const [reason, setReason] = useState('stock-take');
+  const [done, setDone] = useState<Schemas['StockTakeDone']>();
+  const { data, error } = useQuery({
+    queryKey: [...keys.materials, 'stock-take'],
+    queryFn: () => api.get<Schemas['StockTakeView']>('/api/stock-take'),
+  });
+  const draft = useDraft<Walk>('mardun.stock-take', { requestId: request.id, counted: {} });
+  const walk = draft.value as Walk;
+  const counted = (data?.lines ?? []).filter((line) => walk.counted[keyOf(line)]?.there.trim());
+  const send = useSend(
+    () =>
+      api.post<Schemas['StockTakeDone']>('/api/stock-takes', {
+        requestId: walk.requestId,
+        reason,
+        lines: counted.map((line) => ({
+          materialId: line.materialId,
+          lotId: line.lotId,
+          part: line.part,
+          bookValue: walk.counted[keyOf(line)]?.book,
+          there: walk.counted[keyOf(line)]?.there,
+          reason: '',
+        })),
+      }),
+    (result) => {
+      setDone(result);
+      draft.giveUp();
+      request.renew();
+    },
+  );
+  if (error) return <ProblemNotice problem={error} />;
+  if (!data) return <p className="text-soft">Opening …</p>;
+  const shown = data.lines.filter((line) => place === undefined || line.place === place);
+  const type = (line: Line, there: string) => {
+    setDone(undefined);
+    draft.change({
+      requestId: walk.requestId,
+      counted: { ...walk.counted, [keyOf(line)]: { there, book: line.book.value } },
+    });
+  };
+  const wrong = (line: Line) => send.problem?.on(`lines.${counted.indexOf(line)}.there`);
+  return (
+    <>
+      <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1>Stock-take</h1>
+          <p className="text-soft">
+            Walk along the shelf and type what is there; leave out what you don’t look at. The page keeps what
+            you typed.
+          </p>
+        </div>
+        <div className="flex flex-wrap items-end gap-2.5">
+          <TextField
+            label="Why things differ"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <div className="pb-5">
+            <Button
+              disabled={counted.length === 0 || send.isPending}
+              onClick={() => !send.isPending && send.mutate(undefined)}
+            >
+              Enter {counted.length} counted
+            </Button>
+          </div>
+        </div>
+      </header>
+      {done && (
+        <Notice look="care">
+          {done.counted} counted, {done.differences} differed and were set right.
+        </Notice>
+      )}
+      <ProblemNotice problem={send.problem} />
+      <div className="mb-3 flex flex-wrap gap-2" role="group" aria-label="Places">
+        {[undefined, ...data.places].map((one) => (
+          <button
+            key={one ?? 'everywhere'}
+            type="button"
+            aria-pressed={place === one}
+            onClick={() => setPlace(one)}
+            className={`min-h-11 rounded border px-4 font-semibold ${
+              place === one ? 'border-ink bg-ink text-white' : 'border-line-strong bg-white'
+            }`}
+          >
+            {one === undefined ? 'Everywhere' : one === '' ? 'No place said' : one}
+          </button>
+        ))}
+      </div>
+      <ul className="grid gap-2.5 md:grid-cols-2 xl:grid-cols-3">
+        {shown.map((line) => (
+          <li key={keyOf(line)} className="sheet flex items-start gap-3 p-3">
+            <Swatch kind={line.kind} colour={line.colour} />
+            <div className="min-w-0 flex-1">
+              <div className="truncate font-semibold">{line.name}</div>
+              <div className="text-[13px] text-soft">
+                {line.size && `${line.size} · `}
+                in the book {units.amount(line.book)}
+              </div>
+            </div>
+            <div className="w-[128px]">
+              <TextField
+                label={`There is of ${line.name}${line.size ? `, ${line.size}` : ''}`}
+                hideLabel
+                hint={line.lotId !== undefined ? 'pieces' : typedAs(line.kind, units.cloth).split(';')[0]}
+                className="h-12 text-[18px] font-bold"
+                inputMode={line.book.count !== undefined ? 'numeric' : 'text'}
+                value={walk.counted[keyOf(line)]?.there ?? ''}
+                onChange={(event) => type(line, event.target.value)}
+                error={wrong(line)}
+              />
+            </div>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
