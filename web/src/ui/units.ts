@@ -33,8 +33,12 @@ export const sides = (width: string, height: string) => `${withoutUnit(width, he
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
+const FULL_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
 const localDay = (iso: string) => new Date(`${iso}T12:00:00`);
 export const day = (iso: string) => DAY.format(localDay(iso)).replace(',', '');
+/** A day with its year, of a date or a moment. */
+export const fullDay = (iso: string) => FULL_DAY.format(localDay(iso.slice(0, 10)));
 export const longDay = (iso: string) => LONG_DAY.format(localDay(iso));
 export const weekday = (iso: string) => localDay(iso).toLocaleDateString('en-GB', { weekday: 'short' });
 export const dayOfMonth = (iso: string) => localDay(iso).getDate();

@@ -958,6 +958,8 @@ export interface components {
       firstSteps?: components['schemas']['FirstStep'][];
       lanes: components['schemas']['LaneView'][];
       low: components['schemas']['MaterialView'][];
+      /** Format: int32 */
+      lowTogether: number;
       next?: components['schemas']['NextView'];
       shortages: components['schemas']['ShortLine'][];
       tape: components['schemas']['TapeView'];

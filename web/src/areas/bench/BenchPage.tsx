@@ -208,6 +208,14 @@ function Shelf({ bench }: { bench: Bench }) {
               </span>
             </Link>
           ))}
+          {bench.lowTogether > bench.low.length && (
+            <Link
+              to="/materials?low=yes"
+              className="inline-flex min-h-11 items-center font-semibold text-woad hover:underline"
+            >
+              All {bench.lowTogether}
+            </Link>
+          )}
         </section>
       )}
     </div>

@@ -5,7 +5,7 @@ import { keys, useBuying, useMaterials, useSuppliers } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
-import { day, useUnits } from '../../ui/units';
+import { fullDay, useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
@@ -325,7 +325,7 @@ function Entered() {
         <tbody>
           {data.items.map((delivery) => (
             <tr key={delivery.id}>
-              <td className="whitespace-nowrap">{day(delivery.cameOn)}</td>
+              <td className="whitespace-nowrap">{fullDay(delivery.cameOn)}</td>
               <td>{delivery.supplier}</td>
               <td>{delivery.paperNumber}</td>
               <td className="num">{delivery.postage.amount}</td>

@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
-import { day } from '../../ui/units';
+import { fullDay } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 
@@ -46,7 +46,7 @@ export default function FinishedPage() {
         <div className="flex flex-wrap items-center gap-3">
           <input
             type="search"
-            className="field max-w-[280px]"
+            className="field !w-[280px]"
             aria-label="Find finished bags"
             placeholder="Design, size, cloth …"
             value={find}
@@ -107,7 +107,7 @@ export default function FinishedPage() {
                   <td className="num">{goods.unitCost.amount}</td>
                   <td className="num">{goods.price.amount}</td>
                   <td className="whitespace-nowrap">
-                    {day(goods.finishedOn)}
+                    {fullDay(goods.finishedOn)}
                     {goods.batchId !== undefined && (
                       <Link
                         className="block min-h-6 text-[13px] font-semibold text-woad hover:underline"
@@ -244,7 +244,7 @@ function MovePanel({ goods, places, onClose }: { goods: Goods; places: string[];
         <tbody>
           {movements?.map((movement) => (
             <tr key={movement.id}>
-              <td className="text-soft">{movement.movedAt.slice(0, 10)}</td>
+              <td className="text-soft">{fullDay(movement.movedAt)}</td>
               <td>
                 {WORDS[movement.kind]}, {movement.place}
                 <span className="block text-[13px] text-soft">{movement.reason}</span>

@@ -10,7 +10,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { Bolt, OffcutDrawing, Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
-import { useUnits } from '../../ui/units';
+import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { MaterialPanel } from './MaterialPanel';
 import { MovePart } from './MovePart';
@@ -56,7 +56,7 @@ export default function MaterialPage() {
           <OnHand material={material} shelf={shelf} />
           <Lots material={material} lots={rolls} />
           {material.kind === 'CLOTH' && <Pieces material={material} lots={pieces} />}
-          <Movements id={id} />
+          <Movements id={id} kind={material.kind} />
         </div>
         <div className="space-y-4">
           <section className="sheet p-4" aria-label="Move stock">
@@ -185,7 +185,7 @@ function Lots({ material, lots }: { material: Material; lots: Lot[] }) {
           {lots.map((lot) => (
             <tr key={lot.id}>
               <td className="whitespace-nowrap">
-                {lot.cameAt.slice(0, 10)}
+                {fullDay(lot.cameAt)}
                 <span className="block text-[13px] text-soft">{lot.cameFrom || MOVEMENTS[lot.origin]}</span>
               </td>
               <td>
@@ -214,7 +214,7 @@ function Lots({ material, lots }: { material: Material; lots: Lot[] }) {
                 <button
                   type="button"
                   className="min-h-11 px-2 font-semibold text-woad"
-                  aria-label={`Change the lot of ${lot.cameAt.slice(0, 10)}`}
+                  aria-label={`Change the lot of ${fullDay(lot.cameAt)}`}
                   onClick={() => setOpen(lot)}
                 >
                   Change
@@ -245,7 +245,7 @@ function LotPanel({ material, lot, onClose }: { material: Material; lot: Lot; on
   );
   return (
     <Panel
-      title={`${material.name}, lot of ${lot.cameAt.slice(0, 10)}`}
+      title={`${material.name}, lot of ${fullDay(lot.cameAt)}`}
       open
       onOpenChange={(open) => !open && onClose()}
     >
@@ -323,7 +323,7 @@ function Pieces({ material, lots }: { material: Material; lots: Lot[] }) {
               {lot.left.count} × {lot.width && units.own(lot.width)} by {lot.height && units.own(lot.height)}
             </Link>
             <span className="block text-[13px] text-soft">
-              {MOVEMENTS[lot.origin]} {lot.cameAt.slice(0, 10)}
+              {MOVEMENTS[lot.origin]} {fullDay(lot.cameAt)}
               {lot.place && ` · ${lot.place}`}
               {lot.held.value > 0 && ` · ${lot.held.count} held`}
             </span>
@@ -388,7 +388,7 @@ function PiecePanel({ material, onClose }: { material: Material; onClose: () => 
   );
 }
 
-function Movements({ id }: { id: number }) {
+function Movements({ id, kind }: { id: number; kind: Material['kind'] }) {
   const units = useUnits();
   const [size, setSize] = useState(20);
   const { data } = useQuery({
@@ -403,7 +403,7 @@ function Movements({ id }: { id: number }) {
         <tbody>
           {data?.items.map((movement) => (
             <tr key={movement.id}>
-              <td className="w-[110px] whitespace-nowrap text-soft">{movement.movedAt.slice(0, 10)}</td>
+              <td className="w-[110px] whitespace-nowrap text-soft">{fullDay(movement.movedAt)}</td>
               <td>
                 {MOVEMENTS[movement.kind]} {PARTS[movement.part]}
                 {movement.batchId !== undefined && ` for batch ${movement.batchId}`}
@@ -412,7 +412,7 @@ function Movements({ id }: { id: number }) {
               <td className="num whitespace-nowrap">
                 {movement.change.value > 0 && '+'}
                 {units.amount(movement.change)}
-                {piecesOf(movement)}
+                {kind === 'CLOTH' && movement.change.count !== undefined && ' pieces'}
               </td>
             </tr>
           ))}
@@ -426,9 +426,6 @@ function Movements({ id }: { id: number }) {
     </section>
   );
 }
-
-const piecesOf = (movement: Schemas['MovementView']) =>
-  movement.kind === 'OFFCUT_KEPT' || movement.kind === 'SCRAPPED' ? ' pieces' : '';
 
 function PhotoButton({ material }: { material: Material }) {
   const path = `/api/materials/${material.id}/photo?version=${material.version}`;

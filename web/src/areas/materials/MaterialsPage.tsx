@@ -74,7 +74,7 @@ export default function MaterialsPage() {
       </header>
       <section className="mb-4 flex flex-wrap items-center gap-2" aria-label="Which ones">
         <input
-          className="field max-w-[300px]"
+          className="field !w-[300px]"
           type="search"
           aria-label="Find a material"
           placeholder="Name, fibre, place …"

@@ -3,7 +3,7 @@ import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
-import { useUnits } from '../../ui/units';
+import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { PARTS, typedAs, type Material, type MovementKind } from './words';
 
@@ -132,5 +132,5 @@ export function MovePart({ material, lots }: { material: Material; lots: Schemas
 export function lotName(lot: Schemas['LotView'], units: ReturnType<typeof useUnits>) {
   const size = lot.width && lot.height ? `${units.own(lot.width)} × ${units.own(lot.height)}, ` : '';
   const dye = lot.dyeLot ? `dye ${lot.dyeLot}, ` : '';
-  return `${size}${dye}${units.amount(lot.left)} left of ${lot.cameAt.slice(0, 10)}`;
+  return `${size}${dye}${units.amount(lot.left)} left of ${fullDay(lot.cameAt)}`;
 }

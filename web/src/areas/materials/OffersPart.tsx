@@ -35,7 +35,7 @@ export function OffersPart({ material }: { material: Schemas['MaterialView'] }) 
   );
   const remove = useSend((id: number) => api.remove(`/api/offers/${id}`));
   return (
-    <section className="mt-5" aria-label="Where it is sold">
+    <section aria-label="Where it is sold">
       <h3 className="font-bold">Where it is sold</h3>
       {suppliers?.length === 0 && (
         <p className="text-soft">
@@ -57,7 +57,7 @@ export function OffersPart({ material }: { material: Schemas['MaterialView'] }) 
                 <td className="num">
                   <button
                     type="button"
-                    className="min-h-11 px-2 font-semibold text-woad"
+                    className="min-h-11 px-1 font-semibold whitespace-nowrap text-woad"
                     aria-label={`${offer.content.exact} from ${offer.supplier} is no longer sold`}
                     onClick={() => remove.mutate(offer.id)}
                   >
@@ -72,7 +72,7 @@ export function OffersPart({ material }: { material: Schemas['MaterialView'] }) 
       <ProblemNotice problem={remove.problem} />
       {suppliers && suppliers.length > 0 && (
         <form
-          className="mt-2 grid grid-cols-[1fr_110px_90px] items-start gap-3"
+          className="mt-2 grid grid-cols-2 items-start gap-3 [&>:first-child]:col-span-2"
           onSubmit={(event) => {
             event.preventDefault();
             if (!send.isPending) send.mutate(undefined);

@@ -6,7 +6,7 @@ import { keys } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
-import { day, useUnits } from '../../ui/units';
+import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { GROUPS, SCHOOLS } from './words';
 
@@ -55,7 +55,7 @@ export default function ValuePage() {
       <div className="grid items-start gap-4 lg:grid-cols-[360px_1fr]">
         <div className="space-y-4">
           <section className="sheet p-4" aria-label="By kind">
-            <div className="text-soft">On {day(data.on)}</div>
+            <div className="text-soft">On {fullDay(data.on)}</div>
             <div className="text-[34px] leading-tight font-bold">
               {data.total.amount} <span className="text-[18px]">{units.currency}</span>
             </div>
@@ -155,7 +155,7 @@ function Scrap() {
               />
               <span>
                 {line.count} × {units.own(line.width)} by {units.own(line.height)} of {line.name}
-                <span className="block text-[13px] text-soft">kept {line.keptAt.slice(0, 10)}</span>
+                <span className="block text-[13px] text-soft">kept {fullDay(line.keptAt)}</span>
               </span>
             </label>
           </li>

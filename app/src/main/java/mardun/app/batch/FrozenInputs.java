@@ -56,7 +56,7 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
             long onHandValue,
             @Nullable BigDecimal shrinkage,
             @Nullable Long zipLengthNm,
-            boolean zipMetal,
+            @Nullable Boolean zipMetal,
             @Nullable List<FrozenStock> stocks,
             @Nullable List<FrozenPiece> pieces) {
 
@@ -101,7 +101,8 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                     Optional.ofNullable(cloth),
                     directional,
                     Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
-                    Optional.ofNullable(zipLengthNm).map(length -> new ClosedZip(new Length(length), zipMetal)),
+                    Optional.ofNullable(zipLengthNm)
+                            .map(length -> new ClosedZip(new Length(length), Boolean.TRUE.equals(zipMetal))),
                     stock,
                     pieces == null
                             ? List.of()

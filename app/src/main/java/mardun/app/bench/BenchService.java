@@ -23,6 +23,7 @@ import mardun.app.bench.BenchViews.PinView;
 import mardun.app.bench.BenchViews.TapeView;
 import mardun.app.design.DesignService;
 import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
 import mardun.app.selling.FairService;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -38,6 +39,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class BenchService {
 
     private static final int DAYS_ON_THE_TAPE = 14;
+    private static final int LOW_SHOWN = 12;
 
     private final BatchService batches;
     private final DesignService designs;
@@ -66,6 +68,7 @@ public class BenchService {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
         OpenBatches all = batches.open();
+        List<MaterialView> low = materials.low();
         List<BatchLine> open = all.lines();
         DayPlan.Plan plan = DayPlan.lay(
                 open.stream()
@@ -87,7 +90,8 @@ public class BenchService {
                         .map(b -> lane(b, plan.ready().get(Long.toString(b.id()))))
                         .toList(),
                 all.shortages(),
-                materials.low(),
+                low.stream().limit(LOW_SHOWN).toList(),
+                low.size(),
                 firstSteps(current));
     }
 

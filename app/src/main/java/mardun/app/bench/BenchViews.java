@@ -18,6 +18,8 @@ public final class BenchViews {
      * The home screen.
      *
      * @param firstSteps for an empty workroom, what to do first; absent once all of it was done
+     * @param low some of the materials of which there is less than the maker wants to have
+     * @param lowTogether how many they are together
      * @param next what to do next; absent if nothing is planned
      */
     public record BenchView(
@@ -27,6 +29,7 @@ public final class BenchViews {
             List<LaneView> lanes,
             List<ShortLine> shortages,
             List<MaterialView> low,
+            int lowTogether,
             @Nullable List<FirstStep> firstSteps) {}
 
     /** The days to come with the hours that are free and what lies on them. */

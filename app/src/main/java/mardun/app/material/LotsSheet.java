@@ -143,10 +143,16 @@ class LotsSheet implements ListSheet {
         Map<String, Lot> byNumber = new HashMap<>();
         lots.findAll().forEach(lot -> byNumber.put(Long.toString(lot.id()), lot));
         Settings current = settings.current();
-        return line -> read(line, known, byNumber, current);
+        BulkLedger bulk = new BulkLedger(ledger);
+        return line -> read(line, known, byNumber, bulk, current);
     }
 
-    private Verdict read(SheetLine line, Map<String, MaterialView> known, Map<String, Lot> byNumber, Settings current) {
+    private Verdict read(
+            SheetLine line,
+            Map<String, MaterialView> known,
+            Map<String, Lot> byNumber,
+            BulkLedger bulk,
+            Settings current) {
         String name = line.get(MATERIAL);
         MaterialView material = known.get(name.toLowerCase(Locale.ROOT));
         if (material == null) {
@@ -156,7 +162,7 @@ class LotsSheet implements ListSheet {
         }
         FieldReader fields = new FieldReader();
         Verdict verdict = line.get(NUMBER).isBlank()
-                ? added(line, material, fields, current)
+                ? added(line, material, fields, bulk, current)
                 : changed(line, byNumber, material, fields, current);
         return fields.problems().isEmpty()
                 ? verdict
@@ -191,7 +197,8 @@ class LotsSheet implements ListSheet {
                         () -> ledger.lot(id).describe(dyeLot, place, width.orElse(null)));
     }
 
-    private Verdict added(SheetLine line, MaterialView material, FieldReader fields, Settings current) {
+    private Verdict added(
+            SheetLine line, MaterialView material, FieldReader fields, BulkLedger bulk, Settings current) {
         MovementKind how = SheetWords.choice(fields, HOW, line.get(HOW), MovementKind.class)
                 .orElse(MovementKind.BOUGHT);
         if (how.direction() == MovementKind.Direction.OUT || how == MovementKind.OFFCUT_KEPT) {
@@ -233,7 +240,8 @@ class LotsSheet implements ListSheet {
                         .map(day -> day.atTime(LocalTime.NOON)
                                 .atZone(clock.getZone())
                                 .toInstant()));
-        return Verdict.add(material.name() + ", " + line.get(QUANTITY), () -> ledger.arrive(material.id(), arrival));
+        return Verdict.add(
+                material.name() + ", " + line.get(QUANTITY), () -> bulk.ledger().arrive(material.id(), arrival));
     }
 
     private Optional<LocalDate> day(FieldReader fields, String cell) {

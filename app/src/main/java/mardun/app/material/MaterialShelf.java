@@ -61,12 +61,26 @@ final class MaterialShelf {
             CurrencyUnit currency,
             Valuing valuing) {
         this.material = material;
-        this.lots = lots;
-        this.movements = movements;
+        this.lots = new ArrayList<>(lots);
+        this.movements = new ArrayList<>(movements);
         this.prices = prices;
         this.reservations = reservations;
         this.currency = currency;
         this.valuing = valuing;
+    }
+
+    /** Follows what was just written. */
+    void add(Lot lot) {
+        lots.add(lot);
+        lots.sort(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id));
+        valuation = null;
+    }
+
+    /** Follows what was just written. */
+    void add(StockMovement movement) {
+        movements.add(movement);
+        movements.sort(Comparator.comparing(StockMovement::movedAt).thenComparing(StockMovement::id));
+        valuation = null;
     }
 
     Material material() {

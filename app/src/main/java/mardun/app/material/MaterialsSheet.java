@@ -33,6 +33,38 @@ class MaterialsSheet implements ListSheet {
     private static final String NAME = "name";
     private static final String KIND = "kind";
     private static final String ON_HAND = "on hand";
+    private static final List<Column> COLUMNS = List.of(
+            new Column(NAME, true, "by which the material is known"),
+            new Column(KIND, true, "cloth, trim, notion, filling by weight, filling by volume, thread or packing"),
+            new Column("what it is", false, "in your own words"),
+            new Column("price", true, "as you pay it"),
+            new Column("price for", true, "1 yd, 1 m, 10, 1 kg"),
+            new Column(ON_HAND, false, "what is on the shelf; a difference is entered as counted"),
+            new Column("low below", false, "the reorder point"),
+            new Column("target", false, "up to where the shelf is filled"),
+            new Column("place", false, "where it lies"),
+            new Column("colour", false, "like #3f6b5c"),
+            new Column("cloth", false, "quilting cotton, canvas, laminate …"),
+            new Column("usable width", false, "of cloth, without the selvages"),
+            new Column("full width", false, "of cloth"),
+            new Column("selvage", false, "on each side"),
+            new Column("one way up", false, "yes or no"),
+            new Column("nap", false, "yes or no"),
+            new Column("print", false, "plain, dots, stripes, checks, floral or texture"),
+            new Column("repeat", false, "the height after which the print comes again"),
+            new Column("shrinkage", false, "in per cent"),
+            new Column("fibre", false, ""),
+            new Column("weight class", false, "light, medium or heavy"),
+            new Column("ironable", false, "yes, no, or empty for as usual"),
+            new Column("frays", false, "yes, no, or empty for as usual"),
+            new Column("layers at once", false, "how many may be cut together"),
+            new Column("needle", false, ""),
+            new Column("care", false, "words for labels"),
+            new Column("one dye lot", false, "yes if a batch must not mix dyes"),
+            new Column("two-part", false, "yes if halves are counted apart"),
+            new Column("zip length", false, "of a closed-end zip"),
+            new Column("metal zip", false, "yes or no"),
+            new Column("use per hour", false, "of thread"));
     private static final String COUNTED = "counted, from a list";
 
     private final MaterialService materials;
@@ -55,38 +87,7 @@ class MaterialsSheet implements ListSheet {
 
     @Override
     public List<Column> columns() {
-        return List.of(
-                new Column(NAME, true, "by which the material is known"),
-                new Column(KIND, true, "cloth, trim, notion, filling by weight, filling by volume, thread or packing"),
-                new Column("what it is", false, "in your own words"),
-                new Column("price", true, "as you pay it"),
-                new Column("price for", true, "1 yd, 1 m, 10, 1 kg"),
-                new Column(ON_HAND, false, "what is on the shelf; a difference is entered as counted"),
-                new Column("low below", false, "the reorder point"),
-                new Column("target", false, "up to where the shelf is filled"),
-                new Column("place", false, "where it lies"),
-                new Column("colour", false, "like #3f6b5c"),
-                new Column("cloth", false, "quilting cotton, canvas, laminate …"),
-                new Column("usable width", false, "of cloth, without the selvages"),
-                new Column("full width", false, "of cloth"),
-                new Column("selvage", false, "on each side"),
-                new Column("one way up", false, "yes or no"),
-                new Column("nap", false, "yes or no"),
-                new Column("print", false, "plain, dots, stripes, checks, floral or texture"),
-                new Column("repeat", false, "the height after which the print comes again"),
-                new Column("shrinkage", false, "in per cent"),
-                new Column("fibre", false, ""),
-                new Column("weight class", false, "light, medium or heavy"),
-                new Column("ironable", false, "yes, no, or empty for as usual"),
-                new Column("frays", false, "yes, no, or empty for as usual"),
-                new Column("layers at once", false, "how many may be cut together"),
-                new Column("needle", false, ""),
-                new Column("care", false, "words for labels"),
-                new Column("one dye lot", false, "yes if a batch must not mix dyes"),
-                new Column("two-part", false, "yes if halves are counted apart"),
-                new Column("zip length", false, "of a closed-end zip"),
-                new Column("metal zip", false, "yes or no"),
-                new Column("use per hour", false, "of thread"));
+        return COLUMNS;
     }
 
     @Override
@@ -184,10 +185,9 @@ class MaterialsSheet implements ListSheet {
             SheetLine line, MaterialView before, Material.Entered entered, Optional<Amount> onHand, Settings current) {
         List<String> old = cells(before);
         List<String> changes = new ArrayList<>();
-        List<Column> columns = columns();
         Material.Entered stored = readAgain(before, current);
-        for (int i = 0; i < columns.size(); i++) {
-            String column = columns.get(i).name();
+        for (int i = 0; i < COLUMNS.size(); i++) {
+            String column = COLUMNS.get(i).name();
             boolean says = line.has(column) && !line.get(column).equals(old.get(i));
             if (says && !column.equals(ON_HAND)) {
                 changes.add(column + ": “" + old.get(i) + "” becomes “" + line.get(column) + "”");
@@ -227,7 +227,7 @@ class MaterialsSheet implements ListSheet {
         if (before != null) {
             List<String> cells = cells(before);
             for (int i = 0; i < cells.size(); i++) {
-                old.put(columns().get(i).name(), cells.get(i));
+                old.put(COLUMNS.get(i).name(), cells.get(i));
             }
         }
         Cells cells = new Cells(line, old);

@@ -106,10 +106,16 @@ class MovementsSheet implements ListSheet {
                 .forEach(one -> onHand.put(
                         one.id(), new Amount(one.kind().counting(), one.onHand().value())));
         Settings current = settings.current();
-        return line -> read(line, known, onHand, current);
+        BulkLedger bulk = new BulkLedger(ledger);
+        return line -> read(line, known, onHand, bulk, current);
     }
 
-    private Verdict read(SheetLine line, Map<String, MaterialView> known, Map<Long, Amount> onHand, Settings current) {
+    private Verdict read(
+            SheetLine line,
+            Map<String, MaterialView> known,
+            Map<Long, Amount> onHand,
+            BulkLedger bulk,
+            Settings current) {
         String name = line.get(MATERIAL);
         if (!line.get(NUMBER).isBlank()) {
             return Verdict.same("movement " + line.get(NUMBER));
@@ -139,7 +145,8 @@ class MovementsSheet implements ListSheet {
         MovementKind moved = kind.orElseThrow();
         onHand.put(material.id(), before.plus(change(moved, typed, before)));
         return Verdict.add(
-                name + ", " + moved.words() + " " + line.get(AMOUNT), () -> apply(material, moved, typed, reason));
+                name + ", " + moved.words() + " " + line.get(AMOUNT),
+                () -> apply(bulk.ledger(), material, moved, typed, reason));
     }
 
     private static void check(
@@ -177,7 +184,8 @@ class MovementsSheet implements ListSheet {
         };
     }
 
-    private void apply(MaterialView material, MovementKind kind, Amount typed, String reason) {
+    private static void apply(
+            StockLedger ledger, MaterialView material, MovementKind kind, Amount typed, String reason) {
         switch (kind.direction()) {
             case IN -> ledger.arrive(material.id(), Arrival.of(kind, typed, reason));
             case OUT -> ledger.leave(material.id(), new Leaving(kind, null, Part.WHOLE, typed, reason), Map.of());

@@ -56,8 +56,17 @@ class ShelfReader {
                 reservations.findByMaterialIdInOrderById(ids));
     }
 
+    /** The shelves of all materials as they are now. */
+    Map<Long, MaterialShelf> readAll() {
+        return readAll(EVER, reservations.findAll());
+    }
+
     /** The shelves of all materials as they were just before a moment, by kind and name. */
     Map<Long, MaterialShelf> readAll(Instant until) {
+        return readAll(until, List.of());
+    }
+
+    private Map<Long, MaterialShelf> readAll(Instant until, List<Reservation> held) {
         List<Material> all =
                 materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).getContent();
         List<Long> ids = all.stream().map(Material::id).toList();
@@ -71,7 +80,7 @@ class ShelfReader {
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
                         .filter(price -> price.since().isBefore(until))
                         .toList(),
-                List.of());
+                held);
     }
 
     private Map<Long, MaterialShelf> shelves(

@@ -1,5 +1,6 @@
 package mardun.app.material;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -7,6 +8,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.LongFunction;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -20,6 +22,7 @@ import mardun.core.material.Part;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,21 +37,53 @@ class StockLedger {
     private final StockMovementRepository movements;
     private final ShelfReader reader;
     private final SettingsService settings;
+    private final EntityManager entities;
     private final Clock clock;
+    private final LongFunction<MaterialShelf> shelves;
 
+    @Autowired
     StockLedger(
             MaterialRepository materials,
             LotRepository lots,
             StockMovementRepository movements,
             ShelfReader reader,
             SettingsService settings,
+            EntityManager entities,
             Clock clock) {
         this.materials = materials;
+        this.entities = entities;
         this.lots = lots;
         this.movements = movements;
         this.reader = reader;
         this.settings = settings;
         this.clock = clock;
+        this.shelves = this::heldAndRead;
+    }
+
+    private StockLedger(StockLedger single, LongFunction<MaterialShelf> shelves) {
+        this.materials = single.materials;
+        this.lots = single.lots;
+        this.movements = single.movements;
+        this.reader = single.reader;
+        this.settings = single.settings;
+        this.entities = single.entities;
+        this.clock = single.clock;
+        this.shelves = shelves;
+    }
+
+    /**
+     * A ledger for many movements in one transaction: all materials are held and all shelves read once, and from then on
+     * followed in memory.
+     */
+    StockLedger inBulk() {
+        materials.findAllForMoving();
+        Map<Long, MaterialShelf> all = reader.readAll();
+        entities.flush();
+        entities.clear();
+        return new StockLedger(
+                this,
+                id -> Optional.ofNullable(all.get(id))
+                        .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer.")));
     }
 
     /** Something that leaves the shelf. */
@@ -56,6 +91,10 @@ class StockLedger {
 
     /** The shelf of a material, held for this transaction. */
     MaterialShelf held(long materialId) {
+        return shelves.apply(materialId);
+    }
+
+    private MaterialShelf heldAndRead(long materialId) {
         materials
                 .findForMoving(materialId)
                 .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
@@ -89,8 +128,10 @@ class StockLedger {
             long extra = share(arrival.extraMinor(), i, parts.size());
             Lot lot = lots.save(new Lot(
                     material.id(), parts.get(i), arrival, arrival.amount().value(), worth, extra, now));
-            long id = movements
-                    .save(new StockMovement(
+            shelf.add(lot);
+            long id = write(
+                    shelf,
+                    new StockMovement(
                             material.id(),
                             lot.id(),
                             null,
@@ -100,8 +141,7 @@ class StockLedger {
                             arrival.amount().value(),
                             worth,
                             arrival.reason(),
-                            now))
-                    .id();
+                            now));
             first = i == 0 ? id : first;
         }
         return first;
@@ -144,14 +184,13 @@ class StockLedger {
         for (DyeLots.Lot source : sources) {
             Amount part = source.free().compareTo(missing) < 0 ? source.free() : missing;
             if (part.isPositive()) {
-                made.add(save(materialId, Long.parseLong(source.key()), false, leaving, part));
+                made.add(save(shelf, Long.parseLong(source.key()), false, leaving, part));
                 missing = missing.minus(part);
             }
         }
         if (missing.isPositive()) {
-            made.add(save(materialId, null, false, leaving, missing));
+            made.add(save(shelf, null, false, leaving, missing));
         }
-        movements.flush();
         return made;
     }
 
@@ -177,8 +216,7 @@ class StockLedger {
                 ? Amount.pieces(shelf.heldPieces(lotId, leaving.batchId()))
                 : shelf.held(lot.part(), leaving.batchId());
         check(shelf, lot.isOfPieces() ? left : shelf.onHand(lot.part()), held, leaving);
-        long id = save(lot.materialId(), lotId, lot.isOfPieces(), leaving, leaving.amount());
-        movements.flush();
+        long id = save(shelf, lotId, lot.isOfPieces(), leaving, leaving.amount());
         return id;
     }
 
@@ -198,8 +236,10 @@ class StockLedger {
         Instant now = clock.instant();
         Lot lot = lots.save(new Lot(
                 materialId, part, Arrival.of(MovementKind.COUNTED, change, reason), change.value(), worth, 0, now));
-        return Optional.of(movements
-                .saveAndFlush(new StockMovement(
+        shelf.add(lot);
+        return Optional.of(write(
+                shelf,
+                new StockMovement(
                         materialId,
                         lot.id(),
                         null,
@@ -209,8 +249,7 @@ class StockLedger {
                         change.value(),
                         worth,
                         reason,
-                        now))
-                .id());
+                        now)));
     }
 
     /** Sets right what a count found of one lot. */
@@ -230,8 +269,9 @@ class StockLedger {
         long worth = lot.pieceSize()
                 .map(size -> shelf.replacement(size, change.value()))
                 .orElseGet(() -> shelf.replacement(lot.part(), change));
-        return Optional.of(movements
-                .saveAndFlush(new StockMovement(
+        return Optional.of(write(
+                shelf,
+                new StockMovement(
                         lot.materialId(),
                         lotId,
                         null,
@@ -241,18 +281,18 @@ class StockLedger {
                         change.value(),
                         worth,
                         reason,
-                        clock.instant()))
-                .id());
+                        clock.instant())));
     }
 
     Lot lot(long lotId) {
         return lots.findById(lotId).orElseThrow(() -> RefusedException.missing("There is no such lot, or no longer."));
     }
 
-    private long save(long materialId, @Nullable Long lotId, boolean ofPieces, Leaving leaving, Amount amount) {
-        return movements
-                .save(new StockMovement(
-                        materialId,
+    private long save(MaterialShelf shelf, @Nullable Long lotId, boolean ofPieces, Leaving leaving, Amount amount) {
+        return write(
+                shelf,
+                new StockMovement(
+                        shelf.material().id(),
                         lotId,
                         leaving.batchId(),
                         leaving.part(),
@@ -261,8 +301,13 @@ class StockLedger {
                         -amount.value(),
                         0,
                         leaving.reason(),
-                        clock.instant()))
-                .id();
+                        clock.instant()));
+    }
+
+    private long write(MaterialShelf shelf, StockMovement movement) {
+        StockMovement written = movements.save(movement);
+        shelf.add(written);
+        return written.id();
     }
 
     private void check(MaterialShelf shelf, Amount onHand, Amount held, Leaving leaving) {
