@@ -282,7 +282,7 @@ function Editor({
             <Notice look="care">
               {sum.data.difference.minor > 0
                 ? `${sum.data.difference.amount} are missing.`
-                : `${sum.data.difference.amount.replace('−', '')} too many.`}
+                : `${sum.data.difference.amount.replace(/[-−]/, '')} too many.`}
             </Notice>
           )}
         </div>

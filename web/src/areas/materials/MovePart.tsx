@@ -51,7 +51,6 @@ export function MovePart({ material, lots }: { material: Material; lots: Schemas
   return (
     <form
       className="space-y-3"
-      aria-label="What happened"
       onSubmit={(event) => {
         event.preventDefault();
         if (!send.isPending) send.mutate(undefined);

@@ -78,6 +78,8 @@ alter table stock_movement add column of_pieces boolean default false not null;
 alter table stock_movement add column worth_minor bigint default 0 not null;
 create index stock_movement_lot on stock_movement (lot_id);
 create index stock_movement_batch on stock_movement (batch_id);
+-- what is on hand of everything is summed from this index alone
+create index stock_movement_sums on stock_movement (of_pieces, material_id, part, change_value);
 update stock_movement set worth_minor = (
         select round(cast(m.price_minor as decimal(38,10)) * change_value / m.price_per_value)
         from material m where m.id = material_id)

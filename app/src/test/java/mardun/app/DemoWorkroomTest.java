@@ -3,9 +3,13 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class DemoWorkroomTest {
 
@@ -55,5 +59,27 @@ class DemoWorkroomTest {
         APP.start();
         assertThat(APP.get("/api/finished-goods").body().get("page").get("items"))
                 .hasSize(3);
+    }
+
+    @Test
+    void smallOldOffcutsAreProposedForTheScrapBag() {
+        assertThat(APP.get("/api/scrap").body()).isEmpty();
+        ObjectNode settings = (ObjectNode) APP.get("/api/settings").body();
+        ((ObjectNode) settings.get("shelf")).put("offcutDays", "30");
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+        JsonNode scrap = APP.get("/api/scrap").body();
+        assertThat(scrap).isNotEmpty();
+        long lot = scrap.get(0).get("lotId").asLong();
+        long material = scrap.get(0).get("materialId").asLong();
+        JsonNode rest = APP.post("/api/scrap", Map.of("requestId", UUID.randomUUID(), "lotIds", List.of(lot)))
+                .body();
+        assertThat(rest).hasSize(scrap.size() - 1);
+        assertThat(APP.get("/api/materials/" + material + "/movements")
+                        .body()
+                        .get("items")
+                        .get(0)
+                        .get("kind")
+                        .asString())
+                .isEqualTo("SCRAPPED");
     }
 }

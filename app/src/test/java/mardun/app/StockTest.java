@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -602,5 +603,71 @@ class StockTest {
         Answer none = APP.delete(path + second.body().get("version").asLong());
         assertThat(none.body().get("photo")).isNull();
         assertThat(APP.folder().resolve("pictures").toFile().list()).isEmpty();
+    }
+
+    @Test
+    void theNextLongerZipIsBoughtWhereTheOneWantedIsNotSold() {
+        Map<String, Object> wanted =
+                with(APP.material("NOTION", "Zip 9 in", "", "9.00", "10", ""), Map.of("zipLength", "9 in"));
+        wanted.put("lowAt", "5");
+        enter(wanted);
+        long longer =
+                enter(with(APP.material("NOTION", "Zip 11 in", "", "9.00", "10", ""), Map.of("zipLength", "11 in")));
+        long longest =
+                enter(with(APP.material("NOTION", "Zip 14 in", "", "9.00", "10", ""), Map.of("zipLength", "14 in")));
+        for (long zip : List.of(longer, longest)) {
+            APP.post(
+                    "/api/materials/" + zip + "/offers",
+                    Map.of("requestId", UUID.randomUUID(), "supplierId", shop, "content", "5", "price", "4.50"));
+        }
+        JsonNode found = null;
+        for (JsonNode at : APP.get("/api/buying").body().get("shops")) {
+            for (JsonNode line : at.get("lines")) {
+                found = line.get("want").get("name").asString().equals("Zip 9 in") ? line : found;
+            }
+        }
+        assertThat(found.get("insteadName").asString()).isEqualTo("Zip 11 in");
+        assertThat(found.get("soldMaterialId").asLong()).isEqualTo(longer);
+        assertThat(found.get("packs").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void whatElseTheDesignAllowsIsOfferedWhereEnoughOfItIsFree() {
+        long scarce = enter(APP.cloth("Too little", "44 in", "9.00", "10 in"));
+        long enough = enter(APP.cloth("Plenty of it", "44 in", "6.00", "8 yd"));
+        long narrow = enter(APP.cloth("A ribbon of it", "4 in", "6.00", "8 yd"));
+        JsonNode found = APP.post(
+                        "/api/batches/replacements?slot=outer", batch("4", shelfWith("outer", scarce), List.of()))
+                .body();
+        List<Long> ids = new ArrayList<>();
+        found.forEach(one -> ids.add(one.get("materialId").asLong()));
+        assertThat(ids).contains(enough).doesNotContain(scarce, narrow);
+    }
+
+    /** Random movements: at each step on hand is their sum, the lots hold it, and in money nothing is lost. */
+    @Test
+    void theBookAlwaysAddsUp() {
+        Random random = new Random(33);
+        long thing = enter(APP.material("NOTION", "Shuffled", "", "3.00", "10", "20"));
+        for (int i = 0; i < 60; i++) {
+            String kind = List.of("BOUGHT", "GIVEN", "USED", "SPOILED", "SOLD_ON", "COUNTED")
+                    .get(random.nextInt(6));
+            move(thing, kind, Integer.toString(1 + random.nextInt(30)), random.nextInt(3) == 0 ? "" : "for the test");
+            JsonNode shelf = shelf(thing);
+            long onHand = shelf.get("onHand").get("value").asLong();
+            long sum = 0;
+            for (JsonNode movement : APP.get("/api/materials/" + thing + "/movements?size=500")
+                    .body()
+                    .get("items")) {
+                sum += movement.get("change").get("value").asLong();
+            }
+            long inLots = 0;
+            for (JsonNode lot : shelf.get("lots")) {
+                assertThat(lot.get("left").get("value").asLong()).isPositive();
+                inLots += lot.get("left").get("value").asLong();
+            }
+            long unplaced = shelf.path("unplaced").path("value").asLong(0);
+            assertThat(onHand).isEqualTo(sum).isEqualTo(inLots + unplaced);
+        }
     }
 }

@@ -40,9 +40,10 @@ class BuyingJourneyTest {
             press(page, "3 yd of Straw cotton came");
             assertThat(shop(page, "Dune remnants")).isHidden();
             page.navigate(app.url("/materials"));
-            page.getByRole(AriaRole.BUTTON, named("Straw cotton")).click();
-            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Dune remnants");
-            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("+3 yd");
+            page.getByRole(AriaRole.LINK, named("Straw cotton")).click();
+            Locator lots = page.getByRole(AriaRole.REGION, named("Lots").setExact(true));
+            assertThat(lots).containsText("Dune remnants");
+            assertThat(lots).containsText("1 × 3 yd");
             assertThat(CHROMIUM.complaints()).isEmpty();
         }
     }
@@ -62,7 +63,7 @@ class BuyingJourneyTest {
 
     private static void whatItSellsIsEntered(Page page, PackagedApp app) {
         page.navigate(app.url("/materials"));
-        page.getByRole(AriaRole.BUTTON, named("Straw cotton")).click();
+        page.getByRole(AriaRole.LINK, named("Straw cotton")).click();
         Locator sold = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Where it is sold"));
         sold.getByLabel("Shop").selectOption("Dune remnants");
         sold.getByLabel("One pack holds").fill("3 turtles");

@@ -101,7 +101,7 @@ class JourneyTest {
         add(page, maker, "Add zip tape or trim", "Zip tape", "", "1.60", "1 m", "10 m");
         add(page, maker, "Add notions", "Sliders", "", "2.90", "10", "60");
         add(page, maker, "Add notions", "Labels", "", "11", "50", "50");
-        assertThat(page.getByRole(AriaRole.BUTTON, named("Sail canvas"))).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, named("Sail canvas"))).isVisible();
     }
 
     private static void add(
@@ -117,7 +117,7 @@ class JourneyTest {
         panel.getByLabel("On the shelf now").fill(onHand);
         panel.getByRole(AriaRole.BUTTON, inPanel("Save")).dblclick();
         assertThat(panel).isHidden();
-        assertThat(page.getByRole(AriaRole.BUTTON, named(name))).hasCount(1);
+        assertThat(page.getByRole(AriaRole.LINK, named(name))).hasCount(1);
     }
 
     private static void design(Page page, Maker maker) {
@@ -187,10 +187,10 @@ class JourneyTest {
         assertThat(finished).containsText("Gull pouch, medium");
         assertThat(finished).containsText("5");
         assertThat(finished).containsText("24.50");
-        page.getByRole(AriaRole.BUTTON, named("Sliders")).click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("54");
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("used for batch 1");
-        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.LINK, named("Sliders")).click();
+        assertThat(page.getByRole(AriaRole.REGION, named("On the shelf"))).containsText("54");
+        assertThat(page.getByRole(AriaRole.REGION, named("How it came and went")))
+                .containsText("used for batch 1");
         place(page, "Bench");
         assertThat(page.getByText("Four things")).isHidden();
     }

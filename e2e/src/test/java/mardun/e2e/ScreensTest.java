@@ -43,7 +43,14 @@ class ScreensTest {
         "/designs/7, Strip above",
         "/designs?search=tote, Tern tote",
         "/materials, Reed Stripe",
-        "/materials?open=1, How it came and went",
+        "/materials?kind=NOTION, By count",
+        "/materials/2, How it came and went",
+        "/materials/deliveries, What came before",
+        "/materials/stock-take, in the book",
+        "/materials/value, Cloth",
+        "/materials/hand?material=2, can be made",
+        "/materials/files, Its columns",
+        "/materials/finished, Where they are",
         "/materials/buying, All together",
         "/batches, On the go",
         "/batches/new, Keep this plan",
@@ -90,7 +97,20 @@ class ScreensTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"/bench", "/designs", "/designs/1", "/materials", "/batches/6", "/settings"})
+    @CsvSource({
+        "/bench",
+        "/designs",
+        "/designs/1",
+        "/materials",
+        "/materials/2",
+        "/materials/deliveries",
+        "/materials/stock-take",
+        "/materials/value",
+        "/materials/hand?material=2",
+        "/materials/finished",
+        "/batches/6",
+        "/settings"
+    })
     void fitsATabletWithoutScrollingSideways(String path) {
         Page page = CHROMIUM.page();
         page.setViewportSize(768, 1024);

@@ -26,7 +26,12 @@ class ScreenshotsTest {
             take(app, "/designs/1", "What it shall measure", "design");
             take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
+            take(app, "/materials/2", "How it came and went", "material");
             take(app, "/materials/buying", "All together", "buying");
+            take(app, "/materials/deliveries", "What came before", "delivery");
+            take(app, "/materials/stock-take", "in the book", "stock-take");
+            take(app, "/materials/value", "Cloth, lining", "worth");
+            take(app, "/materials/hand?material=3", "can be made", "hand");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/4", "Steps to come", "batch-sewing");

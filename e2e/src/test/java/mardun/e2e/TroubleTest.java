@@ -5,7 +5,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -79,6 +82,30 @@ class TroubleTest {
         assertThat(after.getByLabel("Depth, medium")).hasValue("3 1/8 in");
         page.context().close();
         after.context().close();
+    }
+
+    @Test
+    void aPowerCutInTheMidstOfAFileLeavesNothingOfIt() throws IOException {
+        StringBuilder csv = new StringBuilder("name,kind,price,price for,on hand\n");
+        for (int i = 0; i < 8_000; i++) {
+            csv.append("Bead ").append(i).append(",notion,2.00,10,40\n");
+        }
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials/files"));
+        page.getByLabel("Bring in Materials")
+                .setInputFiles(new FilePayload(
+                        "materials.csv", "text/csv", csv.toString().getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("8000 new")).isVisible();
+        press(page, "Enter all of it");
+        assertThat(page.getByText(Pattern.compile("Entering line [1-9][0-9]* of 8000")))
+                .isVisible();
+        app.kill();
+        app.start();
+        page.navigate(app.url("/materials?kind=NOTION&find=bead"));
+        assertThat(page.getByText("Nothing here matches")).isVisible();
+        page.navigate(app.url("/materials"));
+        assertThat(page.getByText("Reed Stripe")).isVisible();
+        page.context().close();
     }
 
     private static Locator seam(Page page) {

@@ -23,7 +23,7 @@ import mardun.app.bench.BenchViews.PinView;
 import mardun.app.bench.BenchViews.TapeView;
 import mardun.app.design.DesignService;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.MaterialService.LowStock;
 import mardun.app.selling.FairService;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -68,7 +68,7 @@ public class BenchService {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
         OpenBatches all = batches.open();
-        List<MaterialView> low = materials.low();
+        LowStock low = materials.low(LOW_SHOWN);
         List<BatchLine> open = all.lines();
         DayPlan.Plan plan = DayPlan.lay(
                 open.stream()
@@ -90,8 +90,8 @@ public class BenchService {
                         .map(b -> lane(b, plan.ready().get(Long.toString(b.id()))))
                         .toList(),
                 all.shortages(),
-                low.stream().limit(LOW_SHOWN).toList(),
-                low.size(),
+                low.some(),
+                low.together(),
                 firstSteps(current));
     }
 

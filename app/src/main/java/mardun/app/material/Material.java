@@ -88,7 +88,11 @@ class Material {
 
     /** Its halves, each counted apart, or the whole. */
     List<Part> parts() {
-        return facts.twoPart() ? List.of(Part.SOCKET, Part.STUD) : List.of(Part.WHOLE);
+        return parts(facts.twoPart());
+    }
+
+    static List<Part> parts(boolean twoPart) {
+        return twoPart ? List.of(Part.SOCKET, Part.STUD) : List.of(Part.WHOLE);
     }
 
     void show(@Nullable String newPhoto) {

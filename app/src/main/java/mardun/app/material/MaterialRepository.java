@@ -16,7 +16,7 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
 
     Page<Material> findAllByOrderByKindAscNameAsc(Pageable page);
 
-    Page<Material> findByKindOrderByNameAsc(MaterialKind kind, Pageable page);
+    boolean existsByKind(MaterialKind kind);
 
     List<Material> findByKind(MaterialKind kind);
 
@@ -48,4 +48,9 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select m from Material m where m.id = :id")
     Optional<Material> findForMoving(long id);
+
+    /** All reorder points, by kind and name of their materials. */
+    @Query("select new mardun.app.material.ReorderPoint(m.id, m.lowAtValue, m.facts.twoPart) from Material m"
+            + " order by m.kind, m.name")
+    List<ReorderPoint> reorderPoints();
 }

@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.material.MaterialView.MovementView;
 import mardun.app.material.MaterialViewWriter.OnShelf;
-import mardun.app.material.StockMovementRepository.OnHand;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
@@ -70,7 +69,7 @@ public class MaterialService implements HoldsMoney {
     }
 
     public boolean hasAny(MaterialKind kind) {
-        return materials.findByKindOrderByNameAsc(kind, PageRequest.of(0, 1)).hasContent();
+        return materials.existsByKind(kind);
     }
 
     /**
@@ -99,16 +98,6 @@ public class MaterialService implements HoldsMoney {
         return "%" + String.join("%", escaped.split("\\s+")) + "%";
     }
 
-    private List<Long> lowIds() {
-        return low().stream().map(MaterialView::id).toList();
-    }
-
-    /** Every material of which there is less than the maker wants to have. */
-    @Transactional(readOnly = true)
-    public List<MaterialView> low() {
-        return all().stream().filter(MaterialView::low).toList();
-    }
-
     /** The colours of some materials, by their ids. */
     @Transactional(readOnly = true)
     public Map<Long, String> colours(Collection<Long> ids) {
@@ -123,6 +112,35 @@ public class MaterialService implements HoldsMoney {
                 .findByKind(MaterialKind.NOTION)
                 .forEach(material -> material.facts().zip().ifPresent(zip -> zips.put(material.id(), zip)));
         return zips;
+    }
+
+    /** The materials of which there is less than the maker wants to have, or less than nothing, by kind and name. */
+    private List<Long> lowIds() {
+        Map<Long, OnShelf> shelves = shelves(movements.onHand(), List.of(), List.of());
+        return materials.reorderPoints().stream()
+                .filter(point -> shelves.getOrDefault(point.id(), OnShelf.NOTHING)
+                        .isBelow(Optional.ofNullable(point.lowAtValue()), point.twoPart()))
+                .map(ReorderPoint::id)
+                .toList();
+    }
+
+    /** Some of the materials that are low, and how many they are together. */
+    public record LowStock(List<MaterialView> some, int together) {}
+
+    /** The materials of which there is less than the maker wants to have; at most so many of them in full. */
+    @Transactional(readOnly = true)
+    public LowStock low(int most) {
+        List<Long> ids = lowIds();
+        List<Long> some = ids.stream().limit(most).toList();
+        Map<Long, OnShelf> shelves = shelves(some);
+        MaterialViewWriter views = views();
+        Map<Long, Material> found =
+                materials.findAllById(some).stream().collect(Collectors.toMap(Material::id, m -> m));
+        return new LowStock(
+                some.stream()
+                        .map(id -> views.view(found.get(id), shelves.getOrDefault(id, OnShelf.NOTHING)))
+                        .toList(),
+                ids.size());
     }
 
     /** Every material of a kind, by name. */
@@ -256,7 +274,7 @@ public class MaterialService implements HoldsMoney {
         Map<Long, Map<Part, Long>> there = byMaterial(onHand);
         Map<Long, Map<Part, Long>> reserved = byMaterial(held);
         Map<Long, Long> counts =
-                pieces.stream().collect(Collectors.toMap(OnHand::getMaterialId, OnHand::getValue, Long::sum));
+                pieces.stream().collect(Collectors.toMap(OnHand::materialId, OnHand::value, Long::sum));
         Map<Long, OnShelf> shelves = new HashMap<>();
         for (Collection<Long> ids : List.of(there.keySet(), reserved.keySet(), counts.keySet())) {
             for (Long id : ids) {
@@ -274,8 +292,8 @@ public class MaterialService implements HoldsMoney {
     private static Map<Long, Map<Part, Long>> byMaterial(List<OnHand> sums) {
         Map<Long, Map<Part, Long>> byMaterial = new HashMap<>();
         sums.forEach(sum -> byMaterial
-                .computeIfAbsent(sum.getMaterialId(), id -> new EnumMap<>(Part.class))
-                .put(sum.getPart(), sum.getValue()));
+                .computeIfAbsent(sum.materialId(), id -> new EnumMap<>(Part.class))
+                .put(sum.part(), sum.value()));
         return byMaterial;
     }
 

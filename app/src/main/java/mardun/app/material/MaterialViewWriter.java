@@ -36,8 +36,12 @@ record MaterialViewWriter(ViewWriter writer) {
         }
 
         boolean isLow(Material material) {
-            long there = least(material.parts(), false);
-            return there < 0 || material.lowAt().map(low -> there < low.value()).orElse(false);
+            return isBelow(material.lowAt().map(Amount::value), material.facts().twoPart());
+        }
+
+        boolean isBelow(Optional<Long> point, boolean twoPart) {
+            long there = least(Material.parts(twoPart), false);
+            return there < 0 || point.map(low -> there < low).orElse(false);
         }
     }
 

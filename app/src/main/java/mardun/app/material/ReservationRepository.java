@@ -12,13 +12,13 @@ interface ReservationRepository extends JpaRepository<Reservation, Long> {
 
     List<Reservation> findByBatchIdOrderById(long batchId);
 
-    @Query("select r.materialId as materialId, r.part as part, sum(r.heldValue) as value from Reservation r"
+    @Query("select new mardun.app.material.OnHand(r.materialId, r.part, sum(r.heldValue)) from Reservation r"
             + " where r.ofPieces = false group by r.materialId, r.part")
-    List<StockMovementRepository.OnHand> held();
+    List<OnHand> held();
 
-    @Query("select r.materialId as materialId, r.part as part, sum(r.heldValue) as value from Reservation r"
+    @Query("select new mardun.app.material.OnHand(r.materialId, r.part, sum(r.heldValue)) from Reservation r"
             + " where r.materialId in :materialIds and r.ofPieces = false group by r.materialId, r.part")
-    List<StockMovementRepository.OnHand> held(Collection<Long> materialIds);
+    List<OnHand> held(Collection<Long> materialIds);
 
     @Modifying
     @Query("delete from Reservation r where r.batchId = :batchId")

@@ -76,7 +76,7 @@ class BenchServiceTest {
         when(settings.freeTime()).thenReturn(free);
         when(settings.writer())
                 .thenReturn(new ViewWriter(UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR));
-        when(materials.low()).thenReturn(List.of());
+        when(materials.low(12)).thenReturn(new MaterialService.LowStock(List.of(), 0));
     }
 
     @Test

@@ -1,0 +1,193 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** What comes to the shelf, is held, cut, kept, counted and moved, as its maker does it in the browser. */
+class StockJourneyTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    private static PackagedApp app;
+
+    @BeforeAll
+    static void start() throws IOException {
+        app = PackagedApp.withDemoData();
+    }
+
+    @AfterAll
+    static void stop() throws IOException {
+        app.close();
+    }
+
+    @Test
+    void aPaperIsEnteredWhenItsTotalAddsUp() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials/deliveries"));
+        page.getByLabel("Number of the paper").fill("S-77");
+        page.getByLabel("What", exact()).selectOption("D-ring, 1 in");
+        page.getByLabel("Packs").fill("3");
+        page.getByLabel("each holds").fill("10");
+        page.getByLabel("Price (EUR)").fill("9,60");
+        page.getByLabel("Postage (EUR)").fill("2.40");
+        page.getByLabel("The paper says (EUR)").fill("13");
+        assertThat(page.getByText("1.00 are missing.")).isVisible();
+        press(page, "Put it on the shelf");
+        assertThat(page.getByText("Look for the line that differs.")).isVisible();
+        assertThat(page.getByLabel("Packs")).hasValue("3");
+        page.reload();
+        assertThat(page.getByLabel("The paper says (EUR)")).hasValue("13");
+        page.getByLabel("The paper says (EUR)").fill("12");
+        page.getByRole(AriaRole.BUTTON, named("Put it on the shelf")).dblclick();
+        assertThat(page.getByRole(AriaRole.REGION, region("What came before"))).containsText("S-77");
+        page.navigate(app.url("/materials"));
+        page.getByRole(AriaRole.LINK, named("D-ring, 1 in").setExact(true)).click();
+        Locator lots = page.getByRole(AriaRole.REGION, region("Lots"));
+        assertThat(lots).containsText("3 × 10");
+        assertThat(lots).containsText("2.40 of it postage");
+        assertThat(lots.getByText("3 × 10")).hasCount(1);
+        page.context().close();
+    }
+
+    @Test
+    void theShelfIsCountedOnATablet() {
+        Page page = CHROMIUM.page();
+        page.setViewportSize(768, 1024);
+        page.navigate(app.url("/materials/stock-take"));
+        press(page, "drawer 1");
+        Locator clamps = page.getByLabel("There is of Fob clamp");
+        clamps.fill("fourty");
+        press(page, "Enter 1 counted");
+        assertThat(page.getByText("“fourty” isn't a number").first()).isVisible();
+        clamps.fill("41");
+        page.reload();
+        assertThat(page.getByLabel("There is of Fob clamp")).hasValue("41");
+        press(page, "Enter 1 counted");
+        assertThat(page.getByText("1 counted, 1 differed and were set right.")).isVisible();
+        page.navigate(app.url("/materials?kind=NOTION&find=clamp"));
+        page.getByRole(AriaRole.LINK, named("Fob clamp")).click();
+        assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
+                .containsText("stock-take");
+        assertThat(page.getByRole(AriaRole.REGION, region("On the shelf"))).containsText("41");
+        page.context().close();
+    }
+
+    @Test
+    void aBatchIsCutFromOffcutsFirstAndLeavesNewOnes() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/batches/5"));
+        Locator material = page.getByRole(AriaRole.REGION, region("Material"));
+        assertThat(material.getByText("held", exactly())).hasCount(6);
+        Locator offers = page.getByRole(AriaRole.REGION, region("Offcuts first"));
+        assertThat(offers).containsText("of Juniper Dot");
+        offers.getByRole(AriaRole.CHECKBOX).first().check();
+        assertThat(offers.getByRole(AriaRole.CHECKBOX).first()).isChecked();
+        press(page, "Save");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Cut it"))).isVisible();
+        press(page, "Cut it");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Across, offcut 1").fill("9 in");
+        dialog.getByLabel("How many, offcut 1").fill("1");
+        for (Locator keep : dialog.getByRole(AriaRole.CHECKBOX)
+                .all()
+                .subList(1, dialog.getByRole(AriaRole.CHECKBOX).count())) {
+            keep.uncheck();
+        }
+        page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
+        assertThat(page.getByRole(AriaRole.REGION, region("Steps to come"))).isVisible();
+        page.navigate(app.url("/materials?find=juniper"));
+        page.getByRole(AriaRole.LINK, named("Juniper Dot")).click();
+        assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
+                .containsText("cut for batch 5");
+        assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
+                .containsText("pieces");
+        page.context().close();
+    }
+
+    @Test
+    void whatIsInTheHandBecomesAPlan() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials/hand?material=6"));
+        Locator first = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("can be made"));
+        assertThat(first.first()).containsText("left for an hour");
+        String units = first.first().locator("div").first().innerText().split("\\s")[0];
+        first.first().getByText("Plan it").click();
+        assertThat(page.getByLabel("How many", exact())).hasValue(units);
+        assertThat(page.getByText("Keep this plan")).isVisible();
+        page.context().close();
+    }
+
+    @Test
+    void aListComesInWholeOrNotAtAll() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials/files"));
+        bring(page, "name;kind;price;price for;on hand\nTin bell;notion;2,40;10;30\nLost;gadget;1;1;1\n");
+        Locator file = page.getByRole(AriaRole.REGION, region("The file"));
+        assertThat(file).containsText("“gadget” can't stand under “kind”.");
+        assertThat(file).containsText("semicolon between the cells");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Enter all of it"))).isDisabled();
+        bring(page, "name;kind;price;price for;on hand\nTin bell;notion;2,40;10;30\n");
+        assertThat(file).containsText("1 new");
+        press(page, "Enter all of it");
+        assertThat(file).containsText("All of it is entered.");
+        page.navigate(app.url("/materials?find=bell"));
+        assertThat(page.getByRole(AriaRole.REGION, region("By count"))).containsText("Tin bell");
+        assertThat(page.getByText("Reed Stripe")).isHidden();
+        page.context().close();
+    }
+
+    @Test
+    void finishedBagsAreMovedToTheStallBox() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials/finished"));
+        page.getByRole(AriaRole.BUTTON, named("Move")).last().click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("How many").fill("99");
+        dialog.getByLabel("To", new Locator.GetByLabelOptions().setExact(true)).fill("stall box");
+        dialog.getByText("Enter", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(dialog).containsText("At “home” are 18");
+        dialog.getByLabel("How many").fill("8");
+        dialog.getByText("Enter", new Locator.GetByTextOptions().setExact(true)).dblclick();
+        assertThat(dialog).isHidden();
+        assertThat(page.getByRole(AriaRole.ROW).last()).containsText("8 stall box");
+        assertThat(page.getByRole(AriaRole.ROW).last()).containsText("10 home");
+        assertThat(CHROMIUM.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    private static void bring(Page page, String csv) {
+        page.getByLabel("Bring in Materials")
+                .setInputFiles(new FilePayload("materials.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static void press(Page page, String name) {
+        page.getByRole(AriaRole.BUTTON, named(name)).click();
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    private static Page.GetByRoleOptions region(String name) {
+        return new Page.GetByRoleOptions().setName(name).setExact(true);
+    }
+
+    private static Page.GetByLabelOptions exact() {
+        return new Page.GetByLabelOptions().setExact(true);
+    }
+
+    private static Locator.GetByTextOptions exactly() {
+        return new Locator.GetByTextOptions().setExact(true);
+    }
+}

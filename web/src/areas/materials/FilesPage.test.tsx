@@ -1,0 +1,99 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { rendered } from '../../ui/rendered.test.helper';
+import FilesPage from './FilesPage';
+
+afterEach(() => vi.unstubAllGlobals());
+
+const lists: Schemas['ListView'][] = [
+  { key: 'shops', columns: [{ name: 'postage', required: true, hint: 'of one order' }] },
+];
+
+const job = (more: Partial<Schemas['ImportView']>): Schemas['ImportView'] => ({
+  id: 'one',
+  list: 'shops',
+  state: 'READ',
+  done: 2,
+  total: 2,
+  adds: 2,
+  changes: 0,
+  same: 0,
+  refused: 0,
+  separator: 'semicolon',
+  encoding: 'UTF-8',
+  unknown: [],
+  lines: [],
+  ...more,
+});
+
+/** A server whose job goes through the given states, one for each time it is asked. */
+function server(...states: Schemas['ImportView'][]) {
+  const sent: string[] = [];
+  let asked = 0;
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (path: string, options: RequestInit) => {
+      sent.push(`${options.method} ${path} ${options.body instanceof Blob ? options.body.size : ''}`.trim());
+      const body = path.startsWith('/api/lists')
+        ? lists
+        : options.method === 'GET'
+          ? states[Math.min(asked++, states.length - 1)]
+          : states[0];
+      return new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
+    }),
+  );
+  return sent;
+}
+
+const bring = async () =>
+  userEvent.upload(
+    await screen.findByLabelText('Bring in Shops'),
+    new File(['name;postage'], 'shops.csv', { type: 'text/csv' }),
+  );
+
+describe('lists in and out', () => {
+  it('shows progress, then what each line would do, and enters all of it', async () => {
+    const sent = server(
+      job({ state: 'READING', done: 1 }),
+      job({
+        unknown: ['colour'],
+        lines: [{ number: 2, verdict: 'ADD', what: 'Harbour cloths', reasons: [] }],
+      }),
+    );
+    rendered(<FilesPage />);
+    await bring();
+    expect(await screen.findByRole('progressbar', { name: 'Looking at the lines' })).toHaveAttribute(
+      'aria-valuenow',
+      '50',
+    );
+    expect(await screen.findByText('Harbour cloths')).toBeVisible();
+    expect(screen.getByText('Columns that are left out: colour.')).toBeVisible();
+    expect(sent).toContain('POST /api/imports?list=shops 12');
+    await userEvent.click(screen.getByRole('button', { name: 'Enter all of it' }));
+    expect(sent).toContain('POST /api/imports/one/enter');
+  });
+
+  it('enters nothing as long as a line is refused', async () => {
+    server(
+      job({
+        adds: 1,
+        refused: 1,
+        lines: [{ number: 3, verdict: 'REFUSE', what: 'a shop', reasons: ['Nothing stands here.'] }],
+      }),
+    );
+    rendered(<FilesPage />);
+    await bring();
+    expect(await screen.findByText('Nothing stands here.')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Enter all of it' })).toBeDisabled();
+  });
+
+  it('says why a file is no list', async () => {
+    server(job({ state: 'REFUSED', total: 0, refusal: 'The file is empty.' }));
+    rendered(<FilesPage />);
+    await bring();
+    expect(await screen.findByText('The file is empty.')).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Enter all of it' })).toBeNull();
+  });
+});
