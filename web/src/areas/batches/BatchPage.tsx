@@ -219,6 +219,7 @@ function Editor({
           {sheet && planned && (
             <OffcutOffers
               offers={sheet.offcuts}
+              chosen={form.offcuts ?? []}
               onChoose={(lotId, chosen) =>
                 change({
                   offcuts: chosen

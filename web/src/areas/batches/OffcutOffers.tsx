@@ -4,9 +4,12 @@ import { useUnits } from '../../ui/units';
 /** Offcuts and precuts that the batch could be cut from before the bolt is touched, to one scale. */
 export function OffcutOffers({
   offers,
+  chosen,
   onChoose,
 }: {
   offers: Schemas['OffcutOffer'][];
+  /** The lots that are ticked; what they give follows a moment later. */
+  chosen: number[];
   onChoose: (lotId: number, chosen: boolean) => void;
 }) {
   const units = useUnits();
@@ -21,13 +24,13 @@ export function OffcutOffers({
           <li key={offer.lotId}>
             <label
               className={`flex min-h-11 cursor-pointer items-center gap-2.5 rounded border px-2.5 py-1.5 ${
-                offer.chosen ? 'border-woad bg-woad-tint' : 'border-line-strong'
+                chosen.includes(offer.lotId) ? 'border-woad bg-woad-tint' : 'border-line-strong'
               }`}
             >
               <input
                 type="checkbox"
                 className="size-5"
-                checked={offer.chosen}
+                checked={chosen.includes(offer.lotId)}
                 onChange={(event) => onChoose(offer.lotId, event.target.checked)}
               />
               <svg

@@ -69,6 +69,7 @@ describe('offcuts before the bolt', () => {
             saves: { text: '19 in', exact: '19 in', value: 19, length: length('19 in', '48.3 cm') },
           },
         ]}
+        chosen={[]}
         onChoose={choose}
       />,
     );

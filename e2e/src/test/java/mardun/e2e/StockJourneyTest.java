@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -162,7 +163,7 @@ class StockJourneyTest {
         assertThat(dialog).isHidden();
         assertThat(page.getByRole(AriaRole.ROW).last()).containsText("8 stall box");
         assertThat(page.getByRole(AriaRole.ROW).last()).containsText("10 home");
-        assertThat(CHROMIUM.complaints()).isEmpty();
+        Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }
 

@@ -104,7 +104,7 @@ class TroubleTest {
         page.navigate(app.url("/materials?kind=NOTION&find=bead"));
         assertThat(page.getByText("Nothing here matches")).isVisible();
         page.navigate(app.url("/materials"));
-        assertThat(page.getByText("Reed Stripe")).isVisible();
+        assertThat(link(page, "Reed Stripe")).isVisible();
         page.context().close();
     }
 
