@@ -45,16 +45,17 @@ export default function MaterialsPage() {
   );
   const empty = lists.every((list) => list.data?.total === 0);
   const problem = lists.find((list) => list.error)?.error;
-  const group = (one: (typeof GROUPS)[number], index: number) => (
-    <Group
-      key={one.kind}
-      group={one}
-      list={lists[index]?.data}
-      short={short}
-      onAdd={setAdding}
-      onMore={(size) => setSizes({ ...sizes, [one.kind]: size })}
-    />
-  );
+  const group = (one: (typeof GROUPS)[number], index: number) =>
+    narrowed && lists[index]?.data?.total === 0 ? null : (
+      <Group
+        key={one.kind}
+        group={one}
+        list={lists[index]?.data}
+        short={short}
+        onAdd={setAdding}
+        onMore={(size) => setSizes({ ...sizes, [one.kind]: size })}
+      />
+    );
   if (problem) return <ProblemNotice problem={problem} />;
   return (
     <>
@@ -158,7 +159,9 @@ function Group({
         </button>
       </div>
       {group.kind === 'CLOTH' && <Bolts items={items} short={short} />}
-      {(group.kind === 'NOTION' || group.kind === 'PACKING') && <Compartments items={items} short={short} />}
+      {(group.kind === 'NOTION' || group.kind === 'PACKING') && items.length > 0 && (
+        <Compartments items={items} short={short} />
+      )}
       {group.kind !== 'CLOTH' && group.kind !== 'NOTION' && group.kind !== 'PACKING' && (
         <Lines items={items} short={short} />
       )}
@@ -209,7 +212,7 @@ function Bolts({ items, short }: { items: Material[]; short: Short }) {
             <b className="whitespace-nowrap">{units.amount(material.onHand)}</b>
             <State material={material} short={short} />
           </div>
-          <div className="truncate text-[13px] text-soft">
+          <div className="text-[13px] text-soft">
             {material.usableWidth && `${units.own(material.usableWidth)} wide`}
             {material.held.value > 0 && ` · ${units.amount(material.held)} held`}
             {material.pieces > 0 && ` · ${material.pieces} ${material.pieces === 1 ? 'offcut' : 'offcuts'}`}
