@@ -148,9 +148,13 @@ export function StagePanel({
             hint="The others are spoiled; those that came out well carry their cost."
           />
         )}
-        {short.length > 0 && (
+        {(short.length > 0 || send.problem) && (
           <TextField
-            label="The shelf doesn’t hold that much. Why is it there all the same?"
+            label={
+              short.length > 0
+                ? 'The shelf doesn’t hold that much. Why is it there all the same?'
+                : 'A reason, if it is right all the same'
+            }
             value={reason}
             maxLength={300}
             onChange={(event) => setReason(event.target.value)}

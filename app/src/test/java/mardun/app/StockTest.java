@@ -350,6 +350,10 @@ class StockTest {
         assertThat(reserved.get("missing").get(0).asString())
                 .contains("No one dye lot of “Dyed” has")
                 .contains("the largest has 3 yd");
+        Map<String, Object> stage =
+                new HashMap<>(Map.of("version", large.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+        Answer mixed = APP.post("/api/batches/" + large.id() + "/cut", stage);
+        assertThat(mixed.detail()).contains("say why dyes may be mixed");
         APP.post("/api/batches/" + small.id() + "/reserve", Map.of());
         JsonNode lots = shelf(dyed).get("lots");
         assertThat(lots.get(0).get("dyeLot").asString()).isEqualTo("A");

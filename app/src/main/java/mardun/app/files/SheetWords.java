@@ -1,5 +1,7 @@
 package mardun.app.files;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -50,5 +52,22 @@ public final class SheetWords {
                             + ".");
         }
         return found;
+    }
+
+    /** A day of the last twenty years; today for an empty cell, and, with a problem, for one that names no such day. */
+    public static LocalDate day(FieldReader fields, String column, String cell, LocalDate today) {
+        if (cell.isBlank()) {
+            return today;
+        }
+        try {
+            LocalDate day = LocalDate.parse(cell.strip());
+            if (day.isAfter(today) || day.isBefore(today.minusYears(20))) {
+                fields.refuse(column, cell, "“" + cell + "” is no day of the last twenty years. Check the year.");
+            }
+            return day;
+        } catch (DateTimeParseException unreadable) {
+            fields.refuse(column, cell, "“" + cell + "” isn't a day. Write it like " + today + ".");
+            return today;
+        }
     }
 }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -21,6 +20,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
@@ -76,14 +76,8 @@ public class GoodsService {
     /** A page of finished bags, the latest first; {@code all} also those of which none are left. */
     @Transactional(readOnly = true)
     public GoodsView list(String query, boolean all, int page, int size) {
-        String words = "%"
-                + query.strip()
-                        .toLowerCase(Locale.ROOT)
-                        .replace("!", "!!")
-                        .replace("%", "!%")
-                        .replace("_", "!_")
-                + "%";
-        Page<FinishedGoods> found = goods.search(words, all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        Page<FinishedGoods> found =
+                goods.search(SearchWords.like(query), all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Map<Long, List<PlaceView>> places =
                 places(found.getContent().stream().map(FinishedGoods::id).toList());
         ViewWriter writer = settings.current().writer();

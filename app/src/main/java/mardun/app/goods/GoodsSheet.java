@@ -2,10 +2,10 @@ package mardun.app.goods;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
+import mardun.app.files.SheetWords;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
@@ -94,7 +94,7 @@ class GoodsSheet implements ListSheet {
         int units = fields.count(UNITS, line.get(UNITS), 1, 100_000);
         long cost = fields.money(COST, line.get(COST), current.currency());
         long price = fields.money(PRICE, line.get(PRICE), current.currency());
-        LocalDate day = day(fields, line.get(FINISHED));
+        LocalDate day = SheetWords.day(fields, FINISHED, line.get(FINISHED), LocalDate.now(clock));
         if (!fields.problems().isEmpty()) {
             return Verdict.refuse(
                     design.isEmpty() ? "bags" : design,
@@ -111,22 +111,5 @@ class GoodsSheet implements ListSheet {
             fields.refuse(column, text, "Use at most " + most + " characters for the " + column + ".");
         }
         return text;
-    }
-
-    private LocalDate day(FieldReader fields, String cell) {
-        LocalDate today = LocalDate.now(clock);
-        if (cell.isBlank()) {
-            return today;
-        }
-        try {
-            LocalDate day = LocalDate.parse(cell);
-            if (day.isAfter(today) || day.isBefore(today.minusYears(20))) {
-                fields.refuse(FINISHED, cell, "“" + cell + "” is no day of the last twenty years. Check the year.");
-            }
-            return day;
-        } catch (DateTimeParseException unreadable) {
-            fields.refuse(FINISHED, cell, "“" + cell + "” isn't a day. Write it like " + today + ".");
-            return today;
-        }
     }
 }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -236,7 +235,7 @@ class LotsSheet implements ListSheet {
                 width.flatMap(w -> height.map(h -> new Extent(w, h))),
                 Optional.empty(),
                 reason,
-                day(fields, line.get(CAME_ON))
+                pastDay(fields, line.get(CAME_ON))
                         .map(day -> day.atTime(LocalTime.NOON)
                                 .atZone(clock.getZone())
                                 .toInstant()));
@@ -244,21 +243,10 @@ class LotsSheet implements ListSheet {
                 material.name() + ", " + line.get(QUANTITY), () -> bulk.ledger().arrive(material.id(), arrival));
     }
 
-    private Optional<LocalDate> day(FieldReader fields, String cell) {
-        if (cell.isBlank()) {
-            return Optional.empty();
-        }
+    /** The day on which it came, if that is past. */
+    private Optional<LocalDate> pastDay(FieldReader fields, String cell) {
         LocalDate today = LocalDate.now(clock);
-        try {
-            LocalDate day = LocalDate.parse(cell);
-            if (day.isAfter(today) || day.isBefore(today.minusYears(20))) {
-                fields.refuse(CAME_ON, cell, "“" + cell + "” is no day of the last twenty years. Check the year.");
-            }
-            return day.isBefore(today) ? Optional.of(day) : Optional.empty();
-        } catch (DateTimeParseException unreadable) {
-            fields.refuse(CAME_ON, cell, "“" + cell + "” isn't a day. Write it like " + today + ".");
-            return Optional.empty();
-        }
+        return Optional.of(SheetWords.day(fields, CAME_ON, cell, today)).filter(day -> day.isBefore(today));
     }
 
     private static String text(FieldReader fields, SheetLine line, String column, String before, int most) {

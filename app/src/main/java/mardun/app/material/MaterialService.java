@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -20,6 +19,7 @@ import mardun.app.settings.HoldsMoney;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
@@ -81,21 +81,12 @@ public class MaterialService implements HoldsMoney {
     @Transactional(readOnly = true)
     public PageView<MaterialView> list(Optional<MaterialKind> kind, String query, boolean lowOnly, int page, int size) {
         PageRequest request = PageRequest.of(page, Math.min(size, PageView.LARGEST));
-        Page<Material> found =
-                materials.search(kind.orElse(null), like(query), lowOnly, lowOnly ? lowIds() : List.of(), request);
+        Page<Material> found = materials.search(
+                kind.orElse(null), SearchWords.like(query), lowOnly, lowOnly ? lowIds() : List.of(), request);
         List<Long> ids = found.getContent().stream().map(Material::id).toList();
         Map<Long, OnShelf> shelves = shelves(ids);
         MaterialViewWriter views = views();
         return PageView.of(found, m -> views.view(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)));
-    }
-
-    private static String like(String query) {
-        String escaped = query.strip()
-                .toLowerCase(Locale.ROOT)
-                .replace("!", "!!")
-                .replace("%", "!%")
-                .replace("_", "!_");
-        return "%" + String.join("%", escaped.split("\\s+")) + "%";
     }
 
     /** The colours of some materials, by their ids. */

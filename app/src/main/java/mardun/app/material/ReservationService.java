@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.material.StockLedger.Leaving;
+import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.material.Amount;
@@ -128,12 +129,9 @@ public class ReservationService {
         Map<Long, List<Long>> made = new LinkedHashMap<>();
         for (Want want : inOrder(wants)) {
             MaterialShelf shelf = ledger.held(want.materialId());
-            Map<Long, Long> first = shelf.heldLots(want.part(), batchId);
-            if (shelf.material().facts().oneDyeLot() && first.isEmpty()) {
-                DyeLots.pick(want.amount(), shelf.rolls(want.part(), batchId))
-                        .ifPresent(pick -> pick.fromLot()
-                                .forEach((lot, amount) -> first.put(Long.parseLong(lot), amount.value())));
-            }
+            Map<Long, Long> first = shelf.material().facts().oneDyeLot()
+                    ? ofOneDye(batchId, want, shelf, reason)
+                    : shelf.heldLots(want.part(), batchId);
             want.pieces()
                     .forEach((lot, count) -> ledger.leaveLot(
                             lot, new Leaving(kind, batchId, want.part(), Amount.pieces(count), reason)));
@@ -147,6 +145,30 @@ public class ReservationService {
             reservations.release(batchId, want.materialId());
         }
         return made;
+    }
+
+    /** The lots of one dye to take it from: those that are held, if they are enough; mixed dyes need a reason. */
+    private Map<Long, Long> ofOneDye(long batchId, Want want, MaterialShelf shelf, String reason) {
+        Map<Long, Long> held = shelf.heldLots(want.part(), batchId);
+        long enough = held.values().stream().mapToLong(Long::longValue).sum();
+        if (enough >= want.amount().value()) {
+            return held;
+        }
+        List<DyeLots.Lot> lots = shelf.rolls(want.part(), batchId);
+        Map<Long, Long> picked = new LinkedHashMap<>();
+        DyeLots.pick(want.amount(), lots)
+                .ifPresent(pick ->
+                        pick.fromLot().forEach((lot, amount) -> picked.put(Long.parseLong(lot), amount.value())));
+        if (picked.isEmpty() && want.amount().isPositive() && reason.isBlank()) {
+            ViewWriter writer = settings.current().writer();
+            throw RefusedException.conflict("No one dye lot of “"
+                    + shelf.material().name() + "” has "
+                    + writer.text(want.amount().shown())
+                    + "; the largest has "
+                    + writer.text(DyeLots.most(lots, want.amount().counting()).shown())
+                    + ". Make fewer, take another cloth, or say why dyes may be mixed.");
+        }
+        return picked;
     }
 
     private static List<Want> inOrder(List<Want> wants) {
