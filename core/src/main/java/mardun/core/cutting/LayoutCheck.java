@@ -1,0 +1,119 @@
+package mardun.core.cutting;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+
+/**
+ * Checks a layout without knowing how it was found: every piece lies there as often as it is wanted, in its size, turned only
+ * where it may be, on the cloth, over no other one, and all of them come apart by cuts from edge to edge.
+ */
+public final class LayoutCheck {
+
+    private LayoutCheck() {}
+
+    /** What can be wrong with a layout. */
+    public enum Flaw {
+        UNKNOWN_PIECE,
+        WRONG_COUNT,
+        WRONG_SIZE,
+        TURNED,
+        OFF_THE_CLOTH,
+        OVERLAP,
+        NO_EDGE_TO_EDGE_CUT
+    }
+
+    /** The flaws of a layout; none if it can be cut as it stands. */
+    public static List<Flaw> flaws(ClothLayout layout, List<CutPiece> wanted) {
+        List<Flaw> flaws = new ArrayList<>();
+        Map<String, CutPiece> kinds = new HashMap<>();
+        Map<String, Long> missing = new HashMap<>();
+        wanted.forEach(piece -> {
+            kinds.put(piece.letter(), piece);
+            missing.put(piece.letter(), piece.count());
+        });
+        for (Placed one : layout.pieces()) {
+            CutPiece kind = kinds.get(one.letter());
+            if (kind == null) {
+                flaws.add(Flaw.UNKNOWN_PIECE);
+                continue;
+            }
+            missing.merge(one.letter(), -1L, Long::sum);
+            Extent size = one.turned() ? kind.extent().turned() : kind.extent();
+            if (!size.equals(new Extent(one.width(), one.height()))) {
+                flaws.add(Flaw.WRONG_SIZE);
+            }
+            if (one.turned() && !kind.mayTurn()) {
+                flaws.add(Flaw.TURNED);
+            }
+            boolean inside = one.x().nanometres() >= 0
+                    && one.y().nanometres() >= 0
+                    && one.right().compareTo(layout.width()) <= 0
+                    && one.top().compareTo(layout.length()) <= 0;
+            if (!inside) {
+                flaws.add(Flaw.OFF_THE_CLOTH);
+            }
+        }
+        if (missing.values().stream().anyMatch(count -> count != 0)) {
+            flaws.add(Flaw.WRONG_COUNT);
+        }
+        if (overlaps(layout.pieces())) {
+            flaws.add(Flaw.OVERLAP);
+        } else if (!comesApart(layout.pieces())) {
+            flaws.add(Flaw.NO_EDGE_TO_EDGE_CUT);
+        }
+        return flaws.stream().distinct().toList();
+    }
+
+    private static boolean overlaps(List<Placed> pieces) {
+        List<Placed> byBottom = new ArrayList<>(pieces);
+        byBottom.sort(Comparator.comparing(Placed::y));
+        List<Placed> open = new ArrayList<>();
+        for (Placed one : byBottom) {
+            open.removeIf(other -> other.top().compareTo(one.y()) <= 0);
+            for (Placed other : open) {
+                boolean apart =
+                        other.right().compareTo(one.x()) <= 0 || one.right().compareTo(other.x()) <= 0;
+                if (!apart) {
+                    return true;
+                }
+            }
+            open.add(one);
+        }
+        return false;
+    }
+
+    /** Cut wherever a cut goes from edge to edge, until single pieces are left; the order of the cuts doesn't matter. */
+    private static boolean comesApart(List<Placed> pieces) {
+        if (pieces.size() <= 1) {
+            return true;
+        }
+        List<List<Placed>> parts = cut(pieces, Placed::x, Placed::right);
+        if (parts.size() == 1) {
+            parts = cut(pieces, Placed::y, Placed::top);
+        }
+        return parts.size() > 1 && parts.stream().allMatch(LayoutCheck::comesApart);
+    }
+
+    private static List<List<Placed>> cut(
+            List<Placed> pieces, Function<Placed, Length> from, Function<Placed, Length> to) {
+        List<Placed> sorted = new ArrayList<>(pieces);
+        sorted.sort(Comparator.comparing(from));
+        List<List<Placed>> parts = new ArrayList<>();
+        Length end = null;
+        for (Placed one : sorted) {
+            if (end == null || from.apply(one).compareTo(end) >= 0) {
+                parts.add(new ArrayList<>());
+            }
+            parts.get(parts.size() - 1).add(one);
+            end = end == null ? to.apply(one) : end.max(to.apply(one));
+        }
+        return parts;
+    }
+}
