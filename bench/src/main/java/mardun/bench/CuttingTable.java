@@ -3,29 +3,31 @@ package mardun.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import mardun.core.cutting.ClothLayout;
-import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.Budget;
+import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.LayoutSearch;
-import mardun.core.measure.Extent;
-import mardun.core.measure.Length;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Lays out all instances and prints, for each family, how much longer the cloth is than the lower bound (or the known least
- * length): mean and worst, in per cent, with the seconds of a search. Every layout is checked.
+ * length), or where offcuts and precuts are there how much more it costs, in per cent of the pieces' area: mean and worst,
+ * with the seconds of a search. Every layout is checked.
  */
 public final class CuttingTable {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final long SEED = 1;
+
+    /** The clock ends a search, and not the work. */
+    private static final double MORE = 2;
 
     private CuttingTable() {}
 
@@ -40,19 +42,29 @@ public final class CuttingTable {
     /**
      * Prints the table.
      *
-     * @param arguments the folder of the instances, and the seconds for each search
+     * @param arguments the folder of the instances, the seconds for each search, and if they shall be kept, a folder for the
+     *     layouts
      */
     public static void main(String[] arguments) throws IOException {
         Path folder = Path.of(arguments[0]);
         double seconds = Double.parseDouble(arguments[1]);
+        Optional<Path> kept = arguments.length > 2 ? Optional.of(Path.of(arguments[2])) : Optional.empty();
         Map<String, Row> rows = new TreeMap<>();
         try (Stream<Path> files = Files.list(folder)) {
             for (Path file : files.sorted().toList()) {
-                JsonNode instance = JSON.readTree(Files.readString(file));
+                Instance instance = Instance.read(JSON.readTree(Files.readString(file)));
                 long begun = System.nanoTime();
-                double gap = gap(instance, begun + (long) (seconds * 1e9));
+                CuttingLayout layout = search(instance, seconds);
                 double took = (System.nanoTime() - begun) / 1e9;
+                List<LayoutCheck.Flaw> flaws = LayoutCheck.flaws(layout, instance.job());
+                if (!flaws.isEmpty()) {
+                    throw new IllegalStateException(file + " can't be cut: " + flaws);
+                }
+                if (kept.isPresent()) {
+                    LayoutFiles.write(kept.get(), file, instance, layout, took);
+                }
                 String name = file.getFileName().toString();
+                double gap = instance.gap(layout);
                 rows.merge(
                         name.substring(0, name.lastIndexOf('-')),
                         new Row(0, 0, 0, 0).plus(gap, took),
@@ -70,27 +82,10 @@ public final class CuttingTable {
                 row.seconds() / row.layouts()));
     }
 
-    private static double gap(JsonNode instance, long end) {
-        long unit = instance.get("unit").asString().equals("0.1mm") ? 100_000 : 396_875;
-        List<CutPiece> pieces = new ArrayList<>();
-        for (JsonNode piece : instance.get("pieces")) {
-            String id = piece.get("id").asString();
-            pieces.add(new CutPiece(
-                    id,
-                    id,
-                    new Extent(
-                            new Length(piece.get("w").asLong() * unit),
-                            new Length(piece.get("h").asLong() * unit)),
-                    piece.get("qty").asLong(),
-                    piece.get("rotate").asBoolean()));
-        }
-        ClothLayout layout = LayoutSearch.search(
-                new Length(instance.get("W").asLong() * unit), pieces, () -> System.nanoTime() > end, SEED);
-        List<LayoutCheck.Flaw> flaws = LayoutCheck.flaws(layout, pieces);
-        if (!flaws.isEmpty()) {
-            throw new IllegalStateException(instance.get("id").asString() + " can't be cut: " + flaws);
-        }
-        double least = (instance.has("opt") ? instance.get("opt") : instance.get("lb")).asDouble() * unit;
-        return 100 * (layout.length().nanometres() - least) / least;
+    private static CuttingLayout search(Instance instance, double seconds) {
+        long end = System.nanoTime() + (long) (seconds * 1e9);
+        Budget budget =
+                Budget.of((long) (LayoutSearch.USUAL_WORK * MORE * seconds), () -> System.nanoTime() > end);
+        return LayoutSearch.search(instance.job(), Aim.LEAST_CLOTH, SEED, budget, layout -> {});
     }
 }

@@ -14,6 +14,7 @@ import mardun.core.material.Part;
 import mardun.core.material.Stock;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Working;
+import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
  * All that a batch asks for and gives.
@@ -44,6 +45,7 @@ public record BatchPlan(
      * @param part of a two-part notion, which half
      * @param offcuts what is cut from offcuts and precuts instead, which is not in {@code amount}
      * @param left what cutting leaves at the ends of the strips, for cloth
+     * @param sheet by which it is cut, for a cloth that has one
      */
     public record Need(
             Supply supply,
@@ -51,7 +53,8 @@ public record BatchPlan(
             Amount amount,
             Working working,
             List<Offcuts.Use> offcuts,
-            List<Offcuts.Left> left) {
+            List<Offcuts.Left> left,
+            Optional<CuttingSheet> sheet) {
 
         public Need {
             offcuts = List.copyOf(offcuts);
@@ -60,7 +63,12 @@ public record BatchPlan(
 
         /** Something that isn't cut from a bolt. */
         static Need of(Supply supply, Part part, Amount amount, Working working) {
-            return new Need(supply, part, amount, working, List.of(), List.of());
+            return new Need(supply, part, amount, working, List.of(), List.of(), Optional.empty());
+        }
+
+        /** What the offcuts are worth that go back on the shelf, in exact minor units. */
+        BigFraction goesBack() {
+            return sheet.map(CuttingSheet::goesBack).orElse(BigFraction.ZERO);
         }
 
         public Stock stock() {

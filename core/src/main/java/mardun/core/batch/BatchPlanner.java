@@ -62,6 +62,23 @@ public final class BatchPlanner {
      */
     public BatchPlan plan(
             Design design, int size, int units, List<Supply> supplies, Workroom workroom, Optional<Money> ownPrice) {
+        return plan(design, size, units, supplies, workroom, ownPrice, Map.of());
+    }
+
+    /**
+     * The same, with cutting sheets for some of its cloths. One that doesn't serve this batch as it is now, because it gives
+     * other pieces or lies on another cloth, is left aside.
+     *
+     * @param sheets by the supply's key
+     */
+    public BatchPlan plan(
+            Design design,
+            int size,
+            int units,
+            List<Supply> supplies,
+            Workroom workroom,
+            Optional<Money> ownPrice,
+            Map<String, CuttingSheet> sheets) {
         if (units < 1) {
             throw new IllegalArgumentException("a batch has one unit or more: " + units);
         }
@@ -78,7 +95,7 @@ public final class BatchPlanner {
         Map<String, Supply> bySlot = new LinkedHashMap<>();
         supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
         List<Need> needs = new ArrayList<>();
-        needs.addAll(clothNeeds(pieces, bySlot, findings));
+        needs.addAll(clothNeeds(pieces, bySlot, sheets, findings));
         needs.addAll(trimNeeds(trims, bySlot, findings));
         needs.addAll(notionNeeds(sized.notions(), units, bySlot, findings));
         needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
@@ -110,15 +127,19 @@ public final class BatchPlanner {
                 need.supply().name() + half,
                 need.amount(),
                 need.stock().worth(),
-                offcuts);
+                offcuts.subtract(need.goesBack()));
     }
 
-    private List<Need> clothNeeds(List<PieceLine> pieces, Map<String, Supply> bySlot, List<Finding> findings) {
+    private List<Need> clothNeeds(
+            List<PieceLine> pieces,
+            Map<String, Supply> bySlot,
+            Map<String, CuttingSheet> sheets,
+            List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
         bySupply(pieces, line -> line.piece().piece().slot(), MaterialKind.CLOTH, bySlot, findings)
                 .forEach((supply, lines) -> {
                     try {
-                        needs.add(clothNeed(supply, lines));
+                        needs.add(clothNeed(supply, lines, Optional.ofNullable(sheets.get(supply.key()))));
                     } catch (CannotBeCutException tooWide) {
                         findings.add(Finding.refused(
                                 "slots." + supply.slot(),
@@ -129,17 +150,17 @@ public final class BatchPlanner {
         return needs;
     }
 
-    /** Offcuts first, then the bolt; cloth that still shrinks is narrower in the end, and more of it is needed. */
-    private Need clothNeed(Supply supply, List<PieceLine> lines) {
-        List<CutPiece> cut = lines.stream()
-                .map(line -> new CutPiece(
-                        line.piece().piece().letter(),
-                        line.piece().piece().name(),
-                        line.piece().extent(),
-                        line.count(),
-                        !(supply.directional() && line.piece().piece().directional())))
-                .toList();
-        Length width = shrunk(supply.usableWidth().orElseThrow(), supply.shrinkage());
+    /**
+     * By the cutting sheet where there is one that serves; else offcuts first, then the bolt. Cloth that still shrinks is
+     * narrower in the end, and more of it is needed.
+     */
+    private Need clothNeed(Supply supply, List<PieceLine> lines, Optional<CuttingSheet> sheet) {
+        List<CutPiece> cut = cutPieces(supply, lines);
+        Length width = widthToCut(supply);
+        Optional<CuttingSheet> serving = sheet.filter(one -> one.serves(cut, width, supply.pieces()));
+        if (serving.isPresent()) {
+            return clothNeed(supply, serving.get());
+        }
         Offcuts.Plan plan = Offcuts.first(cut, supply.pieces());
         ClothNeed need = cloths.plan(width, plan.rest());
         Figure<Length> length = beforeShrinking(need.length(), supply.shrinkage());
@@ -149,7 +170,37 @@ public final class BatchPlanner {
                 Amount.of(length.value()),
                 length.working(),
                 plan.uses(),
-                Offcuts.left(need, width));
+                Offcuts.left(need, width),
+                Optional.empty());
+    }
+
+    private static Need clothNeed(Supply supply, CuttingSheet sheet) {
+        Figure<Length> length = beforeShrinking(sheet.length(), supply.shrinkage());
+        return new Need(
+                supply,
+                Part.WHOLE,
+                Amount.of(length.value()),
+                length.working(),
+                sheet.uses(),
+                sheet.left(),
+                Optional.of(sheet));
+    }
+
+    /** What is cut from a supply, as it may lie on it. */
+    public static List<CutPiece> cutPieces(Supply supply, List<PieceLine> lines) {
+        return lines.stream()
+                .map(line -> new CutPiece(
+                        line.piece().piece().letter(),
+                        line.piece().piece().name(),
+                        line.piece().extent(),
+                        line.count(),
+                        !(supply.directional() && line.piece().piece().directional())))
+                .toList();
+    }
+
+    /** The usable width of a cloth when it is cut: what it still shrinks is gone. */
+    public static Length widthToCut(Supply supply) {
+        return shrunk(supply.usableWidth().orElseThrow(), supply.shrinkage());
     }
 
     /** The share that is left after shrinking. */

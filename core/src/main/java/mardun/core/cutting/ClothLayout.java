@@ -1,20 +1,37 @@
 package mardun.core.cutting;
 
 import java.util.List;
+import mardun.core.measure.Area;
 import mardun.core.measure.Length;
 
 /**
- * Where each piece lies on a cloth.
+ * Where each piece lies on one cloth.
  *
+ * @param lot the offcut or precut that is cut into; empty for the bolt
  * @param width usable width of the cloth
- * @param length of the cloth that is used
- * @param leastLength no layout can be shorter: the pieces' area over the width, rounded up
- * @param pieces where they lie, strip after strip
+ * @param length of the bolt that is used after its end is squared, or all of an offcut or precut
+ * @param pieces where they lie
  */
-public record ClothLayout(Length width, Length length, Length leastLength, List<Placed> pieces) {
+public record ClothLayout(String lot, Length width, Length length, List<Placed> pieces) {
+
+    private static final String BOLT = "";
 
     public ClothLayout {
         pieces = List.copyOf(pieces);
+    }
+
+    /** A layout on the bolt. */
+    public static ClothLayout onBolt(Length width, Length length, List<Placed> pieces) {
+        return new ClothLayout(BOLT, width, length, pieces);
+    }
+
+    public boolean isBolt() {
+        return lot.equals(BOLT);
+    }
+
+    /** The area of the cloth. */
+    public Area area() {
+        return Area.of(width, length);
     }
 
     /**
@@ -29,12 +46,16 @@ public record ClothLayout(Length width, Length length, Length leastLength, List<
      */
     public record Placed(String letter, Length x, Length y, Length width, Length height, boolean turned) {
 
-        Length right() {
+        public Length right() {
             return x.plus(width);
         }
 
-        Length top() {
+        public Length top() {
             return y.plus(height);
+        }
+
+        Area area() {
+            return Area.of(width, height);
         }
     }
 }

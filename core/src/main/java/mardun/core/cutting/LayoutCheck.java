@@ -2,11 +2,14 @@ package mardun.core.cutting;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.material.ClothPiece;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 
@@ -20,6 +23,7 @@ public final class LayoutCheck {
 
     /** What can be wrong with a layout. */
     public enum Flaw {
+        UNKNOWN_CLOTH,
         UNKNOWN_PIECE,
         WRONG_COUNT,
         WRONG_SIZE,
@@ -30,45 +34,73 @@ public final class LayoutCheck {
     }
 
     /** The flaws of a layout; none if it can be cut as it stands. */
-    public static List<Flaw> flaws(ClothLayout layout, List<CutPiece> wanted) {
-        List<Flaw> flaws = new ArrayList<>();
+    public static List<Flaw> flaws(CuttingLayout layout, CuttingJob job) {
+        Set<Flaw> flaws = EnumSet.noneOf(Flaw.class);
         Map<String, CutPiece> kinds = new HashMap<>();
         Map<String, Long> missing = new HashMap<>();
-        wanted.forEach(piece -> {
+        job.pieces().forEach(piece -> {
             kinds.put(piece.letter(), piece);
             missing.put(piece.letter(), piece.count());
         });
-        for (Placed one : layout.pieces()) {
-            CutPiece kind = kinds.get(one.letter());
-            if (kind == null) {
-                flaws.add(Flaw.UNKNOWN_PIECE);
-                continue;
+        Map<String, Long> there = new HashMap<>();
+        job.sheets().forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
+        int bolts = 0;
+        for (ClothLayout cloth : layout.cloths()) {
+            bolts += cloth.isBolt() ? 1 : 0;
+            boolean isKnown = cloth.isBolt()
+                    ? cloth.width().equals(job.width()) && bolts == 1
+                    : there.merge(cloth.lot(), -1L, Long::sum) >= 0 && hasItsSize(cloth, job.sheets());
+            if (!isKnown) {
+                flaws.add(Flaw.UNKNOWN_CLOTH);
             }
-            missing.merge(one.letter(), -1L, Long::sum);
-            Extent size = one.turned() ? kind.extent().turned() : kind.extent();
-            if (!size.equals(new Extent(one.width(), one.height()))) {
-                flaws.add(Flaw.WRONG_SIZE);
+            for (Placed one : cloth.pieces()) {
+                CutPiece kind = kinds.get(one.letter());
+                if (kind == null) {
+                    flaws.add(Flaw.UNKNOWN_PIECE);
+                } else {
+                    missing.merge(one.letter(), -1L, Long::sum);
+                    flaws.addAll(flaws(one, kind));
+                }
+                if (!isInside(one, cloth)) {
+                    flaws.add(Flaw.OFF_THE_CLOTH);
+                }
             }
-            if (one.turned() && !kind.mayTurn()) {
-                flaws.add(Flaw.TURNED);
-            }
-            boolean inside = one.x().nanometres() >= 0
-                    && one.y().nanometres() >= 0
-                    && one.right().compareTo(layout.width()) <= 0
-                    && one.top().compareTo(layout.length()) <= 0;
-            if (!inside) {
-                flaws.add(Flaw.OFF_THE_CLOTH);
+            if (overlaps(cloth.pieces())) {
+                flaws.add(Flaw.OVERLAP);
+            } else if (!comesApart(cloth.pieces())) {
+                flaws.add(Flaw.NO_EDGE_TO_EDGE_CUT);
             }
         }
         if (missing.values().stream().anyMatch(count -> count != 0)) {
             flaws.add(Flaw.WRONG_COUNT);
         }
-        if (overlaps(layout.pieces())) {
-            flaws.add(Flaw.OVERLAP);
-        } else if (!comesApart(layout.pieces())) {
-            flaws.add(Flaw.NO_EDGE_TO_EDGE_CUT);
+        return List.copyOf(flaws);
+    }
+
+    private static boolean hasItsSize(ClothLayout cloth, List<ClothPiece> sheets) {
+        Extent size = new Extent(cloth.width(), cloth.length());
+        return sheets.stream()
+                .anyMatch(sheet ->
+                        sheet.key().equals(cloth.lot()) && sheet.extent().equals(size));
+    }
+
+    private static List<Flaw> flaws(Placed one, CutPiece kind) {
+        List<Flaw> flaws = new ArrayList<>();
+        Extent size = one.turned() ? kind.extent().turned() : kind.extent();
+        if (!size.equals(new Extent(one.width(), one.height()))) {
+            flaws.add(Flaw.WRONG_SIZE);
         }
-        return flaws.stream().distinct().toList();
+        if (one.turned() && !kind.mayTurn()) {
+            flaws.add(Flaw.TURNED);
+        }
+        return flaws;
+    }
+
+    private static boolean isInside(Placed one, ClothLayout cloth) {
+        return one.x().nanometres() >= 0
+                && one.y().nanometres() >= 0
+                && one.right().compareTo(cloth.width()) <= 0
+                && one.top().compareTo(cloth.length()) <= 0;
     }
 
     private static boolean overlaps(List<Placed> pieces) {

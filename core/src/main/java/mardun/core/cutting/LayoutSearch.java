@@ -2,110 +2,231 @@ package mardun.core.cutting;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.cutting.SearchProblem.Sheet;
+import mardun.core.material.ClothPiece;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
 /**
- * Lays pieces on a bolt of cloth so that it takes as little length as can be found: strips across the width, columns from
- * the strips, pieces from the columns, all edge to edge. The same pieces, seed and number of rounds give the same layout.
+ * Lays pieces on offcuts, precuts and a bolt so that it costs as little as can be found: strips across the width, columns from
+ * the strips, pieces from the columns, all edge to edge. The same job, aim, seed and work give the same layout.
  */
 public final class LayoutSearch {
+
+    /** Work for about a second. */
+    public static final long USUAL_WORK = 300_000;
 
     /** The cloth's width in at most so many steps: finer ones find hardly more and take much longer. */
     private static final long FINEST_GRID = 2000;
 
-    private LayoutSearch() {}
+    /** No more offcuts and precuts of one size are looked at. */
+    private static final int MOST_OF_ONE_SIZE = 60;
 
-    /**
-     * The shortest layout found.
-     *
-     * @param width usable width of the cloth
-     * @param pieces at least one
-     * @param spent asked again and again whether to stop; the first layout is found before it counts
-     * @throws CannotBeCutException if a piece is wider than the cloth, turned where it may be
-     */
-    public static ClothLayout search(Length width, List<CutPiece> pieces, BooleanSupplier spent, long seed) {
-        long step = step(width, pieces);
-        List<StripProblem.Kind> kinds = pieces.stream()
+    /** What a layout may cost beside the cuts when few cuts are all that counts. */
+    private static final double BESIDE_THE_CUTS = 0.05;
+
+    /** A part of the price that an offcut keeps when the largest one is what counts. */
+    private static final double NEARLY = 0.97;
+
+    /** Cloth that costs nothing is saved all the same: a minor unit for ten centimetres. */
+    private static final double LEAST_PRICE = 1e-8;
+
+    private final CuttingJob job;
+    private final long step;
+    private final SearchProblem problem;
+    private final List<ClothPiece> sheets = new ArrayList<>();
+
+    private LayoutSearch(CuttingJob job) {
+        this.job = job;
+        this.step = step(job);
+        List<StripProblem.Kind> kinds = job.pieces().stream()
                 .map(piece -> new StripProblem.Kind(
-                        steps(piece.extent().width(), step),
-                        steps(piece.extent().height(), step),
+                        steps(piece.extent().width()),
+                        steps(piece.extent().height()),
                         Math.toIntExact(piece.count()),
                         piece.mayTurn()))
                 .toList();
-        StripProblem problem = StripProblem.of(Math.toIntExact(width.nanometres() / step), kinds);
-        refuseTooWide(width, pieces, problem);
-        StripSearch.Solution solution = new StripSearch(problem, seed).solve(spent);
-        return placed(width, pieces, problem, solution);
+        List<Sheet> sized = new ArrayList<>();
+        for (ClothPiece piece : job.sheets()) {
+            for (int i = 0; i < Math.min(piece.count(), MOST_OF_ONE_SIZE); i++) {
+                sheets.add(piece);
+                sized.add(new Sheet(
+                        wholeSteps(piece.extent().width()),
+                        wholeSteps(piece.extent().height()),
+                        piece.minorEach().doubleValue()));
+            }
+        }
+        this.problem = SearchProblem.of(wholeSteps(job.width()), kinds, sized);
+        refuseTooWide();
+    }
+
+    /**
+     * The best layout found for an aim.
+     *
+     * @param budget how long it may take; the first layout is found before it counts
+     * @param better told of each layout that is better than the one before
+     * @throws CannotBeCutException if a piece is wider than the bolt, turned where it may be
+     */
+    public static CuttingLayout search(
+            CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        LayoutSearch search = new LayoutSearch(job);
+        StripSearch strips = new StripSearch(search.problem, search.score(aim), seed, budget);
+        return search.placed(strips.solve(draft -> better.accept(search.placed(draft))));
+    }
+
+    private Score score(Aim aim) {
+        CuttingTerms terms = job.terms();
+        double perStep = Math.max(terms.minorPerNanometre().doubleValue(), LEAST_PRICE) * step;
+        double perSecond = terms.minorPerSecond().doubleValue();
+        double perArea = perStep / problem.bolt().width();
+        int keepShort = steps(terms.keepShort());
+        int keepLong = steps(terms.keepLong());
+        return switch (aim) {
+            case MONEY ->
+                new Score(
+                        perStep,
+                        terms.setting().toSeconds() * perSecond,
+                        terms.cut().toSeconds() * perSecond,
+                        terms.layers(),
+                        terms.offcutsCarryTheirShare() ? perArea : 0,
+                        keepShort,
+                        keepLong,
+                        false);
+            case LEAST_CLOTH -> Score.ofCloth(perStep);
+            case FEWEST_CUTS ->
+                new Score(
+                        perStep * BESIDE_THE_CUTS,
+                        terms.setting().toSeconds() * Math.max(perSecond, 1),
+                        terms.cut().toSeconds() * Math.max(perSecond, 1),
+                        terms.layers(),
+                        0,
+                        keepShort,
+                        keepLong,
+                        false);
+            case BEST_OFFCUT -> new Score(perStep, 0, 0, 1, perArea * NEARLY, keepShort, keepLong, true);
+        };
     }
 
     /** The largest step in which all pieces are whole, or a coarser one on which they are rounded up. */
-    private static long step(Length width, List<CutPiece> pieces) {
+    private static long step(CuttingJob job) {
         BigInteger common = BigInteger.ZERO;
-        for (CutPiece piece : pieces) {
+        for (CutPiece piece : job.pieces()) {
             common = common.gcd(BigInteger.valueOf(piece.extent().width().nanometres()))
                     .gcd(BigInteger.valueOf(piece.extent().height().nanometres()));
         }
-        return Math.max(common.longValueExact(), Math.max(1, width.nanometres() / FINEST_GRID));
+        return Math.max(common.longValueExact(), Math.max(1, job.width().nanometres() / FINEST_GRID));
     }
 
-    private static int steps(Length length, long step) {
+    private int steps(Length length) {
         return Math.toIntExact((length.nanometres() + step - 1) / step);
     }
 
-    private static void refuseTooWide(Length width, List<CutPiece> pieces, StripProblem problem) {
-        for (int kind = 0; kind < pieces.size(); kind++) {
-            if (!problem.fits(kind)) {
-                CutPiece piece = pieces.get(kind);
-                throw new CannotBeCutException(Sentence.of(
-                        piece.name() + " is {0} wide, and the cloth only {1}.",
-                        Value.of(piece.extent().width()),
-                        Value.of(width)));
+    private int wholeSteps(Length length) {
+        return Math.toIntExact(length.nanometres() / step);
+    }
+
+    private void refuseTooWide() {
+        for (int kind = 0; kind < job.pieces().size(); kind++) {
+            if (!problem.bolt().fits(kind)) {
+                throw tooWide(job.pieces().get(kind));
             }
         }
     }
 
-    /** The pieces in their true sizes: what was rounded up for the grid closes up again. */
-    private static ClothLayout placed(
-            Length width, List<CutPiece> pieces, StripProblem problem, StripSearch.Solution solution) {
-        List<ClothLayout.Placed> placed = new ArrayList<>();
+    private CannotBeCutException tooWide(CutPiece piece) {
+        Length width = piece.extent().width();
+        Length height = piece.extent().height();
+        boolean wouldFitTurned = height.compareTo(job.width()) <= 0;
+        String remedy = wouldFitTurned
+                ? " Turned it would fit, but it has a top: choose a cloth without direction, or one that is {0} wide."
+                : " Join it from two, choose a cloth that is {0} wide, or a smaller size.";
+        return new CannotBeCutException(Sentence.of(
+                piece.name() + " is {0} wide, and the cloth only {1}." + remedy,
+                Value.of(width),
+                Value.of(job.width())));
+    }
+
+    /** Strips of one height one after another, equal ones together, the highest first. */
+    private static final Comparator<StripPattern> AS_CUT =
+            Comparator.comparingInt(StripPattern::height).reversed().thenComparingInt(StripPattern::signature);
+
+    private CuttingLayout placed(StripSearch.Draft draft) {
+        List<ClothLayout> cloths = new ArrayList<>();
+        for (int i = 0; i < draft.sheets().length; i++) {
+            if (draft.sheets()[i] != null && !draft.sheets()[i].strips().isEmpty()) {
+                ClothPiece sheet = sheets.get(i);
+                cloths.add(new ClothLayout(
+                        sheet.key(), sheet.extent().width(), sheet.extent().height(), onSheet(draft.sheets()[i])));
+            }
+        }
+        if (!draft.strips().isEmpty()) {
+            List<Placed> pieces = new ArrayList<>();
+            Length y = Length.ZERO;
+            for (StripPattern strip : draft.strips().stream().sorted(AS_CUT).toList()) {
+                y = lay(strip, false, Length.ZERO, y, pieces);
+            }
+            cloths.add(ClothLayout.onBolt(job.width(), y, pieces));
+        }
+        return new CuttingLayout(cloths);
+    }
+
+    private List<Placed> onSheet(SheetFill.Filled filled) {
+        List<Placed> pieces = new ArrayList<>();
+        Length x = Length.ZERO;
         Length y = Length.ZERO;
-        for (StripPattern strip : solution.strips()) {
-            Length x = Length.ZERO;
-            Length highest = Length.ZERO;
-            for (StripPattern.Column column : strip.columns()) {
-                Length up = y;
-                Length widest = Length.ZERO;
-                for (int item : column.items()) {
-                    CutPiece piece = pieces.get(problem.kindOf()[item]);
-                    boolean turned = problem.turned()[item];
-                    Length wide =
-                            turned ? piece.extent().height() : piece.extent().width();
-                    Length high =
-                            turned ? piece.extent().width() : piece.extent().height();
-                    placed.add(new ClothLayout.Placed(piece.letter(), x, up, wide, high, turned));
-                    up = up.plus(high);
-                    widest = widest.max(wide);
-                }
-                x = x.plus(widest);
-                highest = highest.max(up);
+        for (SheetFill.Strip strip : filled.strips()) {
+            if (strip.along()) {
+                x = lay(strip.pattern(), true, y, x, pieces);
+            } else {
+                y = lay(strip.pattern(), false, x, y, pieces);
             }
-            y = highest;
         }
-        return new ClothLayout(width, y, leastLength(width, pieces), placed);
+        return pieces;
     }
 
-    private static Length leastLength(Length width, List<CutPiece> pieces) {
-        BigInteger area = BigInteger.ZERO;
-        for (CutPiece piece : pieces) {
-            area = area.add(BigInteger.valueOf(piece.extent().width().nanometres())
-                    .multiply(BigInteger.valueOf(piece.extent().height().nanometres()))
-                    .multiply(BigInteger.valueOf(piece.count())));
+    /**
+     * Lays a strip's pieces in their true sizes: what was rounded up for the grid closes up again.
+     *
+     * @param along the strip lies along the cloth, so that what is across for it is along for the cloth
+     * @param side where its first column begins
+     * @param begin where the strip begins
+     * @return where it ends
+     */
+    private Length lay(StripPattern strip, boolean along, Length side, Length begin, List<Placed> pieces) {
+        StripProblem items = along ? problem.along() : problem.bolt();
+        Length x = side;
+        Length highest = begin;
+        for (StripPattern.Column column : strip.columns()) {
+            Length up = begin;
+            Length widest = Length.ZERO;
+            for (int item : column.items()) {
+                CutPiece piece = job.pieces().get(items.kindOf()[item]);
+                boolean turned = items.turned()[item];
+                Extent lies = turned ? piece.extent().turned() : piece.extent();
+                Extent inStrip = along ? lies.turned() : lies;
+                Length beside = x;
+                for (int i = 0; i < items.timesOf()[item]; i++) {
+                    pieces.add(new Placed(
+                            piece.letter(),
+                            along ? up : beside,
+                            along ? beside : up,
+                            lies.width(),
+                            lies.height(),
+                            turned));
+                    beside = beside.plus(inStrip.width());
+                }
+                up = up.plus(inStrip.height());
+                widest = widest.max(beside.minus(x));
+            }
+            x = x.plus(widest);
+            highest = highest.max(up);
         }
-        BigInteger wide = BigInteger.valueOf(width.nanometres());
-        return new Length(area.add(wide).subtract(BigInteger.ONE).divide(wide).longValueExact());
+        return highest;
     }
 }

@@ -2,8 +2,9 @@ package mardun.core.cutting;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
-import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 
 /**
  * How often to cut which strip, if strips could be cut in fractions: a linear programme whose columns are found as they are
@@ -11,10 +12,15 @@ import java.util.function.BooleanSupplier;
  */
 final class StripMaster {
 
-    private static final double EPSILON = 1e-7;
+    private static final double SHARE = 0.35;
+    private static final double CLOSE = 0.001;
+    private static final int AT_ONCE = 60;
+    private static final double EPSILON = 1e-6;
 
     private final StripProblem problem;
-    private final StripPricing pricing;
+    private final StripFill fill;
+    private final int[] heights;
+    private final Budget budget;
     private final List<StripPattern> pool = new ArrayList<>();
     private final StripPattern[] basis;
     private final double[] cost;
@@ -22,9 +28,11 @@ final class StripMaster {
     private final double[] amount;
 
     /** Begins with strips of one kind each. */
-    StripMaster(StripProblem problem, StripPricing pricing) {
+    StripMaster(StripProblem problem, StripFill fill, int[] heights, Budget budget) {
         this.problem = problem;
-        this.pricing = pricing;
+        this.fill = fill;
+        this.heights = heights;
+        this.budget = budget;
         int m = problem.kinds();
         basis = new StripPattern[m];
         cost = new double[m];
@@ -43,15 +51,13 @@ final class StripMaster {
     private StripPattern single(int kind) {
         StripPattern best = null;
         for (int item = 0; item < problem.items(); item++) {
-            if (problem.kindOf()[item] == kind) {
+            if (problem.kindOf()[item] == kind && problem.timesOf()[item] == 1) {
                 int across = Math.min(problem.width() / problem.widthOf()[item], problem.demand()[kind]);
                 List<StripPattern.Column> columns = new ArrayList<>();
                 for (int i = 0; i < across; i++) {
                     columns.add(new StripPattern.Column(problem.widthOf()[item], new int[] {item}));
                 }
-                int[] counts = new int[problem.kinds()];
-                counts[kind] = across;
-                StripPattern one = new StripPattern(problem.heightOf()[item], columns, counts);
+                StripPattern one = StripPattern.of(problem, columns);
                 boolean isBetter =
                         best == null || (long) one.height() * best.counts()[kind] < (long) best.height() * across;
                 best = isBetter ? one : best;
@@ -61,19 +67,42 @@ final class StripMaster {
     }
 
     /** Finds strips as long as they shorten the cloth, or until the time is spent. */
-    void solve(BooleanSupplier spent) {
-        while (!spent.getAsBoolean()) {
+    void solve() {
+        while (!budget.isSpent(SHARE)) {
             double[] value = values();
-            List<StripPattern> found = pricing.worthMore(value, problem.demand());
+            List<StripPattern> found = worthMore(value);
             if (found.isEmpty()) {
                 return;
             }
             pool.addAll(found);
             boolean shortened = true;
-            while (shortened && !spent.getAsBoolean()) {
+            while (shortened && !budget.isSpent(SHARE)) {
                 shortened = pivot();
             }
         }
+    }
+
+    /** Strips that are worth more than their height: of the heights that promise most, the best one for each. */
+    private List<StripPattern> worthMore(double[] value) {
+        fill.prepare(value, problem.demand(), heights[heights.length - 1]);
+        double[] promise = new double[heights.length];
+        for (int i = 0; i < heights.length; i++) {
+            promise[i] = fill.atMost(heights[i]) / heights[i];
+        }
+        List<Integer> order = IntStream.range(0, heights.length)
+                .filter(i -> promise[i] > 1 + CLOSE)
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -promise[i]))
+                .toList();
+        List<StripPattern> found = new ArrayList<>();
+        for (int i = 0; i < order.size() && found.size() < AT_ONCE; i++) {
+            StripPattern strip = fill.strip(value, heights[order.get(i)]);
+            if (strip != null && strip.worth(value) > strip.height() * (1 + CLOSE)) {
+                found.add(strip);
+            }
+        }
+        budget.spend(fill.workDone());
+        return found;
     }
 
     /** What a piece of each kind is worth, in steps of length. */
@@ -113,7 +142,7 @@ final class StripMaster {
         StripPattern entering = null;
         double best = EPSILON;
         for (StripPattern pattern : pool) {
-            double gain = StripPricing.worth(pattern, duals) - pattern.height();
+            double gain = pattern.worth(duals) - pattern.height();
             if (gain > best) {
                 best = gain;
                 entering = pattern;

@@ -5,42 +5,65 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Pieces to be cut from a cloth of one width, on a grid: all lengths are whole steps.
+ * Pieces to be cut from a cloth of one width, on a grid: all lengths are whole steps. An item is one way in which pieces of
+ * a kind lie in a stack: upright or turned, alone or two or three equal ones side by side.
  *
  * @param width of the cloth
  * @param demand how many pieces of each kind
- * @param kindOf the kind of each item; a kind that may be turned is two items
- * @param widthOf the width of each item as it lies
+ * @param kindOf the kind of each item
+ * @param timesOf how many pieces of its kind lie side by side in each item
+ * @param widthOf the width of each item, all its pieces together
  * @param heightOf the height of each item as it lies
- * @param turned whether an item is a turned piece
+ * @param turned whether an item's pieces are turned
  */
-record StripProblem(int width, int[] demand, int[] kindOf, int[] widthOf, int[] heightOf, boolean[] turned) {
+record StripProblem(
+        int width, int[] demand, int[] kindOf, int[] timesOf, int[] widthOf, int[] heightOf, boolean[] turned) {
+
+    private static final int MOST_SIDE_BY_SIDE = 3;
 
     /** A kind of piece on the grid. */
     record Kind(int width, int height, int count, boolean mayTurn) {}
 
+    private record Item(int kind, int times, int width, int height, boolean turned) {}
+
     static StripProblem of(int width, List<Kind> kinds) {
-        List<int[]> items = new ArrayList<>();
+        List<Item> single = new ArrayList<>();
         for (int kind = 0; kind < kinds.size(); kind++) {
             Kind one = kinds.get(kind);
             if (one.width() <= width) {
-                items.add(new int[] {kind, one.width(), one.height(), 0});
+                single.add(new Item(kind, 1, one.width(), one.height(), false));
             }
             if (one.mayTurn() && one.width() != one.height() && one.height() <= width) {
-                items.add(new int[] {kind, one.height(), one.width(), 1});
+                single.add(new Item(kind, 1, one.height(), one.width(), true));
             }
         }
-        int n = items.size();
-        boolean[] turned = new boolean[n];
-        for (int i = 0; i < n; i++) {
-            turned[i] = items.get(i)[3] == 1;
+        return of(width, kinds.stream().mapToInt(Kind::count).toArray(), withSideBySide(single));
+    }
+
+    /** Equal pieces side by side are a help only on top of a wider piece: two stacks of one are as good. */
+    private static List<Item> withSideBySide(List<Item> single) {
+        int widest = single.stream().mapToInt(Item::width).max().orElse(0);
+        List<Item> all = new ArrayList<>(single);
+        for (Item one : single) {
+            for (int times = 2; times <= MOST_SIDE_BY_SIDE && times * one.width() <= widest; times++) {
+                all.add(new Item(one.kind(), times, times * one.width(), one.height(), one.turned()));
+            }
+        }
+        return all;
+    }
+
+    private static StripProblem of(int width, int[] demand, List<Item> items) {
+        boolean[] turned = new boolean[items.size()];
+        for (int i = 0; i < turned.length; i++) {
+            turned[i] = items.get(i).turned();
         }
         return new StripProblem(
                 width,
-                kinds.stream().mapToInt(Kind::count).toArray(),
-                items.stream().mapToInt(item -> item[0]).toArray(),
-                items.stream().mapToInt(item -> item[1]).toArray(),
-                items.stream().mapToInt(item -> item[2]).toArray(),
+                demand,
+                items.stream().mapToInt(Item::kind).toArray(),
+                items.stream().mapToInt(Item::times).toArray(),
+                items.stream().mapToInt(Item::width).toArray(),
+                items.stream().mapToInt(Item::height).toArray(),
                 turned);
     }
 
@@ -61,11 +84,16 @@ record StripProblem(int width, int[] demand, int[] kindOf, int[] widthOf, int[] 
         return Arrays.stream(heightOf).max().orElse(0);
     }
 
+    /** The area of an item: of all its pieces. */
+    long areaOf(int item) {
+        return (long) widthOf[item] * heightOf[item];
+    }
+
     /** The area of a piece of a kind. */
     long area(int kind) {
         for (int i = 0; i < items(); i++) {
             if (kindOf[i] == kind) {
-                return (long) widthOf[i] * heightOf[i];
+                return areaOf(i) / timesOf[i];
             }
         }
         return 0;

@@ -3,36 +3,53 @@ package mardun.core.cutting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Comparator;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
-import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import mardun.core.cutting.SearchProblem.Sheet;
 
 /**
- * Searches for the strips that take the least length of cloth. It begins with what the linear programme says, rounded down,
- * cuts the rest into strips one by one, and then takes some strips apart and cuts them anew, as long as there is time.
+ * Searches for the strips that cost least. It begins with what the linear programme says, rounded down, cuts the rest into
+ * strips one by one, and then takes some strips apart and cuts them anew, as long as there is time. Offcuts and precuts are
+ * cut in strips too, across or along, and are filled before the bolt.
  */
 final class StripSearch {
 
     private static final int MOST_HEIGHTS = 450;
     private static final double STACKED = 4;
     private static final int TRIES = 5;
+    private static final int ROUNDED = 12;
+    private static final int MOST_APART = 7;
+    private static final double WARM = 0.001;
+    private static final double COLD = 1e-5;
+    private static final double COOLING = 0.9995;
+    private static final double[] SPREADS = {0.03, 0.1, 0.3, 0.8};
 
-    private final StripProblem problem;
+    private final SearchProblem problem;
+    private final StripProblem bolt;
+    private final Score score;
+    private final Budget budget;
     private final Random random;
-    private final StripPricing pricing;
     private final int[] heights;
+    private final StripFill fill;
+    private final SheetFill sheets;
     private double[] value;
+    private List<StripPattern> usual = List.of();
 
-    StripSearch(StripProblem problem, long seed) {
+    StripSearch(SearchProblem problem, Score score, long seed, Budget budget) {
         this.problem = problem;
+        this.bolt = problem.bolt();
+        this.score = score;
+        this.budget = budget;
         this.random = new Random(seed);
-        this.heights = heights(problem);
-        this.pricing = new StripPricing(problem, heights);
-        this.value = new double[problem.kinds()];
+        this.heights = heights(bolt);
+        this.fill = new StripFill(bolt, bolt.width(), heights[heights.length - 1]);
+        this.value = new double[bolt.kinds()];
         for (int kind = 0; kind < value.length; kind++) {
-            value[kind] = (double) problem.area(kind) / problem.width();
+            value[kind] = (double) bolt.area(kind) / bolt.width();
         }
+        this.sheets = new SheetFill(problem, random);
     }
 
     /**
@@ -71,33 +88,81 @@ final class StripSearch {
         return sums;
     }
 
-    /** Strips and the length they take together. */
-    record Solution(List<StripPattern> strips, long length) {
+    /**
+     * Strips of the bolt and of the sheets, with what they cost.
+     *
+     * @param sheets how each sheet is cut; null where it isn't
+     */
+    record Draft(List<StripPattern> strips, SheetFill.Filled[] sheets, double cost) {}
 
-        static Solution of(List<StripPattern> strips) {
-            return new Solution(
-                    List.copyOf(strips),
-                    strips.stream().mapToLong(StripPattern::height).sum());
-        }
-    }
-
-    /** The best solution found until the time is spent; there is one as soon as it is asked for. */
-    Solution solve(BooleanSupplier spent) {
-        Solution best = Solution.of(complete(new ArrayList<>(), problem.demand().clone()));
-        StripMaster master = new StripMaster(problem, pricing);
-        master.solve(spent);
+    /** The best draft found until the budget is spent; there is one as soon as it is asked for. */
+    Draft solve(Consumer<Draft> better) {
+        Draft best = completed(
+                new ArrayList<>(),
+                new SheetFill.Filled[problem.sheets().size()],
+                bolt.demand().clone());
+        Draft simple = byKind();
+        best = simple.cost() < best.cost() ? simple : best;
+        better.accept(best);
+        StripMaster master = new StripMaster(bolt, fill, heights, budget);
+        master.solve();
         value = master.values();
         List<StripMaster.Share> shares = master.shares();
-        for (int round = 0; round < 12 && !spent.getAsBoolean(); round++) {
-            Solution rounded = rounded(shares, round);
-            best = rounded.length() < best.length() ? rounded : best;
+        usual = shares.stream().map(StripMaster.Share::pattern).toList();
+        for (int round = 0; round < ROUNDED && !budget.isSpent(); round++) {
+            Draft rounded = rounded(shares, round);
+            best = rounded.cost() < best.cost() ? rounded : best;
         }
-        return improved(best, spent);
+        better.accept(best);
+        return improved(best, better);
+    }
+
+    /** As with a pencil: strips of one kind of piece each, from the bolt. */
+    private Draft byKind() {
+        List<StripPattern> strips = new ArrayList<>();
+        for (int kind = 0; kind < bolt.kinds(); kind++) {
+            int left = bolt.demand()[kind];
+            int item = bestAlone(kind);
+            int across = bolt.width() / bolt.widthOf()[item];
+            StripPattern full = left >= across ? row(item, across) : null;
+            for (; left >= across; left -= across) {
+                strips.add(full);
+            }
+            if (left > 0) {
+                strips.add(row(item, left));
+            }
+        }
+        SheetFill.Filled[] none = new SheetFill.Filled[problem.sheets().size()];
+        return new Draft(strips, none, cost(strips, none));
+    }
+
+    /** The way round in which all pieces of a kind by themselves take the least length. */
+    private int bestAlone(int kind) {
+        int best = -1;
+        long least = Long.MAX_VALUE;
+        for (int item = 0; item < bolt.items(); item++) {
+            if (bolt.kindOf()[item] == kind && bolt.timesOf()[item] == 1) {
+                int across = bolt.width() / bolt.widthOf()[item];
+                long length = (long) bolt.heightOf()[item] * ((bolt.demand()[kind] + across - 1) / across);
+                if (length < least) {
+                    least = length;
+                    best = item;
+                }
+            }
+        }
+        return best;
+    }
+
+    private StripPattern row(int item, int times) {
+        StripPattern.Column column = new StripPattern.Column(bolt.widthOf()[item], new int[] {item});
+        return StripPattern.of(bolt, Collections.nCopies(times, column));
     }
 
     /** Each strip as often as the linear programme says, rounded down or by chance; the rest is cut strip by strip. */
-    private Solution rounded(List<StripMaster.Share> shares, int round) {
-        int[] left = problem.demand().clone();
+    private Draft rounded(List<StripMaster.Share> shares, int round) {
+        int[] left = bolt.demand().clone();
+        SheetFill.Filled[] filled = new SheetFill.Filled[problem.sheets().size()];
+        fillSheets(filled, left, wanted());
         List<StripPattern> strips = new ArrayList<>();
         for (StripMaster.Share share : shares) {
             double chance = round == 0 ? 0 : random.nextDouble() * 0.7;
@@ -107,7 +172,7 @@ final class StripSearch {
                 strips.add(share.pattern());
             }
         }
-        return Solution.of(complete(strips, left));
+        return completed(strips, filled, left);
     }
 
     private static boolean isWanted(StripPattern pattern, int[] left) {
@@ -125,35 +190,56 @@ final class StripSearch {
         }
     }
 
+    private static void give(StripPattern pattern, int[] left) {
+        for (int kind = 0; kind < left.length; kind++) {
+            left[kind] += pattern.counts()[kind];
+        }
+    }
+
     /** Takes some strips apart and cuts their pieces anew; keeps what isn't worse. */
-    private Solution improved(Solution start, BooleanSupplier spent) {
-        Solution best = start;
-        Solution current = start;
-        double heat = 0.001 * start.length();
-        while (!spent.getAsBoolean()) {
-            List<StripPattern> strips = new ArrayList<>(current.strips());
-            int apart = Math.min(strips.size(), 2 + random.nextInt(Math.min(7, Math.max(1, strips.size() / 2) + 1)));
-            int[] left = new int[problem.kinds()];
-            for (int i = 0; i < apart; i++) {
-                int which = wasteful(strips);
-                StripPattern out = strips.remove(which);
-                for (int kind = 0; kind < left.length; kind++) {
-                    left[kind] += out.counts()[kind];
-                }
-            }
-            Solution next = Solution.of(complete(strips, left));
-            boolean taken = next.length() <= current.length() + heat * random.nextDouble();
+    private Draft improved(Draft start, Consumer<Draft> better) {
+        Draft best = start;
+        Draft current = start;
+        double scale = Math.abs(start.cost()) + 1e-9;
+        double heat = WARM * scale;
+        while (!budget.isSpent()) {
+            budget.spend(1);
+            Draft next = changed(current);
+            boolean taken = next.cost() <= current.cost() + heat * random.nextDouble();
             current = taken ? next : current;
-            if (next.length() < best.length()) {
+            if (next.cost() < best.cost() - 1e-9) {
                 best = next;
+                better.accept(best);
             }
-            heat *= 0.9995;
-            if (heat < 0.5 && current.length() > best.length()) {
+            heat *= COOLING;
+            if (heat < COLD * scale && current.cost() > best.cost()) {
                 current = best;
-                heat = 0.0007 * best.length();
+                heat = WARM * scale;
             }
         }
         return best;
+    }
+
+    private Draft changed(Draft current) {
+        List<StripPattern> strips = new ArrayList<>(current.strips());
+        SheetFill.Filled[] filled = current.sheets().clone();
+        int[] left = new int[bolt.kinds()];
+        int most =
+                Math.min(strips.size(), 2 + random.nextInt(Math.min(MOST_APART, Math.max(1, strips.size() / 2) + 1)));
+        for (int i = 0; i < most; i++) {
+            give(strips.remove(wasteful(strips)), left);
+        }
+        if (filled.length > 0) {
+            int emptied = random.nextInt(4);
+            for (int i = 0; i < emptied; i++) {
+                int which = random.nextInt(filled.length);
+                if (filled[which] != null) {
+                    filled[which].patterns().forEach(strip -> give(strip, left));
+                    filled[which] = null;
+                }
+            }
+        }
+        return completed(strips, filled, left);
     }
 
     /** A strip to be taken apart: of two, the one that wastes more. */
@@ -164,35 +250,96 @@ final class StripSearch {
     }
 
     private double waste(StripPattern strip) {
-        long used = 0;
-        for (int kind = 0; kind < strip.counts().length; kind++) {
-            used += strip.counts()[kind] * problem.area(kind);
-        }
-        return 1 - (double) used / ((long) strip.height() * problem.width());
+        return 1 - (double) strip.area() / ((long) strip.height() * bolt.width());
     }
 
-    /** Cuts what is left strip by strip. */
-    private List<StripPattern> complete(List<StripPattern> strips, int[] left) {
-        while (Arrays.stream(left).anyMatch(count -> count > 0)) {
-            StripPattern next = next(left);
+    /** What a piece of each kind is worth now, a little by chance. */
+    private double[] wanted() {
+        double[] wanted = new double[value.length];
+        double spread = SPREADS[random.nextInt(SPREADS.length)];
+        for (int kind = 0; kind < wanted.length; kind++) {
+            wanted[kind] = value[kind] * (1 + spread * (2 * random.nextDouble() - 1)) + 1e-3;
+        }
+        return wanted;
+    }
+
+    /** Cuts what is left: into the sheets that are empty as far as they are worth it, then strip by strip. */
+    private Draft completed(List<StripPattern> strips, SheetFill.Filled[] filled, int[] left) {
+        double[] wanted = wanted();
+        fillSheets(filled, left, wanted);
+        while (isAnyLeft(left)) {
+            StripPattern next = next(strips, left, wanted);
             take(next, left);
             strips.add(next);
         }
-        return strips;
+        return new Draft(strips, filled, cost(strips, filled));
+    }
+
+    private static boolean isAnyLeft(int[] left) {
+        for (int count : left) {
+            if (count > 0) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private double cost(List<StripPattern> strips, SheetFill.Filled[] filled) {
+        long length = 0;
+        for (StripPattern strip : strips) {
+            length += strip.height();
+        }
+        double cost = length * score.perStep() + score.of(strips, bolt.width());
+        for (int i = 0; i < filled.length; i++) {
+            if (filled[i] != null) {
+                cost += problem.sheets().get(i).cost() + score.of(filled[i]);
+            }
+        }
+        return cost;
+    }
+
+    private void fillSheets(SheetFill.Filled[] filled, int[] left, double[] wanted) {
+        int start = filled.length == 0 ? 0 : random.nextInt(filled.length);
+        for (int i = 0; i < filled.length && isAnyLeft(left); i++) {
+            int which = (start + i) % filled.length;
+            if (filled[which] == null) {
+                Sheet sheet = problem.sheets().get(which);
+                SheetFill.Filled next = sheets.fill(which, left, wanted);
+                budget.spend(sheets.workDone());
+                double worth = next.worth(wanted);
+                if (worth * score.perStep() * (0.6 + 0.8 * random.nextDouble()) > sheet.cost()) {
+                    filled[which] = next;
+                    next.patterns().forEach(strip -> take(strip, left));
+                }
+            }
+        }
     }
 
     /** Of some strips that could come next, the one that gives most for its height. */
-    private StripPattern next(int[] left) {
-        double[] wanted = new double[value.length];
-        for (int kind = 0; kind < wanted.length; kind++) {
-            wanted[kind] = value[kind] * (0.9 + 0.2 * random.nextDouble()) + 1e-3;
-        }
-        StripPattern best = null;
-        double most = -1;
+    private StripPattern next(List<StripPattern> strips, int[] left, double[] wanted) {
+        int[] tried = new int[TRIES];
+        int highest = 0;
         for (int i = 0; i < TRIES; i++) {
-            StripPattern pattern = filled(height(left, i == 0), wanted, left);
+            tried[i] = height(left, i == 0);
+            highest = Math.max(highest, tried[i]);
+        }
+        fill.prepare(wanted, left, highest);
+        StripPattern best = null;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int height : tried) {
+            StripPattern pattern = fill.strip(wanted, height);
             if (pattern != null) {
-                double rate = StripPricing.worth(pattern, wanted) / pattern.height();
+                double rate = rate(pattern, strips, wanted);
+                if (rate > most) {
+                    most = rate;
+                    best = pattern;
+                }
+            }
+        }
+        budget.spend(1 + fill.workDone());
+        for (StripPattern pattern : alreadyKnown(strips)) {
+            if (isWanted(pattern, left)) {
+                double rate = rate(pattern, strips, wanted);
                 if (rate > most) {
                     most = rate;
                     best = pattern;
@@ -202,15 +349,32 @@ final class StripSearch {
         return best;
     }
 
+    /** What the linear programme uses and, where cuts count, some strips that are there already. */
+    private List<StripPattern> alreadyKnown(List<StripPattern> strips) {
+        if (!score.countsCuts() || strips.isEmpty()) {
+            return usual;
+        }
+        List<StripPattern> known = new ArrayList<>(usual);
+        for (int i = 0; i < TRIES; i++) {
+            known.add(strips.get(random.nextInt(strips.size())));
+        }
+        return known;
+    }
+
+    private double rate(StripPattern pattern, List<StripPattern> strips, double[] wanted) {
+        double worth = pattern.worth(wanted) * score.perStep() - score.ofAdding(pattern, strips);
+        return worth / pattern.height();
+    }
+
     /** A height for the next strip: of the piece that is hardest to place, or of any, or of a few of them stacked. */
     private int height(int[] left, boolean tallest) {
         int chosen = 0;
         int seen = 0;
-        for (int item = 0; item < problem.items(); item++) {
-            if (left[problem.kindOf()[item]] > 0) {
-                int height = problem.heightOf()[item];
+        for (int item = 0; item < bolt.items(); item++) {
+            if (left[bolt.kindOf()[item]] >= bolt.timesOf()[item]) {
+                int height = bolt.heightOf()[item];
                 if (tallest) {
-                    chosen = Math.max(chosen, lowest(problem.kindOf()[item]));
+                    chosen = Math.max(chosen, lowest(bolt.kindOf()[item]));
                 } else if (random.nextInt(++seen) == 0) {
                     chosen = height;
                 }
@@ -225,127 +389,11 @@ final class StripSearch {
 
     private int lowest(int kind) {
         int lowest = Integer.MAX_VALUE;
-        for (int item = 0; item < problem.items(); item++) {
-            if (problem.kindOf()[item] == kind) {
-                lowest = Math.min(lowest, problem.heightOf()[item]);
+        for (int item = 0; item < bolt.items(); item++) {
+            if (bolt.kindOf()[item] == kind) {
+                lowest = Math.min(lowest, bolt.heightOf()[item]);
             }
         }
         return lowest;
-    }
-
-    /** A column that a strip may have, as often as there are pieces for it. */
-    private record Candidate(int width, int[] items, double worth, int times) {}
-
-    /** A strip of a height, filled with what is left: stacks of one kind with others on top, in the best row. */
-    private StripPattern filled(int height, double[] wanted, int[] left) {
-        List<Candidate> candidates = candidates(height, wanted, left);
-        if (candidates.isEmpty()) {
-            return null;
-        }
-        int width = problem.width();
-        double[] best = new double[width + 1];
-        int[][] choice = new int[candidates.size()][width + 1];
-        for (int c = 0; c < candidates.size(); c++) {
-            Candidate one = candidates.get(c);
-            double[] before = best.clone();
-            for (int x = one.width(); x <= width; x++) {
-                int most = Math.min(one.times(), x / one.width());
-                for (int times = 1; times <= most; times++) {
-                    double with = before[x - times * one.width()] + times * one.worth();
-                    if (with > best[x] + 1e-9) {
-                        best[x] = with;
-                        choice[c][x] = times;
-                    }
-                }
-            }
-        }
-        List<StripPattern.Column> columns = new ArrayList<>();
-        int[] counts = new int[problem.kinds()];
-        int x = width;
-        for (int c = candidates.size() - 1; c >= 0; c--) {
-            Candidate one = candidates.get(c);
-            int times = choice[c][x];
-            x -= times * one.width();
-            for (int i = 0; i < times; i++) {
-                int[] items = Arrays.stream(one.items())
-                        .filter(item -> counts[problem.kindOf()[item]]++ < left[problem.kindOf()[item]])
-                        .toArray();
-                for (int kind = 0; kind < counts.length; kind++) {
-                    counts[kind] = Math.min(counts[kind], left[kind]);
-                }
-                if (items.length > 0) {
-                    columns.add(new StripPattern.Column(one.width(), items));
-                }
-            }
-        }
-        return columns.isEmpty() ? null : lowered(columns, counts);
-    }
-
-    /** The strip as high as its highest column. */
-    private StripPattern lowered(List<StripPattern.Column> columns, int[] counts) {
-        int highest = 0;
-        for (StripPattern.Column column : columns) {
-            int height = 0;
-            for (int item : column.items()) {
-                height += problem.heightOf()[item];
-            }
-            highest = Math.max(highest, height);
-        }
-        return new StripPattern(highest, columns, counts);
-    }
-
-    private List<Candidate> candidates(int height, double[] wanted, int[] left) {
-        List<Candidate> candidates = new ArrayList<>();
-        for (int base = 0; base < problem.items(); base++) {
-            int kind = problem.kindOf()[base];
-            int itsHeight = problem.heightOf()[base];
-            if (left[kind] > 0 && itsHeight <= height) {
-                int highest = Math.min(left[kind], height / itsHeight);
-                int stacked = random.nextInt(10) < 1 ? 1 + random.nextInt(highest) : highest;
-                List<Integer> items = new ArrayList<>();
-                double worth = 0;
-                for (int i = 0; i < stacked; i++) {
-                    items.add(base);
-                    worth += wanted[kind];
-                }
-                worth += fillUp(height - stacked * itsHeight, problem.widthOf()[base], kind, wanted, left, items);
-                candidates.add(new Candidate(
-                        problem.widthOf()[base],
-                        items.stream().mapToInt(Integer::intValue).toArray(),
-                        worth,
-                        Math.max(1, left[kind] / stacked)));
-            }
-        }
-        candidates.sort(Comparator.comparingInt(Candidate::width));
-        return candidates;
-    }
-
-    /** Puts other pieces on top of a stack, those that are worth most for their height first. */
-    private double fillUp(int room, int width, int base, double[] wanted, int[] left, List<Integer> items) {
-        double worth = 0;
-        int over = room;
-        boolean found = true;
-        int[] used = new int[left.length];
-        while (found) {
-            int best = -1;
-            for (int item = 0; item < problem.items(); item++) {
-                int kind = problem.kindOf()[item];
-                boolean fits = problem.heightOf()[item] <= over && problem.widthOf()[item] <= width;
-                if (kind != base && fits && used[kind] < left[kind]) {
-                    best = best < 0 || wanted[kind] * (0.7 + 0.6 * random.nextDouble()) > wanted[problem.kindOf()[best]]
-                            ? item
-                            : best;
-                }
-            }
-            found = best >= 0;
-            if (found) {
-                int kind = problem.kindOf()[best];
-                used[kind]++;
-                over -= problem.heightOf()[best];
-                worth += wanted[kind];
-                items.add(best);
-            }
-        }
-        return worth;
     }
 }

@@ -125,12 +125,13 @@ class TinyLayoutsTest {
             }
             Tiny tiny = new Tiny(kinds);
             int[] asked = {0};
-            ClothLayout layout = LayoutSearch.search(
-                    Length.of(WIDTH, LengthUnit.CENTIMETRE), tiny.pieces(), () -> asked[0]++ > 300, 3);
-            assertThat(LayoutCheck.flaws(layout, tiny.pieces())).isEmpty();
+            CuttingJob job = Cutting.job(Length.of(WIDTH, LengthUnit.CENTIMETRE), tiny.pieces());
+            CuttingLayout layout =
+                    LayoutSearch.search(job, Aim.LEAST_CLOTH, 3, Budget.until(() -> asked[0]++ > 300), better -> {});
+            assertThat(LayoutCheck.flaws(layout, job)).isEmpty();
             Length shortest = Length.of(tiny.shortest(), LengthUnit.CENTIMETRE);
-            assertThat(layout.length()).isGreaterThanOrEqualTo(shortest);
-            asShort += layout.length().equals(shortest) ? 1 : 0;
+            assertThat(layout.boltLength()).isGreaterThanOrEqualTo(shortest);
+            asShort += layout.boltLength().equals(shortest) ? 1 : 0;
         }
         assertThat(asShort).isGreaterThanOrEqualTo(cases * 8 / 10);
     }

@@ -1,0 +1,127 @@
+package mardun.core.batch;
+
+import java.math.BigInteger;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.core.cutting.ClothLayout;
+import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CutTree;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.LayoutCheck;
+import mardun.core.cutting.Offcuts;
+import mardun.core.material.ClothPiece;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.working.Figure;
+import mardun.core.working.Value;
+import mardun.core.working.Working;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/**
+ * The layout by which a batch's pieces are cut from one cloth.
+ *
+ * @param squaring what is cut off to square the end of the bolt
+ * @param extra pieces that are cut beyond those of the batch, by letter, because some were spoiled
+ * @param goesBack what the offcuts are worth that go back on the shelf, in exact minor units; zero once it is cut, when the
+ *     ledger has counted them
+ */
+public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Long> extra, BigFraction goesBack) {
+
+    public CuttingSheet {
+        extra = Map.copyOf(extra);
+    }
+
+    /** Whether it gives these pieces and no others, from a bolt of this width and these offcuts and precuts. */
+    public boolean serves(List<CutPiece> pieces, Length width, List<ClothPiece> sheets) {
+        CuttingTerms anyTerms = new CuttingTerms(
+                BigFraction.ZERO,
+                BigFraction.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                1,
+                squaring,
+                Length.ZERO,
+                Length.ZERO,
+                false);
+        return LayoutCheck.flaws(layout, new CuttingJob(withExtra(pieces), width, sheets, anyTerms))
+                .isEmpty();
+    }
+
+    /** The pieces with those that are cut once more. */
+    public List<CutPiece> withExtra(List<CutPiece> pieces) {
+        return pieces.stream()
+                .map(piece -> piece.times(piece.count() + extra.getOrDefault(piece.letter(), 0L)))
+                .toList();
+    }
+
+    /** What is cut from the bolt: its strips and what squares its end. */
+    Figure<Length> length() {
+        Length strips = layout.boltLength();
+        if (strips.isZero()) {
+            return new Figure<>(
+                    strips,
+                    Working.of("By the cutting sheet: all of it comes from offcuts and precuts.")
+                            .expression("{strips}")
+                            .input("strips", "strips from the roll", new Value.OnTheShelf(strips))
+                            .gives(new Value.OnTheShelf(strips)));
+        }
+        Length total = strips.plus(squaring);
+        return new Figure<>(
+                total,
+                Working.of("By the cutting sheet: all strips one after another, and what squares the end.")
+                        .expression("{strips} + {squaring}")
+                        .input("strips", "strips", new Value.OnTheShelf(strips), leastPossible())
+                        .input("squaring", "squaring the end", Value.of(squaring))
+                        .gives(new Value.OnTheShelf(total)));
+    }
+
+    /** How the strips compare with what the pieces cover. */
+    private Working leastPossible() {
+        ClothLayout bolt = layout.bolt().orElseThrow();
+        BigInteger area = bolt.pieces().stream()
+                .map(piece -> new Extent(piece.width(), piece.height()).area().squareNanometres())
+                .reduce(BigInteger.ZERO, BigInteger::add);
+        Length least = new Length(area.add(BigInteger.valueOf(bolt.width().nanometres() - 1))
+                .divide(BigInteger.valueOf(bolt.width().nanometres()))
+                .longValueExact());
+        return Working.of("As the pieces lie on the cloth. No layout is shorter than the pieces' area over the width.")
+                .expression("{least} + {over}")
+                .input("least", "the least possible", new Value.OnTheShelf(least))
+                .input(
+                        "over",
+                        "beside the pieces",
+                        new Value.OnTheShelf(bolt.length().minus(least)))
+                .gives(new Value.OnTheShelf(bolt.length()));
+    }
+
+    /** Which offcuts and precuts are cut into, and what each lot of them gives. */
+    List<Offcuts.Use> uses() {
+        Map<String, Long> counts = new LinkedHashMap<>();
+        Map<String, Map<String, Long>> pieces = new LinkedHashMap<>();
+        layout.cloths().stream().filter(cloth -> !cloth.isBolt()).forEach(cloth -> {
+            counts.merge(cloth.lot(), 1L, Long::sum);
+            Map<String, Long> given = pieces.computeIfAbsent(cloth.lot(), lot -> new LinkedHashMap<>());
+            cloth.pieces().forEach(piece -> given.merge(piece.letter(), 1L, Long::sum));
+        });
+        return counts.entrySet().stream()
+                .map(entry -> new Offcuts.Use(entry.getKey(), entry.getValue(), pieces.get(entry.getKey())))
+                .toList();
+    }
+
+    /** All rests, whatever their size. */
+    List<Offcuts.Left> left() {
+        Map<Extent, Long> left = new LinkedHashMap<>();
+        layout.cloths().stream()
+                .map(CutTree::of)
+                .flatMap(CutTree::rests)
+                .forEach(rest -> left.merge(rest.extent(), 1L, Long::sum));
+        return left.entrySet().stream()
+                .map(entry -> new Offcuts.Left(entry.getKey(), entry.getValue()))
+                .toList();
+    }
+}

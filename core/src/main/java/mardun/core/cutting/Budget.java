@@ -1,0 +1,52 @@
+package mardun.core.cutting;
+
+import java.util.function.BooleanSupplier;
+
+/**
+ * How long a search may go on. One that counts work gives the same result on every machine; one that asks somebody can be
+ * stopped at any moment. The first layout is found before it counts.
+ */
+public final class Budget {
+
+    private final long work;
+    private final BooleanSupplier stopped;
+    private long done;
+
+    private Budget(long work, BooleanSupplier stopped) {
+        this.work = work;
+        this.stopped = stopped;
+    }
+
+    /**
+     * So much work, unless it is stopped before.
+     *
+     * @param work in units of about a millionth of a second of a usual machine
+     * @param stopped asked again and again
+     */
+    public static Budget of(long work, BooleanSupplier stopped) {
+        return new Budget(work, stopped);
+    }
+
+    /** Until somebody says so. */
+    public static Budget until(BooleanSupplier stopped) {
+        return new Budget(Long.MAX_VALUE, stopped);
+    }
+
+    void spend(long more) {
+        done += more;
+    }
+
+    boolean isSpent() {
+        return done >= work || stopped.getAsBoolean();
+    }
+
+    /** The share of the work that is done, from 0 to 1. */
+    double share() {
+        return Math.min(1, (double) done / work);
+    }
+
+    /** Whether a share of the work is done, or it was stopped. */
+    boolean isSpent(double share) {
+        return done >= work * share || stopped.getAsBoolean();
+    }
+}

@@ -1,0 +1,161 @@
+package mardun.core.cutting;
+
+import java.math.BigInteger;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import mardun.core.cutting.Offcuts.Left;
+import mardun.core.material.ClothPiece;
+import mardun.core.measure.Area;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/**
+ * What a layout costs: cloth and the minutes of cutting, less the worth of what goes back on the shelf.
+ *
+ * @param boltLength what is cut from the bolt, with what squares its end
+ * @param least no layout of the pieces that lie on the bolt is shorter: their area over the width, rounded up
+ * @param settings how often the ruler is set to another height of strip
+ * @param cuts how many cuts are made, each through all layers
+ * @param time of cutting
+ * @param cloth what bolt, offcuts and precuts cost, in exact minor units
+ * @param kept the rests that are large enough to keep
+ * @param goesBack what they are worth, in exact minor units
+ * @param total cloth and time, less what goes back, in exact minor units
+ */
+public record CuttingBill(
+        Length boltLength,
+        Length least,
+        int settings,
+        int cuts,
+        Duration time,
+        BigFraction cloth,
+        List<Left> kept,
+        BigFraction goesBack,
+        BigFraction total) {
+
+    /** The bill of a layout that can be cut. */
+    public static CuttingBill of(CuttingLayout layout, CuttingJob job) {
+        CuttingTerms terms = job.terms();
+        Map<Extent, Long> kept = new LinkedHashMap<>();
+        BigFraction cloth = BigFraction.ZERO;
+        BigFraction goesBack = BigFraction.ZERO;
+        int settings = 0;
+        int cuts = 0;
+        long pieces = 0;
+        for (ClothLayout one : layout.cloths()) {
+            CutTree tree = CutTree.of(one);
+            BigFraction price = price(one, job);
+            Length squaring = one.isBolt() ? terms.squaring() : Length.ZERO;
+            BigFraction itsCost = one.isBolt() ? cost(one.length().plus(squaring), terms) : price;
+            cloth = cloth.add(itsCost);
+            settings += settings(tree);
+            cuts += cuts(tree, terms.layers()) + (one.isBolt() ? 1 : 0) + (squaring.isPositive() ? 1 : 0);
+            pieces += one.pieces().size();
+            for (CutTree rest : tree.rests().toList()) {
+                if (Offcuts.isWorthKeeping(rest.extent(), terms.keepShort(), terms.keepLong())) {
+                    kept.merge(rest.extent(), 1L, Long::sum);
+                    if (terms.offcutsCarryTheirShare()) {
+                        goesBack =
+                                goesBack.add(price.multiply(share(rest.extent().area(), one.area())));
+                    }
+                }
+            }
+        }
+        Duration time = terms.setting()
+                .multipliedBy(settings)
+                .plus(terms.cut().multipliedBy(cuts))
+                .plus(terms.piece().multipliedBy(pieces));
+        Length bolt = layout.boltLength();
+        return new CuttingBill(
+                bolt.isPositive() ? bolt.plus(terms.squaring()) : bolt,
+                least(layout),
+                settings,
+                cuts,
+                time,
+                cloth,
+                kept.entrySet().stream()
+                        .map(entry -> new Left(entry.getKey(), entry.getValue()))
+                        .toList(),
+                goesBack,
+                cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(goesBack));
+    }
+
+    /** How much more of the bolt's length is used than the least possible, without what squares its end. */
+    public BigFraction overLeast(CuttingLayout layout) {
+        Length used = layout.boltLength();
+        return least.isZero()
+                ? BigFraction.ZERO
+                : BigFraction.of(used.minus(least).nanometres(), least.nanometres());
+    }
+
+    private static BigFraction price(ClothLayout one, CuttingJob job) {
+        return one.isBolt()
+                ? cost(one.length(), job.terms())
+                : job.sheets().stream()
+                        .filter(sheet -> sheet.key().equals(one.lot()))
+                        .map(ClothPiece::minorEach)
+                        .findFirst()
+                        .orElse(BigFraction.ZERO);
+    }
+
+    private static BigFraction cost(Length length, CuttingTerms terms) {
+        return terms.minorPerNanometre().multiply(length.nanometres());
+    }
+
+    private static BigFraction share(Area part, Area whole) {
+        return BigFraction.of(part.squareNanometres(), whole.squareNanometres());
+    }
+
+    private static Length least(CuttingLayout layout) {
+        return layout.bolt()
+                .map(bolt -> {
+                    BigInteger width = BigInteger.valueOf(bolt.width().nanometres());
+                    BigInteger area = bolt.pieces().stream()
+                            .map(piece -> piece.area().squareNanometres())
+                            .reduce(BigInteger.ZERO, BigInteger::add);
+                    return new Length(area.add(width)
+                            .subtract(BigInteger.ONE)
+                            .divide(width)
+                            .longValueExact());
+                })
+                .orElse(Length.ZERO);
+    }
+
+    private static int settings(CutTree tree) {
+        Set<Length> sizes = new HashSet<>();
+        for (CutTree part : tree.parts()) {
+            if (!part.isRest()) {
+                sizes.add(tree.across() ? part.height() : part.width());
+            }
+        }
+        return sizes.size();
+    }
+
+    /** Each strip is one cut; equal strips are then cut into pieces through several layers. */
+    private static int cuts(CutTree tree, int layers) {
+        int cuts = Math.max(0, tree.parts().size() - 1);
+        List<CutTree> different = new ArrayList<>();
+        List<Integer> times = new ArrayList<>();
+        for (CutTree part : tree.parts()) {
+            int known = 0;
+            while (known < different.size() && !different.get(known).isLike(part)) {
+                known++;
+            }
+            if (known == different.size()) {
+                different.add(part);
+                times.add(0);
+            }
+            times.set(known, times.get(known) + 1);
+        }
+        for (int i = 0; i < different.size(); i++) {
+            cuts += different.get(i).cuts() * ((times.get(i) + layers - 1) / layers);
+        }
+        return cuts;
+    }
+}

@@ -1,0 +1,38 @@
+package mardun.core.cutting;
+
+import java.time.Duration;
+import mardun.core.measure.Length;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/**
+ * What cutting costs, and what is kept of the cloth.
+ *
+ * @param minorPerNanometre the price of a nanometre of the bolt's length, in exact minor units
+ * @param minorPerSecond the price of a second of the maker's time, in exact minor units
+ * @param setting the time for setting the ruler to another height of strip
+ * @param cut the time for one cut through all layers
+ * @param piece the time for taking up one piece
+ * @param layers how many layers of this cloth are cut at once; one or more
+ * @param squaring what is cut off the end of the bolt to make it square
+ * @param keepShort the shorter side of the smallest offcut that is kept
+ * @param keepLong its longer side
+ * @param offcutsCarryTheirShare an offcut is worth its share of the cloth's price; else it counts as paid for
+ */
+public record CuttingTerms(
+        BigFraction minorPerNanometre,
+        BigFraction minorPerSecond,
+        Duration setting,
+        Duration cut,
+        Duration piece,
+        int layers,
+        Length squaring,
+        Length keepShort,
+        Length keepLong,
+        boolean offcutsCarryTheirShare) {
+
+    public CuttingTerms {
+        if (layers < 1) {
+            throw new IllegalArgumentException("one layer or more are cut at once: " + layers);
+        }
+    }
+}
