@@ -84,6 +84,166 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/cutting': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readCutting'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/aim': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['chooseAim'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/print': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printCutting'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/search': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLayoutSearch'];
+    put?: never;
+    post: operations['searchLayouts'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/search/stop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['stopLayoutSearch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/spoiled': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['cutOnceMore'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/step': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['tickStep'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/what-if': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['askWhatIf'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/{materialId}/drawing': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readDrawing'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/{materialId}/layout': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLayout'];
+    put: operations['changeLayout'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/finish': {
     parameters: {
       query?: never;
@@ -856,6 +1016,19 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    AimForm: {
+      /** @enum {string} */
+      aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
+    };
+    AimView: {
+      /** @enum {string} */
+      aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
+      chosen: boolean;
+      largest?: string;
+      length: components['schemas']['LengthView'];
+      time: components['schemas']['TimeView'];
+      total: components['schemas']['MoneyView'];
+    };
     AmountView: {
       /** Format: int64 */
       count?: number;
@@ -966,6 +1139,18 @@ export interface components {
       /** Format: date */
       today: string;
     };
+    BillView: {
+      cloth: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      cuts: number;
+      goesBack: components['schemas']['MoneyView'];
+      over: string;
+      overLength: components['schemas']['LengthView'];
+      /** Format: int32 */
+      settings: number;
+      time: components['schemas']['TimeView'];
+      total: components['schemas']['MoneyView'];
+    };
     BlockView: {
       brings: string[];
       key: string;
@@ -1012,6 +1197,30 @@ export interface components {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
       version: number;
+    };
+    ClothRow: {
+      /** Format: int64 */
+      length: number;
+      lot: string;
+      pieces: components['schemas']['PieceRow'][];
+      /** Format: int64 */
+      width: number;
+    };
+    ClothView: {
+      aims: components['schemas']['AimView'][];
+      bill?: components['schemas']['BillView'];
+      colour: string;
+      directional: boolean;
+      free: components['schemas']['AmountView'];
+      /** Format: int64 */
+      materialId: number;
+      mats: components['schemas']['MatView'][];
+      name: string;
+      needed: components['schemas']['AmountView'];
+      pieces: components['schemas']['PieceKind'][];
+      shortBy?: components['schemas']['AmountView'];
+      trouble?: string;
+      usable: components['schemas']['LengthView'];
     };
     ColumnView: {
       hint: string;
@@ -1068,6 +1277,30 @@ export interface components {
       count: number;
       from: string;
       piece: components['schemas']['PieceView'];
+    };
+    CuttingForm: {
+      cutSeconds: string;
+      pieceSeconds: string;
+      rulerSeconds: string;
+      squaring: string;
+    };
+    CuttingView: {
+      /** @enum {string} */
+      aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
+      /** Format: int64 */
+      batchId: number;
+      begun: boolean;
+      cautions: components['schemas']['CautionView'][];
+      cloths: components['schemas']['ClothView'][];
+      designName: string;
+      search?: components['schemas']['SearchView'];
+      sizeName: string;
+      /** @enum {string} */
+      stage: 'PLANNED' | 'CUT' | 'FINISHED';
+      /** Format: int32 */
+      units: number;
+      /** Format: int64 */
+      version: number;
     };
     DayView: {
       /** Format: date */
@@ -1452,6 +1685,23 @@ export interface components {
       materials: number;
       worth: components['schemas']['MoneyView'];
     };
+    LaidPiece: {
+      /** Format: int32 */
+      bag: number;
+      /** Format: int64 */
+      height: number;
+      letter: string;
+      /** Format: int32 */
+      number: number;
+      step: string;
+      turned: boolean;
+      /** Format: int64 */
+      width: number;
+      /** Format: int64 */
+      x: number;
+      /** Format: int64 */
+      y: number;
+    };
     LaidView: {
       /** Format: int64 */
       batchId: number;
@@ -1468,6 +1718,10 @@ export interface components {
       late: boolean;
       /** Format: date */
       ready?: string;
+    };
+    LayoutDocument: {
+      cloths: components['schemas']['ClothRow'][];
+      format: string;
     };
     LeftLine: {
       /** Format: int64 */
@@ -1577,6 +1831,20 @@ export interface components {
       x?: number;
       /** Format: double */
       y?: number;
+    };
+    MatView: {
+      /** Format: int32 */
+      cloth: number;
+      /** Format: int64 */
+      length: number;
+      pieces: components['schemas']['LaidPiece'][];
+      rests: components['schemas']['RestView'][];
+      steps: components['schemas']['StepView'][];
+      title: string;
+      used: components['schemas']['LengthView'];
+      wide: components['schemas']['LengthView'];
+      /** Format: int64 */
+      width: number;
     };
     MaterialForm: {
       /** @enum {string} */
@@ -1933,6 +2201,20 @@ export interface components {
       requestId: string;
       width: string;
     };
+    PieceKind: {
+      /** Format: int64 */
+      again: number;
+      /** Format: int64 */
+      count: number;
+      /** Format: int64 */
+      each: number;
+      height: components['schemas']['LengthView'];
+      letter: string;
+      name: string;
+      /** @enum {string} */
+      role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
+      width: components['schemas']['LengthView'];
+    };
     PieceRow: {
       backs?: string;
       boxed: boolean;
@@ -2017,6 +2299,18 @@ export interface components {
       /** @enum {string} */
       part: 'WHOLE' | 'SOCKET' | 'STUD';
     };
+    RestView: {
+      /** Format: int64 */
+      height: number;
+      high: components['schemas']['LengthView'];
+      wide: components['schemas']['LengthView'];
+      /** Format: int64 */
+      width: number;
+      /** Format: int64 */
+      x: number;
+      /** Format: int64 */
+      y: number;
+    };
     RuleAnswer: {
       length?: components['schemas']['LengthView'];
       problems: components['schemas']['FieldProblem'][];
@@ -2059,6 +2353,20 @@ export interface components {
       name: string;
       width: components['schemas']['LengthView'];
     };
+    SearchForm: {
+      /** @enum {string} */
+      aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
+      fromOffcuts: boolean;
+      /** Format: int32 */
+      seconds: number;
+    };
+    SearchView: {
+      best?: string;
+      failed: boolean;
+      /** Format: double */
+      progress: number;
+      running: boolean;
+    };
     SetAside: {
       /** @enum {string} */
       check:
@@ -2090,6 +2398,7 @@ export interface components {
     };
     SettingsForm: {
       currency: string;
+      cutting?: components['schemas']['CuttingForm'];
       freeHours: string[];
       hourlyRate: string;
       /** @enum {string} */
@@ -2236,6 +2545,12 @@ export interface components {
       /** Format: int32 */
       most: number;
     };
+    SpoiledForm: {
+      count: string;
+      letter: string;
+      /** Format: int64 */
+      materialId: number;
+    };
     StageForm: {
       goodUnits: string;
       keep?: components['schemas']['KeepForm'][];
@@ -2274,6 +2589,25 @@ export interface components {
       stitch: string;
       thread: string;
       uses: string;
+    };
+    StepView: {
+      across: boolean;
+      again: boolean;
+      done: boolean;
+      /** Format: int64 */
+      from: number;
+      gives: string;
+      key: string;
+      /** @enum {string} */
+      kind: 'SQUARE' | 'STRIP' | 'AS_IT_IS';
+      /** Format: int32 */
+      layers: number;
+      parts: components['schemas']['PartView'][];
+      size: components['schemas']['LengthView'];
+      /** Format: int32 */
+      times: number;
+      /** Format: int64 */
+      to: number;
     };
     StockTakeDone: {
       /** Format: int32 */
@@ -2355,6 +2689,12 @@ export interface components {
       laid: components['schemas']['LaidView'][];
       pins: components['schemas']['PinView'][];
       planned: components['schemas']['TimeView'];
+    };
+    TickForm: {
+      done: boolean;
+      /** Format: int64 */
+      materialId: number;
+      step: string;
     };
     TicketLine: {
       cost: components['schemas']['MoneyFigure'];
@@ -2457,6 +2797,18 @@ export interface components {
       cut: components['schemas']['RuleView'];
       school: string;
       wanted?: components['schemas']['RuleView'];
+    };
+    WhatIfForm: {
+      /** Format: int32 */
+      fewer: number;
+      /** Format: int64 */
+      materialId: number;
+      more: string;
+      turned: boolean;
+      width: string;
+    };
+    WhatIfView: {
+      sentences: string[];
     };
     WorkingView: {
       calculation: string;
@@ -2678,6 +3030,297 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  readCutting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  chooseAim: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AimForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  printCutting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  readLayoutSearch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  searchLayouts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SearchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  stopLayoutSearch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  cutOnceMore: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SpoiledForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  tickStep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TickForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  askWhatIf: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WhatIfForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['WhatIfView'];
+        };
+      };
+    };
+  };
+  readDrawing: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        materialId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  readLayout: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        materialId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LayoutDocument'];
+        };
+      };
+    };
+  };
+  changeLayout: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        materialId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LayoutDocument'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
         };
       };
     };

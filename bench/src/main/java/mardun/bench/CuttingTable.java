@@ -84,8 +84,7 @@ public final class CuttingTable {
 
     private static CuttingLayout search(Instance instance, double seconds) {
         long end = System.nanoTime() + (long) (seconds * 1e9);
-        Budget budget =
-                Budget.of((long) (LayoutSearch.USUAL_WORK * MORE * seconds), () -> System.nanoTime() > end);
+        Budget budget = Budget.of((long) (LayoutSearch.USUAL_WORK * MORE * seconds), () -> System.nanoTime() > end);
         return LayoutSearch.search(instance.job(), Aim.LEAST_CLOTH, SEED, budget, layout -> {});
     }
 }

@@ -34,8 +34,14 @@ record Instance(CuttingJob job, long unit, boolean stock, double least, double a
             String id = piece.get("id").asString();
             Extent extent = extent(piece.get("w"), piece.get("h"), unit);
             pieces.add(new CutPiece(
-                    id, id, extent, piece.get("qty").asLong(), piece.get("rotate").asBoolean()));
-            area += piece.get("w").asDouble() * piece.get("h").asDouble() * piece.get("qty").asDouble();
+                    id,
+                    id,
+                    extent,
+                    piece.get("qty").asLong(),
+                    piece.get("rotate").asBoolean()));
+            area += piece.get("w").asDouble()
+                    * piece.get("h").asDouble()
+                    * piece.get("qty").asDouble();
         }
         boolean stock = json.get("mode").asString().equals("stock");
         Length width = stock ? null : new Length(json.get("W").asLong() * unit);

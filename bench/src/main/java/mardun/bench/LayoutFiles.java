@@ -94,9 +94,8 @@ final class LayoutFiles {
 
     private static CuttingLayout with(CuttingLayout layout, ClothLayout cloth, List<Placed> pieces) {
         List<ClothLayout> cloths = new ArrayList<>(layout.cloths());
-        Length length = cloth.isBolt()
-                ? pieces.stream().map(Placed::top).reduce(Length.ZERO, Length::max)
-                : cloth.length();
+        Length length =
+                cloth.isBolt() ? pieces.stream().map(Placed::top).reduce(Length.ZERO, Length::max) : cloth.length();
         cloths.set(cloths.size() - 1, new ClothLayout(cloth.lot(), cloth.width(), length, pieces));
         return new CuttingLayout(cloths);
     }

@@ -8,8 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.FrozenInputs.FrozenSupply;
+import mardun.app.cutting.CuttingSheets;
+import mardun.app.cutting.CuttingSheets.Sheet;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.material.StockShelves;
@@ -17,6 +20,7 @@ import mardun.app.material.StockShelves.Shelves;
 import mardun.app.settings.Settings;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
@@ -39,9 +43,12 @@ class BatchPlans {
     private final DesignService designs;
     private final StockShelves stock;
     private final BatchPlanner planner;
+    private final CuttingSheets layouts;
     private final JsonMapper json;
 
-    BatchPlans(DesignService designs, StockShelves stock, BatchPlanner planner, JsonMapper json) {
+    BatchPlans(
+            DesignService designs, StockShelves stock, BatchPlanner planner, CuttingSheets layouts, JsonMapper json) {
+        this.layouts = layouts;
         this.designs = designs;
         this.stock = stock;
         this.planner = planner;
@@ -74,8 +81,19 @@ class BatchPlans {
                 .map(SlotChoice::materialId)
                 .distinct()
                 .toList());
+        Map<Long, Sheet> sheets =
+                batchId == null ? Map.of() : layouts.chosen(List.of(batchId)).getOrDefault(batchId, Map.of());
+        List<Supply> supplies = supplies(choices, shelves, batchId, sheets.values());
         return plan(
-                document, size, units, supplies(choices, shelves, batchId), current.workroom(), own, shelves, batchId);
+                document,
+                size,
+                units,
+                supplies,
+                current.workroom(),
+                own,
+                shelves,
+                batchId,
+                byKey(sheets, supplies, current));
     }
 
     Planned of(Batch batch, Settings current) {
@@ -93,13 +111,22 @@ class BatchPlans {
             choices.get(batch).materials().forEach(choice -> ids.add(choice.materialId()));
         }
         Shelves shelves = stock.read(ids);
+        Map<Long, Map<Long, Sheet>> sheets = layouts.chosen(batches.stream()
+                .filter(batch -> batch.stage() == BatchStage.PLANNED)
+                .map(Batch::id)
+                .toList());
         Map<Batch, Planned> planned = new LinkedHashMap<>();
         for (Batch batch : batches) {
             planned.put(
                     batch,
                     frozen.containsKey(batch)
                             ? frozen(batch, frozen.get(batch), shelves)
-                            : planned(batch, choices.get(batch), shelves, current));
+                            : planned(
+                                    batch,
+                                    choices.get(batch),
+                                    shelves,
+                                    current,
+                                    sheets.getOrDefault(batch.id(), Map.of())));
         }
         return planned;
     }
@@ -110,17 +137,19 @@ class BatchPlans {
                 List.of(json.readValue(batch.offcuts(), Long[].class)));
     }
 
-    private Planned planned(Batch batch, Choices choices, Shelves shelves, Settings current) {
+    private Planned planned(Batch batch, Choices choices, Shelves shelves, Settings current, Map<Long, Sheet> sheets) {
         Workroom workroom = current.workroom();
+        List<Supply> supplies = supplies(choices, shelves, batch.id(), sheets.values());
         return plan(
                 designs.document(batch.designId()),
                 batch.sizeName(),
                 batch.units(),
-                supplies(choices, shelves, batch.id()),
+                supplies,
                 workroom,
                 own(batch, workroom),
                 shelves,
-                batch.id());
+                batch.id(),
+                byKey(sheets, supplies, current));
     }
 
     private Planned frozen(Batch batch, FrozenInputs frozen, Shelves shelves) {
@@ -139,7 +168,8 @@ class BatchPlans {
                 workroom,
                 own(batch, workroom),
                 shelves,
-                batch.id());
+                batch.id(),
+                frozen.sheetsByKey());
     }
 
     private static Optional<Money> own(Batch batch, Workroom workroom) {
@@ -195,11 +225,30 @@ class BatchPlans {
                 : Worth.of(price);
     }
 
-    private static List<Supply> supplies(Choices choices, Shelves shelves, @Nullable Long batchId) {
-        return choices.materials().stream()
-                .flatMap(choice ->
-                        shelves.supply(choice.slot(), choice.materialId(), batchId, choices.offcuts()).stream())
+    /** The materials, with the offcuts and precuts that were chosen or that a layout lies on. */
+    private static List<Supply> supplies(
+            Choices choices, Shelves shelves, @Nullable Long batchId, Collection<Sheet> sheets) {
+        List<Long> pieces = Stream.concat(
+                        choices.offcuts().stream(),
+                        sheets.stream()
+                                .flatMap(sheet -> sheet.layout().cloths().stream())
+                                .filter(cloth -> !cloth.isBolt())
+                                .map(cloth -> Long.valueOf(cloth.lot())))
+                .distinct()
                 .toList();
+        return choices.materials().stream()
+                .flatMap(choice -> shelves.supply(choice.slot(), choice.materialId(), batchId, pieces).stream())
+                .toList();
+    }
+
+    /** The layouts as the core takes them, by the key of their supply, with what their offcuts are worth. */
+    private static Map<String, CuttingSheet> byKey(Map<Long, Sheet> sheets, List<Supply> supplies, Settings current) {
+        Map<String, CuttingSheet> byKey = new HashMap<>();
+        sheets.forEach((materialId, sheet) -> supplies.stream()
+                .filter(supply -> supply.key().equals(Long.toString(materialId)))
+                .findFirst()
+                .ifPresent(supply -> byKey.put(supply.key(), CuttingJobs.sheet(sheet, supply, current))));
+        return byKey;
     }
 
     private Planned plan(
@@ -210,11 +259,12 @@ class BatchPlans {
             Workroom workroom,
             Optional<Money> own,
             Shelves shelves,
-            @Nullable Long batchId) {
+            @Nullable Long batchId,
+            Map<String, CuttingSheet> sheets) {
         Design design = DesignService.stored(document);
         int index = Math.max(0, document.sizes().indexOf(size));
         return new Planned(
-                planner.plan(design, index, units, supplies, workroom, own),
+                planner.plan(design, index, units, supplies, workroom, own, sheets),
                 design,
                 document,
                 supplies,

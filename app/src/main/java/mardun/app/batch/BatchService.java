@@ -31,6 +31,7 @@ import mardun.app.batch.BatchViews.ShortLine;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.BatchViews.StageForm;
 import mardun.app.batch.BatchViews.StepLine;
+import mardun.app.batch.FrozenInputs.FrozenSheet;
 import mardun.app.batch.FrozenInputs.FrozenSupply;
 import mardun.app.batch.FrozenInputs.FrozenWorkroom;
 import mardun.app.design.DesignDocument;
@@ -383,7 +384,12 @@ public class BatchService {
         return json.writeValueAsString(new FrozenInputs(
                 planned.document(),
                 supplies.stream().map(FrozenSupply::of).toList(),
-                FrozenWorkroom.of(planned.workroom())));
+                FrozenWorkroom.of(planned.workroom()),
+                planned.plan().needs().stream()
+                        .flatMap(need -> need.sheet().stream()
+                                .map(sheet -> FrozenSheet.of(
+                                        Long.parseLong(need.supply().key()), sheet)))
+                        .toList()));
     }
 
     /** The materials at what the ledger says that the batch took of them, which stays so whatever school is chosen later. */

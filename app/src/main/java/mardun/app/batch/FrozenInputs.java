@@ -4,10 +4,13 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mardun.app.cutting.LayoutDocument;
 import mardun.app.design.DesignDocument;
+import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.material.Amount;
@@ -33,9 +36,13 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What a batch's plan was worked out from when its cloth was cut: the design, the materials' prices and the workroom's
- * rates as they were. From it the plan can be worked out again, to the cent, whatever changed since.
+ * rates as they were, and the layouts by which it was cut; those are absent in batches from before there were any. From it the plan can be worked out again, to the cent, whatever changed since.
  */
-record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWorkroom workroom) {
+record FrozenInputs(
+        DesignDocument design,
+        List<FrozenSupply> supplies,
+        FrozenWorkroom workroom,
+        @Nullable List<FrozenSheet> sheets) {
 
     /**
      * A material as it was.
@@ -109,6 +116,32 @@ record FrozenInputs(DesignDocument design, List<FrozenSupply> supplies, FrozenWo
                             : pieces.stream().map(FrozenPiece::piece).toList(),
                     price);
         }
+    }
+
+    /** The layout by which a cloth was cut. */
+    record FrozenSheet(long materialId, LayoutDocument layout, long squaringNm, Map<String, Long> extra) {
+
+        static FrozenSheet of(long materialId, CuttingSheet sheet) {
+            return new FrozenSheet(
+                    materialId,
+                    LayoutDocument.of(sheet.layout()),
+                    sheet.squaring().nanometres(),
+                    sheet.extra());
+        }
+
+        /** What went back on the shelf is in the ledger by now. */
+        CuttingSheet sheet() {
+            return new CuttingSheet(layout.layout(), new Length(squaringNm), extra, BigFraction.ZERO);
+        }
+    }
+
+    /** The layouts by the key of their supply. */
+    Map<String, CuttingSheet> sheetsByKey() {
+        Map<String, CuttingSheet> byKey = new HashMap<>();
+        if (sheets != null) {
+            sheets.forEach(sheet -> byKey.put(Long.toString(sheet.materialId()), sheet.sheet()));
+        }
+        return byKey;
     }
 
     /** What was there of a part of a material, and what the next amounts of it were worth. */

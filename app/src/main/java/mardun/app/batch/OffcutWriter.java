@@ -14,7 +14,6 @@ import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan.Need;
-import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.batch.Supply;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.Offcuts;
@@ -45,7 +44,7 @@ record OffcutWriter(ViewWriter writer) {
         long id = Long.parseLong(cloth.key());
         List<ClothPiece> free = planned.shelves().pieces(id, planned.batchId());
         List<ClothPiece> chosen = cloth.pieces();
-        List<CutPiece> wanted = pieces(cloth, planned);
+        List<CutPiece> wanted = CuttingJobs.pieces(cloth, planned);
         Map<String, Offcuts.Use> uses = new LinkedHashMap<>();
         Offcuts.first(wanted, chosen).uses().forEach(use -> uses.put(use.key(), use));
         List<CutPiece> rest = Offcuts.first(wanted, chosen).rest();
@@ -95,24 +94,6 @@ record OffcutWriter(ViewWriter writer) {
                         .multiply(use.pieces().getOrDefault(piece.letter(), 0L)))
                 .reduce(BigFraction.ZERO, BigFraction::add);
         return Length.rounded(area.divide(cloth.usableWidth().orElseThrow().nanometres()), RoundingMode.HALF_UP);
-    }
-
-    private static List<CutPiece> pieces(Supply cloth, Planned planned) {
-        return planned.plan().pieces().stream()
-                .filter(line -> planned.supplies().stream()
-                        .anyMatch(supply -> supply.key().equals(cloth.key())
-                                && supply.slot().equals(line.piece().piece().slot())))
-                .map(line -> piece(line, cloth))
-                .toList();
-    }
-
-    private static CutPiece piece(PieceLine line, Supply cloth) {
-        return new CutPiece(
-                line.piece().piece().letter(),
-                line.piece().piece().name(),
-                line.piece().extent(),
-                line.count(),
-                !(cloth.directional() && line.piece().piece().directional()));
     }
 
     /** What cutting leaves of a cloth and is as large as the smallest that the maker keeps. */

@@ -192,6 +192,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "40",
                 PricePoint.HALF,
                 List.of("2", "2", "2.5", "1", "3", "0", "4"),
+                null,
                 null));
     }
 

@@ -101,6 +101,12 @@ public class StockShelves {
             return byId.get(id).piecesTakenBy(batchId, lotId);
         }
 
+        /** How many layers of a cloth are cut at once; empty where nobody said. */
+        public Optional<Integer> layersAtOnce(long id) {
+            return Optional.ofNullable(byId.get(id))
+                    .map(shelf -> shelf.material().facts().layersAtOnce());
+        }
+
         /** Whether all of a batch has to come from one dye lot. */
         public boolean isOneDyeLot(long id) {
             return byId.get(id).material().facts().oneDyeLot();

@@ -75,6 +75,10 @@ public class Settings {
     private long offcutShortNm;
     private long offcutLongNm;
     private int offcutDays;
+    private int rulerSeconds;
+    private int cutSeconds;
+    private int pieceSeconds;
+    private long squaringNm;
 
     protected Settings() {}
 
@@ -91,7 +95,8 @@ public class Settings {
             long stallFeeMinor,
             PriceChoice prices,
             List<Integer> freeMinutes,
-            Shelf shelf) {}
+            Shelf shelf,
+            Cutting cutting) {}
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.
@@ -101,6 +106,16 @@ public class Settings {
      * @param offcutDays after so many days a small one may go into the scrap bag
      */
     record Shelf(Valuing valuing, Length offcutShort, Length offcutLong, int offcutDays) {}
+
+    /**
+     * How long cutting takes, and what squares the end of a bolt.
+     *
+     * @param ruler setting it to another height of strip
+     * @param cut one cut through all layers
+     * @param piece taking up one piece
+     * @param squaring what is cut off; zero for nothing
+     */
+    public record Cutting(Duration ruler, Duration cut, Duration piece, Length squaring) {}
 
     void enter(Entered entered) {
         unitSystem = entered.unitSystem();
@@ -124,6 +139,10 @@ public class Settings {
         offcutShortNm = entered.shelf().offcutShort().nanometres();
         offcutLongNm = entered.shelf().offcutLong().nanometres();
         offcutDays = entered.shelf().offcutDays();
+        rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
+        cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
+        pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
+        squaringNm = entered.cutting().squaring().nanometres();
     }
 
     long version() {
@@ -182,6 +201,15 @@ public class Settings {
 
     Shelf shelf() {
         return new Shelf(valuing(), offcutShort(), offcutLong(), offcutDays);
+    }
+
+    /** How long cutting takes, and what squares the end of a bolt. */
+    public Cutting cutting() {
+        return new Cutting(
+                Duration.ofSeconds(rulerSeconds),
+                Duration.ofSeconds(cutSeconds),
+                Duration.ofSeconds(pieceSeconds),
+                new Length(squaringNm));
     }
 
     /** Rates, the stall's terms and the way of pricing, for the core. */

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param version of the settings that the form was filled from
  * @param thickestSeam the thickest seam that the machine sews
  * @param shelf absent to leave it as it is
+ * @param cutting absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -36,7 +37,8 @@ public record SettingsForm(
         @NotNull String priceMarkup,
         @NotNull PricePoint pricePoint,
         @NotNull @Size(min = 7, max = 7) List<String> freeHours,
-        @Nullable @Valid ShelfForm shelf) {
+        @Nullable @Valid ShelfForm shelf,
+        @Nullable @Valid CuttingForm cutting) {
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.
@@ -54,4 +56,18 @@ public record SettingsForm(
             @NotNull String offcutShort,
             @NotNull String offcutLong,
             @NotNull String offcutDays) {}
+
+    /**
+     * How long cutting takes, in seconds, and what squares the end of a bolt.
+     *
+     * @param rulerSeconds setting the ruler to another height of strip
+     * @param cutSeconds one cut through all layers
+     * @param pieceSeconds taking up one piece
+     * @param squaring what is cut off to square the end; 0 for nothing
+     */
+    public record CuttingForm(
+            @NotNull String rulerSeconds,
+            @NotNull String cutSeconds,
+            @NotNull String pieceSeconds,
+            @NotNull String squaring) {}
 }

@@ -2,12 +2,14 @@ package mardun.app.settings;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
+import mardun.app.settings.SettingsForm.CuttingForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
 import mardun.core.material.Valuing;
 import mardun.core.measure.Length;
@@ -27,6 +29,8 @@ public class SettingsService {
 
     private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
     private static final Length WIDEST_OFFCUT = Length.of(2, LengthUnit.METRE);
+    private static final Length WIDEST_SQUARING = Length.of(20, LengthUnit.CENTIMETRE);
+    private static final int MOST_SECONDS = 3600;
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
     private final SettingsRepository repository;
@@ -70,7 +74,12 @@ public class SettingsService {
                         settings.valuing().offcutsArePaid(),
                         LengthWriter.exactly(settings.offcutShort(), settings.unitSystem()),
                         LengthWriter.exactly(settings.offcutLong(), settings.unitSystem()),
-                        Integer.toString(settings.offcutDays())));
+                        Integer.toString(settings.offcutDays())),
+                new CuttingForm(
+                        Long.toString(settings.cutting().ruler().toSeconds()),
+                        Long.toString(settings.cutting().cut().toSeconds()),
+                        Long.toString(settings.cutting().piece().toSeconds()),
+                        LengthWriter.exactly(settings.cutting().squaring(), settings.unitSystem())));
     }
 
     @Transactional
@@ -116,7 +125,10 @@ public class SettingsService {
                 free,
                 form.shelf() == null
                         ? before.shelf()
-                        : shelf(form.shelf(), fields, form.unitSystem().smallUnit()));
+                        : shelf(form.shelf(), fields, form.unitSystem().smallUnit()),
+                form.cutting() == null
+                        ? before.cutting()
+                        : cutting(form.cutting(), fields, form.unitSystem().smallUnit()));
         fields.check();
         return entered;
     }
@@ -135,6 +147,29 @@ public class SettingsService {
                 shortSide,
                 longSide,
                 fields.count("shelf.offcutDays", form.offcutDays(), 1, 3650));
+    }
+
+    private static Settings.Cutting cutting(CuttingForm form, FieldReader fields, LengthUnit bare) {
+        return new Settings.Cutting(
+                seconds(fields, "cutting.rulerSeconds", form.rulerSeconds()),
+                seconds(fields, "cutting.cutSeconds", form.cutSeconds()),
+                seconds(fields, "cutting.pieceSeconds", form.pieceSeconds()),
+                squaring(fields, form.squaring(), bare));
+    }
+
+    private static Length squaring(FieldReader fields, String typed, LengthUnit bare) {
+        Length squaring = fields.length("cutting.squaring", typed, bare);
+        if (squaring.isLongerThan(WIDEST_SQUARING)) {
+            fields.refuse(
+                    "cutting.squaring",
+                    typed,
+                    "“" + typed + "” is more than squares an end. Type at most 20 cm, or 8 in.");
+        }
+        return squaring;
+    }
+
+    private static Duration seconds(FieldReader fields, String name, String typed) {
+        return Duration.ofSeconds(fields.count(name, typed, 0, MOST_SECONDS));
     }
 
     private CurrencyUnit currency(FieldReader fields, String code, Settings before) {

@@ -25,6 +25,7 @@ class PageRoutes {
         "/batches",
         "/batches/new",
         "/batches/{id}",
+        "/batches/{id}/cutting",
         "/settings"
     })
     String page() {

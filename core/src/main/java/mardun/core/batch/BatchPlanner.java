@@ -163,7 +163,7 @@ public final class BatchPlanner {
         }
         Offcuts.Plan plan = Offcuts.first(cut, supply.pieces());
         ClothNeed need = cloths.plan(width, plan.rest());
-        Figure<Length> length = beforeShrinking(need.length(), supply.shrinkage());
+        Figure<Length> length = beforeShrinking(need.length(), supply);
         return new Need(
                 supply,
                 Part.WHOLE,
@@ -175,7 +175,7 @@ public final class BatchPlanner {
     }
 
     private static Need clothNeed(Supply supply, CuttingSheet sheet) {
-        Figure<Length> length = beforeShrinking(sheet.length(), supply.shrinkage());
+        Figure<Length> length = beforeShrinking(sheet.length(), supply);
         return new Need(
                 supply,
                 Part.WHOLE,
@@ -203,6 +203,11 @@ public final class BatchPlanner {
         return shrunk(supply.usableWidth().orElseThrow(), supply.shrinkage());
     }
 
+    /** What has to be taken of a cloth to cut so much of it: more, where it still shrinks. */
+    public static Length lengthToTake(Supply supply, Length cut) {
+        return Length.rounded(cut.exact().divide(staying(supply.shrinkage())), RoundingMode.CEILING);
+    }
+
     /** The share that is left after shrinking. */
     private static BigFraction staying(BigDecimal shrinkage) {
         BigDecimal stays = BigDecimal.ONE.subtract(shrinkage);
@@ -213,11 +218,12 @@ public final class BatchPlanner {
         return Length.rounded(width.exact().multiply(staying(shrinkage)), RoundingMode.FLOOR);
     }
 
-    private static Figure<Length> beforeShrinking(Figure<Length> cut, BigDecimal shrinkage) {
+    private static Figure<Length> beforeShrinking(Figure<Length> cut, Supply supply) {
+        BigDecimal shrinkage = supply.shrinkage();
         if (shrinkage.signum() == 0) {
             return cut;
         }
-        Length bought = Length.rounded(cut.value().exact().divide(staying(shrinkage)), RoundingMode.CEILING);
+        Length bought = lengthToTake(supply, cut.value());
         return new Figure<>(
                 bought,
                 Working.of("Cloth shrinks when it is washed first: take more of it, by what is left of its length.")

@@ -41,7 +41,7 @@ public final class Budget {
     }
 
     /** The share of the work that is done, from 0 to 1. */
-    double share() {
+    public double share() {
         return Math.min(1, (double) done / work);
     }
 

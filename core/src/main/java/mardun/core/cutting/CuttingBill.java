@@ -41,7 +41,15 @@ public record CuttingBill(
 
     /** The bill of a layout that can be cut. */
     public static CuttingBill of(CuttingLayout layout, CuttingJob job) {
-        CuttingTerms terms = job.terms();
+        return of(layout, job.sheets(), job.terms());
+    }
+
+    /**
+     * The same, without knowing what it had to give.
+     *
+     * @param sheets the offcuts and precuts that it may lie on
+     */
+    public static CuttingBill of(CuttingLayout layout, List<ClothPiece> sheets, CuttingTerms terms) {
         Map<Extent, Long> kept = new LinkedHashMap<>();
         BigFraction cloth = BigFraction.ZERO;
         BigFraction goesBack = BigFraction.ZERO;
@@ -50,7 +58,7 @@ public record CuttingBill(
         long pieces = 0;
         for (ClothLayout one : layout.cloths()) {
             CutTree tree = CutTree.of(one);
-            BigFraction price = price(one, job);
+            BigFraction price = price(one, sheets, terms);
             Length squaring = one.isBolt() ? terms.squaring() : Length.ZERO;
             BigFraction itsCost = one.isBolt() ? cost(one.length().plus(squaring), terms) : price;
             cloth = cloth.add(itsCost);
@@ -94,10 +102,10 @@ public record CuttingBill(
                 : BigFraction.of(used.minus(least).nanometres(), least.nanometres());
     }
 
-    private static BigFraction price(ClothLayout one, CuttingJob job) {
+    private static BigFraction price(ClothLayout one, List<ClothPiece> sheets, CuttingTerms terms) {
         return one.isBolt()
-                ? cost(one.length(), job.terms())
-                : job.sheets().stream()
+                ? cost(one.length(), terms)
+                : sheets.stream()
                         .filter(sheet -> sheet.key().equals(one.lot()))
                         .map(ClothPiece::minorEach)
                         .findFirst()

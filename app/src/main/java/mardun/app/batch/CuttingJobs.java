@@ -1,0 +1,95 @@
+package mardun.app.batch;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.batch.BatchPlans.Planned;
+import mardun.app.cutting.CuttingSheets.Sheet;
+import mardun.app.settings.Settings;
+import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.Supply;
+import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.Recut;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.MaterialKind;
+import mardun.core.measure.Length;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/** What has to be cut for a batch, from each of its cloths. */
+final class CuttingJobs {
+
+    private static final int SECONDS_PER_HOUR = 3600;
+
+    /** Of a cloth of which the maker didn't say how many layers are cut at once. */
+    private static final int USUAL_LAYERS = 2;
+
+    private CuttingJobs() {}
+
+    /** The cloths of a batch, each once, however many slots it fills. */
+    static List<Supply> cloths(Planned planned) {
+        Map<String, Supply> cloths = new LinkedHashMap<>();
+        planned.supplies().stream()
+                .filter(supply -> supply.kind() == MaterialKind.CLOTH)
+                .forEach(supply -> cloths.putIfAbsent(supply.key(), supply));
+        return cloths.values().stream()
+                .filter(cloth -> !lines(cloth, planned).isEmpty())
+                .toList();
+    }
+
+    /** The pieces that are cut from a cloth. */
+    static List<CutPiece> pieces(Supply cloth, Planned planned) {
+        return BatchPlanner.cutPieces(cloth, lines(cloth, planned));
+    }
+
+    /** The lines of the cut list that are cut from a cloth. */
+    static List<PieceLine> lines(Supply cloth, Planned planned) {
+        return planned.plan().pieces().stream()
+                .filter(line -> planned.supplies().stream()
+                        .anyMatch(supply -> supply.key().equals(cloth.key())
+                                && supply.slot().equals(line.piece().piece().slot())))
+                .toList();
+    }
+
+    /** The job for a cloth, from its bolt and from these offcuts and precuts. */
+    static CuttingJob job(Supply cloth, Planned planned, List<ClothPiece> sheets, Settings current) {
+        int layers = planned.shelves().layersAtOnce(Long.parseLong(cloth.key())).orElse(USUAL_LAYERS);
+        return new CuttingJob(
+                pieces(cloth, planned), BatchPlanner.widthToCut(cloth), sheets, terms(cloth, layers, current));
+    }
+
+    private static CuttingTerms terms(Supply cloth, int layers, Settings current) {
+        Settings.Cutting cutting = current.cutting();
+        return new CuttingTerms(
+                BigFraction.of(
+                        cloth.price().price().getAmountMinorLong(),
+                        cloth.price().per().value()),
+                BigFraction.of(current.workroom().hourlyRate().getAmountMinorLong(), SECONDS_PER_HOUR),
+                cutting.ruler(),
+                cutting.cut(),
+                cutting.piece(),
+                layers,
+                cutting.squaring(),
+                current.offcutShort(),
+                current.offcutLong(),
+                !current.valuing().offcutsArePaid());
+    }
+
+    /** A stored layout with the pieces that are cut once more. */
+    static CuttingLayout whole(Sheet sheet, Length width) {
+        return Recut.with(sheet.layout(), sheet.recuts(), width);
+    }
+
+    /** A stored layout as the plan takes it. */
+    static CuttingSheet sheet(Sheet sheet, Supply cloth, Settings current) {
+        Length width = BatchPlanner.widthToCut(cloth);
+        CuttingLayout whole = whole(sheet, width);
+        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
+        return new CuttingSheet(whole, current.cutting().squaring(), sheet.extra(), bill.goesBack());
+    }
+}

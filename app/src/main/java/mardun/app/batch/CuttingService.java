@@ -1,0 +1,507 @@
+package mardun.app.batch;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
+import mardun.app.batch.BatchPlans.Planned;
+import mardun.app.batch.BatchViews.CautionView;
+import mardun.app.batch.CuttingViews.ClothView;
+import mardun.app.batch.CuttingViews.CuttingView;
+import mardun.app.batch.CuttingViews.PieceKind;
+import mardun.app.batch.CuttingViews.SearchForm;
+import mardun.app.batch.CuttingViews.SearchView;
+import mardun.app.batch.CuttingViews.SpoiledForm;
+import mardun.app.batch.CuttingViews.TickForm;
+import mardun.app.batch.CuttingViews.WhatIfForm;
+import mardun.app.batch.CuttingViews.WhatIfView;
+import mardun.app.cutting.CuttingSheets;
+import mardun.app.cutting.CuttingSheets.Sheet;
+import mardun.app.cutting.LayoutDocument;
+import mardun.app.cutting.LayoutQueue;
+import mardun.app.cutting.LayoutRun;
+import mardun.app.material.MaterialService;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.Supply;
+import mardun.core.caution.Caution;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.Budget;
+import mardun.core.cutting.CannotBeCutException;
+import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.LayoutCheck;
+import mardun.core.cutting.LayoutSearch;
+import mardun.core.cutting.Recut;
+import mardun.core.design.Finding;
+import mardun.core.making.Stage;
+import mardun.core.material.Amount;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Value;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How batches are cut: their layouts, the cuts in order, and what if. */
+@Service
+public class CuttingService {
+
+    private static final Length WIDEST = Length.of(5, LengthUnit.METRE);
+    private static final Length LONGEST = Length.of(1000, LengthUnit.METRE);
+
+    /** For a question that is asked in passing, about a tenth of a second each. */
+    private static final long WORK_IN_PASSING = 30_000;
+
+    private static final int MOST_SPOILED = 200;
+    private static final long SEED = 1;
+
+    private final BatchRepository batches;
+    private final BatchPlans plans;
+    private final CuttingSheets sheets;
+    private final LayoutQueue queue;
+    private final MaterialService materials;
+    private final SettingsService settings;
+
+    CuttingService(
+            BatchRepository batches,
+            BatchPlans plans,
+            CuttingSheets sheets,
+            LayoutQueue queue,
+            MaterialService materials,
+            SettingsService settings) {
+        this.batches = batches;
+        this.plans = plans;
+        this.sheets = sheets;
+        this.queue = queue;
+        this.materials = materials;
+        this.settings = settings;
+    }
+
+    @Transactional(readOnly = true)
+    public CuttingView get(long id) {
+        Settings current = settings.current();
+        Batch batch = find(id);
+        Planned planned = plans.of(batch, current);
+        List<Sheet> all = sheets.all(id);
+        List<Supply> cloths = CuttingJobs.cloths(planned);
+        Map<Long, String> colours = materials.colours(
+                cloths.stream().map(cloth -> Long.valueOf(cloth.key())).toList());
+        return new CuttingView(
+                id,
+                batch.version(),
+                planned.design().name(),
+                batch.sizeName(),
+                batch.units(),
+                batch.stage(),
+                all.stream().filter(Sheet::chosen).map(Sheet::aim).findFirst().orElse(Aim.MONEY),
+                all.stream()
+                        .anyMatch(sheet ->
+                                !sheet.done().isEmpty() || !sheet.recuts().isEmpty()),
+                queue.of(id).map(run -> view(run, current)).orElse(null),
+                cloths.stream()
+                        .map(cloth -> cloth(cloth, planned, all, colours, current))
+                        .toList(),
+                Caution.forStage(planned.design().steps(), Stage.CUT).stream()
+                        .map(caution -> new CautionView(Stage.CUT, caution.title(), caution.text()))
+                        .toList());
+    }
+
+    private ClothView cloth(
+            Supply cloth, Planned planned, List<Sheet> all, Map<Long, String> colours, Settings current) {
+        ViewWriter writer = current.writer();
+        long materialId = Long.parseLong(cloth.key());
+        Optional<Need> need = planned.plan().needs().stream()
+                .filter(one -> one.supply().key().equals(cloth.key()))
+                .findFirst();
+        CuttingJob job =
+                CuttingJobs.job(cloth, planned, planned.shelves().pieces(materialId, planned.batchId()), current);
+        List<PieceLine> lines = CuttingJobs.lines(cloth, planned);
+        Map<String, Long> each = lines.stream()
+                .collect(Collectors.toMap(
+                        line -> line.piece().piece().letter(),
+                        line -> line.piece().count()));
+        CuttingWriter drawing = new CuttingWriter(writer, job, each);
+        List<Sheet> its =
+                all.stream().filter(sheet -> sheet.materialId() == materialId).toList();
+        Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.width(), materialId));
+        Map<String, Long> extra = cutBy.map(Sheet::extra).orElse(Map.of());
+        Amount none = Amount.of(Length.ZERO);
+        return new ClothView(
+                materialId,
+                cloth.name(),
+                colours.getOrDefault(materialId, "#9fb0b0"),
+                cloth.directional(),
+                writer.length(job.width(), ShownRounding.DOWN),
+                writer.amount(need.map(Need::amount).orElse(none)),
+                writer.amount(need.map(one -> one.stock().free()).orElse(none)),
+                need.filter(Need::isShort)
+                        .map(one -> writer.amount(one.shortBy()))
+                        .orElse(null),
+                need.isPresent() ? null : trouble(cloth, planned, writer),
+                lines.stream()
+                        .map(line -> new PieceKind(
+                                line.piece().piece().letter(),
+                                line.piece().piece().name(),
+                                line.piece().piece().role(),
+                                writer.length(line.piece().extent().width(), ShownRounding.UP),
+                                writer.length(line.piece().extent().height(), ShownRounding.UP),
+                                line.count(),
+                                line.piece().count(),
+                                extra.getOrDefault(line.piece().piece().letter(), 0L)))
+                        .toList(),
+                cutBy.map(drawing::mats).orElse(List.of()),
+                cutBy.map(sheet -> drawing.bill(CuttingJobs.whole(sheet, job.width())))
+                        .orElse(null),
+                cutBy.isPresent() ? its.stream().map(drawing::aim).toList() : List.of());
+    }
+
+    /** The stored layout by which the plan goes; of a batch that is cut, perhaps only what was frozen then. */
+    private static Sheet shown(CuttingSheet sheet, List<Sheet> stored, Length width, long materialId) {
+        return stored.stream()
+                .filter(Sheet::chosen)
+                .filter(one -> CuttingJobs.whole(one, width).equals(sheet.layout()))
+                .findFirst()
+                .orElse(new Sheet(materialId, Aim.MONEY, true, sheet.layout(), List.of(), List.of()));
+    }
+
+    private static String trouble(Supply cloth, Planned planned, ViewWriter writer) {
+        return planned.plan().findings().stream()
+                .filter(Finding::isRefused)
+                .filter(finding -> finding.place().equals("slots." + cloth.slot()))
+                .findFirst()
+                .map(finding -> writer.sentence(finding.what()) + " " + writer.sentence(finding.remedy()))
+                .orElse("The plan isn't complete yet. Finish it first.");
+    }
+
+    /** Begins to search for the layouts of the cloths of which nothing is cut yet. */
+    @Transactional(readOnly = true)
+    public SearchView search(long id, SearchForm form) {
+        Settings current = settings.current();
+        Batch batch = planned(id);
+        Planned planned = plans.of(batch, current);
+        List<Sheet> all = sheets.all(id);
+        List<LayoutRun.Task> tasks = new ArrayList<>();
+        for (Supply cloth : CuttingJobs.cloths(planned)) {
+            long materialId = Long.parseLong(cloth.key());
+            boolean begun = all.stream()
+                    .anyMatch(sheet -> sheet.materialId() == materialId
+                            && !(sheet.done().isEmpty() && sheet.recuts().isEmpty()));
+            if (!begun) {
+                tasks.add(new LayoutRun.Task(
+                        materialId,
+                        CuttingJobs.job(
+                                cloth,
+                                planned,
+                                form.fromOffcuts() ? planned.shelves().pieces(materialId, id) : List.of(),
+                                current)));
+            }
+        }
+        return view(queue.begin(id, tasks, form.aim(), form.seconds()), current);
+    }
+
+    @Transactional(readOnly = true)
+    public SearchView searching(long id) {
+        Settings current = settings.current();
+        return queue.of(id).map(run -> view(run, current)).orElse(new SearchView(false, false, 1, null));
+    }
+
+    @Transactional(readOnly = true)
+    public SearchView stop(long id) {
+        queue.stop(id);
+        return searching(id);
+    }
+
+    private static SearchView view(LayoutRun run, Settings current) {
+        ViewWriter writer = current.writer();
+        LayoutRun.Found best = run.best();
+        String words = null;
+        if (best != null && best.least().isPositive()) {
+            BigFraction over = BigFraction.of(
+                    best.length().minus(best.least()).nanometres(), best.least().nanometres());
+            words = writer.text(new Value.OnTheShelf(best.length())) + ", "
+                    + ViewWriter.percent(over.bigDecimalValue(3, RoundingMode.HALF_UP))
+                    + " over the least possible";
+        }
+        return new SearchView(run.state() != LayoutRun.State.ENDED, run.hasFailed(), run.progress(), words);
+    }
+
+    @Transactional
+    public CuttingView choose(long id, Aim aim) {
+        planned(id);
+        sheets.choose(id, aim);
+        return get(id);
+    }
+
+    /** Says that a step is cut, or isn't after all. */
+    @Transactional
+    public CuttingView tick(long id, TickForm form) {
+        find(id);
+        sheets.tick(id, form.materialId(), form.step(), form.done());
+        return get(id);
+    }
+
+    /** Finds room for pieces that were spoiled: in the rests first, the smallest that holds them. */
+    @Transactional
+    public CuttingView spoiled(long id, SpoiledForm form) {
+        Settings current = settings.current();
+        Planned planned = plans.of(planned(id), current);
+        FieldReader fields = new FieldReader();
+        int count = fields.count("count", form.count(), 1, MOST_SPOILED);
+        fields.check();
+        Supply cloth = supply(planned, form.materialId());
+        CutPiece kind = CuttingJobs.pieces(cloth, planned).stream()
+                .filter(piece -> piece.letter().equals(form.letter()))
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("No piece " + form.letter() + " is cut from this cloth."));
+        Sheet sheet = chosen(id, form.materialId());
+        Length width = BatchPlanner.widthToCut(cloth);
+        CuttingLayout layout = CuttingJobs.whole(sheet, width);
+        List<Recut> more = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            Recut recut = Recut.of(layout, kind);
+            more.add(recut);
+            layout = Recut.with(layout, List.of(recut), width);
+        }
+        sheets.recut(id, form.materialId(), more);
+        return get(id);
+    }
+
+    private Sheet chosen(long id, long materialId) {
+        return sheets.all(id).stream()
+                .filter(sheet -> sheet.materialId() == materialId && sheet.chosen())
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
+    }
+
+    /** The layout of a cloth as it is now, with what is cut once more. */
+    @Transactional(readOnly = true)
+    public LayoutDocument layout(long id, long materialId) {
+        Planned planned = plans.of(find(id), settings.current());
+        Length width = BatchPlanner.widthToCut(supply(planned, materialId));
+        return LayoutDocument.of(CuttingJobs.whole(chosen(id, materialId), width));
+    }
+
+    /** Takes a layout from a file; for all aims, because it is the maker's own. */
+    @Transactional
+    public CuttingView changeLayout(long id, long materialId, LayoutDocument document) {
+        Settings current = settings.current();
+        Planned planned = plans.of(planned(id), current);
+        if (!document.format().equals(LayoutDocument.FORMAT)) {
+            throw RefusedException.conflict("The file says that it is “" + document.format() + "”, and “"
+                    + LayoutDocument.FORMAT + "” is what can be read here.");
+        }
+        Supply cloth = supply(planned, materialId);
+        CuttingJob job = CuttingJobs.job(cloth, planned, planned.shelves().pieces(materialId, id), current);
+        CuttingLayout layout = document.layout();
+        List<LayoutCheck.Flaw> flaws = LayoutCheck.flaws(layout, job);
+        if (!flaws.isEmpty()) {
+            throw RefusedException.conflict("This batch can't be cut by the layout in the file: "
+                    + flaws.stream().map(CuttingService::words).collect(Collectors.joining("; ")) + ".");
+        }
+        Aim aim = sheets.all(id).stream()
+                .filter(Sheet::chosen)
+                .map(Sheet::aim)
+                .findFirst()
+                .orElse(Aim.MONEY);
+        sheets.put(id, materialId, Map.of(aim, layout), aim);
+        return get(id);
+    }
+
+    private static String words(LayoutCheck.Flaw flaw) {
+        return switch (flaw) {
+            case UNKNOWN_CLOTH -> "it lies on a cloth of another width, or on an offcut that isn't free";
+            case UNKNOWN_PIECE -> "it has a piece that this batch hasn't";
+            case WRONG_COUNT -> "it has more or fewer of a piece than this batch takes";
+            case WRONG_SIZE -> "a piece has another size";
+            case TURNED -> "a piece is turned that has a top";
+            case OFF_THE_CLOTH -> "a piece lies over the edge of the cloth";
+            case OVERLAP -> "two pieces lie over one another";
+            case NO_EDGE_TO_EDGE_CUT -> "it doesn't come apart by cuts from edge to edge";
+        };
+    }
+
+    /** The cutting sheet of a cloth as a drawing. */
+    @Transactional(readOnly = true)
+    public String drawing(long id, long materialId) {
+        return get(id).cloths().stream()
+                .filter(cloth ->
+                        cloth.materialId() == materialId && !cloth.mats().isEmpty())
+                .findFirst()
+                .map(SheetDrawing::svg)
+                .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
+    }
+
+    /** The cutting sheets of a batch on paper. */
+    @Transactional(readOnly = true)
+    public byte[] print(long id) {
+        return SheetPaper.pdf(get(id), settings.current().unitSystem());
+    }
+
+    /** What would come of another width, of fewer bags, of turned pieces, and of more cloth. */
+    @Transactional(readOnly = true)
+    public WhatIfView whatIf(long id, WhatIfForm form) {
+        Settings current = settings.current();
+        Planned planned = plans.of(find(id), current);
+        Supply cloth = supply(planned, form.materialId());
+        FieldReader fields = new FieldReader();
+        LengthUnit bare = current.unitSystem().smallUnit();
+        Optional<Length> width = form.width().isBlank()
+                ? Optional.empty()
+                : Optional.of(fields.positiveLength("width", form.width(), bare, WIDEST));
+        Optional<Length> more = form.more().isBlank()
+                ? Optional.empty()
+                : Optional.of(fields.positiveLength("more", form.more(), bare, LONGEST));
+        fields.check();
+        CuttingJob job = CuttingJobs.job(cloth, planned, List.of(), current);
+        int units = planned.plan().units();
+        WhatIf whatIf = new WhatIf(cloth, job, units, current.writer());
+        List<String> sentences = new ArrayList<>();
+        width.ifPresent(other -> sentences.add(whatIf.onWidth(other)));
+        if (form.fewer() > 0 && form.fewer() < units) {
+            sentences.add(whatIf.fewer(form.fewer()));
+        }
+        if (form.turned()) {
+            sentences.add(whatIf.turned());
+        }
+        Length free = new Length(planned.plan().needs().stream()
+                .filter(need -> need.supply().key().equals(cloth.key()))
+                .findFirst()
+                .map(need -> Math.max(0, need.stock().free().value()))
+                .orElse(0L));
+        sentences.add(whatIf.from(free, more));
+        return new WhatIfView(sentences);
+    }
+
+    /** Answers to questions that are asked in passing; each is searched for shortly. */
+    private record WhatIf(Supply cloth, CuttingJob job, int units, ViewWriter writer) {
+
+        private Optional<Length> length(CuttingJob other) {
+            try {
+                CuttingLayout layout = LayoutSearch.search(
+                        other, Aim.LEAST_CLOTH, SEED, Budget.of(WORK_IN_PASSING, () -> false), better -> {});
+                Length cut = layout.boltLength().plus(job.terms().squaring());
+                return Optional.of(BatchPlanner.lengthToTake(cloth, cut));
+            } catch (CannotBeCutException impossible) {
+                return Optional.empty();
+            }
+        }
+
+        private CuttingJob with(Length width, int bags, boolean turned) {
+            List<CutPiece> pieces = job.pieces().stream()
+                    .map(piece -> new CutPiece(
+                            piece.letter(),
+                            piece.name(),
+                            piece.extent(),
+                            piece.count() / units * bags,
+                            piece.mayTurn() || turned))
+                    .toList();
+            return new CuttingJob(pieces, width, List.of(), job.terms());
+        }
+
+        private String compared(String begin, CuttingJob other) {
+            Optional<Length> now = length(with(job.width(), units, false));
+            Optional<Length> then = length(other);
+            if (then.isEmpty()) {
+                return begin + " it can't be cut: a piece is wider than the cloth.";
+            }
+            String takes = begin + " it takes " + text(then.get());
+            if (now.isEmpty()) {
+                return takes + ".";
+            }
+            int difference = then.get().compareTo(now.get());
+            if (difference == 0) {
+                return takes + ", as much as now.";
+            }
+            Length by =
+                    difference < 0 ? now.get().minus(then.get()) : then.get().minus(now.get());
+            return takes + ", " + text(by) + (difference < 0 ? " less." : " more.");
+        }
+
+        String onWidth(Length width) {
+            return compared("On cloth " + writer.text(Value.of(width)) + " wide", with(width, units, false));
+        }
+
+        String fewer(int bags) {
+            return compared(
+                    bags == 1 ? "With one bag fewer" : "With " + bags + " bags fewer",
+                    with(job.width(), units - bags, false));
+        }
+
+        String turned() {
+            return compared("With pieces turned wherever that helps", with(job.width(), units, true));
+        }
+
+        String from(Length free, Optional<Length> more) {
+            int now = bags(free);
+            String there = "The " + text(free) + " that is free gives " + words(now) + ".";
+            return more.map(length -> {
+                        int then = bags(free.plus(length));
+                        return there + " With " + text(length) + " more you can cut " + words(then - now) + " more.";
+                    })
+                    .orElse(there);
+        }
+
+        private static String words(int bags) {
+            return bags == 0 ? "none" : bags == 1 ? "one bag" : bags + " bags";
+        }
+
+        /** The most bags that a length gives. */
+        private int bags(Length there) {
+            IntPredicate fits = bags -> length(with(job.width(), bags, false))
+                    .filter(length -> length.compareTo(there) <= 0)
+                    .isPresent();
+            int enough = 0;
+            int tooMany = 1;
+            while (tooMany <= BatchService.MOST_UNITS && fits.test(tooMany)) {
+                enough = tooMany;
+                tooMany *= 2;
+            }
+            while (tooMany - enough > 1) {
+                int next = (enough + tooMany) / 2;
+                if (fits.test(next)) {
+                    enough = next;
+                } else {
+                    tooMany = next;
+                }
+            }
+            return enough;
+        }
+
+        private String text(Length length) {
+            return writer.text(new Value.OnTheShelf(length));
+        }
+    }
+
+    private static Supply supply(Planned planned, long materialId) {
+        return CuttingJobs.cloths(planned).stream()
+                .filter(cloth -> cloth.key().equals(Long.toString(materialId)))
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("This batch isn't cut from that cloth."));
+    }
+
+    private Batch find(long id) {
+        return batches.findById(id)
+                .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer."));
+    }
+
+    private Batch planned(long id) {
+        Batch batch = find(id);
+        if (batch.stage() != BatchStage.PLANNED) {
+            throw RefusedException.conflict("Its cloth is cut, so the layout stays as it is.");
+        }
+        return batch;
+    }
+}

@@ -1,0 +1,211 @@
+package mardun.app.batch;
+
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import mardun.app.batch.BatchViews.CautionView;
+import mardun.app.show.Views.AmountView;
+import mardun.app.show.Views.LengthView;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.TimeView;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.CutOrder;
+import mardun.core.design.Role;
+import org.jspecify.annotations.Nullable;
+
+/** What the interface sends and gets to see of cutting. Lengths of a drawing are whole nanometres. */
+public final class CuttingViews {
+
+    private CuttingViews() {}
+
+    /**
+     * How a batch is cut.
+     *
+     * @param aim for what its cloths are laid out
+     * @param begun some of it is ticked as cut, so that the layouts stay as they are
+     * @param search what is being searched; absent if nothing is
+     */
+    public record CuttingView(
+            long batchId,
+            long version,
+            String designName,
+            String sizeName,
+            int units,
+            BatchStage stage,
+            Aim aim,
+            boolean begun,
+            @Nullable SearchView search,
+            List<ClothView> cloths,
+            List<CautionView> cautions) {}
+
+    /**
+     * A search under way, or the last one.
+     *
+     * @param progress from 0 to 1
+     * @param best the best so far of the cloth that is being laid out, in words
+     */
+    public record SearchView(
+            boolean running,
+            boolean failed,
+            double progress,
+            @Nullable String best) {}
+
+    /**
+     * A cloth of a batch.
+     *
+     * @param usable its usable width
+     * @param needed what is cut from its bolt, squaring included and before shrinking
+     * @param shortBy what is missing of it; absent if there is enough
+     * @param trouble why it can't be laid out, in a sentence
+     * @param bill absent as long as it isn't laid out
+     */
+    public record ClothView(
+            long materialId,
+            String name,
+            String colour,
+            boolean directional,
+            LengthView usable,
+            AmountView needed,
+            AmountView free,
+            @Nullable AmountView shortBy,
+            @Nullable String trouble,
+            List<PieceKind> pieces,
+            List<MatView> mats,
+            @Nullable BillView bill,
+            List<AimView> aims) {}
+
+    /** A kind of piece that is cut from a cloth; {@code each} is how many one bag takes. */
+    public record PieceKind(
+            String letter,
+            String name,
+            Role role,
+            LengthView width,
+            LengthView height,
+            long count,
+            long each,
+            long again) {}
+
+    /**
+     * A cloth on the mat: the bolt, an offcut or a precut.
+     *
+     * @param title what it is
+     * @param cloth which of the layout's cloths it is
+     * @param width in nanometres
+     * @param length in nanometres
+     */
+    public record MatView(
+            String title,
+            int cloth,
+            LengthView wide,
+            LengthView used,
+            long width,
+            long length,
+            List<LaidPiece> pieces,
+            List<RestView> rests,
+            List<StepView> steps) {}
+
+    /**
+     * A piece on the mat.
+     *
+     * @param number which one of its kind
+     * @param bag which bag it belongs to; 0 for one that is cut once more
+     * @param step the step that cuts it
+     */
+    public record LaidPiece(
+            String letter, int number, int bag, long x, long y, long width, long height, boolean turned, String step) {}
+
+    /** What is left, large enough to keep. */
+    public record RestView(long x, long y, long width, long height, LengthView wide, LengthView high) {}
+
+    /**
+     * A step of the cutting.
+     *
+     * @param key names it when it is ticked
+     * @param size of the strip, or what is cut off
+     * @param along where it is on the cloth, from and to, in nanometres
+     * @param gives what it gives, like {@code 5 of A, 2 of C}
+     */
+    public record StepView(
+            String key,
+            CutOrder.Kind kind,
+            boolean across,
+            LengthView size,
+            int times,
+            int layers,
+            long from,
+            long to,
+            List<PartView> parts,
+            String gives,
+            boolean again,
+            boolean done) {}
+
+    /** A part of a strip: so many of a size; {@code letter} is empty where it is cut again, or is left. */
+    public record PartView(int times, LengthView size, String letter, boolean left, List<PartView> parts) {}
+
+    /**
+     * What a layout costs.
+     *
+     * @param over how much more cloth than the least possible, in per cent
+     * @param overLength the same as a length of the bolt
+     */
+    public record BillView(
+            String over,
+            LengthView overLength,
+            int settings,
+            int cuts,
+            TimeView time,
+            MoneyView cloth,
+            MoneyView goesBack,
+            MoneyView total) {}
+
+    /** One of the maker's aims with what its layout would cost. */
+    public record AimView(
+            Aim aim,
+            boolean chosen,
+            LengthView length,
+            TimeView time,
+            MoneyView total,
+            @Nullable String largest) {}
+
+    /**
+     * What is to be searched.
+     *
+     * @param seconds for each cloth, about
+     */
+    public record SearchForm(
+            @NotNull Aim aim,
+            @DecimalMin("0.1") @DecimalMax("60") double seconds,
+            boolean fromOffcuts) {}
+
+    public record AimForm(@NotNull Aim aim) {}
+
+    public record TickForm(
+            long materialId, @NotNull @Size(max = 120) String step, boolean done) {}
+
+    /** Pieces that were spoiled and are cut once more; {@code count} as typed. */
+    public record SpoiledForm(
+            long materialId,
+            @NotNull @Size(max = 20) String letter,
+            @NotNull String count) {}
+
+    /**
+     * What if.
+     *
+     * @param width another usable width, as typed; empty for that of the cloth
+     * @param fewer so many bags fewer
+     * @param more so much more cloth, as typed; empty for none
+     */
+    public record WhatIfForm(
+            long materialId,
+            @NotNull String width,
+            @Min(0) @Max(5000) int fewer,
+            boolean turned,
+            @NotNull String more) {}
+
+    /** What would come of it, in sentences. */
+    public record WhatIfView(List<String> sentences) {}
+}

@@ -1,0 +1,235 @@
+package mardun.app.batch;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.batch.CuttingViews.AimView;
+import mardun.app.batch.CuttingViews.BillView;
+import mardun.app.batch.CuttingViews.LaidPiece;
+import mardun.app.batch.CuttingViews.MatView;
+import mardun.app.batch.CuttingViews.PartView;
+import mardun.app.batch.CuttingViews.RestView;
+import mardun.app.batch.CuttingViews.StepView;
+import mardun.app.cutting.CuttingSheets.Sheet;
+import mardun.app.show.ViewWriter;
+import mardun.core.cutting.ClothLayout;
+import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.cutting.CutOrder;
+import mardun.core.cutting.CutTree;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.Offcuts;
+import mardun.core.cutting.Recut;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Value;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/**
+ * Writes the layout of one cloth: the pieces on the mat with the bag each belongs to, and the cuts in order.
+ *
+ * @param each how many pieces of each letter one bag takes
+ */
+record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) {
+
+    /** A mat for each cloth of a layout; pieces that are cut once more are steps of their own. */
+    List<MatView> mats(Sheet sheet) {
+        CuttingLayout whole = CuttingJobs.whole(sheet, job.width());
+        Map<String, Integer> numbers = new HashMap<>();
+        List<MatView> mats = new ArrayList<>();
+        for (int i = 0; i < whole.cloths().size(); i++) {
+            ClothLayout cloth = whole.cloths().get(i);
+            List<StepView> steps = new ArrayList<>();
+            List<LaidPiece> pieces = new ArrayList<>();
+            if (i < sheet.layout().cloths().size()) {
+                ClothLayout first = sheet.layout().cloths().get(i);
+                Set<String> done = Set.copyOf(sheet.done());
+                for (CutOrder.Step step : CutOrder.of(
+                                first, job.terms().layers(), job.terms().squaring())
+                        .steps()) {
+                    String key = key(i, step);
+                    steps.add(step(step, key, done.contains(key)));
+                    first.pieces().stream()
+                            .filter(piece -> isIn(piece, step))
+                            .forEach(piece -> pieces.add(laid(piece, numbers, key)));
+                }
+            }
+            again(sheet, i, numbers, steps, pieces);
+            mats.add(new MatView(
+                    title(cloth),
+                    i,
+                    writer.length(cloth.width(), ShownRounding.DOWN),
+                    writer.length(cloth.length(), ShownRounding.UP),
+                    cloth.width().nanometres(),
+                    cloth.length().nanometres(),
+                    pieces,
+                    rests(cloth),
+                    steps));
+        }
+        return mats;
+    }
+
+    private String title(ClothLayout cloth) {
+        return cloth.isBolt()
+                ? "From the roll"
+                : "Offcut " + cloth.lot() + ", "
+                        + writer.text(new Value.OnTheShelf(cloth.width())) + " × "
+                        + writer.text(new Value.OnTheShelf(cloth.length()));
+    }
+
+    private static String key(int cloth, CutOrder.Step step) {
+        return cloth + ":" + step.kind() + ":" + step.x().nanometres() + ":"
+                + step.y().nanometres();
+    }
+
+    private static boolean isIn(Placed piece, CutOrder.Step step) {
+        return piece.x().compareTo(step.x()) >= 0
+                && piece.y().compareTo(step.y()) >= 0
+                && piece.right().compareTo(step.x().plus(step.extent().width())) <= 0
+                && piece.top().compareTo(step.y().plus(step.extent().height())) <= 0;
+    }
+
+    private LaidPiece laid(Placed piece, Map<String, Integer> numbers, String step) {
+        int number = numbers.merge(piece.letter(), 1, Integer::sum);
+        int bag = Math.toIntExact((number - 1) / each.getOrDefault(piece.letter(), 1L)) + 1;
+        return laid(piece, number, bag, step);
+    }
+
+    private static LaidPiece laid(Placed piece, int number, int bag, String step) {
+        return new LaidPiece(
+                piece.letter(),
+                number,
+                bag,
+                piece.x().nanometres(),
+                piece.y().nanometres(),
+                piece.width().nanometres(),
+                piece.height().nanometres(),
+                piece.turned(),
+                step);
+    }
+
+    private void again(
+            Sheet sheet, int cloth, Map<String, Integer> numbers, List<StepView> steps, List<LaidPiece> pieces) {
+        for (int i = 0; i < sheet.recuts().size(); i++) {
+            Recut recut = sheet.recuts().get(i);
+            if (recut.cloth() == cloth) {
+                String key = "again:" + i;
+                Placed piece = recut.piece();
+                pieces.add(laid(piece, numbers.merge(piece.letter(), 1, Integer::sum), 0, key));
+                PartView part = new PartView(
+                        1, writer.length(piece.width(), ShownRounding.UP), piece.letter(), false, List.of());
+                steps.add(new StepView(
+                        key,
+                        CutOrder.Kind.STRIP,
+                        true,
+                        writer.length(piece.height(), ShownRounding.UP),
+                        1,
+                        1,
+                        piece.y().nanometres(),
+                        piece.top().nanometres(),
+                        List.of(part),
+                        "1 of " + piece.letter(),
+                        true,
+                        sheet.done().contains(key)));
+            }
+        }
+    }
+
+    private StepView step(CutOrder.Step step, String key, boolean done) {
+        Map<String, Integer> gives = new LinkedHashMap<>();
+        count(step.parts(), step.times(), gives);
+        Length from = step.across() ? step.y() : step.x();
+        return new StepView(
+                key,
+                step.kind(),
+                step.across(),
+                writer.length(step.size(), ShownRounding.UP),
+                step.times(),
+                step.layers(),
+                from.nanometres(),
+                from.plus(step.across() ? step.extent().height() : step.extent().width())
+                        .nanometres(),
+                step.parts().stream().map(this::part).toList(),
+                gives.entrySet().stream()
+                        .map(entry -> entry.getValue() + " of " + entry.getKey())
+                        .collect(Collectors.joining(", ")),
+                false,
+                done);
+    }
+
+    private static void count(List<CutOrder.Part> parts, int times, Map<String, Integer> gives) {
+        for (CutOrder.Part part : parts) {
+            part.piece().ifPresent(piece -> gives.merge(piece.letter(), times * part.times(), Integer::sum));
+            count(part.parts(), times * part.times(), gives);
+        }
+    }
+
+    private PartView part(CutOrder.Part part) {
+        return new PartView(
+                part.times(),
+                writer.length(part.size(), part.isRest() ? ShownRounding.DOWN : ShownRounding.UP),
+                part.piece().map(Placed::letter).orElse(""),
+                part.isRest(),
+                part.parts().stream().map(this::part).toList());
+    }
+
+    private List<RestView> rests(ClothLayout cloth) {
+        return CutTree.of(cloth)
+                .rests()
+                .filter(rest -> Offcuts.isWorthKeeping(
+                        rest.extent(), job.terms().keepShort(), job.terms().keepLong()))
+                .map(rest -> new RestView(
+                        rest.x().nanometres(),
+                        rest.y().nanometres(),
+                        rest.width().nanometres(),
+                        rest.height().nanometres(),
+                        writer.length(rest.width(), ShownRounding.DOWN),
+                        writer.length(rest.height(), ShownRounding.DOWN)))
+                .toList();
+    }
+
+    BillView bill(CuttingLayout layout) {
+        CuttingBill bill = CuttingBill.of(layout, job);
+        return new BillView(
+                ViewWriter.percent(bill.overLeast(layout).bigDecimalValue(4, RoundingMode.HALF_UP)),
+                writer.length(layout.boltLength().minus(bill.least()), ShownRounding.NEAREST),
+                bill.settings(),
+                bill.cuts(),
+                writer.time(bill.time()),
+                writer.money(minor(bill.cloth())),
+                writer.money(minor(bill.goesBack())),
+                writer.money(minor(bill.total())));
+    }
+
+    AimView aim(Sheet sheet) {
+        CuttingBill bill = CuttingBill.of(sheet.layout(), job);
+        return new AimView(
+                sheet.aim(),
+                sheet.chosen(),
+                writer.longLength(bill.boltLength(), ShownRounding.UP),
+                writer.time(bill.time()),
+                writer.money(minor(bill.total())),
+                bill.kept().stream()
+                        .map(Offcuts.Left::extent)
+                        .max(Comparator.comparing(Extent::area))
+                        .map(this::size)
+                        .orElse(null));
+    }
+
+    private String size(Extent extent) {
+        return writer.text(new Value.OnTheShelf(extent.width())) + " × "
+                + writer.text(new Value.OnTheShelf(extent.height()));
+    }
+
+    private static long minor(BigFraction exact) {
+        return exact.bigDecimalValue(0, RoundingMode.HALF_UP).longValueExact();
+    }
+}

@@ -1,0 +1,132 @@
+package mardun.app.batch;
+
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.text.Normalizer;
+import java.util.stream.Collectors;
+import mardun.app.batch.CuttingViews.ClothView;
+import mardun.app.batch.CuttingViews.CuttingView;
+import mardun.app.batch.CuttingViews.MatView;
+import mardun.app.batch.CuttingViews.PartView;
+import mardun.app.batch.CuttingViews.StepView;
+import mardun.app.show.Views.LengthView;
+import mardun.core.cutting.CutOrder;
+import mardun.core.measure.UnitSystem;
+
+/** Cutting sheets on paper that can be read at arm's length: each cloth with its drawing and its cuts in order. */
+final class SheetPaper {
+
+    private static final String STYLE = """
+            @page { size: %s; margin: 12mm; }
+            body { font-family: Helvetica, sans-serif; font-size: 15pt; color: #14252e; }
+            h1 { font-size: 22pt; margin: 0 0 2mm; }
+            h2 { font-size: 17pt; margin: 4mm 0 2mm; }
+            .cloth { page-break-after: always; }
+            .cloth:last-child { page-break-after: auto; }
+            .about { margin: 0 0 4mm; }
+            table { width: 100%%; border-collapse: collapse; page-break-inside: auto; }
+            tr { page-break-inside: avoid; }
+            td { border-bottom: 1pt solid #9aa5a8; padding: 2.2mm 2mm; vertical-align: top; }
+            .box { width: 7mm; } .box div { width: 6mm; height: 6mm; border: 1.2pt solid #14252e; }
+            .size { font-weight: bold; white-space: nowrap; width: 62mm; }
+            """;
+
+    private SheetPaper() {}
+
+    /** The sheets as a PDF file, on A4 or on Letter, as the maker measures. */
+    static byte[] pdf(CuttingView cutting, UnitSystem units) {
+        boolean inches = units == UnitSystem.INCH;
+        StringBuilder html = new StringBuilder("<html><head><style>")
+                .append(STYLE.formatted(inches ? "letter" : "a4"))
+                .append("</style></head><body>");
+        for (ClothView cloth : cutting.cloths()) {
+            for (MatView mat : cloth.mats()) {
+                mat(html, cutting, cloth, mat, inches);
+            }
+        }
+        html.append("</body></html>");
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            new PdfRendererBuilder()
+                    .useSVGDrawer(new BatikSVGDrawer())
+                    .withHtmlContent(html.toString(), null)
+                    .toStream(out)
+                    .run();
+            return out.toByteArray();
+        } catch (IOException failed) {
+            throw new UncheckedIOException("The paper couldn't be made.", failed);
+        }
+    }
+
+    private static void mat(StringBuilder html, CuttingView cutting, ClothView cloth, MatView mat, boolean inches) {
+        html.append("<div class=\"cloth\"><h1>")
+                .append(plain(cloth.name()))
+                .append(": ")
+                .append(plain(mat.title()))
+                .append("</h1><p class=\"about\">")
+                .append(plain(cutting.units() + " x " + cutting.designName() + ", " + cutting.sizeName() + ", batch "
+                        + cutting.batchId() + ". Cloth " + both(mat.wide(), inches) + " wide, "
+                        + both(mat.used(), inches) + " used."))
+                .append("</p>")
+                .append(SheetDrawing.svg(mat, cloth))
+                .append("<h2>Cuts in order</h2><table>");
+        for (StepView step : mat.steps()) {
+            html.append("<tr><td class=\"box\"><div></div></td><td class=\"size\">")
+                    .append(plain(title(step, inches)))
+                    .append("</td><td>")
+                    .append(plain(details(step, inches)))
+                    .append("</td></tr>");
+        }
+        html.append("</table></div>");
+    }
+
+    private static String title(StepView step, boolean inches) {
+        if (step.kind() == CutOrder.Kind.SQUARE) {
+            return "Square the end";
+        }
+        String strip = step.across() ? "Strip of " : "Lengthwise strip of ";
+        return (step.again() ? "Once more: " : "")
+                + (step.times() > 1 ? step.times() + " x s" + strip.substring(1) : strip)
+                + both(step.size(), inches);
+    }
+
+    private static String details(StepView step, boolean inches) {
+        if (step.kind() == CutOrder.Kind.SQUARE) {
+            return "take off " + both(step.size(), inches);
+        }
+        String layers = step.layers() > 1 ? step.layers() + " layers at once: " : "";
+        return layers + step.parts().stream().map(part -> words(part, inches)).collect(Collectors.joining("; "));
+    }
+
+    private static String words(PartView part, boolean inches) {
+        String size = one(part.size(), inches);
+        if (part.left()) {
+            return size + " is left";
+        }
+        String times = part.times() > 1 ? part.times() + " x " + size : size;
+        return part.parts().isEmpty()
+                ? times + " = " + part.letter()
+                : times + " ("
+                        + part.parts().stream()
+                                .map(inner -> words(inner, inches))
+                                .collect(Collectors.joining(", ")) + ")";
+    }
+
+    private static String one(LengthView length, boolean inches) {
+        return inches ? length.inch() : length.metric();
+    }
+
+    private static String both(LengthView length, boolean inches) {
+        return inches ? length.inch() + " (" + length.metric() + ")" : length.metric() + " (" + length.inch() + ")";
+    }
+
+    /** The paper's own letters have no fractions in one sign. */
+    private static String plain(String text) {
+        String spaced = text.replaceAll("(?<=\\d)(?=[\u00bc-\u00be\u2150-\u215e])", " ");
+        return SheetDrawing.escaped(Normalizer.normalize(spaced, Normalizer.Form.NFKC)
+                .replace('\u2044', '/')
+                .replace("\u2248", "about "));
+    }
+}

@@ -1,0 +1,139 @@
+package mardun.app.cutting;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.problem.RefusedException;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.Recut;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Keeps the layouts of batches, and how far each is cut. */
+@Component
+public class CuttingSheets {
+
+    private final StoredSheetRepository sheets;
+    private final JsonMapper json;
+
+    CuttingSheets(StoredSheetRepository sheets, JsonMapper json) {
+        this.sheets = sheets;
+        this.json = json;
+    }
+
+    /**
+     * A layout as it is kept.
+     *
+     * @param layout without the pieces that are cut once more
+     * @param recuts the pieces that are cut once more
+     * @param done the steps that are cut, each as where it begins
+     */
+    public record Sheet(
+            long materialId, Aim aim, boolean chosen, CuttingLayout layout, List<Recut> recuts, List<String> done) {
+
+        /** How many pieces of each letter are cut once more. */
+        public Map<String, Long> extra() {
+            Map<String, Long> extra = new HashMap<>();
+            recuts.forEach(recut -> extra.merge(recut.piece().letter(), 1L, Long::sum));
+            return extra;
+        }
+    }
+
+    /** A piece that is cut once more, as it is stored. */
+    record RecutRow(int cloth, LayoutDocument.PieceRow piece) {}
+
+    /** The layouts by which batches are cut, by batch and material. */
+    @Transactional(readOnly = true)
+    public Map<Long, Map<Long, Sheet>> chosen(Collection<Long> batchIds) {
+        Map<Long, Map<Long, Sheet>> chosen = new HashMap<>();
+        if (!batchIds.isEmpty()) {
+            sheets.findByBatchIdInAndChosenTrue(batchIds)
+                    .forEach(stored -> chosen.computeIfAbsent(stored.batchId(), id -> new LinkedHashMap<>())
+                            .put(stored.materialId(), read(stored)));
+        }
+        return chosen;
+    }
+
+    /** All layouts of a batch, for all aims. */
+    @Transactional(readOnly = true)
+    public List<Sheet> all(long batchId) {
+        return sheets.findByBatchIdOrderById(batchId).stream().map(this::read).toList();
+    }
+
+    /** Puts new layouts of a cloth in the place of the old ones, of which nothing may be cut. */
+    @Transactional
+    public void put(long batchId, long materialId, Map<Aim, CuttingLayout> layouts, Aim chosen) {
+        refuseIfBegun(batchId, materialId);
+        sheets.removeOf(batchId, materialId);
+        layouts.forEach((aim, layout) -> sheets.save(new StoredSheet(
+                batchId, materialId, aim, aim == chosen, json.writeValueAsString(LayoutDocument.of(layout)))));
+    }
+
+    /** Chooses for what a batch is laid out, on all its cloths of which nothing is cut yet. */
+    @Transactional
+    public void choose(long batchId, Aim aim) {
+        List<StoredSheet> all = sheets.findByBatchIdOrderById(batchId);
+        all.forEach(sheet -> refuseIfBegun(batchId, sheet.materialId()));
+        all.forEach(sheet -> {
+            sheet.choose(sheet.aim() == aim);
+            sheets.save(sheet);
+        });
+    }
+
+    /** Says that a step is cut, or isn't after all; saying it twice changes nothing. */
+    @Transactional
+    public void tick(long batchId, long materialId, String step, boolean done) {
+        StoredSheet sheet = find(batchId, materialId);
+        List<String> steps = new ArrayList<>(List.of(json.readValue(sheet.done(), String[].class)));
+        steps.remove(step);
+        if (done) {
+            steps.add(step);
+        }
+        sheet.cut(json.writeValueAsString(steps));
+        sheets.save(sheet);
+    }
+
+    /** Adds pieces that are cut once more. */
+    @Transactional
+    public void recut(long batchId, long materialId, List<Recut> more) {
+        StoredSheet sheet = find(batchId, materialId);
+        List<RecutRow> rows = new ArrayList<>(List.of(json.readValue(sheet.recuts(), RecutRow[].class)));
+        more.forEach(recut -> rows.add(new RecutRow(recut.cloth(), LayoutDocument.PieceRow.of(recut.piece()))));
+        sheet.recut(json.writeValueAsString(rows));
+        sheets.save(sheet);
+    }
+
+    private StoredSheet find(long batchId, long materialId) {
+        return sheets.findByBatchIdAndMaterialIdAndChosenTrue(batchId, materialId).stream()
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
+    }
+
+    private void refuseIfBegun(long batchId, long materialId) {
+        sheets.findByBatchIdAndMaterialIdAndChosenTrue(batchId, materialId).stream()
+                .filter(sheet -> !sheet.done().equals("[]") || !sheet.recuts().equals("[]"))
+                .findFirst()
+                .ifPresent(sheet -> {
+                    throw RefusedException.conflict(
+                            "Some of it is cut already, so the layout stays as it is. If nothing"
+                                    + " is cut, take the ticks away first.");
+                });
+    }
+
+    private Sheet read(StoredSheet stored) {
+        return new Sheet(
+                stored.materialId(),
+                stored.aim(),
+                stored.isChosen(),
+                json.readValue(stored.layout(), LayoutDocument.class).layout(),
+                List.of(json.readValue(stored.recuts(), RecutRow[].class)).stream()
+                        .map(row -> new Recut(row.cloth(), row.piece().piece()))
+                        .toList(),
+                List.of(json.readValue(stored.done(), String[].class)));
+    }
+}

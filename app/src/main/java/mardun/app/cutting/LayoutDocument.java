@@ -1,0 +1,93 @@
+package mardun.app.cutting;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import mardun.core.cutting.ClothLayout;
+import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.measure.Length;
+
+/**
+ * A layout as a file: where each piece lies on which cloth. All lengths are whole nanometres, so that inches and millimetres
+ * are both exact: 1 in is 25400000, 1 mm is 1000000.
+ *
+ * @param format says what this is and which version of it
+ */
+public record LayoutDocument(
+        @NotNull String format, @NotNull @Size(max = 500) List<@Valid ClothRow> cloths) {
+
+    public static final String FORMAT = "mardun-layout-1";
+
+    private static final long TEN_KILOMETRES = 10_000_000_000_000L;
+
+    /**
+     * A cloth.
+     *
+     * @param lot the offcut's or precut's lot; empty for the bolt
+     * @param width across it
+     * @param length along it: what is used of a bolt, or all of an offcut
+     */
+    public record ClothRow(
+            @NotNull @Size(max = 40) String lot,
+            @Min(1) @Max(TEN_KILOMETRES) long width,
+            @Min(1) @Max(TEN_KILOMETRES) long length,
+            @NotNull @Size(max = 20_000) List<@Valid PieceRow> pieces) {}
+
+    /**
+     * A piece on a cloth.
+     *
+     * @param x of its left side, from the cloth's left edge
+     * @param y of its lower side, from the cloth's squared end
+     * @param width as it lies
+     * @param height as it lies
+     * @param turned it lies across the grain
+     */
+    public record PieceRow(
+            @NotNull @Size(max = 20) String letter,
+            @Min(0) @Max(TEN_KILOMETRES) long x,
+            @Min(0) @Max(TEN_KILOMETRES) long y,
+            @Min(1) @Max(TEN_KILOMETRES) long width,
+            @Min(1) @Max(TEN_KILOMETRES) long height,
+            boolean turned) {
+
+        static PieceRow of(Placed piece) {
+            return new PieceRow(
+                    piece.letter(),
+                    piece.x().nanometres(),
+                    piece.y().nanometres(),
+                    piece.width().nanometres(),
+                    piece.height().nanometres(),
+                    piece.turned());
+        }
+
+        Placed piece() {
+            return new Placed(letter, new Length(x), new Length(y), new Length(width), new Length(height), turned);
+        }
+    }
+
+    public static LayoutDocument of(CuttingLayout layout) {
+        return new LayoutDocument(
+                FORMAT,
+                layout.cloths().stream()
+                        .map(cloth -> new ClothRow(
+                                cloth.lot(),
+                                cloth.width().nanometres(),
+                                cloth.length().nanometres(),
+                                cloth.pieces().stream().map(PieceRow::of).toList()))
+                        .toList());
+    }
+
+    public CuttingLayout layout() {
+        return new CuttingLayout(cloths.stream()
+                .map(cloth -> new ClothLayout(
+                        cloth.lot(),
+                        new Length(cloth.width()),
+                        new Length(cloth.length()),
+                        cloth.pieces().stream().map(PieceRow::piece).toList()))
+                .toList());
+    }
+}

@@ -1,0 +1,69 @@
+package mardun.app.cutting;
+
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import mardun.core.cutting.Aim;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** Searches for layouts, one batch after another, beside a server that goes on answering. */
+@Component
+public class LayoutQueue {
+
+    private static final Logger LOG = LoggerFactory.getLogger(LayoutQueue.class);
+
+    private final CuttingSheets sheets;
+    private final Map<Long, LayoutRun> runs = new ConcurrentHashMap<>();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "layout-search");
+        thread.setDaemon(true);
+        thread.setPriority(Thread.MIN_PRIORITY);
+        return thread;
+    });
+
+    LayoutQueue(CuttingSheets sheets) {
+        this.sheets = sheets;
+    }
+
+    /** Begins to lay out a batch's cloths, or goes on with the run that is under way. */
+    public LayoutRun begin(long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds) {
+        return runs.compute(batchId, (id, before) -> {
+            if (before != null && before.state() != LayoutRun.State.ENDED) {
+                return before;
+            }
+            LayoutRun run = new LayoutRun(tasks, aim, seconds);
+            worker.execute(() -> work(batchId, run, aim));
+            return run;
+        });
+    }
+
+    private void work(long batchId, LayoutRun run, Aim aim) {
+        try {
+            run.run((task, layouts) -> sheets.put(batchId, task.materialId(), layouts, aim));
+        } catch (RuntimeException failed) {
+            LOG.error("Laying out batch {} failed", batchId, failed);
+        }
+    }
+
+    /** The last run for a batch since the application started. */
+    public Optional<LayoutRun> of(long batchId) {
+        return Optional.ofNullable(runs.get(batchId));
+    }
+
+    /** Stops a run; what it found is kept. */
+    public void stop(long batchId) {
+        of(batchId).ifPresent(LayoutRun::stop);
+    }
+
+    @PreDestroy
+    void close() {
+        runs.values().forEach(LayoutRun::stop);
+        worker.shutdownNow();
+    }
+}

@@ -1,0 +1,120 @@
+package mardun.app.cutting;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiConsumer;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.Budget;
+import mardun.core.cutting.CannotBeCutException;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.LayoutSearch;
+import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
+
+/** A search for the layouts of one batch: worked on by one thread, asked for its progress by others. */
+public final class LayoutRun {
+
+    private static final long SEED = 1;
+
+    /** The aims that weren't asked for get a part of the work. */
+    private static final double BESIDE = 0.15;
+
+    private final List<Task> tasks;
+    private final Aim aim;
+    private final long work;
+    private volatile State state = State.WAITING;
+    private volatile int task;
+    private volatile double share;
+    private volatile boolean stopped;
+    private volatile @Nullable Found best;
+    private volatile @Nullable Throwable failure;
+
+    LayoutRun(List<Task> tasks, Aim aim, double seconds) {
+        this.tasks = List.copyOf(tasks);
+        this.aim = aim;
+        this.work = (long) (LayoutSearch.USUAL_WORK * seconds);
+    }
+
+    /** Where a run stands. */
+    public enum State {
+        WAITING,
+        RUNNING,
+        ENDED
+    }
+
+    /** A cloth to be laid out. */
+    public record Task(long materialId, CuttingJob job) {}
+
+    /** The best layout so far of the cloth that is being laid out: its length, and the least possible one. */
+    public record Found(long materialId, Length length, Length least) {}
+
+    /** Lays out all cloths, each for all aims; {@code done} gets those of each cloth, the aim asked for first. */
+    void run(BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
+        state = State.RUNNING;
+        try {
+            for (int i = 0; i < tasks.size(); i++) {
+                task = i;
+                share = 0;
+                layOut(tasks.get(i), done);
+            }
+        } catch (RuntimeException failed) {
+            failure = failed;
+            throw failed;
+        } finally {
+            state = State.ENDED;
+        }
+    }
+
+    private void layOut(Task one, BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
+        Map<Aim, CuttingLayout> layouts = new EnumMap<>(Aim.class);
+        try {
+            layouts.put(aim, search(one, aim, work));
+            for (Aim other : Aim.values()) {
+                if (other != aim) {
+                    layouts.put(other, search(one, other, (long) (work * BESIDE)));
+                }
+            }
+        } catch (CannotBeCutException impossible) {
+            // The plan says so wherever it is shown; the other cloths are laid out all the same.
+            return;
+        }
+        done.accept(one, layouts);
+    }
+
+    private CuttingLayout search(Task one, Aim forAim, long itsWork) {
+        Budget budget = Budget.of(itsWork, () -> stopped);
+        return LayoutSearch.search(one.job(), forAim, SEED, budget, layout -> {
+            if (forAim == aim) {
+                share = budget.share();
+                CuttingBill bill = CuttingBill.of(layout, one.job());
+                best = new Found(one.materialId(), layout.boltLength(), bill.least());
+            }
+        });
+    }
+
+    /** Stops as soon as can be; the best layouts so far are kept. */
+    void stop() {
+        stopped = true;
+    }
+
+    public State state() {
+        return state;
+    }
+
+    /** How much is done, from 0 to 1. */
+    public double progress() {
+        return state == State.ENDED || tasks.isEmpty() ? 1 : (task + share) / tasks.size();
+    }
+
+    public @Nullable Found best() {
+        return best;
+    }
+
+    /** Whether it broke off because something went wrong. */
+    public boolean hasFailed() {
+        return failure != null;
+    }
+}

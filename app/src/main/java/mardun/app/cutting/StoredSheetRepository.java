@@ -1,0 +1,26 @@
+package mardun.app.cutting;
+
+import jakarta.persistence.LockModeType;
+import java.util.Collection;
+import java.util.List;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface StoredSheetRepository extends Repository<StoredSheet, Long> {
+
+    List<StoredSheet> findByBatchIdInAndChosenTrue(Collection<Long> batchIds);
+
+    List<StoredSheet> findByBatchIdOrderById(long batchId);
+
+    /** For changing: two ticks at once are taken one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    List<StoredSheet> findByBatchIdAndMaterialIdAndChosenTrue(long batchId, long materialId);
+
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query("delete from StoredSheet s where s.batchId = :batchId and s.materialId = :materialId")
+    void removeOf(long batchId, long materialId);
+
+    StoredSheet save(StoredSheet sheet);
+}

@@ -1,0 +1,329 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** From a batch to its cutting sheet and to offcuts in stock, over HTTP and the real database. */
+class CuttingTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static long design;
+    private static final Map<String, Long> SHELF = new LinkedHashMap<>();
+
+    @BeforeAll
+    static void aWorkroom() {
+        ObjectNode settings = APP.settings("INCH");
+        ((ObjectNode) settings.get("shelf")).put("offcutShort", "2 in").put("offcutLong", "6 in");
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "30 yd")));
+        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "30 yd")));
+        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "30 yd")));
+        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "100 yd")));
+        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "500")));
+        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "500")));
+        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
+                .id();
+    }
+
+    private static long enter(Map<String, Object> form) {
+        Answer made = APP.post("/api/materials", form);
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        return made.id();
+    }
+
+    private static Map<String, Object> form(String units) {
+        Map<String, Object> form = new LinkedHashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "version",
+                0,
+                "designId",
+                design,
+                "sizeName",
+                "medium",
+                "units",
+                units,
+                "ownPrice",
+                "",
+                "forWhat",
+                "",
+                "offcuts",
+                List.of()));
+        form.put(
+                "materials",
+                SHELF.entrySet().stream()
+                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
+                        .toList());
+        return form;
+    }
+
+    private static Answer batch(String units) {
+        Answer made = APP.post("/api/batches", form(units));
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        return made;
+    }
+
+    /** A batch with its layouts. */
+    private static Answer laidOut(String units) {
+        Answer made = batch(units);
+        search(made.id());
+        return made;
+    }
+
+    private static void search(long id) {
+        Answer begun = APP.post(path(id) + "/search", Map.of("aim", "MONEY", "seconds", 0.1, "fromOffcuts", true));
+        assertThat(begun.status()).as(begun.body().toString()).isEqualTo(200);
+        long end = System.nanoTime() + Duration.ofSeconds(60).toNanos();
+        while (APP.get(path(id) + "/search").body().get("running").asBoolean()) {
+            assertThat(System.nanoTime()).as("the search ends").isLessThan(end);
+        }
+        assertThat(APP.get(path(id) + "/search").body().get("failed").asBoolean())
+                .isFalse();
+    }
+
+    private static String path(long id) {
+        return "/api/batches/" + id + "/cutting";
+    }
+
+    private static List<JsonNode> list(JsonNode array) {
+        return StreamSupport.stream(array.spliterator(), false).toList();
+    }
+
+    private static JsonNode cloth(JsonNode cutting, String slot) {
+        return list(cutting.get("cloths")).stream()
+                .filter(cloth -> cloth.get("materialId").asLong() == SHELF.get(slot))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static long needed(JsonNode batch, String slot) {
+        return list(batch.get("sheet").get("needs")).stream()
+                .filter(need -> need.get("materialId").asLong() == SHELF.get(slot))
+                .mapToLong(need -> need.get("needed").get("value").asLong())
+                .sum();
+    }
+
+    private static List<JsonNode> steps(JsonNode cloth) {
+        List<JsonNode> steps = new ArrayList<>();
+        cloth.get("mats").forEach(mat -> mat.get("steps").forEach(steps::add));
+        return steps;
+    }
+
+    @Test
+    void aBatchOfThreeClothsIsLaidOutAndItsPlanGoesByIt() {
+        Answer made = batch("18");
+        long byPencil = needed(made.body(), "outer");
+        assertThat(cloth(APP.get(path(made.id())).body(), "outer").get("mats")).isEmpty();
+        search(made.id());
+        JsonNode cutting = APP.get(path(made.id())).body();
+        assertThat(cutting.get("cloths")).hasSize(3);
+        for (JsonNode cloth : cutting.get("cloths")) {
+            long pieces = list(cloth.get("mats")).stream()
+                    .mapToLong(mat -> mat.get("pieces").size())
+                    .sum();
+            long wanted = list(cloth.get("pieces")).stream()
+                    .mapToLong(kind -> kind.get("count").asLong())
+                    .sum();
+            assertThat(pieces).isEqualTo(wanted);
+            assertThat(cloth.get("aims")).hasSize(4);
+            assertThat(cloth.get("bill").get("total").get("minor").asLong()).isPositive();
+        }
+        JsonNode outer = cloth(cutting, "outer");
+        long byLayout = needed(APP.get("/api/batches/" + made.id()).body(), "outer");
+        assertThat(outer.get("needed").get("value").asLong()).isEqualTo(byLayout);
+        assertThat(steps(outer).get(0).get("kind").asString()).isEqualTo("SQUARE");
+        List<Integer> bags = new ArrayList<>();
+        outer.get("mats")
+                .forEach(mat -> mat.get("pieces")
+                        .forEach(piece -> bags.add(piece.get("bag").asInt())));
+        assertThat(bags).allMatch(bag -> bag >= 1 && bag <= 18);
+        Answer least = APP.put(path(made.id()) + "/aim", Map.of("aim", "LEAST_CLOTH"));
+        assertThat(least.body().get("aim").asString()).isEqualTo("LEAST_CLOTH");
+        long squaring = 6_350_000;
+        assertThat(needed(APP.get("/api/batches/" + made.id()).body(), "outer"))
+                .isLessThanOrEqualTo(byPencil + squaring);
+    }
+
+    @Test
+    void aChangedBatchLeavesItsLayoutAside() {
+        Answer made = laidOut("6");
+        Map<String, Object> more = form("7");
+        more.put("version", made.body().get("version").asLong());
+        assertThat(APP.put("/api/batches/" + made.id(), more).status()).isEqualTo(200);
+        assertThat(cloth(APP.get(path(made.id())).body(), "outer").get("mats")).isEmpty();
+    }
+
+    @Test
+    void ticksStayAndHoldTheLayout() {
+        Answer made = laidOut("6");
+        JsonNode outer = cloth(APP.get(path(made.id())).body(), "outer");
+        String step = steps(outer).get(1).get("key").asString();
+        Map<String, Object> tick = Map.of("materialId", SHELF.get("outer"), "step", step, "done", true);
+        assertThat(APP.put(path(made.id()) + "/step", tick).status()).isEqualTo(200);
+        assertThat(APP.put(path(made.id()) + "/step", tick).status()).isEqualTo(200);
+        JsonNode after = APP.get(path(made.id())).body();
+        assertThat(after.get("begun").asBoolean()).isTrue();
+        assertThat(steps(cloth(after, "outer")).stream()
+                        .filter(one -> one.get("done").asBoolean()))
+                .singleElement()
+                .matches(one -> one.get("key").asString().equals(step));
+        Answer refused = APP.put(path(made.id()) + "/aim", Map.of("aim", "LEAST_CLOTH"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("take the ticks away first");
+        APP.put(path(made.id()) + "/step", Map.of("materialId", SHELF.get("outer"), "step", step, "done", false));
+        assertThat(APP.put(path(made.id()) + "/aim", Map.of("aim", "LEAST_CLOTH"))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void spoiledPiecesAreCutOnceMore() {
+        Answer made = laidOut("5");
+        long before = needed(APP.get("/api/batches/" + made.id()).body(), "lining");
+        JsonNode kind =
+                cloth(APP.get(path(made.id())).body(), "lining").get("pieces").get(0);
+        Answer again = APP.post(
+                path(made.id()) + "/spoiled",
+                Map.of(
+                        "materialId",
+                        SHELF.get("lining"),
+                        "letter",
+                        kind.get("letter").asString(),
+                        "count",
+                        "9"));
+        assertThat(again.status()).as(again.body().toString()).isEqualTo(200);
+        JsonNode lining = cloth(again.body(), "lining");
+        assertThat(lining.get("pieces").get(0).get("again").asLong()).isEqualTo(9);
+        assertThat(steps(lining).stream().filter(step -> step.get("again").asBoolean()))
+                .hasSize(9);
+        assertThat(needed(APP.get("/api/batches/" + made.id()).body(), "lining"))
+                .isGreaterThan(before);
+        Answer refused = APP.post(
+                path(made.id()) + "/spoiled",
+                Map.of(
+                        "materialId",
+                        SHELF.get("lining"),
+                        "letter",
+                        kind.get("letter").asString(),
+                        "count",
+                        "some"));
+        assertThat(refused.status()).isEqualTo(422);
+    }
+
+    @Test
+    void whatIsCutLeavesTheShelfByTheLayoutAndOffcutsGoBack() {
+        Answer made = laidOut("7");
+        JsonNode batch = APP.get("/api/batches/" + made.id()).body();
+        long outer = SHELF.get("outer");
+        long before = onHand(outer);
+        long needed = needed(batch, "outer");
+        List<JsonNode> left = list(batch.get("sheet").get("leftOver")).stream()
+                .filter(line -> line.get("materialId").asLong() == outer)
+                .toList();
+        List<Map<String, Object>> keep = left.stream()
+                .map(line -> Map.<String, Object>of(
+                        "materialId", outer,
+                        "width", line.get("width").get("exact").asString(),
+                        "height", line.get("height").get("exact").asString(),
+                        "count", line.get("count").asString(),
+                        "place", "basket"))
+                .toList();
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of("version", batch.get("version").asLong(), "reason", "", "goodUnits", "", "keep", keep));
+        assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+        assertThat(onHand(outer)).isEqualTo(before - needed);
+        long lots = list(APP.get("/api/materials/" + outer + "/shelf").body().get("lots")).stream()
+                .filter(lot -> lot.get("place").asString("").equals("basket"))
+                .count();
+        assertThat(lots).isEqualTo(left.size());
+        assertThat(needed(cut.body(), "outer")).isEqualTo(needed);
+        JsonNode cutting = APP.get(path(made.id())).body();
+        assertThat(cloth(cutting, "outer").get("mats")).isNotEmpty();
+        Answer late =
+                APP.post(path(made.id()) + "/search", Map.of("aim", "MONEY", "seconds", 0.1, "fromOffcuts", true));
+        assertThat(late.status()).isEqualTo(422);
+    }
+
+    private static long onHand(long material) {
+        return APP.get("/api/materials/" + material)
+                .body()
+                .get("onHand")
+                .get("value")
+                .asLong();
+    }
+
+    @Test
+    void aLayoutGoesOutAndComesInAndABrokenOneIsRefused() {
+        Answer made = laidOut("4");
+        String file = path(made.id()) + "/" + SHELF.get("outer") + "/layout";
+        ObjectNode layout = (ObjectNode) APP.get(file).body();
+        assertThat(layout.get("format").asString()).isEqualTo("mardun-layout-1");
+        assertThat(APP.put(file, layout).status()).isEqualTo(200);
+        ObjectNode piece =
+                (ObjectNode) layout.get("cloths").get(0).get("pieces").get(0);
+        piece.put("x", piece.get("x").asLong() + 3_000_000_000L);
+        Answer refused = APP.put(file, layout);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("over the edge of the cloth");
+        layout.put("format", "other");
+        assertThat(APP.put(file, layout).detail()).contains("mardun-layout-1");
+        layout.remove("cloths");
+        assertThat(APP.put(file, layout).status()).isEqualTo(422);
+    }
+
+    @Test
+    void theSheetIsDrawnAndPrinted() {
+        Answer made = laidOut("4");
+        String svg = APP.text(path(made.id()) + "/" + SHELF.get("outer") + "/drawing");
+        assertThat(svg).startsWith("<svg ").contains("From the roll");
+        String pdf = APP.text(path(made.id()) + "/print");
+        assertThat(pdf).startsWith("%PDF-");
+    }
+
+    @Test
+    void whatIfIsAnsweredInSentences() {
+        Answer made = laidOut("10");
+        Answer answer = APP.post(
+                path(made.id()) + "/what-if",
+                Map.of("materialId", SHELF.get("outer"), "width", "56 in", "fewer", 1, "turned", true, "more", "1 yd"));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        List<String> sentences = list(answer.body().get("sentences")).stream()
+                .map(JsonNode::asString)
+                .toList();
+        assertThat(sentences).hasSize(4);
+        assertThat(sentences.get(0)).contains("56 in").contains("less");
+        assertThat(sentences.get(1)).startsWith("With one bag fewer");
+        assertThat(sentences.get(3)).contains("more you can cut");
+        Answer refused = APP.post(
+                path(made.id()) + "/what-if",
+                Map.of("materialId", SHELF.get("outer"), "width", "wide", "fewer", 0, "turned", false, "more", ""));
+        assertThat(refused.on("width")).contains("wide");
+    }
+
+    @Test
+    void aBatchThatIsNotThereIsSaidSo() {
+        assertThat(APP.get(path(99_999)).status()).isEqualTo(404);
+        assertThat(APP.post(path(99_999) + "/search", Map.of("aim", "MONEY", "seconds", 1, "fromOffcuts", true))
+                        .detail())
+                .contains("no such batch");
+        Answer never =
+                APP.post(path(batch("2").id()) + "/search", Map.of("aim", "MONEY", "seconds", 0, "fromOffcuts", true));
+        assertThat(never.status()).isEqualTo(422);
+    }
+}
