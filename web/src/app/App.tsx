@@ -18,6 +18,7 @@ const FilesPage = lazy(() => import('../areas/materials/FilesPage'));
 const FinishedPage = lazy(() => import('../areas/materials/FinishedPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
+const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
 function Shell() {
@@ -55,6 +56,7 @@ const router = createBrowserRouter([
       { path: '/batches', element: <BatchesPage /> },
       { path: '/batches/new', element: <BatchPage key="new" /> },
       { path: '/batches/:id', element: <BatchPage /> },
+      { path: '/batches/:id/cutting', element: <CuttingPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },
     ],

@@ -5,6 +5,8 @@ import { shortcutsAreOn, switchShortcuts, useShortcut } from '../ui/useShortcut'
 
 const LIST = [
   ['N', 'Plan a new batch'],
+  ['C', 'Cutting sheet: the next step is cut'],
+  ['X', 'Cutting sheet: a piece was spoiled'],
   ['Esc', 'Close what is open'],
   ['?', 'Show this list'],
 ];

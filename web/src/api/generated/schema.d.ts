@@ -1202,7 +1202,7 @@ export interface components {
       /** Format: int64 */
       length: number;
       lot: string;
-      pieces: components['schemas']['PieceRow'][];
+      pieces: components['schemas']['PlacedRow'][];
       /** Format: int64 */
       width: number;
     };
@@ -2268,6 +2268,18 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    PlacedRow: {
+      /** Format: int64 */
+      height: number;
+      letter: string;
+      turned: boolean;
+      /** Format: int64 */
+      width: number;
+      /** Format: int64 */
+      x: number;
+      /** Format: int64 */
+      y: number;
+    };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
     };
@@ -2357,7 +2369,7 @@ export interface components {
       /** @enum {string} */
       aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
       fromOffcuts: boolean;
-      /** Format: int32 */
+      /** Format: double */
       seconds: number;
     };
     SearchView: {
@@ -2602,7 +2614,7 @@ export interface components {
       kind: 'SQUARE' | 'STRIP' | 'AS_IT_IS';
       /** Format: int32 */
       layers: number;
-      parts: components['schemas']['PartView'][];
+      parts: components['schemas']['StripPart'][];
       size: components['schemas']['LengthView'];
       /** Format: int32 */
       times: number;
@@ -2643,6 +2655,14 @@ export interface components {
       seam: string;
       shortest: string;
       width: string;
+    };
+    StripPart: {
+      left: boolean;
+      letter: string;
+      parts: components['schemas']['StripPart'][];
+      size: components['schemas']['LengthView'];
+      /** Format: int32 */
+      times: number;
     };
     SubjectView: {
       /** @enum {string} */

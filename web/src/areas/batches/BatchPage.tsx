@@ -183,8 +183,16 @@ function Editor({
               <Button look="quiet" onClick={() => window.print()}>
                 Print
               </Button>
+              <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
+                Cutting sheet
+              </ButtonLink>
               <Button onClick={() => setConfirming('cut')}>Cut it</Button>
             </>
+          )}
+          {!isNew && !draft.isChanged && batch.stage === 'CUT' && (
+            <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
+              Cutting sheet
+            </ButtonLink>
           )}
           {!isNew && !draft.isChanged && batch.stage === 'CUT' && (
             <Button onClick={() => setConfirming('finish')}>Bags are finished</Button>

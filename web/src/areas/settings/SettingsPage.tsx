@@ -194,6 +194,37 @@ function SettingsForm({ stored }: { stored: Form }) {
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">
+        <legend className="float-left mb-2 w-full font-bold">Cutting</legend>
+        <div className="clear-left grid items-start gap-3 md:grid-cols-4">
+          <TextField
+            label="Setting the ruler (seconds)"
+            hint="to another height of strip"
+            inputMode="numeric"
+            error={on('cutting.rulerSeconds')}
+            {...register('cutting.rulerSeconds')}
+          />
+          <TextField
+            label="One cut (seconds)"
+            hint="through all layers"
+            inputMode="numeric"
+            error={on('cutting.cutSeconds')}
+            {...register('cutting.cutSeconds')}
+          />
+          <TextField
+            label="Taking up a piece (seconds)"
+            inputMode="numeric"
+            error={on('cutting.pieceSeconds')}
+            {...register('cutting.pieceSeconds')}
+          />
+          <TextField
+            label="Squaring the end takes off"
+            hint="0 if it is square"
+            error={on('cutting.squaring')}
+            {...register('cutting.squaring')}
+          />
+        </div>
+      </fieldset>
+      <fieldset className="sheet mt-4 p-4">
         <legend className="float-left mb-2 w-full font-bold">Hours free at the bench</legend>
         <div className="clear-left grid grid-cols-4 gap-3 md:grid-cols-7">
           {DAYS.map((name, i) => (

@@ -138,13 +138,13 @@ public final class CuttingViews {
             int layers,
             long from,
             long to,
-            List<PartView> parts,
+            List<StripPart> parts,
             String gives,
             boolean again,
             boolean done) {}
 
     /** A part of a strip: so many of a size; {@code letter} is empty where it is cut again, or is left. */
-    public record PartView(int times, LengthView size, String letter, boolean left, List<PartView> parts) {}
+    public record StripPart(int times, LengthView size, String letter, boolean left, List<StripPart> parts) {}
 
     /**
      * What a layout costs.

@@ -13,9 +13,9 @@ import mardun.app.batch.CuttingViews.AimView;
 import mardun.app.batch.CuttingViews.BillView;
 import mardun.app.batch.CuttingViews.LaidPiece;
 import mardun.app.batch.CuttingViews.MatView;
-import mardun.app.batch.CuttingViews.PartView;
 import mardun.app.batch.CuttingViews.RestView;
 import mardun.app.batch.CuttingViews.StepView;
+import mardun.app.batch.CuttingViews.StripPart;
 import mardun.app.cutting.CuttingSheets.Sheet;
 import mardun.app.show.ViewWriter;
 import mardun.core.cutting.ClothLayout;
@@ -124,7 +124,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 String key = "again:" + i;
                 Placed piece = recut.piece();
                 pieces.add(laid(piece, numbers.merge(piece.letter(), 1, Integer::sum), 0, key));
-                PartView part = new PartView(
+                StripPart part = new StripPart(
                         1, writer.length(piece.width(), ShownRounding.UP), piece.letter(), false, List.of());
                 steps.add(new StepView(
                         key,
@@ -172,8 +172,8 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
         }
     }
 
-    private PartView part(CutOrder.Part part) {
-        return new PartView(
+    private StripPart part(CutOrder.Part part) {
+        return new StripPart(
                 part.times(),
                 writer.length(part.size(), part.isRest() ? ShownRounding.DOWN : ShownRounding.UP),
                 part.piece().map(Placed::letter).orElse(""),

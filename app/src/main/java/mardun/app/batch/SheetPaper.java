@@ -10,8 +10,8 @@ import java.util.stream.Collectors;
 import mardun.app.batch.CuttingViews.ClothView;
 import mardun.app.batch.CuttingViews.CuttingView;
 import mardun.app.batch.CuttingViews.MatView;
-import mardun.app.batch.CuttingViews.PartView;
 import mardun.app.batch.CuttingViews.StepView;
+import mardun.app.batch.CuttingViews.StripPart;
 import mardun.app.show.Views.LengthView;
 import mardun.core.cutting.CutOrder;
 import mardun.core.measure.UnitSystem;
@@ -100,7 +100,7 @@ final class SheetPaper {
         return layers + step.parts().stream().map(part -> words(part, inches)).collect(Collectors.joining("; "));
     }
 
-    private static String words(PartView part, boolean inches) {
+    private static String words(StripPart part, boolean inches) {
         String size = one(part.size(), inches);
         if (part.left()) {
             return size + " is left";

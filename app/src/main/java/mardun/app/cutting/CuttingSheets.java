@@ -45,7 +45,7 @@ public class CuttingSheets {
     }
 
     /** A piece that is cut once more, as it is stored. */
-    record RecutRow(int cloth, LayoutDocument.PieceRow piece) {}
+    record RecutRow(int cloth, LayoutDocument.PlacedRow piece) {}
 
     /** The layouts by which batches are cut, by batch and material. */
     @Transactional(readOnly = true)
@@ -103,7 +103,7 @@ public class CuttingSheets {
     public void recut(long batchId, long materialId, List<Recut> more) {
         StoredSheet sheet = find(batchId, materialId);
         List<RecutRow> rows = new ArrayList<>(List.of(json.readValue(sheet.recuts(), RecutRow[].class)));
-        more.forEach(recut -> rows.add(new RecutRow(recut.cloth(), LayoutDocument.PieceRow.of(recut.piece()))));
+        more.forEach(recut -> rows.add(new RecutRow(recut.cloth(), LayoutDocument.PlacedRow.of(recut.piece()))));
         sheet.recut(json.writeValueAsString(rows));
         sheets.save(sheet);
     }

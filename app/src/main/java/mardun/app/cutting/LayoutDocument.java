@@ -35,7 +35,7 @@ public record LayoutDocument(
             @NotNull @Size(max = 40) String lot,
             @Min(1) @Max(TEN_KILOMETRES) long width,
             @Min(1) @Max(TEN_KILOMETRES) long length,
-            @NotNull @Size(max = 20_000) List<@Valid PieceRow> pieces) {}
+            @NotNull @Size(max = 20_000) List<@Valid PlacedRow> pieces) {}
 
     /**
      * A piece on a cloth.
@@ -46,7 +46,7 @@ public record LayoutDocument(
      * @param height as it lies
      * @param turned it lies across the grain
      */
-    public record PieceRow(
+    public record PlacedRow(
             @NotNull @Size(max = 20) String letter,
             @Min(0) @Max(TEN_KILOMETRES) long x,
             @Min(0) @Max(TEN_KILOMETRES) long y,
@@ -54,8 +54,8 @@ public record LayoutDocument(
             @Min(1) @Max(TEN_KILOMETRES) long height,
             boolean turned) {
 
-        static PieceRow of(Placed piece) {
-            return new PieceRow(
+        static PlacedRow of(Placed piece) {
+            return new PlacedRow(
                     piece.letter(),
                     piece.x().nanometres(),
                     piece.y().nanometres(),
@@ -77,7 +77,7 @@ public record LayoutDocument(
                                 cloth.lot(),
                                 cloth.width().nanometres(),
                                 cloth.length().nanometres(),
-                                cloth.pieces().stream().map(PieceRow::of).toList()))
+                                cloth.pieces().stream().map(PlacedRow::of).toList()))
                         .toList());
     }
 
@@ -87,7 +87,7 @@ public record LayoutDocument(
                         cloth.lot(),
                         new Length(cloth.width()),
                         new Length(cloth.length()),
-                        cloth.pieces().stream().map(PieceRow::piece).toList()))
+                        cloth.pieces().stream().map(PlacedRow::piece).toList()))
                 .toList());
     }
 }

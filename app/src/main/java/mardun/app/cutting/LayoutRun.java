@@ -81,7 +81,9 @@ public final class LayoutRun {
             // The plan says so wherever it is shown; the other cloths are laid out all the same.
             return;
         }
-        done.accept(one, layouts);
+        Map<Aim, CuttingLayout> best = new EnumMap<>(Aim.class);
+        layouts.keySet().forEach(each -> best.put(each, each.best(layouts.values(), one.job())));
+        done.accept(one, best);
     }
 
     private CuttingLayout search(Task one, Aim forAim, long itsWork) {

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 
 /**
  * A rectangle of cloth and how it comes apart: by cuts from edge to edge, across it or along it, into smaller ones, until
@@ -23,6 +24,9 @@ import mardun.core.measure.Length;
 public record CutTree(
         Length x, Length y, Length width, Length height, Optional<Placed> piece, boolean across, List<CutTree> parts) {
 
+    /** As far as a ruler reaches: 24 in. */
+    private static final Length RULER = Length.of(24, LengthUnit.INCH);
+
     public CutTree {
         parts = List.copyOf(parts);
     }
@@ -34,7 +38,7 @@ public record CutTree(
      * @throws IllegalArgumentException if it can't be cut so
      */
     public static CutTree of(ClothLayout cloth) {
-        CutTree tree = tree(Length.ZERO, Length.ZERO, cloth.width(), cloth.length(), cloth.pieces(), true);
+        CutTree tree = together(tree(Length.ZERO, Length.ZERO, cloth.width(), cloth.length(), cloth.pieces(), true));
         boolean isOneStrip = cloth.isBolt() && (!tree.across() || tree.parts().isEmpty());
         return isOneStrip
                 ? new CutTree(tree.x(), tree.y(), tree.width(), tree.height(), Optional.empty(), true, List.of(tree))
@@ -93,6 +97,61 @@ public record CutTree(
             throw new IllegalArgumentException("no cut goes from edge to edge between " + pieces.size() + " pieces");
         }
         return tree;
+    }
+
+    /**
+     * Equal strips that leave more at their side than they are high are cut off as one, as far as a ruler reaches, so that
+     * what they leave stays in one piece.
+     */
+    private static CutTree together(CutTree tree) {
+        if (!tree.across()) {
+            return tree;
+        }
+        List<CutTree> parts = new ArrayList<>();
+        int i = 0;
+        while (i < tree.parts().size()) {
+            CutTree first = tree.parts().get(i);
+            int end = i + 1;
+            Length height = first.height();
+            while (leavesMuch(first)
+                    && end < tree.parts().size()
+                    && tree.parts().get(end).isLike(first)
+                    && height.plus(first.height()).compareTo(RULER) <= 0) {
+                height = height.plus(first.height());
+                end++;
+            }
+            parts.add(end - i == 1 ? first : joined(tree.parts().subList(i, end), height));
+            i = end;
+        }
+        return new CutTree(tree.x(), tree.y(), tree.width(), tree.height(), tree.piece(), true, parts);
+    }
+
+    private static boolean leavesMuch(CutTree strip) {
+        CutTree last = strip.parts().isEmpty()
+                ? strip
+                : strip.parts().get(strip.parts().size() - 1);
+        return !strip.across() && last.isRest() && last.width().compareTo(strip.height()) >= 0;
+    }
+
+    private static CutTree joined(List<CutTree> strips, Length height) {
+        CutTree first = strips.get(0);
+        CutTree rest = first.parts().get(first.parts().size() - 1);
+        Length used = rest.x().minus(first.x());
+        List<CutTree> rows = strips.stream()
+                .map(strip -> strip.parts().size() == 2
+                        ? strip.parts().get(0)
+                        : new CutTree(
+                                strip.x(),
+                                strip.y(),
+                                used,
+                                strip.height(),
+                                Optional.empty(),
+                                false,
+                                strip.parts().subList(0, strip.parts().size() - 1)))
+                .toList();
+        CutTree block = new CutTree(first.x(), first.y(), used, height, Optional.empty(), true, rows);
+        CutTree wide = new CutTree(rest.x(), first.y(), rest.width(), height, Optional.empty(), true, List.of());
+        return new CutTree(first.x(), first.y(), first.width(), height, Optional.empty(), false, List.of(block, wide));
     }
 
     private static boolean fills(Placed piece, Length width, Length height) {

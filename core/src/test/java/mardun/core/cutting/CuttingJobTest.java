@@ -115,6 +115,63 @@ class CuttingJobTest {
         assertThat(clothLessLargest(job, Aim.BEST_OFFCUT)).isLessThanOrEqualTo(clothLessLargest(job, Aim.FEWEST_CUTS));
     }
 
+    /** A layout that was found for one aim may serve another one better. */
+    @Test
+    void eachAimTakesTheBestOfAllLayouts() {
+        Random random = new Random(17);
+        for (int i = 0; i < 6; i++) {
+            CuttingJob job = random(random);
+            List<CuttingLayout> layouts = new ArrayList<>();
+            for (Aim aim : Aim.values()) {
+                layouts.add(search(job, aim));
+            }
+            CuttingBill money = CuttingBill.of(Aim.MONEY.best(layouts, job), job);
+            CuttingBill least = CuttingBill.of(Aim.LEAST_CLOTH.best(layouts, job), job);
+            CuttingBill fewest = CuttingBill.of(Aim.FEWEST_CUTS.best(layouts, job), job);
+            for (CuttingLayout layout : layouts) {
+                CuttingBill bill = CuttingBill.of(layout, job);
+                assertThat(money.total()).isLessThanOrEqualTo(bill.total());
+                assertThat(least.cloth()).isLessThanOrEqualTo(bill.cloth());
+                assertThat(fewest.time()).isLessThanOrEqualTo(bill.time());
+            }
+        }
+    }
+
+    /** Small pieces in rows leave one large offcut beside them, and not a narrow one beside each row. */
+    @Test
+    void rowsThatLeaveMuchAreCutOffAsOne() {
+        CuttingJob job = Cutting.job(in("43"), List.of(piece("D", "1 1/4", "3", 48, false)));
+        List<Placed> pieces = new ArrayList<>();
+        for (int i = 0; i < 48; i++) {
+            pieces.add(new Placed("D", in("1 1/4").times(i % 12), in("3").times(i / 12), in("1 1/4"), in("3"), false));
+        }
+        ClothLayout cloth = ClothLayout.onBolt(in("43"), in("12"), pieces);
+        assertThat(CuttingBill.of(new CuttingLayout(List.of(cloth)), job).kept())
+                .containsExactly(new Offcuts.Left(new Extent(in("28"), in("12")), 1));
+        CutOrder.Step strip = CutOrder.of(cloth, 4, in("1/4")).steps().get(1);
+        assertThat(strip.size()).isEqualTo(in("12"));
+        assertThat(strip.parts()).hasSize(2);
+        assertThat(strip.parts().get(0).parts()).singleElement().matches(row -> row.times() == 4);
+    }
+
+    /** What was spoiled comes from the smallest rest that holds it, and from the bolt when there is none. */
+    @Test
+    void aSpoiledPieceIsCutOnceMoreWithTheSmallestLoss() {
+        CutPiece kind = piece("A", "20", "12", 1, false);
+        ClothLayout cloth = ClothLayout.onBolt(
+                in("43"), in("12"), List.of(new Placed("A", Length.ZERO, Length.ZERO, in("20"), in("12"), false)));
+        CuttingLayout layout = new CuttingLayout(List.of(cloth));
+        Recut first = Recut.of(layout, kind);
+        assertThat(first.piece().x()).isEqualTo(in("20"));
+        CuttingLayout two = Recut.with(layout, List.of(first), in("43"));
+        assertThat(two.boltLength()).isEqualTo(in("12"));
+        Recut second = Recut.of(two, kind);
+        CuttingLayout three = Recut.with(two, List.of(second), in("43"));
+        assertThat(three.boltLength()).isEqualTo(in("24"));
+        assertThat(LayoutCheck.flaws(three, Cutting.job(in("43"), List.of(kind.times(3)))))
+                .isEmpty();
+    }
+
     @Test
     void theFirstLayoutIsThereBeforeAnyBudget() {
         List<CuttingLayout> told = new ArrayList<>();

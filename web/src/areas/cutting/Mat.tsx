@@ -1,0 +1,256 @@
+import type { Schemas } from '../../api/client';
+import { hatch } from '../../ui/Hatches';
+import { useUnits } from '../../ui/units';
+
+type MatView = Schemas['MatView'];
+type PieceKind = Schemas['PieceKind'];
+
+const INCH = 25_400_000;
+const CENTIMETRE = 10_000_000;
+/** The cloth's width on the drawing; the hatches are made for it. */
+const WIDE = 720;
+const MARGIN = 44;
+
+/** The cloth on the cutting mat, to scale: its grid and rulers in the maker's unit. */
+export function Mat({
+  mat,
+  kinds,
+  directional,
+  step,
+  zoomed,
+}: {
+  mat: MatView;
+  kinds: PieceKind[];
+  directional: boolean;
+  /** The step that comes next, or is looked at. */
+  step?: Schemas['StepView'];
+  zoomed: boolean;
+}) {
+  const units = useUnits();
+  const measure = units.isInch ? INCH : CENTIMETRE;
+  const every = units.isInch ? 5 : 10;
+  const width = WIDE;
+  const unit = mat.width / width;
+  const length = mat.length / unit;
+  const margin = MARGIN;
+  const marks = measure / unit;
+  const from = step && zoomed && step.across ? step.from / unit : 0;
+  const to = step && zoomed && step.across ? step.to / unit : length;
+  const text = margin * 0.34;
+  const byLetter = new Map(kinds.map((kind) => [kind.letter, kind]));
+  const done = new Set(mat.steps.filter((one) => one.done).map((one) => one.key));
+  const lines = (most: number) =>
+    Array.from({ length: Math.floor(most / (every * marks)) + 1 }, (_, i) => i * every);
+  return (
+    <svg
+      viewBox={`${-margin} ${from - margin * 0.7} ${width + margin * 1.6} ${Math.max(to - from, 0.5) + margin * 1.3}`}
+      className="block w-full rounded bg-[#173c37]"
+      style={{ maxHeight: zoomed ? 420 : undefined }}
+      role="img"
+      aria-label={`${mat.title}: ${mat.pieces.length} pieces on ${units.own(mat.wide)} by ${units.own(mat.used)}`}
+    >
+      {lines(width).map((mark) => {
+        const x = mark * marks;
+        return (
+          <g key={`x${mark}`}>
+            <line
+              x1={x}
+              x2={x}
+              y1={from - margin}
+              y2={to + margin}
+              stroke="#2b5a52"
+              strokeWidth={margin * 0.02}
+            />
+            <text
+              x={x}
+              y={from - margin * 0.2}
+              fontSize={text}
+              fill="#e3efe9"
+              textAnchor="middle"
+              className="tabular-nums"
+            >
+              {mark}
+            </text>
+          </g>
+        );
+      })}
+      {lines(length)
+        .filter((mark) => mark * marks >= from && mark * marks <= to)
+        .map((mark) => {
+          const y = mark * marks;
+          return (
+            <g key={`y${mark}`}>
+              <line
+                x1={-margin}
+                x2={width + margin}
+                y1={y}
+                y2={y}
+                stroke="#2b5a52"
+                strokeWidth={margin * 0.02}
+              />
+              <text
+                x={-margin * 0.16}
+                y={y + text * 0.35}
+                fontSize={text}
+                fill="#e3efe9"
+                textAnchor="end"
+                className="tabular-nums"
+              >
+                {mark}
+              </text>
+            </g>
+          );
+        })}
+      <rect x="0" y="0" width={width} height={length} fill="#e7e5da" />
+      {mat.rests.map((rest) => (
+        <g key={`${rest.x}-${rest.y}`}>
+          <rect
+            x={rest.x / unit}
+            y={rest.y / unit}
+            width={rest.width / unit}
+            height={rest.height / unit}
+            fill="#dff0e5"
+            stroke="#2c6744"
+            strokeDasharray={`${margin * 0.12} ${margin * 0.08}`}
+            strokeWidth={margin * 0.03}
+          />
+          {Math.min(rest.width, rest.height) / unit > text * 2 && (
+            <text
+              x={(rest.x + rest.width / 2) / unit}
+              y={(rest.y + rest.height / 2) / unit}
+              fontSize={text * 0.8}
+              textAnchor="middle"
+              fill="#2c6744"
+            >
+              keep
+            </text>
+          )}
+        </g>
+      ))}
+      {mat.pieces.map((piece) => (
+        <Piece
+          key={`${piece.letter}${piece.number}`}
+          piece={piece}
+          kind={byLetter.get(piece.letter)}
+          unit={unit}
+          text={text}
+          directional={directional}
+          done={done.has(piece.step)}
+          size={(kind) => `${units.own(kind.width)} × ${units.own(kind.height)}`}
+        />
+      ))}
+      {step && step.kind !== 'SQUARE' && (
+        <g stroke="#f2d675" strokeWidth={margin * 0.07}>
+          {step.across ? (
+            <>
+              <line
+                x1={-margin * 0.5}
+                x2={width + margin * 0.5}
+                y1={step.from / unit}
+                y2={step.from / unit}
+              />
+              <line
+                x1={-margin * 0.5}
+                x2={width + margin * 0.5}
+                y1={step.to / unit}
+                y2={step.to / unit}
+                strokeDasharray={`${margin * 0.25} ${margin * 0.15}`}
+              />
+            </>
+          ) : (
+            <line
+              y1={-margin * 0.4}
+              y2={length + margin * 0.4}
+              x1={step.to / unit}
+              x2={step.to / unit}
+              strokeDasharray={`${margin * 0.25} ${margin * 0.15}`}
+            />
+          )}
+        </g>
+      )}
+    </svg>
+  );
+}
+
+function Piece({
+  piece,
+  kind,
+  unit,
+  text,
+  directional,
+  done,
+  size,
+}: {
+  piece: Schemas['LaidPiece'];
+  kind?: PieceKind;
+  unit: number;
+  text: number;
+  directional: boolean;
+  done: boolean;
+  size: (kind: PieceKind) => string;
+}) {
+  const x = piece.x / unit;
+  const y = piece.y / unit;
+  const width = piece.width / unit;
+  const height = piece.height / unit;
+  const letter = Math.min(text * 1.5, height * 0.42, width * 0.3);
+  const roomForSize = kind !== undefined && width > text * 6.5 && height > text * 3.4;
+  const bag = piece.bag === 0 ? 'cut once more' : `bag ${piece.bag}`;
+  return (
+    <g opacity={done ? 0.45 : 1}>
+      <title>{`${kind?.name ?? piece.letter} ${piece.number}, ${bag}${piece.turned ? ', turned' : ''}`}</title>
+      <rect
+        x={x}
+        y={y}
+        width={width}
+        height={height}
+        fill={hatch(kind?.role ?? 'OUTER')}
+        stroke="#14242d"
+        strokeWidth={text * 0.08}
+      />
+      {letter > text * 0.35 && (
+        <>
+          <rect
+            x={x + width / 2 - letter * (roomForSize ? 2.6 : 1.2)}
+            y={y + height / 2 - letter * 0.75}
+            width={letter * (roomForSize ? 5.2 : 2.4)}
+            height={letter * (roomForSize ? 2.1 : 1.4)}
+            rx={letter * 0.15}
+            fill="#fff"
+            fillOpacity=".92"
+          />
+          <text
+            x={x + width / 2}
+            y={y + height / 2 + letter * 0.3}
+            fontSize={letter}
+            fontWeight="700"
+            textAnchor="middle"
+            fill="#14242d"
+          >
+            {piece.letter}
+            {piece.number}
+          </text>
+          {roomForSize && (
+            <text
+              x={x + width / 2}
+              y={y + height / 2 + letter * 1.1}
+              fontSize={letter * 0.6}
+              textAnchor="middle"
+              fill="#14242d"
+            >
+              {size(kind)}
+            </text>
+          )}
+        </>
+      )}
+      {directional && height > text * 2.2 && width > text * 2 && (
+        <path
+          d={`M${x + text * 0.8} ${y + height - text * 0.6}v${-text * 1.2}m${-text * 0.35} ${text * 0.4}l${text * 0.35} ${-text * 0.4}l${text * 0.35} ${text * 0.4}`}
+          fill="none"
+          stroke="#14242d"
+          strokeWidth={text * 0.1}
+        />
+      )}
+    </g>
+  );
+}

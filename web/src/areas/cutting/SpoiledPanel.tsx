@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { api, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { SelectField, TextField } from '../../ui/Field';
+import { ProblemNotice } from '../../ui/Notice';
+import { Panel } from '../../ui/Panel';
+import { useSend } from '../../ui/useSend';
+
+/** Pieces that were spoiled are cut once more, where that loses least. */
+export function SpoiledPanel({
+  batchId,
+  cloth,
+  onClose,
+}: {
+  batchId: number;
+  cloth: Schemas['ClothView'];
+  onClose: () => void;
+}) {
+  const [letter, setLetter] = useState(cloth.pieces[0]?.letter ?? '');
+  const [count, setCount] = useState('1');
+  const send = useSend(
+    () =>
+      api.post<Schemas['CuttingView']>(`/api/batches/${batchId}/cutting/spoiled`, {
+        materialId: cloth.materialId,
+        letter,
+        count,
+      }),
+    onClose,
+  );
+  return (
+    <Panel title="Spoiled" open onOpenChange={(open) => !open && onClose()}>
+      <form
+        noValidate
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!send.isPending) send.mutate(undefined);
+        }}
+      >
+        <p className="text-soft">
+          It is cut once more from the smallest rest that holds it, or else from the roll.
+        </p>
+        <SelectField label="Which piece" value={letter} onChange={(event) => setLetter(event.target.value)}>
+          {cloth.pieces.map((kind) => (
+            <option key={kind.letter} value={kind.letter}>
+              {kind.letter}, {kind.name}
+            </option>
+          ))}
+        </SelectField>
+        <TextField
+          label="How many"
+          inputMode="numeric"
+          value={count}
+          onChange={(event) => setCount(event.target.value)}
+          error={send.problem?.on('count')}
+        />
+        {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
+        <Button type="submit" disabled={send.isPending}>
+          Cut it once more
+        </Button>
+      </form>
+    </Panel>
+  );
+}
