@@ -6,7 +6,7 @@ import { keys, useBatch } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
-import { useUnits } from '../../ui/units';
+import { sides, useUnits } from '../../ui/units';
 import { useShortcut } from '../../ui/useShortcut';
 import { StagePanel } from '../batches/StagePanel';
 import { CutSteps } from './CutSteps';
@@ -20,6 +20,7 @@ type Step = Schemas['StepView'];
 
 const SECONDS = 1;
 const LONG_SECONDS = 5;
+const LOOK_EVERY = 600;
 
 const cuttingKey = (id: number) => [...keys.batches, id, 'cutting'];
 
@@ -58,7 +59,13 @@ function useSearch(cutting: Cutting) {
   useEffect(() => {
     if (ran.current && !running) void client.invalidateQueries({ queryKey: keys.batches });
     ran.current = running;
-  }, [running, client]);
+    if (!running) return undefined;
+    const looking = setInterval(
+      () => void client.invalidateQueries({ queryKey: cuttingKey(id), exact: true }),
+      LOOK_EVERY,
+    );
+    return () => clearInterval(looking);
+  }, [running, client, id]);
   return { state, running, begin, stop };
 }
 
@@ -171,30 +178,14 @@ function Cutting({ cutting }: { cutting: Cutting }) {
             <div className="min-w-0 space-y-3.5">
               <div className="space-y-3">
                 {cloth.mats.map((mat) => (
-                  <figure key={mat.cloth} className="rounded bg-[#173c37] p-1.5">
-                    <figcaption className="flex items-center justify-between px-2 text-[14px] text-white">
-                      <span>
-                        {mat.title}: {units.own(mat.wide)} × {units.own(mat.used)}{' '}
-                        <span className="text-[#c9d9d2]">
-                          ({units.other(mat.wide)} × {units.other(mat.used)})
-                        </span>
-                      </span>
-                      <button
-                        type="button"
-                        className="min-h-11 px-2 font-semibold text-yellow no-print"
-                        onClick={() => setZoomed(!zoomed)}
-                      >
-                        {zoomed ? 'The whole cloth' : 'Zoom to the strip'}
-                      </button>
-                    </figcaption>
-                    <Mat
-                      mat={mat}
-                      kinds={cloth.pieces}
-                      directional={cloth.directional}
-                      step={mat.steps.includes(shown as Step) ? shown : undefined}
-                      zoomed={zoomed && mat.steps.includes(shown as Step)}
-                    />
-                  </figure>
+                  <Laid
+                    key={mat.cloth}
+                    mat={mat}
+                    cloth={cloth}
+                    step={mat.steps.find((step) => step === shown)}
+                    zoomed={zoomed}
+                    onZoom={() => setZoomed(!zoomed)}
+                  />
                 ))}
               </div>
               <Bill bill={bill} pieces={cloth.pieces} rests={cloth.mats.flatMap((mat) => mat.rests)} />
@@ -251,6 +242,59 @@ function Cutting({ cutting }: { cutting: Cutting }) {
       {panel === 'spoiled' && <SpoiledPanel batchId={id} cloth={cloth} onClose={() => setPanel(undefined)} />}
       {panel === 'cut' && <Confirm id={id} onClose={() => setPanel(undefined)} />}
     </>
+  );
+}
+
+/** A cloth on its mat, which scrolls to the strip that comes next. */
+function Laid({
+  mat,
+  cloth,
+  step,
+  zoomed,
+  onZoom,
+}: {
+  mat: Schemas['MatView'];
+  cloth: Schemas['ClothView'];
+  step?: Step;
+  zoomed: boolean;
+  onZoom: () => void;
+}) {
+  const units = useUnits();
+  const view = useRef<HTMLDivElement>(null);
+  const from = step && step.across ? step.from / mat.length : 0;
+  useEffect(() => {
+    const scrolled = view.current;
+    if (scrolled) scrolled.scrollTop = Math.max(0, from * scrolled.scrollHeight - scrolled.clientHeight / 3);
+  }, [from, zoomed]);
+  return (
+    <figure className="rounded bg-[#173c37] p-1.5">
+      <figcaption className="flex items-center justify-between px-2 text-[14px] text-white">
+        <span>
+          {mat.title}: {sides(units.own(mat.wide), units.own(mat.used))}{' '}
+          <span className="text-[#c9d9d2]">({sides(units.other(mat.wide), units.other(mat.used))})</span>
+        </span>
+        {step?.across && step.kind === 'STRIP' && (
+          <button type="button" className="no-print min-h-11 px-2 font-semibold text-yellow" onClick={onZoom}>
+            {zoomed ? 'The whole cloth' : 'Zoom to the strip'}
+          </button>
+        )}
+      </figcaption>
+      <div
+        ref={view}
+        tabIndex={0}
+        role="group"
+        aria-label={`The cloth: ${mat.title}`}
+        className="mat-view overflow-y-auto"
+      >
+        <Mat
+          mat={mat}
+          kinds={cloth.pieces}
+          directional={cloth.directional}
+          step={step}
+          zoomed={zoomed && step !== undefined}
+        />
+      </div>
+    </figure>
   );
 }
 
@@ -387,7 +431,7 @@ function Bill({
           words={`of cutting: ${bill.cuts} cuts, ${bill.settings} ruler ${bill.settings === 1 ? 'setting' : 'settings'}`}
         />
         <Fact
-          figure={largest ? `${units.own(largest.wide)} × ${units.own(largest.high)}` : 'Nothing'}
+          figure={largest ? sides(units.own(largest.wide), units.own(largest.high)) : 'Nothing'}
           words={
             rests.length > 1
               ? `and ${rests.length - 1} more go back on the shelf, worth ${bill.goesBack.amount}`
@@ -417,12 +461,8 @@ function Bill({
               <td>
                 <b>{kind.letter}</b> {kind.name}
               </td>
-              <td>
-                {units.own(kind.width)} × {units.own(kind.height)}
-              </td>
-              <td className="text-soft">
-                {units.other(kind.width)} × {units.other(kind.height)}
-              </td>
+              <td>{sides(units.own(kind.width), units.own(kind.height))}</td>
+              <td className="text-soft">{sides(units.other(kind.width), units.other(kind.height))}</td>
               <td className="num">
                 {kind.count}
                 {kind.again > 0 && ` + ${kind.again} once more`}

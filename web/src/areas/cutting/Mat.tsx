@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { hatch } from '../../ui/Hatches';
-import { useUnits } from '../../ui/units';
+import { sides, useUnits } from '../../ui/units';
 
 type MatView = Schemas['MatView'];
 type PieceKind = Schemas['PieceKind'];
@@ -45,7 +45,6 @@ export function Mat({
     <svg
       viewBox={`${-margin} ${from - margin * 0.7} ${width + margin * 1.6} ${Math.max(to - from, 0.5) + margin * 1.3}`}
       className="block w-full rounded bg-[#173c37]"
-      style={{ maxHeight: zoomed ? 420 : undefined }}
       role="img"
       aria-label={`${mat.title}: ${mat.pieces.length} pieces on ${units.own(mat.wide)} by ${units.own(mat.used)}`}
     >
@@ -136,7 +135,7 @@ export function Mat({
           text={text}
           directional={directional}
           done={done.has(piece.step)}
-          size={(kind) => `${units.own(kind.width)} × ${units.own(kind.height)}`}
+          size={(kind) => sides(units.own(kind.width), units.own(kind.height))}
         />
       ))}
       {step && step.kind !== 'SQUARE' && (
@@ -195,6 +194,7 @@ function Piece({
   const height = piece.height / unit;
   const letter = Math.min(text * 1.5, height * 0.42, width * 0.3);
   const roomForSize = kind !== undefined && width > text * 6.5 && height > text * 3.4;
+  const box = Math.min(letter * (roomForSize ? 5.8 : 2.4), width * 0.94);
   const bag = piece.bag === 0 ? 'cut once more' : `bag ${piece.bag}`;
   return (
     <g opacity={done ? 0.45 : 1}>
@@ -211,9 +211,9 @@ function Piece({
       {letter > text * 0.35 && (
         <>
           <rect
-            x={x + width / 2 - letter * (roomForSize ? 2.6 : 1.2)}
+            x={x + width / 2 - box / 2}
             y={y + height / 2 - letter * 0.75}
-            width={letter * (roomForSize ? 5.2 : 2.4)}
+            width={box}
             height={letter * (roomForSize ? 2.1 : 1.4)}
             rx={letter * 0.15}
             fill="#fff"

@@ -56,6 +56,7 @@ class ScreensTest {
         "/batches/new, Keep this plan",
         "/batches/4, Steps to come",
         "/batches/6, Cut list",
+        "/batches/6/cutting, Cuts in order",
         "/settings, Hours free at the bench"
     })
     void hasNoBarrier(String path, String shows) {
@@ -109,6 +110,7 @@ class ScreensTest {
         "/materials/hand?material=2",
         "/materials/finished",
         "/batches/6",
+        "/batches/6/cutting",
         "/settings"
     })
     void fitsATabletWithoutScrollingSideways(String path) {

@@ -59,6 +59,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                     steps.add(step(step, key, done.contains(key)));
                     first.pieces().stream()
                             .filter(piece -> isIn(piece, step))
+                            .sorted(Comparator.comparing(Placed::y).thenComparing(Placed::x))
                             .forEach(piece -> pieces.add(laid(piece, numbers, key)));
                 }
             }

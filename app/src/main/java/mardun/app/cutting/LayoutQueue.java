@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
+import mardun.core.cutting.CuttingLayout;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -45,9 +47,17 @@ public class LayoutQueue {
 
     private void work(long batchId, LayoutRun run, Aim aim) {
         try {
-            run.run((task, layouts) -> sheets.put(batchId, task.materialId(), layouts, aim));
+            run.run((task, layouts) -> keep(batchId, task, layouts, aim));
         } catch (RuntimeException failed) {
             LOG.error("Laying out batch {} failed", batchId, failed);
+        }
+    }
+
+    private void keep(long batchId, LayoutRun.Task task, Map<Aim, CuttingLayout> layouts, Aim aim) {
+        try {
+            sheets.put(batchId, task.materialId(), layouts, aim);
+        } catch (RefusedException begun) {
+            LOG.info("Batch {} is being cut by the layout that is there, so it stays", batchId);
         }
     }
 

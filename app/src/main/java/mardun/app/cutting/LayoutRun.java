@@ -1,5 +1,6 @@
 package mardun.app.cutting;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -51,14 +52,24 @@ public final class LayoutRun {
     /** The best layout so far of the cloth that is being laid out: its length, and the least possible one. */
     public record Found(long materialId, Length length, Length least) {}
 
-    /** Lays out all cloths, each for all aims; {@code done} gets those of each cloth, the aim asked for first. */
+    /**
+     * Lays out all cloths: each at once as well as can be at first sight, then each for all aims.
+     *
+     * @param done gets the layouts of a cloth, by the aims they are for
+     */
     void run(BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
         state = State.RUNNING;
         try {
-            for (int i = 0; i < tasks.size(); i++) {
+            List<Task> possible = new ArrayList<>();
+            for (Task one : tasks) {
+                if (atFirstSight(one, done)) {
+                    possible.add(one);
+                }
+            }
+            for (int i = 0; i < possible.size() && !stopped; i++) {
                 task = i;
                 share = 0;
-                layOut(tasks.get(i), done);
+                layOut(possible.get(i), done);
             }
         } catch (RuntimeException failed) {
             failure = failed;
@@ -68,18 +79,24 @@ public final class LayoutRun {
         }
     }
 
-    private void layOut(Task one, BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
-        Map<Aim, CuttingLayout> layouts = new EnumMap<>(Aim.class);
+    /** The first layout that is found; answers whether there is any. */
+    private boolean atFirstSight(Task one, BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
         try {
-            layouts.put(aim, search(one, aim, work));
-            for (Aim other : Aim.values()) {
-                if (other != aim) {
-                    layouts.put(other, search(one, other, (long) (work * BESIDE)));
-                }
-            }
+            done.accept(one, Map.of(aim, search(one, aim, 0)));
+            return true;
         } catch (CannotBeCutException impossible) {
             // The plan says so wherever it is shown; the other cloths are laid out all the same.
-            return;
+            return false;
+        }
+    }
+
+    private void layOut(Task one, BiConsumer<Task, Map<Aim, CuttingLayout>> done) {
+        Map<Aim, CuttingLayout> layouts = new EnumMap<>(Aim.class);
+        layouts.put(aim, search(one, aim, work));
+        for (Aim other : Aim.values()) {
+            if (other != aim) {
+                layouts.put(other, search(one, other, (long) (work * BESIDE)));
+            }
         }
         Map<Aim, CuttingLayout> best = new EnumMap<>(Aim.class);
         layouts.keySet().forEach(each -> best.put(each, each.best(layouts.values(), one.job())));

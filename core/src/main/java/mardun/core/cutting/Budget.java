@@ -42,7 +42,7 @@ public final class Budget {
 
     /** The share of the work that is done, from 0 to 1. */
     public double share() {
-        return Math.min(1, (double) done / work);
+        return work == 0 ? 1 : Math.min(1, (double) done / work);
     }
 
     /** Whether a share of the work is done, or it was stopped. */

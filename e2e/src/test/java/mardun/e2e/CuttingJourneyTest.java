@@ -1,0 +1,106 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** From a planned batch over its cutting sheet to offcuts on the shelf, as its maker does it in the browser. */
+class CuttingJourneyTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    private static final int SEARCHING_MS = 60_000;
+
+    private static PackagedApp app;
+
+    @BeforeAll
+    static void start() throws IOException {
+        app = PackagedApp.withDemoData();
+    }
+
+    @AfterAll
+    static void stop() throws IOException {
+        app.close();
+    }
+
+    @Test
+    void aBatchOfThreeClothsIsLaidOutCutAndItsOffcutsAreKept() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/batches/6"));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cutting sheet"))
+                .click();
+        Locator steps = page.getByRole(AriaRole.REGION, region("Cuts in order"));
+        assertThat(steps).isVisible();
+        assertThat(page.getByText("Looking for better layouts"))
+                .isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
+                        .setTimeout(SEARCHING_MS));
+        Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths"));
+        assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(3);
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("From the roll: 96 pieces")))
+                .isVisible();
+        Locator aims = page.getByRole(AriaRole.GROUP, region("What counts")).getByRole(AriaRole.BUTTON);
+        assertThat(aims).hasCount(4);
+        page.keyboard().press("c");
+        assertThat(steps.getByRole(AriaRole.CHECKBOX).first()).isChecked();
+        assertThat(aims.first()).isDisabled();
+        page.reload();
+        assertThat(steps.getByRole(AriaRole.CHECKBOX).first()).isChecked();
+
+        page.keyboard().press("x");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("How many").fill("none");
+        dialog.getByText("Cut it once more").click();
+        assertThat(dialog).containsText("“none”");
+        dialog.getByLabel("Which piece").selectOption("D");
+        dialog.getByLabel("How many").fill("2");
+        dialog.getByText("Cut it once more").click();
+        assertThat(dialog).isHidden();
+        assertThat(steps.getByText("Once more")).hasCount(2);
+
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All is cut"))
+                .click();
+        dialog.getByLabel("Across, offcut 1").fill("6 in");
+        dialog.getByLabel("Why is it there all the same?").fill("a metre was never entered");
+        dialog.getByText("It is cut").last().click();
+        assertThat(dialog).isHidden();
+        assertThat(steps.getByRole(AriaRole.CHECKBOX).first()).isDisabled();
+        page.navigate(app.url("/batches/6"));
+        assertThat(page.getByText("Steps to come")).isVisible();
+        page.navigate(app.url("/materials?find=Reed"));
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Reed Stripe").setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.REGION, region("Lots"))).containsText("6 ×");
+        Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    @Test
+    void whatIfIsAnsweredAndNonsenseIsSaidSo() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/batches/5/cutting"));
+        Locator whatIf = page.getByRole(AriaRole.FORM, region("What if"));
+        whatIf.getByLabel("it were as wide as").fill("broad");
+        whatIf.getByText("Try it").click();
+        assertThat(whatIf.getByText("“broad”").first()).isVisible();
+        whatIf.getByLabel("it were as wide as").fill("60");
+        whatIf.getByText("Try it").click();
+        assertThat(whatIf.getByText("On cloth 60 in wide it takes")).isVisible();
+        assertThat(whatIf.getByText("With one bag fewer")).isVisible();
+        page.context().close();
+    }
+
+    private static Page.GetByRoleOptions region(String name) {
+        return new Page.GetByRoleOptions().setName(name).setExact(true);
+    }
+}
