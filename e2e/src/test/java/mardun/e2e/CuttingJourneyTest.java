@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import org.assertj.core.api.Assertions;
@@ -41,7 +42,7 @@ class CuttingJourneyTest {
         Locator steps = page.getByRole(AriaRole.REGION, region("Cuts in order"));
         assertThat(steps).isVisible();
         assertThat(page.getByText("Looking for better layouts"))
-                .isHidden(new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
+                .isHidden(new LocatorAssertions.IsHiddenOptions()
                         .setTimeout(SEARCHING_MS));
         Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths"));
         assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(3);
@@ -80,7 +81,7 @@ class CuttingJourneyTest {
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Reed Stripe").setExact(true))
                 .click();
-        assertThat(page.getByRole(AriaRole.REGION, region("Lots"))).containsText("6 ×");
+        assertThat(page.getByRole(AriaRole.REGION, region("Offcuts and precuts"))).containsText("6 × 12 in");
         Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }

@@ -3,6 +3,7 @@ package mardun.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -15,6 +16,8 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class ScreenshotsTest {
 
     private static final Path PICTURES = Path.of("../docs/screenshots");
+
+    private static final int SEARCHING_MS = 60_000;
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
@@ -48,10 +51,12 @@ class ScreenshotsTest {
     }
 
     private static void retakeParts(PackagedApp app) {
-        Page piece = open(app, "/designs/3", "Cover");
-        piece.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A · Cover"))
-                .click();
-        save(piece, "piece");
+        Page cutting = open(app, "/batches/6/cutting", "Cuts in order");
+        assertThat(cutting.getByText("Looking for better layouts"))
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        cutting.keyboard().press("c");
+        assertThat(cutting.getByText("1 of ")).isVisible();
+        save(cutting, "cutting");
         Page rules = open(app, "/designs/3", "Cover");
         rules.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rules"))
                 .click();
