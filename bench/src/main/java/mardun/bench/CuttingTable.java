@@ -27,7 +27,7 @@ public final class CuttingTable {
     private static final long SEED = 1;
 
     /** The clock ends a search, and not the work. */
-    private static final double MORE = 2;
+    private static final double MORE = 1.7;
 
     private CuttingTable() {}
 

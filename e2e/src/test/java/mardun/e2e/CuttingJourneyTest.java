@@ -42,8 +42,7 @@ class CuttingJourneyTest {
         Locator steps = page.getByRole(AriaRole.REGION, region("Cuts in order"));
         assertThat(steps).isVisible();
         assertThat(page.getByText("Looking for better layouts"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions()
-                        .setTimeout(SEARCHING_MS));
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
         Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths"));
         assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(3);
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("From the roll: 96 pieces")))
@@ -81,7 +80,8 @@ class CuttingJourneyTest {
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Reed Stripe").setExact(true))
                 .click();
-        assertThat(page.getByRole(AriaRole.REGION, region("Offcuts and precuts"))).containsText("6 × 12 in");
+        assertThat(page.getByRole(AriaRole.REGION, region("Offcuts and precuts")))
+                .containsText("6 × 12 in");
         Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }

@@ -14,7 +14,9 @@ final class StripFill {
     private static final int TOPPED_UP = 2;
     private static final int NOTHING = -1;
     private static final int NOTHING_MORE = -2;
-    private static final int STEPS_OF_WORK = 500;
+    /** So many steps of filling are a unit of work. */
+    static final int STEPS_OF_WORK = 500;
+
     private static final double HAIR = 1e-9;
 
     private final StripProblem problem;

@@ -138,6 +138,7 @@ final class StripMaster {
     /** Brings the column in that shortens most; answers whether there was one. */
     private boolean pivot() {
         int m = basis.length;
+        budget.spend((long) m * (m + pool.size()) / StripFill.STEPS_OF_WORK);
         double[] duals = duals();
         StripPattern entering = null;
         double best = EPSILON;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.function.Consumer;
@@ -20,6 +21,9 @@ final class StripSearch {
     private static final double STACKED = 4;
     private static final int TRIES = 5;
     private static final int ROUNDED = 12;
+    private static final int WALKS = 3;
+    private static final double TOGETHER = 0.6;
+    private static final int STEPS_IN_TURN = 20;
     private static final int MOST_APART = 7;
     private static final double WARM = 0.001;
     private static final double COLD = 1e-5;
@@ -109,12 +113,15 @@ final class StripSearch {
         value = master.values();
         List<StripMaster.Share> shares = master.shares();
         usual = shares.stream().map(StripMaster.Share::pattern).toList();
+        List<Draft> starts = new ArrayList<>();
+        starts.add(best);
         for (int round = 0; round < ROUNDED && !budget.isSpent(); round++) {
-            Draft rounded = rounded(shares, round);
-            best = rounded.cost() < best.cost() ? rounded : best;
+            starts.add(rounded(shares, round));
         }
-        better.accept(best);
-        return improved(best, better);
+        starts.sort(Comparator.comparingDouble(Draft::cost));
+        better.accept(starts.get(0));
+        int walks = problem.sheets().isEmpty() ? Math.min(WALKS, starts.size()) : 1;
+        return improved(starts.subList(0, walks), better);
     }
 
     /** As with a pencil: strips of one kind of piece each, from the bolt. */
@@ -196,28 +203,63 @@ final class StripSearch {
         }
     }
 
-    /** Takes some strips apart and cuts their pieces anew; keeps what isn't worse. */
-    private Draft improved(Draft start, Consumer<Draft> better) {
-        Draft best = start;
-        Draft current = start;
-        double scale = Math.abs(start.cost()) + 1e-9;
-        double heat = WARM * scale;
+    /**
+     * Takes some strips apart and cuts their pieces anew, also where that is a little worse. At first several drafts are tried
+     * beside each other, because where one ends depends on its beginning; then only the best one.
+     */
+    private Draft improved(List<Draft> starts, Consumer<Draft> better) {
+        Draft best = starts.get(0);
+        List<Walk> walks = new ArrayList<>();
+        starts.forEach(start -> walks.add(new Walk(start)));
+        double begun = budget.share();
         while (!budget.isSpent()) {
+            for (Walk walk : walks) {
+                for (int i = 0; i < STEPS_IN_TURN && !budget.isSpent(); i++) {
+                    Draft next = walk.step();
+                    if (next.cost() < best.cost() - 1e-9) {
+                        best = next;
+                        better.accept(best);
+                    }
+                }
+            }
+            boolean settled = budget.share() > begun + (1 - begun) * TOGETHER;
+            if (settled && walks.size() > 1) {
+                walks.sort(Comparator.comparingDouble(walk -> walk.own.cost()));
+                walks.subList(1, walks.size()).clear();
+            }
+        }
+        return best;
+    }
+
+    /** A way from one draft to better ones. */
+    private final class Walk {
+
+        private final double scale;
+        private double heat;
+        private Draft current;
+        private Draft own;
+
+        Walk(Draft start) {
+            current = start;
+            own = start;
+            scale = Math.abs(start.cost()) + 1e-9;
+            heat = WARM * scale;
+        }
+
+        /** The next draft, taken or not. */
+        Draft step() {
             budget.spend(1);
             Draft next = changed(current);
             boolean taken = next.cost() <= current.cost() + heat * random.nextDouble();
             current = taken ? next : current;
-            if (next.cost() < best.cost() - 1e-9) {
-                best = next;
-                better.accept(best);
-            }
+            own = next.cost() < own.cost() ? next : own;
             heat *= COOLING;
-            if (heat < COLD * scale && current.cost() > best.cost()) {
-                current = best;
+            if (heat < COLD * scale && current.cost() > own.cost()) {
+                current = own;
                 heat = WARM * scale;
             }
+            return next;
         }
-        return best;
     }
 
     private Draft changed(Draft current) {
