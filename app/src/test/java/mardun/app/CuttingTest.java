@@ -317,6 +317,26 @@ class CuttingTest {
     }
 
     @Test
+    void theTimesOfCuttingAndTheSquaringAreSettings() {
+        ObjectNode before = APP.settings("INCH");
+        ObjectNode settings = before.deepCopy();
+        ObjectNode cutting = (ObjectNode) settings.get("cutting");
+        assertThat(cutting.get("rulerSeconds").asString()).isEqualTo("60");
+        cutting.put("rulerSeconds", "soon").put("squaring", "2 m");
+        Answer refused = APP.put("/api/settings", settings);
+        assertThat(refused.on("cutting.rulerSeconds")).contains("soon");
+        assertThat(refused.on("cutting.squaring")).contains("at most 20 cm");
+        cutting.put("rulerSeconds", "90").put("squaring", "1/2 in");
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+        Answer made = laidOut("3");
+        JsonNode square = steps(cloth(APP.get(path(made.id())).body(), "outer")).get(0);
+        assertThat(square.get("size").get("exact").asString()).isEqualTo("1/2 in");
+        ObjectNode back = APP.settings("INCH");
+        back.set("cutting", before.get("cutting"));
+        assertThat(APP.put("/api/settings", back).status()).isEqualTo(200);
+    }
+
+    @Test
     void aBatchThatIsNotThereIsSaidSo() {
         assertThat(APP.get(path(99_999)).status()).isEqualTo(404);
         assertThat(APP.post(path(99_999) + "/search", Map.of("aim", "MONEY", "seconds", 1, "fromOffcuts", true))

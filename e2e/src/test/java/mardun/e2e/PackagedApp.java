@@ -1,6 +1,7 @@
 package mardun.e2e;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -22,6 +23,8 @@ final class PackagedApp implements AutoCloseable {
             Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Path SPREAD_OUT = Path.of("target/run");
 
+    private static Path demoData;
+
     private final Path folder;
     private final int port;
     private final boolean demo;
@@ -35,10 +38,32 @@ final class PackagedApp implements AutoCloseable {
         }
     }
 
+    /** With demo data of its own; it is made once and then copied. */
     static PackagedApp withDemoData() throws IOException {
         PackagedApp app = new PackagedApp(true);
+        copy(demoData(), app.folder);
         app.start();
         return app;
+    }
+
+    private static synchronized Path demoData() throws IOException {
+        if (demoData == null) {
+            PackagedApp first = new PackagedApp(true);
+            first.start();
+            first.process.destroy();
+            first.waitForItsEnd();
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(first.folder)));
+            demoData = first.folder;
+        }
+        return demoData;
+    }
+
+    private static void copy(Path from, Path to) throws IOException {
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.skip(1).toList()) {
+                Files.copy(file, to.resolve(from.relativize(file).toString()));
+            }
+        }
     }
 
     static PackagedApp empty() throws IOException {
@@ -161,6 +186,10 @@ final class PackagedApp implements AutoCloseable {
     /** Ends the process at once, as a power cut would. */
     void kill() throws IOException {
         process.destroyForcibly();
+        waitForItsEnd();
+    }
+
+    private void waitForItsEnd() throws IOException {
         try {
             process.waitFor();
         } catch (InterruptedException e) {
@@ -172,8 +201,14 @@ final class PackagedApp implements AutoCloseable {
     @Override
     public void close() throws IOException {
         kill();
+        delete(folder);
+    }
+
+    private static void delete(Path folder) {
         try (Stream<Path> files = Files.walk(folder)) {
             files.sorted((a, b) -> b.compareTo(a)).forEach(path -> path.toFile().delete());
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
         }
     }
 }

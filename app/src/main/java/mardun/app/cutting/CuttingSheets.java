@@ -2,6 +2,7 @@ package mardun.app.cutting;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,10 +21,26 @@ public class CuttingSheets {
 
     private final StoredSheetRepository sheets;
     private final JsonMapper json;
+    private final Map<Long, CuttingLayout> layouts = Collections.synchronizedMap(new Lately());
 
     CuttingSheets(StoredSheetRepository sheets, JsonMapper json) {
         this.sheets = sheets;
         this.json = json;
+    }
+
+    /** The layouts that were looked at lately. */
+    private static final class Lately extends LinkedHashMap<Long, CuttingLayout> {
+
+        private static final int MOST = 400;
+
+        Lately() {
+            super(MOST, 0.75f, true);
+        }
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Long, CuttingLayout> eldest) {
+            return size() > MOST;
+        }
     }
 
     /**
@@ -125,12 +142,19 @@ public class CuttingSheets {
                 });
     }
 
+    /** A stored layout never changes, so it is read once. */
+    private CuttingLayout layout(StoredSheet stored) {
+        return layouts.computeIfAbsent(
+                stored.id(),
+                id -> json.readValue(stored.layout(), LayoutDocument.class).layout());
+    }
+
     private Sheet read(StoredSheet stored) {
         return new Sheet(
                 stored.materialId(),
                 stored.aim(),
                 stored.isChosen(),
-                json.readValue(stored.layout(), LayoutDocument.class).layout(),
+                layout(stored),
                 List.of(json.readValue(stored.recuts(), RecutRow[].class)).stream()
                         .map(row -> new Recut(row.cloth(), row.piece().piece()))
                         .toList(),

@@ -64,6 +64,10 @@ class StoredSheet {
         recuts = newRecuts;
     }
 
+    long id() {
+        return id;
+    }
+
     long batchId() {
         return batchId;
     }

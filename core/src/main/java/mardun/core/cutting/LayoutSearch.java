@@ -37,6 +37,10 @@ public final class LayoutSearch {
     /** Cloth that costs nothing is saved all the same: a minor unit for ten centimetres. */
     private static final double LEAST_PRICE = 1e-8;
 
+    /** Strips of one height one after another, equal ones together, the highest first. */
+    private static final Comparator<StripPattern> AS_CUT =
+            Comparator.comparingInt(StripPattern::height).reversed().thenComparingInt(StripPattern::signature);
+
     private final CuttingJob job;
     private final long step;
     private final SearchProblem problem;
@@ -151,10 +155,6 @@ public final class LayoutSearch {
                 Value.of(width),
                 Value.of(job.width())));
     }
-
-    /** Strips of one height one after another, equal ones together, the highest first. */
-    private static final Comparator<StripPattern> AS_CUT =
-            Comparator.comparingInt(StripPattern::height).reversed().thenComparingInt(StripPattern::signature);
 
     private CuttingLayout placed(StripSearch.Draft draft) {
         List<ClothLayout> cloths = new ArrayList<>();

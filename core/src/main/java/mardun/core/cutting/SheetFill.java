@@ -128,7 +128,7 @@ final class SheetFill {
         StripPattern best = null;
         double most = 0;
         for (int i = 0; i < TRIES; i++) {
-            StripPattern pattern = fill.strip(value, i == 0 ? free : height(fitting, free), side);
+            StripPattern pattern = fill.strip(i == 0 ? free : height(fitting, free), side);
             if (pattern != null) {
                 boolean closes = free - pattern.height() < lowest;
                 double rate = pattern.worth(value) / (closes ? free : pattern.height());

@@ -33,6 +33,7 @@ final class StripFill {
     private final int[] activeWidths;
     private int active;
     private int highest;
+    private double[] values;
     private boolean prepared;
     private long work;
 
@@ -71,8 +72,17 @@ final class StripFill {
     void prepare(double[] value, int[] wanted, int height) {
         System.arraycopy(wanted, 0, left, 0, left.length);
         highest = height;
+        values = value;
         stackUp(value, height);
         prepared = true;
+    }
+
+    /** Topping up a strip spoils the stacks for the next one. */
+    private void prepareAgain() {
+        if (!prepared) {
+            stackUp(values, highest);
+            prepared = true;
+        }
     }
 
     private void stackUp(double[] value, int most) {
@@ -141,6 +151,7 @@ final class StripFill {
 
     /** No strip of this height is worth more: the best stack for its width, all across the cloth. */
     double atMost(int height) {
+        prepareAgain();
         double best = 0;
         for (int a = 0; a < active; a++) {
             int w = activeWidths[a];
@@ -161,24 +172,21 @@ final class StripFill {
      *
      * @return its height is that of its highest column; null if nothing fits
      */
-    StripPattern strip(double[] value, int height) {
-        return strip(value, height, width);
+    StripPattern strip(int height) {
+        return strip(height, width);
     }
 
     /** The same for a strip that is less wide than the cloth. */
-    StripPattern strip(double[] value, int height, int across) {
+    StripPattern strip(int height, int across) {
         List<StripPattern.Column> columns = new ArrayList<>();
         int[] kept = left.clone();
-        if (!prepared) {
-            stackUp(value, highest);
-            prepared = true;
-        }
+        prepareAgain();
         int free = across;
         boolean topUp = row(height, free, columns);
         for (int round = 0; topUp && round < TOPPED_UP; round++) {
             free = across
                     - columns.stream().mapToInt(StripPattern.Column::width).sum();
-            stackUp(value, height);
+            stackUp(values, height);
             prepared = false;
             topUp = row(height, free, columns);
         }

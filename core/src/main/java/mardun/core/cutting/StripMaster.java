@@ -96,7 +96,7 @@ final class StripMaster {
                 .toList();
         List<StripPattern> found = new ArrayList<>();
         for (int i = 0; i < order.size() && found.size() < AT_ONCE; i++) {
-            StripPattern strip = fill.strip(value, heights[order.get(i)]);
+            StripPattern strip = fill.strip(heights[order.get(i)]);
             if (strip != null && strip.worth(value) > strip.height() * (1 + CLOSE)) {
                 found.add(strip);
             }

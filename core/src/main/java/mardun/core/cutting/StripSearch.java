@@ -369,7 +369,7 @@ final class StripSearch {
         StripPattern best = null;
         double most = Double.NEGATIVE_INFINITY;
         for (int height : tried) {
-            StripPattern pattern = fill.strip(wanted, height);
+            StripPattern pattern = fill.strip(height);
             if (pattern != null) {
                 double rate = rate(pattern, strips, wanted);
                 if (rate > most) {

@@ -284,6 +284,35 @@ class CuttingJobTest {
         assertThat(bill.goesBack()).isEqualTo(BigFraction.of(in("6").nanometres(), 1_000_000));
     }
 
+    /** Whatever is asked: it is laid out as it can be cut, or it is said why it can't. */
+    @Test
+    void anythingIsLaidOutOrRefused() {
+        Random random = new Random(2026);
+        int laidOut = 0;
+        for (int i = 0; i < 120; i++) {
+            Length width = new Length(1 + Math.abs(random.nextLong()) % 2_000_000_000L);
+            List<CutPiece> pieces = new ArrayList<>();
+            for (int kind = 0; kind < 1 + random.nextInt(6); kind++) {
+                Extent extent = new Extent(
+                        new Length(1 + Math.abs(random.nextLong()) % (width.nanometres() + width.nanometres() / 8 + 1)),
+                        new Length(1 + Math.abs(random.nextLong()) % 900_000_000L));
+                pieces.add(new CutPiece(
+                        "P" + kind, "piece " + kind, extent, 1 + random.nextInt(40), random.nextBoolean()));
+            }
+            CuttingJob job = Cutting.job(width, pieces, sheet("o", "11 3/64", "23", 1 + random.nextInt(3), FREE));
+            try {
+                CuttingLayout layout =
+                        LayoutSearch.search(job, Aim.values()[i % 4], i, Budget.of(300, () -> false), better -> {});
+                assertThat(LayoutCheck.flaws(layout, job)).isEmpty();
+                assertThat(CuttingBill.of(layout, job).cuts()).isPositive();
+                laidOut++;
+            } catch (CannotBeCutException tooWide) {
+                assertThat(pieces).anyMatch(piece -> piece.extent().width().isLongerThan(width));
+            }
+        }
+        assertThat(laidOut).isBetween(20, 119);
+    }
+
     private static CuttingJob random(Random random) {
         List<CutPiece> pieces = new ArrayList<>();
         for (int i = 0; i < 2 + random.nextInt(4); i++) {

@@ -1,0 +1,205 @@
+package mardun.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.cutting.Aim;
+import mardun.core.cutting.Budget;
+import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.LayoutSearch;
+import mardun.core.cutting.Recut;
+import mardun.core.cutting.StripArithmetic;
+import mardun.core.design.Pouch;
+import mardun.core.design.Sizing;
+import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.UnitPrice;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthReader;
+import mardun.core.measure.LengthUnit;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceSchool;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+import org.junit.jupiter.api.Test;
+
+/** A batch's plan goes by its cutting sheet as long as that serves it. */
+class CuttingSheetTest {
+
+    private static final CurrencyUnit EUR = CurrencyUnit.EUR;
+    private static final int UNITS = 11;
+    private static final Workroom WORKROOM = new Workroom(
+            Money.of(EUR, 18),
+            Money.zero(EUR),
+            new Channel("the stall", BigDecimal.ZERO, Money.zero(EUR)),
+            new PriceChoice(
+                    PriceSchool.MARKUP,
+                    BigDecimal.valueOf(2),
+                    new BigDecimal("0.3"),
+                    new BigDecimal("0.4"),
+                    PricePoint.HALF),
+            Sizing.USUAL_THICKEST_SEAM);
+
+    private static Length in(String text) {
+        return LengthReader.read(text, LengthUnit.INCH);
+    }
+
+    private static Supply supply(String slot, MaterialKind kind, Optional<Length> width, UnitPrice price) {
+        Amount plenty = kind == MaterialKind.NOTION ? Amount.pieces(500) : Amount.of(Length.of(50, LengthUnit.METRE));
+        return Supply.of(slot, slot, slot, kind, width, Optional.empty(), true, price, plenty);
+    }
+
+    private static Supply cloth(String slot) {
+        return supply(
+                slot,
+                MaterialKind.CLOTH,
+                Optional.of(in("43")),
+                new UnitPrice(Money.of(EUR, 12), Amount.of(Length.of(1, LengthUnit.METRE))));
+    }
+
+    private static List<Supply> supplies(Supply outer) {
+        UnitPrice small = new UnitPrice(Money.of(EUR, 1), Amount.pieces(10));
+        UnitPrice tape = new UnitPrice(Money.of(EUR, 1), Amount.of(Length.of(1, LengthUnit.METRE)));
+        return List.of(
+                outer,
+                cloth("lining"),
+                cloth("interfacing"),
+                supply("zip", MaterialKind.TRIM, Optional.empty(), tape),
+                supply("slider", MaterialKind.NOTION, Optional.empty(), small),
+                supply("label", MaterialKind.NOTION, Optional.empty(), small));
+    }
+
+    private static BatchPlan plan(int units, Supply outer, Map<String, CuttingSheet> sheets) {
+        return new BatchPlanner(new StripArithmetic())
+                .plan(Pouch.design(), 1, units, supplies(outer), WORKROOM, Optional.empty(), sheets);
+    }
+
+    private static Need outer(BatchPlan plan) {
+        return plan.needs().stream()
+                .filter(need -> need.supply().slot().equals("outer"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<CutPiece> pieces(BatchPlan plan, Supply outer) {
+        List<PieceLine> lines = plan.pieces().stream()
+                .filter(line -> line.piece().piece().slot().equals("outer"))
+                .toList();
+        return BatchPlanner.cutPieces(outer, lines);
+    }
+
+    private static CuttingJob job(Supply outer, BatchPlan plan) {
+        CuttingTerms terms = new CuttingTerms(
+                BigFraction.of(1200, 1_000_000_000),
+                BigFraction.of(1800, 3600),
+                Duration.ofSeconds(60),
+                Duration.ofSeconds(10),
+                Duration.ofSeconds(4),
+                2,
+                in("1/4"),
+                in("4"),
+                in("6"),
+                true);
+        return new CuttingJob(pieces(plan, outer), BatchPlanner.widthToCut(outer), outer.pieces(), terms);
+    }
+
+    private static CuttingSheet sheet(Supply outer, Aim aim) {
+        CuttingJob job = job(outer, plan(UNITS, outer, Map.of()));
+        CuttingLayout layout = LayoutSearch.search(job, aim, 1, Budget.of(3000, () -> false), better -> {});
+        return new CuttingSheet(
+                layout, in("1/4"), Map.of(), CuttingBill.of(layout, job).goesBack());
+    }
+
+    @Test
+    void aPlanTakesWhatItsSheetTakesAndSaysHow() {
+        Supply outer = cloth("outer");
+        CuttingSheet sheet = sheet(outer, Aim.LEAST_CLOTH);
+        Need by = outer(plan(UNITS, outer, Map.of("outer", sheet)));
+        Length taken = sheet.layout().boltLength().plus(in("1/4"));
+        assertThat(by.amount()).isEqualTo(Amount.of(taken));
+        assertThat(by.sheet()).contains(sheet);
+        assertThat(by.working().rule()).startsWith("By the cutting sheet");
+        Need pencil = outer(plan(UNITS, outer, Map.of()));
+        assertThat(pencil.sheet()).isEmpty();
+        assertThat(by.amount().value())
+                .isLessThanOrEqualTo(pencil.amount().value() + in("1/4").nanometres());
+    }
+
+    @Test
+    void whatGoesBackOnTheShelfIsNotInTheCost() {
+        Supply outer = cloth("outer");
+        CuttingSheet sheet = sheet(outer, Aim.MONEY);
+        CuttingSheet nothingBack = new CuttingSheet(sheet.layout(), sheet.squaring(), Map.of(), BigFraction.ZERO);
+        CuttingSheet muchBack =
+                new CuttingSheet(sheet.layout(), sheet.squaring(), Map.of(), BigFraction.of(UNITS * 10));
+        long without = cost(plan(UNITS, outer, Map.of("outer", nothingBack)));
+        long with = cost(plan(UNITS, outer, Map.of("outer", muchBack)));
+        assertThat(without - with).isEqualTo(10);
+    }
+
+    private static long cost(BatchPlan plan) {
+        return plan.cost().orElseThrow().full().value().getAmountMinorLong();
+    }
+
+    @Test
+    void aSheetForOtherPiecesAnotherClothOrAnOffcutThatIsGoneIsLeftAside() {
+        Supply outer = cloth("outer");
+        CuttingSheet sheet = sheet(outer, Aim.MONEY);
+        assertThat(outer(plan(UNITS + 1, outer, Map.of("outer", sheet))).sheet())
+                .isEmpty();
+        Supply wider = supply(
+                "outer",
+                MaterialKind.CLOTH,
+                Optional.of(in("54")),
+                cloth("outer").price());
+        assertThat(outer(plan(UNITS, wider, Map.of("outer", sheet))).sheet()).isEmpty();
+        ClothPiece offcut = new ClothPiece("7", new Extent(in("24"), in("20")), 1, BigFraction.ZERO);
+        Supply withOffcut = outer.with(List.of(offcut));
+        CuttingSheet onOffcut = sheet(withOffcut, Aim.MONEY);
+        assertThat(onOffcut.layout().cloths()).hasSize(2);
+        Need by = outer(plan(UNITS, withOffcut, Map.of("outer", onOffcut)));
+        assertThat(by.offcuts()).singleElement().matches(use -> use.key().equals("7") && use.count() == 1);
+        assertThat(outer(plan(UNITS, outer, Map.of("outer", onOffcut))).sheet()).isEmpty();
+    }
+
+    @Test
+    void aSpoiledPieceIsTakenOnceMore() {
+        Supply outer = cloth("outer");
+        CuttingSheet sheet = sheet(outer, Aim.LEAST_CLOTH);
+        CutPiece kind = pieces(plan(UNITS, outer, Map.of()), outer).get(0);
+        CuttingLayout more = sheet.layout();
+        for (int i = 0; i < 6; i++) {
+            more = Recut.with(more, List.of(Recut.of(more, kind)), in("43"));
+        }
+        CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), BigFraction.ZERO);
+        assertThat(outer(plan(UNITS, outer, Map.of("outer", again))).sheet()).contains(again);
+        assertThat(again.layout().boltLength()).isGreaterThan(sheet.layout().boltLength());
+        CuttingSheet unsaid = new CuttingSheet(more, in("1/4"), Map.of(), BigFraction.ZERO);
+        assertThat(outer(plan(UNITS, outer, Map.of("outer", unsaid))).sheet()).isEmpty();
+    }
+
+    @Test
+    void nothingIsTakenFromTheRollWhereOffcutsGiveAll() {
+        ClothPiece large = new ClothPiece("9", new Extent(in("43"), in("300")), 1, BigFraction.ZERO);
+        Supply outer = cloth("outer").with(List.of(large));
+        Need by = outer(plan(UNITS, outer, Map.of("outer", sheet(outer, Aim.MONEY))));
+        assertThat(by.amount()).isEqualTo(Amount.of(Length.ZERO));
+        assertThat(by.working().rule()).contains("all of it comes from offcuts and precuts");
+        assertThat(by.left()).isNotEmpty();
+    }
+}
