@@ -330,7 +330,7 @@ class CuttingTest {
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
         Answer made = laidOut("3");
         JsonNode square = steps(cloth(APP.get(path(made.id())).body(), "outer")).get(0);
-        assertThat(square.get("size").get("exact").asString()).isEqualTo("1/2 in");
+        assertThat(square.get("size").get("exact").asString()).isEqualTo("½ in");
         ObjectNode back = APP.settings("INCH");
         back.set("cutting", before.get("cutting"));
         assertThat(APP.put("/api/settings", back).status()).isEqualTo(200);
