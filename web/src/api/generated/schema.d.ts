@@ -1144,6 +1144,9 @@ export interface components {
       /** Format: int32 */
       cuts: number;
       goesBack: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      kept: number;
+      largest?: components['schemas']['SidesView'];
       over: string;
       overLength: components['schemas']['LengthView'];
       /** Format: int32 */
@@ -2483,6 +2486,10 @@ export interface components {
       needed: components['schemas']['AmountView'];
       onHand: components['schemas']['AmountView'];
       shortBy: components['schemas']['AmountView'];
+    };
+    SidesView: {
+      high: components['schemas']['LengthView'];
+      wide: components['schemas']['LengthView'];
     };
     SizeChange: {
       change: string;

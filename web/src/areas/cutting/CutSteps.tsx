@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { useUnits } from '../../ui/units';
-import { folded, partWords, stepTitle } from './words';
+import { layered, partWords, stepTitle } from './words';
 
 type Step = Schemas['StepView'];
 
@@ -74,7 +74,7 @@ function Details({ step }: { step: Step }) {
   const words = step.parts.map((part) => partWords(part, units.own)).filter(Boolean);
   return (
     <>
-      {folded(step) && `${folded(step)}: `}
+      {layered(step) && `${layered(step)}: `}
       {words.join('; ')}
       {step.gives && <b className="block text-ink">{step.gives}</b>}
     </>

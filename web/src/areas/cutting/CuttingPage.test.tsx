@@ -100,6 +100,8 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
         cloth: money(1960),
         goesBack: money(240),
         total: money(2100),
+        kept: 1,
+        largest: { wide: length('15 ¾ in', '40 cm'), high: length('8 in', '20.3 cm') },
       }
     : undefined,
   aims: laidOut ? [aim('LEAST_CLOTH', false, 2250), aim('MONEY', true, 2100)] : [],

@@ -188,7 +188,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
                   />
                 ))}
               </div>
-              <Bill bill={bill} pieces={cloth.pieces} rests={cloth.mats.flatMap((mat) => mat.rests)} />
+              <Bill bill={bill} pieces={cloth.pieces} />
               {planned && <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />}
               <Files
                 id={id}
@@ -411,17 +411,9 @@ function Aims({
   );
 }
 
-function Bill({
-  bill,
-  pieces,
-  rests,
-}: {
-  bill: Schemas['BillView'];
-  pieces: Schemas['PieceKind'][];
-  rests: Schemas['RestView'][];
-}) {
+function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['PieceKind'][] }) {
   const units = useUnits();
-  const largest = [...rests].sort((one, other) => other.width * other.height - one.width * one.height)[0];
+  const largest = bill.largest;
   return (
     <section className="space-y-3" aria-label="What it takes">
       <dl className="grid gap-3 md:grid-cols-3">
@@ -433,8 +425,8 @@ function Bill({
         <Fact
           figure={largest ? sides(units.own(largest.wide), units.own(largest.high)) : 'Nothing'}
           words={
-            rests.length > 1
-              ? `and ${rests.length - 1} more go back on the shelf, worth ${bill.goesBack.amount}`
+            bill.kept > 1
+              ? `and ${bill.kept - 1} more go back on the shelf, worth ${bill.goesBack.amount}`
               : largest
                 ? `goes back on the shelf, worth ${bill.goesBack.amount}`
                 : 'large enough goes back on the shelf'

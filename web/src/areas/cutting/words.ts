@@ -27,8 +27,8 @@ export function stepTitle(step: Step, own: (length: LengthView) => string) {
     : `${capital(many(step.times))} ${strip}s of ${own(step.size)}`;
 }
 
-/** How the cloth lies when a strip is cut: folded once or twice, as far as its layers allow. */
-export function folded(step: Step) {
+/** How many equal strips lie on one another when they are cut into pieces. */
+export function layered(step: Step) {
   if (step.layers < 2) return '';
   return `${step.layers} strips on one another`;
 }

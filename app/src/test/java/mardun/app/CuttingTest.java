@@ -192,6 +192,16 @@ class CuttingTest {
     }
 
     @Test
+    void aStepThatIsNotThereIsRefused() {
+        Answer made = laidOut("3");
+        Answer refused = APP.put(
+                path(made.id()) + "/step",
+                Map.of("materialId", SHELF.get("outer"), "step", "0:STRIP:1:1", "done", true));
+        assertThat(refused.status()).isEqualTo(404);
+        assertThat(APP.get(path(made.id())).body().get("begun").asBoolean()).isFalse();
+    }
+
+    @Test
     void spoiledPiecesAreCutOnceMore() {
         Answer made = laidOut("5");
         long before = needed(APP.get("/api/batches/" + made.id()).body(), "lining");
@@ -275,6 +285,10 @@ class CuttingTest {
         ObjectNode layout = (ObjectNode) APP.get(file).body();
         assertThat(layout.get("format").asString()).isEqualTo("mardun-layout-1");
         assertThat(APP.put(file, layout).status()).isEqualTo(200);
+        Answer other = APP.put(path(made.id()) + "/aim", Map.of("aim", "FEWEST_CUTS"));
+        assertThat(cloth(other.body(), "outer").get("mats"))
+                .as("the maker's own layout stays whatever is chosen for the other cloths")
+                .isNotEmpty();
         ObjectNode piece =
                 (ObjectNode) layout.get("cloths").get(0).get("pieces").get(0);
         piece.put("x", piece.get("x").asLong() + 3_000_000_000L);
@@ -294,6 +308,7 @@ class CuttingTest {
         assertThat(svg).startsWith("<svg ").contains("From the roll");
         String pdf = APP.text(path(made.id()) + "/print");
         assertThat(pdf).startsWith("%PDF-");
+        assertThat(APP.get(path(batch("2").id()) + "/print").detail()).contains("isn't laid out yet");
     }
 
     @Test

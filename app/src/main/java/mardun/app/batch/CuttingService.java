@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchPlans.Planned;
 import mardun.app.batch.BatchViews.CautionView;
@@ -33,6 +34,7 @@ import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
+import mardun.core.batch.WhatIf;
 import mardun.core.caution.Caution;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CutPiece;
@@ -47,7 +49,6 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Value;
-import org.apache.commons.numbers.fraction.BigFraction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -59,6 +60,8 @@ public class CuttingService {
     private static final Length LONGEST = Length.of(1000, LengthUnit.METRE);
 
     private static final int MOST_SPOILED = 200;
+    private static final Supplier<RefusedException> NOT_LAID_OUT =
+            () -> RefusedException.missing("This cloth isn't laid out yet, or not any more.");
 
     private final BatchRepository batches;
     private final BatchPlans plans;
@@ -201,7 +204,7 @@ public class CuttingService {
                                 current)));
             }
         }
-        return view(queue.begin(id, tasks, form.aim(), form.seconds()), current);
+        return view(queue.begin(id, tasks, form.aim(), form.seconds(), () -> isPlanned(id)), current);
     }
 
     @Transactional(readOnly = true)
@@ -220,11 +223,9 @@ public class CuttingService {
         ViewWriter writer = current.writer();
         LayoutRun.Found best = run.best();
         String words = null;
-        if (best != null && best.least().isPositive()) {
-            BigFraction over = BigFraction.of(
-                    best.length().minus(best.least()).nanometres(), best.least().nanometres());
+        if (best != null) {
             words = writer.text(new Value.OnTheShelf(best.length())) + ", "
-                    + ViewWriter.percent(over.bigDecimalValue(3, RoundingMode.HALF_UP))
+                    + ViewWriter.percent(best.overLeast().bigDecimalValue(3, RoundingMode.HALF_UP))
                     + " over the least possible";
         }
         return new SearchView(run.state() != LayoutRun.State.ENDED, run.hasFailed(), run.progress(), words);
@@ -240,7 +241,15 @@ public class CuttingService {
     /** Says that a step is cut, or isn't after all. */
     @Transactional
     public CuttingView tick(long id, TickForm form) {
-        find(id);
+        planned(id);
+        boolean isKnown = get(id).cloths().stream()
+                .filter(cloth -> cloth.materialId() == form.materialId())
+                .flatMap(cloth -> cloth.mats().stream())
+                .flatMap(mat -> mat.steps().stream())
+                .anyMatch(step -> step.key().equals(form.step()));
+        if (!isKnown) {
+            throw NOT_LAID_OUT.get();
+        }
         sheets.tick(id, form.materialId(), form.step(), form.done());
         return get(id);
     }
@@ -258,9 +267,8 @@ public class CuttingService {
                 .filter(piece -> piece.letter().equals(form.letter()))
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("No piece " + form.letter() + " is cut from this cloth."));
-        Sheet sheet = chosen(id, form.materialId());
         Length width = BatchPlanner.widthToCut(cloth);
-        CuttingLayout layout = CuttingJobs.whole(sheet, width);
+        CuttingLayout layout = layout(planned, form.materialId());
         List<Recut> more = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             Recut recut = Recut.of(layout, kind);
@@ -271,22 +279,23 @@ public class CuttingService {
         return get(id);
     }
 
-    private Sheet chosen(long id, long materialId) {
-        return sheets.all(id).stream()
-                .filter(sheet -> sheet.materialId() == materialId && sheet.chosen())
+    /** The layout by which a cloth is cut as things stand. */
+    private static CuttingLayout layout(Planned planned, long materialId) {
+        return planned.plan().needs().stream()
+                .filter(need -> need.supply().key().equals(Long.toString(materialId)))
                 .findFirst()
-                .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
+                .flatMap(Need::sheet)
+                .map(CuttingSheet::layout)
+                .orElseThrow(NOT_LAID_OUT);
     }
 
     /** The layout of a cloth as it is now, with what is cut once more. */
     @Transactional(readOnly = true)
     public LayoutDocument layout(long id, long materialId) {
-        Planned planned = plans.of(find(id), settings.current());
-        Length width = BatchPlanner.widthToCut(supply(planned, materialId));
-        return LayoutDocument.of(CuttingJobs.whole(chosen(id, materialId), width));
+        return LayoutDocument.of(layout(plans.of(find(id), settings.current()), materialId));
     }
 
-    /** Takes a layout from a file; for all aims, because it is the maker's own. */
+    /** Takes a layout from a file in the place of all that there are of this cloth. */
     @Transactional
     public CuttingView changeLayout(long id, long materialId, LayoutDocument document) {
         Settings current = settings.current();
@@ -333,13 +342,17 @@ public class CuttingService {
                         cloth.materialId() == materialId && !cloth.mats().isEmpty())
                 .findFirst()
                 .map(SheetDrawing::svg)
-                .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
+                .orElseThrow(NOT_LAID_OUT);
     }
 
     /** The cutting sheets of a batch on paper. */
     @Transactional(readOnly = true)
     public byte[] print(long id) {
-        return SheetPaper.pdf(get(id), settings.current().unitSystem());
+        CuttingView cutting = get(id);
+        if (cutting.cloths().stream().allMatch(cloth -> cloth.mats().isEmpty())) {
+            throw NOT_LAID_OUT.get();
+        }
+        return SheetPaper.pdf(cutting, settings.current().unitSystem());
     }
 
     /** What would come of another width, of fewer bags, of turned pieces, and of more cloth. */
@@ -359,7 +372,7 @@ public class CuttingService {
         fields.check();
         CuttingJob job = CuttingJobs.job(cloth, planned, List.of(), current);
         int units = planned.plan().units();
-        WhatIf whatIf = new WhatIf(cloth, job, units, current.writer());
+        WhatIfWriter whatIf = new WhatIfWriter(current.writer(), new WhatIf(cloth, job, units));
         List<String> sentences = new ArrayList<>();
         width.ifPresent(other -> sentences.add(whatIf.onWidth(other)));
         if (form.fewer() > 0 && form.fewer() < units) {
@@ -387,6 +400,12 @@ public class CuttingService {
     private Batch find(long id) {
         return batches.findById(id)
                 .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer."));
+    }
+
+    private boolean isPlanned(long id) {
+        return batches.findById(id)
+                .filter(batch -> batch.stage() == BatchStage.PLANNED)
+                .isPresent();
     }
 
     private Batch planned(long id) {

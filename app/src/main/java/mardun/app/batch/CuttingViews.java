@@ -126,7 +126,9 @@ public final class CuttingViews {
      *
      * @param key names it when it is ticked
      * @param size of the strip, or what is cut off
-     * @param along where it is on the cloth, from and to, in nanometres
+     * @param across the strip lies across the cloth; else along it
+     * @param from where it begins, along the cloth or across it, in nanometres
+     * @param to where the last of its strips ends
      * @param gives what it gives, like {@code 5 of A, 2 of C}
      */
     public record StepView(
@@ -151,6 +153,8 @@ public final class CuttingViews {
      *
      * @param over how much more cloth than the least possible, in per cent
      * @param overLength the same as a length of the bolt
+     * @param kept how many rests are large enough to keep
+     * @param largest the largest of them; absent if there is none
      */
     public record BillView(
             String over,
@@ -160,7 +164,12 @@ public final class CuttingViews {
             TimeView time,
             MoneyView cloth,
             MoneyView goesBack,
-            MoneyView total) {}
+            MoneyView total,
+            long kept,
+            @Nullable SidesView largest) {}
+
+    /** Two sides of a rectangle. */
+    public record SidesView(LengthView wide, LengthView high) {}
 
     /** One of the maker's aims with what its layout would cost. */
     public record AimView(

@@ -3,10 +3,10 @@ package mardun.app.batch;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.batch.CuttingViews.AimView;
@@ -14,6 +14,7 @@ import mardun.app.batch.CuttingViews.BillView;
 import mardun.app.batch.CuttingViews.LaidPiece;
 import mardun.app.batch.CuttingViews.MatView;
 import mardun.app.batch.CuttingViews.RestView;
+import mardun.app.batch.CuttingViews.SidesView;
 import mardun.app.batch.CuttingViews.StepView;
 import mardun.app.batch.CuttingViews.StripPart;
 import mardun.app.cutting.CuttingSheets.Sheet;
@@ -26,6 +27,7 @@ import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.Offcuts;
+import mardun.core.cutting.PieceNumbers;
 import mardun.core.cutting.Recut;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
@@ -43,7 +45,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
     /** A mat for each cloth of a layout; pieces that are cut once more are steps of their own. */
     List<MatView> mats(Sheet sheet) {
         CuttingLayout whole = CuttingJobs.whole(sheet, job.width());
-        Map<String, Integer> numbers = new HashMap<>();
+        PieceNumbers numbers = new PieceNumbers(each);
         List<MatView> mats = new ArrayList<>();
         for (int i = 0; i < whole.cloths().size(); i++) {
             ClothLayout cloth = whole.cloths().get(i);
@@ -57,10 +59,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                         .steps()) {
                     String key = key(i, step);
                     steps.add(step(step, key, done.contains(key)));
-                    first.pieces().stream()
-                            .filter(piece -> isIn(piece, step))
-                            .sorted(Comparator.comparing(Placed::y).thenComparing(Placed::x))
-                            .forEach(piece -> pieces.add(laid(piece, numbers, key)));
+                    step.pieces().forEach(piece -> pieces.add(laid(piece, numbers.next(piece.letter()), key)));
                 }
             }
             again(sheet, i, numbers, steps, pieces);
@@ -91,24 +90,11 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 + step.y().nanometres();
     }
 
-    private static boolean isIn(Placed piece, CutOrder.Step step) {
-        return piece.x().compareTo(step.x()) >= 0
-                && piece.y().compareTo(step.y()) >= 0
-                && piece.right().compareTo(step.x().plus(step.extent().width())) <= 0
-                && piece.top().compareTo(step.y().plus(step.extent().height())) <= 0;
-    }
-
-    private LaidPiece laid(Placed piece, Map<String, Integer> numbers, String step) {
-        int number = numbers.merge(piece.letter(), 1, Integer::sum);
-        int bag = Math.toIntExact((number - 1) / each.getOrDefault(piece.letter(), 1L)) + 1;
-        return laid(piece, number, bag, step);
-    }
-
-    private static LaidPiece laid(Placed piece, int number, int bag, String step) {
+    private static LaidPiece laid(Placed piece, PieceNumbers.Number number, String step) {
         return new LaidPiece(
                 piece.letter(),
-                number,
-                bag,
+                number.ofItsKind(),
+                number.bag(),
                 piece.x().nanometres(),
                 piece.y().nanometres(),
                 piece.width().nanometres(),
@@ -117,14 +103,13 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 step);
     }
 
-    private void again(
-            Sheet sheet, int cloth, Map<String, Integer> numbers, List<StepView> steps, List<LaidPiece> pieces) {
+    private void again(Sheet sheet, int cloth, PieceNumbers numbers, List<StepView> steps, List<LaidPiece> pieces) {
         for (int i = 0; i < sheet.recuts().size(); i++) {
             Recut recut = sheet.recuts().get(i);
             if (recut.cloth() == cloth) {
                 String key = "again:" + i;
                 Placed piece = recut.piece();
-                pieces.add(laid(piece, numbers.merge(piece.letter(), 1, Integer::sum), 0, key));
+                pieces.add(laid(piece, numbers.again(piece.letter()), key));
                 StripPart part = new StripPart(
                         1, writer.length(piece.width(), ShownRounding.UP), piece.letter(), false, List.of());
                 steps.add(new StepView(
@@ -187,6 +172,8 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 .rests()
                 .filter(rest -> Offcuts.isWorthKeeping(
                         rest.extent(), job.terms().keepShort(), job.terms().keepLong()))
+                .sorted(Comparator.comparing((CutTree rest) -> rest.extent().area())
+                        .reversed())
                 .map(rest -> new RestView(
                         rest.x().nanometres(),
                         rest.y().nanometres(),
@@ -207,7 +194,17 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 writer.time(bill.time()),
                 writer.money(minor(bill.cloth())),
                 writer.money(minor(bill.goesBack())),
-                writer.money(minor(bill.total())));
+                writer.money(minor(bill.total())),
+                bill.kept().stream().mapToLong(Offcuts.Left::count).sum(),
+                largest(bill)
+                        .map(extent -> new SidesView(
+                                writer.length(extent.width(), ShownRounding.DOWN),
+                                writer.length(extent.height(), ShownRounding.DOWN)))
+                        .orElse(null));
+    }
+
+    private static Optional<Extent> largest(CuttingBill bill) {
+        return bill.kept().stream().map(Offcuts.Left::extent).max(Comparator.comparing(Extent::area));
     }
 
     AimView aim(Sheet sheet) {
@@ -218,11 +215,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 writer.longLength(bill.boltLength(), ShownRounding.UP),
                 writer.time(bill.time()),
                 writer.money(minor(bill.total())),
-                bill.kept().stream()
-                        .map(Offcuts.Left::extent)
-                        .max(Comparator.comparing(Extent::area))
-                        .map(this::size)
-                        .orElse(null));
+                largest(bill).map(this::size).orElse(null));
     }
 
     private String size(Extent extent) {

@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CuttingLayout;
@@ -91,12 +93,19 @@ public class CuttingSheets {
                 batchId, materialId, aim, aim == chosen, json.writeValueAsString(LayoutDocument.of(layout)))));
     }
 
-    /** Chooses for what a batch is laid out, on all its cloths of which nothing is cut yet. */
+    /**
+     * Chooses for what a batch is laid out, of which nothing may be cut. A cloth without a layout for that aim, because its
+     * layout came from a file, keeps the one it has.
+     */
     @Transactional
     public void choose(long batchId, Aim aim) {
         List<StoredSheet> all = sheets.findByBatchIdOrderById(batchId);
         all.forEach(sheet -> refuseIfBegun(batchId, sheet.materialId()));
-        all.forEach(sheet -> {
+        Set<Long> have = all.stream()
+                .filter(sheet -> sheet.aim() == aim)
+                .map(StoredSheet::materialId)
+                .collect(Collectors.toSet());
+        all.stream().filter(sheet -> have.contains(sheet.materialId())).forEach(sheet -> {
             sheet.choose(sheet.aim() == aim);
             sheets.save(sheet);
         });

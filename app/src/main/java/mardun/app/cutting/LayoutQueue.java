@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BooleanSupplier;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CuttingLayout;
@@ -33,21 +34,31 @@ public class LayoutQueue {
         this.sheets = sheets;
     }
 
-    /** Begins to lay out a batch's cloths, or goes on with the run that is under way. */
-    public LayoutRun begin(long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds) {
+    /**
+     * Begins to lay out a batch's cloths, or goes on with the run that is under way.
+     *
+     * @param seconds for each cloth, about
+     * @param stillWanted asked before anything is kept: a batch may be cut, or given up, meanwhile
+     */
+    public LayoutRun begin(
+            long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, BooleanSupplier stillWanted) {
         return runs.compute(batchId, (id, before) -> {
             if (before != null && before.state() != LayoutRun.State.ENDED) {
                 return before;
             }
             LayoutRun run = new LayoutRun(tasks, aim, seconds);
-            worker.execute(() -> work(batchId, run, aim));
+            worker.execute(() -> work(batchId, run, aim, stillWanted));
             return run;
         });
     }
 
-    private void work(long batchId, LayoutRun run, Aim aim) {
+    private void work(long batchId, LayoutRun run, Aim aim, BooleanSupplier stillWanted) {
         try {
-            run.run((task, layouts) -> keep(batchId, task, layouts, aim));
+            run.run((task, layouts) -> {
+                if (stillWanted.getAsBoolean()) {
+                    keep(batchId, task, layouts, aim);
+                }
+            });
         } catch (RuntimeException failed) {
             LOG.error("Laying out batch {} failed", batchId, failed);
         }

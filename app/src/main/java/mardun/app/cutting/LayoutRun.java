@@ -13,6 +13,7 @@ import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutSearch;
 import mardun.core.measure.Length;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 
 /** A search for the layouts of one batch: worked on by one thread, asked for its progress by others. */
@@ -49,8 +50,12 @@ public final class LayoutRun {
     /** A cloth to be laid out. */
     public record Task(long materialId, CuttingJob job) {}
 
-    /** The best layout so far of the cloth that is being laid out: its length, and the least possible one. */
-    public record Found(long materialId, Length length, Length least) {}
+    /**
+     * The best layout so far of the cloth that is being laid out.
+     *
+     * @param overLeast how much longer it is than the least possible, as a share of that
+     */
+    public record Found(long materialId, Length length, BigFraction overLeast) {}
 
     /**
      * Lays out all cloths: each at once as well as can be at first sight, then each for all aims.
@@ -109,7 +114,7 @@ public final class LayoutRun {
             if (forAim == aim) {
                 share = budget.share();
                 CuttingBill bill = CuttingBill.of(layout, one.job());
-                best = new Found(one.materialId(), layout.boltLength(), bill.least());
+                best = new Found(one.materialId(), layout.boltLength(), bill.overLeast(layout));
             }
         });
     }

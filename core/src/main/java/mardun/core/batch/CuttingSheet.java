@@ -1,16 +1,12 @@
 package mardun.core.batch;
 
-import java.math.BigInteger;
-import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.core.cutting.ClothLayout;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CutTree;
-import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
-import mardun.core.cutting.CuttingTerms;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Offcuts;
 import mardun.core.material.ClothPiece;
@@ -37,19 +33,7 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
 
     /** Whether it gives these pieces and no others, from a bolt of this width and these offcuts and precuts. */
     public boolean serves(List<CutPiece> pieces, Length width, List<ClothPiece> sheets) {
-        CuttingTerms anyTerms = new CuttingTerms(
-                BigFraction.ZERO,
-                BigFraction.ZERO,
-                Duration.ZERO,
-                Duration.ZERO,
-                Duration.ZERO,
-                1,
-                squaring,
-                Length.ZERO,
-                Length.ZERO,
-                false);
-        return LayoutCheck.flaws(layout, new CuttingJob(withExtra(pieces), width, sheets, anyTerms))
-                .isEmpty();
+        return LayoutCheck.flaws(layout, withExtra(pieces), width, sheets).isEmpty();
     }
 
     /** The pieces with those that are cut once more. */
@@ -83,12 +67,7 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
     /** How the strips compare with what the pieces cover. */
     private Working leastPossible() {
         ClothLayout bolt = layout.bolt().orElseThrow();
-        BigInteger area = bolt.pieces().stream()
-                .map(piece -> new Extent(piece.width(), piece.height()).area().squareNanometres())
-                .reduce(BigInteger.ZERO, BigInteger::add);
-        Length least = new Length(area.add(BigInteger.valueOf(bolt.width().nanometres() - 1))
-                .divide(BigInteger.valueOf(bolt.width().nanometres()))
-                .longValueExact());
+        Length least = bolt.leastLength();
         return Working.of("As the pieces lie on the cloth. No layout is shorter than the pieces' area over the width.")
                 .expression("{least} + {over}")
                 .input("least", "the least possible", new Value.OnTheShelf(least))

@@ -26,20 +26,8 @@ public final class FromHand {
      * @return empty if not even one unit can be made, or it doesn't take this material
      */
     public static Optional<Makeable> most(IntFunction<BatchPlan> planned, String key, Amount there, int most) {
-        if (!fits(planned.apply(1), key, there)) {
-            return Optional.empty();
-        }
-        int fits = 1;
-        int tooMany = most + 1;
-        while (tooMany - fits > 1) {
-            int next = tooMany > most && fits <= most / 2 ? fits * 2 : (fits + tooMany) / 2;
-            if (fits(planned.apply(next), key, there)) {
-                fits = next;
-            } else {
-                tooMany = next;
-            }
-        }
-        return Optional.of(new Makeable(fits, planned.apply(fits)));
+        int units = LargestThatFits.upTo(most, count -> fits(planned.apply(count), key, there));
+        return units == 0 ? Optional.empty() : Optional.of(new Makeable(units, planned.apply(units)));
     }
 
     private static boolean fits(BatchPlan plan, String key, Amount there) {

@@ -20,7 +20,7 @@ public final class Budget {
     /**
      * So much work, unless it is stopped before.
      *
-     * @param work in units of about a millionth of a second of a usual machine
+     * @param work in units, of which {@link LayoutSearch#USUAL_WORK} take a usual machine about a second
      * @param stopped asked again and again
      */
     public static Budget of(long work, BooleanSupplier stopped) {

@@ -1,6 +1,8 @@
 package mardun.core.cutting;
 
+import mardun.core.measure.Length;
 import mardun.core.working.Sentence;
+import mardun.core.working.Value;
 
 /** A piece that no cut from this cloth gives. */
 public final class CannotBeCutException extends RuntimeException {
@@ -10,6 +12,21 @@ public final class CannotBeCutException extends RuntimeException {
     public CannotBeCutException(Sentence sentence) {
         super(sentence.template());
         this.sentence = sentence;
+    }
+
+    /** A piece that is wider than the cloth, with what would do: turned where it may be, it is too wide all the same. */
+    static CannotBeCutException tooWide(CutPiece piece, Length clothWidth) {
+        Length width = piece.extent().width();
+        Length height = piece.extent().height();
+        Length needed = piece.mayTurn() && height.compareTo(width) < 0 ? height : width;
+        boolean wouldFitTurned = !piece.mayTurn() && height.compareTo(clothWidth) <= 0;
+        String remedy = wouldFitTurned
+                ? " Turned it would fit, but it has a top: choose a cloth without direction, or one that is {0} wide."
+                : " Join it from two, choose a cloth that is {0} wide, or a smaller size.";
+        return new CannotBeCutException(Sentence.of(
+                piece.name() + " is {0} wide, and the cloth only {1}." + remedy,
+                Value.of(needed),
+                Value.of(clothWidth)));
     }
 
     public Sentence sentence() {

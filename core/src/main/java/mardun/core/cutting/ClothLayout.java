@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import java.math.BigInteger;
 import java.util.List;
 import mardun.core.measure.Area;
 import mardun.core.measure.Length;
@@ -27,6 +28,14 @@ public record ClothLayout(String lot, Length width, Length length, List<Placed> 
 
     public boolean isBolt() {
         return lot.equals(BOLT);
+    }
+
+    /** No cloth of this width gives these pieces from less: their area over the width, rounded up to the nanometre. */
+    public Length leastLength() {
+        BigInteger wide = BigInteger.valueOf(width.nanometres());
+        BigInteger area =
+                pieces.stream().map(piece -> piece.area().squareNanometres()).reduce(BigInteger.ZERO, BigInteger::add);
+        return new Length(area.add(wide).subtract(BigInteger.ONE).divide(wide).longValueExact());
     }
 
     /** The area of the cloth. */

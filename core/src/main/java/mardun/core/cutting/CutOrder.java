@@ -1,6 +1,7 @@
 package mardun.core.cutting;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.cutting.ClothLayout.Placed;
@@ -35,6 +36,7 @@ public record CutOrder(List<Step> steps) {
      * @param y where it begins, from the squared end
      * @param extent what all its strips take of the cloth
      * @param parts what each strip is cut into
+     * @param pieces all pieces of its strips, in the order of reading
      */
     public record Step(
             Kind kind,
@@ -45,7 +47,8 @@ public record CutOrder(List<Step> steps) {
             Length x,
             Length y,
             Extent extent,
-            List<Part> parts) {}
+            List<Part> parts,
+            List<Placed> pieces) {}
 
     /**
      * A part of a strip, so many times side by side.
@@ -79,6 +82,7 @@ public record CutOrder(List<Step> steps) {
                     Length.ZERO,
                     Length.ZERO,
                     new Extent(cloth.width(), Length.ZERO),
+                    List.of(),
                     List.of()));
         }
         CutTree tree = CutTree.of(cloth);
@@ -111,7 +115,11 @@ public record CutOrder(List<Step> steps) {
                 first.x(),
                 first.y(),
                 extent,
-                parts);
+                parts,
+                run.stream()
+                        .flatMap(CutTree::pieces)
+                        .sorted(Comparator.comparing(Placed::y).thenComparing(Placed::x))
+                        .toList());
     }
 
     private static List<Part> parts(CutTree tree) {

@@ -58,6 +58,11 @@ public record CutTree(
         return isRest() ? Stream.of(this) : parts.stream().flatMap(CutTree::rests);
     }
 
+    /** All pieces, wherever they are. */
+    Stream<Placed> pieces() {
+        return Stream.concat(piece.stream(), parts.stream().flatMap(CutTree::pieces));
+    }
+
     /** How many cuts take it apart; equal parts beside each other are cut together. */
     int cuts() {
         int cuts = Math.max(0, parts.size() - 1);

@@ -1,6 +1,5 @@
 package mardun.core.cutting;
 
-import java.math.BigInteger;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -82,7 +81,7 @@ public record CuttingBill(
         Length bolt = layout.boltLength();
         return new CuttingBill(
                 bolt.isPositive() ? bolt.plus(terms.squaring()) : bolt,
-                least(layout),
+                layout.bolt().map(ClothLayout::leastLength).orElse(Length.ZERO),
                 settings,
                 cuts,
                 time,
@@ -118,21 +117,6 @@ public record CuttingBill(
 
     private static BigFraction share(Area part, Area whole) {
         return BigFraction.of(part.squareNanometres(), whole.squareNanometres());
-    }
-
-    private static Length least(CuttingLayout layout) {
-        return layout.bolt()
-                .map(bolt -> {
-                    BigInteger width = BigInteger.valueOf(bolt.width().nanometres());
-                    BigInteger area = bolt.pieces().stream()
-                            .map(piece -> piece.area().squareNanometres())
-                            .reduce(BigInteger.ZERO, BigInteger::add);
-                    return new Length(area.add(width)
-                            .subtract(BigInteger.ONE)
-                            .divide(width)
-                            .longValueExact());
-                })
-                .orElse(Length.ZERO);
     }
 
     private static int settings(CutTree tree) {

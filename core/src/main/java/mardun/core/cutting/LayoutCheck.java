@@ -35,21 +35,32 @@ public final class LayoutCheck {
 
     /** The flaws of a layout; none if it can be cut as it stands. */
     public static List<Flaw> flaws(CuttingLayout layout, CuttingJob job) {
+        return flaws(layout, job.pieces(), job.width(), job.sheets());
+    }
+
+    /**
+     * The same, whatever cutting costs.
+     *
+     * @param wanted the pieces that it has to give
+     * @param width usable width of the bolt
+     * @param sheets the offcuts and precuts that it may lie on
+     */
+    public static List<Flaw> flaws(CuttingLayout layout, List<CutPiece> wanted, Length width, List<ClothPiece> sheets) {
         Set<Flaw> flaws = EnumSet.noneOf(Flaw.class);
         Map<String, CutPiece> kinds = new HashMap<>();
         Map<String, Long> missing = new HashMap<>();
-        job.pieces().forEach(piece -> {
+        wanted.forEach(piece -> {
             kinds.put(piece.letter(), piece);
             missing.put(piece.letter(), piece.count());
         });
         Map<String, Long> there = new HashMap<>();
-        job.sheets().forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
+        sheets.forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
         int bolts = 0;
         for (ClothLayout cloth : layout.cloths()) {
             bolts += cloth.isBolt() ? 1 : 0;
             boolean isKnown = cloth.isBolt()
-                    ? cloth.width().equals(job.width()) && bolts == 1
-                    : there.merge(cloth.lot(), -1L, Long::sum) >= 0 && hasItsSize(cloth, job.sheets());
+                    ? cloth.width().equals(width) && bolts == 1
+                    : there.merge(cloth.lot(), -1L, Long::sum) >= 0 && hasItsSize(cloth, sheets);
             if (!isKnown) {
                 flaws.add(Flaw.UNKNOWN_CLOTH);
             }

@@ -10,8 +10,6 @@ import mardun.core.cutting.SearchProblem.Sheet;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
-import mardun.core.working.Sentence;
-import mardun.core.working.Value;
 
 /**
  * Lays pieces on offcuts, precuts and a bolt so that it costs as little as can be found: strips across the width, columns from
@@ -138,22 +136,9 @@ public final class LayoutSearch {
     private void refuseTooWide() {
         for (int kind = 0; kind < job.pieces().size(); kind++) {
             if (!problem.bolt().fits(kind)) {
-                throw tooWide(job.pieces().get(kind));
+                throw CannotBeCutException.tooWide(job.pieces().get(kind), job.width());
             }
         }
-    }
-
-    private CannotBeCutException tooWide(CutPiece piece) {
-        Length width = piece.extent().width();
-        Length height = piece.extent().height();
-        boolean wouldFitTurned = height.compareTo(job.width()) <= 0;
-        String remedy = wouldFitTurned
-                ? " Turned it would fit, but it has a top: choose a cloth without direction, or one that is {0} wide."
-                : " Join it from two, choose a cloth that is {0} wide, or a smaller size.";
-        return new CannotBeCutException(Sentence.of(
-                piece.name() + " is {0} wide, and the cloth only {1}." + remedy,
-                Value.of(width),
-                Value.of(job.width())));
     }
 
     private CuttingLayout placed(StripSearch.Draft draft) {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.working.Figure;
-import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
 
@@ -49,14 +48,7 @@ public final class StripArithmetic implements ClothPlanner {
         Optional<ClothNeed.Strip> upright = strip(usableWidth, piece, false);
         Optional<ClothNeed.Strip> turned = piece.mayTurn() ? strip(usableWidth, piece, true) : Optional.empty();
         if (upright.isEmpty() && turned.isEmpty()) {
-            boolean fitsTurned = piece.extent().height().compareTo(usableWidth) <= 0 && !piece.mayTurn();
-            throw new CannotBeCutException(Sentence.of(
-                    piece.name() + " is {0} wide, and the cloth only {1}."
-                            + (fitsTurned
-                                    ? " Turned it would fit, but it has a top; choose a cloth without direction."
-                                    : " Choose a wider cloth or a smaller size."),
-                    Value.of(piece.extent().width()),
-                    Value.of(usableWidth)));
+            throw CannotBeCutException.tooWide(piece, usableWidth);
         }
         if (upright.isEmpty()) {
             return turned.get();

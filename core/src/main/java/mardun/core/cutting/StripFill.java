@@ -14,6 +14,7 @@ final class StripFill {
     private static final int TOPPED_UP = 2;
     private static final int NOTHING = -1;
     private static final int NOTHING_MORE = -2;
+
     /** So many steps of filling are a unit of work. */
     static final int STEPS_OF_WORK = 500;
 

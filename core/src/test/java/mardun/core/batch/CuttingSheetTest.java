@@ -2,7 +2,6 @@ package mardun.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,6 @@ import mardun.core.cutting.LayoutSearch;
 import mardun.core.cutting.Recut;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Pouch;
-import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
@@ -29,10 +27,6 @@ import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
-import mardun.core.pricing.Channel;
-import mardun.core.pricing.PriceChoice;
-import mardun.core.pricing.PricePoint;
-import mardun.core.pricing.PriceSchool;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
@@ -43,17 +37,7 @@ class CuttingSheetTest {
 
     private static final CurrencyUnit EUR = CurrencyUnit.EUR;
     private static final int UNITS = 11;
-    private static final Workroom WORKROOM = new Workroom(
-            Money.of(EUR, 18),
-            Money.zero(EUR),
-            new Channel("the stall", BigDecimal.ZERO, Money.zero(EUR)),
-            new PriceChoice(
-                    PriceSchool.MARKUP,
-                    BigDecimal.valueOf(2),
-                    new BigDecimal("0.3"),
-                    new BigDecimal("0.4"),
-                    PricePoint.HALF),
-            Sizing.USUAL_THICKEST_SEAM);
+    private static final Workroom WORKROOM = Workrooms.atAnHourly(18);
 
     private static Length in(String text) {
         return LengthReader.read(text, LengthUnit.INCH);

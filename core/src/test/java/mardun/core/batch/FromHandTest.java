@@ -2,13 +2,11 @@ package mardun.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Pouch;
-import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
@@ -16,10 +14,6 @@ import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
-import mardun.core.pricing.Channel;
-import mardun.core.pricing.PriceChoice;
-import mardun.core.pricing.PricePoint;
-import mardun.core.pricing.PriceSchool;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 import org.junit.jupiter.api.Test;
@@ -30,17 +24,7 @@ class FromHandTest {
 
     private static final CurrencyUnit EUR = CurrencyUnit.EUR;
     private static final BatchPlanner PLANNER = new BatchPlanner(new StripArithmetic());
-    private static final Workroom WORKROOM = new Workroom(
-            Money.of(EUR, 19),
-            Money.zero(EUR),
-            new Channel("the stall", BigDecimal.ZERO, Money.zero(EUR)),
-            new PriceChoice(
-                    PriceSchool.MARKUP,
-                    BigDecimal.valueOf(2),
-                    new BigDecimal("0.3"),
-                    new BigDecimal("0.4"),
-                    PricePoint.HALF),
-            Sizing.USUAL_THICKEST_SEAM);
+    private static final Workroom WORKROOM = Workrooms.atAnHourly(19);
 
     private static Length in(String text) {
         return LengthReader.read(text, LengthUnit.INCH);

@@ -14,7 +14,6 @@ import mardun.core.design.Finding;
 import mardun.core.design.Mark;
 import mardun.core.design.NotionNeed;
 import mardun.core.design.Pouch;
-import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothPiece;
@@ -27,10 +26,6 @@ import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
-import mardun.core.pricing.Channel;
-import mardun.core.pricing.PriceChoice;
-import mardun.core.pricing.PricePoint;
-import mardun.core.pricing.PriceSchool;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
@@ -82,17 +77,7 @@ class StockPlanningTest {
     }
 
     private static BatchPlan plan(Design design, Supply outer, Supply zip, Supply label) {
-        Workroom workroom = new Workroom(
-                Money.of(EUR, 19),
-                Money.zero(EUR),
-                new Channel("the stall", BigDecimal.ZERO, Money.zero(EUR)),
-                new PriceChoice(
-                        PriceSchool.MARKUP,
-                        BigDecimal.valueOf(2),
-                        new BigDecimal("0.3"),
-                        new BigDecimal("0.4"),
-                        PricePoint.HALF),
-                Sizing.USUAL_THICKEST_SEAM);
+        Workroom workroom = Workrooms.atAnHourly(19);
         return new BatchPlanner(new StripArithmetic())
                 .plan(
                         design,

@@ -65,7 +65,7 @@ class StripArithmeticTest {
         assertThatThrownBy(() -> planner.plan(in("7"), List.of(piece("A", "12 x 8", 1, true))))
                 .isInstanceOfSatisfying(
                         CannotBeCutException.class,
-                        wide -> assertThat(wide.sentence().template()).contains("Choose a wider cloth"));
+                        wide -> assertThat(wide.sentence().template()).contains("Join it from two"));
     }
 
     @ParameterizedTest(name = "seed {0}")
