@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
@@ -6,5 +7,11 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: 'target/dist', emptyOutDir: true, target: 'es2022' },
   server: { proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' } },
-  test: { environment: 'jsdom', globals: true, setupFiles: ['src/test-setup.ts'] },
+  test: {
+    environment: 'jsdom',
+    globals: true,
+    setupFiles: ['src/test-setup.ts'],
+    pool: 'threads',
+    maxWorkers: availableParallelism(),
+  },
 });

@@ -76,6 +76,8 @@ final class PackagedApp implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 JAVA,
                 "-XX:TieredStopAtLevel=1",
+                "-Xmx256m",
+                "-XX:+UseSerialGC",
                 "-XX:SharedArchiveFile=" + SPREAD_OUT.resolve("classes.jsa"),
                 "-jar",
                 spreadOut().toString(),
@@ -111,6 +113,7 @@ final class PackagedApp implements AutoCloseable {
                     SPREAD_OUT.toString());
             run(
                     JAVA,
+                    "-XX:TieredStopAtLevel=1",
                     "-XX:ArchiveClassesAtExit=" + archive,
                     "-Dspring.context.exit=onRefresh",
                     "-jar",

@@ -15,7 +15,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** Each main screen with demo data: no barrier that axe knows, no complaint on the console, all by keyboard. */
 class ScreensTest {
@@ -59,23 +58,30 @@ class ScreensTest {
         "/batches/6/cutting, Cuts in order",
         "/settings, Hours free at the bench"
     })
-    void hasNoBarrier(String path, String shows) {
+    void hasNoBarrierAndFitsATablet(String path, String shows) {
         Page page = CHROMIUM.page();
         page.navigate(app.url(path));
         assertThat(page.getByText(shows).first()).isVisible();
         assertThat(barriers(page)).isEmpty();
+        page.setViewportSize(768, 1024);
+        int over = ((Number) page.evaluate(
+                        "() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; }"))
+                .intValue();
+        assertThat(over).as("scrolled sideways at 768").isLessThanOrEqualTo(0);
         assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }
 
-    @ParameterizedTest
-    @ValueSource(strings = {"Pieces", "Put together", "Trims, notions", "Steps", "Checks", "Ask", "About"})
-    void noPartOfADesignHasABarrier(String tab) {
+    @Test
+    void noPartOfADesignHasABarrier() {
         Page page = CHROMIUM.page();
         page.navigate(app.url("/designs/5"));
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab)).click();
-        assertThat(page.getByRole(AriaRole.TABPANEL)).isVisible();
-        assertThat(barriers(page)).isEmpty();
+        for (String tab : List.of("Pieces", "Put together", "Trims, notions", "Steps", "Checks", "Ask", "About")) {
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab))
+                    .click();
+            assertThat(page.getByRole(AriaRole.TABPANEL)).isVisible();
+            assertThat(barriers(page)).as(tab).isEmpty();
+        }
         page.context().close();
     }
 
@@ -94,34 +100,6 @@ class ScreensTest {
                 .hasValue("radius");
         assertThat(barriers(page)).isEmpty();
         assertThat(CHROMIUM.complaints()).isEmpty();
-        page.context().close();
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "/bench",
-        "/designs",
-        "/designs/1",
-        "/materials",
-        "/materials/2",
-        "/materials/deliveries",
-        "/materials/stock-take",
-        "/materials/value",
-        "/materials/hand?material=2",
-        "/materials/finished",
-        "/batches/6",
-        "/batches/6/cutting",
-        "/settings"
-    })
-    void fitsATabletWithoutScrollingSideways(String path) {
-        Page page = CHROMIUM.page();
-        page.setViewportSize(768, 1024);
-        page.navigate(app.url(path));
-        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
-        int over = ((Number) page.evaluate(
-                        "() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; }"))
-                .intValue();
-        assertThat(over).isLessThanOrEqualTo(0);
         page.context().close();
     }
 
@@ -147,6 +125,7 @@ class ScreensTest {
 
     private static List<String> barriers(Page page) {
         return new AxeBuilder(page)
+                        .setLegacyMode(true)
                         .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                         .analyze()
                         .getViolations()
