@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Stream;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
@@ -19,7 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * Lays out all instances and prints, for each family, how much longer the cloth is than the lower bound (or the known least
  * length), or where offcuts and precuts are there how much more it costs, in per cent of the pieces' area: mean and worst,
- * with the seconds of a search. Every layout is checked.
+ * with the seconds of a search and the longest time until there was a first layout. Every layout is checked.
  */
 public final class CuttingTable {
 
@@ -35,12 +36,24 @@ public final class CuttingTable {
     private CuttingTable() {}
 
     /** A family's results so far. */
-    private record Row(int layouts, double sum, double worst, double seconds) {
+    private record Row(int layouts, double sum, double worst, double seconds, double first) {
 
-        Row plus(double gap, double took) {
-            return new Row(layouts + 1, sum + gap, Math.max(worst, gap), seconds + took);
+        Row plus(double gap, Found found) {
+            return new Row(
+                    layouts + 1,
+                    sum + gap,
+                    Math.max(worst, gap),
+                    seconds + found.seconds(),
+                    Math.max(first, found.firstAfter()));
         }
     }
+
+    /**
+     * What a search found.
+     *
+     * @param firstAfter so many seconds from its beginning there was a layout
+     */
+    private record Found(CuttingLayout layout, double seconds, double firstAfter) {}
 
     /**
      * Prints the table.
@@ -60,38 +73,43 @@ public final class CuttingTable {
             }
             for (Path file : files) {
                 Instance instance = Instance.read(JSON.readTree(Files.readString(file)));
-                long begun = System.nanoTime();
-                CuttingLayout layout = search(instance, seconds);
-                double took = (System.nanoTime() - begun) / 1e9;
+                Found found = search(instance, seconds);
+                CuttingLayout layout = found.layout();
                 List<LayoutCheck.Flaw> flaws = LayoutCheck.flaws(layout, instance.job());
                 if (!flaws.isEmpty()) {
                     throw new IllegalStateException(file + " can't be cut: " + flaws);
                 }
                 if (kept.isPresent()) {
-                    LayoutFiles.write(kept.get(), file, instance, layout, took);
+                    LayoutFiles.write(kept.get(), file, instance, layout, found.seconds());
                 }
                 String name = file.getFileName().toString();
                 double gap = instance.gap(layout);
                 rows.merge(
                         name.substring(0, name.lastIndexOf('-')),
-                        new Row(0, 0, 0, 0).plus(gap, took),
-                        (before, one) -> before.plus(gap, took));
+                        new Row(0, 0, 0, 0, 0).plus(gap, found),
+                        (before, one) -> before.plus(gap, found));
             }
         }
-        System.out.printf("%-12s %8s %8s %8s %9s%n", "family", "layouts", "mean %", "worst %", "seconds");
+        System.out.printf(
+                "%-12s %8s %8s %8s %9s %9s%n", "family", "layouts", "mean %", "worst %", "seconds", "first ms");
         rows.forEach((family, row) -> System.out.printf(
                 Locale.ROOT,
-                "%-12s %8d %8.2f %8.2f %9.2f%n",
+                "%-12s %8d %8.2f %8.2f %9.2f %9.1f%n",
                 family,
                 row.layouts(),
                 row.sum() / row.layouts(),
                 row.worst(),
-                row.seconds() / row.layouts()));
+                row.seconds() / row.layouts(),
+                row.first() * 1000));
     }
 
-    private static CuttingLayout search(Instance instance, double seconds) {
-        long end = System.nanoTime() + (long) (seconds * 1e9);
+    private static Found search(Instance instance, double seconds) {
+        long begun = System.nanoTime();
+        long end = begun + (long) (seconds * 1e9);
+        AtomicLong first = new AtomicLong();
         Budget budget = Budget.of((long) (LayoutSearch.USUAL_WORK * MORE * seconds), () -> System.nanoTime() > end);
-        return LayoutSearch.search(instance.job(), Aim.LEAST_CLOTH, SEED, budget, layout -> {});
+        CuttingLayout layout = LayoutSearch.search(
+                instance.job(), Aim.LEAST_CLOTH, SEED, budget, better -> first.compareAndSet(0, System.nanoTime()));
+        return new Found(layout, (System.nanoTime() - begun) / 1e9, (first.get() - begun) / 1e9);
     }
 }

@@ -96,7 +96,7 @@ final class LayoutFiles {
         List<ClothLayout> cloths = new ArrayList<>(layout.cloths());
         Length length =
                 cloth.isBolt() ? pieces.stream().map(Placed::top).reduce(Length.ZERO, Length::max) : cloth.length();
-        cloths.set(cloths.size() - 1, new ClothLayout(cloth.lot(), cloth.width(), length, pieces));
+        cloths.set(cloths.size() - 1, new ClothLayout(cloth.lot(), cloth.ofRoll(), cloth.width(), length, pieces));
         return new CuttingLayout(cloths);
     }
 }

@@ -1,8 +1,11 @@
 package mardun.core.batch;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.core.costing.UnitCost;
+import mardun.core.cutting.LengthPlan;
 import mardun.core.cutting.Offcuts;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
@@ -12,7 +15,9 @@ import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
 import mardun.core.material.Part;
 import mardun.core.material.Stock;
+import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
+import mardun.core.working.Figure;
 import mardun.core.working.Working;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -46,6 +51,8 @@ public record BatchPlan(
      * @param offcuts what is cut from offcuts and precuts instead, which is not in {@code amount}
      * @param left what cutting leaves at the ends of the strips, for cloth
      * @param sheet by which it is cut, for a cloth that has one
+     * @param lengths which roll gives which lengths, for a trim
+     * @param inOnePiece what has to be bought of it in one piece, because what lies on the shelf is too short
      */
     public record Need(
             Supply supply,
@@ -54,7 +61,9 @@ public record BatchPlan(
             Working working,
             List<Offcuts.Use> offcuts,
             List<Offcuts.Left> left,
-            Optional<CuttingSheet> sheet) {
+            Optional<CuttingSheet> sheet,
+            Optional<LengthPlan> lengths,
+            Amount inOnePiece) {
 
         public Need {
             offcuts = List.copyOf(offcuts);
@@ -63,7 +72,50 @@ public record BatchPlan(
 
         /** Something that isn't cut from a bolt. */
         static Need of(Supply supply, Part part, Amount amount, Working working) {
-            return new Need(supply, part, amount, working, List.of(), List.of(), Optional.empty());
+            return new Need(
+                    supply,
+                    part,
+                    amount,
+                    working,
+                    List.of(),
+                    List.of(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Amount.none(amount.counting()));
+        }
+
+        /** A cloth. */
+        static Need ofCloth(
+                Supply supply,
+                Figure<Length> length,
+                List<Offcuts.Use> offcuts,
+                List<Offcuts.Left> left,
+                Optional<CuttingSheet> sheet,
+                Length inOnePiece) {
+            return new Need(
+                    supply,
+                    Part.WHOLE,
+                    Amount.of(length.value()),
+                    length.working(),
+                    offcuts,
+                    left,
+                    sheet,
+                    Optional.empty(),
+                    Amount.of(inOnePiece));
+        }
+
+        /** A trim. */
+        static Need ofTrim(Supply supply, LengthPlan lengths, Working working) {
+            return new Need(
+                    supply,
+                    Part.WHOLE,
+                    Amount.of(lengths.taken().plus(lengths.toBuy())),
+                    working,
+                    List.of(),
+                    List.of(),
+                    Optional.empty(),
+                    Optional.of(lengths),
+                    Amount.of(lengths.toBuy()));
         }
 
         /** What the offcuts are worth that go back on the shelf, in exact minor units. */
@@ -77,7 +129,23 @@ public record BatchPlan(
 
         /** What is missing of what nobody else has reserved; zero or less where there is enough. */
         public Amount shortBy() {
-            return amount.minus(stock().free());
+            Amount missing = amount.minus(stock().free());
+            return missing.compareTo(inOnePiece) < 0 && inOnePiece.isPositive() ? inOnePiece : missing;
+        }
+
+        /** So much has to be there for this batch that nothing is missing: more than it takes where rolls are too short. */
+        public Amount wanted() {
+            return isShort() ? stock().free().plus(shortBy()) : amount;
+        }
+
+        /** What leaves each roll, by its lot, where it was worked out. */
+        public Map<String, Length> takenOfRolls() {
+            Map<String, Length> taken = new LinkedHashMap<>();
+            sheet.ifPresent(one ->
+                    one.takenOfRolls().forEach((lot, cut) -> taken.put(lot, BatchPlanner.lengthToTake(supply, cut))));
+            lengths.ifPresent(
+                    plan -> plan.cuts().forEach(cut -> taken.put(cut.roll().key(), cut.taken())));
+            return taken;
         }
 
         public boolean isShort() {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.batch.BatchPlan.TrimLine;
@@ -19,10 +20,15 @@ import mardun.core.cutting.CannotBeCutException;
 import mardun.core.cutting.ClothNeed;
 import mardun.core.cutting.ClothPlanner;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.LengthCutting;
+import mardun.core.cutting.LengthPiece;
+import mardun.core.cutting.LengthPlan;
 import mardun.core.cutting.Offcuts;
+import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
+import mardun.core.design.Piece;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedFilling;
 import mardun.core.design.SizedNotion;
@@ -35,6 +41,7 @@ import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Roll;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
@@ -96,7 +103,7 @@ public final class BatchPlanner {
         supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
         List<Need> needs = new ArrayList<>();
         needs.addAll(clothNeeds(pieces, bySlot, sheets, findings));
-        needs.addAll(trimNeeds(trims, bySlot, findings));
+        needs.addAll(trimNeeds(trims, bySlot, workroom, findings));
         needs.addAll(notionNeeds(sized.notions(), units, bySlot, findings));
         needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
         WorkTime time = WorkTime.of(design.steps(), units);
@@ -156,34 +163,35 @@ public final class BatchPlanner {
      */
     private Need clothNeed(Supply supply, List<PieceLine> lines, Optional<CuttingSheet> sheet) {
         List<CutPiece> cut = cutPieces(supply, lines);
-        Length width = widthToCut(supply);
-        Optional<CuttingSheet> serving = sheet.filter(one -> one.serves(cut, width, supply.pieces()));
+        ShelfCloth cloth = shelfCloth(
+                supply, lines.stream().map(line -> line.piece().piece()).toList(), supply.pieces());
+        Optional<CuttingSheet> serving = sheet.filter(one -> one.serves(cut, cloth));
         if (serving.isPresent()) {
-            return clothNeed(supply, serving.get());
+            return clothNeed(supply, serving.get(), cloth);
         }
-        Offcuts.Plan plan = Offcuts.first(cut, supply.pieces());
-        ClothNeed need = cloths.plan(width, plan.rest());
-        Figure<Length> length = beforeShrinking(need.length(), supply);
-        return new Need(
+        Offcuts.Plan plan = Offcuts.first(
+                cut.stream().filter(piece -> !cloth.isMetBy(piece)).toList(), supply.pieces());
+        List<CutPiece> fromTheRoll = Stream.concat(
+                        cut.stream().filter(cloth::isMetBy).map(cloth::asHighAsItTakes), plan.rest().stream())
+                .toList();
+        ClothNeed need = cloths.plan(cloth.width(), fromTheRoll);
+        return Need.ofCloth(
                 supply,
-                Part.WHOLE,
-                Amount.of(length.value()),
-                length.working(),
+                beforeShrinking(need.length(), supply),
                 plan.uses(),
-                Offcuts.left(need, width),
-                Optional.empty());
+                Offcuts.left(need, cloth.width()),
+                Optional.empty(),
+                Length.ZERO);
     }
 
-    private static Need clothNeed(Supply supply, CuttingSheet sheet) {
-        Figure<Length> length = beforeShrinking(sheet.length(), supply);
-        return new Need(
+    private static Need clothNeed(Supply supply, CuttingSheet sheet, ShelfCloth cloth) {
+        return Need.ofCloth(
                 supply,
-                Part.WHOLE,
-                Amount.of(length.value()),
-                length.working(),
+                beforeShrinking(sheet.length(), supply),
                 sheet.uses(),
                 sheet.left(),
-                Optional.of(sheet));
+                Optional.of(sheet),
+                lengthToTake(supply, sheet.toBuy(cloth)));
     }
 
     /** What is cut from a supply, as it may lie on it. */
@@ -194,13 +202,36 @@ public final class BatchPlanner {
                         line.piece().piece().name(),
                         line.piece().extent(),
                         line.count(),
-                        !(supply.directional() && line.piece().piece().directional())))
+                        !(supply.directional() && line.piece().piece().directional()),
+                        line.piece().piece().meetsPrint()))
                 .toList();
     }
 
-    /** The usable width of a cloth when it is cut: what it still shrinks is gone. */
-    public static Length widthToCut(Supply supply) {
-        return shrunk(supply.usableWidth().orElseThrow(), supply.shrinkage());
+    /** The width of a cloth when it is cut: what it still shrinks is gone; its selvages count where all pieces may have them. */
+    public static Length widthToCut(Supply supply, List<Piece> pieces) {
+        boolean overSelvage = pieces.stream().allMatch(Piece::overSelvage);
+        Length wide = supply.usableWidth()
+                .orElseThrow()
+                .plus(overSelvage ? supply.lie().selvage().times(2) : Length.ZERO);
+        return shrunk(wide, supply.shrinkage());
+    }
+
+    /**
+     * A cloth as it lies there when it is cut, after it has shrunk.
+     *
+     * @param pieces of the design, all that are cut from it
+     * @param sheets the offcuts and precuts that may be cut into
+     */
+    public static ShelfCloth shelfCloth(Supply supply, List<Piece> pieces, List<ClothPiece> sheets) {
+        Supply.Lie lie = supply.lie();
+        return new ShelfCloth(
+                widthToCut(supply, pieces),
+                sheets,
+                lie.rolls().stream()
+                        .map(roll -> new Roll(roll.key(), roll.dye(), shrunk(roll.length(), supply.shrinkage())))
+                        .toList(),
+                lie.repeat().map(repeat -> shrunk(repeat, supply.shrinkage())),
+                lie.oneDye());
     }
 
     /** What has to be taken of a cloth to cut so much of it: more, where it still shrinks. */
@@ -234,7 +265,8 @@ public final class BatchPlanner {
                         .gives(new Value.OnTheShelf(bought)));
     }
 
-    private static List<Need> trimNeeds(List<TrimLine> lines, Map<String, Supply> bySlot, List<Finding> findings) {
+    private static List<Need> trimNeeds(
+            List<TrimLine> lines, Map<String, Supply> bySlot, Workroom workroom, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
         Predicate<TrimLine> closed = line -> line.trim().trim().kind() == TrimNeed.Kind.ZIP
                 && Optional.ofNullable(bySlot.get(line.trim().trim().slot()))
@@ -242,7 +274,7 @@ public final class BatchPlanner {
                         .isPresent();
         List<TrimLine> fromRolls = lines.stream().filter(closed.negate()).toList();
         bySupply(fromRolls, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
-                .forEach((supply, its) -> needs.add(trimNeed(supply, its)));
+                .forEach((supply, its) -> needs.add(trimNeed(supply, its, workroom)));
         List<TrimLine> closedZips = lines.stream().filter(closed).toList();
         bySupply(closedZips, line -> line.trim().trim().slot(), MaterialKind.NOTION, bySlot, findings)
                 .forEach((supply, its) -> needs.add(zipNeed(supply, its, findings)));
@@ -276,23 +308,46 @@ public final class BatchPlanner {
         return Need.of(supply, Part.WHOLE, Amount.pieces(count), told);
     }
 
-    private static Need trimNeed(Supply supply, List<TrimLine> lines) {
+    /** Left-over lengths first, then the rolls: what leaves the shelf, and what has to be bought. */
+    private static Need trimNeed(Supply supply, List<TrimLine> lines, Workroom workroom) {
+        LengthPlan plan = LengthCutting.plan(
+                lines.stream()
+                        .map(line -> new LengthPiece(
+                                line.trim().trim().letter(),
+                                line.trim().trim().name(),
+                                line.trim().length().value(),
+                                line.count()))
+                        .toList(),
+                supply.lie().rolls(),
+                workroom.endTrim(),
+                workroom.keptLength(),
+                supply.lie().oneDye());
         Working.Builder working = Working.of("So many lengths of trim.");
         List<String> terms = new ArrayList<>();
-        Length total = Length.ZERO;
         for (TrimLine line : lines) {
             String name = line.trim().trim().name();
-            Length each = line.trim().length().value();
-            total = total.plus(each.times(line.count()));
             terms.add("{lengths of " + name + "} × {" + name + "}");
             working.input("lengths of " + name, "lengths", Value.of(line.count()))
-                    .input(name, name, Value.of(each), line.trim().length().working());
+                    .input(
+                            name,
+                            name,
+                            Value.of(line.trim().length().value()),
+                            line.trim().length().working());
         }
-        return Need.of(
+        if (plan.endTrim().isPositive()) {
+            terms.add("{ends} × {trim}");
+            working.input("ends", "ends that are trimmed", Value.of(plan.trimmed()))
+                    .input("trim", "trimmed off an end", Value.of(plan.endTrim()));
+        }
+        if (plan.lost().isPositive()) {
+            terms.add("{lost}");
+            working.input("lost", "rests that are too short to keep", Value.of(plan.lost()));
+        }
+        return Need.ofTrim(
                 supply,
-                Part.WHOLE,
-                Amount.of(total),
-                working.expression(String.join(" + ", terms)).gives(new Value.OnTheShelf(total)));
+                plan,
+                working.expression(String.join(" + ", terms))
+                        .gives(new Value.OnTheShelf(plan.taken().plus(plan.toBuy()))));
     }
 
     private static List<Need> notionNeeds(

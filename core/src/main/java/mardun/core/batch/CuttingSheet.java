@@ -9,7 +9,8 @@ import mardun.core.cutting.CutTree;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Offcuts;
-import mardun.core.material.ClothPiece;
+import mardun.core.cutting.ShelfCloth;
+import mardun.core.cutting.StripsOnRolls;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.working.Figure;
@@ -31,9 +32,9 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
         extra = Map.copyOf(extra);
     }
 
-    /** Whether it gives these pieces and no others, from a bolt of this width and these offcuts and precuts. */
-    public boolean serves(List<CutPiece> pieces, Length width, List<ClothPiece> sheets) {
-        return LayoutCheck.flaws(layout, withExtra(pieces), width, sheets).isEmpty();
+    /** Whether it gives these pieces and no others, from a cloth as it lies on the shelf. */
+    public boolean serves(List<CutPiece> pieces, ShelfCloth cloth) {
+        return LayoutCheck.flaws(layout, withExtra(pieces), cloth, squaring).isEmpty();
     }
 
     /** The pieces with those that are cut once more. */
@@ -43,7 +44,7 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
                 .toList();
     }
 
-    /** What is cut from the bolt: its strips and what squares its end. */
+    /** What is cut from rolls: strips, and what squares the end of each. */
     Figure<Length> length() {
         Length strips = layout.boltLength();
         if (strips.isZero()) {
@@ -54,28 +55,52 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
                             .input("strips", "strips from the roll", new Value.OnTheShelf(strips))
                             .gives(new Value.OnTheShelf(strips)));
         }
-        Length total = strips.plus(squaring);
+        Length total = layout.takenOfRolls(squaring);
+        int rolls = layout.bolts().size();
+        Working.Builder working = Working.of(
+                        "By the cutting sheet: all strips one after another, and what squares the end.")
+                .expression(rolls == 1 ? "{strips} + {squaring}" : "{strips} + {rolls} × {squaring}")
+                .input("strips", "strips", new Value.OnTheShelf(strips), leastPossible());
+        if (rolls > 1) {
+            working.input("rolls", "rolls that are cut into", Value.of(rolls));
+        }
         return new Figure<>(
                 total,
-                Working.of("By the cutting sheet: all strips one after another, and what squares the end.")
-                        .expression("{strips} + {squaring}")
-                        .input("strips", "strips", new Value.OnTheShelf(strips), leastPossible())
-                        .input("squaring", "squaring the end", Value.of(squaring))
+                working.input("squaring", "squaring the end", Value.of(squaring))
                         .gives(new Value.OnTheShelf(total)));
     }
 
     /** How the strips compare with what the pieces cover. */
     private Working leastPossible() {
-        ClothLayout bolt = layout.bolt().orElseThrow();
-        Length least = bolt.leastLength();
+        Length least = layout.leastLength();
         return Working.of("As the pieces lie on the cloth. No layout is shorter than the pieces' area over the width.")
                 .expression("{least} + {over}")
                 .input("least", "the least possible", new Value.OnTheShelf(least))
                 .input(
                         "over",
                         "beside the pieces",
-                        new Value.OnTheShelf(bolt.length().minus(least)))
-                .gives(new Value.OnTheShelf(bolt.length()));
+                        new Value.OnTheShelf(layout.boltLength().minus(least)))
+                .gives(new Value.OnTheShelf(layout.boltLength()));
+    }
+
+    /**
+     * What has to be bought in one piece: what lies on any roll, but for what the rolls that are there still give of it; zero
+     * where nobody said which rolls there are.
+     */
+    Length toBuy(ShelfCloth cloth) {
+        return layout.cloths().stream()
+                .filter(ClothLayout::isOfAnyRoll)
+                .map(any -> StripsOnRolls.toBuy(any, layout, cloth, squaring))
+                .reduce(Length.ZERO, Length::plus);
+    }
+
+    /** What leaves each roll, by its lot: what is cut from it and what squares its end. */
+    public Map<String, Length> takenOfRolls() {
+        Map<String, Length> taken = new LinkedHashMap<>();
+        layout.bolts().stream()
+                .filter(cloth -> !cloth.isOfAnyRoll())
+                .forEach(cloth -> taken.put(cloth.lot(), cloth.length().plus(squaring)));
+        return taken;
     }
 
     /** Which offcuts and precuts are cut into, and what each lot of them gives. */

@@ -46,15 +46,11 @@ public final class FromHand {
      * @param count how many there are
      */
     public static int units(BatchPlan unit, Supply cloth, Extent piece, long count) {
-        List<CutPiece> pieces = unit.pieces().stream()
-                .filter(line -> line.piece().piece().slot().equals(cloth.slot()))
-                .map(line -> new CutPiece(
-                        line.piece().piece().letter(),
-                        line.piece().piece().name(),
-                        line.piece().extent(),
-                        line.count(),
-                        !(cloth.directional() && line.piece().piece().directional())))
-                .toList();
+        List<CutPiece> pieces = BatchPlanner.cutPieces(
+                cloth,
+                unit.pieces().stream()
+                        .filter(line -> line.piece().piece().slot().equals(cloth.slot()))
+                        .toList());
         return pieces.isEmpty() ? 0 : Math.toIntExact(Math.multiplyExact(count, (long) Offcuts.units(piece, pieces)));
     }
 }

@@ -10,6 +10,7 @@ import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Roll;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Length;
@@ -26,6 +27,7 @@ import mardun.core.measure.Length;
  * @param stock what is there: of the whole, or of each half of a two-part notion
  * @param pieces the offcuts and precuts that this batch may use, in the order in which they are used
  * @param price what it costs to buy again
+ * @param lie how it lies on the shelf
  */
 public record Supply(
         String slot,
@@ -39,7 +41,26 @@ public record Supply(
         Optional<ClosedZip> zip,
         Map<Part, Stock> stock,
         List<ClothPiece> pieces,
-        UnitPrice price) {
+        UnitPrice price,
+        Lie lie) {
+
+    /**
+     * How what is bought by length lies on the shelf, and what its print and its edges ask of who cuts it.
+     *
+     * @param rolls its rolls and left-over lengths, with what nobody else has reserved of each
+     * @param oneDye all of a batch has to come from one dye lot
+     * @param repeat the height after which a print comes again; empty for one that doesn't
+     * @param selvage the woven edge on each side, beyond the usable width; zero where it isn't known
+     */
+    public record Lie(List<Roll> rolls, boolean oneDye, Optional<Length> repeat, Length selvage) {
+
+        /** Nothing is known. */
+        public static final Lie UNKNOWN = new Lie(List.of(), false, Optional.empty(), Length.ZERO);
+
+        public Lie {
+            rolls = List.copyOf(rolls);
+        }
+    }
 
     public Supply {
         stock = Map.copyOf(stock);
@@ -69,7 +90,8 @@ public record Supply(
                 Optional.empty(),
                 Map.of(Part.WHOLE, Stock.of(onHand, price)),
                 List.of(),
-                price);
+                price,
+                Lie.UNKNOWN);
     }
 
     /** Its halves are counted apart. */
@@ -83,12 +105,33 @@ public record Supply(
 
     /** This material with another stock. */
     public Supply stocked(Map<Part, Stock> other) {
-        return new Supply(slot, key, name, kind, usableWidth, cloth, directional, shrinkage, zip, other, pieces, price);
+        return with(other, pieces, lie);
     }
 
     /** This material with other offcuts and precuts to use. */
     public Supply with(List<ClothPiece> otherPieces) {
+        return with(stock, otherPieces, lie);
+    }
+
+    /** This material as it lies now. */
+    public Supply lying(Lie now) {
+        return with(stock, pieces, now);
+    }
+
+    private Supply with(Map<Part, Stock> otherStock, List<ClothPiece> otherPieces, Lie otherLie) {
         return new Supply(
-                slot, key, name, kind, usableWidth, cloth, directional, shrinkage, zip, stock, otherPieces, price);
+                slot,
+                key,
+                name,
+                kind,
+                usableWidth,
+                cloth,
+                directional,
+                shrinkage,
+                zip,
+                otherStock,
+                otherPieces,
+                price,
+                otherLie);
     }
 }

@@ -2,6 +2,7 @@ package mardun.core.batch;
 
 import java.util.List;
 import java.util.Optional;
+import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
@@ -9,6 +10,7 @@ import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutSearch;
+import mardun.core.cutting.ShelfCloth;
 import mardun.core.measure.Length;
 
 /**
@@ -47,6 +49,17 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
     }
 
     /**
+     * What it would take of another cloth.
+     *
+     * @param lines the pieces that are cut
+     */
+    public Optional<Length> from(Supply other, List<PieceLine> lines) {
+        ShelfCloth lying = BatchPlanner.shelfCloth(
+                other, lines.stream().map(line -> line.piece().piece()).toList(), List.of());
+        return length(other, BatchPlanner.cutPieces(other, lines), lying.whole(lying.width()), units);
+    }
+
+    /**
      * The most bags that a length of the roll gives.
      *
      * @param most no more are asked for
@@ -61,22 +74,21 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
 
     private Optional<Length> length(Length width, int bags, boolean turned) {
         List<CutPiece> pieces = job.pieces().stream()
-                .map(piece -> new CutPiece(
-                        piece.letter(),
-                        piece.name(),
-                        piece.extent(),
-                        piece.count() / units * bags,
-                        piece.mayTurn() || turned))
+                .map(piece -> piece.times(piece.count() / units * bags).turning(turned))
                 .toList();
+        return length(cloth, pieces, job.cloth().whole(width), bags);
+    }
+
+    private Optional<Length> length(Supply taken, List<CutPiece> pieces, ShelfCloth from, int bags) {
         try {
             CuttingLayout layout = LayoutSearch.search(
-                    new CuttingJob(pieces, width, List.of(), job.terms()),
+                    new CuttingJob(pieces, from, job.terms(), bags),
                     Aim.LEAST_CLOTH,
                     SEED,
                     Budget.of(WORK, () -> false),
                     better -> {});
             Length cut = layout.boltLength().plus(job.terms().squaring());
-            return Optional.of(BatchPlanner.lengthToTake(cloth, cut));
+            return Optional.of(BatchPlanner.lengthToTake(taken, cut));
         } catch (CannotBeCutException tooWide) {
             return Optional.empty();
         }

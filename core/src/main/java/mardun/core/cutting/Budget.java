@@ -10,11 +10,16 @@ public final class Budget {
 
     private final long work;
     private final BooleanSupplier stopped;
+
+    /** Of which it is a part; null for none. */
+    private final Budget whole;
+
     private long done;
 
-    private Budget(long work, BooleanSupplier stopped) {
+    private Budget(long work, BooleanSupplier stopped, Budget whole) {
         this.work = work;
         this.stopped = stopped;
+        this.whole = whole;
     }
 
     /**
@@ -24,16 +29,39 @@ public final class Budget {
      * @param stopped asked again and again
      */
     public static Budget of(long work, BooleanSupplier stopped) {
-        return new Budget(work, stopped);
+        return new Budget(work, stopped, null);
     }
 
     /** Until somebody says so. */
     public static Budget until(BooleanSupplier stopped) {
-        return new Budget(Long.MAX_VALUE, stopped);
+        return new Budget(Long.MAX_VALUE, stopped, null);
+    }
+
+    /** The work that it began with. */
+    long work() {
+        return work;
+    }
+
+    /** Whether somebody said that it is to end, however much work is left. */
+    boolean isStopped() {
+        return stopped.getAsBoolean();
+    }
+
+    /** The work that is done. */
+    long done() {
+        return done;
+    }
+
+    /** A part of this budget: so much work, which counts here too. */
+    Budget part(long its) {
+        return new Budget(Math.min(its, work - done), stopped, this);
     }
 
     void spend(long more) {
         done += more;
+        if (whole != null) {
+            whole.spend(more);
+        }
     }
 
     boolean isSpent() {

@@ -8,26 +8,33 @@ import mardun.core.measure.Length;
 /**
  * Where each piece lies on one cloth.
  *
- * @param lot the offcut or precut that is cut into; empty for the bolt
+ * @param lot the offcut, the precut or the roll that is cut into; empty for whatever roll there is
+ * @param ofRoll it is cut off a roll, as much as is used; else all of an offcut or precut
  * @param width usable width of the cloth
- * @param length of the bolt that is used after its end is squared, or all of an offcut or precut
+ * @param length of the roll that is used after its end is squared, or all of an offcut or precut
  * @param pieces where they lie
  */
-public record ClothLayout(String lot, Length width, Length length, List<Placed> pieces) {
+public record ClothLayout(String lot, boolean ofRoll, Length width, Length length, List<Placed> pieces) {
 
-    private static final String BOLT = "";
+    private static final String ANY = "";
 
     public ClothLayout {
         pieces = List.copyOf(pieces);
     }
 
-    /** A layout on the bolt. */
+    /** A layout on whatever roll there is. */
     public static ClothLayout onBolt(Length width, Length length, List<Placed> pieces) {
-        return new ClothLayout(BOLT, width, length, pieces);
+        return new ClothLayout(ANY, true, width, length, pieces);
     }
 
+    /** It is cut off a roll. */
     public boolean isBolt() {
-        return lot.equals(BOLT);
+        return ofRoll;
+    }
+
+    /** It is cut off a roll, and nobody said which. */
+    public boolean isOfAnyRoll() {
+        return ofRoll && lot.equals(ANY);
     }
 
     /** No cloth of this width gives these pieces from less: their area over the width, rounded up to the nanometre. */

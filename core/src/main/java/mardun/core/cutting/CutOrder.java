@@ -31,6 +31,7 @@ public record CutOrder(List<Step> steps) {
      * @param across the strip lies across the cloth; else along it
      * @param size what is cut off to square the end, or the height of the strip
      * @param times how many equal strips
+     * @param pitch from the beginning of one strip to that of the next, where something is cut away between them; else empty
      * @param layers how many of them are cut into pieces at once
      * @param x where what is cut begins, from the left edge
      * @param y where it begins, from the squared end
@@ -43,6 +44,7 @@ public record CutOrder(List<Step> steps) {
             boolean across,
             Length size,
             int times,
+            Optional<Length> pitch,
             int layers,
             Length x,
             Length y,
@@ -72,29 +74,37 @@ public record CutOrder(List<Step> steps) {
      */
     public static CutOrder of(ClothLayout cloth, int layers, Length squaring) {
         List<Step> steps = new ArrayList<>();
-        if (cloth.isBolt() && squaring.isPositive()) {
-            steps.add(new Step(
-                    Kind.SQUARE,
-                    true,
-                    squaring,
-                    1,
-                    1,
-                    Length.ZERO,
-                    Length.ZERO,
-                    new Extent(cloth.width(), Length.ZERO),
-                    List.of(),
-                    List.of()));
-        }
+        square(cloth, squaring).ifPresent(steps::add);
         CutTree tree = CutTree.of(cloth);
         if (tree.piece().isPresent()) {
             steps.add(step(Kind.AS_IT_IS, true, List.of(tree), 1));
         }
-        for (List<CutTree> run : runs(tree.parts())) {
-            if (!run.get(0).isRest()) {
-                steps.add(step(Kind.STRIP, tree.across(), run, Math.min(layers, run.size())));
-            }
+        for (List<CutTree> run : stripRuns(tree)) {
+            steps.add(step(Kind.STRIP, tree.across(), run, Math.min(layers, run.size())));
         }
         return new CutOrder(steps);
+    }
+
+    /**
+     * The step that squares the end of a cloth; none where nothing is cut off, or it is square already.
+     *
+     * @param squaring what is cut off to square the end of a bolt; zero for none
+     */
+    public static Optional<Step> square(ClothLayout cloth, Length squaring) {
+        return !cloth.isBolt() || !squaring.isPositive()
+                ? Optional.empty()
+                : Optional.of(new Step(
+                        Kind.SQUARE,
+                        true,
+                        squaring,
+                        1,
+                        Optional.empty(),
+                        1,
+                        Length.ZERO,
+                        Length.ZERO,
+                        new Extent(cloth.width(), Length.ZERO),
+                        List.of(),
+                        List.of()));
     }
 
     private static Step step(Kind kind, boolean across, List<CutTree> run, int layers) {
@@ -111,6 +121,7 @@ public record CutOrder(List<Step> steps) {
                 across,
                 across ? first.height() : first.width(),
                 run.size(),
+                pitch(across, run),
                 layers,
                 first.x(),
                 first.y(),
@@ -120,6 +131,38 @@ public record CutOrder(List<Step> steps) {
                         .flatMap(CutTree::pieces)
                         .sorted(Comparator.comparing(Placed::y).thenComparing(Placed::x))
                         .toList());
+    }
+
+    private static Optional<Length> pitch(boolean across, List<CutTree> run) {
+        if (run.size() < 2) {
+            return Optional.empty();
+        }
+        Length height = across ? run.get(0).height() : run.get(0).width();
+        return Optional.of(apart(across, run.get(0), run.get(1))).filter(pitch -> pitch.isLongerThan(height));
+    }
+
+    private static Length apart(boolean across, CutTree strip, CutTree next) {
+        return across ? next.y().minus(strip.y()) : next.x().minus(strip.x());
+    }
+
+    /** Equal strips that follow one another, also with as much cut away between each and the next, as a print may ask for. */
+    private static List<List<CutTree>> stripRuns(CutTree tree) {
+        List<List<CutTree>> runs = new ArrayList<>();
+        for (CutTree strip :
+                tree.parts().stream().filter(part -> !part.isRest()).toList()) {
+            List<CutTree> run = runs.isEmpty() ? List.of() : runs.get(runs.size() - 1);
+            boolean goesOn = !run.isEmpty() && strip.isLike(run.get(0)) && hasPitch(tree.across(), run, strip);
+            if (!goesOn) {
+                runs.add(new ArrayList<>());
+            }
+            runs.get(runs.size() - 1).add(strip);
+        }
+        return runs;
+    }
+
+    private static boolean hasPitch(boolean across, List<CutTree> run, CutTree next) {
+        return run.size() == 1
+                || apart(across, run.get(run.size() - 1), next).equals(apart(across, run.get(0), run.get(1)));
     }
 
     private static List<Part> parts(CutTree tree) {

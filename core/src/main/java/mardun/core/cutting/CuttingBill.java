@@ -78,10 +78,9 @@ public record CuttingBill(
                 .multipliedBy(settings)
                 .plus(terms.cut().multipliedBy(cuts))
                 .plus(terms.piece().multipliedBy(pieces));
-        Length bolt = layout.boltLength();
         return new CuttingBill(
-                bolt.isPositive() ? bolt.plus(terms.squaring()) : bolt,
-                layout.bolt().map(ClothLayout::leastLength).orElse(Length.ZERO),
+                layout.takenOfRolls(terms.squaring()),
+                layout.leastLength(),
                 settings,
                 cuts,
                 time,

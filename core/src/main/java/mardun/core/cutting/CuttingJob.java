@@ -9,17 +9,49 @@ import mardun.core.measure.Length;
  * Pieces to be cut from one cloth.
  *
  * @param pieces at least one kind
- * @param width usable width of the bolt
- * @param sheets the offcuts and precuts that may be cut into; each is paid whole
+ * @param bags how many bags they are for, one or more; each takes the same share of every kind
  */
-public record CuttingJob(List<CutPiece> pieces, Length width, List<ClothPiece> sheets, CuttingTerms terms) {
+public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags) {
 
     public CuttingJob {
         pieces = List.copyOf(pieces);
-        sheets = List.copyOf(sheets);
         if (pieces.isEmpty()) {
             throw new IllegalArgumentException("there is nothing to cut");
         }
+        if (bags < 1) {
+            throw new IllegalArgumentException("pieces are for one bag or more: " + bags);
+        }
+    }
+
+    /** Pieces from a cloth of which any length can be had. */
+    public CuttingJob(List<CutPiece> pieces, Length width, List<ClothPiece> sheets, CuttingTerms terms) {
+        this(pieces, ShelfCloth.endless(width, sheets), terms, 1);
+    }
+
+    /** Usable width of the bolt. */
+    public Length width() {
+        return cloth.width();
+    }
+
+    /** The offcuts and precuts that may be cut into. */
+    public List<ClothPiece> sheets() {
+        return cloth.sheets();
+    }
+
+    /** The same for so many bags, from another cloth. */
+    CuttingJob forBags(int other, ShelfCloth from) {
+        return new CuttingJob(
+                pieces.stream()
+                        .map(piece -> piece.times(piece.count() / bags * other))
+                        .toList(),
+                from,
+                terms,
+                other);
+    }
+
+    /** The same from another cloth. */
+    CuttingJob from(ShelfCloth other) {
+        return new CuttingJob(pieces, other, terms, bags);
     }
 
     /** The area of all pieces. */

@@ -1,13 +1,12 @@
 package mardun.core.cutting;
 
 import java.util.List;
-import java.util.Optional;
 import mardun.core.measure.Length;
 
 /**
- * Where each piece of a job lies: on offcuts and precuts, and on the bolt.
+ * Where each piece of a job lies: on offcuts and precuts, and on rolls.
  *
- * @param cloths the cloths that are cut into, offcuts and precuts first; at most one of them is the bolt
+ * @param cloths the cloths that are cut into, offcuts and precuts first
  */
 public record CuttingLayout(List<ClothLayout> cloths) {
 
@@ -15,12 +14,23 @@ public record CuttingLayout(List<ClothLayout> cloths) {
         cloths = List.copyOf(cloths);
     }
 
-    public Optional<ClothLayout> bolt() {
-        return cloths.stream().filter(ClothLayout::isBolt).findFirst();
+    /** What is cut off rolls. */
+    public List<ClothLayout> bolts() {
+        return cloths.stream().filter(ClothLayout::isBolt).toList();
     }
 
-    /** The length of the bolt that is used, after its end is squared; zero if it isn't cut into. */
+    /** The length of rolls that is used, after their ends are squared. */
     public Length boltLength() {
-        return bolt().map(ClothLayout::length).orElse(Length.ZERO);
+        return bolts().stream().map(ClothLayout::length).reduce(Length.ZERO, Length::plus);
+    }
+
+    /** What leaves the rolls: what is used of each, and what squares its end. */
+    public Length takenOfRolls(Length squaring) {
+        return boltLength().plus(squaring.times(bolts().size()));
+    }
+
+    /** No layout of the pieces that lie on the rolls is shorter. */
+    public Length leastLength() {
+        return bolts().stream().map(ClothLayout::leastLength).reduce(Length.ZERO, Length::plus);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -28,6 +29,7 @@ public final class LayoutCheck {
         WRONG_COUNT,
         WRONG_SIZE,
         TURNED,
+        OUT_OF_REPEAT,
         OFF_THE_CLOTH,
         OVERLAP,
         NO_EDGE_TO_EDGE_CUT
@@ -35,17 +37,16 @@ public final class LayoutCheck {
 
     /** The flaws of a layout; none if it can be cut as it stands. */
     public static List<Flaw> flaws(CuttingLayout layout, CuttingJob job) {
-        return flaws(layout, job.pieces(), job.width(), job.sheets());
+        return flaws(layout, job.pieces(), job.cloth(), job.terms().squaring());
     }
 
     /**
      * The same, whatever cutting costs.
      *
      * @param wanted the pieces that it has to give
-     * @param width usable width of the bolt
-     * @param sheets the offcuts and precuts that it may lie on
+     * @param squaring what is cut off the end of each roll to square it
      */
-    public static List<Flaw> flaws(CuttingLayout layout, List<CutPiece> wanted, Length width, List<ClothPiece> sheets) {
+    public static List<Flaw> flaws(CuttingLayout layout, List<CutPiece> wanted, ShelfCloth from, Length squaring) {
         Set<Flaw> flaws = EnumSet.noneOf(Flaw.class);
         Map<String, CutPiece> kinds = new HashMap<>();
         Map<String, Long> missing = new HashMap<>();
@@ -54,15 +55,17 @@ public final class LayoutCheck {
             missing.put(piece.letter(), piece.count());
         });
         Map<String, Long> there = new HashMap<>();
-        sheets.forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
-        int bolts = 0;
+        from.sheets().forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
+        Set<String> rolls = new HashSet<>();
         for (ClothLayout cloth : layout.cloths()) {
-            bolts += cloth.isBolt() ? 1 : 0;
             boolean isKnown = cloth.isBolt()
-                    ? cloth.width().equals(width) && bolts == 1
-                    : there.merge(cloth.lot(), -1L, Long::sum) >= 0 && hasItsSize(cloth, sheets);
+                    ? rolls.add(cloth.lot()) && isOfItsRoll(cloth, from, squaring)
+                    : there.merge(cloth.lot(), -1L, Long::sum) >= 0 && hasItsSize(cloth, from.sheets());
             if (!isKnown) {
                 flaws.add(Flaw.UNKNOWN_CLOTH);
+            }
+            if (!meetsPrint(cloth, kinds, from)) {
+                flaws.add(Flaw.OUT_OF_REPEAT);
             }
             for (Placed one : cloth.pieces()) {
                 CutPiece kind = kinds.get(one.letter());
@@ -86,6 +89,27 @@ public final class LayoutCheck {
             flaws.add(Flaw.WRONG_COUNT);
         }
         return List.copyOf(flaws);
+    }
+
+    /** It is as wide as the rolls are; of one that is there it takes no more than there is. */
+    private static boolean isOfItsRoll(ClothLayout cloth, ShelfCloth from, Length squaring) {
+        Length taken = cloth.length().plus(squaring);
+        return cloth.width().equals(from.width())
+                && (cloth.isOfAnyRoll()
+                        || from.rolls().stream()
+                                .anyMatch(
+                                        roll -> roll.key().equals(cloth.lot()) && taken.compareTo(roll.length()) <= 0));
+    }
+
+    /** Where the print comes again, the pieces that meet it lie on a roll, a whole number of repeats from one another. */
+    private static boolean meetsPrint(ClothLayout cloth, Map<String, CutPiece> kinds, ShelfCloth from) {
+        return from.repeat().isEmpty()
+                || cloth.pieces().stream()
+                        .filter(one -> kinds.containsKey(one.letter())
+                                && kinds.get(one.letter()).meetsPrint())
+                        .allMatch(one -> cloth.isBolt()
+                                && !one.turned()
+                                && from.toTheRepeat(one.y()).equals(one.y()));
     }
 
     private static boolean hasItsSize(ClothLayout cloth, List<ClothPiece> sheets) {

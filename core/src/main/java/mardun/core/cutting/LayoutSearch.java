@@ -2,6 +2,7 @@ package mardun.core.cutting;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
@@ -23,6 +24,9 @@ public final class LayoutSearch {
     /** The cloth's width in at most so many steps: finer ones find hardly more and take much longer. */
     private static final long FINEST_GRID = 2000;
 
+    /** The work on strips where blocks are tried too; with offcuts, which blocks leave, at least half of all. */
+    private static final long STRIPS_FIRST = 30_000;
+
     /** No more offcuts and precuts of one size are looked at. */
     private static final int MOST_OF_ONE_SIZE = 60;
 
@@ -40,19 +44,25 @@ public final class LayoutSearch {
             Comparator.comparingInt(StripPattern::height).reversed().thenComparingInt(StripPattern::signature);
 
     private final CuttingJob job;
+    private final List<CutPiece> pieces;
     private final long step;
     private final SearchProblem problem;
     private final List<ClothPiece> sheets = new ArrayList<>();
 
     private LayoutSearch(CuttingJob job) {
         this.job = job;
+        this.pieces = job.pieces();
         this.step = step(job);
-        List<StripProblem.Kind> kinds = job.pieces().stream()
+        List<StripProblem.Kind> kinds = pieces.stream()
                 .map(piece -> new StripProblem.Kind(
                         steps(piece.extent().width()),
-                        steps(piece.extent().height()),
+                        steps(
+                                meetsPrint(piece)
+                                        ? job.cloth().toTheRepeat(piece.extent().height())
+                                        : piece.extent().height()),
                         Math.toIntExact(piece.count()),
-                        piece.mayTurn()))
+                        piece.mayTurn() && !meetsPrint(piece),
+                        meetsPrint(piece)))
                 .toList();
         List<Sheet> sized = new ArrayList<>();
         for (ClothPiece piece : job.sheets()) {
@@ -78,8 +88,63 @@ public final class LayoutSearch {
     public static CuttingLayout search(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
         LayoutSearch search = new LayoutSearch(job);
-        StripSearch strips = new StripSearch(search.problem, search.score(aim), seed, budget);
-        return search.placed(strips.solve(draft -> better.accept(search.placed(draft))));
+        return search.suitsBlocks()
+                ? search.blocks(aim, seed, budget, better)
+                : search.strips(aim, seed, budget, better);
+    }
+
+    private CuttingLayout strips(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        StripSearch strips = new StripSearch(problem, score(aim), seed, budget);
+        return placed(strips.solve(draft -> better.accept(placed(draft))));
+    }
+
+    private boolean suitsBlocks() {
+        return BlockSearch.suits(problem.bolt()) && pieces.stream().noneMatch(this::meetsPrint);
+    }
+
+    /** Strips at first, then blocks of the roll alone; what serves the aim best. */
+    private CuttingLayout blocks(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        List<CuttingLayout> found = new ArrayList<>();
+        long first = sheets.isEmpty() ? STRIPS_FIRST : Math.max(STRIPS_FIRST, budget.work() / 2);
+        found.add(strips(aim, seed, budget.part(first), better));
+        BlockSearch blocks = new BlockSearch(problem.bolt(), seed, budget);
+        blocks.solve(stack -> {
+            CuttingLayout layout = placed(stack);
+            if (aim.best(List.of(found.get(0), layout), job) == layout) {
+                found.set(0, layout);
+                better.accept(layout);
+            }
+        });
+        return found.get(0);
+    }
+
+    private CuttingLayout placed(BlockSearch.Stack stack) {
+        List<Placed> laid = new ArrayList<>();
+        Length y = Length.ZERO;
+        for (BlockSearch.Block block : BlockSearch.inOrder(stack)) {
+            y = lay(block, Length.ZERO, y, laid).height().plus(y);
+        }
+        return new CuttingLayout(List.of(ClothLayout.onBolt(job.width(), y, laid)));
+    }
+
+    /** Lays a block's pieces in their true sizes; answers its own. */
+    private Extent lay(BlockSearch.Block block, Length x, Length y, List<Placed> laid) {
+        if (block.isPiece()) {
+            boolean isTurnedOver = block.item() < 0;
+            int item = isTurnedOver ? -1 - block.item() : block.item();
+            CutPiece piece = pieces.get(problem.bolt().kindOf()[item]);
+            boolean turned = problem.bolt().turned()[item] != isTurnedOver;
+            Extent lies = turned ? piece.extent().turned() : piece.extent();
+            laid.add(new Placed(piece.letter(), x, y, lies.width(), lies.height(), turned));
+            return lies;
+        }
+        Extent one = lay(block.one(), x, y, laid);
+        if (block.beside()) {
+            Extent other = lay(block.other(), x.plus(one.width()), y, laid);
+            return new Extent(one.width().plus(other.width()), one.height().max(other.height()));
+        }
+        Extent other = lay(block.other(), x, y.plus(one.height()), laid);
+        return new Extent(one.width().max(other.width()), one.height().plus(other.height()));
     }
 
     private Score score(Aim aim) {
@@ -125,6 +190,19 @@ public final class LayoutSearch {
         return Math.max(common.longValueExact(), Math.max(1, job.width().nanometres() / FINEST_GRID));
     }
 
+    private boolean meetsPrint(CutPiece piece) {
+        return job.cloth().isMetBy(piece);
+    }
+
+    private boolean meetsPrint(StripPattern strip) {
+        for (int kind = 0; kind < pieces.size(); kind++) {
+            if (strip.counts()[kind] > 0 && meetsPrint(pieces.get(kind))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private int steps(Length length) {
         return Math.toIntExact((length.nanometres() + step - 1) / step);
     }
@@ -134,9 +212,9 @@ public final class LayoutSearch {
     }
 
     private void refuseTooWide() {
-        for (int kind = 0; kind < job.pieces().size(); kind++) {
+        for (int kind = 0; kind < pieces.size(); kind++) {
             if (!problem.bolt().fits(kind)) {
-                throw CannotBeCutException.tooWide(job.pieces().get(kind), job.width());
+                throw CannotBeCutException.tooWide(pieces.get(kind), job.width());
             }
         }
     }
@@ -147,18 +225,31 @@ public final class LayoutSearch {
             if (draft.sheets()[i] != null && !draft.sheets()[i].strips().isEmpty()) {
                 ClothPiece sheet = sheets.get(i);
                 cloths.add(new ClothLayout(
-                        sheet.key(), sheet.extent().width(), sheet.extent().height(), onSheet(draft.sheets()[i])));
+                        sheet.key(),
+                        false,
+                        sheet.extent().width(),
+                        sheet.extent().height(),
+                        onSheet(draft.sheets()[i])));
             }
         }
         if (!draft.strips().isEmpty()) {
-            List<Placed> pieces = new ArrayList<>();
-            Length y = Length.ZERO;
-            for (StripPattern strip : draft.strips().stream().sorted(AS_CUT).toList()) {
-                y = lay(strip, false, Length.ZERO, y, pieces);
-            }
-            cloths.add(ClothLayout.onBolt(job.width(), y, pieces));
+            cloths.add(onBolt(draft.strips()));
         }
         return new CuttingLayout(cloths);
+    }
+
+    /** Strips that meet the print come first, so that no others lie in the gaps which that may leave between them. */
+    private ClothLayout onBolt(List<StripPattern> strips) {
+        List<StripPattern> inOrder = strips.stream()
+                .sorted(Comparator.comparing((StripPattern strip) -> !meetsPrint(strip))
+                        .thenComparing(AS_CUT))
+                .toList();
+        List<Placed> laid = new ArrayList<>();
+        Length y = Length.ZERO;
+        for (StripPattern strip : inOrder) {
+            y = lay(strip, false, Length.ZERO, meetsPrint(strip) ? job.cloth().toTheRepeat(y) : y, laid);
+        }
+        return ClothLayout.onBolt(job.width(), y, laid);
     }
 
     private List<Placed> onSheet(SheetFill.Filled filled) {
@@ -183,21 +274,22 @@ public final class LayoutSearch {
      * @param begin where the strip begins
      * @return where it ends
      */
-    private Length lay(StripPattern strip, boolean along, Length side, Length begin, List<Placed> pieces) {
+    private Length lay(StripPattern strip, boolean along, Length side, Length begin, List<Placed> laid) {
         StripProblem items = along ? problem.along() : problem.bolt();
         Length x = side;
         Length highest = begin;
         for (StripPattern.Column column : strip.columns()) {
             Length up = begin;
             Length widest = Length.ZERO;
-            for (int item : column.items()) {
-                CutPiece piece = job.pieces().get(items.kindOf()[item]);
+            for (int item : fromBelow(column, items)) {
+                CutPiece piece = pieces.get(items.kindOf()[item]);
+                up = meetsPrint(piece) ? job.cloth().toTheRepeat(up) : up;
                 boolean turned = items.turned()[item];
                 Extent lies = turned ? piece.extent().turned() : piece.extent();
                 Extent inStrip = along ? lies.turned() : lies;
                 Length beside = x;
                 for (int i = 0; i < items.timesOf()[item]; i++) {
-                    pieces.add(new Placed(
+                    laid.add(new Placed(
                             piece.letter(),
                             along ? up : beside,
                             along ? beside : up,
@@ -213,5 +305,14 @@ public final class LayoutSearch {
             highest = highest.max(up);
         }
         return highest;
+    }
+
+    /** What meets the print lies below, at whole repeats from the strip's beginning. */
+    private int[] fromBelow(StripPattern.Column column, StripProblem items) {
+        return Arrays.stream(column.items())
+                .boxed()
+                .sorted(Comparator.comparing(item -> !meetsPrint(pieces.get(items.kindOf()[item]))))
+                .mapToInt(Integer::intValue)
+                .toArray();
     }
 }

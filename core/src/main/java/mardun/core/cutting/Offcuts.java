@@ -70,7 +70,7 @@ public final class Offcuts {
         while (units < MOST_UNITS) {
             int next = units + 1;
             List<CutPiece> wanted = pieces.stream()
-                    .map(piece -> counted(piece, Math.multiplyExact(piece.count(), (long) next)))
+                    .map(piece -> piece.times(Math.multiplyExact(piece.count(), (long) next)))
                     .toList();
             if (!without(wanted, fill(rectangle, wanted)).isEmpty()) {
                 break;
@@ -150,7 +150,7 @@ public final class Offcuts {
         boolean fitsUpright = fits(upright, rectangle);
         boolean fitsTurned = fits(upright.turned(), rectangle);
         boolean turn = piece.mayTurn() && fitsTurned && (!fitsUpright || lies != flat);
-        return turn ? new CutPiece(piece.letter(), piece.name(), upright.turned(), piece.count(), true) : piece;
+        return turn ? piece.lying() : piece;
     }
 
     private static boolean fits(Extent piece, Extent rectangle) {
@@ -167,12 +167,8 @@ public final class Offcuts {
 
     private static List<CutPiece> without(List<CutPiece> pieces, Map<String, Long> given) {
         return pieces.stream()
-                .map(piece -> counted(piece, piece.count() - given.getOrDefault(piece.letter(), 0L)))
+                .map(piece -> piece.times(piece.count() - given.getOrDefault(piece.letter(), 0L)))
                 .filter(piece -> piece.count() > 0)
                 .toList();
-    }
-
-    private static CutPiece counted(CutPiece piece, long count) {
-        return new CutPiece(piece.letter(), piece.name(), piece.extent(), count, piece.mayTurn());
     }
 }

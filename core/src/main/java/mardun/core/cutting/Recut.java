@@ -5,51 +5,71 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.measure.Area;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 
 /**
  * A piece that is cut once more because one was spoiled: from the smallest rest that holds it, or if none does from a new
- * strip at the end of the bolt.
+ * strip of a roll.
  *
- * @param cloth which of the layout's cloths it is cut from; one beyond the last is the bolt, which wasn't cut into before
+ * @param cloth which of the layout's cloths it is cut from; one beyond the last is any roll, which wasn't cut into before
  */
 public record Recut(int cloth, Placed piece) {
 
-    private record Place(int cloth, CutTree rest, boolean turned) {}
+    private record Place(int cloth, Area rest, Placed piece) {}
 
-    /** Where a piece is cut once more, with the smallest loss. */
-    public static Recut of(CuttingLayout layout, CutPiece kind) {
+    /**
+     * Where a piece is cut once more, with the smallest loss.
+     *
+     * @param from the cloth as it lay on the shelf before it was cut into
+     * @param squaring what is cut off the end of each roll to square it
+     */
+    public static Recut of(CuttingLayout layout, CutPiece kind, ShelfCloth from, Length squaring) {
+        boolean meetsPrint = from.isMetBy(kind);
+        boolean mayTurn = kind.mayTurn() && !meetsPrint;
         List<Place> places = new ArrayList<>();
         for (int i = 0; i < layout.cloths().size(); i++) {
-            int cloth = i;
-            CutTree.of(layout.cloths().get(i)).rests().forEach(rest -> {
-                if (fits(kind.extent(), rest.extent())) {
-                    places.add(new Place(cloth, rest, false));
-                } else if (kind.mayTurn() && fits(kind.extent().turned(), rest.extent())) {
-                    places.add(new Place(cloth, rest, true));
+            ClothLayout cloth = layout.cloths().get(i);
+            for (CutTree rest : CutTree.of(cloth).rests().toList()) {
+                Length y = meetsPrint ? from.toTheRepeat(rest.y()) : rest.y();
+                Extent there =
+                        new Extent(rest.width(), rest.y().plus(rest.height()).minus(y));
+                boolean upright = fits(kind.extent(), there);
+                boolean isAllowed = !meetsPrint || cloth.isBolt();
+                if (isAllowed && (upright || (mayTurn && fits(kind.extent().turned(), there)))) {
+                    places.add(new Place(i, rest.extent().area(), placed(kind, rest.x(), y, !upright)));
                 }
-            });
+            }
         }
         return places.stream()
-                .min(Comparator.comparing(place -> place.rest().extent().area()))
-                .map(place -> new Recut(
-                        place.cloth(),
-                        placed(kind, place.rest().x(), place.rest().y(), place.turned())))
-                .orElseGet(() -> fromBolt(layout, kind));
+                .min(Comparator.comparing(Place::rest))
+                .map(place -> new Recut(place.cloth(), place.piece()))
+                .orElseGet(() -> fromRoll(layout, kind, mayTurn, from, squaring));
     }
 
-    private static Recut fromBolt(CuttingLayout layout, CutPiece kind) {
-        int bolt = 0;
-        while (bolt < layout.cloths().size() && !layout.cloths().get(bolt).isBolt()) {
-            bolt++;
+    /** From a roll that is cut into already and still gives it; else from any roll. */
+    private static Recut fromRoll(
+            CuttingLayout layout, CutPiece kind, boolean mayTurn, ShelfCloth from, Length squaring) {
+        Extent upright = kind.extent();
+        boolean liesLower = mayTurn
+                && upright.width().compareTo(upright.height()) < 0
+                && upright.height().compareTo(from.width()) <= 0;
+        Length height = liesLower ? upright.width() : upright.height();
+        for (int i = 0; i < layout.cloths().size(); i++) {
+            ClothLayout cloth = layout.cloths().get(i);
+            Length y = kind.meetsPrint() ? from.toTheRepeat(cloth.length()) : cloth.length();
+            if (cloth.isBolt() && hasRoom(cloth, y.plus(height).plus(squaring), from)) {
+                return new Recut(i, placed(kind, Length.ZERO, y, liesLower));
+            }
         }
-        boolean liesLower = kind.mayTurn()
-                && kind.extent().width().compareTo(kind.extent().height()) < 0
-                && layout.bolt()
-                        .map(cloth -> kind.extent().height().compareTo(cloth.width()) <= 0)
-                        .orElse(false);
-        return new Recut(bolt, placed(kind, Length.ZERO, layout.boltLength(), liesLower));
+        return new Recut(layout.cloths().size(), placed(kind, Length.ZERO, Length.ZERO, liesLower));
+    }
+
+    private static boolean hasRoom(ClothLayout cloth, Length taken, ShelfCloth from) {
+        return cloth.isOfAnyRoll()
+                || from.rolls().stream()
+                        .anyMatch(roll -> roll.key().equals(cloth.lot()) && taken.compareTo(roll.length()) <= 0);
     }
 
     private static Placed placed(CutPiece kind, Length x, Length y, boolean turned) {
@@ -77,7 +97,8 @@ public record Recut(int cloth, Placed piece) {
             Optional<Length> longer = cloth.isBolt()
                     ? Optional.of(cloth.length().max(recut.piece().top()))
                     : Optional.empty();
-            ClothLayout next = new ClothLayout(cloth.lot(), cloth.width(), longer.orElse(cloth.length()), pieces);
+            ClothLayout next =
+                    new ClothLayout(cloth.lot(), cloth.ofRoll(), cloth.width(), longer.orElse(cloth.length()), pieces);
             if (recut.cloth() < cloths.size()) {
                 cloths.set(recut.cloth(), next);
             } else {

@@ -21,8 +21,17 @@ record StripProblem(
 
     private static final int MOST_SIDE_BY_SIDE = 3;
 
-    /** A kind of piece on the grid. */
-    record Kind(int width, int height, int count, boolean mayTurn) {}
+    /**
+     * A kind of piece on the grid.
+     *
+     * @param onlyOnRolls it isn't cut from offcuts and precuts, which may begin anywhere in the print
+     */
+    record Kind(int width, int height, int count, boolean mayTurn, boolean onlyOnRolls) {
+
+        Kind(int width, int height, int count, boolean mayTurn) {
+            this(width, height, count, mayTurn, false);
+        }
+    }
 
     private record Item(int kind, int times, int width, int height, boolean turned) {}
 

@@ -346,7 +346,7 @@ final class StripSearch {
             int which = (start + i) % filled.length;
             if (filled[which] == null) {
                 Sheet sheet = problem.sheets().get(which);
-                SheetFill.Filled next = sheets.fill(which, left, wanted);
+                SheetFill.Filled next = sheets.fill(which, problem.wantedOfSheets(left), wanted);
                 budget.spend(sheets.workDone());
                 double worth = next.worth(wanted);
                 if (worth * score.perStep() * (0.6 + 0.8 * random.nextDouble()) > sheet.cost()) {

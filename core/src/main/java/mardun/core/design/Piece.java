@@ -13,6 +13,8 @@ import java.util.Optional;
  * @param width formula of the width, across the cloth
  * @param height formula of the height, along the cloth
  * @param directional it has a top, so it may not be turned on the cloth
+ * @param meetsPrint all of its kind begin at the same height of the print, where the cloth has one that comes again
+ * @param overSelvage the woven edge of the cloth may lie inside it
  * @param boxed its bottom corners are boxed
  * @param backs the letter of the piece that this interfacing backs
  * @param trimTo what an over-size piece is trimmed to after it was quilted or fused
@@ -29,6 +31,8 @@ public record Piece(
         Shape shape,
         Edges edges,
         boolean directional,
+        boolean meetsPrint,
+        boolean overSelvage,
         ClothFold fold,
         boolean boxed,
         Optional<String> backs,
@@ -56,6 +60,8 @@ public record Piece(
                 height,
                 Shape.RECTANGLE,
                 Edges.UNSTATED,
+                false,
+                false,
                 false,
                 ClothFold.NONE,
                 false,

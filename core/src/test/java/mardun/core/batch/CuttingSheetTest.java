@@ -17,6 +17,7 @@ import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.CuttingTerms;
 import mardun.core.cutting.LayoutSearch;
 import mardun.core.cutting.Recut;
+import mardun.core.cutting.ShelfCloth;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Pouch;
 import mardun.core.material.Amount;
@@ -81,10 +82,13 @@ class CuttingSheetTest {
     }
 
     private static List<CutPiece> pieces(BatchPlan plan, Supply outer) {
-        List<PieceLine> lines = plan.pieces().stream()
+        return BatchPlanner.cutPieces(outer, lines(plan));
+    }
+
+    private static List<PieceLine> lines(BatchPlan plan) {
+        return plan.pieces().stream()
                 .filter(line -> line.piece().piece().slot().equals("outer"))
                 .toList();
-        return BatchPlanner.cutPieces(outer, lines);
     }
 
     private static CuttingJob job(Supply outer, BatchPlan plan) {
@@ -99,7 +103,14 @@ class CuttingSheetTest {
                 in("4"),
                 in("6"),
                 true);
-        return new CuttingJob(pieces(plan, outer), BatchPlanner.widthToCut(outer), outer.pieces(), terms);
+        return new CuttingJob(
+                pieces(plan, outer),
+                BatchPlanner.shelfCloth(
+                        outer,
+                        lines(plan).stream().map(line -> line.piece().piece()).toList(),
+                        outer.pieces()),
+                terms,
+                plan.units());
     }
 
     private static CuttingSheet sheet(Supply outer, Aim aim) {
@@ -161,6 +172,10 @@ class CuttingSheetTest {
         assertThat(outer(plan(UNITS, outer, Map.of("outer", onOffcut))).sheet()).isEmpty();
     }
 
+    private static ShelfCloth whole(Length width) {
+        return ShelfCloth.endless(width, List.of());
+    }
+
     @Test
     void aSpoiledPieceIsTakenOnceMore() {
         Supply outer = cloth("outer");
@@ -168,7 +183,7 @@ class CuttingSheetTest {
         CutPiece kind = pieces(plan(UNITS, outer, Map.of()), outer).get(0);
         CuttingLayout more = sheet.layout();
         for (int i = 0; i < 6; i++) {
-            more = Recut.with(more, List.of(Recut.of(more, kind)), in("43"));
+            more = Recut.with(more, List.of(Recut.of(more, kind, whole(in("43")), in("1/4"))), in("43"));
         }
         CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), BigFraction.ZERO);
         assertThat(outer(plan(UNITS, outer, Map.of("outer", again))).sheet()).contains(again);

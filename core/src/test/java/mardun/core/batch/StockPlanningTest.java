@@ -69,7 +69,8 @@ class StockPlanningTest {
                 zip,
                 Map.of(Part.WHOLE, Stock.of(Amount.pieces(100), price)),
                 List.of(),
-                price);
+                price,
+                Supply.Lie.UNKNOWN);
     }
 
     private static Supply zip(String length, boolean metal) {
@@ -182,7 +183,8 @@ class StockPlanningTest {
                 Optional.empty(),
                 washed.stock(),
                 List.of(),
-                NINE_A_YARD);
+                NINE_A_YARD,
+                Supply.Lie.UNKNOWN);
         // 43 in shrink to 40.85 in: no longer four panels of 10 1/2 in side by side, so they are turned, five in a
         // strip
         // of 10 1/2 in; ten strips, and 5 in of tabs, are 110 in of the washed cloth, or 115 15/19 in of the raw one

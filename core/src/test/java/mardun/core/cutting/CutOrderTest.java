@@ -21,7 +21,7 @@ class CutOrderTest {
     }
 
     private static CutOrder offcut(int width, int length, Placed... pieces) {
-        return CutOrder.of(new ClothLayout("4", inches(width), inches(length), List.of(pieces)), 2, in("1/4"));
+        return CutOrder.of(new ClothLayout("4", false, inches(width), inches(length), List.of(pieces)), 2, in("1/4"));
     }
 
     @Test
@@ -71,6 +71,29 @@ class CutOrderTest {
                 .isEqualTo("B");
         assertThat(last.parts().get(2).isRest()).isTrue();
         assertThat(last.parts().get(2).size()).isEqualTo(inches(4));
+    }
+
+    @Test
+    void equalStripsWithAsMuchCutAwayBetweenThemAreOneStep() {
+        ClothLayout cloth = ClothLayout.onBolt(
+                inches(20),
+                inches(29),
+                List.of(
+                        at("A", 0, 0, 20, 5),
+                        at("A", 0, 8, 20, 5),
+                        at("A", 0, 16, 20, 5),
+                        at("A", 0, 23, 20, 5),
+                        at("B", 0, 28, 20, 1)));
+        List<CutOrder.Step> steps = CutOrder.of(cloth, 4, in("1/4")).steps();
+        assertThat(steps).hasSize(4);
+        assertThat(steps.get(1).times()).isEqualTo(3);
+        assertThat(steps.get(1).pitch()).contains(inches(8));
+        assertThat(steps.get(1).extent().height()).isEqualTo(inches(21));
+        assertThat(steps.get(1).pieces()).hasSize(3);
+        assertThat(steps.get(2).times())
+                .as("it begins 7 in after the one before")
+                .isEqualTo(1);
+        assertThat(steps.get(2).pitch()).isEmpty();
     }
 
     @Test

@@ -60,7 +60,7 @@ class CuttingJobTest {
         assertThat(dear.cloths()).singleElement().matches(ClothLayout::isBolt);
         CuttingLayout cheap =
                 search(Cutting.job(in("43"), pieces, sheet("p", "20", "18", 3, BigFraction.of(40))), Aim.LEAST_CLOTH);
-        assertThat(cheap.bolt()).isEmpty();
+        assertThat(cheap.bolts()).isEmpty();
         assertThat(cheap.cloths()).hasSize(2);
     }
 
@@ -70,7 +70,7 @@ class CuttingJobTest {
                 in("43"),
                 List.of(piece("A", "5", "14", 2, false), piece("B", "5", "7", 4, false)),
                 sheet("o", "20", "14", 1, FREE));
-        assertThat(search(job, Aim.LEAST_CLOTH).bolt()).isEmpty();
+        assertThat(search(job, Aim.LEAST_CLOTH).bolts()).isEmpty();
     }
 
     @ParameterizedTest
@@ -161,11 +161,11 @@ class CuttingJobTest {
         ClothLayout cloth = ClothLayout.onBolt(
                 in("43"), in("12"), List.of(new Placed("A", Length.ZERO, Length.ZERO, in("20"), in("12"), false)));
         CuttingLayout layout = new CuttingLayout(List.of(cloth));
-        Recut first = Recut.of(layout, kind);
+        Recut first = Recut.of(layout, kind, ShelfCloth.endless(in("43"), List.of()), in("1/4"));
         assertThat(first.piece().x()).isEqualTo(in("20"));
         CuttingLayout two = Recut.with(layout, List.of(first), in("43"));
         assertThat(two.boltLength()).isEqualTo(in("12"));
-        Recut second = Recut.of(two, kind);
+        Recut second = Recut.of(two, kind, ShelfCloth.endless(in("43"), List.of()), in("1/4"));
         CuttingLayout three = Recut.with(two, List.of(second), in("43"));
         assertThat(three.boltLength()).isEqualTo(in("24"));
         assertThat(LayoutCheck.flaws(three, Cutting.job(in("43"), List.of(kind.times(3)))))

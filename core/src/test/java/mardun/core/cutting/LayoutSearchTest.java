@@ -37,7 +37,7 @@ class LayoutSearchTest {
         CuttingJob job = Cutting.job(in(width), pieces);
         CuttingLayout layout = LayoutSearch.search(job, Aim.LEAST_CLOTH, 7, Budget.until(rounds(rounds)), better -> {});
         assertThat(LayoutCheck.flaws(layout, job)).isEmpty();
-        return layout.bolt().orElseThrow();
+        return layout.bolts().get(0);
     }
 
     private static Length least(ClothLayout layout, List<CutPiece> pieces) {

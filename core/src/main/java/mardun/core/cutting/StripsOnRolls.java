@@ -1,0 +1,149 @@
+package mardun.core.cutting;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.core.cutting.ClothLayout.Placed;
+import mardun.core.cutting.LengthPlan.CutRoll;
+import mardun.core.material.Roll;
+import mardun.core.measure.Length;
+
+/**
+ * Which strip is cut from which roll: none goes over the end of one. Short rolls come before long ones, as left-over lengths do,
+ * and each has its end squared.
+ */
+public final class StripsOnRolls {
+
+    private final CuttingJob job;
+    private final Set<String> meetingPrint;
+
+    private StripsOnRolls(CuttingJob job) {
+        this.job = job;
+        this.meetingPrint = job.pieces().stream()
+                .filter(job.cloth()::isMetBy)
+                .map(CutPiece::letter)
+                .collect(Collectors.toSet());
+    }
+
+    /**
+     * The same layout on the job's rolls. What they don't give stays on any roll, which has to be bought.
+     *
+     * @param layout on any roll
+     */
+    static CuttingLayout of(CuttingLayout layout, CuttingJob job) {
+        return job.cloth().rolls().isEmpty() ? layout : new StripsOnRolls(job).spread(layout);
+    }
+
+    /**
+     * What has to be bought in one piece for strips that lie on any roll, because what the rolls still give is too short.
+     *
+     * @param any lies on any roll
+     * @param layout all that is cut
+     * @return zero where nobody said which rolls there are
+     */
+    public static Length toBuy(ClothLayout any, CuttingLayout layout, ShelfCloth cloth, Length squaring) {
+        if (cloth.rolls().isEmpty()) {
+            return Length.ZERO;
+        }
+        Set<String> begun = layout.bolts().stream().map(ClothLayout::lot).collect(Collectors.toSet());
+        List<Roll> whole = cloth.rolls().stream()
+                .filter(roll -> !begun.contains(roll.key()))
+                .toList();
+        List<LengthPiece> strips = CutTree.of(any).parts().stream()
+                .filter(strip -> !strip.isRest())
+                .map(strip -> new LengthPiece("", "", strip.height(), 1))
+                .toList();
+        return LengthCutting.plan(strips, whole, squaring, Length.ZERO, cloth.oneDye())
+                .toBuy();
+    }
+
+    private CuttingLayout spread(CuttingLayout layout) {
+        List<ClothLayout> cloths = new ArrayList<>();
+        for (ClothLayout cloth : layout.cloths()) {
+            if (cloth.isOfAnyRoll()) {
+                cloths.addAll(spread(cloth));
+            } else {
+                cloths.add(cloth);
+            }
+        }
+        return new CuttingLayout(cloths);
+    }
+
+    private List<ClothLayout> spread(ClothLayout bolt) {
+        Map<Length, Deque<CutTree>> byHeight = new TreeMap<>();
+        CutTree.of(bolt).parts().stream()
+                .filter(strip -> !strip.isRest())
+                .forEach(strip -> byHeight.computeIfAbsent(height(strip), height -> new ArrayDeque<>())
+                        .add(strip));
+        List<LengthPiece> strips = byHeight.entrySet().stream()
+                .map(entry ->
+                        new LengthPiece("", "", entry.getKey(), entry.getValue().size()))
+                .toList();
+        LengthPlan plan = LengthCutting.plan(
+                strips,
+                job.cloth().rolls(),
+                job.terms().squaring(),
+                job.terms().keepShort(),
+                job.cloth().oneDye());
+        List<ClothLayout> cloths = new ArrayList<>();
+        for (CutRoll roll : plan.cuts()) {
+            List<Placed> pieces = new ArrayList<>();
+            Length length = lay(taken(roll.pieces(), byHeight), pieces);
+            cloths.add(new ClothLayout(roll.roll().key(), true, bolt.width(), length, pieces));
+        }
+        if (!plan.missing().isEmpty()) {
+            List<Placed> pieces = new ArrayList<>();
+            Length length = lay(taken(plan.missing(), byHeight), pieces);
+            cloths.add(ClothLayout.onBolt(bolt.width(), length, pieces));
+        }
+        return cloths;
+    }
+
+    /** What a strip takes of a roll, with the gap before the next one where its pieces meet the print. */
+    private Length height(CutTree strip) {
+        return meetsPrint(strip) ? job.cloth().toTheRepeat(strip.height()) : strip.height();
+    }
+
+    private boolean meetsPrint(CutTree strip) {
+        return strip.pieces().anyMatch(piece -> meetingPrint.contains(piece.letter()));
+    }
+
+    /** The strips of these heights, in the order in which they lay. */
+    private static List<CutTree> taken(List<LengthPiece> heights, Map<Length, Deque<CutTree>> byHeight) {
+        return heights.stream()
+                .flatMap(height -> Stream.generate(
+                                () -> byHeight.get(height.length()).remove())
+                        .limit(height.count()))
+                .toList();
+    }
+
+    /** Lays strips one after another, those that meet the print first; answers where the last one ends. */
+    private Length lay(List<CutTree> strips, List<Placed> laid) {
+        Length y = Length.ZERO;
+        Length end = Length.ZERO;
+        for (boolean first : new boolean[] {true, false}) {
+            for (CutTree strip : strips) {
+                if (meetsPrint(strip) == first) {
+                    Length begin = y;
+                    strip.pieces()
+                            .forEach(piece -> laid.add(new Placed(
+                                    piece.letter(),
+                                    piece.x(),
+                                    piece.y().minus(strip.y()).plus(begin),
+                                    piece.width(),
+                                    piece.height(),
+                                    piece.turned())));
+                    end = begin.plus(strip.height());
+                    y = begin.plus(height(strip));
+                }
+            }
+        }
+        return end;
+    }
+}
