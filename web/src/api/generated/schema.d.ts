@@ -1206,6 +1206,7 @@ export interface components {
       length: number;
       lot: string;
       pieces: components['schemas']['PlacedRow'][];
+      roll?: boolean;
       /** Format: int64 */
       width: number;
     };
@@ -1275,6 +1276,15 @@ export interface components {
       reason: string;
       there: string;
     };
+    CutLength: {
+      /** Format: int64 */
+      count: number;
+      length: components['schemas']['LengthView'];
+      letter: string;
+      name: string;
+      /** Format: int64 */
+      nanometres: number;
+    };
     CutLine: {
       /** Format: int64 */
       count: number;
@@ -1283,6 +1293,8 @@ export interface components {
     };
     CuttingForm: {
       cutSeconds: string;
+      endTrim: string;
+      keptLength: string;
       pieceSeconds: string;
       rulerSeconds: string;
       squaring: string;
@@ -1300,6 +1312,7 @@ export interface components {
       sizeName: string;
       /** @enum {string} */
       stage: 'PLANNED' | 'CUT' | 'FINISHED';
+      trims: components['schemas']['TrimLengths'][];
       /** Format: int32 */
       units: number;
       /** Format: int64 */
@@ -2230,7 +2243,9 @@ export interface components {
       layers: number;
       letter: string;
       marks: components['schemas']['MarkRow'][];
+      meetsPrint?: boolean;
       name: string;
+      overSelvage?: boolean;
       quantity: string;
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
@@ -2325,6 +2340,15 @@ export interface components {
       x: number;
       /** Format: int64 */
       y: number;
+    };
+    RollView: {
+      isKept: boolean;
+      /** Format: int64 */
+      length: number;
+      pieces: components['schemas']['CutLength'][];
+      rest?: components['schemas']['LengthView'];
+      there?: components['schemas']['LengthView'];
+      title: string;
     };
     RuleAnswer: {
       length?: components['schemas']['LengthView'];
@@ -2569,6 +2593,8 @@ export interface components {
       letter: string;
       /** Format: int64 */
       materialId: number;
+      /** Format: uuid */
+      requestId: string;
     };
     StageForm: {
       goodUnits: string;
@@ -2622,6 +2648,7 @@ export interface components {
       /** Format: int32 */
       layers: number;
       parts: components['schemas']['StripPart'][];
+      pitch?: components['schemas']['LengthView'];
       size: components['schemas']['LengthView'];
       /** Format: int32 */
       times: number;
@@ -2762,6 +2789,19 @@ export interface components {
       settingUp: components['schemas']['TimeView'];
       sewing: components['schemas']['TimeView'];
     };
+    TrimLengths: {
+      colour: string;
+      free: components['schemas']['AmountView'];
+      isLeast: boolean;
+      lost?: components['schemas']['LengthView'];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      needed: components['schemas']['AmountView'];
+      rolls: components['schemas']['RollView'][];
+      shortBy?: components['schemas']['AmountView'];
+      trimmed?: components['schemas']['LengthView'];
+    };
     TrimLine: {
       /** Format: int64 */
       count: number;
@@ -2828,6 +2868,8 @@ export interface components {
     WhatIfForm: {
       /** Format: int32 */
       fewer: number;
+      /** Format: int64 */
+      from?: number;
       /** Format: int64 */
       materialId: number;
       more: string;

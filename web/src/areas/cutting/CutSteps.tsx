@@ -74,6 +74,7 @@ function Details({ step }: { step: Step }) {
   const words = step.parts.map((part) => partWords(part, units.own)).filter(Boolean);
   return (
     <>
+      {step.pitch && <span className="block">each begins {units.own(step.pitch)} after the one before</span>}
       {layered(step) && `${layered(step)}: `}
       {words.join('; ')}
       {step.gives && <b className="block text-ink">{step.gives}</b>}

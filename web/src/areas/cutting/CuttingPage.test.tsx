@@ -117,6 +117,7 @@ const cutting = (laidOut: boolean, more: Partial<Schemas['CuttingView']> = {}): 
   aim: 'MONEY',
   begun: false,
   cloths: [cloth(laidOut)],
+  trims: [],
   cautions: [{ stage: 'CUT', title: 'Blade', text: 'Close it each time you put it down.' }],
   ...more,
 });
@@ -196,8 +197,8 @@ describe('the cutting sheet', () => {
     };
     const sent = page(answers);
     expect(await screen.findByText(/2 yd, 1.9 % over the least possible/)).toBeInTheDocument();
-    answers[`${base}/search`] = idle;
     await userEvent.click(screen.getByRole('button', { name: 'Stop and keep it' }));
+    answers[`${base}/search`] = idle;
     await waitFor(() => expect(screen.queryByText(/Looking for better layouts/)).toBeNull());
     expect(sent.some((one) => one.path === `${base}/search/stop`)).toBe(true);
   });
@@ -206,6 +207,26 @@ describe('the cutting sheet', () => {
     const trouble = { ...cloth(false), trouble: 'Outer panel is 60 in wide, and the cloth only 43 in.' };
     page({ [base]: cutting(false, { cloths: [trouble] }), [`${base}/search`]: idle });
     expect(await screen.findByText(/60 in wide/)).toBeInTheDocument();
+  });
+
+  it('shows lengths in the place of a cloth', async () => {
+    const trims: Schemas['TrimLengths'][] = [
+      {
+        materialId: 5,
+        name: 'Webbing',
+        colour: '#333',
+        needed: amount('2 yd'),
+        free: amount('3 yd'),
+        isLeast: true,
+        rolls: [],
+      },
+    ];
+    page({ [base]: cutting(true, { trims }), [`${base}/search`]: idle });
+    await userEvent.click(await screen.findByRole('button', { name: 'Lengths' }));
+    expect(screen.getByRole('heading', { name: 'Webbing: 2 yd of 3 yd' })).toBeInTheDocument();
+    expect(screen.queryByRole('region', { name: 'Cuts in order' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: /Reed Stripe/ }));
+    expect(screen.getByRole('region', { name: 'Cuts in order' })).toBeInTheDocument();
   });
 
   it('refuses a file that isn’t a layout, and keeps what is there', async () => {
@@ -250,6 +271,11 @@ describe('a spoiled piece', () => {
     await userEvent.type(screen.getByLabelText('How many'), '2');
     await userEvent.click(screen.getByRole('button', { name: 'Cut it once more' }));
     await waitFor(() => expect(close).toHaveBeenCalled());
-    expect(sent.find((one) => one.body)?.body).toEqual({ materialId: 3, letter: 'A', count: '2' });
+    expect(sent.find((one) => one.body)?.body).toEqual({
+      requestId: expect.any(String) as string,
+      materialId: 3,
+      letter: 'A',
+      count: '2',
+    });
   });
 });

@@ -10,6 +10,7 @@ import { sides, useUnits } from '../../ui/units';
 import { useShortcut } from '../../ui/useShortcut';
 import { StagePanel } from '../batches/StagePanel';
 import { CutSteps } from './CutSteps';
+import { Lengths } from './Lengths';
 import { Mat } from './Mat';
 import { SpoiledPanel } from './SpoiledPanel';
 import { WhatIf } from './WhatIf';
@@ -21,6 +22,8 @@ type Step = Schemas['StepView'];
 const SECONDS = 1;
 const LONG_SECONDS = 5;
 const LOOK_EVERY = 600;
+/** Shown in the place of a cloth. */
+const LENGTHS = 'lengths';
 
 const cuttingKey = (id: number) => [...keys.batches, id, 'cutting'];
 
@@ -75,7 +78,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
   const id = cutting.batchId;
   const planned = cutting.stage === 'PLANNED';
   const search = useSearch(cutting);
-  const [picked, setPicked] = useState<number>();
+  const [picked, setPicked] = useState<number | typeof LENGTHS>();
   const [looked, setLooked] = useState<string>();
   const [zoomed, setZoomed] = useState(false);
   const [panel, setPanel] = useState<'spoiled' | 'cut'>();
@@ -114,8 +117,15 @@ function Cutting({ cutting }: { cutting: Cutting }) {
   const shown = steps.find((step) => step.key === looked) ?? next;
   useShortcut('c', () => planned && next && tick.mutate({ step: next, done: true }));
   useShortcut('x', () => planned && cloth?.bill && setPanel('spoiled'));
-  if (!cloth) return <Notice look="care">Nothing of this batch is cut from cloth.</Notice>;
-  const bill = cloth.bill;
+  if (!cloth) {
+    return cutting.trims.length > 0 ? (
+      <Lengths trims={cutting.trims} />
+    ) : (
+      <Notice look="care">Nothing of this batch is cut from cloth.</Notice>
+    );
+  }
+  const lengths = picked === LENGTHS;
+  const bill = lengths ? undefined : cloth.bill;
   return (
     <>
       <header className="flex flex-wrap items-start justify-between gap-4">
@@ -127,7 +137,9 @@ function Cutting({ cutting }: { cutting: Cutting }) {
             · {cutting.units} × {cutting.designName}, {cutting.sizeName}
           </div>
           <h1>
-            {cloth.name}: {units.amount(cloth.needed)} of {units.amount(cloth.free)}
+            {lengths
+              ? 'Lengths from rolls and left-overs'
+              : `${cloth.name}: ${units.amount(cloth.needed)} of ${units.amount(cloth.free)}`}
           </h1>
         </div>
         <div className="no-print flex flex-wrap gap-2.5">
@@ -140,7 +152,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               >
                 Search longer
               </Button>
-              <Button onClick={() => setPanel('cut')} disabled={!bill}>
+              <Button onClick={() => setPanel('cut')} disabled={!cloth.bill}>
                 All is cut
               </Button>
             </>
@@ -151,8 +163,13 @@ function Cutting({ cutting }: { cutting: Cutting }) {
         <RunningStitch stage={cutting.stage} width={830} />
       </div>
       <div className="space-y-2 not-empty:mb-3">
-        {cloth.trouble && <Notice>{cloth.trouble}</Notice>}
-        {cloth.shortBy && (
+        {!lengths && !planned && !bill && (
+          <Notice look="care">
+            {cloth.name} was cut without a cutting sheet, by the strips of the plan.
+          </Notice>
+        )}
+        {!lengths && cloth.trouble && <Notice>{cloth.trouble}</Notice>}
+        {!lengths && cloth.shortBy && (
           <Notice look="care">
             {units.amount(cloth.shortBy)} of {cloth.name} are missing. Under “What if” stands how many bags
             there is enough for.
@@ -170,7 +187,13 @@ function Cutting({ cutting }: { cutting: Cutting }) {
           />
         )}
       </div>
-      <Cloths cloths={cutting.cloths} chosen={cloth.materialId} onChoose={setPicked} />
+      <Cloths
+        cloths={cutting.cloths}
+        hasLengths={cutting.trims.length > 0}
+        chosen={lengths ? LENGTHS : cloth.materialId}
+        onChoose={setPicked}
+      />
+      {lengths && <Lengths trims={cutting.trims} />}
       {bill && (
         <>
           <Aims cloth={cloth} fixed={!planned || cutting.begun} onChoose={(one) => aim.mutate(one)} />
@@ -327,15 +350,21 @@ function Searching({
 
 function Cloths({
   cloths,
+  hasLengths,
   chosen,
   onChoose,
 }: {
   cloths: Schemas['ClothView'][];
-  chosen: number;
-  onChoose: (id: number) => void;
+  hasLengths: boolean;
+  chosen: number | typeof LENGTHS;
+  onChoose: (id: number | typeof LENGTHS) => void;
 }) {
+  const look = (isChosen: boolean) =>
+    `flex min-h-11 items-center gap-2 rounded border px-3 font-semibold ${
+      isChosen ? 'border-woad bg-woad-tint' : 'border-line-strong bg-white'
+    }`;
   return (
-    <div className="no-print mb-3 flex flex-wrap gap-2" role="group" aria-label="Cloths">
+    <div className="no-print mb-3 flex flex-wrap gap-2" role="group" aria-label="Cloths and lengths">
       {cloths.map((cloth) => {
         const steps = cloth.mats.flatMap((mat) => mat.steps);
         const done = steps.filter((step) => step.done).length;
@@ -344,9 +373,7 @@ function Cloths({
             key={cloth.materialId}
             type="button"
             aria-pressed={cloth.materialId === chosen}
-            className={`flex min-h-11 items-center gap-2 rounded border px-3 font-semibold ${
-              cloth.materialId === chosen ? 'border-woad bg-woad-tint' : 'border-line-strong bg-white'
-            }`}
+            className={look(cloth.materialId === chosen)}
             onClick={() => onChoose(cloth.materialId)}
           >
             <span
@@ -363,6 +390,16 @@ function Cloths({
           </button>
         );
       })}
+      {hasLengths && (
+        <button
+          type="button"
+          aria-pressed={chosen === LENGTHS}
+          className={look(chosen === LENGTHS)}
+          onClick={() => onChoose(LENGTHS)}
+        >
+          Lengths
+        </button>
+      )}
     </div>
   );
 }

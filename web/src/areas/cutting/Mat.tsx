@@ -10,6 +10,8 @@ const CENTIMETRE = 10_000_000;
 /** The cloth's width on the drawing; the hatches are made for it. */
 const WIDE = 720;
 const MARGIN = 44;
+/** How wide a letter is on average, for its size. */
+const DIGIT = 0.53;
 
 /** The cloth on the cutting mat, to scale: its grid and rulers in the maker's unit. */
 export function Mat({
@@ -194,7 +196,9 @@ function Piece({
   const height = piece.height / unit;
   const letter = Math.min(text * 1.5, height * 0.42, width * 0.3);
   const roomForSize = kind !== undefined && width > text * 6.5 && height > text * 3.4;
-  const box = Math.min(letter * (roomForSize ? 5.8 : 2.4), width * 0.94);
+  const words = roomForSize ? size(kind) : '';
+  const small = Math.min(letter * 0.6, (width * 0.92) / (words.length * DIGIT || 1));
+  const box = Math.min(Math.max(letter * 2.4, words.length * DIGIT * small + letter * 0.4), width * 0.96);
   const bag = piece.bag === 0 ? 'cut once more' : `bag ${piece.bag}`;
   return (
     <g opacity={done ? 0.45 : 1}>
@@ -234,11 +238,11 @@ function Piece({
             <text
               x={x + width / 2}
               y={y + height / 2 + letter * 1.1}
-              fontSize={letter * 0.6}
+              fontSize={small}
               textAnchor="middle"
               fill="#14242d"
             >
-              {size(kind)}
+              {words}
             </text>
           )}
         </>

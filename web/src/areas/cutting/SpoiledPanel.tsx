@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
-import { useSend } from '../../ui/useSend';
+import { useRequestId, useSend } from '../../ui/useSend';
 
 /** Pieces that were spoiled are cut once more, where that loses least. */
 export function SpoiledPanel({
@@ -18,9 +18,11 @@ export function SpoiledPanel({
 }) {
   const [letter, setLetter] = useState(cloth.pieces[0]?.letter ?? '');
   const [count, setCount] = useState('1');
+  const request = useRequestId();
   const send = useSend(
     () =>
       api.post<Schemas['CuttingView']>(`/api/batches/${batchId}/cutting/spoiled`, {
+        requestId: request.id,
         materialId: cloth.materialId,
         letter,
         count,

@@ -1,18 +1,22 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useMaterials } from '../../api/queries';
 import { api, Problem, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { useUnits } from '../../ui/units';
 
-/** What would come of another width, fewer bags, turned pieces, or more cloth; nothing is stored. */
+/** What would come of another width or cloth, fewer bags, turned pieces, or more cloth; nothing is stored. */
 export function WhatIf({ batchId, materialId }: { batchId: number; materialId: number }) {
   const units = useUnits();
   const [width, setWidth] = useState('');
   const [more, setMore] = useState('');
   const [fewer, setFewer] = useState(true);
   const [turned, setTurned] = useState(true);
+  const [from, setFrom] = useState('');
+  const { data: materials } = useMaterials();
+  const others = materials?.items.filter((one) => one.kind === 'CLOTH' && one.id !== materialId) ?? [];
   const ask = useMutation({
     mutationFn: () =>
       api.post<Schemas['WhatIfView']>(`/api/batches/${batchId}/cutting/what-if`, {
@@ -21,6 +25,7 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
         more,
         fewer: fewer ? 1 : 0,
         turned,
+        from: from ? Number(from) : undefined,
       }),
   });
   const problem = ask.error instanceof Problem ? ask.error : undefined;
@@ -35,7 +40,7 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
       }}
     >
       <h2>What if</h2>
-      <div className="mt-1.5 grid grid-cols-2 items-start gap-3 md:grid-cols-[150px_150px_1fr_1fr_auto]">
+      <div className="mt-1.5 grid grid-cols-2 items-start gap-3 md:grid-cols-3">
         <TextField
           label={`it were as wide as (${units.small})`}
           value={width}
@@ -48,7 +53,15 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
           onChange={(event) => setMore(event.target.value)}
           error={problem?.on('more')}
         />
-        <label className="flex min-h-11 items-center gap-2 md:mt-5">
+        <SelectField label="it were cut from" value={from} onChange={(event) => setFrom(event.target.value)}>
+          <option value="">no other cloth</option>
+          {others.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </SelectField>
+        <label className="flex min-h-11 items-center gap-2">
           <input
             type="checkbox"
             className="size-5"
@@ -57,7 +70,7 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
           />
           one bag fewer
         </label>
-        <label className="flex min-h-11 items-center gap-2 md:mt-5">
+        <label className="flex min-h-11 items-center gap-2">
           <input
             type="checkbox"
             className="size-5"
@@ -66,7 +79,7 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
           />
           pieces turned
         </label>
-        <Button type="submit" look="quiet" className="md:mt-5" disabled={ask.isPending}>
+        <Button type="submit" look="quiet" className="justify-self-start" disabled={ask.isPending}>
           {ask.isPending ? 'Trying …' : 'Try it'}
         </Button>
       </div>

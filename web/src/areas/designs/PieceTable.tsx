@@ -292,6 +292,16 @@ function PiecePanel({
               onTick={(directional) => onChange({ directional })}
             />
             <Tick
+              label="It meets the print: all begin at the same height of it"
+              checked={piece.meetsPrint ?? false}
+              onTick={(meetsPrint) => onChange({ meetsPrint })}
+            />
+            <Tick
+              label="The selvage may lie inside it"
+              checked={piece.overSelvage ?? false}
+              onTick={(overSelvage) => onChange({ overSelvage })}
+            />
+            <Tick
               label="Its bottom corners are boxed"
               checked={piece.boxed}
               onTick={(boxed) => onChange({ boxed })}

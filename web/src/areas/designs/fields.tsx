@@ -161,7 +161,7 @@ export function Tick({
     <label className="flex min-h-10 items-center gap-2">
       <input
         type="checkbox"
-        className="size-5"
+        className="size-5 shrink-0"
         checked={checked}
         onChange={(event) => onTick(event.target.checked)}
       />

@@ -165,11 +165,11 @@ function SettingsForm({ stored }: { stored: Form }) {
             ))}
           </SelectField>
           <label className="flex min-h-11 items-center gap-2 pt-5">
-            <input type="checkbox" className="size-5" {...register('shelf.givenCostsNothing')} />
+            <input type="checkbox" className="size-5 shrink-0" {...register('shelf.givenCostsNothing')} />
             What I was given costs nothing
           </label>
           <label className="flex min-h-11 items-center gap-2 pt-5">
-            <input type="checkbox" className="size-5" {...register('shelf.offcutsArePaid')} />
+            <input type="checkbox" className="size-5 shrink-0" {...register('shelf.offcutsArePaid')} />
             Offcuts count as paid for
           </label>
           <TextField
@@ -221,6 +221,18 @@ function SettingsForm({ stored }: { stored: Form }) {
             hint="0 if it is square"
             error={on('cutting.squaring')}
             {...register('cutting.squaring')}
+          />
+          <TextField
+            label="Trimmed off the end of a trim"
+            hint="zip tape, webbing, cord; 0 for nothing"
+            error={on('cutting.endTrim')}
+            {...register('cutting.endTrim')}
+          />
+          <TextField
+            label="Left-overs of trim are kept from"
+            hint="what is shorter is lost"
+            error={on('cutting.keptLength')}
+            {...register('cutting.keptLength')}
           />
         </div>
       </fieldset>

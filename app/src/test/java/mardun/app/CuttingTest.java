@@ -47,6 +47,10 @@ class CuttingTest {
     }
 
     private static Map<String, Object> form(String units) {
+        return form(units, SHELF);
+    }
+
+    private static Map<String, Object> form(String units, Map<String, Long> shelf) {
         Map<String, Object> form = new LinkedHashMap<>(Map.of(
                 "requestId",
                 UUID.randomUUID(),
@@ -66,7 +70,7 @@ class CuttingTest {
                 List.of()));
         form.put(
                 "materials",
-                SHELF.entrySet().stream()
+                shelf.entrySet().stream()
                         .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
                         .toList());
         return form;
@@ -112,8 +116,12 @@ class CuttingTest {
     }
 
     private static long needed(JsonNode batch, String slot) {
+        return needed(batch, SHELF.get(slot));
+    }
+
+    private static long needed(JsonNode batch, long material) {
         return list(batch.get("sheet").get("needs")).stream()
-                .filter(need -> need.get("materialId").asLong() == SHELF.get(slot))
+                .filter(need -> need.get("materialId").asLong() == material)
                 .mapToLong(need -> need.get("needed").get("value").asLong())
                 .sum();
     }
@@ -207,15 +215,17 @@ class CuttingTest {
         long before = needed(APP.get("/api/batches/" + made.id()).body(), "lining");
         JsonNode kind =
                 cloth(APP.get(path(made.id())).body(), "lining").get("pieces").get(0);
-        Answer again = APP.post(
-                path(made.id()) + "/spoiled",
-                Map.of(
-                        "materialId",
-                        SHELF.get("lining"),
-                        "letter",
-                        kind.get("letter").asString(),
-                        "count",
-                        "9"));
+        Map<String, Object> form = Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "materialId",
+                SHELF.get("lining"),
+                "letter",
+                kind.get("letter").asString(),
+                "count",
+                "9");
+        APP.post(path(made.id()) + "/spoiled", form);
+        Answer again = APP.post(path(made.id()) + "/spoiled", form);
         assertThat(again.status()).as(again.body().toString()).isEqualTo(200);
         JsonNode lining = cloth(again.body(), "lining");
         assertThat(lining.get("pieces").get(0).get("again").asLong()).isEqualTo(9);
@@ -226,6 +236,8 @@ class CuttingTest {
         Answer refused = APP.post(
                 path(made.id()) + "/spoiled",
                 Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
                         "materialId",
                         SHELF.get("lining"),
                         "letter",
@@ -278,6 +290,163 @@ class CuttingTest {
                 .asLong();
     }
 
+    private static void bought(long material, String amount, String dyeLot) {
+        Answer came = APP.post(
+                "/api/materials/" + material + "/movements",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        "BOUGHT",
+                        "amount",
+                        amount,
+                        "reason",
+                        "",
+                        "dyeLot",
+                        dyeLot));
+        assertThat(came.status()).as(came.body().toString()).isEqualTo(201);
+    }
+
+    private static Map<Long, Long> left(long material) {
+        Map<Long, Long> left = new LinkedHashMap<>();
+        APP.get("/api/materials/" + material + "/shelf")
+                .body()
+                .get("lots")
+                .forEach(lot -> left.put(
+                        lot.get("id").asLong(), lot.get("left").get("value").asLong()));
+        return left;
+    }
+
+    private static Answer cutAll(long id) {
+        long version = APP.get("/api/batches/" + id).body().get("version").asLong();
+        return APP.post(
+                "/api/batches/" + id + "/cut",
+                Map.of("version", version, "reason", "", "goodUnits", "", "keep", List.of()));
+    }
+
+    @Test
+    void eachRollGivesWhatItsSheetSays() {
+        Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
+        long cloth = enter(APP.cloth("Two rolls", "44 in", "9.00", "30 in"));
+        bought(cloth, "40 in", "");
+        shelf.put("outer", cloth);
+        Answer made = APP.post("/api/batches", form("14", shelf));
+        search(made.id());
+        JsonNode laid = list(APP.get(path(made.id())).body().get("cloths")).stream()
+                .filter(one -> one.get("materialId").asLong() == cloth)
+                .findFirst()
+                .orElseThrow();
+        assertThat(list(laid.get("mats")).stream().map(mat -> mat.get("title").asString()))
+                .hasSize(2)
+                .allMatch(title -> title.startsWith("From roll "));
+        Map<Long, Long> before = left(cloth);
+        assertThat(cutAll(made.id()).status()).isEqualTo(200);
+        Map<Long, Long> after = left(cloth);
+        for (JsonNode mat : laid.get("mats")) {
+            long lot = Long.parseLong(mat.get("title").asString().replaceAll("\\D", ""));
+            long squaring = 6_350_000;
+            assertThat(before.get(lot) - after.get(lot))
+                    .isEqualTo(mat.get("length").asLong() + squaring);
+        }
+        JsonNode frozen = APP.get(path(made.id())).body();
+        assertThat(list(frozen.get("cloths")))
+                .as("what was cut is shown as it was, though the rolls are shorter now")
+                .allMatch(one -> !one.get("mats").isEmpty());
+    }
+
+    @Test
+    void allPiecesOfABagComeFromOneDyeLot() {
+        Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
+        long cloth = enter(APP.cloth("Two dyes", "44 in", "9.00", "0"));
+        bought(cloth, "1 yd", "A");
+        bought(cloth, "1 1/4 yd", "B");
+        shelf.put("outer", cloth);
+        Answer made = APP.post("/api/batches", form("20", shelf));
+        search(made.id());
+        JsonNode laid = list(APP.get(path(made.id())).body().get("cloths")).stream()
+                .filter(one -> one.get("materialId").asLong() == cloth)
+                .findFirst()
+                .orElseThrow();
+        Map<Integer, String> dyeOfBag = new LinkedHashMap<>();
+        for (JsonNode mat : laid.get("mats")) {
+            String title = mat.get("title").asString().replaceAll("\\d+", "");
+            mat.get("pieces")
+                    .forEach(piece -> assertThat(
+                                    dyeOfBag.putIfAbsent(piece.get("bag").asInt(), title))
+                            .isIn(null, title));
+        }
+        assertThat(dyeOfBag).hasSize(20);
+        assertThat(dyeOfBag.values()).contains("From roll , dye lot A", "From roll , dye lot B");
+    }
+
+    @Test
+    void lengthsComeFromLeftOversFirstAndSoTheyLeaveTheShelf() {
+        ObjectNode before = APP.settings("INCH");
+        ObjectNode settings = before.deepCopy();
+        ((ObjectNode) settings.get("cutting")).put("endTrim", "1/4 in").put("keptLength", "3 in");
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+        Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
+        long tape = enter(APP.material("TRIM", "Tape with left-overs", "", "1.80", "1 yd", "10 yd"));
+        bought(tape, "20 in", "");
+        shelf.put("zip", tape);
+        Answer made = APP.post("/api/batches", form("6", shelf));
+        JsonNode trim = list(APP.get(path(made.id())).body().get("trims")).stream()
+                .filter(one -> one.get("materialId").asLong() == tape)
+                .findFirst()
+                .orElseThrow();
+        assertThat(trim.get("rolls")).hasSize(2);
+        assertThat(trim.get("trimmed").get("exact").asString()).isEqualTo("¼ in");
+        assertThat(trim.get("isLeast").asBoolean()).isTrue();
+        JsonNode leftOver = trim.get("rolls").get(0);
+        assertThat(leftOver.get("isKept").asBoolean()).isFalse();
+        assertThat(cutAll(made.id()).status()).isEqualTo(200);
+        Answer cut = APP.get("/api/batches/" + made.id());
+        Answer finished = APP.post(
+                "/api/batches/" + made.id() + "/finish",
+                Map.of(
+                        "version",
+                        cut.body().get("version").asLong(),
+                        "reason",
+                        "",
+                        "goodUnits",
+                        "6",
+                        "keep",
+                        List.of()));
+        assertThat(finished.status()).as(finished.body().toString()).isEqualTo(200);
+        assertThat(left(tape)).as("the left-over is used up").hasSize(1);
+        assertThat(needed(finished.body(), tape)).isEqualTo(needed(made.body(), tape));
+        ObjectNode back = APP.settings("INCH");
+        back.set("cutting", before.get("cutting"));
+        assertThat(APP.put("/api/settings", back).status()).isEqualTo(200);
+    }
+
+    @Test
+    void anotherClothIsTriedWithItsPriceAndWhatThereIsOfIt() {
+        Answer made = laidOut("10");
+        long wide = enter(APP.cloth("Wide", "60 in", "6.00", "10 in"));
+        Answer answer = APP.post(path(made.id()) + "/what-if", whatIf(wide));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        assertThat(answer.body().get("sentences").get(0).asString())
+                .startsWith("From Wide, 60 in wide, it takes ")
+                .contains("; now it is ")
+                .contains("would be missing");
+        long narrow = enter(APP.cloth("Narrow", "5 in", "6.00", "1 yd"));
+        assertThat(APP.post(path(made.id()) + "/what-if", whatIf(narrow))
+                        .body()
+                        .get("sentences")
+                        .get(0)
+                        .asString())
+                .contains("a piece is wider than the cloth");
+        assertThat(APP.post(path(made.id()) + "/what-if", whatIf(SHELF.get("zip")))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    private static Map<String, Object> whatIf(long from) {
+        return Map.of(
+                "materialId", SHELF.get("outer"), "width", "", "fewer", 0, "turned", false, "more", "", "from", from);
+    }
+
     @Test
     void aLayoutGoesOutAndComesInAndABrokenOneIsRefused() {
         Answer made = laidOut("4");
@@ -305,7 +474,7 @@ class CuttingTest {
     void theSheetIsDrawnAndPrinted() {
         Answer made = laidOut("4");
         String svg = APP.text(path(made.id()) + "/" + SHELF.get("outer") + "/drawing");
-        assertThat(svg).startsWith("<svg ").contains("From the roll");
+        assertThat(svg).startsWith("<svg ").contains("From roll ");
         String pdf = APP.text(path(made.id()) + "/print");
         assertThat(pdf).startsWith("%PDF-");
         assertThat(APP.get(path(batch("2").id()) + "/print").detail()).contains("isn't laid out yet");

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -43,10 +44,18 @@ class CuttingJourneyTest {
         assertThat(steps).isVisible();
         assertThat(page.getByText("Looking for better layouts"))
                 .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
-        Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths"));
-        assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(3);
-        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("From the roll: 96 pieces")))
+        Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths and lengths"));
+        assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(4);
+        assertThat(page.getByRole(
+                        AriaRole.IMG,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("From roll \\d+.*: 96 pieces"))))
                 .isVisible();
+        cloths.getByText("Lengths").click();
+        Locator tape = page.getByRole(AriaRole.REGION, region("Zip tape, navy"));
+        assertThat(tape.getByText("3 × 9 ¾ in")).isVisible();
+        assertThat(tape).containsText("too short to keep");
+        assertThat(tape).containsText("have to be bought in one piece");
+        cloths.getByText("Reed Stripe").click();
         Locator aims = page.getByRole(AriaRole.GROUP, region("What counts")).getByRole(AriaRole.BUTTON);
         assertThat(aims).hasCount(4);
         page.keyboard().press("c");
@@ -95,7 +104,9 @@ class CuttingJourneyTest {
         whatIf.getByText("Try it").click();
         assertThat(whatIf.getByText("“broad”").first()).isVisible();
         whatIf.getByLabel("it were as wide as").fill("60");
+        whatIf.getByLabel("it were cut from").selectOption("Kelp linen");
         whatIf.getByText("Try it").click();
+        assertThat(whatIf.getByText("From Kelp linen, 53 in wide, it takes")).isVisible();
         assertThat(whatIf.getByText("On cloth 60 in wide it takes")).isVisible();
         assertThat(whatIf.getByText("With one bag fewer")).isVisible();
         page.context().close();

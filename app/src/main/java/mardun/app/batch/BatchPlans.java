@@ -24,6 +24,7 @@ import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
+import mardun.core.design.Piece;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.Part;
@@ -93,7 +94,7 @@ class BatchPlans {
                 own,
                 shelves,
                 batchId,
-                byKey(sheets, supplies, current));
+                byKey(sheets, supplies, document, current));
     }
 
     Planned of(Batch batch, Settings current) {
@@ -140,8 +141,9 @@ class BatchPlans {
     private Planned planned(Batch batch, Choices choices, Shelves shelves, Settings current, Map<Long, Sheet> sheets) {
         Workroom workroom = current.workroom();
         List<Supply> supplies = supplies(choices, shelves, batch.id(), sheets.values());
+        DesignDocument document = designs.document(batch.designId());
         return plan(
-                designs.document(batch.designId()),
+                document,
                 batch.sizeName(),
                 batch.units(),
                 supplies,
@@ -149,7 +151,7 @@ class BatchPlans {
                 own(batch, workroom),
                 shelves,
                 batch.id(),
-                byKey(sheets, supplies, current));
+                byKey(sheets, supplies, document, current));
     }
 
     private Planned frozen(Batch batch, FrozenInputs frozen, Shelves shelves) {
@@ -187,7 +189,7 @@ class BatchPlans {
         }
         if (!supply.kind().leavesWhenCut()) {
             return shelves.supply(frozen.slot(), frozen.materialId(), batch.id(), List.of())
-                    .map(now -> supply.stocked(now.stock()))
+                    .map(now -> supply.stocked(now.stock()).lying(now.lie()))
                     .orElse(supply);
         }
         return used(batch.id(), frozen.materialId(), supply, shelves);
@@ -242,12 +244,25 @@ class BatchPlans {
     }
 
     /** The layouts as the core takes them, by the key of their supply, with what their offcuts are worth. */
-    private static Map<String, CuttingSheet> byKey(Map<Long, Sheet> sheets, List<Supply> supplies, Settings current) {
+    private static Map<String, CuttingSheet> byKey(
+            Map<Long, Sheet> sheets, List<Supply> supplies, DesignDocument document, Settings current) {
+        if (sheets.isEmpty()) {
+            return Map.of();
+        }
+        Design design = DesignService.stored(document);
         Map<String, CuttingSheet> byKey = new HashMap<>();
-        sheets.forEach((materialId, sheet) -> supplies.stream()
-                .filter(supply -> supply.key().equals(Long.toString(materialId)))
-                .findFirst()
-                .ifPresent(supply -> byKey.put(supply.key(), CuttingJobs.sheet(sheet, supply, current))));
+        sheets.forEach((materialId, sheet) -> {
+            List<Supply> its = supplies.stream()
+                    .filter(supply -> supply.key().equals(Long.toString(materialId)))
+                    .toList();
+            List<Piece> pieces = design.pieces().stream()
+                    .filter(piece ->
+                            its.stream().anyMatch(supply -> supply.slot().equals(piece.slot())))
+                    .toList();
+            if (!its.isEmpty()) {
+                byKey.put(its.get(0).key(), CuttingJobs.sheet(sheet, its.get(0), pieces, current));
+            }
+        });
         return byKey;
     }
 

@@ -332,7 +332,11 @@ public class BatchService {
                         need.amount(),
                         need.offcuts().stream()
                                 .collect(Collectors.toMap(
-                                        use -> Long.parseLong(use.key()), Offcuts.Use::count, Long::sum))))
+                                        use -> Long.parseLong(use.key()), Offcuts.Use::count, Long::sum)),
+                        need.takenOfRolls().entrySet().stream()
+                                .collect(Collectors.toMap(
+                                        roll -> Long.parseLong(roll.getKey()),
+                                        roll -> roll.getValue().nanometres()))))
                 .toList();
     }
 
@@ -416,7 +420,7 @@ public class BatchService {
                 reservations.take(
                         batch.id(),
                         MovementKind.USED,
-                        List.of(new Want(spool.materialId(), Part.WHOLE, taken, Map.of())),
+                        List.of(new Want(spool.materialId(), Part.WHOLE, taken, Map.of(), Map.of())),
                         "by the hours at the machine");
             }
         }
@@ -452,7 +456,7 @@ public class BatchService {
                         .filter(stillToCome(batch))
                         .forEach(need -> byPart.computeIfAbsent(
                                         Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
-                                .merge(need.part(), need.amount(), Amount::plus)));
+                                .merge(need.part(), need.wanted(), Amount::plus)));
         Map<Long, Amount> needed = new LinkedHashMap<>();
         byPart.forEach((id, parts) -> needed.put(
                 id, parts.values().stream().max(Comparator.naturalOrder()).orElseThrow()));

@@ -16,6 +16,8 @@ import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.CuttingTerms;
 import mardun.core.cutting.Recut;
+import mardun.core.cutting.ShelfCloth;
+import mardun.core.design.Piece;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.measure.Length;
@@ -60,7 +62,18 @@ final class CuttingJobs {
     static CuttingJob job(Supply cloth, Planned planned, List<ClothPiece> sheets, Settings current) {
         int layers = planned.shelves().layersAtOnce(Long.parseLong(cloth.key())).orElse(USUAL_LAYERS);
         return new CuttingJob(
-                pieces(cloth, planned), BatchPlanner.widthToCut(cloth), sheets, terms(cloth, layers, current));
+                pieces(cloth, planned),
+                shelfCloth(cloth, planned, sheets),
+                terms(cloth, layers, current),
+                planned.plan().units());
+    }
+
+    /** A cloth as it lies there for this batch, with these offcuts and precuts. */
+    static ShelfCloth shelfCloth(Supply cloth, Planned planned, List<ClothPiece> sheets) {
+        return BatchPlanner.shelfCloth(
+                cloth,
+                lines(cloth, planned).stream().map(line -> line.piece().piece()).toList(),
+                sheets);
     }
 
     private static CuttingTerms terms(Supply cloth, int layers, Settings current) {
@@ -85,10 +98,9 @@ final class CuttingJobs {
         return Recut.with(sheet.layout(), sheet.recuts(), width);
     }
 
-    /** A stored layout as the plan takes it. */
-    static CuttingSheet sheet(Sheet sheet, Supply cloth, Settings current) {
-        Length width = BatchPlanner.widthToCut(cloth);
-        CuttingLayout whole = whole(sheet, width);
+    /** A stored layout as the plan takes it; {@code pieces} are those of the design that are cut from this cloth. */
+    static CuttingSheet sheet(Sheet sheet, Supply cloth, List<Piece> pieces, Settings current) {
+        CuttingLayout whole = whole(sheet, BatchPlanner.widthToCut(cloth, pieces));
         CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
         return new CuttingSheet(whole, current.cutting().squaring(), sheet.extra(), bill.goesBack());
     }

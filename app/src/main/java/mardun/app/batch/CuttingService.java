@@ -16,6 +16,7 @@ import mardun.app.batch.CuttingViews.SearchForm;
 import mardun.app.batch.CuttingViews.SearchView;
 import mardun.app.batch.CuttingViews.SpoiledForm;
 import mardun.app.batch.CuttingViews.TickForm;
+import mardun.app.batch.CuttingViews.TrimLengths;
 import mardun.app.batch.CuttingViews.WhatIfForm;
 import mardun.app.batch.CuttingViews.WhatIfView;
 import mardun.app.cutting.CuttingSheets;
@@ -24,14 +25,15 @@ import mardun.app.cutting.LayoutDocument;
 import mardun.app.cutting.LayoutQueue;
 import mardun.app.cutting.LayoutRun;
 import mardun.app.material.MaterialService;
+import mardun.app.material.StockShelves;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
-import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
@@ -42,9 +44,11 @@ import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Recut;
+import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Finding;
 import mardun.core.making.Stage;
 import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
@@ -68,7 +72,9 @@ public class CuttingService {
     private final CuttingSheets sheets;
     private final LayoutQueue queue;
     private final MaterialService materials;
+    private final StockShelves shelves;
     private final SettingsService settings;
+    private final OnceOnly onceOnly;
 
     CuttingService(
             BatchRepository batches,
@@ -76,13 +82,17 @@ public class CuttingService {
             CuttingSheets sheets,
             LayoutQueue queue,
             MaterialService materials,
-            SettingsService settings) {
+            StockShelves shelves,
+            SettingsService settings,
+            OnceOnly onceOnly) {
         this.batches = batches;
         this.plans = plans;
         this.sheets = sheets;
         this.queue = queue;
         this.materials = materials;
+        this.shelves = shelves;
         this.settings = settings;
+        this.onceOnly = onceOnly;
     }
 
     @Transactional(readOnly = true)
@@ -109,9 +119,25 @@ public class CuttingService {
                 cloths.stream()
                         .map(cloth -> cloth(cloth, planned, all, colours, current))
                         .toList(),
+                trims(planned, current),
                 Caution.forStage(planned.design().steps(), Stage.CUT).stream()
                         .map(caution -> new CautionView(Stage.CUT, caution.title(), caution.text()))
                         .toList());
+    }
+
+    /** The trims, with the rolls from which their lengths are cut. */
+    private List<TrimLengths> trims(Planned planned, Settings current) {
+        List<Need> needs = planned.plan().needs().stream()
+                .filter(need -> need.lengths().isPresent())
+                .toList();
+        Map<Long, String> colours = materials.colours(
+                needs.stream().map(need -> Long.valueOf(need.supply().key())).toList());
+        return needs.stream()
+                .map(need -> new LengthsWriter(current.writer(), planned.shelves())
+                        .trim(
+                                need,
+                                colours.getOrDefault(Long.valueOf(need.supply().key()), LengthsWriter.GREY)))
+                .toList();
     }
 
     private ClothView cloth(
@@ -128,7 +154,8 @@ public class CuttingService {
                 .collect(Collectors.toMap(
                         line -> line.piece().piece().letter(),
                         line -> line.piece().count()));
-        CuttingWriter drawing = new CuttingWriter(writer, job, each);
+        CuttingWriter drawing =
+                new CuttingWriter(writer, job, each, lot -> planned.shelves().nameOf(materialId, Long.parseLong(lot)));
         List<Sheet> its =
                 all.stream().filter(sheet -> sheet.materialId() == materialId).toList();
         Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.width(), materialId));
@@ -137,7 +164,7 @@ public class CuttingService {
         return new ClothView(
                 materialId,
                 cloth.name(),
-                colours.getOrDefault(materialId, "#9fb0b0"),
+                colours.getOrDefault(materialId, LengthsWriter.GREY),
                 cloth.directional(),
                 writer.length(job.width(), ShownRounding.DOWN),
                 writer.amount(need.map(Need::amount).orElse(none)),
@@ -255,8 +282,12 @@ public class CuttingService {
     }
 
     /** Finds room for pieces that were spoiled: in the rests first, the smallest that holds them. */
-    @Transactional
     public CuttingView spoiled(long id, SpoiledForm form) {
+        onceOnly.make(form.requestId(), () -> cutOnceMore(id, form));
+        return get(id);
+    }
+
+    private long cutOnceMore(long id, SpoiledForm form) {
         Settings current = settings.current();
         Planned planned = plans.of(planned(id), current);
         FieldReader fields = new FieldReader();
@@ -267,16 +298,16 @@ public class CuttingService {
                 .filter(piece -> piece.letter().equals(form.letter()))
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("No piece " + form.letter() + " is cut from this cloth."));
-        Length width = BatchPlanner.widthToCut(cloth);
+        ShelfCloth lying = CuttingJobs.shelfCloth(cloth, planned, cloth.pieces());
         CuttingLayout layout = layout(planned, form.materialId());
         List<Recut> more = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            Recut recut = Recut.of(layout, kind);
+            Recut recut = Recut.of(layout, kind, lying, current.cutting().squaring());
             more.add(recut);
-            layout = Recut.with(layout, List.of(recut), width);
+            layout = Recut.with(layout, List.of(recut), lying.width());
         }
         sheets.recut(id, form.materialId(), more);
-        return get(id);
+        return id;
     }
 
     /** The layout by which a cloth is cut as things stand. */
@@ -328,6 +359,7 @@ public class CuttingService {
             case WRONG_COUNT -> "it has more or fewer of a piece than this batch takes";
             case WRONG_SIZE -> "a piece has another size";
             case TURNED -> "a piece is turned that has a top";
+            case OUT_OF_REPEAT -> "a piece doesn't begin at the height of the print that it has to";
             case OFF_THE_CLOTH -> "a piece lies over the edge of the cloth";
             case OVERLAP -> "two pieces lie over one another";
             case NO_EDGE_TO_EDGE_CUT -> "it doesn't come apart by cuts from edge to edge";
@@ -381,6 +413,9 @@ public class CuttingService {
         if (form.turned()) {
             sentences.add(whatIf.turned());
         }
+        if (form.from() != null) {
+            sentences.add(whatIf.fromCloth(other(form.from(), cloth, planned), CuttingJobs.lines(cloth, planned)));
+        }
         Length free = new Length(planned.plan().needs().stream()
                 .filter(need -> need.supply().key().equals(cloth.key()))
                 .findFirst()
@@ -388,6 +423,14 @@ public class CuttingService {
                 .orElse(0L));
         sentences.add(whatIf.from(free, more));
         return new WhatIfView(sentences);
+    }
+
+    /** Another cloth as this batch would see it in the place of one of its own. */
+    private Supply other(long materialId, Supply cloth, Planned planned) {
+        return shelves.read(List.of(materialId))
+                .supply(cloth.slot(), materialId, planned.batchId(), List.of())
+                .filter(supply -> supply.kind() == MaterialKind.CLOTH)
+                .orElseThrow(() -> RefusedException.missing("There is no such cloth, or no longer."));
     }
 
     private static Supply supply(Planned planned, long materialId) {

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.UUID;
 import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
@@ -40,6 +41,7 @@ public final class CuttingViews {
             boolean begun,
             @Nullable SearchView search,
             List<ClothView> cloths,
+            List<TrimLengths> trims,
             List<CautionView> cautions) {}
 
     /**
@@ -77,6 +79,46 @@ public final class CuttingViews {
             List<MatView> mats,
             @Nullable BillView bill,
             List<AimView> aims) {}
+
+    /**
+     * A trim whose lengths are cut from rolls and left-over lengths.
+     *
+     * @param needed what leaves the shelf, with what is trimmed off and lost
+     * @param shortBy what is missing of it; absent if there is enough
+     * @param lost rests that are too short to keep, together; absent if there are none
+     * @param trimmed what is cut off the end of each roll first; absent for nothing
+     * @param isLeast nothing better is possible
+     */
+    public record TrimLengths(
+            long materialId,
+            String name,
+            String colour,
+            AmountView needed,
+            AmountView free,
+            @Nullable AmountView shortBy,
+            @Nullable LengthView lost,
+            @Nullable LengthView trimmed,
+            boolean isLeast,
+            List<RollView> rolls) {}
+
+    /**
+     * A roll or a left-over length that is cut into.
+     *
+     * @param title which one it is
+     * @param length of it, in nanometres; of one that has to be bought, what is cut from it
+     * @param rest what is left of it; absent for nothing
+     * @param isKept the rest goes back on the shelf; else it is too short
+     */
+    public record RollView(
+            String title,
+            long length,
+            @Nullable LengthView there,
+            List<CutLength> pieces,
+            @Nullable LengthView rest,
+            boolean isKept) {}
+
+    /** So many lengths of a letter; {@code nanometres} of each. */
+    public record CutLength(String letter, String name, long count, LengthView length, long nanometres) {}
 
     /** A kind of piece that is cut from a cloth; {@code each} is how many one bag takes. */
     public record PieceKind(
@@ -127,6 +169,7 @@ public final class CuttingViews {
      * @param key names it when it is ticked
      * @param size of the strip, or what is cut off
      * @param across the strip lies across the cloth; else along it
+     * @param pitch from the beginning of one strip to that of the next, where something is cut away between them
      * @param from where it begins, along the cloth or across it, in nanometres
      * @param to where the last of its strips ends
      * @param gives what it gives, like {@code 5 of A, 2 of C}
@@ -137,6 +180,7 @@ public final class CuttingViews {
             boolean across,
             LengthView size,
             int times,
+            @Nullable LengthView pitch,
             int layers,
             long from,
             long to,
@@ -195,8 +239,14 @@ public final class CuttingViews {
     public record TickForm(
             long materialId, @NotNull @Size(max = 120) String step, boolean done) {}
 
-    /** Pieces that were spoiled and are cut once more; {@code count} as typed. */
+    /**
+     * Pieces that were spoiled and are cut once more.
+     *
+     * @param requestId made by the form when it opens, so that sending it twice cuts once
+     * @param count as typed
+     */
     public record SpoiledForm(
+            @NotNull UUID requestId,
             long materialId,
             @NotNull @Size(max = 20) String letter,
             @NotNull String count) {}
@@ -207,13 +257,15 @@ public final class CuttingViews {
      * @param width another usable width, as typed; empty for that of the cloth
      * @param fewer so many bags fewer
      * @param more so much more cloth, as typed; empty for none
+     * @param from another cloth; absent for none
      */
     public record WhatIfForm(
             long materialId,
             @NotNull String width,
             @Min(0) @Max(5000) int fewer,
             boolean turned,
-            @NotNull String more) {}
+            @NotNull String more,
+            @Nullable Long from) {}
 
     /** What would come of it, in sentences. */
     public record WhatIfView(List<String> sentences) {}

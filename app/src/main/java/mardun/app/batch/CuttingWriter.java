@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import mardun.app.batch.CuttingViews.AimView;
 import mardun.app.batch.CuttingViews.BillView;
@@ -29,6 +30,7 @@ import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.Offcuts;
 import mardun.core.cutting.PieceNumbers;
 import mardun.core.cutting.Recut;
+import mardun.core.cutting.StripsOnRolls;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
@@ -39,8 +41,9 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * Writes the layout of one cloth: the pieces on the mat with the bag each belongs to, and the cuts in order.
  *
  * @param each how many pieces of each letter one bag takes
+ * @param lotName tells a lot from the others of this cloth
  */
-record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) {
+record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, UnaryOperator<String> lotName) {
 
     /** A mat for each cloth of a layout; pieces that are cut once more are steps of their own. */
     List<MatView> mats(Sheet sheet) {
@@ -51,9 +54,9 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
             ClothLayout cloth = whole.cloths().get(i);
             List<StepView> steps = new ArrayList<>();
             List<LaidPiece> pieces = new ArrayList<>();
+            Set<String> done = Set.copyOf(sheet.done());
             if (i < sheet.layout().cloths().size()) {
                 ClothLayout first = sheet.layout().cloths().get(i);
-                Set<String> done = Set.copyOf(sheet.done());
                 for (CutOrder.Step step : CutOrder.of(
                                 first, job.terms().layers(), job.terms().squaring())
                         .steps()) {
@@ -62,9 +65,15 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                     step.pieces().forEach(piece -> pieces.add(laid(piece, numbers.next(piece.letter()), key)));
                 }
             }
+            if (steps.isEmpty()) {
+                int beyond = i;
+                CutOrder.square(cloth, job.terms().squaring())
+                        .map(step -> step(step, key(beyond, step), done.contains(key(beyond, step))))
+                        .ifPresent(steps::add);
+            }
             again(sheet, i, numbers, steps, pieces);
             mats.add(new MatView(
-                    title(cloth),
+                    title(cloth, whole),
                     i,
                     writer.length(cloth.width(), ShownRounding.DOWN),
                     writer.length(cloth.length(), ShownRounding.UP),
@@ -77,10 +86,17 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
         return mats;
     }
 
-    private String title(ClothLayout cloth) {
+    private String title(ClothLayout cloth, CuttingLayout whole) {
+        if (cloth.isOfAnyRoll()) {
+            boolean isThere = StripsOnRolls.toBuy(
+                            cloth, whole, job.cloth(), job.terms().squaring())
+                    .isZero();
+            String another = isThere ? "From another roll" : "From a roll that is still to be bought";
+            return job.cloth().rolls().isEmpty() ? "From the roll" : another;
+        }
         return cloth.isBolt()
-                ? "From the roll"
-                : "Offcut " + cloth.lot() + ", "
+                ? "From roll " + lotName.apply(cloth.lot())
+                : "Offcut " + lotName.apply(cloth.lot()) + ", "
                         + writer.text(new Value.OnTheShelf(cloth.width())) + " × "
                         + writer.text(new Value.OnTheShelf(cloth.length()));
     }
@@ -118,6 +134,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                         true,
                         writer.length(piece.height(), ShownRounding.UP),
                         1,
+                        null,
                         1,
                         piece.y().nanometres(),
                         piece.top().nanometres(),
@@ -139,6 +156,9 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each) 
                 step.across(),
                 writer.length(step.size(), ShownRounding.UP),
                 step.times(),
+                step.pitch()
+                        .map(pitch -> writer.length(pitch, ShownRounding.NEAREST))
+                        .orElse(null),
                 step.layers(),
                 from.nanometres(),
                 from.plus(step.across() ? step.extent().height() : step.extent().width())

@@ -20,6 +20,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Roll;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -36,7 +37,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What a batch's plan was worked out from when its cloth was cut: the design, the materials' prices and the workroom's
- * rates as they were, and the layouts by which it was cut; those are absent in batches from before there were any. From it the plan can be worked out again, to the cent, whatever changed since.
+ * rates as they were, and the layouts by which it was cut; those are absent in batches from before there were any. From it the
+ * plan can be worked out again, to the cent, whatever changed since.
  */
 record FrozenInputs(
         DesignDocument design,
@@ -49,6 +51,7 @@ record FrozenInputs(
      *
      * @param stocks what was there, and what it was worth; absent in batches from before there were lots
      * @param pieces the offcuts and precuts that were used; absent where there were none
+     * @param lie how it lay there; absent in batches from before that counted
      */
     record FrozenSupply(
             String slot,
@@ -65,7 +68,8 @@ record FrozenInputs(
             @Nullable Long zipLengthNm,
             @Nullable Boolean zipMetal,
             @Nullable List<FrozenStock> stocks,
-            @Nullable List<FrozenPiece> pieces) {
+            @Nullable List<FrozenPiece> pieces,
+            @Nullable FrozenLie lie) {
 
         static FrozenSupply of(Supply supply) {
             List<FrozenStock> stocks = Arrays.stream(Part.values())
@@ -87,7 +91,8 @@ record FrozenInputs(
                     supply.zip().map(zip -> zip.length().nanometres()).orElse(null),
                     supply.zip().map(ClosedZip::metal).orElse(false),
                     stocks,
-                    supply.pieces().stream().map(FrozenPiece::of).toList());
+                    supply.pieces().stream().map(FrozenPiece::of).toList(),
+                    FrozenLie.of(supply.lie()));
         }
 
         Supply supply(CurrencyUnit currency) {
@@ -114,9 +119,42 @@ record FrozenInputs(
                     pieces == null
                             ? List.of()
                             : pieces.stream().map(FrozenPiece::piece).toList(),
-                    price);
+                    price,
+                    lie == null ? Supply.Lie.UNKNOWN : lie.lie());
         }
     }
+
+    /** How a material lay on the shelf. */
+    record FrozenLie(
+            List<FrozenRoll> rolls,
+            boolean oneDye,
+            @Nullable Long repeatNm,
+            long selvageNm) {
+
+        static FrozenLie of(Supply.Lie lie) {
+            return new FrozenLie(
+                    lie.rolls().stream()
+                            .map(roll -> new FrozenRoll(
+                                    roll.key(), roll.dye(), roll.length().nanometres()))
+                            .toList(),
+                    lie.oneDye(),
+                    lie.repeat().map(Length::nanometres).orElse(null),
+                    lie.selvage().nanometres());
+        }
+
+        Supply.Lie lie() {
+            return new Supply.Lie(
+                    rolls.stream()
+                            .map(roll -> new Roll(roll.key(), roll.dye(), new Length(roll.lengthNm())))
+                            .toList(),
+                    oneDye,
+                    Optional.ofNullable(repeatNm).map(Length::new),
+                    new Length(selvageNm));
+        }
+    }
+
+    /** A roll or a left-over length as it was. */
+    record FrozenRoll(String key, String dye, long lengthNm) {}
 
     /** The layout by which a cloth was cut. */
     record FrozenSheet(long materialId, LayoutDocument layout, long squaringNm, Map<String, Long> extra) {
@@ -212,7 +250,9 @@ record FrozenInputs(
             BigDecimal margin,
             BigDecimal markup,
             PricePoint point,
-            long thickestSeamNm) {
+            long thickestSeamNm,
+            @Nullable Long endTrimNm,
+            @Nullable Long keptLengthNm) {
 
         static FrozenWorkroom of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
@@ -228,7 +268,9 @@ record FrozenInputs(
                     prices.margin(),
                     prices.markup(),
                     prices.point(),
-                    workroom.thickestSeam().nanometres());
+                    workroom.thickestSeam().nanometres(),
+                    workroom.endTrim().nanometres(),
+                    workroom.keptLength().nanometres());
         }
 
         CurrencyUnit currencyUnit() {
@@ -242,7 +284,9 @@ record FrozenInputs(
                     Money.ofMinor(unit, overheadPerHourMinor),
                     new Channel(stall, stallShare, Money.ofMinor(unit, stallFeeMinor)),
                     new PriceChoice(school, factor, margin, markup, point),
-                    new Length(thickestSeamNm));
+                    new Length(thickestSeamNm),
+                    new Length(endTrimNm == null ? 0 : endTrimNm),
+                    new Length(keptLengthNm == null ? 0 : keptLengthNm));
         }
     }
 }

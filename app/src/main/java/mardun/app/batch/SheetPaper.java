@@ -10,8 +10,10 @@ import java.util.stream.Collectors;
 import mardun.app.batch.CuttingViews.ClothView;
 import mardun.app.batch.CuttingViews.CuttingView;
 import mardun.app.batch.CuttingViews.MatView;
+import mardun.app.batch.CuttingViews.RollView;
 import mardun.app.batch.CuttingViews.StepView;
 import mardun.app.batch.CuttingViews.StripPart;
+import mardun.app.batch.CuttingViews.TrimLengths;
 import mardun.app.show.Views.LengthView;
 import mardun.core.cutting.CutOrder;
 import mardun.core.measure.UnitSystem;
@@ -46,6 +48,11 @@ final class SheetPaper {
             for (MatView mat : cloth.mats()) {
                 mat(html, cutting, cloth, mat, inches);
             }
+        }
+        if (!cutting.trims().isEmpty()) {
+            html.append("<div class=\"cloth\"><h1>Lengths</h1>");
+            cutting.trims().forEach(trim -> lengths(html, trim, inches));
+            html.append("</div>");
         }
         html.append("</body></html>");
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
@@ -82,6 +89,21 @@ final class SheetPaper {
         html.append("</table></div>");
     }
 
+    private static void lengths(StringBuilder html, TrimLengths trim, boolean inches) {
+        html.append("<h2>").append(plain(trim.name())).append("</h2><table>");
+        for (RollView roll : trim.rolls()) {
+            String cuts = roll.pieces().stream()
+                    .map(piece -> piece.count() + " x " + both(piece.length(), inches) + " = " + piece.letter())
+                    .collect(Collectors.joining("; "));
+            html.append("<tr><td class=\"box\"><div></div></td><td class=\"size\">")
+                    .append(plain(roll.title()))
+                    .append("</td><td>")
+                    .append(plain(cuts))
+                    .append("</td></tr>");
+        }
+        html.append("</table>");
+    }
+
     private static String title(StepView step, boolean inches) {
         if (step.kind() == CutOrder.Kind.SQUARE) {
             return "Square the end";
@@ -96,8 +118,12 @@ final class SheetPaper {
         if (step.kind() == CutOrder.Kind.SQUARE) {
             return "take off " + both(step.size(), inches);
         }
+        String apart =
+                step.pitch() == null ? "" : "each begins " + both(step.pitch(), inches) + " after the one before; ";
         String layers = step.layers() > 1 ? step.layers() + " layers at once: " : "";
-        return layers + step.parts().stream().map(part -> words(part, inches)).collect(Collectors.joining("; "));
+        return apart
+                + layers
+                + step.parts().stream().map(part -> words(part, inches)).collect(Collectors.joining("; "));
     }
 
     private static String words(StripPart part, boolean inches) {

@@ -1,9 +1,15 @@
 package mardun.app.batch;
 
+import java.util.List;
 import java.util.Optional;
 import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
+import mardun.core.material.Amount;
+import mardun.core.material.Part;
 import mardun.core.measure.Length;
+import mardun.core.money.Apportionment;
 import mardun.core.working.Value;
 
 /** Says in sentences what would come of a change. */
@@ -17,6 +23,30 @@ record WhatIfWriter(ViewWriter writer, WhatIf whatIf) {
         return compared(
                 bags == 1 ? "With one bag fewer" : "With " + bags + " bags fewer",
                 whatIf.forBags(whatIf.units() - bags));
+    }
+
+    /** What it would take of another cloth, and what that costs; and whether there is enough of it. */
+    String fromCloth(Supply other, List<PieceLine> lines) {
+        String begin = "From " + other.name() + ", "
+                + writer.text(Value.of(other.usableWidth().orElseThrow())) + " wide";
+        Optional<Length> then = whatIf.from(other, lines);
+        if (then.isEmpty()) {
+            return begin + ", it can't be cut: a piece is wider than the cloth.";
+        }
+        Length free = new Length(Math.max(0, other.stock(Part.WHOLE).free().value()));
+        String enough = then.get().compareTo(free) <= 0
+                ? " There is enough of it."
+                : " " + text(then.get().minus(free)) + " of it would be missing.";
+        return begin + ", it takes " + text(then.get()) + " for " + money(other, then.get())
+                + whatIf.asItIs()
+                        .map(now -> "; now it is " + text(now) + " for " + money(whatIf.cloth(), now))
+                        .orElse("")
+                + "." + enough;
+    }
+
+    private String money(Supply cloth, Length length) {
+        return writer.money(Apportionment.rounded(cloth.price().cost(Amount.of(length))))
+                .amount();
     }
 
     String turned() {

@@ -10,6 +10,7 @@ import mardun.core.cutting.ClothLayout;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A layout as a file: where each piece lies on which cloth. All lengths are whole nanometres, so that inches and millimetres
@@ -27,12 +28,14 @@ public record LayoutDocument(
     /**
      * A cloth.
      *
-     * @param lot the offcut's or precut's lot; empty for the bolt
+     * @param lot of the offcut, the precut or the roll; empty for any roll
+     * @param roll the lot is a roll, of which only a length is used; absent for offcuts and precuts, and for any roll
      * @param width across it
      * @param length along it: what is used of a bolt, or all of an offcut
      */
     public record ClothRow(
             @NotNull @Size(max = 40) String lot,
+            @Nullable Boolean roll,
             @Min(1) @Max(TEN_KILOMETRES) long width,
             @Min(1) @Max(TEN_KILOMETRES) long length,
             @NotNull @Size(max = 20_000) List<@Valid PlacedRow> pieces) {}
@@ -75,6 +78,7 @@ public record LayoutDocument(
                 layout.cloths().stream()
                         .map(cloth -> new ClothRow(
                                 cloth.lot(),
+                                cloth.isBolt() && !cloth.isOfAnyRoll() ? true : null,
                                 cloth.width().nanometres(),
                                 cloth.length().nanometres(),
                                 cloth.pieces().stream().map(PlacedRow::of).toList()))
@@ -85,6 +89,7 @@ public record LayoutDocument(
         return new CuttingLayout(cloths.stream()
                 .map(cloth -> new ClothLayout(
                         cloth.lot(),
+                        cloth.lot().isEmpty() || Boolean.TRUE.equals(cloth.roll()),
                         new Length(cloth.width()),
                         new Length(cloth.length()),
                         cloth.pieces().stream().map(PlacedRow::piece).toList()))

@@ -12,6 +12,7 @@ import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutSearch;
+import mardun.core.cutting.ShelfSearch;
 import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
@@ -110,7 +111,7 @@ public final class LayoutRun {
 
     private CuttingLayout search(Task one, Aim forAim, long itsWork) {
         Budget budget = Budget.of(itsWork, () -> stopped);
-        return LayoutSearch.search(one.job(), forAim, SEED, budget, layout -> {
+        return ShelfSearch.search(one.job(), forAim, SEED, budget, layout -> {
             if (forAim == aim) {
                 share = budget.share();
                 CuttingBill bill = CuttingBill.of(layout, one.job());

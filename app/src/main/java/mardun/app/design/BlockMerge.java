@@ -244,6 +244,8 @@ final class BlockMerge {
                 p.shape(),
                 p.edges(),
                 p.directional(),
+                p.meetsPrint(),
+                p.overSelvage(),
                 p.fold(),
                 p.boxed(),
                 p.backs() == null ? null : letter.apply(p.backs()),

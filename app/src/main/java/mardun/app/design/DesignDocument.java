@@ -123,7 +123,12 @@ public record DesignDocument(
             BaseEdge base,
             Map<String, String> measures) {}
 
-    /** Something cut from cloth. */
+    /**
+     * Something cut from cloth.
+     *
+     * @param meetsPrint all of its kind begin at the same height of the print; absent for not
+     * @param overSelvage the woven edge of the cloth may lie inside it; absent for not
+     */
     public record PieceRow(
             String letter,
             String name,
@@ -136,6 +141,8 @@ public record DesignDocument(
             Shape shape,
             Edges edges,
             boolean directional,
+            @Nullable Boolean meetsPrint,
+            @Nullable Boolean overSelvage,
             ClothFold fold,
             boolean boxed,
             @Nullable String backs,

@@ -17,8 +17,11 @@ import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.Counting;
 import mardun.core.material.DyeLots;
+import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
+import mardun.core.material.Roll;
+import mardun.core.material.Selvage;
 import mardun.core.material.Stock;
 import mardun.core.material.StockEvent;
 import mardun.core.material.UnitPrice;
@@ -195,7 +198,8 @@ final class MaterialShelf {
                         Long.toString(lot.id()),
                         lot.pieceSize().orElseThrow(),
                         free,
-                        BigFraction.of(valuation().left(pile(lot))).divide(BigFraction.of(all))));
+                        BigFraction.of(valuation().left(pile(lot))).divide(BigFraction.of(all)),
+                        lot.dyeLot()));
             }
         }
         return pieces;
@@ -234,7 +238,27 @@ final class MaterialShelf {
                         : pieces(batchId).stream()
                                 .filter(piece -> usedPieces.contains(Long.parseLong(piece.key())))
                                 .toList(),
-                price(Part.WHOLE));
+                price(Part.WHOLE),
+                lie(batchId));
+    }
+
+    /** How cloth and trim lie there, without what other batches have reserved. */
+    Supply.Lie lie(@Nullable Long batchId) {
+        boolean isCutOff = material.kind() == MaterialKind.CLOTH || material.kind() == MaterialKind.TRIM;
+        List<Roll> rolls = isCutOff
+                ? rolls(Part.WHOLE, batchId).stream()
+                        .filter(lot -> lot.free().isPositive())
+                        .map(lot -> new Roll(
+                                lot.key(), lot.dye(), new Length(lot.free().value())))
+                        .toList()
+                : List.of();
+        Facts facts = material.facts();
+        return new Supply.Lie(
+                Roll.without(
+                        rolls, new Length(held(r -> !r.isOfPieces() && r.lotId().isEmpty(), batchId))),
+                facts.oneDyeLot(),
+                Facts.length(facts.repeatNm()),
+                Selvage.of(Facts.length(facts.selvageNm()), Facts.length(facts.fullWidthNm()), material.usableWidth()));
     }
 
     /** What it costs to buy now; half of a set for a half. */

@@ -2,6 +2,7 @@ package mardun.app.material;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,8 +39,16 @@ public class ReservationService {
      * What a batch takes of a material.
      *
      * @param pieces how many offcuts or precuts, by their lot
+     * @param rolls how much of which roll, by its lot, where it was worked out; else any
      */
-    public record Want(long materialId, Part part, Amount amount, Map<Long, Long> pieces) {}
+    public record Want(long materialId, Part part, Amount amount, Map<Long, Long> pieces, Map<Long, Long> rolls) {
+
+        /** All of it comes from rolls that are named. */
+        boolean isOfRolls() {
+            return !rolls.isEmpty()
+                    && rolls.values().stream().mapToLong(Long::longValue).sum() >= amount.value();
+        }
+    }
 
     /** Holds for a batch what it wants, as far as it is free, in the place of what it held. Answers what is missing. */
     @Transactional
@@ -85,6 +94,12 @@ public class ReservationService {
         ViewWriter writer = settings.current().writer();
         Amount free = shelf.onHand(want.part()).minus(shelf.held(want.part(), batchId));
         String name = shelf.material().name();
+        if (want.isOfRolls() && hasThem(want, shelf, batchId)) {
+            want.rolls()
+                    .forEach((lot, value) -> reservations.save(
+                            new Reservation(batchId, want.materialId(), want.part(), lot, false, value)));
+            return;
+        }
         if (shelf.material().facts().oneDyeLot()) {
             List<DyeLots.Lot> lots = shelf.rolls(want.part(), batchId);
             Optional<DyeLots.Pick> pick =
@@ -118,9 +133,17 @@ public class ReservationService {
         }
     }
 
+    private static boolean hasThem(Want want, MaterialShelf shelf, long batchId) {
+        Map<String, Long> free = new HashMap<>();
+        shelf.rolls(want.part(), batchId)
+                .forEach(lot -> free.put(lot.key(), lot.free().value()));
+        return want.rolls().entrySet().stream()
+                .allMatch(roll -> free.getOrDefault(Long.toString(roll.getKey()), 0L) >= roll.getValue());
+    }
+
     /**
-     * Takes from the shelf what a batch wants: from the lots that it holds first, and of one dye where that matters. What
-     * it held of these materials is given back.
+     * Takes from the shelf what a batch wants: from the rolls that it names or else holds first, and of one dye where that
+     * matters. What it held of these materials is given back.
      *
      * @return the movements with which the rolls were cut or used, by material
      */
@@ -129,9 +152,7 @@ public class ReservationService {
         Map<Long, List<Long>> made = new LinkedHashMap<>();
         for (Want want : inOrder(wants)) {
             MaterialShelf shelf = ledger.held(want.materialId());
-            Map<Long, Long> first = shelf.material().facts().oneDyeLot()
-                    ? ofOneDye(batchId, want, shelf, reason)
-                    : shelf.heldLots(want.part(), batchId);
+            Map<Long, Long> first = first(batchId, want, shelf, reason);
             want.pieces()
                     .forEach((lot, count) -> ledger.leaveLot(
                             lot, new Leaving(kind, batchId, want.part(), Amount.pieces(count), reason)));
@@ -145,6 +166,17 @@ public class ReservationService {
             reservations.release(batchId, want.materialId());
         }
         return made;
+    }
+
+    private Map<Long, Long> first(long batchId, Want want, MaterialShelf shelf, String reason) {
+        if (want.isOfRolls() && hasThem(want, shelf, batchId)) {
+            return want.rolls();
+        }
+        if (shelf.material().facts().oneDyeLot()) {
+            return ofOneDye(batchId, want, shelf, reason);
+        }
+        Map<Long, Long> held = shelf.heldLots(want.part(), batchId);
+        return held.isEmpty() ? want.rolls() : held;
     }
 
     /** The lots of one dye to take it from: those that are held, if they are enough; mixed dyes need a reason. */

@@ -4,6 +4,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -99,6 +101,23 @@ public class StockShelves {
         /** How many pieces a batch has taken of a lot of offcuts or precuts. */
         public long piecesOfLot(long batchId, long id, long lotId) {
             return byId.get(id).piecesTakenBy(batchId, lotId);
+        }
+
+        /** What tells a lot from the others of its material: its number, its dye lot and its place. */
+        public String nameOf(long id, long lotId) {
+            MaterialShelf shelf = byId.get(id);
+            return shelf == null
+                    ? Long.toString(lotId)
+                    : shelf.lots().stream()
+                            .filter(lot -> lot.id() == lotId)
+                            .findFirst()
+                            .map(lot -> Stream.of(
+                                            Long.toString(lotId),
+                                            lot.dyeLot().isBlank() ? "" : "dye lot " + lot.dyeLot(),
+                                            lot.place())
+                                    .filter(word -> !word.isBlank())
+                                    .collect(Collectors.joining(", ")))
+                            .orElse(Long.toString(lotId));
         }
 
         /** How many layers of a cloth are cut at once; empty where nobody said. */

@@ -79,6 +79,8 @@ public class Settings {
     private int cutSeconds;
     private int pieceSeconds;
     private long squaringNm;
+    private long endTrimNm;
+    private long keptLengthNm;
 
     protected Settings() {}
 
@@ -108,14 +110,17 @@ public class Settings {
     record Shelf(Valuing valuing, Length offcutShort, Length offcutLong, int offcutDays) {}
 
     /**
-     * How long cutting takes, and what squares the end of a bolt.
+     * How long cutting takes, and what is lost and kept of an end.
      *
      * @param ruler setting it to another height of strip
      * @param cut one cut through all layers
      * @param piece taking up one piece
-     * @param squaring what is cut off; zero for nothing
+     * @param squaring what is cut off the end of a bolt to square it; zero for nothing
+     * @param endTrim what is cut off the end of a roll of trim; zero for nothing
+     * @param keptLength the shortest left-over length of trim that is kept
      */
-    public record Cutting(Duration ruler, Duration cut, Duration piece, Length squaring) {}
+    public record Cutting(
+            Duration ruler, Duration cut, Duration piece, Length squaring, Length endTrim, Length keptLength) {}
 
     void enter(Entered entered) {
         unitSystem = entered.unitSystem();
@@ -143,6 +148,8 @@ public class Settings {
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
         squaringNm = entered.cutting().squaring().nanometres();
+        endTrimNm = entered.cutting().endTrim().nanometres();
+        keptLengthNm = entered.cutting().keptLength().nanometres();
     }
 
     long version() {
@@ -203,13 +210,15 @@ public class Settings {
         return new Shelf(valuing(), offcutShort(), offcutLong(), offcutDays);
     }
 
-    /** How long cutting takes, and what squares the end of a bolt. */
+    /** How long cutting takes, and what is lost and kept of an end. */
     public Cutting cutting() {
         return new Cutting(
                 Duration.ofSeconds(rulerSeconds),
                 Duration.ofSeconds(cutSeconds),
                 Duration.ofSeconds(pieceSeconds),
-                new Length(squaringNm));
+                new Length(squaringNm),
+                new Length(endTrimNm),
+                new Length(keptLengthNm));
     }
 
     /** Rates, the stall's terms and the way of pricing, for the core. */
@@ -219,7 +228,9 @@ public class Settings {
                 money(overheadPerHourMinor),
                 new Channel(STALL, stallShare, money(stallFeeMinor)),
                 new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint),
-                thickestSeam());
+                thickestSeam(),
+                new Length(endTrimNm),
+                new Length(keptLengthNm));
     }
 
     /** The minutes that are free at the bench on each day of the week, Monday first. */

@@ -58,16 +58,20 @@ public record SettingsForm(
             @NotNull String offcutDays) {}
 
     /**
-     * How long cutting takes, in seconds, and what squares the end of a bolt.
+     * How long cutting takes, in seconds, and what is lost and kept of an end.
      *
      * @param rulerSeconds setting the ruler to another height of strip
      * @param cutSeconds one cut through all layers
      * @param pieceSeconds taking up one piece
-     * @param squaring what is cut off to square the end; 0 for nothing
+     * @param squaring what is cut off the end of a bolt to square it; 0 for nothing
+     * @param endTrim what is cut off the end of a roll of trim; 0 for nothing
+     * @param keptLength the shortest left-over length of trim that is kept
      */
     public record CuttingForm(
             @NotNull String rulerSeconds,
             @NotNull String cutSeconds,
             @NotNull String pieceSeconds,
-            @NotNull String squaring) {}
+            @NotNull String squaring,
+            @NotNull String endTrim,
+            @NotNull String keptLength) {}
 }

@@ -29,7 +29,7 @@ public class SettingsService {
 
     private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
     private static final Length WIDEST_OFFCUT = Length.of(2, LengthUnit.METRE);
-    private static final Length WIDEST_SQUARING = Length.of(20, LengthUnit.CENTIMETRE);
+    private static final Length LONGEST_END = Length.of(20, LengthUnit.CENTIMETRE);
     private static final int MOST_SECONDS = 3600;
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
@@ -79,7 +79,9 @@ public class SettingsService {
                         Long.toString(settings.cutting().ruler().toSeconds()),
                         Long.toString(settings.cutting().cut().toSeconds()),
                         Long.toString(settings.cutting().piece().toSeconds()),
-                        LengthWriter.exactly(settings.cutting().squaring(), settings.unitSystem())));
+                        LengthWriter.exactly(settings.cutting().squaring(), settings.unitSystem()),
+                        LengthWriter.exactly(settings.cutting().endTrim(), settings.unitSystem()),
+                        LengthWriter.exactly(settings.cutting().keptLength(), settings.unitSystem())));
     }
 
     @Transactional
@@ -154,18 +156,17 @@ public class SettingsService {
                 seconds(fields, "cutting.rulerSeconds", form.rulerSeconds()),
                 seconds(fields, "cutting.cutSeconds", form.cutSeconds()),
                 seconds(fields, "cutting.pieceSeconds", form.pieceSeconds()),
-                squaring(fields, form.squaring(), bare));
+                atMost(fields, "squaring", form.squaring(), bare, "is more than squares an end"),
+                atMost(fields, "endTrim", form.endTrim(), bare, "is more than trims an end"),
+                atMost(fields, "keptLength", form.keptLength(), bare, "is more than a left-over"));
     }
 
-    private static Length squaring(FieldReader fields, String typed, LengthUnit bare) {
-        Length squaring = fields.length("cutting.squaring", typed, bare);
-        if (squaring.isLongerThan(WIDEST_SQUARING)) {
-            fields.refuse(
-                    "cutting.squaring",
-                    typed,
-                    "“" + typed + "” is more than squares an end. Type at most 20 cm, or 8 in.");
+    private static Length atMost(FieldReader fields, String name, String typed, LengthUnit bare, String tooMuch) {
+        Length length = fields.length("cutting." + name, typed, bare);
+        if (length.isLongerThan(LONGEST_END)) {
+            fields.refuse("cutting." + name, typed, "“" + typed + "” " + tooMuch + ". Type at most 20 cm, or 8 in.");
         }
-        return squaring;
+        return length;
     }
 
     private static Duration seconds(FieldReader fields, String name, String typed) {

@@ -14,6 +14,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Roll;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -49,7 +50,9 @@ class FrozenInputsTest {
                         Part.STUD,
                         new Stock(Amount.pieces(14), Amount.none(Counting.PIECES), Worth.of(price))),
                 List.of(new ClothPiece("3", new Extent(new Length(1), new Length(2)), 4, BigFraction.of(2, 7))),
-                price);
+                price,
+                new Supply.Lie(
+                        List.of(new Roll("8", "B", new Length(77))), true, Optional.of(new Length(6)), new Length(3)));
         FrozenSupply frozen = JSON.readValue(JSON.writeValueAsString(FrozenSupply.of(supply)), FrozenSupply.class);
         assertThat(frozen.supply(CurrencyUnit.EUR)).isEqualTo(supply);
     }
@@ -64,5 +67,6 @@ class FrozenInputsTest {
         assertThat(supply.stock(Part.WHOLE).worth().cost(new Amount(Counting.LENGTH, 2_000_000_000L)))
                 .isEqualTo(BigFraction.of(380));
         assertThat(supply.pieces()).isEmpty();
+        assertThat(supply.lie()).isEqualTo(Supply.Lie.UNKNOWN);
     }
 }

@@ -37,7 +37,7 @@ class LayoutDocumentTest {
                             length(random),
                             random.nextBoolean()));
                 }
-                cloths.add(new ClothLayout(cloth == 0 ? "" : "17", length(random), length(random), pieces));
+                cloths.add(new ClothLayout(cloth == 0 ? "" : "17", cloth != 1, length(random), length(random), pieces));
             }
             CuttingLayout layout = new CuttingLayout(cloths);
             String file = JSON.writeValueAsString(LayoutDocument.of(layout));
