@@ -43,8 +43,11 @@ final class BlockSearch {
     private static final double COLD = 2e-5;
     private static final double COOLING = 0.9997;
 
-    /** After so much work without an end a walk may begin from single pieces again. */
-    private static final int WORK_OF_A_WALK = 60_000;
+    /** Walks take turns after so many steps. */
+    private static final int STEPS_IN_TURN = 20;
+
+    /** After so many steps a walk may begin from single pieces again. */
+    private static final int STEPS_OF_A_WALK = 20_000;
 
     private final StripProblem problem;
     private final Budget budget;
@@ -67,10 +70,14 @@ final class BlockSearch {
         this.tallest = Math.toIntExact(Math.max(problem.tallest(), TOWER * all / width));
     }
 
-    /** Whether there are few enough pieces, and few of each kind. */
-    static boolean suits(StripProblem problem) {
-        int pieces = Arrays.stream(problem.demand()).sum();
-        return pieces <= MOST_PIECES && pieces <= FEW_OF_A_KIND * problem.kinds();
+    /** Whether there are few enough pieces. */
+    static boolean areFew(StripProblem problem) {
+        return problem.pieces() <= MOST_PIECES;
+    }
+
+    /** Whether there are few of each kind. */
+    static boolean areFewOfAKind(StripProblem problem) {
+        return problem.pieces() <= FEW_OF_A_KIND * problem.kinds();
     }
 
     /**
@@ -102,37 +109,90 @@ final class BlockSearch {
         }
     }
 
-    /** The lowest stack found until the budget is spent, or none can be lower. */
-    Stack solve(Consumer<Stack> better) {
-        Stack best = new Stack(together(pieces()));
-        better.accept(best);
-        Stack current = best;
-        Stack own = best;
-        double heat = WARM * best.height();
-        long begun = budget.done();
+    /**
+     * The lowest stack found until the budget is spent, or none can be lower.
+     *
+     * @param strips how the pieces may be cut; it begins with them and with single pieces
+     */
+    Stack solve(List<StripPattern> strips, Consumer<Stack> better) {
+        Stack best = new Stack(strips.stream().map(this::asBlock).toList());
+        List<Walk> walks = List.of(new Walk(best, false), new Walk(new Stack(together(pieces())), true));
         while (!budget.isSpent() && best.height() > leastHeight) {
+            for (Walk walk : walks) {
+                for (int i = 0; i < STEPS_IN_TURN && !budget.isSpent(); i++) {
+                    Stack next = walk.step();
+                    if (next.height() < best.height()) {
+                        best = next;
+                        better.accept(best);
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** A way from one stack to lower ones. */
+    private final class Walk {
+
+        private final boolean fromPieces;
+        private Stack current;
+        private Stack own;
+        private double heat;
+        private int steps;
+
+        Walk(Stack start, boolean fromPieces) {
+            this.fromPieces = fromPieces;
+            begin(start);
+        }
+
+        private void begin(Stack start) {
+            current = start;
+            own = start;
+            heat = WARM * start.height();
+            steps = 0;
+        }
+
+        /** The next stack, taken or not. */
+        Stack step() {
+            steps++;
             Stack next = changed(current);
             boolean taken = next.height() <= current.height() + heat * random.nextDouble();
             current = taken ? next : current;
-            own = current.height() < own.height() ? current : own;
-            if (current.height() < best.height()) {
-                best = current;
-                better.accept(best);
-            }
+            own = next.height() < own.height() ? next : own;
             heat *= COOLING;
-            if (heat < COLD * best.height()) {
-                heat = WARM * best.height();
-                if (budget.done() - begun > WORK_OF_A_WALK && random.nextInt(3) == 0) {
-                    own = new Stack(together(pieces()));
-                    begun = budget.done();
-                    current = own;
-                } else {
-                    current = random.nextBoolean() ? own : best;
-                }
+            if (heat < COLD * own.height()) {
+                boolean again = fromPieces && steps > STEPS_OF_A_WALK && random.nextInt(3) == 0;
+                begin(again ? new Stack(together(pieces())) : own);
             }
             spend();
+            return next;
         }
-        return best;
+    }
+
+    private Block asBlock(StripPattern strip) {
+        Block row = null;
+        for (StripPattern.Column column : strip.columns()) {
+            Block stacked = null;
+            for (int item : column.items()) {
+                Block piece = piece(problem.kindOf()[item], single(item));
+                Block beside = piece;
+                for (int i = 1; i < problem.timesOf()[item]; i++) {
+                    beside = joined(beside, piece, true);
+                }
+                stacked = stacked == null ? beside : joined(stacked, beside, false);
+            }
+            row = row == null ? stacked : joined(row, stacked, true);
+        }
+        return row;
+    }
+
+    /** The item of one piece that lies as those of an item do. */
+    private int single(int item) {
+        int kind = problem.kindOf()[item];
+        return IntStream.of(waysOf(kind))
+                .filter(one -> problem.turned()[one] == problem.turned()[item])
+                .findFirst()
+                .orElseThrow();
     }
 
     private void spend() {
@@ -144,14 +204,16 @@ final class BlockSearch {
     private List<Block> pieces() {
         List<Block> pieces = new ArrayList<>();
         for (int kind = 0; kind < problem.kinds(); kind++) {
-            int[] ways = waysOf(kind);
-            boolean mayTurn = ways.length > 1;
-            int first = ways[0];
-            Block piece = new Block(
-                    problem.widthOf()[first], problem.heightOf()[first], first, null, null, false, mayTurn, 0);
-            pieces.addAll(Collections.nCopies(problem.demand()[kind], piece));
+            if (problem.demand()[kind] > 0) {
+                pieces.addAll(Collections.nCopies(problem.demand()[kind], piece(kind, waysOf(kind)[0])));
+            }
         }
         return pieces;
+    }
+
+    private Block piece(int kind, int item) {
+        boolean mayTurn = waysOf(kind).length > 1;
+        return new Block(problem.widthOf()[item], problem.heightOf()[item], item, null, null, false, mayTurn, 0);
     }
 
     /** The items in which a single piece of a kind lies on the cloth: upright, turned or both. */

@@ -24,8 +24,11 @@ public final class LayoutSearch {
     /** The cloth's width in at most so many steps: finer ones find hardly more and take much longer. */
     private static final long FINEST_GRID = 2000;
 
-    /** The work on strips where blocks are tried too; with offcuts, which blocks leave, at least half of all. */
-    private static final long STRIPS_FIRST = 30_000;
+    /** The part of the work that goes into strips where there are few of each piece. */
+    private static final double FEW_STRIPS = 0.1;
+
+    /** The same where blocks may do better, or may not; and with offcuts, which they leave as they are. */
+    private static final double HALF = 0.5;
 
     /** No more offcuts and precuts of one size are looked at. */
     private static final int MOST_OF_ONE_SIZE = 60;
@@ -87,44 +90,50 @@ public final class LayoutSearch {
      */
     public static CuttingLayout search(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
-        LayoutSearch search = new LayoutSearch(job);
-        return search.suitsBlocks()
-                ? search.blocks(aim, seed, budget, better)
-                : search.strips(aim, seed, budget, better);
-    }
-
-    private CuttingLayout strips(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
-        StripSearch strips = new StripSearch(problem, score(aim), seed, budget);
-        return placed(strips.solve(draft -> better.accept(placed(draft))));
-    }
-
-    private boolean suitsBlocks() {
-        return BlockSearch.suits(problem.bolt()) && pieces.stream().noneMatch(this::meetsPrint);
+        return new LayoutSearch(job).search(aim, seed, budget, better);
     }
 
     /** Strips at first, then blocks of the roll alone; what serves the aim best. */
-    private CuttingLayout blocks(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
-        List<CuttingLayout> found = new ArrayList<>();
-        long first = sheets.isEmpty() ? STRIPS_FIRST : Math.max(STRIPS_FIRST, budget.work() / 2);
-        found.add(strips(aim, seed, budget.part(first), better));
-        BlockSearch blocks = new BlockSearch(problem.bolt(), seed, budget);
-        blocks.solve(stack -> {
-            CuttingLayout layout = placed(stack);
-            if (aim.best(List.of(found.get(0), layout), job) == layout) {
-                found.set(0, layout);
+    private CuttingLayout search(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        double share = shareOfStrips(aim);
+        Budget first = share < 1 ? budget.part((long) (share * budget.work())) : budget;
+        StripSearch strips = new StripSearch(problem, score(aim), seed, first);
+        StripSearch.Draft draft = strips.solve(next -> better.accept(placed(next)));
+        CuttingLayout found = placed(draft);
+        if (share == 1) {
+            return found;
+        }
+        List<CuttingLayout> best = new ArrayList<>(List.of(found));
+        StripProblem onBolt = problem.bolt().with(StripPattern.counts(problem.bolt(), draft.strips()));
+        new BlockSearch(onBolt, seed, budget).solve(draft.strips(), stack -> {
+            CuttingLayout layout = placed(draft, stack);
+            if (aim.best(List.of(best.get(0), layout), job) == layout) {
+                best.set(0, layout);
                 better.accept(layout);
             }
         });
-        return found.get(0);
+        return best.get(0);
     }
 
-    private CuttingLayout placed(BlockSearch.Stack stack) {
+    /** Where there are few of each piece, blocks do better; where there aren't many in all and cloth is what counts, they may. */
+    private double shareOfStrips(Aim aim) {
+        boolean few = BlockSearch.areFewOfAKind(problem.bolt());
+        boolean maybe = sheets.isEmpty() && aim == Aim.LEAST_CLOTH;
+        if (pieces.stream().anyMatch(this::meetsPrint) || !BlockSearch.areFew(problem.bolt()) || !(few || maybe)) {
+            return 1;
+        }
+        return few && sheets.isEmpty() ? FEW_STRIPS : HALF;
+    }
+
+    private CuttingLayout placed(StripSearch.Draft draft, BlockSearch.Stack stack) {
+        List<ClothLayout> cloths = onSheets(draft);
         List<Placed> laid = new ArrayList<>();
         Length y = Length.ZERO;
         for (BlockSearch.Block block : BlockSearch.inOrder(stack)) {
             y = lay(block, Length.ZERO, y, laid).height().plus(y);
         }
-        return new CuttingLayout(List.of(ClothLayout.onBolt(job.width(), y, laid)));
+        cloths.add(ClothLayout.onBolt(job.width(), y, laid));
+        return new CuttingLayout(cloths);
     }
 
     /** Lays a block's pieces in their true sizes; answers its own. */
@@ -220,6 +229,14 @@ public final class LayoutSearch {
     }
 
     private CuttingLayout placed(StripSearch.Draft draft) {
+        List<ClothLayout> cloths = onSheets(draft);
+        if (!draft.strips().isEmpty()) {
+            cloths.add(onBolt(draft.strips()));
+        }
+        return new CuttingLayout(cloths);
+    }
+
+    private List<ClothLayout> onSheets(StripSearch.Draft draft) {
         List<ClothLayout> cloths = new ArrayList<>();
         for (int i = 0; i < draft.sheets().length; i++) {
             if (draft.sheets()[i] != null && !draft.sheets()[i].strips().isEmpty()) {
@@ -232,10 +249,7 @@ public final class LayoutSearch {
                         onSheet(draft.sheets()[i])));
             }
         }
-        if (!draft.strips().isEmpty()) {
-            cloths.add(onBolt(draft.strips()));
-        }
-        return new CuttingLayout(cloths);
+        return cloths;
     }
 
     /** Strips that meet the print come first, so that no others lie in the gaps which that may leave between them. */

@@ -3,6 +3,7 @@ package mardun.core.cutting;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import mardun.core.cutting.SearchProblem.Sheet;
 
 /**
  * What a layout costs in the search, in a unit of the caller's: cloth, the maker's minutes for ruler and cutter, less what
@@ -12,7 +13,7 @@ import java.util.List;
  * @param perSetting what setting the ruler to another height of strip costs
  * @param perCut what a cut through all layers costs
  * @param layers how many layers are cut at once
- * @param perArea what a square step that goes back on the shelf is worth
+ * @param perArea what a square step of the bolt that goes back on the shelf is worth; 0 if nothing that goes back counts
  * @param keepShort the shorter side of the smallest rectangle that is kept
  * @param keepLong the longer side of the smallest rectangle that is kept
  * @param onlyLargest only the largest rectangle that goes back counts
@@ -43,26 +44,30 @@ record Score(
     double of(List<StripPattern> strips, int width) {
         double rests = 0;
         for (StripPattern strip : strips) {
-            double rest = rest(width - strip.taken(), strip.height());
+            double rest = perArea * kept(width - strip.taken(), strip.height());
             rests = onlyLargest ? Math.max(rests, rest) : rests + rest;
         }
         return (countsCuts() ? cutting(strips) : 0) - rests;
     }
 
-    /** The cost of cutting a sheet, less the worth of what is left of it. */
-    double of(SheetFill.Filled filled) {
-        double rests = rest(filled.restWidth(), filled.restLength());
+    /** The cost of cutting a sheet, less the worth of what is left of it: its share of what the sheet costs. */
+    double of(SheetFill.Filled filled, Sheet sheet) {
+        double its =
+                onlyLargest ? perArea : Math.signum(perArea) * sheet.cost() / ((double) sheet.width() * sheet.length());
+        double rests = its * kept(filled.restWidth(), filled.restLength());
         for (SheetFill.Strip strip : filled.strips()) {
-            double rest = rest(
-                    strip.length() - strip.pattern().taken(), strip.pattern().height());
+            double rest = its
+                    * kept(
+                            strip.length() - strip.pattern().taken(),
+                            strip.pattern().height());
             rests = onlyLargest ? Math.max(rests, rest) : rests + rest;
         }
         return (countsCuts() ? cutting(filled.patterns()) : 0) - rests;
     }
 
-    private double rest(int wide, int high) {
-        boolean kept = Math.min(wide, high) >= keepShort && Math.max(wide, high) >= keepLong;
-        return kept && perArea > 0 ? perArea * wide * high : 0;
+    /** The area of a rest, or nothing if it is too small to be kept. */
+    private double kept(int wide, int high) {
+        return Math.min(wide, high) >= keepShort && Math.max(wide, high) >= keepLong ? (double) wide * high : 0;
     }
 
     private double cutting(List<StripPattern> strips) {

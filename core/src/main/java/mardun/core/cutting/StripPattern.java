@@ -54,6 +54,17 @@ record StripPattern(int height, List<Column> columns, int[] counts, long area, i
         return new StripPattern(highest, sorted, counts, area, signature);
     }
 
+    /** How many pieces of each kind some strips give together. */
+    static int[] counts(StripProblem problem, List<StripPattern> strips) {
+        int[] counts = new int[problem.kinds()];
+        for (StripPattern strip : strips) {
+            for (int kind = 0; kind < counts.length; kind++) {
+                counts[kind] += strip.counts()[kind];
+            }
+        }
+        return counts;
+    }
+
     /** How much of the width its columns take. */
     int taken() {
         return columns.stream().mapToInt(Column::width).sum();

@@ -76,8 +76,18 @@ record StripProblem(
                 turned);
     }
 
+    /** The same pieces, other numbers of them. */
+    StripProblem with(int[] other) {
+        return new StripProblem(width, other, kindOf, timesOf, widthOf, heightOf, turned);
+    }
+
     int kinds() {
         return demand.length;
+    }
+
+    /** How many pieces there are in all. */
+    int pieces() {
+        return Arrays.stream(demand).sum();
     }
 
     int items() {

@@ -5,15 +5,18 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.function.Consumer;
 import mardun.core.cutting.SearchProblem.Sheet;
 
 /**
  * Searches for the strips that cost least. It begins with what the linear programme says, rounded down, cuts the rest into
- * strips one by one, and then takes some strips apart and cuts them anew, as long as there is time. Offcuts and precuts are
- * cut in strips too, across or along, and are filled before the bolt.
+ * strips one by one, and then takes some strips apart and cuts them anew, as long as there is time. On the way it learns which
+ * pieces end up in wasteful strips, so that they are cut earlier, and keeps good strips to use them again. Offcuts and precuts
+ * are cut in strips too, across or along, and are filled before the bolt.
  */
 final class StripSearch {
 
@@ -30,6 +33,25 @@ final class StripSearch {
     private static final double COOLING = 0.9995;
     private static final double[] SPREADS = {0.03, 0.1, 0.3, 0.8};
 
+    /** How often a piece is worth what was learnt, and not what the linear programme says. */
+    private static final double LEARNT = 0.8;
+
+    private static final double SPREAD_OF_LEARNT = 0.05;
+
+    /** A piece is worth a little more than its area as it gets larger: large ones are harder to place. */
+    private static final double LARGER_IS_HARDER = 1.02;
+
+    /** How often a strip is taken from those that are known, if one of them is good enough. */
+    private static final double FROM_KNOWN = 0.9;
+
+    private static final int MOST_KNOWN = 150;
+
+    /** A strip that wastes less of its area is worth knowing. */
+    private static final double LITTLE_WASTE = 0.03;
+
+    /** How often a precut that lies there uncut is tried; most of them are too dear most of the time. */
+    private static final double PRECUT_TRIED = 0.2;
+
     private final SearchProblem problem;
     private final StripProblem bolt;
     private final Score score;
@@ -38,6 +60,9 @@ final class StripSearch {
     private final int[] heights;
     private final StripFill fill;
     private final SheetFill sheets;
+    private final double[] learnt;
+    private final List<StripPattern> known = new ArrayList<>();
+    private final Set<Integer> signatures = new HashSet<>();
     private double[] value;
     private List<StripPattern> usual = List.of();
 
@@ -53,6 +78,7 @@ final class StripSearch {
         for (int kind = 0; kind < value.length; kind++) {
             value[kind] = (double) bolt.area(kind) / bolt.width();
         }
+        this.learnt = value.clone();
         this.sheets = new SheetFill(problem, random);
     }
 
@@ -111,6 +137,7 @@ final class StripSearch {
         StripMaster master = new StripMaster(bolt, fill, heights, budget);
         master.solve();
         value = master.values();
+        System.arraycopy(value, 0, learnt, 0, learnt.length);
         List<StripMaster.Share> shares = master.shares();
         usual = shares.stream().map(StripMaster.Share::pattern).toList();
         List<Draft> starts = new ArrayList<>();
@@ -120,8 +147,7 @@ final class StripSearch {
         }
         starts.sort(Comparator.comparingDouble(Draft::cost));
         better.accept(starts.get(0));
-        int walks = problem.sheets().isEmpty() ? Math.min(WALKS, starts.size()) : 1;
-        return improved(starts.subList(0, walks), better);
+        return improved(starts.subList(0, Math.min(WALKS, starts.size())), better);
     }
 
     /** As with a pencil: strips of one kind of piece each, from the bolt. */
@@ -297,12 +323,41 @@ final class StripSearch {
 
     /** What a piece of each kind is worth now, a little by chance. */
     private double[] wanted() {
-        double[] wanted = new double[value.length];
-        double spread = SPREADS[random.nextInt(SPREADS.length)];
+        boolean fromLearnt = random.nextDouble() < LEARNT;
+        double[] from = fromLearnt ? learnt : value;
+        double spread = fromLearnt ? SPREAD_OF_LEARNT : SPREADS[random.nextInt(SPREADS.length)];
+        double[] wanted = new double[from.length];
         for (int kind = 0; kind < wanted.length; kind++) {
-            wanted[kind] = value[kind] * (1 + spread * (2 * random.nextDouble() - 1)) + 1e-3;
+            wanted[kind] = from[kind] * (1 + spread * (2 * random.nextDouble() - 1)) + 1e-3;
         }
         return wanted;
+    }
+
+    /** The pieces of a strip are worth its height, what it wastes included, so that a wasteful one is cut earlier next time. */
+    private void learn(StripPattern strip) {
+        double wasteful = (double) strip.height() * bolt.width() / strip.area();
+        for (int kind = 0; kind < learnt.length; kind++) {
+            int count = strip.counts()[kind];
+            if (count > 0) {
+                double now = Math.pow((double) bolt.area(kind) / bolt.width(), LARGER_IS_HARDER) * wasteful;
+                double weight = 2.0 * bolt.demand()[kind];
+                learnt[kind] = (weight * learnt[kind] + count * now) / (weight + count);
+            }
+        }
+    }
+
+    /** Keeps a strip that wastes little; where there are too many, of two the more wasteful one goes. */
+    private void remember(StripPattern strip) {
+        if (waste(strip) >= LITTLE_WASTE || !signatures.add(strip.signature())) {
+            return;
+        }
+        if (known.size() < MOST_KNOWN) {
+            known.add(strip);
+        } else {
+            int goes = wasteful(known);
+            signatures.remove(known.get(goes).signature());
+            known.set(goes, strip);
+        }
     }
 
     /** Cuts what is left: into the sheets that are empty as far as they are worth it, then strip by strip. */
@@ -313,6 +368,7 @@ final class StripSearch {
             StripPattern next = next(strips, left, wanted);
             take(next, left);
             strips.add(next);
+            learn(next);
         }
         return new Draft(strips, filled, cost(strips, filled));
     }
@@ -334,7 +390,8 @@ final class StripSearch {
         double cost = length * score.perStep() + score.of(strips, bolt.width());
         for (int i = 0; i < filled.length; i++) {
             if (filled[i] != null) {
-                cost += problem.sheets().get(i).cost() + score.of(filled[i]);
+                Sheet sheet = problem.sheets().get(i);
+                cost += sheet.cost() + score.of(filled[i], sheet);
             }
         }
         return cost;
@@ -342,14 +399,15 @@ final class StripSearch {
 
     private void fillSheets(SheetFill.Filled[] filled, int[] left, double[] wanted) {
         int start = filled.length == 0 ? 0 : random.nextInt(filled.length);
+        List<Sheet> refused = new ArrayList<>();
         for (int i = 0; i < filled.length && isAnyLeft(left); i++) {
             int which = (start + i) % filled.length;
-            if (filled[which] == null) {
-                Sheet sheet = problem.sheets().get(which);
-                SheetFill.Filled next = sheets.fill(which, problem.wantedOfSheets(left), wanted);
-                budget.spend(sheets.workDone());
-                double worth = next.worth(wanted);
-                if (worth * score.perStep() * (0.6 + 0.8 * random.nextDouble()) > sheet.cost()) {
+            Sheet sheet = problem.sheets().get(which);
+            if (filled[which] == null && !refused.contains(sheet)) {
+                SheetFill.Filled next = isTried(sheet) ? filled(which, left, wanted) : null;
+                if (next == null) {
+                    refused.add(sheet);
+                } else {
                     filled[which] = next;
                     next.patterns().forEach(strip -> take(strip, left));
                 }
@@ -357,8 +415,33 @@ final class StripSearch {
         }
     }
 
+    private boolean isTried(Sheet sheet) {
+        return sheet.cost() == 0 || random.nextDouble() < PRECUT_TRIED;
+    }
+
+    /** A sheet as it is best cut; null if that isn't worth what it costs, more or less. */
+    private SheetFill.Filled filled(int which, int[] left, double[] wanted) {
+        SheetFill.Filled next = sheets.fill(which, problem.wantedOfSheets(left), wanted);
+        budget.spend(sheets.workDone());
+        double worth = next.worth(wanted) * score.perStep() * (0.6 + 0.8 * random.nextDouble());
+        return worth > problem.sheets().get(which).cost() ? next : null;
+    }
+
     /** Of some strips that could come next, the one that gives most for its height. */
     private StripPattern next(List<StripPattern> strips, int[] left, double[] wanted) {
+        boolean fromKnown = random.nextDouble() < FROM_KNOWN;
+        Choice choice = new Choice(strips, left, wanted);
+        choice.offer(usual);
+        if (score.countsCuts()) {
+            choice.offerSome(strips);
+        }
+        if (fromKnown) {
+            choice.offer(known);
+            if (choice.most > score.perStep()) {
+                budget.spend(1);
+                return choice.best;
+            }
+        }
         int[] tried = new int[TRIES];
         int highest = 0;
         for (int i = 0; i < TRIES; i++) {
@@ -366,41 +449,57 @@ final class StripSearch {
             highest = Math.max(highest, tried[i]);
         }
         fill.prepare(wanted, left, highest);
-        StripPattern best = null;
-        double most = Double.NEGATIVE_INFINITY;
         for (int height : tried) {
             StripPattern pattern = fill.strip(height);
             if (pattern != null) {
-                double rate = rate(pattern, strips, wanted);
-                if (rate > most) {
-                    most = rate;
-                    best = pattern;
-                }
+                remember(pattern);
+                choice.offer(pattern);
             }
         }
         budget.spend(1 + fill.workDone());
-        for (StripPattern pattern : alreadyKnown(strips)) {
-            if (isWanted(pattern, left)) {
-                double rate = rate(pattern, strips, wanted);
-                if (rate > most) {
-                    most = rate;
-                    best = pattern;
+        return choice.best;
+    }
+
+    /** The strip that gives most for its height, of those that are offered. */
+    private final class Choice {
+
+        private final List<StripPattern> strips;
+        private final int[] left;
+        private final double[] wanted;
+        private StripPattern best;
+        private double most = Double.NEGATIVE_INFINITY;
+
+        Choice(List<StripPattern> strips, int[] left, double[] wanted) {
+            this.strips = strips;
+            this.left = left;
+            this.wanted = wanted;
+        }
+
+        void offer(List<StripPattern> patterns) {
+            for (StripPattern pattern : patterns) {
+                if (isWanted(pattern, left)) {
+                    offer(pattern);
                 }
             }
         }
-        return best;
-    }
 
-    /** What the linear programme uses and, where cuts count, some strips that are there already. */
-    private List<StripPattern> alreadyKnown(List<StripPattern> strips) {
-        if (!score.countsCuts() || strips.isEmpty()) {
-            return usual;
+        /** Some strips that are there already: one more of them needs no other setting of the ruler. */
+        void offerSome(List<StripPattern> patterns) {
+            for (int i = 0; i < TRIES && !patterns.isEmpty(); i++) {
+                StripPattern pattern = patterns.get(random.nextInt(patterns.size()));
+                if (isWanted(pattern, left)) {
+                    offer(pattern);
+                }
+            }
         }
-        List<StripPattern> known = new ArrayList<>(usual);
-        for (int i = 0; i < TRIES; i++) {
-            known.add(strips.get(random.nextInt(strips.size())));
+
+        void offer(StripPattern pattern) {
+            double rate = rate(pattern, strips, wanted);
+            if (rate > most) {
+                most = rate;
+                best = pattern;
+            }
         }
-        return known;
     }
 
     private double rate(StripPattern pattern, List<StripPattern> strips, double[] wanted) {
