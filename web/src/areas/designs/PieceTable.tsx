@@ -64,7 +64,7 @@ export function PieceTable({
         <tbody>
           {document.pieces.map((piece, i) => (
             <tr key={i}>
-              <td className="min-w-[150px]">
+              <td className="min-w-[150px] align-top">
                 <button
                   type="button"
                   className="text-left font-semibold text-woad hover:underline"
@@ -106,7 +106,7 @@ export function PieceTable({
                   hint={<Side letter={piece.letter} side="height" />}
                 />
               </td>
-              <td className="w-[76px] whitespace-nowrap">
+              <td className="w-[76px] align-top whitespace-nowrap">
                 <RowButton
                   label={`Move ${piece.name} up`}
                   disabled={i === 0}

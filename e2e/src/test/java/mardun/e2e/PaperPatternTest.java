@@ -69,6 +69,7 @@ class PaperPatternTest {
                 .isVisible();
         field("Width, Front").fill("panel_width(width; depth; seam)");
         field("Height, Front").fill("panel_height(height; depth; seam; seam)");
+        assertThat(page.getByText("≈ 39.8 cm · ≈ 15 ¾ in")).isVisible();
         page.getByRole(AriaRole.BUTTON, exactly("A · Front")).first().click();
         page.getByLabel("Its bottom corners are boxed").check();
         page.keyboard().press("Escape");
