@@ -1214,6 +1214,7 @@ export interface components {
       aims: components['schemas']['AimView'][];
       bill?: components['schemas']['BillView'];
       colour: string;
+      cutLarger?: string;
       directional: boolean;
       free: components['schemas']['AmountView'];
       /** Format: int64 */
@@ -1288,6 +1289,7 @@ export interface components {
     CutLine: {
       /** Format: int64 */
       count: number;
+      cutAs?: components['schemas']['SidesView'];
       from: string;
       piece: components['schemas']['PieceView'];
     };
@@ -1478,6 +1480,7 @@ export interface components {
       repeat: string;
       selvage: string;
       shrinkage: string;
+      shrinksAfterCutting: boolean;
       target: string;
       twoPart: boolean;
       usePerHour: string;

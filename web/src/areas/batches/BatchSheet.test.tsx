@@ -108,6 +108,13 @@ describe('the plan of a batch', () => {
     expect(row).toHaveTextContent('Reed Stripe, top up');
   });
 
+  it('says in which size a piece is cut whose cloth shrinks afterwards', () => {
+    const cutAs = { wide: length('11 ⅛ in', '28.3 cm'), high: length('8 ½ in', '21.6 cm') };
+    const cutList = sheet.cutList.map((line) => ({ ...line, cutAs }));
+    rendered(<BatchSheet sheet={{ ...sheet, cutList }} stage="PLANNED" />);
+    expect(region('Cut list').getByText(/shrinks afterwards: cut 11 ⅛ × 8 ½ in/)).toBeVisible();
+  });
+
   it('says in words what is short and what is enough', () => {
     rendered(<BatchSheet sheet={sheet} stage="PLANNED" />);
     expect(region('Material').getByText('24 in short')).toBeVisible();

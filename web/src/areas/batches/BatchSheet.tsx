@@ -85,7 +85,7 @@ function CutList({ sheet }: { sheet: Sheet }) {
           </tr>
         </thead>
         <tbody>
-          {sheet.cutList.map(({ piece, count, from }) => (
+          {sheet.cutList.map(({ piece, count, from, cutAs }) => (
             <tr key={piece.letter}>
               <td className="w-10">
                 <svg width="30" height="22" role="img" aria-label={`Piece ${piece.letter}`}>
@@ -114,6 +114,11 @@ function CutList({ sheet }: { sheet: Sheet }) {
                 {from}
                 {piece.fold !== 'NONE' && <span className="text-soft">, on the fold</span>}
                 {piece.directional && <span className="text-soft">, top up</span>}
+                {cutAs && (
+                  <span className="block text-[13.5px] text-soft">
+                    shrinks afterwards: cut {sides(units.own(cutAs.wide), units.own(cutAs.high))}
+                  </span>
+                )}
               </td>
             </tr>
           ))}

@@ -209,6 +209,12 @@ describe('the cutting sheet', () => {
     expect(await screen.findByText(/60 in wide/)).toBeInTheDocument();
   });
 
+  it('says that pieces are cut larger where the cloth shrinks afterwards', async () => {
+    const unwashed = { ...cloth(true), cutLarger: 'It shrinks by 5 % after cutting.' };
+    page({ [base]: cutting(true, { cloths: [unwashed] }), [`${base}/search`]: idle });
+    expect(await screen.findByText('It shrinks by 5 % after cutting.')).toBeInTheDocument();
+  });
+
   it('shows lengths in the place of a cloth', async () => {
     const trims: Schemas['TrimLengths'][] = [
       {

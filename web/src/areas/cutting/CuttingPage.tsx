@@ -169,6 +169,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
           </Notice>
         )}
         {!lengths && cloth.trouble && <Notice>{cloth.trouble}</Notice>}
+        {!lengths && cloth.cutLarger && <Notice look="care">{cloth.cutLarger}</Notice>}
         {!lengths && cloth.shortBy && (
           <Notice look="care">
             {units.amount(cloth.shortBy)} of {cloth.name} are missing. Under “What if” stands how many bags

@@ -132,7 +132,12 @@ function OnHand({ material, shelf }: { material: Material; shelf: Schemas['Shelf
           {material.usableWidth && <span>{units.own(material.usableWidth)} usable</span>}
           {material.facts.place && <span>lies in {material.facts.place}</span>}
           {material.facts.oneDyeLot && <span>one dye lot for a batch</span>}
-          {material.facts.shrinkage && <span>still shrinks by {material.facts.shrinkage} %</span>}
+          {material.facts.shrinkage && (
+            <span>
+              still shrinks by {material.facts.shrinkage} %
+              {material.facts.shrinksAfterCutting && ' after cutting'}
+            </span>
+          )}
           {material.facts.fibre && <span>{material.facts.fibre}</span>}
           {material.facts.needle && <span>needle {material.facts.needle}</span>}
           {material.facts.care && <span>{material.facts.care}</span>}

@@ -26,6 +26,7 @@ const NO_FACTS: Facts = {
   selvage: '',
   fibre: '',
   nap: false,
+  shrinksAfterCutting: false,
   repeat: '',
   shrinkage: '',
   layersAtOnce: '',
@@ -231,6 +232,9 @@ export function MaterialPanel({
               <TextField label="Needle" error={on('facts.needle')} {...register('facts.needle')} />
               <TextField label="Care words" error={on('facts.care')} {...register('facts.care')} />
             </div>
+            <Tick label="It shrinks after cutting: its pieces are cut larger">
+              <input type="checkbox" className="size-5" {...register('facts.shrinksAfterCutting')} />
+            </Tick>
             <Tick label="It has a nap, so it is cut one way up">
               <input type="checkbox" className="size-5" {...register('facts.nap')} />
             </Tick>

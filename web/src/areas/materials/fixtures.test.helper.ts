@@ -6,6 +6,7 @@ export const facts: Schemas['FactsForm'] = {
   selvage: '',
   fibre: '',
   nap: false,
+  shrinksAfterCutting: false,
   repeat: '',
   shrinkage: '',
   layersAtOnce: '',

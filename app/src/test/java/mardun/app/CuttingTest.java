@@ -442,6 +442,36 @@ class CuttingTest {
                 .isEqualTo(404);
     }
 
+    @Test
+    void piecesOfClothThatShrinksAfterwardsAreCutLarger() {
+        Map<String, Object> raw = APP.cloth("Unwashed", "44 in", "9.00", "30 yd");
+        raw = StockTest.with(raw, Map.of("shrinkage", "5", "shrinksAfterCutting", true));
+        Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
+        long unwashed = enter(raw);
+        shelf.put("outer", unwashed);
+        Answer made = APP.post("/api/batches", form("6", shelf));
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        search(made.id());
+        JsonNode outer = list(APP.get(path(made.id())).body().get("cloths")).stream()
+                .filter(cloth -> cloth.get("materialId").asLong() == unwashed)
+                .findFirst()
+                .orElseThrow();
+        assertThat(outer.get("cutLarger").asString()).startsWith("It shrinks by 5 % after cutting");
+        JsonNode panel = outer.get("pieces").get(0);
+        JsonNode line = list(
+                        APP.get("/api/batches/" + made.id()).body().get("sheet").get("cutList"))
+                .stream()
+                .filter(one -> one.get("piece").get("letter").equals(panel.get("letter")))
+                .findFirst()
+                .orElseThrow();
+        assertThat(line.get("cutAs").get("wide")).isEqualTo(panel.get("width"));
+        assertThat(panel.get("width").get("inch").asString()).isEqualTo("11 ⅛ in");
+        assertThat(line.get("piece").get("width").get("value").get("inch").asString())
+                .isEqualTo("10 ½ in");
+        JsonNode facts = APP.get("/api/materials/" + unwashed).body().get("facts");
+        assertThat(facts.get("shrinksAfterCutting").asBoolean()).isTrue();
+    }
+
     private static Map<String, Object> whatIf(long from) {
         return Map.of(
                 "materialId", SHELF.get("outer"), "width", "", "fewer", 0, "turned", false, "more", "", "from", from);

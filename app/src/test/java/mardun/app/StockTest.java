@@ -62,7 +62,7 @@ class StockTest {
         return made.id();
     }
 
-    private static Map<String, Object> with(Map<String, Object> form, Map<String, Object> facts) {
+    static Map<String, Object> with(Map<String, Object> form, Map<String, Object> facts) {
         Map<String, Object> all = new HashMap<>(form);
         Map<String, Object> said = new HashMap<>();
         for (String text : List.of(
@@ -80,7 +80,7 @@ class StockTest {
                 "place")) {
             said.put(text, "");
         }
-        for (String flag : List.of("nap", "oneDyeLot", "twoPart", "zipMetal")) {
+        for (String flag : List.of("nap", "shrinksAfterCutting", "oneDyeLot", "twoPart", "zipMetal")) {
             said.put(flag, false);
         }
         said.put("print", "PLAIN");

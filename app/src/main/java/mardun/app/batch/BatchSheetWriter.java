@@ -15,12 +15,14 @@ import mardun.app.batch.BatchViews.NeedLine;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
+import mardun.app.batch.CuttingViews.SidesView;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.SheetWriter;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.caution.Caution;
 import mardun.core.design.Design;
@@ -31,6 +33,9 @@ import mardun.core.making.Step;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
 import mardun.core.material.Part;
+import mardun.core.material.Shrinkage;
+import mardun.core.measure.Extent;
+import mardun.core.measure.ShownRounding;
 
 /** Writes a batch's plan in the maker's units. */
 final class BatchSheetWriter {
@@ -43,6 +48,15 @@ final class BatchSheetWriter {
         this.writer = writer;
         this.sheets = new SheetWriter(writer, workroom);
         this.offcuts = new OffcutWriter(writer);
+    }
+
+    private Optional<SidesView> cutAs(Extent finished, Supply cloth) {
+        return Optional.of(cloth.shrinkage())
+                .filter(Shrinkage::isAfter)
+                .map(shrinkage -> shrinkage.toCut(finished))
+                .map(extent -> new SidesView(
+                        writer.length(extent.width(), ShownRounding.UP),
+                        writer.length(extent.height(), ShownRounding.UP)));
     }
 
     BatchSheet write(Planned planned, boolean ownPrice, Optional<Finding> licence, Settings settings) {
@@ -62,7 +76,13 @@ final class BatchSheetWriter {
                         .map(line -> new CutLine(
                                 sheets.piece(line.piece()),
                                 line.count(),
-                                names.getOrDefault(line.piece().piece().slot(), "")))
+                                names.getOrDefault(line.piece().piece().slot(), ""),
+                                planned.supplies().stream()
+                                        .filter(supply -> supply.slot()
+                                                .equals(line.piece().piece().slot()))
+                                        .findFirst()
+                                        .flatMap(supply -> cutAs(line.piece().extent(), supply))
+                                        .orElse(null)))
                         .toList(),
                 plan.trims().stream()
                         .map(line -> new TrimLine(

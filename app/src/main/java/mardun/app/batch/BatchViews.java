@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.batch.CuttingViews.SidesView;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
@@ -140,8 +141,17 @@ public final class BatchViews {
             List<CautionView> cautions,
             List<FindingView> findings) {}
 
-    /** A line of the cut list; {@code from} is the cloth's name, or what its slot is called. */
-    public record CutLine(PieceView piece, long count, String from) {}
+    /**
+     * A line of the cut list.
+     *
+     * @param from the cloth's name, or what its slot is called
+     * @param cutAs the size in which it is cut, where its cloth shrinks afterwards
+     */
+    public record CutLine(
+            PieceView piece,
+            long count,
+            String from,
+            @Nullable SidesView cutAs) {}
 
     public record TrimLine(TrimView trim, long count, String from) {}
 

@@ -34,6 +34,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
@@ -49,6 +50,7 @@ import mardun.core.design.Finding;
 import mardun.core.making.Stage;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
@@ -161,6 +163,8 @@ public class CuttingService {
         Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.width(), materialId));
         Map<String, Long> extra = cutBy.map(Sheet::extra).orElse(Map.of());
         Amount none = Amount.of(Length.ZERO);
+        Map<String, Extent> cutAs = BatchPlanner.cutPieces(cloth, lines).stream()
+                .collect(Collectors.toMap(CutPiece::letter, CutPiece::extent));
         return new ClothView(
                 materialId,
                 cloth.name(),
@@ -173,13 +177,20 @@ public class CuttingService {
                         .map(one -> writer.amount(one.shortBy()))
                         .orElse(null),
                 need.isPresent() ? null : trouble(cloth, planned, writer),
+                cloth.shrinkage().isAfter()
+                        ? "It shrinks by "
+                                + ViewWriter.percent(cloth.shrinkage().share())
+                                + " after cutting, so all pieces are cut larger than the design says."
+                        : null,
                 lines.stream()
                         .map(line -> new PieceKind(
                                 line.piece().piece().letter(),
                                 line.piece().piece().name(),
                                 line.piece().piece().role(),
-                                writer.length(line.piece().extent().width(), ShownRounding.UP),
-                                writer.length(line.piece().extent().height(), ShownRounding.UP),
+                                writer.length(
+                                        cutAs.get(line.piece().piece().letter()).width(), ShownRounding.UP),
+                                writer.length(
+                                        cutAs.get(line.piece().piece().letter()).height(), ShownRounding.UP),
                                 line.count(),
                                 line.piece().count(),
                                 extra.getOrDefault(line.piece().piece().letter(), 0L)))

@@ -63,6 +63,7 @@ public final class CuttingViews {
      * @param needed what is cut from its bolt, squaring included and before shrinking
      * @param shortBy what is missing of it; absent if there is enough
      * @param trouble why it can't be laid out, in a sentence
+     * @param cutLarger why its pieces are cut larger than the design says, in a sentence
      * @param bill absent as long as it isn't laid out
      */
     public record ClothView(
@@ -75,6 +76,7 @@ public final class CuttingViews {
             AmountView free,
             @Nullable AmountView shortBy,
             @Nullable String trouble,
+            @Nullable String cutLarger,
             List<PieceKind> pieces,
             List<MatView> mats,
             @Nullable BillView bill,

@@ -21,6 +21,7 @@ import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
+import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -65,6 +66,7 @@ record FrozenInputs(
             long pricePerValue,
             long onHandValue,
             @Nullable BigDecimal shrinkage,
+            @Nullable Boolean shrinksAfterCutting,
             @Nullable Long zipLengthNm,
             @Nullable Boolean zipMetal,
             @Nullable List<FrozenStock> stocks,
@@ -87,7 +89,8 @@ record FrozenInputs(
                     supply.price().price().getAmountMinorLong(),
                     supply.price().per().value(),
                     stocks.get(0).onHandValue(),
-                    supply.shrinkage(),
+                    supply.shrinkage().share(),
+                    supply.shrinkage().afterCutting(),
                     supply.zip().map(zip -> zip.length().nanometres()).orElse(null),
                     supply.zip().map(ClosedZip::metal).orElse(false),
                     stocks,
@@ -112,7 +115,9 @@ record FrozenInputs(
                     Optional.ofNullable(usableWidthNm).map(Length::new),
                     Optional.ofNullable(cloth),
                     directional,
-                    Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
+                    new Shrinkage(
+                            Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
+                            Boolean.TRUE.equals(shrinksAfterCutting)),
                     Optional.ofNullable(zipLengthNm)
                             .map(length -> new ClosedZip(new Length(length), Boolean.TRUE.equals(zipMetal))),
                     stock,

@@ -75,7 +75,8 @@ final class SheetPaper {
                 .append("</h1><p class=\"about\">")
                 .append(plain(cutting.units() + " x " + cutting.designName() + ", " + cutting.sizeName() + ", batch "
                         + cutting.batchId() + ". Cloth " + both(mat.wide(), inches) + " wide, "
-                        + both(mat.used(), inches) + " used."))
+                        + both(mat.used(), inches) + " used."
+                        + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())))
                 .append("</p>")
                 .append(SheetDrawing.svg(mat, cloth))
                 .append("<h2>Cuts in order</h2><table>");

@@ -1,11 +1,13 @@
 package mardun.app.material;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.math.BigDecimal;
 import java.util.Optional;
 import mardun.core.material.ClosedZip;
+import mardun.core.material.Shrinkage;
 import mardun.core.measure.Length;
 import org.jspecify.annotations.Nullable;
 
@@ -14,7 +16,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param fullWidthNm from edge to edge, selvages included
  * @param selvageNm on each side
- * @param shrinkage the share of length and width that it still loses, from 0 to less than 1
+ * @param shrinkageShare the share of length and width that it still loses, from 0 to less than 1
+ * @param shrinksAfterCutting it isn't washed before it is cut
  * @param ironable empty where it is as usual for its kind of cloth
  * @param frays empty where it is as usual for its kind of cloth
  * @param layersAtOnce how many layers of it may be cut at once; empty where nobody said
@@ -35,7 +38,8 @@ record Facts(
         @Enumerated(EnumType.STRING) @Nullable WeightClass weightClass,
         boolean nap,
         @Nullable Long repeatNm,
-        BigDecimal shrinkage,
+        @Column(name = "shrinkage") BigDecimal shrinkageShare,
+        boolean shrinksAfterCutting,
         @Nullable Boolean ironable,
         @Nullable Boolean frays,
         @Nullable Integer layersAtOnce,
@@ -58,6 +62,7 @@ record Facts(
             false,
             null,
             BigDecimal.ZERO,
+            false,
             null,
             null,
             null,
@@ -71,6 +76,10 @@ record Facts(
             null,
             null,
             "");
+
+    Shrinkage shrinkage() {
+        return new Shrinkage(shrinkageShare, shrinksAfterCutting);
+    }
 
     Optional<ClosedZip> zip() {
         return Optional.ofNullable(zipLengthNm).map(length -> new ClosedZip(new Length(length), zipMetal));

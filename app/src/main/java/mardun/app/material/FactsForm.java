@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param selvage on each side
  * @param repeat the height after which the print comes again
  * @param shrinkage in per cent, of length and width
+ * @param shrinksAfterCutting it isn't washed before it is cut
  * @param ironable absent where it is as usual for its kind of cloth
  * @param frays absent where it is as usual for its kind of cloth
  * @param layersAtOnce a count
@@ -25,6 +26,7 @@ public record FactsForm(
         boolean nap,
         @NotNull String repeat,
         @NotNull String shrinkage,
+        boolean shrinksAfterCutting,
         @Nullable Boolean ironable,
         @Nullable Boolean frays,
         @NotNull String layersAtOnce,
@@ -41,5 +43,25 @@ public record FactsForm(
 
     /** Nothing said. */
     public static final FactsForm NONE = new FactsForm(
-            "", "", "", null, false, "", "", null, null, "", "", "", Print.PLAIN, false, false, "", false, "", "", "");
+            "",
+            "",
+            "",
+            null,
+            false,
+            "",
+            "",
+            false,
+            null,
+            null,
+            "",
+            "",
+            "",
+            Print.PLAIN,
+            false,
+            false,
+            "",
+            false,
+            "",
+            "",
+            "");
 }

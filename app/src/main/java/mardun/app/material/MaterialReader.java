@@ -114,6 +114,7 @@ public final class MaterialReader {
                 cloth && form.nap(),
                 cloth ? small("facts.repeat", form.repeat()) : null,
                 shrinkage,
+                shrinkage.signum() > 0 && form.shrinksAfterCutting(),
                 cloth ? form.ironable() : null,
                 cloth ? form.frays() : null,
                 form.layersAtOnce().isBlank() || !cloth

@@ -103,12 +103,13 @@ record MaterialViewWriter(ViewWriter writer) {
                 facts.weightClass(),
                 facts.nap(),
                 small(facts.repeatNm()),
-                facts.shrinkage().signum() == 0
+                facts.shrinkageShare().signum() == 0
                         ? ""
-                        : facts.shrinkage()
+                        : facts.shrinkageShare()
                                 .multiply(BigDecimal.valueOf(100))
                                 .stripTrailingZeros()
                                 .toPlainString(),
+                facts.shrinksAfterCutting(),
                 facts.ironable(),
                 facts.frays(),
                 facts.layersAtOnce() == null ? "" : Integer.toString(facts.layersAtOnce()),

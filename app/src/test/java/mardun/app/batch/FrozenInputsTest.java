@@ -15,6 +15,7 @@ import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
+import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -42,7 +43,7 @@ class FrozenInputsTest {
                 Optional.of(new Length(5)),
                 Optional.empty(),
                 true,
-                new BigDecimal("0.05"),
+                new Shrinkage(new BigDecimal("0.05"), true),
                 Optional.of(new ClosedZip(new Length(9), true)),
                 Map.of(
                         Part.SOCKET,
@@ -68,5 +69,6 @@ class FrozenInputsTest {
                 .isEqualTo(BigFraction.of(380));
         assertThat(supply.pieces()).isEmpty();
         assertThat(supply.lie()).isEqualTo(Supply.Lie.UNKNOWN);
+        assertThat(supply.shrinkage()).isEqualTo(Shrinkage.NONE);
     }
 }

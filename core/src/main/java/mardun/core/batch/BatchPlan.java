@@ -141,8 +141,8 @@ public record BatchPlan(
         /** What leaves each roll, by its lot, where it was worked out. */
         public Map<String, Length> takenOfRolls() {
             Map<String, Length> taken = new LinkedHashMap<>();
-            sheet.ifPresent(one ->
-                    one.takenOfRolls().forEach((lot, cut) -> taken.put(lot, BatchPlanner.lengthToTake(supply, cut))));
+            sheet.ifPresent(one -> one.takenOfRolls()
+                    .forEach((lot, cut) -> taken.put(lot, supply.shrinkage().toTake(cut))));
             lengths.ifPresent(
                     plan -> plan.cuts().forEach(cut -> taken.put(cut.roll().key(), cut.taken())));
             return taken;

@@ -1,8 +1,5 @@
 package mardun.core.batch;
 
-import java.math.BigDecimal;
-import java.math.BigInteger;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -158,8 +155,8 @@ public final class BatchPlanner {
     }
 
     /**
-     * By the cutting sheet where there is one that serves; else offcuts first, then the bolt. Cloth that still shrinks is
-     * narrower in the end, and more of it is needed.
+     * By the cutting sheet where there is one that serves; else offcuts first, then the bolt. Cloth that shrinks before it is
+     * cut is narrower then, and more of it is needed.
      */
     private Need clothNeed(Supply supply, List<PieceLine> lines, Optional<CuttingSheet> sheet) {
         List<CutPiece> cut = cutPieces(supply, lines);
@@ -191,33 +188,33 @@ public final class BatchPlanner {
                 sheet.uses(),
                 sheet.left(),
                 Optional.of(sheet),
-                lengthToTake(supply, sheet.toBuy(cloth)));
+                supply.shrinkage().toTake(sheet.toBuy(cloth)));
     }
 
-    /** What is cut from a supply, as it may lie on it. */
+    /** What is cut from a supply, as it may lie on it: larger than the design says, where the cloth shrinks afterwards. */
     public static List<CutPiece> cutPieces(Supply supply, List<PieceLine> lines) {
         return lines.stream()
                 .map(line -> new CutPiece(
                         line.piece().piece().letter(),
                         line.piece().piece().name(),
-                        line.piece().extent(),
+                        supply.shrinkage().toCut(line.piece().extent()),
                         line.count(),
                         !(supply.directional() && line.piece().piece().directional()),
                         line.piece().piece().meetsPrint()))
                 .toList();
     }
 
-    /** The width of a cloth when it is cut: what it still shrinks is gone; its selvages count where all pieces may have them. */
+    /** The width of a cloth when it is cut: what it shrinks before is gone; its selvages count where all pieces may have them. */
     public static Length widthToCut(Supply supply, List<Piece> pieces) {
         boolean overSelvage = pieces.stream().allMatch(Piece::overSelvage);
         Length wide = supply.usableWidth()
                 .orElseThrow()
                 .plus(overSelvage ? supply.lie().selvage().times(2) : Length.ZERO);
-        return shrunk(wide, supply.shrinkage());
+        return supply.shrinkage().whenCut(wide);
     }
 
     /**
-     * A cloth as it lies there when it is cut, after it has shrunk.
+     * A cloth as it lies there when it is cut, after it has been washed where it is washed first.
      *
      * @param pieces of the design, all that are cut from it
      * @param sheets the offcuts and precuts that may be cut into
@@ -228,39 +225,27 @@ public final class BatchPlanner {
                 widthToCut(supply, pieces),
                 sheets,
                 lie.rolls().stream()
-                        .map(roll -> new Roll(roll.key(), roll.dye(), shrunk(roll.length(), supply.shrinkage())))
+                        .map(roll -> new Roll(
+                                roll.key(), roll.dye(), supply.shrinkage().whenCut(roll.length())))
                         .toList(),
-                lie.repeat().map(repeat -> shrunk(repeat, supply.shrinkage())),
+                lie.repeat().map(supply.shrinkage()::whenCut),
                 lie.oneDye());
     }
 
-    /** What has to be taken of a cloth to cut so much of it: more, where it still shrinks. */
-    public static Length lengthToTake(Supply supply, Length cut) {
-        return Length.rounded(cut.exact().divide(staying(supply.shrinkage())), RoundingMode.CEILING);
-    }
-
-    /** The share that is left after shrinking. */
-    private static BigFraction staying(BigDecimal shrinkage) {
-        BigDecimal stays = BigDecimal.ONE.subtract(shrinkage);
-        return BigFraction.of(stays.unscaledValue(), BigInteger.TEN.pow(stays.scale()));
-    }
-
-    private static Length shrunk(Length width, BigDecimal shrinkage) {
-        return Length.rounded(width.exact().multiply(staying(shrinkage)), RoundingMode.FLOOR);
-    }
-
     private static Figure<Length> beforeShrinking(Figure<Length> cut, Supply supply) {
-        BigDecimal shrinkage = supply.shrinkage();
-        if (shrinkage.signum() == 0) {
+        if (!supply.shrinkage().isBefore()) {
             return cut;
         }
-        Length bought = lengthToTake(supply, cut.value());
+        Length bought = supply.shrinkage().toTake(cut.value());
         return new Figure<>(
                 bought,
                 Working.of("Cloth shrinks when it is washed first: take more of it, by what is left of its length.")
                         .expression("{cut} ÷ (1 − {shrinkage})")
                         .input("cut", "cut from the washed cloth", new Value.OnTheShelf(cut.value()), cut.working())
-                        .input("shrinkage", "shrinkage", new Value.Share(shrinkage))
+                        .input(
+                                "shrinkage",
+                                "shrinkage",
+                                new Value.Share(supply.shrinkage().share()))
                         .rounded("rounded up")
                         .gives(new Value.OnTheShelf(bought)));
     }

@@ -1,6 +1,5 @@
 package mardun.core.batch;
 
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +10,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
+import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Length;
@@ -22,7 +22,7 @@ import mardun.core.measure.Length;
  * @param usableWidth of a cloth; empty for anything else
  * @param cloth what kind of cloth it is, where the maker said so
  * @param directional it has a print or nap with a top, so no piece may be turned on it
- * @param shrinkage the share that it still loses in length and width before it is cut, from 0 to less than 1
+ * @param shrinkage what it still loses in length and width
  * @param zip for a closed-end zip, its length
  * @param stock what is there: of the whole, or of each half of a two-part notion
  * @param pieces the offcuts and precuts that this batch may use, in the order in which they are used
@@ -37,7 +37,7 @@ public record Supply(
         Optional<Length> usableWidth,
         Optional<ClothKind> cloth,
         boolean directional,
-        BigDecimal shrinkage,
+        Shrinkage shrinkage,
         Optional<ClosedZip> zip,
         Map<Part, Stock> stock,
         List<ClothPiece> pieces,
@@ -86,7 +86,7 @@ public record Supply(
                 usableWidth,
                 cloth,
                 directional,
-                BigDecimal.ZERO,
+                Shrinkage.NONE,
                 Optional.empty(),
                 Map.of(Part.WHOLE, Stock.of(onHand, price)),
                 List.of(),

@@ -88,7 +88,7 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
                     Budget.of(WORK, () -> false),
                     better -> {});
             Length cut = layout.boltLength().plus(job.terms().squaring());
-            return Optional.of(BatchPlanner.lengthToTake(taken, cut));
+            return Optional.of(taken.shrinkage().toTake(cut));
         } catch (CannotBeCutException tooWide) {
             return Optional.empty();
         }

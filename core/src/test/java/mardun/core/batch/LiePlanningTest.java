@@ -19,6 +19,7 @@ import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
 import mardun.core.material.Selvage;
+import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.measure.Extent;
@@ -108,9 +109,8 @@ class LiePlanningTest {
         assertThat(Roll.without(rolls, Length.ZERO)).containsExactlyInAnyOrderElementsOf(rolls);
     }
 
-    @Test
-    void rollsAndRepeatShrinkAsTheClothDoes() {
-        Supply raw = new Supply(
+    private static Supply shrinking(Shrinkage shrinkage) {
+        return new Supply(
                 "outer",
                 "1",
                 "Cloth",
@@ -118,17 +118,31 @@ class LiePlanningTest {
                 Optional.of(in("42")),
                 Optional.empty(),
                 true,
-                new BigDecimal("0.1"),
+                shrinkage,
                 Optional.empty(),
                 Map.of(Part.WHOLE, Stock.of(Amount.of(in("100")), PRICE)),
                 List.of(),
                 PRICE,
                 new Supply.Lie(List.of(new Roll("4", "B", in("50"))), true, Optional.of(in("3")), in("1/2")));
+    }
+
+    @Test
+    void rollsAndRepeatShrinkAsTheClothDoes() {
+        Supply raw = shrinking(new Shrinkage(new BigDecimal("0.1"), false));
         ShelfCloth lying = BatchPlanner.shelfCloth(raw, List.of(piece(true, true)), List.of());
         assertThat(lying.width()).isEqualTo(in("38.7"));
         assertThat(lying.rolls()).containsExactly(new Roll("4", "B", in("45")));
         assertThat(lying.repeat()).contains(in("2.7"));
         assertThat(lying.oneDye()).isTrue();
+    }
+
+    @Test
+    void clothThatShrinksAfterwardsKeepsItsSizeAndItsPiecesAreCutLarger() {
+        Supply unwashed = shrinking(new Shrinkage(new BigDecimal("0.1"), true));
+        ShelfCloth lying = BatchPlanner.shelfCloth(unwashed, List.of(piece(true, true)), List.of());
+        assertThat(lying.width()).isEqualTo(in("43"));
+        assertThat(lying.rolls()).containsExactly(new Roll("4", "B", in("50")));
+        assertThat(lying.repeat()).contains(in("3"));
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.batch.BatchPlan.Need;
+import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
@@ -19,6 +20,7 @@ import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -65,7 +67,7 @@ class StockPlanningTest {
                 Optional.empty(),
                 Optional.empty(),
                 false,
-                BigDecimal.ZERO,
+                Shrinkage.NONE,
                 zip,
                 Map.of(Part.WHOLE, Stock.of(Amount.pieces(100), price)),
                 List.of(),
@@ -168,10 +170,8 @@ class StockPlanningTest {
                         tuple(Part.SOCKET, Amount.pieces(72), true), tuple(Part.STUD, Amount.pieces(24), false));
     }
 
-    @Test
-    void clothThatShrinksIsNarrowerAndMoreOfItIsTaken() {
-        Supply washed = cloth("outer");
-        Supply raw = new Supply(
+    private static Supply shrinking(Supply washed, boolean afterCutting) {
+        return new Supply(
                 "outer",
                 "outer",
                 "outer",
@@ -179,17 +179,36 @@ class StockPlanningTest {
                 washed.usableWidth(),
                 washed.cloth(),
                 false,
-                new BigDecimal("0.05"),
+                new Shrinkage(new BigDecimal("0.05"), afterCutting),
                 Optional.empty(),
                 washed.stock(),
                 List.of(),
                 NINE_A_YARD,
                 Supply.Lie.UNKNOWN);
+    }
+
+    @Test
+    void clothThatShrinksIsNarrowerAndMoreOfItIsTaken() {
+        Supply washed = cloth("outer");
+        Supply raw = shrinking(washed, false);
         // 43 in shrink to 40.85 in: no longer four panels of 10 1/2 in side by side, so they are turned, five in a
         // strip
         // of 10 1/2 in; ten strips, and 5 in of tabs, are 110 in of the washed cloth, or 115 15/19 in of the raw one
         assertThat(need(plan(washed), "outer").amount()).isEqualTo(Amount.of(in("101 in")));
         assertThat(need(plan(raw), "outer").amount()).isEqualTo(Amount.of(new Length(2_941_052_632L)));
+    }
+
+    /** A panel of 10 1/2 in is cut 11 1/8 in, so that only three lie side by side. */
+    @Test
+    void piecesOfClothThatShrinksAfterwardsAreCutLarger() {
+        Supply raw = shrinking(cloth("outer"), true);
+        BatchPlan plan = plan(raw);
+        CutPiece panel = BatchPlanner.cutPieces(raw, plan.pieces()).get(0);
+        assertThat(plan.pieces().get(0).piece().extent().width()).isEqualTo(in("10 1/2"));
+        assertThat(panel.extent().width()).isEqualTo(in("11 1/8"));
+        assertThat(need(plan, "outer").amount())
+                .isGreaterThan(need(plan(cloth("outer")), "outer").amount());
+        assertThat(need(plan, "outer").working().toString()).doesNotContain("washed");
     }
 
     @Test
