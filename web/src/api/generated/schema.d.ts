@@ -1223,6 +1223,7 @@ export interface components {
       name: string;
       needed: components['schemas']['AmountView'];
       pieces: components['schemas']['PieceKind'][];
+      severalDyes: boolean;
       shortBy?: components['schemas']['AmountView'];
       trouble?: string;
       usable: components['schemas']['LengthView'];
@@ -2592,6 +2593,8 @@ export interface components {
       most: number;
     };
     SpoiledForm: {
+      /** Format: int32 */
+      cloth?: number;
       count: string;
       letter: string;
       /** Format: int64 */

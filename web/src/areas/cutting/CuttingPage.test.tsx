@@ -52,6 +52,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
   colour: '#6f8fa8',
   directional: true,
   usable: length('43 in', '109.2 cm'),
+  severalDyes: false,
   needed: amount('2 yd'),
   free: amount('6 yd'),
   pieces: [
@@ -283,5 +284,21 @@ describe('a spoiled piece', () => {
       letter: 'A',
       count: '2',
     });
+  });
+
+  it('comes from the dye lot of its bag', async () => {
+    const sent = server({ [`${base}/spoiled`]: cutting(true) });
+    const [mat] = cloth(true).mats;
+    if (!mat) throw new Error('no mat');
+    const sides = { x: 0, y: 0, width: 266_700_000, height: 203_200_000, turned: false };
+    const pieces = [{ letter: 'A', number: 1, bag: 1, step: '0:STRIP:0:0', ...sides }];
+    const mats = [
+      { ...mat, pieces, title: 'From roll 1, dye lot A' },
+      { ...mat, pieces, title: 'From roll 2, dye lot B', cloth: 1 },
+    ];
+    alone(<SpoiledPanel batchId={9} cloth={{ ...cloth(true), severalDyes: true, mats }} onClose={vi.fn()} />);
+    await userEvent.selectOptions(screen.getByLabelText('It was cut from'), 'roll 2, dye lot B');
+    await userEvent.click(screen.getByRole('button', { name: 'Cut it once more' }));
+    await waitFor(() => expect(sent.find((one) => one.body)?.body).toMatchObject({ letter: 'A', cloth: 1 }));
   });
 });

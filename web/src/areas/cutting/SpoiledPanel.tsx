@@ -18,6 +18,9 @@ export function SpoiledPanel({
 }) {
   const [letter, setLetter] = useState(cloth.pieces[0]?.letter ?? '');
   const [count, setCount] = useState('1');
+  const [chosen, setChosen] = useState<number>();
+  const holding = cloth.mats.filter((mat) => mat.pieces.some((piece) => piece.letter === letter));
+  const from = holding.find((mat) => mat.cloth === chosen) ?? holding[0];
   const request = useRequestId();
   const send = useSend(
     () =>
@@ -26,6 +29,7 @@ export function SpoiledPanel({
         materialId: cloth.materialId,
         letter,
         count,
+        cloth: cloth.severalDyes ? from?.cloth : undefined,
       }),
     onClose,
   );
@@ -49,6 +53,21 @@ export function SpoiledPanel({
             </option>
           ))}
         </SelectField>
+        {cloth.severalDyes && (
+          <SelectField
+            label="It was cut from"
+            hint="All pieces of a bag are of one dye lot."
+            value={from?.cloth}
+            onChange={(event) => setChosen(Number(event.target.value))}
+            error={send.problem?.on('cloth')}
+          >
+            {holding.map((mat) => (
+              <option key={mat.cloth} value={mat.cloth}>
+                {mat.title.replace(/^From /, '')}
+              </option>
+            ))}
+          </SelectField>
+        )}
         <TextField
           label="How many"
           inputMode="numeric"

@@ -377,6 +377,17 @@ class CuttingTest {
         }
         assertThat(dyeOfBag).hasSize(20);
         assertThat(dyeOfBag.values()).contains("From roll , dye lot A", "From roll , dye lot B");
+        assertThat(laid.get("severalDyes").asBoolean()).isTrue();
+        JsonNode mat = laid.get("mats").get(1);
+        Map<String, Object> spoiled =
+                new LinkedHashMap<>(Map.of("requestId", UUID.randomUUID(), "materialId", cloth, "count", "1"));
+        spoiled.put("letter", mat.get("pieces").get(0).get("letter").asString());
+        Answer refused = APP.post(path(made.id()) + "/spoiled", spoiled);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body().toString()).contains("of several dye lots");
+        spoiled.put("cloth", mat.get("cloth").asInt());
+        Answer again = APP.post(path(made.id()) + "/spoiled", spoiled);
+        assertThat(again.status()).as(again.body().toString()).isEqualTo(200);
     }
 
     @Test

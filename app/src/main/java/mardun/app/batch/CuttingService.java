@@ -182,6 +182,9 @@ public class CuttingService {
                                 + ViewWriter.percent(cloth.shrinkage().share())
                                 + " after cutting, so all pieces are cut larger than the design says."
                         : null,
+                cutBy.map(sheet -> CuttingJobs.whole(sheet, job.width()))
+                        .filter(job.cloth()::isOfSeveralDyes)
+                        .isPresent(),
                 lines.stream()
                         .map(line -> new PieceKind(
                                 line.piece().piece().letter(),
@@ -311,14 +314,37 @@ public class CuttingService {
                 .orElseThrow(() -> RefusedException.missing("No piece " + form.letter() + " is cut from this cloth."));
         ShelfCloth lying = CuttingJobs.shelfCloth(cloth, planned, cloth.pieces());
         CuttingLayout layout = layout(planned, form.materialId());
+        boolean severalDyes = lying.isOfSeveralDyes(layout);
+        if (severalDyes) {
+            checkWhere(form, layout, fields);
+        }
+        Length squaring = current.cutting().squaring();
         List<Recut> more = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            Recut recut = Recut.of(layout, kind, lying, current.cutting().squaring());
+            Recut recut = severalDyes
+                    ? Recut.like(form.cloth(), layout, kind, lying, squaring)
+                    : Recut.of(layout, kind, lying, squaring);
             more.add(recut);
             layout = Recut.with(layout, List.of(recut), lying.width());
         }
         sheets.recut(id, form.materialId(), more);
         return id;
+    }
+
+    private static void checkWhere(SpoiledForm form, CuttingLayout layout, FieldReader fields) {
+        boolean isThere = form.cloth() != null
+                && form.cloth() >= 0
+                && form.cloth() < layout.cloths().size()
+                && layout.cloths().get(form.cloth()).pieces().stream()
+                        .anyMatch(piece -> piece.letter().equals(form.letter()));
+        if (!isThere) {
+            fields.refuse(
+                    "cloth",
+                    "",
+                    "This cloth is of several dye lots, and all pieces of a bag are of one. Say from which roll or offcut "
+                            + form.letter() + " was cut.");
+        }
+        fields.check();
     }
 
     /** The layout by which a cloth is cut as things stand. */

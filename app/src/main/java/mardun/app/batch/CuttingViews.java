@@ -64,6 +64,7 @@ public final class CuttingViews {
      * @param shortBy what is missing of it; absent if there is enough
      * @param trouble why it can't be laid out, in a sentence
      * @param cutLarger why its pieces are cut larger than the design says, in a sentence
+     * @param severalDyes it is laid out on cloth of several dye lots
      * @param bill absent as long as it isn't laid out
      */
     public record ClothView(
@@ -77,6 +78,7 @@ public final class CuttingViews {
             @Nullable AmountView shortBy,
             @Nullable String trouble,
             @Nullable String cutLarger,
+            boolean severalDyes,
             List<PieceKind> pieces,
             List<MatView> mats,
             @Nullable BillView bill,
@@ -246,12 +248,14 @@ public final class CuttingViews {
      *
      * @param requestId made by the form when it opens, so that sending it twice cuts once
      * @param count as typed
+     * @param cloth which of the layout's cloths they were cut from; needed where those are of several dye lots
      */
     public record SpoiledForm(
             @NotNull UUID requestId,
             long materialId,
             @NotNull @Size(max = 20) String letter,
-            @NotNull String count) {}
+            @NotNull String count,
+            @Nullable Integer cloth) {}
 
     /**
      * What if.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.measure.Area;
 import mardun.core.measure.Extent;
@@ -26,6 +27,21 @@ public record Recut(int cloth, Placed piece) {
      * @param squaring what is cut off the end of each roll to square it
      */
     public static Recut of(CuttingLayout layout, CutPiece kind, ShelfCloth from, Length squaring) {
+        return of(layout, kind, from, squaring, cloth -> true);
+    }
+
+    /**
+     * The same for a piece whose bag is of one dye lot: from a cloth of that dye, or else from any roll.
+     *
+     * @param like of the layout's cloths the one that the spoiled piece was cut from
+     */
+    public static Recut like(int like, CuttingLayout layout, CutPiece kind, ShelfCloth from, Length squaring) {
+        String dye = from.dyeOf(layout.cloths().get(like));
+        return of(layout, kind, from, squaring, cloth -> from.dyeOf(cloth).equals(dye));
+    }
+
+    private static Recut of(
+            CuttingLayout layout, CutPiece kind, ShelfCloth from, Length squaring, Predicate<ClothLayout> isOfItsDye) {
         boolean meetsPrint = from.isMetBy(kind);
         boolean mayTurn = kind.mayTurn() && !meetsPrint;
         List<Place> places = new ArrayList<>();
@@ -36,7 +52,7 @@ public record Recut(int cloth, Placed piece) {
                 Extent there =
                         new Extent(rest.width(), rest.y().plus(rest.height()).minus(y));
                 boolean upright = fits(kind.extent(), there);
-                boolean isAllowed = !meetsPrint || cloth.isBolt();
+                boolean isAllowed = isOfItsDye.test(cloth) && (!meetsPrint || cloth.isBolt());
                 if (isAllowed && (upright || (mayTurn && fits(kind.extent().turned(), there)))) {
                     places.add(new Place(i, rest.extent().area(), placed(kind, rest.x(), y, !upright)));
                 }
@@ -45,12 +61,17 @@ public record Recut(int cloth, Placed piece) {
         return places.stream()
                 .min(Comparator.comparing(Place::rest))
                 .map(place -> new Recut(place.cloth(), place.piece()))
-                .orElseGet(() -> fromRoll(layout, kind, mayTurn, from, squaring));
+                .orElseGet(() -> fromRoll(layout, kind, mayTurn, from, squaring, isOfItsDye));
     }
 
     /** From a roll that is cut into already and still gives it; else from any roll. */
     private static Recut fromRoll(
-            CuttingLayout layout, CutPiece kind, boolean mayTurn, ShelfCloth from, Length squaring) {
+            CuttingLayout layout,
+            CutPiece kind,
+            boolean mayTurn,
+            ShelfCloth from,
+            Length squaring,
+            Predicate<ClothLayout> isOfItsDye) {
         Extent upright = kind.extent();
         boolean liesLower = mayTurn
                 && upright.width().compareTo(upright.height()) < 0
@@ -59,7 +80,9 @@ public record Recut(int cloth, Placed piece) {
         for (int i = 0; i < layout.cloths().size(); i++) {
             ClothLayout cloth = layout.cloths().get(i);
             Length y = kind.meetsPrint() ? from.toTheRepeat(cloth.length()) : cloth.length();
-            if (cloth.isBolt() && hasRoom(cloth, y.plus(height).plus(squaring), from)) {
+            if (cloth.isBolt()
+                    && isOfItsDye.test(cloth)
+                    && hasRoom(cloth, y.plus(height).plus(squaring), from)) {
                 return new Recut(i, placed(kind, Length.ZERO, y, liesLower));
             }
         }

@@ -2,6 +2,7 @@ package mardun.core.cutting;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.Roll;
 import mardun.core.measure.Extent;
@@ -45,6 +46,23 @@ public record ShelfCloth(
     /** This cloth with other rolls. */
     ShelfCloth with(List<Roll> others) {
         return new ShelfCloth(width, sheets, others, repeat, oneDye);
+    }
+
+    /** The dye lot of one of a layout's cloths; empty where it has no mark, or may be any roll. */
+    public String dyeOf(ClothLayout cloth) {
+        Stream<String> marks = cloth.isBolt()
+                ? rolls.stream()
+                        .filter(roll -> roll.key().equals(cloth.lot()))
+                        .map(roll -> oneDye ? roll.provenDyeLot() : roll.dyeLot())
+                : sheets.stream()
+                        .filter(sheet -> sheet.key().equals(cloth.lot()))
+                        .map(ClothPiece::dyeLot);
+        return marks.findFirst().orElse("");
+    }
+
+    /** Whether a layout's cloths are of more than one dye lot, so that it matters from which one a piece is cut. */
+    public boolean isOfSeveralDyes(CuttingLayout layout) {
+        return layout.cloths().stream().map(this::dyeOf).distinct().count() > 1;
     }
 
     /** Up to the next height at which the print is the same as at the beginning. */

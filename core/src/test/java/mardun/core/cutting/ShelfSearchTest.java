@@ -186,6 +186,24 @@ class ShelfSearchTest {
     }
 
     @Test
+    void aSpoiledPieceComesFromTheDyeLotOfItsBag() {
+        CutPiece kind = piece("A", "10", "10", 1);
+        Placed one = new Placed("A", in("0"), in("0"), in("10"), in("10"), false);
+        ClothLayout ofA = new ClothLayout("1", true, in("42"), in("10"), List.of(one));
+        ClothLayout ofB = new ClothLayout("2", true, in("21"), in("10"), List.of(one));
+        CuttingLayout layout = new CuttingLayout(List.of(ofA, ofB));
+        ShelfCloth two = on(roll("1", "A", "30"), roll("2", "B", "10"));
+        assertThat(two.isOfSeveralDyes(layout)).isTrue();
+        assertThat(two.isOfSeveralDyes(new CuttingLayout(List.of(ofA)))).isFalse();
+        assertThat(Recut.of(layout, kind, two, in("1/4")).cloth()).isEqualTo(1);
+        assertThat(Recut.like(0, layout, kind, two, in("1/4")).cloth()).isZero();
+        CutPiece wide = piece("A", "22", "10", 1);
+        assertThat(Recut.like(1, layout, wide, two, in("1/4")).cloth())
+                .as("roll 2 has no more, and roll 1 is of another dye")
+                .isEqualTo(2);
+    }
+
+    @Test
     void aPrintThatNeverComesAgainIsNone() {
         assertThatThrownBy(() -> new ShelfCloth(in("42"), List.of(), List.of(), Optional.of(in("0")), false))
                 .isInstanceOf(IllegalArgumentException.class);
