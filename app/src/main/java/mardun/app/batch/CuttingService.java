@@ -396,6 +396,7 @@ public class CuttingService {
             case WRONG_COUNT -> "it has more or fewer of a piece than this batch takes";
             case WRONG_SIZE -> "a piece has another size";
             case TURNED -> "a piece is turned that has a top";
+            case IN_THE_SELVAGE -> "a piece lies in the selvage that may not have it inside";
             case OUT_OF_REPEAT -> "a piece doesn't begin at the height of the print that it has to";
             case OFF_THE_CLOTH -> "a piece lies over the edge of the cloth";
             case OVERLAP -> "two pieces lie over one another";

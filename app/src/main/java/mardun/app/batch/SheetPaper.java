@@ -91,7 +91,13 @@ final class SheetPaper {
     }
 
     private static void lengths(StringBuilder html, TrimLengths trim, boolean inches) {
-        html.append("<h2>").append(plain(trim.name())).append("</h2><table>");
+        html.append("<h2>").append(plain(trim.name())).append("</h2>");
+        if (trim.trimmed() != null) {
+            html.append("<p class=\"about\">")
+                    .append(plain("Trim " + both(trim.trimmed(), inches) + " off each end first."))
+                    .append("</p>");
+        }
+        html.append("<table>");
         for (RollView roll : trim.rolls()) {
             String cuts = roll.pieces().stream()
                     .map(piece -> piece.count() + " x " + both(piece.length(), inches) + " = " + piece.letter())

@@ -5,8 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
@@ -171,12 +173,12 @@ public final class BatchPlanner {
         List<CutPiece> fromTheRoll = Stream.concat(
                         cut.stream().filter(cloth::isMetBy).map(cloth::asHighAsItTakes), plan.rest().stream())
                 .toList();
-        ClothNeed need = cloths.plan(cloth.width(), fromTheRoll);
+        ClothNeed need = cloths.plan(cloth.widthBetween(), fromTheRoll);
         return Need.ofCloth(
                 supply,
                 beforeShrinking(need.length(), supply),
                 plan.uses(),
-                Offcuts.left(need, cloth.width()),
+                Offcuts.left(need, cloth.widthBetween()),
                 Optional.empty(),
                 Length.ZERO);
     }
@@ -204,9 +206,9 @@ public final class BatchPlanner {
                 .toList();
     }
 
-    /** The width of a cloth when it is cut: what it shrinks before is gone; its selvages count where all pieces may have them. */
+    /** The width of a cloth when it is cut: what it shrinks before is gone; its selvages count where any piece may have them. */
     public static Length widthToCut(Supply supply, List<Piece> pieces) {
-        boolean overSelvage = pieces.stream().allMatch(Piece::overSelvage);
+        boolean overSelvage = pieces.stream().anyMatch(Piece::overSelvage);
         Length wide = supply.usableWidth()
                 .orElseThrow()
                 .plus(overSelvage ? supply.lie().selvage().times(2) : Length.ZERO);
@@ -229,7 +231,19 @@ public final class BatchPlanner {
                                 roll.key(), roll.dye(), supply.shrinkage().whenCut(roll.length())))
                         .toList(),
                 lie.repeat().map(supply.shrinkage()::whenCut),
-                lie.oneDye());
+                lie.oneDye(),
+                selvages(supply, pieces));
+    }
+
+    private static ShelfCloth.Selvages selvages(Supply supply, List<Piece> pieces) {
+        Set<String> between = pieces.stream()
+                .filter(piece -> !piece.overSelvage())
+                .map(Piece::letter)
+                .collect(Collectors.toSet());
+        boolean matters = !between.isEmpty() && between.size() < pieces.size();
+        Length usable = supply.shrinkage().whenCut(supply.usableWidth().orElseThrow());
+        long both = widthToCut(supply, pieces).minus(usable).nanometres();
+        return matters ? new ShelfCloth.Selvages(new Length((both + 1) / 2), between) : ShelfCloth.Selvages.NONE;
     }
 
     private static Figure<Length> beforeShrinking(Figure<Length> cut, Supply supply) {

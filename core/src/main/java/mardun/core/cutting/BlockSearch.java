@@ -46,8 +46,8 @@ final class BlockSearch {
     /** Walks take turns after so many steps. */
     private static final int STEPS_IN_TURN = 20;
 
-    /** After so many steps a walk may begin from single pieces again. */
-    private static final int STEPS_OF_A_WALK = 20_000;
+    /** How often a walk that has cooled down begins from single pieces again, where it began with them. */
+    private static final double AGAIN = 1.0 / 3;
 
     private final StripProblem problem;
     private final Budget budget;
@@ -138,7 +138,6 @@ final class BlockSearch {
         private Stack current;
         private Stack own;
         private double heat;
-        private int steps;
 
         Walk(Stack start, boolean fromPieces) {
             this.fromPieces = fromPieces;
@@ -149,19 +148,17 @@ final class BlockSearch {
             current = start;
             own = start;
             heat = WARM * start.height();
-            steps = 0;
         }
 
         /** The next stack, taken or not. */
         Stack step() {
-            steps++;
             Stack next = changed(current);
             boolean taken = next.height() <= current.height() + heat * random.nextDouble();
             current = taken ? next : current;
             own = next.height() < own.height() ? next : own;
             heat *= COOLING;
             if (heat < COLD * own.height()) {
-                boolean again = fromPieces && steps > STEPS_OF_A_WALK && random.nextInt(3) == 0;
+                boolean again = fromPieces && random.nextDouble() < AGAIN;
                 begin(again ? new Stack(together(pieces())) : own);
             }
             spend();

@@ -28,7 +28,7 @@ public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms t
         this(pieces, ShelfCloth.endless(width, sheets), terms, 1);
     }
 
-    /** Usable width of the bolt. */
+    /** Width of the bolt, with the selvages if any piece may have them inside. */
     public Length width() {
         return cloth.width();
     }

@@ -30,6 +30,7 @@ public final class LayoutCheck {
         WRONG_SIZE,
         TURNED,
         OUT_OF_REPEAT,
+        IN_THE_SELVAGE,
         OFF_THE_CLOTH,
         OVERLAP,
         NO_EDGE_TO_EDGE_CUT
@@ -74,6 +75,9 @@ public final class LayoutCheck {
                 } else {
                     missing.merge(one.letter(), -1L, Long::sum);
                     flaws.addAll(flaws(one, kind));
+                }
+                if (cloth.isBolt() && !from.isBetweenEdges(one)) {
+                    flaws.add(Flaw.IN_THE_SELVAGE);
                 }
                 if (!isInside(one, cloth)) {
                     flaws.add(Flaw.OFF_THE_CLOTH);

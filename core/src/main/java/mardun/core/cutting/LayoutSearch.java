@@ -65,7 +65,8 @@ public final class LayoutSearch {
                                         : piece.extent().height()),
                         Math.toIntExact(piece.count()),
                         piece.mayTurn() && !meetsPrint(piece),
-                        meetsPrint(piece)))
+                        meetsPrint(piece),
+                        job.cloth().selvages().keepAway(piece)))
                 .toList();
         List<Sheet> sized = new ArrayList<>();
         for (ClothPiece piece : job.sheets()) {
@@ -77,7 +78,12 @@ public final class LayoutSearch {
                         piece.minorEach().doubleValue()));
             }
         }
-        this.problem = SearchProblem.of(wholeSteps(job.width()), kinds, sized);
+        this.problem = SearchProblem.of(
+                wholeSteps(job.width()),
+                steps(job.cloth().selvages().wide()),
+                wholeSteps(job.cloth().widthBetween()),
+                kinds,
+                sized);
         refuseTooWide();
     }
 
@@ -119,7 +125,9 @@ public final class LayoutSearch {
     private double shareOfStrips(Aim aim) {
         boolean few = BlockSearch.areFewOfAKind(problem.bolt());
         boolean maybe = sheets.isEmpty() && aim == Aim.LEAST_CLOTH;
-        if (pieces.stream().anyMatch(this::meetsPrint) || !BlockSearch.areFew(problem.bolt()) || !(few || maybe)) {
+        boolean anywhere = pieces.stream()
+                .noneMatch(piece -> meetsPrint(piece) || job.cloth().selvages().keepAway(piece));
+        if (!anywhere || !BlockSearch.areFew(problem.bolt()) || !(few || maybe)) {
             return 1;
         }
         return few && sheets.isEmpty() ? FEW_STRIPS : HALF;
@@ -191,7 +199,7 @@ public final class LayoutSearch {
 
     /** The largest step in which all pieces are whole, or a coarser one on which they are rounded up. */
     private static long step(CuttingJob job) {
-        BigInteger common = BigInteger.ZERO;
+        BigInteger common = BigInteger.valueOf(job.cloth().selvages().wide().nanometres());
         for (CutPiece piece : job.pieces()) {
             common = common.gcd(BigInteger.valueOf(piece.extent().width().nanometres()))
                     .gcd(BigInteger.valueOf(piece.extent().height().nanometres()));
@@ -223,7 +231,9 @@ public final class LayoutSearch {
     private void refuseTooWide() {
         for (int kind = 0; kind < pieces.size(); kind++) {
             if (!problem.bolt().fits(kind)) {
-                throw CannotBeCutException.tooWide(pieces.get(kind), job.width());
+                throw CannotBeCutException.tooWide(
+                        pieces.get(kind),
+                        problem.bolt().between()[kind] ? job.cloth().widthBetween() : job.width());
             }
         }
     }
@@ -261,7 +271,9 @@ public final class LayoutSearch {
         List<Placed> laid = new ArrayList<>();
         Length y = Length.ZERO;
         for (StripPattern strip : inOrder) {
-            y = lay(strip, false, Length.ZERO, meetsPrint(strip) ? job.cloth().toTheRepeat(y) : y, laid);
+            boolean between = strip.beginsBetweenEdges(problem.bolt());
+            Length left = between ? job.cloth().selvages().wide() : Length.ZERO;
+            y = lay(strip, false, left, meetsPrint(strip) ? job.cloth().toTheRepeat(y) : y, laid);
         }
         return ClothLayout.onBolt(job.width(), y, laid);
     }
@@ -292,7 +304,7 @@ public final class LayoutSearch {
         StripProblem items = along ? problem.along() : problem.bolt();
         Length x = side;
         Length highest = begin;
-        for (StripPattern.Column column : strip.columns()) {
+        for (StripPattern.Column column : along ? strip.columns() : strip.fromTheLeft(items)) {
             Length up = begin;
             Length widest = Length.ZERO;
             for (int item : fromBelow(column, items)) {

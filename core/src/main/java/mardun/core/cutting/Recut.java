@@ -36,8 +36,8 @@ public record Recut(int cloth, Placed piece) {
      * @param like of the layout's cloths the one that the spoiled piece was cut from
      */
     public static Recut like(int like, CuttingLayout layout, CutPiece kind, ShelfCloth from, Length squaring) {
-        String dye = from.dyeOf(layout.cloths().get(like));
-        return of(layout, kind, from, squaring, cloth -> from.dyeOf(cloth).equals(dye));
+        ClothLayout its = layout.cloths().get(like);
+        return of(layout, kind, from, squaring, cloth -> from.goTogether(its, cloth));
     }
 
     private static Recut of(
@@ -49,12 +49,17 @@ public record Recut(int cloth, Placed piece) {
             ClothLayout cloth = layout.cloths().get(i);
             for (CutTree rest : CutTree.of(cloth).rests().toList()) {
                 Length y = meetsPrint ? from.toTheRepeat(rest.y()) : rest.y();
-                Extent there =
-                        new Extent(rest.width(), rest.y().plus(rest.height()).minus(y));
+                Length edge = cloth.isBolt() ? from.leftOf(kind) : Length.ZERO;
+                Length x = rest.x().max(edge);
+                Length right = rest.x().plus(rest.width());
+                Length inner = cloth.width().minus(edge);
+                Extent there = new Extent(
+                        (right.isLongerThan(inner) ? inner : right).minus(x),
+                        rest.y().plus(rest.height()).minus(y));
                 boolean upright = fits(kind.extent(), there);
                 boolean isAllowed = isOfItsDye.test(cloth) && (!meetsPrint || cloth.isBolt());
                 if (isAllowed && (upright || (mayTurn && fits(kind.extent().turned(), there)))) {
-                    places.add(new Place(i, rest.extent().area(), placed(kind, rest.x(), y, !upright)));
+                    places.add(new Place(i, rest.extent().area(), placed(kind, x, y, !upright)));
                 }
             }
         }
@@ -75,7 +80,9 @@ public record Recut(int cloth, Placed piece) {
         Extent upright = kind.extent();
         boolean liesLower = mayTurn
                 && upright.width().compareTo(upright.height()) < 0
-                && upright.height().compareTo(from.width()) <= 0;
+                && upright.height()
+                                .compareTo(from.width().minus(from.leftOf(kind).times(2)))
+                        <= 0;
         Length height = liesLower ? upright.width() : upright.height();
         for (int i = 0; i < layout.cloths().size(); i++) {
             ClothLayout cloth = layout.cloths().get(i);
@@ -83,10 +90,10 @@ public record Recut(int cloth, Placed piece) {
             if (cloth.isBolt()
                     && isOfItsDye.test(cloth)
                     && hasRoom(cloth, y.plus(height).plus(squaring), from)) {
-                return new Recut(i, placed(kind, Length.ZERO, y, liesLower));
+                return new Recut(i, placed(kind, from.leftOf(kind), y, liesLower));
             }
         }
-        return new Recut(layout.cloths().size(), placed(kind, Length.ZERO, Length.ZERO, liesLower));
+        return new Recut(layout.cloths().size(), placed(kind, from.leftOf(kind), Length.ZERO, liesLower));
     }
 
     private static boolean hasRoom(ClothLayout cloth, Length taken, ShelfCloth from) {

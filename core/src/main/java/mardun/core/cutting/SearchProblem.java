@@ -21,18 +21,21 @@ record SearchProblem(StripProblem bolt, StripProblem along, boolean[] onSheets, 
      */
     record Sheet(int width, int length, double cost) {}
 
-    static SearchProblem of(int width, List<Kind> kinds, List<Sheet> sheets) {
+    static SearchProblem of(int width, int edge, int inner, List<Kind> kinds, List<Sheet> sheets) {
         int longest = sheets.stream().mapToInt(Sheet::length).max().orElse(1);
         List<Kind> changed = new ArrayList<>();
         for (Kind kind : kinds) {
-            changed.add(new Kind(kind.height(), kind.width(), kind.count(), kind.mayTurn(), kind.onlyOnRolls()));
+            changed.add(new Kind(kind.height(), kind.width(), kind.count(), kind.mayTurn(), kind.onlyOnRolls(), false));
         }
         boolean[] onSheets = new boolean[kinds.size()];
         for (int kind = 0; kind < onSheets.length; kind++) {
             onSheets[kind] = !kinds.get(kind).onlyOnRolls();
         }
         return new SearchProblem(
-                StripProblem.of(width, kinds), StripProblem.of(longest, changed), onSheets, List.copyOf(sheets));
+                StripProblem.of(width, edge, inner, kinds),
+                StripProblem.of(longest, changed),
+                onSheets,
+                List.copyOf(sheets));
     }
 
     /** How many pieces of each kind are wanted of a sheet. */

@@ -2,7 +2,9 @@ package mardun.core.cutting;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
+import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.Roll;
 import mardun.core.measure.Extent;
@@ -11,14 +13,50 @@ import mardun.core.measure.Length;
 /**
  * A cloth as it lies on the shelf.
  *
- * @param width usable width of its rolls when they are cut
+ * @param width of its rolls when they are cut, with the selvages if any piece may have them inside
  * @param sheets the offcuts and precuts that may be cut into; each is paid whole
  * @param rolls with what may be cut from each; none where any length can be had
  * @param repeat the height after which its print comes again; empty where that doesn't matter
  * @param oneDye all of a batch has to come from one dye lot; else all pieces of a bag have to
+ * @param selvages the selvages within that width, and which pieces have to stay between them
  */
 public record ShelfCloth(
-        Length width, List<ClothPiece> sheets, List<Roll> rolls, Optional<Length> repeat, boolean oneDye) {
+        Length width,
+        List<ClothPiece> sheets,
+        List<Roll> rolls,
+        Optional<Length> repeat,
+        boolean oneDye,
+        Selvages selvages) {
+
+    /**
+     * Selvages that some pieces may have inside and others not.
+     *
+     * @param wide each of the two
+     * @param between the letters of the pieces that have to stay between them
+     */
+    public record Selvages(Length wide, Set<String> between) {
+
+        /** No piece has to stay away from an edge. */
+        public static final Selvages NONE = new Selvages(Length.ZERO, Set.of());
+
+        public Selvages {
+            between = Set.copyOf(between);
+        }
+
+        boolean keepAway(CutPiece piece) {
+            return keepAway(piece.letter());
+        }
+
+        boolean keepAway(String letter) {
+            return wide.isPositive() && between.contains(letter);
+        }
+    }
+
+    /** A cloth that may be cut up to its edges. */
+    public ShelfCloth(
+            Length width, List<ClothPiece> sheets, List<Roll> rolls, Optional<Length> repeat, boolean oneDye) {
+        this(width, sheets, rolls, repeat, oneDye, Selvages.NONE);
+    }
 
     public ShelfCloth {
         sheets = List.copyOf(sheets);
@@ -35,21 +73,36 @@ public record ShelfCloth(
 
     /** This cloth as if any length of another width could be had of it, and no offcuts. */
     public ShelfCloth whole(Length otherWidth) {
-        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, oneDye);
+        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, oneDye, selvages);
     }
 
     /** This cloth with other offcuts and precuts. */
     ShelfCloth withSheets(List<ClothPiece> others) {
-        return new ShelfCloth(width, others, rolls, repeat, oneDye);
+        return new ShelfCloth(width, others, rolls, repeat, oneDye, selvages);
     }
 
     /** This cloth with other rolls. */
     ShelfCloth with(List<Roll> others) {
-        return new ShelfCloth(width, sheets, others, repeat, oneDye);
+        return new ShelfCloth(width, sheets, others, repeat, oneDye, selvages);
     }
 
-    /** The dye lot of one of a layout's cloths; empty where it has no mark, or may be any roll. */
-    public String dyeOf(ClothLayout cloth) {
+    /**
+     * Whether pieces of one bag may be cut from two of a layout's cloths: of one dye lot, or offcuts without a mark. Any roll is
+     * taken to be like those without a mark.
+     */
+    public boolean goTogether(ClothLayout one, ClothLayout other) {
+        String its = dyeOf(one);
+        String others = dyeOf(other);
+        return its.equals(others) || (!one.isBolt() && its.isEmpty()) || (!other.isBolt() && others.isEmpty());
+    }
+
+    /** Whether it matters from which of a layout's cloths a piece of a bag is cut. */
+    public boolean isOfSeveralDyes(CuttingLayout layout) {
+        return layout.cloths().stream()
+                .anyMatch(one -> layout.cloths().stream().anyMatch(other -> !goTogether(one, other)));
+    }
+
+    private String dyeOf(ClothLayout cloth) {
         Stream<String> marks = cloth.isBolt()
                 ? rolls.stream()
                         .filter(roll -> roll.key().equals(cloth.lot()))
@@ -60,9 +113,21 @@ public record ShelfCloth(
         return marks.findFirst().orElse("");
     }
 
-    /** Whether a layout's cloths are of more than one dye lot, so that it matters from which one a piece is cut. */
-    public boolean isOfSeveralDyes(CuttingLayout layout) {
-        return layout.cloths().stream().map(this::dyeOf).distinct().count() > 1;
+    /** Its width between the selvages that some pieces have to stay away from. */
+    public Length widthBetween() {
+        return width.minus(selvages.wide().times(2));
+    }
+
+    /** Where a piece begins that has a strip of a roll for itself. */
+    Length leftOf(CutPiece piece) {
+        return selvages.keepAway(piece) ? selvages.wide() : Length.ZERO;
+    }
+
+    /** Whether a piece that has to lies between the selvages. */
+    boolean isBetweenEdges(Placed piece) {
+        return !selvages.keepAway(piece.letter())
+                || (piece.x().compareTo(selvages.wide()) >= 0
+                        && piece.right().compareTo(width.minus(selvages.wide())) <= 0);
     }
 
     /** Up to the next height at which the print is the same as at the beginning. */

@@ -174,7 +174,16 @@ final class StripFill {
      * @return its height is that of its highest column; null if nothing fits
      */
     StripPattern strip(int height) {
-        return strip(height, width);
+        if (problem.edge() == 0) {
+            return strip(height, width);
+        }
+        StripPattern best = null;
+        for (int across : new int[] {width, width - problem.edge(), problem.inner()}) {
+            StripPattern next = strip(height, across);
+            boolean isBetter = next != null && (best == null || next.worth(values) > best.worth(values));
+            best = isBetter && next.fitsBetweenEdges(problem) ? next : best;
+        }
+        return best;
     }
 
     /** The same for a strip that is less wide than the cloth. */

@@ -52,7 +52,7 @@ final class StripMaster {
         StripPattern best = null;
         for (int item = 0; item < problem.items(); item++) {
             if (problem.kindOf()[item] == kind && problem.timesOf()[item] == 1) {
-                int across = Math.min(problem.width() / problem.widthOf()[item], problem.demand()[kind]);
+                int across = Math.min(problem.across(item), problem.demand()[kind]);
                 List<StripPattern.Column> columns = new ArrayList<>();
                 for (int i = 0; i < across; i++) {
                     columns.add(new StripPattern.Column(problem.widthOf()[item], new int[] {item}));

@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -63,6 +64,59 @@ record StripPattern(int height, List<Column> columns, int[] counts, long area, i
             }
         }
         return counts;
+    }
+
+    /**
+     * Its columns as they lie from the left: where pieces have to stay between the selvages and it is wider than that, columns
+     * without such pieces lie at the edges.
+     */
+    List<Column> fromTheLeft(StripProblem problem) {
+        int needed = edgesNeeded(problem);
+        List<Column> outer = columns.stream()
+                .filter(column -> isForTheEdge(column, problem))
+                .limit(needed)
+                .toList();
+        List<Column> ordered = new ArrayList<>(columns);
+        outer.forEach(ordered::remove);
+        for (int i = 0; i < outer.size(); i++) {
+            ordered.add(i == 0 ? 0 : ordered.size(), outer.get(i));
+        }
+        return ordered;
+    }
+
+    /** Whether it begins at the inner side of the selvage. */
+    boolean beginsBetweenEdges(StripProblem problem) {
+        return holdsBetween(problem) && edgesNeeded(problem) == 0;
+    }
+
+    /** Whether pieces that have to stay between the selvages can. */
+    boolean fitsBetweenEdges(StripProblem problem) {
+        return edgesNeeded(problem)
+                <= columns.stream()
+                        .filter(column -> isForTheEdge(column, problem))
+                        .count();
+    }
+
+    /** In how many selvages columns have to lie, so that the others stay between them. */
+    private int edgesNeeded(StripProblem problem) {
+        if (!holdsBetween(problem) || taken() <= problem.inner()) {
+            return 0;
+        }
+        return taken() <= problem.width() - problem.edge() ? 1 : 2;
+    }
+
+    private boolean holdsBetween(StripProblem problem) {
+        for (int kind = 0; kind < counts.length; kind++) {
+            if (counts[kind] > 0 && problem.between()[kind]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isForTheEdge(Column column, StripProblem problem) {
+        return column.width() > problem.edge()
+                && Arrays.stream(column.items()).noneMatch(item -> problem.between()[problem.kindOf()[item]]);
     }
 
     /** How much of the width its columns take. */

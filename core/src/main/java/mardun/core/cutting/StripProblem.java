@@ -15,9 +15,21 @@ import java.util.List;
  * @param widthOf the width of each item, all its pieces together
  * @param heightOf the height of each item as it lies
  * @param turned whether an item's pieces are turned
+ * @param edge a selvage on each side of the cloth, within its width; rounded up
+ * @param inner the width between the selvages, rounded down
+ * @param between whether the pieces of each kind have to stay between the selvages
  */
 record StripProblem(
-        int width, int[] demand, int[] kindOf, int[] timesOf, int[] widthOf, int[] heightOf, boolean[] turned) {
+        int width,
+        int[] demand,
+        int[] kindOf,
+        int[] timesOf,
+        int[] widthOf,
+        int[] heightOf,
+        boolean[] turned,
+        int edge,
+        int inner,
+        boolean[] between) {
 
     private static final int MOST_SIDE_BY_SIDE = 3;
 
@@ -25,28 +37,45 @@ record StripProblem(
      * A kind of piece on the grid.
      *
      * @param onlyOnRolls it isn't cut from offcuts and precuts, which may begin anywhere in the print
+     * @param between it has to stay between the selvages
      */
-    record Kind(int width, int height, int count, boolean mayTurn, boolean onlyOnRolls) {
+    record Kind(int width, int height, int count, boolean mayTurn, boolean onlyOnRolls, boolean between) {
 
         Kind(int width, int height, int count, boolean mayTurn) {
-            this(width, height, count, mayTurn, false);
+            this(width, height, count, mayTurn, false, false);
         }
     }
 
     private record Item(int kind, int times, int width, int height, boolean turned) {}
 
     static StripProblem of(int width, List<Kind> kinds) {
+        return of(width, 0, width, kinds);
+    }
+
+    /** The same on a cloth with selvages, within its width, that some of the pieces have to stay between. */
+    static StripProblem of(int width, int edge, int inner, List<Kind> kinds) {
         List<Item> single = new ArrayList<>();
         for (int kind = 0; kind < kinds.size(); kind++) {
             Kind one = kinds.get(kind);
-            if (one.width() <= width) {
+            int most = one.between() ? inner : width;
+            if (one.width() <= most) {
                 single.add(new Item(kind, 1, one.width(), one.height(), false));
             }
-            if (one.mayTurn() && one.width() != one.height() && one.height() <= width) {
+            if (one.mayTurn() && one.width() != one.height() && one.height() <= most) {
                 single.add(new Item(kind, 1, one.height(), one.width(), true));
             }
         }
-        return of(width, kinds.stream().mapToInt(Kind::count).toArray(), withSideBySide(single));
+        boolean[] between = new boolean[kinds.size()];
+        for (int kind = 0; kind < between.length; kind++) {
+            between[kind] = edge > 0 && kinds.get(kind).between();
+        }
+        return of(
+                width,
+                edge,
+                inner,
+                between,
+                kinds.stream().mapToInt(Kind::count).toArray(),
+                withSideBySide(single));
     }
 
     /** Equal pieces side by side are a help only on top of a wider piece: two stacks of one are as good. */
@@ -61,7 +90,7 @@ record StripProblem(
         return all;
     }
 
-    private static StripProblem of(int width, int[] demand, List<Item> items) {
+    private static StripProblem of(int width, int edge, int inner, boolean[] between, int[] demand, List<Item> items) {
         boolean[] turned = new boolean[items.size()];
         for (int i = 0; i < turned.length; i++) {
             turned[i] = items.get(i).turned();
@@ -73,12 +102,15 @@ record StripProblem(
                 items.stream().mapToInt(Item::times).toArray(),
                 items.stream().mapToInt(Item::width).toArray(),
                 items.stream().mapToInt(Item::height).toArray(),
-                turned);
+                turned,
+                edge,
+                inner,
+                between);
     }
 
     /** The same pieces, other numbers of them. */
     StripProblem with(int[] other) {
-        return new StripProblem(width, other, kindOf, timesOf, widthOf, heightOf, turned);
+        return new StripProblem(width, other, kindOf, timesOf, widthOf, heightOf, turned, edge, inner, between);
     }
 
     int kinds() {
@@ -92,6 +124,11 @@ record StripProblem(
 
     int items() {
         return kindOf.length;
+    }
+
+    /** How many of an item lie side by side on the cloth. */
+    int across(int item) {
+        return (between[kindOf[item]] ? inner : width) / widthOf[item];
     }
 
     /** Whether a kind fits the cloth in some way. */

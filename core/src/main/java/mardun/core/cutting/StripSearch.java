@@ -156,7 +156,7 @@ final class StripSearch {
         for (int kind = 0; kind < bolt.kinds(); kind++) {
             int left = bolt.demand()[kind];
             int item = bestAlone(kind);
-            int across = bolt.width() / bolt.widthOf()[item];
+            int across = bolt.across(item);
             StripPattern full = left >= across ? row(item, across) : null;
             for (; left >= across; left -= across) {
                 strips.add(full);
@@ -175,7 +175,7 @@ final class StripSearch {
         long least = Long.MAX_VALUE;
         for (int item = 0; item < bolt.items(); item++) {
             if (bolt.kindOf()[item] == kind && bolt.timesOf()[item] == 1) {
-                int across = bolt.width() / bolt.widthOf()[item];
+                int across = bolt.across(item);
                 long length = (long) bolt.heightOf()[item] * ((bolt.demand()[kind] + across - 1) / across);
                 if (length < least) {
                     least = length;

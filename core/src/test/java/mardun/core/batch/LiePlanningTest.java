@@ -15,6 +15,7 @@ import mardun.core.design.Piece;
 import mardun.core.design.Role;
 import mardun.core.design.Shape;
 import mardun.core.material.Amount;
+import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
@@ -78,12 +79,20 @@ class LiePlanningTest {
     }
 
     @Test
-    void theSelvageCountsWhereAllPiecesMayHaveIt() {
+    void theSelvageCountsWhereAPieceMayHaveItAndTheOthersStayBetween() {
         Supply cloth = cloth();
         assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, true), piece(true, true))))
                 .isEqualTo(in("43"));
         assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, true), piece(false, false))))
-                .isEqualTo(in("42"));
+                .isEqualTo(in("43"));
+        assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, false)))).isEqualTo(in("42"));
+        List<ClothPiece> none = List.of();
+        assertThat(BatchPlanner.shelfCloth(cloth, List.of(piece(false, true)), none)
+                        .selvages())
+                .isEqualTo(ShelfCloth.Selvages.NONE);
+        assertThat(BatchPlanner.shelfCloth(cloth, List.of(piece(false, false)), none)
+                        .selvages())
+                .isEqualTo(ShelfCloth.Selvages.NONE);
     }
 
     @Test

@@ -201,6 +201,11 @@ class ShelfSearchTest {
         assertThat(Recut.like(1, layout, wide, two, in("1/4")).cloth())
                 .as("roll 2 has no more, and roll 1 is of another dye")
                 .isEqualTo(2);
+        ClothLayout offcut = new ClothLayout("9", false, in("11"), in("10"), List.of());
+        assertThat(two.goTogether(ofA, offcut)).as("an offcut without a mark").isTrue();
+        assertThat(two.goTogether(ofA, ClothLayout.onBolt(in("42"), in("10"), List.of())))
+                .as("a roll that is still to be bought")
+                .isFalse();
     }
 
     @Test
