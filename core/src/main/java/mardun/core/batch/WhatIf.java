@@ -24,7 +24,7 @@ import mardun.core.measure.Length;
 public record WhatIf(Supply cloth, CuttingJob job, int units) {
 
     /** About a tenth of a second for each question. */
-    private static final long WORK = 30_000;
+    private static final long WORK = 10_000;
 
     private static final long SEED = 1;
 
