@@ -173,12 +173,12 @@ public final class BatchPlanner {
         List<CutPiece> fromTheRoll = Stream.concat(
                         cut.stream().filter(cloth::isMetBy).map(cloth::asHighAsItTakes), plan.rest().stream())
                 .toList();
-        ClothNeed need = cloths.plan(cloth.widthBetween(), fromTheRoll);
+        ClothNeed need = cloths.plan(cloth, fromTheRoll);
         return Need.ofCloth(
                 supply,
                 beforeShrinking(need.length(), supply),
                 plan.uses(),
-                Offcuts.left(need, cloth.widthBetween()),
+                Offcuts.left(need, cloth),
                 Optional.empty(),
                 Length.ZERO);
     }

@@ -231,9 +231,7 @@ public final class LayoutSearch {
     private void refuseTooWide() {
         for (int kind = 0; kind < pieces.size(); kind++) {
             if (!problem.bolt().fits(kind)) {
-                throw CannotBeCutException.tooWide(
-                        pieces.get(kind),
-                        problem.bolt().between()[kind] ? job.cloth().widthBetween() : job.width());
+                throw CannotBeCutException.tooWide(pieces.get(kind), job.cloth().widthFor(pieces.get(kind)));
             }
         }
     }

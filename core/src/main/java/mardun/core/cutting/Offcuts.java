@@ -88,17 +88,18 @@ public final class Offcuts {
     }
 
     /** The rectangles at the ends of the strips: what the full ones leave at the side, and what the last one leaves. */
-    public static List<Left> left(ClothNeed need, Length usableWidth) {
+    public static List<Left> left(ClothNeed need, ShelfCloth cloth) {
         Map<Extent, Long> left = new LinkedHashMap<>();
         for (ClothNeed.Strip strip : need.strips()) {
+            Length wide = cloth.widthFor(strip.piece());
             Extent piece = strip.turned()
                     ? strip.piece().extent().turned()
                     : strip.piece().extent();
             long inTheLast = strip.piece().count() - (strip.rows() - 1) * strip.across();
             long full = inTheLast == strip.across() ? strip.rows() : strip.rows() - 1;
-            add(left, usableWidth.minus(piece.width().times(strip.across())), strip.height(), full);
+            add(left, wide.minus(piece.width().times(strip.across())), strip.height(), full);
             if (full < strip.rows()) {
-                add(left, usableWidth.minus(piece.width().times(inTheLast)), strip.height(), 1);
+                add(left, wide.minus(piece.width().times(inTheLast)), strip.height(), 1);
             }
         }
         return left.entrySet().stream()

@@ -80,9 +80,7 @@ public record Recut(int cloth, Placed piece) {
         Extent upright = kind.extent();
         boolean liesLower = mayTurn
                 && upright.width().compareTo(upright.height()) < 0
-                && upright.height()
-                                .compareTo(from.width().minus(from.leftOf(kind).times(2)))
-                        <= 0;
+                && upright.height().compareTo(from.widthFor(kind)) <= 0;
         Length height = liesLower ? upright.width() : upright.height();
         for (int i = 0; i < layout.cloths().size(); i++) {
             ClothLayout cloth = layout.cloths().get(i);

@@ -114,8 +114,13 @@ public record ShelfCloth(
     }
 
     /** Its width between the selvages that some pieces have to stay away from. */
-    public Length widthBetween() {
+    Length widthBetween() {
         return width.minus(selvages.wide().times(2));
+    }
+
+    /** The width that pieces of a kind may have. */
+    Length widthFor(CutPiece piece) {
+        return selvages.keepAway(piece) ? widthBetween() : width;
     }
 
     /** Where a piece begins that has a strip of a roll for itself. */

@@ -17,10 +17,10 @@ import mardun.core.working.Working;
 public final class StripArithmetic implements ClothPlanner {
 
     @Override
-    public ClothNeed plan(Length usableWidth, List<CutPiece> pieces) {
+    public ClothNeed plan(ShelfCloth cloth, List<CutPiece> pieces) {
         List<ClothNeed.Strip> strips = new ArrayList<>();
         for (CutPiece piece : pieces) {
-            strips.add(strip(usableWidth, piece));
+            strips.add(strip(cloth.widthFor(piece), piece));
         }
         Length total = strips.stream().map(ClothNeed.Strip::length).reduce(Length.ZERO, Length::plus);
         Working.Builder working = Working.of("Strips across the usable width, one after another: for each kind of piece"
@@ -34,7 +34,7 @@ public final class StripArithmetic implements ClothPlanner {
                             "strips " + letter,
                             "strips of " + strip.piece().name(),
                             Value.of(strip.rows()),
-                            rows(usableWidth, strip))
+                            rows(cloth.widthFor(strip.piece()), strip))
                     .input(
                             "height " + letter,
                             strip.turned() ? "height of the strip, pieces turned" : "height of the strip",

@@ -69,7 +69,7 @@ class OffcutsTest {
         // 43 in wide: four of 10 in leave 3 in; ten of them take three strips, the last with two leaves 23 in
         ClothNeed need =
                 new StripArithmetic().plan(Length.of(43, LengthUnit.INCH), List.of(piece("A", 10, 7, 10, false)));
-        assertThat(Offcuts.left(need, Length.of(43, LengthUnit.INCH)))
+        assertThat(Offcuts.left(need, ShelfCloth.endless(Length.of(43, LengthUnit.INCH), List.of())))
                 .containsExactlyInAnyOrder(new Left(inches(3, 7), 2), new Left(inches(23, 7), 1));
     }
 
@@ -85,7 +85,7 @@ class OffcutsTest {
             long inPieces = pieces.stream()
                     .mapToLong(piece -> squareInches(piece.extent()) * piece.count())
                     .sum();
-            long left = Offcuts.left(need, Length.of(width, LengthUnit.INCH)).stream()
+            long left = Offcuts.left(need, ShelfCloth.endless(Length.of(width, LengthUnit.INCH), List.of())).stream()
                     .mapToLong(one -> squareInches(one.extent()) * one.count())
                     .sum();
             assertThat(inPieces + left).isEqualTo(cut);

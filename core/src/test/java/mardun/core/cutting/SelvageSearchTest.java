@@ -67,6 +67,15 @@ class SelvageSearchTest {
     }
 
     @Test
+    void withAPencilEachKindHasItsOwnWidth() {
+        List<CutPiece> pieces = List.of(piece("A", "43", 1), piece("B", "21 1/2", 2));
+        ClothNeed need = new StripArithmetic().plan(cloth(Set.of("B")), pieces);
+        assertThat(need.strips()).extracting(ClothNeed.Strip::rows).containsExactly(1L, 2L);
+        assertThat(Offcuts.left(need, cloth(Set.of("B"))))
+                .containsExactly(new Offcuts.Left(new Extent(in("20 1/2"), in("10")), 2));
+    }
+
+    @Test
     void aPieceInTheSelvageIsAFlaw() {
         CuttingJob job = job(piece("B", "10", 1));
         Placed atTheEdge = new Placed("B", in("0"), in("0"), in("10"), in("10"), false);
