@@ -91,6 +91,16 @@ export const useBatch = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
+/** A batch as it is at this moment: what was read before isn't shown, because somebody is about to act on it. */
+export const useBatchAsItIs = (id: number) => {
+  const query = useQuery({
+    queryKey: [...keys.batches, id],
+    queryFn: () => api.get<Schemas['BatchView']>(`/api/batches/${id}`),
+    refetchOnMount: 'always',
+  });
+  return { data: query.isFetchedAfterMount ? query.data : undefined, error: query.error };
+};
+
 /** Finished bags and where they are; `all` also those of which none are left. */
 export const useFinishedGoods = (query: string, all: boolean) =>
   useQuery({

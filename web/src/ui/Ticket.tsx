@@ -7,11 +7,14 @@ type TicketView = Schemas['TicketView'];
 /** The swing ticket: what one unit takes, costs, sells for and leaves. */
 export function Ticket({
   ticket,
+  planned,
   missing,
   stale,
   children,
 }: {
   ticket?: TicketView;
+  /** What one was to cost, where it is known by now what it costs. */
+  planned?: Schemas['MoneyView'];
   missing?: string;
   /** The figures are being worked out anew. */
   stale?: boolean;
@@ -27,17 +30,25 @@ export function Ticket({
       <div
         className={`mx-[2.74%] -mt-px rounded-b border border-t-0 border-line bg-white px-4 pt-1 pb-4 transition-opacity ${stale ? 'opacity-60' : ''}`}
       >
-        {ticket ? <Figures ticket={ticket} /> : <p className="py-6 text-center text-soft">{missing}</p>}
+        {ticket ? (
+          <Figures ticket={ticket} planned={planned} />
+        ) : (
+          <p className="py-6 text-center text-soft">{missing}</p>
+        )}
         {children}
       </div>
     </aside>
   );
 }
 
-function Figures({ ticket }: { ticket: TicketView }) {
+function Figures({ ticket, planned }: { ticket: TicketView; planned?: Schemas['MoneyView'] }) {
   return (
     <>
-      <div className="mb-1 text-center text-soft">one unit, made {ticket.units} at a time</div>
+      <div className="mb-1 text-center text-soft">
+        {ticket.spoiled
+          ? `one of the ${ticket.good} that came out well, of ${ticket.units}`
+          : `one unit, made ${ticket.units} at a time`}
+      </div>
       <Row label="Material">
         <WorkedFigure label="Material" working={ticket.material.working}>
           {ticket.material.value.amount}
@@ -58,11 +69,21 @@ function Figures({ ticket }: { ticket: TicketView }) {
           {ticket.overhead.value.amount}
         </WorkedFigure>
       </Row>
+      {ticket.spoiled && (
+        <Row label={`${ticket.units - ticket.good} spoiled, its share`}>
+          <WorkedFigure label="Share of what was spoiled" working={ticket.spoiled.working}>
+            {ticket.spoiled.value.amount}
+          </WorkedFigure>
+        </Row>
+      )}
       <Row label="Costs" last>
         <WorkedFigure label="Full cost" working={ticket.cost.working}>
           {ticket.cost.value.amount}
         </WorkedFigure>
       </Row>
+      {planned && planned.minor !== ticket.cost.value.minor && (
+        <div className="pt-1 text-right text-[13.5px] text-soft">planned {planned.amount}</div>
+      )}
       <div className="mt-3 flex items-end justify-between">
         <div>
           <div className="text-soft">At the stall</div>
@@ -114,6 +135,7 @@ function Split({ ticket }: { ticket: TicketView }) {
     { name: 'material', minor: ticket.material.value.minor, fill: '#8fb6d3' },
     { name: 'labour', minor: ticket.labour.value.minor, fill: '#1d5a85' },
     { name: 'wear', minor: ticket.overhead.value.minor, fill: '#7f9292' },
+    { name: 'spoiled', minor: ticket.spoiled?.value.minor ?? 0, fill: '#b39b4a' },
     { name: 'fees', minor: ticket.fees.value.minor, fill: '#a2382c' },
     { name: 'left', minor: Math.max(0, ticket.left.value.minor), fill: '#2c6744' },
   ];

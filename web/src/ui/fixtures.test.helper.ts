@@ -116,6 +116,7 @@ export const piece = (letter: string, more: Partial<Schemas['PieceView']> = {}):
 
 export const ticket = (more: Partial<Schemas['TicketView']> = {}): Schemas['TicketView'] => ({
   units: 12,
+  good: 12,
   handsOn: { text: '27 min', seconds: 1620 },
   batchTime: { value: { text: '5 h 24', seconds: 19440 }, working: working('5 h 24') },
   material: moneyFigure(333),

@@ -6,13 +6,19 @@ import { keys } from '../api/queries';
 import { settings } from './fixtures.test.helper';
 
 /** Renders something as it stands in the application, for a maker with the given units. */
-export function rendered(what: ReactNode, unitSystem: 'INCH' | 'METRIC' = 'INCH') {
+export function rendered(
+  what: ReactNode,
+  unitSystem: 'INCH' | 'METRIC' = 'INCH',
+  before: (client: QueryClient) => void = () => {},
+) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
   client.setQueryData(keys.settings, settings(unitSystem));
   client.setQueryData(keys.materials, { items: [], page: 0, size: 500, total: 0 });
-  return render(
+  before(client);
+  const shown = render(
     <QueryClientProvider client={client}>
       <MemoryRouter>{what}</MemoryRouter>
     </QueryClientProvider>,
   );
+  return { ...shown, client };
 }

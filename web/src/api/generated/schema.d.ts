@@ -1097,6 +1097,7 @@ export interface components {
       findings: components['schemas']['FindingView'][];
       finished?: components['schemas']['FinishedView'];
       leftOver: components['schemas']['LeftLine'][];
+      mark: string;
       needs: components['schemas']['NeedLine'][];
       offcuts: components['schemas']['OffcutOffer'][];
       sizeName: string;
@@ -1121,6 +1122,7 @@ export interface components {
       materials: components['schemas']['SlotChoice'][];
       offcuts: number[];
       ownPrice: string;
+      plannedCost?: components['schemas']['MoneyView'];
       sheet: components['schemas']['BatchSheet'];
       /** @enum {string} */
       stage: 'PLANNED' | 'CUT' | 'FINISHED';
@@ -1652,6 +1654,10 @@ export interface components {
       size?: components['schemas']['SizeToScale'];
       tooSmall: string[];
       width?: components['schemas']['LengthView'];
+    };
+    HoldForm: {
+      /** Format: int64 */
+      version: number;
     };
     ImportLine: {
       /** Format: int64 */
@@ -2605,6 +2611,7 @@ export interface components {
     StageForm: {
       goodUnits: string;
       keep?: components['schemas']['KeepForm'][];
+      mark?: string;
       reason: string;
       /** Format: int64 */
       version: number;
@@ -2764,6 +2771,8 @@ export interface components {
       batchTime: components['schemas']['TimeFigure'];
       cost: components['schemas']['MoneyFigure'];
       fees: components['schemas']['MoneyFigure'];
+      /** Format: int32 */
+      good: number;
       handsOn: components['schemas']['TimeView'];
       labour: components['schemas']['MoneyFigure'];
       left: components['schemas']['MoneyFigure'];
@@ -2773,6 +2782,7 @@ export interface components {
       ownPrice: boolean;
       perHour?: components['schemas']['MoneyFigure'];
       price: components['schemas']['MoneyView'];
+      spoiled?: components['schemas']['MoneyFigure'];
       suggested: components['schemas']['MoneyFigure'];
       /** Format: int32 */
       units: number;
@@ -3435,7 +3445,11 @@ export interface operations {
       };
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HoldForm'];
+      };
+    };
     responses: {
       /** @description OK */
       200: {
@@ -3457,7 +3471,11 @@ export interface operations {
       };
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HoldForm'];
+      };
+    };
     responses: {
       /** @description OK */
       200: {

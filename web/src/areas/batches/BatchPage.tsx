@@ -254,7 +254,13 @@ function Editor({
         </div>
         <Ticket
           ticket={sheet?.ticket}
-          missing={refused[0]?.sentence ?? 'The ticket follows from the plan.'}
+          planned={batch?.plannedCost}
+          missing={
+            refused[0]?.sentence ??
+            (batch?.finishedUnits === 0
+              ? 'None came out well, so there is nothing to price.'
+              : 'The ticket follows from the plan.')
+          }
           stale={preview.isFetching}
         >
           {batch?.stage !== 'FINISHED' && (
@@ -272,8 +278,8 @@ function Editor({
           )}
         </Ticket>
       </div>
-      {confirming && batch && sheet && (
-        <StagePanel kind={confirming} batch={batch} sheet={sheet} onClose={() => setConfirming(undefined)} />
+      {confirming && batch && (
+        <StagePanel kind={confirming} batchId={batch.id} onClose={() => setConfirming(undefined)} />
       )}
       {save.problem?.isClash && (
         <ClashPanel

@@ -8,6 +8,7 @@ const time = (text: string, seconds: number) => ({ text, seconds });
 const cloth = (value: number) => amount(`${value} in`, value, length(`${value} in`, `${value} cm`));
 
 const sheet: Schemas['BatchSheet'] = {
+  mark: 'a',
   designName: 'Heron',
   sizeName: 'medium',
   units: 24,

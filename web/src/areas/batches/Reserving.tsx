@@ -8,11 +8,11 @@ import { useSend } from '../../ui/useSend';
 export function Reserving({ batch, sheet }: { batch: Schemas['BatchView']; sheet: Schemas['BatchSheet'] }) {
   const [missing, setMissing] = useState<string[]>([]);
   const reserve = useSend(
-    () => api.post<Schemas['BatchReserved']>(`/api/batches/${batch.id}/reserve`, {}),
+    () => api.post<Schemas['BatchReserved']>(`/api/batches/${batch.id}/reserve`, { version: batch.version }),
     (reserved) => setMissing(reserved.missing),
   );
   const release = useSend(
-    () => api.post<Schemas['BatchView']>(`/api/batches/${batch.id}/release`, {}),
+    () => api.post<Schemas['BatchView']>(`/api/batches/${batch.id}/release`, { version: batch.version }),
     () => setMissing([]),
   );
   const coming = sheet.needs.filter((need) => batch.stage === 'PLANNED' || need.kind !== 'CLOTH');

@@ -1,7 +1,8 @@
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
 import { length } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { server } from '../designs/editing.test.helper';
@@ -18,34 +19,63 @@ const left = (width: string): Schemas['LeftLine'] => ({
   count: 2,
 });
 
-const sheet = {
-  units: 4,
-  needs: [],
-  leftOver: [left('7 1/2 in'), left('20 in')],
-} as unknown as Schemas['BatchSheet'];
-const batch = { id: 9, version: 2 } as Schemas['BatchView'];
+const batch = (...leftOver: Schemas['LeftLine'][]) =>
+  ({
+    id: 9,
+    version: 2,
+    sheet: { mark: 'now', units: 4, needs: [], leftOver },
+  }) as unknown as Schemas['BatchView'];
+
+const panel = (kind: 'cut' | 'finish', before?: Schemas['BatchView']) =>
+  rendered(<StagePanel kind={kind} batchId={9} onClose={() => {}} />, 'INCH', (client) =>
+    client.setQueryData([...keys.batches, 9], before),
+  );
 
 describe('cutting', () => {
   it('keeps the offcuts that are ticked, in the sizes that were set right', async () => {
-    const sent = server({ '/api/batches/9/cut': {} });
-    rendered(<StagePanel kind="cut" batch={batch} sheet={sheet} onClose={() => {}} />);
-    const across = screen.getByLabelText('Across, offcut 1');
+    const sent = server({
+      '/api/batches/9': batch(left('7 1/2 in'), left('20 in')),
+      '/api/batches/9/cut': {},
+    });
+    panel('cut');
+    const across = await screen.findByLabelText('Across, offcut 1');
     await userEvent.clear(across);
     await userEvent.type(across, '7 in');
     await userEvent.click(screen.getByRole('checkbox', { name: 'Keep 2 of Juniper Dot, 20 in by 6 in' }));
     await userEvent.click(screen.getByRole('button', { name: 'It is cut' }));
-    expect(sent[0]?.body).toMatchObject({
+    expect(sent.find((one) => one.path.endsWith('/cut'))?.body).toMatchObject({
       version: 2,
+      mark: 'now',
       keep: [{ materialId: 7, width: '7 in', height: '6 in', count: '2' }],
     });
   });
 
+  it('goes by the plan as it is now, not by what this tab read before', async () => {
+    server({ '/api/batches/9': batch(left('14 in')) });
+    panel('cut', batch(left('35 in'), left('5 in')));
+    expect(screen.queryByLabelText('Across, offcut 1')).toBeNull();
+    expect(await screen.findByLabelText('Across, offcut 1')).toHaveValue('14 in');
+    expect(screen.queryByLabelText('Across, offcut 2')).toBeNull();
+  });
+
+  it('follows a plan that changes under it and keeps what was typed where it still stands', async () => {
+    const answers: Record<string, unknown> = { '/api/batches/9': batch(left('14 in'), left('5 in')) };
+    server(answers);
+    const { client } = panel('cut');
+    const second = await screen.findByLabelText('Across, offcut 2');
+    await userEvent.type(second, '{Backspace}{Backspace}{Backspace}{Backspace}4 in');
+    answers['/api/batches/9'] = batch(left('20 in'), left('5 in'));
+    await act(() => client.invalidateQueries());
+    expect(await screen.findByDisplayValue('20 in')).toBe(screen.getByLabelText('Across, offcut 1'));
+    expect(screen.getByLabelText('Across, offcut 2')).toHaveValue('4 in');
+  });
+
   it('keeps nothing when bags are finished', async () => {
-    const sent = server({ '/api/batches/9/finish': {} });
-    rendered(<StagePanel kind="finish" batch={batch} sheet={sheet} onClose={() => {}} />);
+    const sent = server({ '/api/batches/9': batch(left('7 1/2 in')), '/api/batches/9/finish': {} });
+    panel('finish');
+    await userEvent.click(await screen.findByRole('button', { name: 'They are finished' }));
     expect(screen.queryByText('Keep what is left?')).toBeNull();
-    await userEvent.click(screen.getByRole('button', { name: 'They are finished' }));
-    expect(sent[0]?.body).not.toHaveProperty('keep');
+    expect(sent.find((one) => one.path.endsWith('/finish'))?.body).not.toHaveProperty('keep');
   });
 });
 

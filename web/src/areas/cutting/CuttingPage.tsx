@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useBatch } from '../../api/queries';
+import { keys } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
@@ -264,7 +264,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
         </>
       )}
       {panel === 'spoiled' && <SpoiledPanel batchId={id} cloth={cloth} onClose={() => setPanel(undefined)} />}
-      {panel === 'cut' && <Confirm id={id} onClose={() => setPanel(undefined)} />}
+      {panel === 'cut' && <StagePanel kind="cut" batchId={id} onClose={() => setPanel(undefined)} />}
     </>
   );
 }
@@ -320,12 +320,6 @@ function Laid({
       </div>
     </figure>
   );
-}
-
-/** Confirms that the cloth is cut: it leaves the shelf by the layouts, and offcuts come back. */
-function Confirm({ id, onClose }: { id: number; onClose: () => void }) {
-  const { data: batch } = useBatch(id);
-  return batch ? <StagePanel kind="cut" batch={batch} sheet={batch.sheet} onClose={onClose} /> : null;
 }
 
 function Searching({

@@ -37,12 +37,12 @@ class StockTest {
                         "/api/suppliers",
                         Map.of("requestId", UUID.randomUUID(), "version", 0, "name", "A shop", "postage", "3.90"))
                 .id();
-        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "10 yd")));
-        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "10 yd")));
-        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "10 yd")));
-        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "40 yd")));
-        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "200")));
-        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "200")));
+        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "100 yd")));
+        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "100 yd")));
+        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "100 yd")));
+        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "200 yd")));
+        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "900")));
+        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "900")));
         design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
                 .id();
     }
@@ -186,6 +186,145 @@ class StockTest {
         return shelf(material).get("worth").get("minor").asLong();
     }
 
+    private static Answer reserve(Answer batch) {
+        return hold(batch, "reserve");
+    }
+
+    private static Answer release(Answer batch) {
+        return hold(batch, "release");
+    }
+
+    private static Answer hold(Answer batch, String what) {
+        long version =
+                APP.get("/api/batches/" + batch.id()).body().get("version").asLong();
+        return APP.post("/api/batches/" + batch.id() + "/" + what, Map.of("version", version));
+    }
+
+    private static long heldOf(long material) {
+        return APP.get("/api/materials/" + material)
+                .body()
+                .get("held")
+                .get("value")
+                .asLong();
+    }
+
+    @Test
+    void aHoldFollowsThePlanAndEndsWithIt() {
+        long first = enter(APP.cloth("Held first", "44 in", "9.00", "6 yd"));
+        long second = enter(APP.cloth("Held second", "44 in", "9.00", "6 yd"));
+        Answer made = planned("4", shelfWith("outer", first));
+        long labels = heldOf(SHELF.get("label"));
+        assertThat(reserve(made).status()).isEqualTo(200);
+        assertThat(heldOf(first)).isPositive();
+        Map<String, Object> changed = batch("4", shelfWith("outer", second), List.of());
+        changed.put("version", made.body().get("version").asLong());
+        Answer after = APP.put("/api/batches/" + made.id(), changed);
+        assertThat(after.status()).as(after.body().toString()).isEqualTo(200);
+        assertThat(heldOf(first)).isZero();
+        assertThat(heldOf(second))
+                .isEqualTo(need(after.body(), second).get("needed").get("value").asLong());
+        Answer stale = APP.post("/api/batches/" + made.id() + "/reserve", Map.of("version", 0));
+        assertThat(stale.status()).isEqualTo(409);
+        long version = after.body().get("version").asLong();
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut", Map.of("version", version, "reason", "", "goodUnits", ""));
+        assertThat(heldOf(second)).isZero();
+        assertThat(heldOf(SHELF.get("label"))).isEqualTo(labels + 4);
+        APP.post(
+                "/api/batches/" + made.id() + "/finish",
+                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "4"));
+        assertThat(heldOf(SHELF.get("label"))).isEqualTo(labels);
+        assertThat(reserve(made).detail()).contains("is finished already");
+    }
+
+    @Test
+    void keptOffcutsAreNeverWorthMoreThanTheirCloth() {
+        long cloth = enter(APP.cloth("Kept whole", "44 in", "9.00", "6 yd"));
+        Answer made = planned("4", shelfWith("outer", cloth));
+        long version = made.body().get("version").asLong();
+        Map<String, Object> large =
+                Map.of("materialId", cloth, "width", "40 in", "height", "20 in", "count", "2", "place", "");
+        Answer refused = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of("version", version, "reason", "", "goodUnits", "", "keep", List.of(large)));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("There can't be 2 of 40 in × 20 in left of “Kept whole”");
+        assertThat(shelf(cloth).get("lots")).hasSize(1);
+    }
+
+    @Test
+    void anOffcutOfGivenClothIsGivenAndOfItsDyeLot() {
+        long cloth = enter(APP.cloth("Given away", "44 in", "9.00", ""));
+        Map<String, Object> given = movement("GIVEN", "6 yd", "");
+        given.put("dyeLot", "0815");
+        APP.post("/api/materials/" + cloth + "/movements", given);
+        for (String school : List.of("FIRST_IN_FIRST_OUT", "MOVING_AVERAGE", "REPLACEMENT")) {
+            school(school);
+            ObjectNode settings = APP.settings("INCH");
+            ((ObjectNode) settings.get("shelf")).put("givenCostsNothing", true);
+            APP.put("/api/settings", settings);
+            Answer made = planned("4", shelfWith("outer", cloth));
+            Map<String, Object> small =
+                    Map.of("materialId", cloth, "width", "8 in", "height", "6 in", "count", "1", "place", "");
+            Answer cut = APP.post(
+                    "/api/batches/" + made.id() + "/cut",
+                    Map.of(
+                            "version",
+                            made.body().get("version").asLong(),
+                            "reason",
+                            "",
+                            "goodUnits",
+                            "",
+                            "keep",
+                            List.of(small)));
+            assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+            for (JsonNode line : cut.body().get("sheet").get("ticket").get("lines")) {
+                assertThat(line.get("cost").get("value").get("minor").asLong())
+                        .as("%s, %s", school, line.get("name"))
+                        .isNotNegative();
+            }
+            JsonNode offcut = shelf(cloth).get("lots").get(1);
+            assertThat(offcut.get("origin").asString()).isEqualTo("OFFCUT_KEPT");
+            assertThat(offcut.get("dyeLot").asString()).isEqualTo("0815");
+            assertThat(worth(cloth)).isZero();
+        }
+        ObjectNode settings = APP.settings("INCH");
+        ((ObjectNode) settings.get("shelf")).put("givenCostsNothing", false);
+        APP.put("/api/settings", settings);
+        school("FIRST_IN_FIRST_OUT");
+    }
+
+    @Test
+    void whatABagCostIsTheSameEverywhereOnceSomeAreSpoiled() {
+        Answer made = planned("12", SHELF);
+        Answer cut = APP.post(
+                "/api/batches/" + made.id() + "/cut",
+                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+        assertThat(cut.body().get("plannedCost").get("amount").asString()).isEqualTo(cost(made.body()));
+        Answer finished = APP.post(
+                "/api/batches/" + made.id() + "/finish",
+                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "11"));
+        JsonNode ticket = finished.body().get("sheet").get("ticket");
+        String each = cost(finished.body());
+        assertThat(each).isNotEqualTo(cost(cut.body()));
+        assertThat(ticket.get("good").asInt()).isEqualTo(11);
+        assertThat(ticket.get("spoiled").get("working").get("rule").asString())
+                .contains("bear what the spoiled ones took");
+        assertThat(finished.body().get("plannedCost").get("amount").asString()).isEqualTo(cost(made.body()));
+        JsonNode line = APP.get("/api/batches").body().get("items").get(0);
+        assertThat(line.get("id").asLong()).isEqualTo(made.id());
+        assertThat(line.get("cost").get("amount").asString()).isEqualTo(each);
+        assertThat(line.get("perHour").get("amount").asString())
+                .isEqualTo(ticket.get("perHour").get("value").get("amount").asString());
+        JsonNode goods = APP.get("/api/finished-goods?query=test%20pouch")
+                .body()
+                .get("page")
+                .get("items")
+                .get(0);
+        assertThat(goods.get("batchId").asLong()).isEqualTo(made.id());
+        assertThat(goods.get("unitCost").get("amount").asString()).isEqualTo(each);
+    }
+
     @Test
     void aDeliveryIsEnteredInOneGoAndItsTotalHasToAddUp() {
         long ring = enter(APP.material("NOTION", "Ring", "", "2.00", "10", ""));
@@ -279,7 +418,7 @@ class StockTest {
         }
         ExecutorService pool = Executors.newFixedThreadPool(6);
         List<Callable<Answer>> reserving = batches.stream()
-                .<Callable<Answer>>map(one -> () -> APP.post("/api/batches/" + one.id() + "/reserve", Map.of()))
+                .<Callable<Answer>>map(one -> () -> reserve(one))
                 .toList();
         long held = 0;
         for (var answer : pool.invokeAll(reserving)) {
@@ -311,7 +450,7 @@ class StockTest {
         long cloth = enter(APP.cloth("Wanted twice", "44 in", "9.00", "1 1/2 yd"));
         Answer first = planned("8", shelfWith("outer", cloth));
         Answer second = planned("8", shelfWith("outer", cloth));
-        APP.post("/api/batches/" + second.id() + "/reserve", Map.of());
+        reserve(second);
         JsonNode seen = need(APP.get("/api/batches/" + first.id()).body(), cloth);
         assertThat(seen.get("heldForOthers").get("value").asLong())
                 .isEqualTo(need(second.body(), cloth).get("needed").get("value").asLong());
@@ -327,9 +466,7 @@ class StockTest {
                 .isEqualTo(clash.get("shortBy").get("value").asLong());
         Answer taken = move(cloth, "USED", "1 1/2 yd", "");
         assertThat(taken.detail()).contains("are held for batch " + second.id());
-        assertThat(APP.post("/api/batches/" + second.id() + "/release", Map.of())
-                        .status())
-                .isEqualTo(200);
+        assertThat(release(second).status()).isEqualTo(200);
         assertThat(move(cloth, "USED", "1 1/2 yd", "").status()).isEqualTo(201);
     }
 
@@ -345,8 +482,7 @@ class StockTest {
                         List.of(line(dyed, "1", "1 yd", "10.00", "A"), line(dyed, "1", "3 yd", "30.00", "B"))));
         Answer small = planned("3", shelfWith("outer", dyed));
         Answer large = planned("30", shelfWith("outer", dyed));
-        JsonNode reserved =
-                APP.post("/api/batches/" + large.id() + "/reserve", Map.of()).body();
+        JsonNode reserved = reserve(large).body();
         assertThat(reserved.get("missing").get(0).asString())
                 .contains("No one dye lot of “Dyed” has")
                 .contains("the largest has 3 yd");
@@ -354,7 +490,7 @@ class StockTest {
                 new HashMap<>(Map.of("version", large.body().get("version").asLong(), "reason", "", "goodUnits", ""));
         Answer mixed = APP.post("/api/batches/" + large.id() + "/cut", stage);
         assertThat(mixed.detail()).contains("say why dyes may be mixed");
-        APP.post("/api/batches/" + small.id() + "/reserve", Map.of());
+        reserve(small);
         JsonNode lots = shelf(dyed).get("lots");
         assertThat(lots.get(0).get("dyeLot").asString()).isEqualTo("A");
         assertThat(lots.get(0).get("held").get("value").asLong()).isPositive();
@@ -428,7 +564,7 @@ class StockTest {
                         "5",
                         shelfWith("outer", cloth),
                         List.of(offers.get(0).get("lotId").asLong())));
-        APP.post("/api/batches/" + stored.id() + "/reserve", Map.of());
+        reserve(stored);
         Answer used = APP.post(
                 "/api/batches/" + stored.id() + "/cut",
                 Map.of("version", stored.body().get("version").asLong(), "reason", "", "goodUnits", ""));

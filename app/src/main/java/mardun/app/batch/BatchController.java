@@ -10,6 +10,7 @@ import mardun.app.batch.BatchViews.BatchLine;
 import mardun.app.batch.BatchViews.BatchReserved;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.StageForm;
 import mardun.app.show.PageView;
@@ -88,12 +89,12 @@ class BatchController {
     }
 
     @PostMapping("/batches/{id}/reserve")
-    BatchReserved reserveForBatch(@PathVariable long id) {
-        return batches.reserve(id);
+    BatchReserved reserveForBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        return batches.reserve(id, form.version());
     }
 
     @PostMapping("/batches/{id}/release")
-    BatchView releaseFromBatch(@PathVariable long id) {
-        return batches.release(id);
+    BatchView releaseFromBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        return batches.release(id, form.version());
     }
 }

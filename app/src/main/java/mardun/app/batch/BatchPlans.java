@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.SlotChoice;
@@ -64,7 +65,28 @@ class BatchPlans {
             List<Supply> supplies,
             Workroom workroom,
             Shelves shelves,
-            @Nullable Long batchId) {}
+            @Nullable Long batchId,
+            Optional<Money> plannedCost) {
+
+        /** What one costs: as planned, or as those came out that came out well. */
+        Optional<Money> cost() {
+            return plan.cost().map(cost -> cost.full().value());
+        }
+
+        /** Tells this state of the plan from another that takes or leaves something else. */
+        String mark() {
+            return Integer.toHexString(plan.needs().stream()
+                    .map(need -> List.of(
+                            need.supply().key(),
+                            need.part(),
+                            need.amount(),
+                            need.offcuts(),
+                            need.left(),
+                            need.takenOfRolls()))
+                    .toList()
+                    .hashCode());
+        }
+    }
 
     /** What a batch is made of: which material in which slot, and which offcuts and precuts it may use. */
     record Choices(List<SlotChoice> materials, List<Long> offcuts) {}
@@ -94,7 +116,9 @@ class BatchPlans {
                 own,
                 shelves,
                 batchId,
-                byKey(sheets, supplies, document, current));
+                byKey(sheets, supplies, document, current),
+                OptionalInt.empty(),
+                Optional.empty());
     }
 
     Planned of(Batch batch, Settings current) {
@@ -151,7 +175,9 @@ class BatchPlans {
                 own(batch, workroom),
                 shelves,
                 batch.id(),
-                byKey(sheets, supplies, document, current));
+                byKey(sheets, supplies, document, current),
+                OptionalInt.empty(),
+                Optional.empty());
     }
 
     private Planned frozen(Batch batch, FrozenInputs frozen, Shelves shelves) {
@@ -171,7 +197,10 @@ class BatchPlans {
                 own(batch, workroom),
                 shelves,
                 batch.id(),
-                frozen.sheetsByKey());
+                frozen.sheetsByKey(),
+                batch.finishedUnits().map(OptionalInt::of).orElse(OptionalInt.empty()),
+                Optional.ofNullable(frozen.plannedCostMinor())
+                        .map(minor -> Money.ofMinor(frozen.workroom().currencyUnit(), minor)));
     }
 
     private static Optional<Money> own(Batch batch, Workroom workroom) {
@@ -275,16 +304,19 @@ class BatchPlans {
             Optional<Money> own,
             Shelves shelves,
             @Nullable Long batchId,
-            Map<String, CuttingSheet> sheets) {
+            Map<String, CuttingSheet> sheets,
+            OptionalInt good,
+            Optional<Money> plannedCost) {
         Design design = DesignService.stored(document);
         int index = Math.max(0, document.sizes().indexOf(size));
         return new Planned(
-                planner.plan(design, index, units, supplies, workroom, own, sheets),
+                planner.plan(design, index, units, supplies, workroom, own, sheets, good),
                 design,
                 document,
                 supplies,
                 workroom,
                 shelves,
-                batchId);
+                batchId,
+                plannedCost);
     }
 }

@@ -1,6 +1,5 @@
 package mardun.app.batch;
 
-import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -13,8 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchPlans.Choices;
 import mardun.app.batch.BatchPlans.Planned;
@@ -43,6 +40,7 @@ import mardun.app.material.MaterialView;
 import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.material.StockService;
+import mardun.app.material.StockService.CutCloth;
 import mardun.app.material.StockService.KeptOffcut;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
@@ -57,7 +55,6 @@ import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.Supply;
-import mardun.core.cutting.Offcuts;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
 import mardun.core.design.Role;
@@ -88,6 +85,7 @@ public class BatchService {
     private final BatchRepository batches;
     private final DesignService designs;
     private final BatchPlans plans;
+    private final BatchHolds holds;
     private final ReservationService reservations;
     private final StockService stock;
     private final StockShelves shelves;
@@ -102,6 +100,7 @@ public class BatchService {
             BatchRepository batches,
             DesignService designs,
             BatchPlans plans,
+            BatchHolds holds,
             ReservationService reservations,
             StockService stock,
             StockShelves shelves,
@@ -114,6 +113,7 @@ public class BatchService {
         this.batches = batches;
         this.designs = designs;
         this.plans = plans;
+        this.holds = holds;
         this.reservations = reservations;
         this.stock = stock;
         this.shelves = shelves;
@@ -231,7 +231,7 @@ public class BatchService {
     }
 
     public BatchView create(BatchForm form) {
-        return get(onceOnly.make(form.requestId(), () -> {
+        return get(onceOnly.make(form.requestId(), "batch", form, () -> {
             Batch batch = new Batch(form.designId(), clock.instant());
             batch.enter(read(form));
             return batches.saveAndFlush(batch).id();
@@ -246,7 +246,7 @@ public class BatchService {
             case PLANNED -> {
                 batch.enter(read(form));
                 batches.saveAndFlush(batch);
-                holdAgain(batch);
+                holds.follow(batch);
             }
             case CUT -> {
                 FieldReader fields = new FieldReader();
@@ -278,66 +278,27 @@ public class BatchService {
 
     /** Holds for a batch what it still takes, as far as it is free; says what goes short. */
     @Transactional
-    public BatchReserved reserve(long id) {
-        Batch batch = open(id);
-        Settings current = settings.current();
-        Planned planned = plans.of(batch, current);
-        List<String> missing = reservations.reserve(id, wants(planned, stillToCome(batch)));
-        return new BatchReserved(view(batch, current), missing);
+    public BatchReserved reserve(long id, long version) {
+        Batch batch = open(id, version);
+        List<String> missing = holds.hold(batch);
+        return new BatchReserved(view(batch, settings.current()), missing);
     }
 
     /** Gives back what a batch holds. */
     @Transactional
-    public BatchView release(long id) {
-        Batch batch = open(id);
+    public BatchView release(long id, long version) {
+        Batch batch = open(id, version);
         reservations.release(id);
         return view(batch, settings.current());
     }
 
-    private Batch open(long id) {
-        Batch batch = find(id);
+    private Batch open(long id, long version) {
+        Batch batch = forChange(id);
         if (batch.stage() == BatchStage.FINISHED) {
             throw RefusedException.conflict("Batch " + id + " is finished already; it takes nothing more.");
         }
+        ChangedMeanwhileException.check("Batch " + id, version, batch.version());
         return batch;
-    }
-
-    /** What a batch held it holds on to when its plan changes, as far as the new plan takes it. */
-    private void holdAgain(Batch batch) {
-        Planned planned = plans.of(batch, settings.current());
-        boolean holds = planned.plan().needs().stream().anyMatch(need -> holds(batch.id(), planned, need));
-        if (holds) {
-            reservations.release(batch.id());
-            reservations.reserve(batch.id(), wants(planned, need -> true));
-        }
-    }
-
-    private static boolean holds(long batchId, Planned planned, Need need) {
-        long id = Long.parseLong(need.supply().key());
-        return planned.shelves().has(id)
-                && planned.shelves().heldFor(batchId, id, need.part()).isPositive();
-    }
-
-    private static Predicate<Need> stillToCome(Batch batch) {
-        return need ->
-                batch.stage() == BatchStage.PLANNED || !need.supply().kind().leavesWhenCut();
-    }
-
-    private static List<Want> wants(Planned planned, Predicate<Need> which) {
-        return planned.plan().needs().stream()
-                .filter(which)
-                .map(need -> new Want(
-                        Long.parseLong(need.supply().key()),
-                        need.part(),
-                        need.amount(),
-                        need.offcuts().stream()
-                                .collect(Collectors.toMap(
-                                        use -> Long.parseLong(use.key()), Offcuts.Use::count, Long::sum)),
-                        need.takenOfRolls().entrySet().stream()
-                                .collect(Collectors.toMap(
-                                        roll -> Long.parseLong(roll.getKey()),
-                                        roll -> roll.getValue().nanometres()))))
-                .toList();
     }
 
     /** The cloth is cut: it leaves the stock, and what the plan was worked out from is kept as it is now. */
@@ -349,14 +310,15 @@ public class BatchService {
         if (!planned.plan().isComplete()) {
             throw RefusedException.conflict(firstRefusal(planned, current));
         }
+        checkMark(form, planned, id);
         List<KeptOffcut> kept = kept(form, planned, current);
         Map<Long, List<Long>> movements = reservations.take(
                 id,
                 MovementKind.CUT,
-                wants(planned, need -> need.supply().kind().leavesWhenCut()),
+                BatchHolds.wants(planned, need -> need.supply().kind().leavesWhenCut()),
                 form.reason().strip());
-        stock.keep(id, kept, movements);
-        batch.cut(frozen(planned, planned.supplies()), clock.instant());
+        stock.keep(id, kept, new CutCloth(movements, CuttingJobs.covered(planned)));
+        batch.cut(frozen(planned, planned.supplies(), planned.cost()), clock.instant());
         batches.saveAndFlush(batch);
         return view(batch, current);
     }
@@ -370,13 +332,17 @@ public class BatchService {
         int good = fields.count("goodUnits", form.goodUnits(), 0, batch.units());
         fields.check();
         Planned planned = plans.of(batch, current);
-        reservations.take(
-                id,
-                MovementKind.USED,
-                wants(planned, need -> !need.supply().kind().leavesWhenCut()),
-                form.reason().strip());
-        takeThread(batch, planned);
-        batch.finish(good, frozen(planned, asUsed(batch, planned)), clock.instant());
+        checkMark(form, planned, id);
+        List<Want> wants =
+                BatchHolds.wants(planned, need -> !need.supply().kind().leavesWhenCut());
+        List<Spool> spools = shelves.spools();
+        reservations.lock(Stream.concat(
+                        wants.stream().map(Want::materialId), spools.stream().map(Spool::materialId))
+                .toList());
+        reservations.take(id, MovementKind.USED, wants, form.reason().strip());
+        takeThread(batch, planned, spools);
+        reservations.release(id);
+        batch.finish(good, frozen(planned, asUsed(batch, planned), planned.plannedCost()), clock.instant());
         batches.saveAndFlush(batch);
         if (good > 0) {
             receiveGoods(batch, plans.of(batch, current), good);
@@ -384,7 +350,15 @@ public class BatchService {
         return view(batch, current);
     }
 
-    private String frozen(Planned planned, List<Supply> supplies) {
+    /** What is confirmed is what was shown: a layout chosen meanwhile in another tab takes other cloth. */
+    private static void checkMark(StageForm form, Planned planned, long id) {
+        if (form.mark() != null && !form.mark().equals(planned.mark())) {
+            throw RefusedException.conflict("What batch " + id
+                    + " takes has changed since this was shown. Nothing was booked; look at it as it is now.");
+        }
+    }
+
+    private String frozen(Planned planned, List<Supply> supplies, Optional<Money> plannedCost) {
         return json.writeValueAsString(new FrozenInputs(
                 planned.document(),
                 supplies.stream().map(FrozenSupply::of).toList(),
@@ -393,7 +367,8 @@ public class BatchService {
                         .flatMap(need -> need.sheet().stream()
                                 .map(sheet -> FrozenSheet.of(
                                         Long.parseLong(need.supply().key()), sheet)))
-                        .toList()));
+                        .toList(),
+                plannedCost.map(Money::getAmountMinorLong).orElse(null)));
     }
 
     /** The materials at what the ledger says that the batch took of them, which stays so whatever school is chosen later. */
@@ -410,8 +385,8 @@ public class BatchService {
     }
 
     /** Thread that a step's set-up names goes off its spool, by the hours at the machine; no more than is there. */
-    private void takeThread(Batch batch, Planned planned) {
-        for (Spool spool : shelves.spools()) {
+    private void takeThread(Batch batch, Planned planned, List<Spool> spools) {
+        for (Spool spool : spools) {
             Duration hours = ThreadUse.time(planned.design().steps(), batch.units(), spool.name());
             Amount used = Amount.of(ThreadUse.length(hours, spool.perHour()));
             Amount there = shelves.read(List.of(spool.materialId())).onHand(spool.materialId(), Part.WHOLE);
@@ -453,7 +428,7 @@ public class BatchService {
         Map<Long, Map<Part, Amount>> byPart = new LinkedHashMap<>();
         plans.of(batches.findByStageInOrderByIdAsc(OPEN), settings.current())
                 .forEach((batch, planned) -> planned.plan().needs().stream()
-                        .filter(stillToCome(batch))
+                        .filter(BatchHolds.stillToCome(batch))
                         .forEach(need -> byPart.computeIfAbsent(
                                         Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
                                 .merge(need.part(), need.wanted(), Amount::plus)));
@@ -479,7 +454,7 @@ public class BatchService {
         Map<Wanted, Need> first = new LinkedHashMap<>();
         Map<String, String> names = new HashMap<>();
         open.forEach((batch, planned) -> planned.plan().needs().stream()
-                .filter(stillToCome(batch))
+                .filter(BatchHolds.stillToCome(batch))
                 .filter(need ->
                         planned.shelves().has(Long.parseLong(need.supply().key())))
                 .forEach(need -> {
@@ -575,10 +550,7 @@ public class BatchService {
     }
 
     private void receiveGoods(Batch batch, Planned planned, int good) {
-        Money full = planned.plan().cost().orElseThrow().full().value();
-        long unitCost = full.multipliedBy(batch.units())
-                .dividedBy(good, RoundingMode.HALF_UP)
-                .getAmountMinorLong();
+        long unitCost = planned.cost().orElseThrow().getAmountMinorLong();
         goods.receive(new NewGoods(
                 batch.id(),
                 planned.design().name(),
@@ -605,15 +577,20 @@ public class BatchService {
                 .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer."));
     }
 
+    private Batch forChange(long id) {
+        return batches.findForChange(id)
+                .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer."));
+    }
+
     private Batch checkedVersion(long id, long version) {
-        Batch batch = find(id);
+        Batch batch = forChange(id);
         ChangedMeanwhileException.check("Batch " + id, version, batch.version());
         return batch;
     }
 
     /** A second click on the same button finds the batch already further, which is said before its version is. */
     private Batch inStage(long id, long version, BatchStage wanted, String done) {
-        Batch batch = find(id);
+        Batch batch = forChange(id);
         if (batch.stage().compareTo(wanted) > 0) {
             throw RefusedException.conflict("Batch " + id + " is " + done + " already.");
         }
@@ -650,6 +627,7 @@ public class BatchService {
                 plans.choices(batch).materials(),
                 plans.choices(batch).offcuts(),
                 batch.finishedUnits().orElse(null),
+                planned.plannedCost().map(current.writer()::money).orElse(null),
                 sheet(
                         planned,
                         current,

@@ -69,6 +69,7 @@ final class BatchSheetWriter {
                         slot -> "no " + slot.label().toLowerCase() + " chosen"));
         planned.supplies().forEach(supply -> names.put(supply.slot(), supply.name()));
         return new BatchSheet(
+                planned.mark(),
                 design.name(),
                 plan.sized().size(),
                 plan.units(),

@@ -51,11 +51,11 @@ public final class BatchViews {
             long designId,
             @NotNull String sizeName,
             @NotNull String units,
-            @NotNull @Size(max = 50) List<@Valid SlotChoice> materials,
+            @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
             @NotNull String ownPrice,
             @Nullable LocalDate dueOn,
             @NotNull @Size(max = 120) String forWhat,
-            @Nullable @Size(max = 200) List<Long> offcuts) {}
+            @Nullable @Size(max = 200) List<@NotNull Long> offcuts) {}
 
     /**
      * A stage to be confirmed.
@@ -63,12 +63,14 @@ public final class BatchViews {
      * @param reason why the shelf may go below zero; empty if it needn't
      * @param keep when cutting, the offcuts that are kept; absent for none
      * @param goodUnits when finishing, how many came out well, as typed
+     * @param mark the plan's mark as it was shown, so that nothing else is booked than was confirmed
      */
     public record StageForm(
             long version,
+            @Nullable @Size(max = 20) String mark,
             @NotNull @Size(max = 300) String reason,
             @NotNull String goodUnits,
-            @Nullable @Valid @Size(max = 100) List<KeepForm> keep) {}
+            @Nullable @Size(max = 100) List<@NotNull @Valid KeepForm> keep) {}
 
     /** An offcut to be kept, as it is typed. */
     public record KeepForm(
@@ -81,7 +83,18 @@ public final class BatchViews {
     /** A batch for which material was reserved, and what goes short, each in a sentence. */
     public record BatchReserved(BatchView batch, List<String> missing) {}
 
-    /** A batch with its plan. */
+    /**
+     * A reservation to be made or given back.
+     *
+     * @param version that the batch was read at
+     */
+    public record HoldForm(long version) {}
+
+    /**
+     * A batch with its plan.
+     *
+     * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
+     */
     public record BatchView(
             long id,
             long version,
@@ -94,6 +107,7 @@ public final class BatchViews {
             List<SlotChoice> materials,
             List<Long> offcuts,
             @Nullable Integer finishedUnits,
+            @Nullable MoneyView plannedCost,
             BatchSheet sheet) {}
 
     /** A batch in the list. */
@@ -123,8 +137,13 @@ public final class BatchViews {
      */
     public record OpenBatches(List<BatchLine> lines, List<StepLine> stepsOfTheFirst, List<ShortLine> shortages) {}
 
-    /** All that follows from a batch's choices. */
+    /**
+     * All that follows from a batch's choices.
+     *
+     * @param mark tells this state of the plan from another that takes or leaves something else
+     */
     public record BatchSheet(
+            String mark,
             String designName,
             String sizeName,
             int units,

@@ -1,5 +1,6 @@
 package mardun.app.batch;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Piece;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
+import mardun.core.measure.Area;
 import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -47,6 +49,18 @@ final class CuttingJobs {
     /** The pieces that are cut from a cloth. */
     static List<CutPiece> pieces(Supply cloth, Planned planned) {
         return BatchPlanner.cutPieces(cloth, lines(cloth, planned));
+    }
+
+    /** What the pieces of each cloth cover, those that are cut once more among them. */
+    static Map<Long, Area> covered(Planned planned) {
+        Map<Long, Area> covered = new HashMap<>();
+        cloths(planned)
+                .forEach(cloth -> covered.put(
+                        Long.parseLong(cloth.key()),
+                        pieces(cloth, planned).stream()
+                                .map(piece -> piece.extent().area().times(piece.count()))
+                                .reduce(Area.ZERO, Area::plus)));
+        return covered;
     }
 
     /** The lines of the cut list that are cut from a cloth. */
@@ -102,6 +116,6 @@ final class CuttingJobs {
     static CuttingSheet sheet(Sheet sheet, Supply cloth, List<Piece> pieces, Settings current) {
         CuttingLayout whole = whole(sheet, BatchPlanner.widthToCut(cloth, pieces));
         CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
-        return new CuttingSheet(whole, current.cutting().squaring(), sheet.extra(), bill.goesBack());
+        return new CuttingSheet(whole, current.cutting().squaring(), sheet.extra(), bill.back());
     }
 }

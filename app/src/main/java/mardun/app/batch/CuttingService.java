@@ -56,7 +56,9 @@ import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Value;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** How batches are cut: their layouts, the cuts in order, and what if. */
 @Service
@@ -71,30 +73,36 @@ public class CuttingService {
 
     private final BatchRepository batches;
     private final BatchPlans plans;
+    private final BatchHolds holds;
     private final CuttingSheets sheets;
     private final LayoutQueue queue;
     private final MaterialService materials;
     private final StockShelves shelves;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
+    private final TransactionTemplate writing;
 
     CuttingService(
             BatchRepository batches,
             BatchPlans plans,
+            BatchHolds holds,
             CuttingSheets sheets,
             LayoutQueue queue,
             MaterialService materials,
             StockShelves shelves,
             SettingsService settings,
-            OnceOnly onceOnly) {
+            OnceOnly onceOnly,
+            PlatformTransactionManager transactions) {
         this.batches = batches;
         this.plans = plans;
+        this.holds = holds;
         this.sheets = sheets;
         this.queue = queue;
         this.materials = materials;
         this.shelves = shelves;
         this.settings = settings;
         this.onceOnly = onceOnly;
+        this.writing = new TransactionTemplate(transactions);
     }
 
     @Transactional(readOnly = true)
@@ -245,7 +253,17 @@ public class CuttingService {
                                 current)));
             }
         }
-        return view(queue.begin(id, tasks, form.aim(), form.seconds(), () -> isPlanned(id)), current);
+        return view(queue.begin(id, tasks, form.aim(), form.seconds(), put -> keep(id, put)), current);
+    }
+
+    /** Keeps what a search found, unless the batch was cut or given up meanwhile. */
+    private void keep(long id, Runnable put) {
+        writing.executeWithoutResult(status -> batches.findForChange(id)
+                .filter(batch -> batch.stage() == BatchStage.PLANNED)
+                .ifPresent(batch -> {
+                    put.run();
+                    holds.follow(batch);
+                }));
     }
 
     @Transactional(readOnly = true)
@@ -274,15 +292,16 @@ public class CuttingService {
 
     @Transactional
     public CuttingView choose(long id, Aim aim) {
-        planned(id);
+        Batch batch = forChange(id);
         sheets.choose(id, aim);
+        holds.follow(batch);
         return get(id);
     }
 
     /** Says that a step is cut, or isn't after all. */
     @Transactional
     public CuttingView tick(long id, TickForm form) {
-        planned(id);
+        forChange(id);
         boolean isKnown = get(id).cloths().stream()
                 .filter(cloth -> cloth.materialId() == form.materialId())
                 .flatMap(cloth -> cloth.mats().stream())
@@ -297,13 +316,14 @@ public class CuttingService {
 
     /** Finds room for pieces that were spoiled: in the rests first, the smallest that holds them. */
     public CuttingView spoiled(long id, SpoiledForm form) {
-        onceOnly.make(form.requestId(), () -> cutOnceMore(id, form));
+        onceOnly.make(form.requestId(), "spoiled in batch " + id, form, () -> cutOnceMore(id, form));
         return get(id);
     }
 
     private long cutOnceMore(long id, SpoiledForm form) {
         Settings current = settings.current();
-        Planned planned = plans.of(planned(id), current);
+        Batch batch = forChange(id);
+        Planned planned = plans.of(batch, current);
         FieldReader fields = new FieldReader();
         int count = fields.count("count", form.count(), 1, MOST_SPOILED);
         fields.check();
@@ -328,6 +348,7 @@ public class CuttingService {
             layout = Recut.with(layout, List.of(recut), lying.width());
         }
         sheets.recut(id, form.materialId(), more);
+        holds.follow(batch);
         return id;
     }
 
@@ -367,7 +388,8 @@ public class CuttingService {
     @Transactional
     public CuttingView changeLayout(long id, long materialId, LayoutDocument document) {
         Settings current = settings.current();
-        Planned planned = plans.of(planned(id), current);
+        Batch batch = forChange(id);
+        Planned planned = plans.of(batch, current);
         if (!document.format().equals(LayoutDocument.FORMAT)) {
             throw RefusedException.conflict("The file says that it is “" + document.format() + "”, and “"
                     + LayoutDocument.FORMAT + "” is what can be read here.");
@@ -386,6 +408,7 @@ public class CuttingService {
                 .findFirst()
                 .orElse(Aim.MONEY);
         sheets.put(id, materialId, Map.of(aim, layout), aim);
+        holds.follow(batch);
         return get(id);
     }
 
@@ -483,14 +506,17 @@ public class CuttingService {
                 .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer."));
     }
 
-    private boolean isPlanned(long id) {
-        return batches.findById(id)
-                .filter(batch -> batch.stage() == BatchStage.PLANNED)
-                .isPresent();
+    private Batch planned(long id) {
+        return refuseUnlessPlanned(find(id));
     }
 
-    private Batch planned(long id) {
-        Batch batch = find(id);
+    /** A planned batch, held for this transaction, so that two ticks at once are taken one after the other. */
+    private Batch forChange(long id) {
+        return refuseUnlessPlanned(batches.findForChange(id)
+                .orElseThrow(() -> RefusedException.missing("There is no such batch, or no longer.")));
+    }
+
+    private static Batch refuseUnlessPlanned(Batch batch) {
         if (batch.stage() != BatchStage.PLANNED) {
             throw RefusedException.conflict("Its cloth is cut, so the layout stays as it is.");
         }

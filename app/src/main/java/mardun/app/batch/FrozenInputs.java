@@ -13,6 +13,7 @@ import mardun.app.design.DesignDocument;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
+import mardun.core.cutting.CuttingBill;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
@@ -40,12 +41,15 @@ import org.jspecify.annotations.Nullable;
  * What a batch's plan was worked out from when its cloth was cut: the design, the materials' prices and the workroom's
  * rates as they were, and the layouts by which it was cut; those are absent in batches from before there were any. From it the
  * plan can be worked out again, to the cent, whatever changed since.
+ *
+ * @param plannedCostMinor what one was to cost when its cloth was about to be cut; absent in batches from before that was kept
  */
 record FrozenInputs(
         DesignDocument design,
         List<FrozenSupply> supplies,
         FrozenWorkroom workroom,
-        @Nullable List<FrozenSheet> sheets) {
+        @Nullable List<FrozenSheet> sheets,
+        @Nullable Long plannedCostMinor) {
 
     /**
      * A material as it was.
@@ -174,7 +178,7 @@ record FrozenInputs(
 
         /** What went back on the shelf is in the ledger by now. */
         CuttingSheet sheet() {
-            return new CuttingSheet(layout.layout(), new Length(squaringNm), extra, BigFraction.ZERO);
+            return new CuttingSheet(layout.layout(), new Length(squaringNm), extra, CuttingBill.Back.NOTHING);
         }
     }
 

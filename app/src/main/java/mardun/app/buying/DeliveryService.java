@@ -125,7 +125,7 @@ public class DeliveryService {
 
     /** Enters a delivery; all of its lines or none. */
     public DeliveryView enter(DeliveryForm form) {
-        long id = onceOnly.make(form.requestId(), () -> {
+        long id = onceOnly.make(form.requestId(), "delivery", form, () -> {
             FieldReader fields = new FieldReader();
             Settings current = settings.current();
             Entered entered = read(form, fields, current);
@@ -182,6 +182,7 @@ public class DeliveryService {
                 entered.postage().getAmountMinorLong(),
                 entered.duty().getAmountMinorLong(),
                 entered.total().getAmountMinorLong()));
+        stock.hold(entered.lines().stream().map(EnteredLine::materialId).toList());
         String shop = suppliers.names().get(form.supplierId());
         List<Money> shares = Invoice.shares(entered.prices(), entered.postage().plus(entered.duty()));
         Optional<Instant> cameAt = form.cameOn().isBefore(LocalDate.now(clock))

@@ -77,7 +77,7 @@ public class SupplierService implements HoldsMoney {
     }
 
     public SupplierView create(SupplierForm form) {
-        return get(onceOnly.make(form.requestId(), () -> enter(new Supplier(), form, 0)));
+        return get(onceOnly.make(form.requestId(), "shop", form, () -> enter(new Supplier(), form, 0)));
     }
 
     @Transactional
@@ -160,7 +160,7 @@ public class SupplierService implements HoldsMoney {
     }
 
     public List<OfferView> offer(long materialId, OfferForm form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "offer", form, () -> {
             MaterialView material = materials.get(materialId);
             Settings current = settings.current();
             FieldReader fields = new FieldReader();

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Keeps the layouts of batches, and how far each is cut. */
+/** Keeps the layouts of batches, and how far each is cut. Whoever changes them holds the batch for the transaction. */
 @Component
 public class CuttingSheets {
 

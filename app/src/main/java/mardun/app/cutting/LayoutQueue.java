@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CuttingLayout;
@@ -38,35 +38,32 @@ public class LayoutQueue {
      * Begins to lay out a batch's cloths, or goes on with the run that is under way.
      *
      * @param seconds for each cloth, about
-     * @param stillWanted asked before anything is kept: a batch may be cut, or given up, meanwhile
+     * @param keeping keeps what is found where it is still wanted: a batch may be cut, or given up, meanwhile
      */
     public LayoutRun begin(
-            long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, BooleanSupplier stillWanted) {
+            long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, Consumer<Runnable> keeping) {
         return runs.compute(batchId, (id, before) -> {
             if (before != null && before.state() != LayoutRun.State.ENDED) {
                 return before;
             }
             LayoutRun run = new LayoutRun(tasks, aim, seconds);
-            worker.execute(() -> work(batchId, run, aim, stillWanted));
+            worker.execute(() -> work(batchId, run, aim, keeping));
             return run;
         });
     }
 
-    private void work(long batchId, LayoutRun run, Aim aim, BooleanSupplier stillWanted) {
+    private void work(long batchId, LayoutRun run, Aim aim, Consumer<Runnable> keeping) {
         try {
-            run.run((task, layouts) -> {
-                if (stillWanted.getAsBoolean()) {
-                    keep(batchId, task, layouts, aim);
-                }
-            });
+            run.run((task, layouts) -> keep(batchId, task, layouts, aim, keeping));
         } catch (RuntimeException failed) {
             LOG.error("Laying out batch {} failed", batchId, failed);
         }
     }
 
-    private void keep(long batchId, LayoutRun.Task task, Map<Aim, CuttingLayout> layouts, Aim aim) {
+    private void keep(
+            long batchId, LayoutRun.Task task, Map<Aim, CuttingLayout> layouts, Aim aim, Consumer<Runnable> keeping) {
         try {
-            sheets.put(batchId, task.materialId(), layouts, aim);
+            keeping.accept(() -> sheets.put(batchId, task.materialId(), layouts, aim));
         } catch (RefusedException begun) {
             LOG.info("Batch {} is being cut by the layout that is there, so it stays", batchId);
         }

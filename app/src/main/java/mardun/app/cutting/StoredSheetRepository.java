@@ -1,9 +1,7 @@
 package mardun.app.cutting;
 
-import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
-import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -14,8 +12,6 @@ interface StoredSheetRepository extends Repository<StoredSheet, Long> {
 
     List<StoredSheet> findByBatchIdOrderById(long batchId);
 
-    /** For changing: two ticks at once are taken one after the other. */
-    @Lock(LockModeType.PESSIMISTIC_WRITE)
     List<StoredSheet> findByBatchIdAndMaterialIdAndChosenTrue(long batchId, long materialId);
 
     @Modifying(flushAutomatically = true, clearAutomatically = true)

@@ -160,7 +160,9 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "17.50",
                 today.plusDays(12),
                 "Pier Hall");
-        clock.on(today.minusDays(1), () -> batches.reserve(order));
+        clock.on(
+                today.minusDays(1),
+                () -> batches.reserve(order, batches.get(order).version()));
     }
 
     /** Some bags are in the stall box, one was given away. */
@@ -414,7 +416,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         clock.on(day.plusDays(1), () -> cut(id));
         clock.on(day.plusDays(6), () -> {
             BatchView batch = batches.get(id);
-            batches.finish(id, new StageForm(batch.version(), "", good, null));
+            batches.finish(id, new StageForm(batch.version(), null, "", good, null));
         });
     }
 
@@ -460,6 +462,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 id,
                 new StageForm(
                         batch.version(),
+                        batch.sheet().mark(),
                         "",
                         "",
                         batch.sheet().leftOver().stream()

@@ -69,7 +69,7 @@ public class BlockService {
 
     /** Keeps steps of a design, with all that they use, as a block. */
     public List<BlockView> keep(NewBlock form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "building block", form, () -> {
             FieldReader fields = new FieldReader();
             String name = fields.text("name", form.name(), 120);
             String variant = form.variant().strip();

@@ -43,6 +43,7 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.TrimNeed;
 import mardun.core.pricing.UnitPricing;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
@@ -61,6 +62,7 @@ public class DesignService {
     private final BatchPlanner planner;
     private final Patterns patterns;
     private final OnceOnly onceOnly;
+    private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -71,6 +73,7 @@ public class DesignService {
             BatchPlanner planner,
             Patterns patterns,
             OnceOnly onceOnly,
+            ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
         this.designs = designs;
@@ -79,6 +82,7 @@ public class DesignService {
         this.planner = planner;
         this.patterns = patterns;
         this.onceOnly = onceOnly;
+        this.events = events;
         this.json = json;
         this.clock = clock;
     }
@@ -135,7 +139,7 @@ public class DesignService {
 
     /** Begins a design: a copy of another, or from a pattern that ships with the application, with the maker's usual seam. */
     public DesignView begin(NewDesign form) {
-        return get(onceOnly.make(form.requestId(), () -> {
+        return get(onceOnly.make(form.requestId(), "design", form, () -> {
             FieldReader fields = new FieldReader();
             String name = fields.text("name", form.name(), 120);
             refuseTakenName(fields, name, 0);
@@ -167,6 +171,7 @@ public class DesignService {
         DesignEntity entity = find(id);
         ChangedMeanwhileException.check("“" + entity.name() + "”", form.version(), entity.version());
         store(entity, checked(form.document(), id));
+        events.publishEvent(new DesignChanged(id));
         return get(id);
     }
 

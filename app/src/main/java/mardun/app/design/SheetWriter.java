@@ -107,12 +107,14 @@ public final class SheetWriter {
         }
         return Optional.of(new TicketView(
                 plan.units(),
+                cost.good(),
                 writer.time(plan.time().perUnit()),
                 writer.time(plan.time().asBatch()),
                 writer.money(cost.material()),
                 lines,
                 writer.money(cost.labour()),
                 writer.money(cost.overhead()),
+                cost.spoiled().map(writer::money).orElse(null),
                 writer.money(cost.full()),
                 writer.money(pricing.suggested()),
                 writer.money(pricing.price()),

@@ -17,16 +17,20 @@ import org.jspecify.annotations.Nullable;
  * @param suggested the price that the maker's school gives
  * @param price the price that counts
  * @param ownPrice the maker set it
+ * @param good how many came out well, once that is known; else as many as units
+ * @param spoiled the share of what the spoiled ones took; absent where none is
  * @param wanted the hourly rate that the maker wants
  */
 public record TicketView(
         int units,
+        int good,
         TimeView handsOn,
         TimeFigure batchTime,
         MoneyFigure material,
         List<TicketLine> lines,
         MoneyFigure labour,
         MoneyFigure overhead,
+        @Nullable MoneyFigure spoiled,
         MoneyFigure cost,
         MoneyFigure suggested,
         MoneyView price,

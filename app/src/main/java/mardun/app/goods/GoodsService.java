@@ -139,7 +139,7 @@ public class GoodsService {
 
     /** Moves bags to another place, or takes them out: given away, kept as samples, written off, counted. */
     public FinishedGoodsLine move(long id, GoodsForm form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "bags of " + id, form, () -> {
             FinishedGoods one = goods.findForMoving(id)
                     .orElseThrow(() -> RefusedException.missing("There are no such bags, or no longer."));
             FieldReader fields = new FieldReader();

@@ -77,7 +77,9 @@ class Lot {
     void describe(String newDyeLot, String newPlace, @Nullable Length newMeasuredWidth) {
         dyeLot = newDyeLot;
         place = newPlace;
-        measuredWidthNm = newMeasuredWidth == null ? null : newMeasuredWidth.nanometres();
+        if (!isOfPieces()) {
+            measuredWidthNm = newMeasuredWidth == null ? null : newMeasuredWidth.nanometres();
+        }
     }
 
     long id() {
@@ -136,6 +138,7 @@ class Lot {
         return place;
     }
 
+    /** The usable width as it was measured; of an offcut that of the cloth which it was cut from. */
     Optional<Length> measuredWidth() {
         return Optional.ofNullable(measuredWidthNm).map(Length::new);
     }

@@ -49,6 +49,11 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
     @Query("select m from Material m where m.id = :id")
     Optional<Material> findForMoving(long id);
 
+    /** Several materials, held for this transaction in the order of their ids. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select m from Material m where m.id in :ids order by m.id")
+    List<Material> findAllForMoving(Collection<Long> ids);
+
     /** All reorder points, by kind and name of their materials. */
     @Query("select new mardun.app.material.ReorderPoint(m.id, m.lowAtValue, m.facts.twoPart) from Material m"
             + " order by m.kind, m.name")

@@ -164,7 +164,7 @@ public class MaterialService implements HoldsMoney {
 
     /** Enters a new material, with what is on the shelf as its first lot. */
     public MaterialView create(MaterialForm form) {
-        return get(onceOnly.make(form.requestId(), () -> {
+        return get(onceOnly.make(form.requestId(), "material", form, () -> {
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
             Material.Entered entered = new MaterialReader(fields, current).read(form, form.kind(), Facts.NONE);

@@ -17,6 +17,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.Counting;
 import mardun.core.material.DyeLots;
+import mardun.core.material.KeptOffcuts;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
@@ -372,24 +373,52 @@ final class MaterialShelf {
         lots.stream()
                 .filter(Lot::isOfPieces)
                 .forEach(lot -> events.add(new StockEvent.Repriced(
-                        pile(lot), perUnit.multiply(lengthOf(lot.pieceSize().orElseThrow())))));
+                        pile(lot), perUnit.multiply(lengthOf(lot.pieceSize().orElseThrow(), lot.measuredWidth())))));
         return events;
     }
 
-    /** The length of cloth that a piece is worth: its area, over the usable width. */
-    private BigFraction lengthOf(Extent piece) {
+    /** The length of cloth that a piece is worth: its area, over the usable width of what it was cut from. */
+    private BigFraction lengthOf(Extent piece, Optional<Length> measuredWidth) {
         return BigFraction.of(
                 BigInteger.valueOf(piece.width().nanometres())
                         .multiply(BigInteger.valueOf(piece.height().nanometres())),
-                BigInteger.valueOf(material.usableWidth().orElseThrow().nanometres()));
+                BigInteger.valueOf(
+                        measuredWidth.or(material::usableWidth).orElseThrow().nanometres()));
     }
 
-    /** How much of the roll left with a movement, in the smallest units. */
-    long lengthOf(long movementId) {
-        return movements.stream()
-                .filter(m -> m.id() == movementId)
-                .mapToLong(m -> -m.changeValue())
-                .sum();
+    /** The cloth that left with a movement: so much of a roll at its own width, or so many offcuts or precuts. */
+    KeptOffcuts.Cut cutBy(long movementId) {
+        StockMovement left = movement(movementId);
+        Length selvage = lie(null).selvage();
+        return lotOf(left)
+                .flatMap(Lot::pieceSize)
+                .map(size -> new KeptOffcuts.Cut(Long.toString(movementId), size, -left.changeValue(), Length.ZERO))
+                .orElseGet(() -> new KeptOffcuts.Cut(
+                        Long.toString(movementId),
+                        new Extent(
+                                widthOf(movementId).or(material::usableWidth).orElseThrow(),
+                                new Length(-left.changeValue())),
+                        1,
+                        selvage));
+    }
+
+    /** The usable width of the lot that a movement took from, where it was measured. */
+    Optional<Length> widthOf(long movementId) {
+        return lotOf(movement(movementId)).flatMap(Lot::measuredWidth);
+    }
+
+    /** The dye lot of what a movement took; empty where nobody noted it. */
+    String dyeLotOf(long movementId) {
+        return lotOf(movement(movementId)).map(Lot::dyeLot).orElse("");
+    }
+
+    private StockMovement movement(long movementId) {
+        return movements.stream().filter(m -> m.id() == movementId).findFirst().orElseThrow();
+    }
+
+    private Optional<Lot> lotOf(StockMovement movement) {
+        return movement.lotId()
+                .flatMap(id -> lots.stream().filter(lot -> lot.id() == id).findFirst());
     }
 
     /** What so much would cost to buy, in minor units. */
@@ -401,7 +430,7 @@ final class MaterialShelf {
     long replacement(Extent piece, long count) {
         return Apportionment.rounded(
                 BigFraction.of(material.priceMinor(), material.pricePer().value())
-                        .multiply(lengthOf(piece))
+                        .multiply(lengthOf(piece, Optional.empty()))
                         .multiply(count));
     }
 }

@@ -1,6 +1,7 @@
 package mardun.app.material;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -54,12 +55,25 @@ public class ReservationService {
     @Transactional
     public List<String> reserve(long batchId, List<Want> wants) {
         List<String> missing = new ArrayList<>();
+        reservations.release(batchId);
         for (Want want : inOrder(wants)) {
             MaterialShelf shelf = ledger.held(want.materialId());
             missing.addAll(reserve(batchId, want, shelf));
         }
         reservations.flush();
         return missing;
+    }
+
+    /** Whether a batch holds anything of any material. */
+    @Transactional(readOnly = true)
+    public boolean holdsAnything(long batchId) {
+        return !reservations.findByBatchIdOrderById(batchId).isEmpty();
+    }
+
+    /** Holds the materials themselves for the caller's transaction, before it moves several of them. */
+    @Transactional
+    public void lock(Collection<Long> materialIds) {
+        ledger.hold(materialIds);
     }
 
     /** Gives back all that a batch holds. */
@@ -69,9 +83,6 @@ public class ReservationService {
     }
 
     private List<String> reserve(long batchId, Want want, MaterialShelf shelf) {
-        reservations.deleteAll(shelf.reservations().stream()
-                .filter(r -> r.batchId() == batchId && r.part() == want.part())
-                .toList());
         List<String> missing = new ArrayList<>();
         want.pieces().forEach((lot, count) -> {
             long free = shelf.left().getOrDefault(lot, 0L) - shelf.heldPieces(lot, batchId);
@@ -145,7 +156,7 @@ public class ReservationService {
      * Takes from the shelf what a batch wants: from the rolls that it names or else holds first, and of one dye where that
      * matters. What it held of these materials is given back.
      *
-     * @return the movements with which the rolls were cut or used, by material
+     * @return the movements with which it left, by material
      */
     @Transactional
     public Map<Long, List<Long>> take(long batchId, MovementKind kind, List<Want> wants, String reason) {
@@ -153,15 +164,13 @@ public class ReservationService {
         for (Want want : inOrder(wants)) {
             MaterialShelf shelf = ledger.held(want.materialId());
             Map<Long, Long> first = first(batchId, want, shelf, reason);
+            List<Long> left = made.computeIfAbsent(want.materialId(), id -> new ArrayList<>());
             want.pieces()
-                    .forEach((lot, count) -> ledger.leaveLot(
-                            lot, new Leaving(kind, batchId, want.part(), Amount.pieces(count), reason)));
+                    .forEach((lot, count) -> left.add(ledger.leaveLot(
+                            lot, new Leaving(kind, batchId, want.part(), Amount.pieces(count), reason))));
             if (want.amount().isPositive()) {
-                made.computeIfAbsent(want.materialId(), id -> new ArrayList<>())
-                        .addAll(ledger.leave(
-                                want.materialId(),
-                                new Leaving(kind, batchId, want.part(), want.amount(), reason),
-                                first));
+                left.addAll(ledger.leave(
+                        want.materialId(), new Leaving(kind, batchId, want.part(), want.amount(), reason), first));
             }
             reservations.release(batchId, want.materialId());
         }

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -92,6 +93,16 @@ class StockLedger {
     /** The shelf of a material, held for this transaction. */
     MaterialShelf held(long materialId) {
         return shelves.apply(materialId);
+    }
+
+    /**
+     * Holds all materials that a transaction is going to move, in the order of their ids, so that two transactions that move
+     * the same ones wait for one another and never for each other.
+     */
+    void hold(Collection<Long> materialIds) {
+        if (!materialIds.isEmpty()) {
+            materials.findAllForMoving(materialIds);
+        }
     }
 
     private MaterialShelf heldAndRead(long materialId) {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import mardun.app.material.Arrival.KeptOf;
 import mardun.app.material.StockLedger.Leaving;
@@ -44,9 +45,11 @@ import mardun.app.show.CsvSheet;
 import mardun.app.show.ViewWriter;
 import mardun.core.cutting.Offcuts;
 import mardun.core.material.Amount;
+import mardun.core.material.KeptOffcuts;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
+import mardun.core.measure.Area;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
@@ -89,7 +92,7 @@ public class StockService {
 
     /** Moves stock as a person enters it: always a positive amount, its direction given by the kind. */
     public MaterialView move(long id, MovementForm form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "movement of " + id, form, () -> {
             MaterialShelf shelf = ledger.held(id);
             MaterialKind kind = shelf.material().kind();
             FieldReader fields = new FieldReader();
@@ -183,6 +186,12 @@ public class StockService {
         return ledger.arrive(materialId, arrival);
     }
 
+    /** Holds the materials that the caller's transaction is going to move. */
+    @Transactional
+    public void hold(Collection<Long> materialIds) {
+        ledger.hold(materialIds);
+    }
+
     /** A material's kind and name, for whoever enters its lots. */
     @Transactional(readOnly = true)
     public Map<Long, MaterialView> describe(Collection<Long> ids) {
@@ -261,6 +270,7 @@ public class StockService {
                 lot.dyeLot(),
                 lot.place(),
                 lot.measuredWidth()
+                        .filter(width -> !lot.isOfPieces())
                         .map(width -> writer.length(width, ShownRounding.NEAREST))
                         .orElse(null),
                 lot.pieceSize()
@@ -320,7 +330,7 @@ public class StockService {
 
     /** Enters offcuts or precuts that were found or given. */
     public ShelfView enterPieces(long materialId, PieceForm form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "pieces of " + materialId, form, () -> {
             MaterialShelf shelf = ledger.held(materialId);
             if (shelf.material().kind() != MaterialKind.CLOTH) {
                 throw RefusedException.conflict("Only cloth has offcuts and precuts.");
@@ -363,47 +373,71 @@ public class StockService {
     public record KeptOffcut(long materialId, Extent size, int count, String place) {}
 
     /**
-     * Keeps offcuts of what a batch has just been cut from.
+     * Cloth that has just been cut for a batch.
      *
-     * @param cut the movements with which the cloth left, by material
+     * @param movements those with which it left the shelf, by material
+     * @param covered the area of the pieces that were cut, by material
      */
+    public record CutCloth(Map<Long, List<Long>> movements, Map<Long, Area> covered) {}
+
+    /** Keeps offcuts of what a batch has just been cut from: each of them a part of the cloth that it was left of. */
     @Transactional
-    public void keep(long batchId, List<KeptOffcut> offcuts, Map<Long, List<Long>> cut) {
-        for (KeptOffcut offcut : offcuts) {
-            MaterialShelf shelf = ledger.held(offcut.materialId());
-            List<Long> from = cut.getOrDefault(offcut.materialId(), List.of());
-            if (from.isEmpty()) {
-                throw RefusedException.conflict("Nothing of “"
-                        + shelf.material().name() + "” was cut from the roll, so no offcut is left of it.");
-            }
-            long largest =
-                    from.stream().max(Comparator.comparing(shelf::lengthOf)).orElseThrow();
-            long length = shelf.lengthOf(largest);
-            BigDecimal area = BigDecimal.valueOf(offcut.size().width().nanometres())
-                    .multiply(BigDecimal.valueOf(offcut.size().height().nanometres()))
-                    .multiply(BigDecimal.valueOf(offcut.count()));
-            BigDecimal whole = BigDecimal.valueOf(length)
-                    .multiply(
-                            BigDecimal.valueOf(shelf.usableWidth().orElseThrow().nanometres()));
-            BigDecimal share = area.divide(whole, 18, RoundingMode.DOWN).min(BigDecimal.ONE);
-            ledger.arrive(
-                    offcut.materialId(),
-                    new Arrival(
-                            MovementKind.OFFCUT_KEPT,
-                            Amount.pieces(offcut.count()),
-                            Optional.of(0L),
-                            0,
-                            "batch " + batchId,
-                            null,
-                            "",
-                            "",
-                            offcut.place(),
-                            Optional.empty(),
-                            Optional.of(offcut.size()),
-                            Optional.of(new KeptOf(largest, share)),
-                            "left of batch " + batchId,
-                            Optional.empty()));
+    public void keep(long batchId, List<KeptOffcut> offcuts, CutCloth cut) {
+        Map<Long, List<KeptOffcut>> byMaterial = new TreeMap<>();
+        offcuts.forEach(offcut -> byMaterial
+                .computeIfAbsent(offcut.materialId(), id -> new ArrayList<>())
+                .add(offcut));
+        byMaterial.forEach((id, its) -> keep(
+                batchId,
+                its,
+                ledger.held(id),
+                cut.movements().getOrDefault(id, List.of()),
+                cut.covered().getOrDefault(id, Area.ZERO)));
+    }
+
+    private void keep(long batchId, List<KeptOffcut> kept, MaterialShelf shelf, List<Long> movements, Area covered) {
+        try {
+            List<KeptOffcuts.Source> sources = KeptOffcuts.of(
+                    kept.stream()
+                            .map(one -> new KeptOffcuts.Kept(one.size(), one.count()))
+                            .toList(),
+                    movements.stream().map(shelf::cutBy).toList(),
+                    covered);
+            sources.forEach(source -> keep(batchId, kept.get(source.kept()), source, shelf));
+        } catch (KeptOffcuts.TooMuchException tooMuch) {
+            KeptOffcut one = kept.get(tooMuch.kept());
+            throw RefusedException.conflict("There can't be " + one.count() + " of "
+                    + size(one.size(), settings.current().writer()) + " left of “"
+                    + shelf.material().name()
+                    + "”: with the pieces that is more than what was cut. Keep fewer, or set the size right.");
         }
+    }
+
+    private void keep(long batchId, KeptOffcut kept, KeptOffcuts.Source source, MaterialShelf shelf) {
+        long movement = Long.parseLong(source.from());
+        ledger.arrive(
+                kept.materialId(),
+                new Arrival(
+                        MovementKind.OFFCUT_KEPT,
+                        Amount.pieces(source.count()),
+                        Optional.of(0L),
+                        0,
+                        "batch " + batchId,
+                        null,
+                        "",
+                        shelf.dyeLotOf(movement),
+                        kept.place(),
+                        shelf.widthOf(movement),
+                        Optional.of(kept.size()),
+                        Optional.of(new KeptOf(
+                                movement,
+                                new BigDecimal(source.share().getNumerator())
+                                        .divide(
+                                                new BigDecimal(source.share().getDenominator()),
+                                                18,
+                                                RoundingMode.DOWN))),
+                        "left of batch " + batchId,
+                        Optional.empty()));
     }
 
     /** What lies on the shelf to be counted, place by place. */
@@ -461,9 +495,10 @@ public class StockService {
      * moved since it was counted is refused, so that nothing is counted away.
      */
     public StockTakeDone takeStock(StockTakeForm form) {
-        long differences = onceOnly.make(form.requestId(), () -> {
+        long differences = onceOnly.make(form.requestId(), "stock-take", form, () -> {
             FieldReader fields = new FieldReader();
             Settings current = settings.current();
+            ledger.hold(form.lines().stream().map(CountedLine::materialId).toList());
             Map<Integer, Amount> there = new LinkedHashMap<>();
             for (int i = 0; i < form.lines().size(); i++) {
                 there.put(i, counted(form.lines().get(i), "lines." + i + ".there", fields, current));
@@ -618,8 +653,11 @@ public class StockService {
 
     /** Puts offcuts into the scrap bag; answers what else may go. */
     public List<ScrapLine> scrap(ScrapForm form) {
-        onceOnly.make(form.requestId(), () -> {
+        onceOnly.make(form.requestId(), "scrap bag", form, () -> {
             long last = 0;
+            ledger.hold(form.lotIds().stream()
+                    .map(lotId -> ledger.lot(lotId).materialId())
+                    .toList());
             for (long lotId : form.lotIds()) {
                 Lot lot = ledger.lot(lotId);
                 long left = ledger.held(lot.materialId()).left().get(lotId);

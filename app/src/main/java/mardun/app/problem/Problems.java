@@ -5,6 +5,7 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -44,6 +45,15 @@ public class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.CONFLICT,
                 "changed-meanwhile",
                 "This was changed in another tab or window at the same moment. Nothing of yours was stored; look again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail metOthers(PessimisticLockingFailureException met) {
+        LOG.warn("a request met others several times", met);
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "busy",
+                "Something else was writing to the same things all the while. Nothing of yours was stored; send it again.");
     }
 
     @ExceptionHandler

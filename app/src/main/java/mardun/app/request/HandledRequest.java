@@ -13,14 +13,21 @@ class HandledRequest {
     private UUID requestId;
 
     private long resourceId;
+    private String mark;
     private Instant handledAt;
 
     protected HandledRequest() {}
 
-    HandledRequest(UUID requestId, long resourceId, Instant handledAt) {
+    HandledRequest(UUID requestId, long resourceId, String mark, Instant handledAt) {
         this.requestId = requestId;
         this.resourceId = resourceId;
+        this.mark = mark;
         this.handledAt = handledAt;
+    }
+
+    /** Whether it was the same request; of those from before marks were kept, nobody can tell otherwise. */
+    boolean isFor(String otherMark) {
+        return mark == null || mark.equals(otherMark);
     }
 
     long resourceId() {

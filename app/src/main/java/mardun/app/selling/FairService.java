@@ -35,7 +35,7 @@ public class FairService {
     }
 
     public FairView create(NewFair form) {
-        long id = onceOnly.make(form.requestId(), () -> {
+        long id = onceOnly.make(form.requestId(), "fair", form, () -> {
             FieldReader fields = new FieldReader();
             String name = fields.text("name", form.name(), 120);
             LocalDate today = LocalDate.now(clock);

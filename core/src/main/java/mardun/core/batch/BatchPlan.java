@@ -118,9 +118,10 @@ public record BatchPlan(
                     Amount.of(lengths.toBuy()));
         }
 
-        /** What the offcuts are worth that go back on the shelf, in exact minor units. */
+        /** What the offcuts are worth that go back on the shelf, in exact minor units: their part of what the cloth costs. */
         BigFraction goesBack() {
-            return sheet.map(CuttingSheet::goesBack).orElse(BigFraction.ZERO);
+            return sheet.map(one -> one.back().worth(stock().worth().cost(amount)))
+                    .orElse(BigFraction.ZERO);
         }
 
         public Stock stock() {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -68,7 +69,7 @@ public final class BatchPlanner {
      */
     public BatchPlan plan(
             Design design, int size, int units, List<Supply> supplies, Workroom workroom, Optional<Money> ownPrice) {
-        return plan(design, size, units, supplies, workroom, ownPrice, Map.of());
+        return plan(design, size, units, supplies, workroom, ownPrice, Map.of(), OptionalInt.empty());
     }
 
     /**
@@ -76,6 +77,7 @@ public final class BatchPlanner {
      * other pieces or lies on another cloth, is left aside.
      *
      * @param sheets by the supply's key
+     * @param good how many came out well, once that is known: they carry the cost of all; where none did, nothing is priced
      */
     public BatchPlan plan(
             Design design,
@@ -84,7 +86,8 @@ public final class BatchPlanner {
             List<Supply> supplies,
             Workroom workroom,
             Optional<Money> ownPrice,
-            Map<String, CuttingSheet> sheets) {
+            Map<String, CuttingSheet> sheets,
+            OptionalInt good) {
         if (units < 1) {
             throw new IllegalArgumentException("a batch has one unit or more: " + units);
         }
@@ -112,10 +115,11 @@ public final class BatchPlanner {
                         needs.stream().map(BatchPlanner::costLine).toList(),
                         time,
                         workroom.hourlyRate(),
-                        workroom.overheadPerHour()))
+                        workroom.overheadPerHour(),
+                        good.orElse(0) > 0 ? good.getAsInt() : units))
                 : Optional.empty();
-        Optional<UnitPricing> pricing =
-                cost.map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
+        Optional<UnitPricing> pricing = cost.filter(c -> good.orElse(units) > 0)
+                .map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
     }
 

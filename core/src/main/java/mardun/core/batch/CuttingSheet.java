@@ -6,6 +6,7 @@ import java.util.Map;
 import mardun.core.cutting.ClothLayout;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CutTree;
+import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Offcuts;
@@ -16,17 +17,15 @@ import mardun.core.measure.Length;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
-import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
  * The layout by which a batch's pieces are cut from one cloth.
  *
  * @param squaring what is cut off to square the end of the bolt
  * @param extra pieces that are cut beyond those of the batch, by letter, because some were spoiled
- * @param goesBack what the offcuts are worth that go back on the shelf, in exact minor units; zero once it is cut, when the
- *     ledger has counted them
+ * @param back what of it goes back on the shelf as offcuts; nothing once it is cut, when the ledger has counted them
  */
-public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Long> extra, BigFraction goesBack) {
+public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Long> extra, CuttingBill.Back back) {
 
     public CuttingSheet {
         extra = Map.copyOf(extra);

@@ -3,6 +3,7 @@ package mardun.core.costing;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mardun.core.making.WorkTime;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -16,15 +17,24 @@ import org.joda.money.Money;
 
 /**
  * What one unit of a batch really costs: material by what the batch takes, labour by its hands-on time, overheads by
- * bench hour. Everything is exact until the end; the full cost is rounded to the minor unit, and the parts are rounded
- * so that they add up to it.
+ * bench hour. What was spoiled is borne by those that came out well. Everything is exact until the end; the full cost is
+ * rounded to the minor unit, and the parts are rounded so that they add up to it.
+ *
+ * @param full what one that came out well costs, or will if all do
+ * @param material of one that was begun
+ * @param labour for one that was begun
+ * @param overhead for one that was begun
+ * @param spoiled the share of what the spoiled ones cost; empty where none is
+ * @param good how many carry the cost
  */
 public record UnitCost(
         Figure<Money> full,
         Figure<Money> material,
         Figure<Money> labour,
         Figure<Money> overhead,
-        List<Figure<Money>> lines) {
+        Optional<Figure<Money>> spoiled,
+        List<Figure<Money>> lines,
+        int good) {
 
     private static final String TO_MINOR = "rounded once, half up";
     private static final String TO_SUM = "rounded so that the parts add up to the whole";
@@ -38,6 +48,18 @@ public record UnitCost(
      * @param overheadPerHour thread, power, blades, machine wear, for an hour at the bench
      */
     public static UnitCost of(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour) {
+        return of(lines, time, hourlyRate, overheadPerHour, time.units());
+    }
+
+    /**
+     * The same, when it is known how many came out well.
+     *
+     * @param good from 1 to the units of the batch
+     */
+    public static UnitCost of(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour, int good) {
+        if (good < 1 || good > time.units()) {
+            throw new IllegalArgumentException("of " + time.units() + " can't come out well: " + good);
+        }
         CurrencyUnit currency = hourlyRate.getCurrencyUnit();
         int units = time.units();
         List<BigFraction> exactLines =
@@ -45,8 +67,10 @@ public record UnitCost(
         BigFraction exactMaterial = exactLines.stream().reduce(BigFraction.ZERO, BigFraction::add);
         BigFraction exactLabour = perUnit(hourlyRate, time);
         BigFraction exactOverhead = perUnit(overheadPerHour, time);
-        long full = Apportionment.rounded(exactMaterial.add(exactLabour).add(exactOverhead));
-        List<Long> parts = Apportionment.of(List.of(exactMaterial, exactLabour, exactOverhead), full);
+        BigFraction exactEach = exactMaterial.add(exactLabour).add(exactOverhead);
+        BigFraction exactSpoiled = exactEach.multiply(BigFraction.of(units - good, good));
+        long full = Apportionment.rounded(exactEach.add(exactSpoiled));
+        List<Long> parts = Apportionment.of(List.of(exactMaterial, exactLabour, exactOverhead, exactSpoiled), full);
         List<Long> lineParts = Apportionment.of(exactLines, parts.get(0));
 
         List<Figure<Money>> lineFigures = new ArrayList<>();
@@ -66,15 +90,41 @@ public record UnitCost(
                 overheadPerHour,
                 time,
                 Money.ofMinor(currency, parts.get(2)));
+        Optional<Figure<Money>> spoiled = good == units
+                ? Optional.empty()
+                : Optional.of(spoiled(exactEach, units, good, Money.ofMinor(currency, parts.get(3))));
         Money fullMoney = Money.ofMinor(currency, full);
-        Working told = Working.of("Full cost is material, labour and overheads together.")
-                .expression("{material} + {labour} + {overheads}")
+        Working.Builder told = Working.of(
+                        spoiled.isEmpty()
+                                ? "Full cost is material, labour and overheads together."
+                                : "Full cost is material, labour and overheads together, and a share of what was spoiled.")
+                .expression("{material} + {labour} + {overheads}" + (spoiled.isEmpty() ? "" : " + {spoiled}"))
                 .input("material", "material", Value.of(material.value()), material.working())
                 .input("labour", "labour", Value.of(labour.value()), labour.working())
-                .input("overheads", "overheads", Value.of(overhead.value()), overhead.working())
-                .rounded(TO_MINOR)
-                .gives(Value.of(fullMoney));
-        return new UnitCost(new Figure<>(fullMoney, told), material, labour, overhead, List.copyOf(lineFigures));
+                .input("overheads", "overheads", Value.of(overhead.value()), overhead.working());
+        spoiled.ifPresent(figure -> told.input("spoiled", "spoiled", Value.of(figure.value()), figure.working()));
+        return new UnitCost(
+                new Figure<>(fullMoney, told.rounded(TO_MINOR).gives(Value.of(fullMoney))),
+                material,
+                labour,
+                overhead,
+                spoiled,
+                List.copyOf(lineFigures),
+                good);
+    }
+
+    private static Figure<Money> spoiled(BigFraction exactEach, int units, int good, Money result) {
+        Working told = Working.of("Those that came out well bear what the spoiled ones took.")
+                .expression("{lost} × {each} ÷ {good}")
+                .input("lost", "spoiled", Value.of(units - good))
+                .input(
+                        "each",
+                        "material, labour and overheads of one",
+                        new Value.ExactSum(exactEach, result.getCurrencyUnit().getCode()))
+                .input("good", "came out well", Value.of(good))
+                .rounded(TO_SUM)
+                .gives(Value.of(result));
+        return new Figure<>(result, told);
     }
 
     private static BigFraction perUnit(Money perHour, WorkTime time) {

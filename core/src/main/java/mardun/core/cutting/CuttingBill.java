@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import java.math.BigInteger;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -25,6 +26,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param cloth what bolt, offcuts and precuts cost, in exact minor units
  * @param kept the rests that are large enough to keep
  * @param goesBack what they are worth, in exact minor units
+ * @param back of what that is a part
  * @param total cloth and time, less what goes back, in exact minor units
  */
 public record CuttingBill(
@@ -36,7 +38,25 @@ public record CuttingBill(
         BigFraction cloth,
         List<Left> kept,
         BigFraction goesBack,
+        Back back,
         BigFraction total) {
+
+    /**
+     * What goes back on the shelf, as parts of what was cut, so that it can't be more than that.
+     *
+     * @param ofRolls the share of all that was cut from rolls, from 0 to 1
+     * @param ofSheets what the rests of offcuts and precuts are worth, in exact minor units
+     */
+    public record Back(BigFraction ofRolls, BigFraction ofSheets) {
+
+        /** Nothing goes back, or it was counted already. */
+        public static final Back NOTHING = new Back(BigFraction.ZERO, BigFraction.ZERO);
+
+        /** What it is worth where the rolls' cloth cost so much, in exact minor units. */
+        public BigFraction worth(BigFraction rollsCost) {
+            return rollsCost.multiply(ofRolls).add(ofSheets);
+        }
+    }
 
     /** The bill of a layout that can be cut. */
     public static CuttingBill of(CuttingLayout layout, CuttingJob job) {
@@ -52,6 +72,9 @@ public record CuttingBill(
         Map<Extent, Long> kept = new LinkedHashMap<>();
         BigFraction cloth = BigFraction.ZERO;
         BigFraction goesBack = BigFraction.ZERO;
+        BigFraction ofSheets = BigFraction.ZERO;
+        BigInteger backOnRolls = BigInteger.ZERO;
+        BigInteger rolls = BigInteger.ZERO;
         int settings = 0;
         int cuts = 0;
         long pieces = 0;
@@ -61,6 +84,10 @@ public record CuttingBill(
             Length squaring = one.isBolt() ? terms.squaring() : Length.ZERO;
             BigFraction itsCost = one.isBolt() ? cost(one.length().plus(squaring), terms) : price;
             cloth = cloth.add(itsCost);
+            if (one.isBolt()) {
+                rolls = rolls.add(
+                        Area.of(one.width(), one.length().plus(squaring)).squareNanometres());
+            }
             settings += settings(tree);
             cuts += cuts(tree, terms.layers()) + (one.isBolt() ? 1 : 0) + (squaring.isPositive() ? 1 : 0);
             pieces += one.pieces().size();
@@ -68,8 +95,14 @@ public record CuttingBill(
                 if (Offcuts.isWorthKeeping(rest.extent(), terms.keepShort(), terms.keepLong())) {
                     kept.merge(rest.extent(), 1L, Long::sum);
                     if (terms.offcutsCarryTheirShare()) {
-                        goesBack =
-                                goesBack.add(price.multiply(share(rest.extent().area(), one.area())));
+                        Area area = rest.extent().area();
+                        BigFraction worth = price.multiply(share(area, one.area()));
+                        goesBack = goesBack.add(worth);
+                        if (one.isBolt()) {
+                            backOnRolls = backOnRolls.add(area.squareNanometres());
+                        } else {
+                            ofSheets = ofSheets.add(worth);
+                        }
                     }
                 }
             }
@@ -89,6 +122,7 @@ public record CuttingBill(
                         .map(entry -> new Left(entry.getKey(), entry.getValue()))
                         .toList(),
                 goesBack,
+                new Back(rolls.signum() == 0 ? BigFraction.ZERO : BigFraction.of(backOnRolls, rolls), ofSheets),
                 cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(goesBack));
     }
 

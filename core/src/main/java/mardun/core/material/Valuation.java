@@ -24,7 +24,7 @@ public final class Valuation {
     private final Valuing valuing;
     private final Map<String, Pile> piles = new LinkedHashMap<>();
     private final Map<String, Long> used = new LinkedHashMap<>();
-    private final Map<String, Long> taken = new LinkedHashMap<>();
+    private final Map<String, Taken> taken = new LinkedHashMap<>();
     private long came;
     private long revalued;
 
@@ -89,29 +89,69 @@ public final class Valuation {
             revalued += pile.minor() - before;
         } else if (event instanceof StockEvent.Came arrived) {
             boolean free = arrived.given() && valuing.givenCostsNothing();
-            came += pile.add(arrived.quantity(), free ? 0 : arrived.paidMinor(), free);
+            came += pile.add(
+                    arrived.quantity(), free ? 0 : arrived.paidMinor(), free ? BigFraction.ZERO : BigFraction.ONE);
         } else if (event instanceof StockEvent.Left left) {
-            pile.remove(left.id(), left.quantity());
+            BigFraction paid = pile.remove(left.id(), left.quantity());
             long worth = before - pile.minor();
-            taken.put(left.id(), worth);
+            taken.put(left.id(), new Taken(worth, paid));
             used.merge(left.id(), worth, Long::sum);
         } else if (event instanceof StockEvent.Kept kept) {
-            boolean free = valuing.offcutsArePaid();
-            long share = free ? 0 : Apportionment.rounded(kept.share().multiply(taken.getOrDefault(kept.from(), 0L)));
-            used.merge(kept.from(), -pile.add(kept.quantity(), share, free), Long::sum);
+            keep(kept, pile);
         }
     }
 
-    /** A layer of a pile: so many of the smallest units that cost so much together. */
+    /** What is kept of a movement's cloth is worth its share of what that was, and all together never more than all of it. */
+    private void keep(StockEvent.Kept kept, Pile pile) {
+        Taken from = taken.getOrDefault(kept.from(), new Taken(0, BigFraction.ZERO));
+        BigFraction wanted = valuing.offcutsArePaid() ? BigFraction.ZERO : kept.share();
+        BigFraction share = from.give(wanted);
+        BigFraction paid =
+                kept.share().signum() == 0 ? BigFraction.ZERO : from.paid.multiply(share.divide(kept.share()));
+        long minor = Apportionment.rounded(share.multiply(from.minor));
+        used.merge(kept.from(), -pile.add(kept.quantity(), minor, paid), Long::sum);
+    }
+
+    /** What a movement took, and what share of it has not been kept since. */
+    private static final class Taken {
+        private final long minor;
+        private final BigFraction paid;
+        private BigFraction rest = BigFraction.ONE;
+
+        private Taken(long minor, BigFraction paid) {
+            this.minor = minor;
+            this.paid = paid;
+        }
+
+        /** As much of the wanted share as is left of it. */
+        private BigFraction give(BigFraction wanted) {
+            BigFraction given = wanted.compareTo(rest) < 0 ? wanted : rest;
+            rest = rest.subtract(given);
+            return given;
+        }
+    }
+
+    /**
+     * A layer of a pile: so many of the smallest units that cost so much together. Of what was given nothing counts, of what
+     * was bought all, and of an offcut of both the part that was bought.
+     */
     private static final class Layer {
         private long quantity;
         private long minor;
-        private final boolean free;
+        private final BigFraction paid;
 
-        private Layer(long quantity, long minor, boolean free) {
+        private Layer(long quantity, long minor, BigFraction paid) {
             this.quantity = quantity;
             this.minor = minor;
-            this.free = free;
+            this.paid = paid;
+        }
+
+        private boolean isFree() {
+            return paid.signum() == 0;
+        }
+
+        private BigFraction paidQuantity() {
+            return paid.multiply(quantity);
         }
 
         /** Takes a part, with its share of the money rounded so that what stays is rounded once. */
@@ -149,21 +189,18 @@ public final class Valuation {
 
         long minor() {
             if (valuing.school() == ValueSchool.REPLACEMENT) {
-                long paid = layers.stream()
-                                .filter(layer -> !layer.free)
-                                .mapToLong(layer -> layer.quantity)
-                                .sum()
-                        - owed.stream().mapToLong(debt -> debt.quantity).sum();
-                return Apportionment.rounded(price.multiply(paid));
+                BigFraction paid = layers.stream().map(Layer::paidQuantity).reduce(BigFraction.ZERO, BigFraction::add);
+                long debts = owed.stream().mapToLong(debt -> debt.quantity).sum();
+                return Apportionment.rounded(price.multiply(paid.subtract(debts)));
             }
             return layers.stream().mapToLong(layer -> layer.minor).sum()
                     - owed.stream().mapToLong(debt -> debt.minor).sum();
         }
 
         /** Adds what came, first to what is owed; answers what it was worth. */
-        long add(long quantity, long minor, boolean free) {
+        long add(long quantity, long minor, BigFraction paid) {
             long before = minor();
-            Layer layer = new Layer(quantity, minor, free);
+            Layer layer = new Layer(quantity, minor, paid);
             long settled = 0;
             while (!owed.isEmpty() && layer.quantity > 0) {
                 settled += settle(owed.peekFirst(), layer);
@@ -183,7 +220,7 @@ public final class Valuation {
             long charged = debt.minor - Apportionment.share(debt.minor, debt.quantity - part, debt.quantity);
             boolean replaced = valuing.school() == ValueSchool.REPLACEMENT;
             long real = layer.take(part);
-            long more = replaced && !layer.free ? 0 : real - charged;
+            long more = replaced && !layer.isFree() ? 0 : real - charged;
             debt.quantity -= part;
             debt.minor -= charged;
             used.merge(debt.movement, more, Long::sum);
@@ -195,7 +232,7 @@ public final class Valuation {
             boolean mixes = switch (valuing.school()) {
                 case FIRST_IN_FIRST_OUT -> false;
                 case MOVING_AVERAGE -> last != null;
-                case REPLACEMENT -> last != null && last.free == layer.free;
+                case REPLACEMENT -> last != null && last.paid.equals(layer.paid);
             };
             if (mixes) {
                 last.quantity += layer.quantity;
@@ -205,12 +242,15 @@ public final class Valuation {
             }
         }
 
-        void remove(String movement, long quantity) {
+        /** Takes so much, the oldest first; answers what share of it had been paid for. */
+        BigFraction remove(String movement, long quantity) {
             long missing = quantity;
+            BigFraction paid = BigFraction.ZERO;
             while (missing > 0 && !layers.isEmpty()) {
                 Layer first = layers.peekFirst();
                 long part = Math.min(missing, first.quantity);
                 first.take(part);
+                paid = paid.add(first.paid.multiply(part));
                 missing -= part;
                 if (first.quantity == 0) {
                     layers.removeFirst();
@@ -218,7 +258,9 @@ public final class Valuation {
             }
             if (missing > 0) {
                 owed.addLast(new Owed(movement, missing, Apportionment.rounded(price.multiply(missing))));
+                paid = paid.add(missing);
             }
+            return paid.divide(quantity);
         }
 
         List<Worth.Layer> layers(Counting counting) {
@@ -228,8 +270,8 @@ public final class Valuation {
         }
 
         private BigFraction exact(Layer layer) {
-            if (valuing.school() == ValueSchool.REPLACEMENT && !layer.free) {
-                return price.multiply(layer.quantity);
+            if (valuing.school() == ValueSchool.REPLACEMENT) {
+                return price.multiply(layer.paidQuantity());
             }
             return BigFraction.of(layer.minor);
         }

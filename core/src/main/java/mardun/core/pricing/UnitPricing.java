@@ -73,7 +73,8 @@ public record UnitPricing(
             case MATERIALS_AND_LABOUR ->
                 minor(cost.material().value())
                         .multiply(fraction(choice.factor()))
-                        .add(minor(cost.labour().value()));
+                        .add(minor(cost.labour().value()))
+                        .add(spoiled(cost));
             case MARGIN -> full.divide(BigFraction.ONE.subtract(fraction(choice.margin())));
             case MARKUP -> full.multiply(BigFraction.ONE.add(fraction(choice.markup())));
         };
@@ -85,9 +86,12 @@ public record UnitPricing(
                 cost.full().value().getCurrencyUnit().getCode());
         Working.Builder working = switch (school) {
             case MATERIALS_AND_LABOUR ->
-                Working.of("Materials by a factor, for the time spent choosing, fetching and"
-                                + " preparing them, plus labour.")
-                        .expression("{material} × {factor} + {labour}")
+                spoiled(
+                                cost,
+                                Working.of("Materials by a factor, for the time spent choosing, fetching and"
+                                                + " preparing them, plus labour.")
+                                        .expression("{material} × {factor} + {labour}"
+                                                + (cost.spoiled().isPresent() ? " + {spoiled}" : "")))
                         .input(
                                 "material",
                                 "material",
@@ -119,6 +123,17 @@ public record UnitPricing(
                         .input("markup", "markup", new Value.Share(choice.markup()));
         };
         return working.gives(result);
+    }
+
+    private static BigFraction spoiled(UnitCost cost) {
+        return cost.spoiled().map(figure -> minor(figure.value())).orElse(BigFraction.ZERO);
+    }
+
+    private static Working.Builder spoiled(UnitCost cost, Working.Builder working) {
+        cost.spoiled()
+                .ifPresent(figure -> working.input(
+                        "spoiled", "share of what was spoiled", Value.of(figure.value()), figure.working()));
+        return working;
     }
 
     private static Figure<Money> fees(Channel channel, Money price) {
@@ -154,17 +169,23 @@ public record UnitPricing(
         if (seconds == 0) {
             return Optional.empty();
         }
+        boolean anySpoiled = cost.good() < time.units();
         BigFraction earned = minor(price)
                 .subtract(minor(fees.value()))
-                .subtract(minor(cost.material().value()))
-                .subtract(minor(cost.overhead().value()))
-                .multiply(time.units())
+                .multiply(cost.good())
+                .subtract(minor(cost.material().value())
+                        .add(minor(cost.overhead().value()))
+                        .multiply(time.units()))
                 .multiply(3600)
                 .divide(BigInteger.valueOf(seconds));
         Money perHour = Money.ofMinor(price.getCurrencyUnit(), Apportionment.rounded(earned));
-        Working told = Working.of("What the work itself earns: the price after fees, materials and overheads, for each"
-                        + " hands-on hour.")
-                .expression("({price} − {fees} − {material} − {overheads}) × {n} ÷ {time}")
+        Working.Builder told = Working.of(
+                        "What the work itself earns: the price after fees, materials and overheads, for"
+                                + " each hands-on hour.")
+                .expression(
+                        anySpoiled
+                                ? "(({price} − {fees}) × {good} − ({material} + {overheads}) × {n}) ÷ {time}"
+                                : "({price} − {fees} − {material} − {overheads}) × {n} ÷ {time}")
                 .input("price", "price", Value.of(price))
                 .input("fees", "fees", Value.of(fees.value()), fees.working())
                 .input(
@@ -183,9 +204,11 @@ public record UnitPricing(
                         "hands-on time of the batch",
                         Value.of(time.asBatch().value()),
                         time.asBatch().working())
-                .rounded(HALF_UP)
-                .gives(Value.of(perHour));
-        return Optional.of(new Figure<>(perHour, told));
+                .rounded(HALF_UP);
+        if (anySpoiled) {
+            told.input("good", "came out well", Value.of(cost.good()));
+        }
+        return Optional.of(new Figure<>(perHour, told.gives(Value.of(perHour))));
     }
 
     private static BigFraction minor(Money money) {

@@ -7,7 +7,9 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import mardun.core.costing.UnitCost;
 import mardun.core.cutting.StripArithmetic;
@@ -86,6 +88,57 @@ class BatchPlannerTest {
                     .isEqualTo(cost.full().value());
             assertThat(sum(cost.lines())).isEqualTo(cost.material().value());
         }
+    }
+
+    /** However many are spoiled: the good ones together bear all that the batch took, and the parts add up to the cent. */
+    @Test
+    void thoseThatCameOutWellBearWhatWasSpoiled() {
+        BatchPlan all = finished(12, 12);
+        assertThat(all.cost().orElseThrow().spoiled()).isEmpty();
+        for (int good = 1; good < 12; good++) {
+            BatchPlan plan = finished(12, good);
+            UnitCost cost = plan.cost().orElseThrow();
+            assertThat(sum(List.of(
+                            cost.material(),
+                            cost.labour(),
+                            cost.overhead(),
+                            cost.spoiled().orElseThrow())))
+                    .isEqualTo(cost.full().value());
+            assertThat(sum(cost.lines())).isEqualTo(cost.material().value());
+            double whole = all.cost().orElseThrow().full().value().getAmount().doubleValue() * 12;
+            assertThat(cost.full().value().getAmount().doubleValue()).isCloseTo(whole / good, within(0.07));
+            UnitPricing pricing = plan.pricing().orElseThrow();
+            double sold =
+                    pricing.price().minus(pricing.fees().value()).getAmount().doubleValue() * good;
+            double spent = cost.material()
+                            .value()
+                            .plus(cost.overhead().value())
+                            .getAmount()
+                            .doubleValue()
+                    * 12;
+            double hours = plan.time().asBatch().value().toSeconds() / 3600.0;
+            assertThat(pricing.perHour().orElseThrow().value().getAmount().doubleValue())
+                    .isCloseTo((sold - spent) / hours, within(0.006));
+        }
+    }
+
+    @Test
+    void whereNoneCameOutWellNothingIsPriced() {
+        BatchPlan plan = finished(12, 0);
+        assertThat(plan.cost()).isPresent();
+        assertThat(plan.pricing()).isEmpty();
+    }
+
+    private BatchPlan finished(int units, int good) {
+        return planner.plan(
+                Pouch.design(),
+                MEDIUM,
+                units,
+                supplies(),
+                workroom(PriceSchool.MARKUP),
+                Optional.empty(),
+                Map.of(),
+                OptionalInt.of(good));
     }
 
     @Test

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.cutting.Aim;
@@ -23,7 +24,10 @@ import mardun.core.design.Pouch;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
+import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
+import mardun.core.material.Worth;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -71,7 +75,15 @@ class CuttingSheetTest {
 
     private static BatchPlan plan(int units, Supply outer, Map<String, CuttingSheet> sheets) {
         return new BatchPlanner(new StripArithmetic())
-                .plan(Pouch.design(), 1, units, supplies(outer), WORKROOM, Optional.empty(), sheets);
+                .plan(
+                        Pouch.design(),
+                        1,
+                        units,
+                        supplies(outer),
+                        WORKROOM,
+                        Optional.empty(),
+                        sheets,
+                        OptionalInt.empty());
     }
 
     private static Need outer(BatchPlan plan) {
@@ -117,7 +129,7 @@ class CuttingSheetTest {
         CuttingJob job = job(outer, plan(UNITS, outer, Map.of()));
         CuttingLayout layout = LayoutSearch.search(job, aim, 1, Budget.of(3000, () -> false), better -> {});
         return new CuttingSheet(
-                layout, in("1/4"), Map.of(), CuttingBill.of(layout, job).goesBack());
+                layout, in("1/4"), Map.of(), CuttingBill.of(layout, job).back());
     }
 
     @Test
@@ -139,12 +151,30 @@ class CuttingSheetTest {
     void whatGoesBackOnTheShelfIsNotInTheCost() {
         Supply outer = cloth("outer");
         CuttingSheet sheet = sheet(outer, Aim.MONEY);
-        CuttingSheet nothingBack = new CuttingSheet(sheet.layout(), sheet.squaring(), Map.of(), BigFraction.ZERO);
-        CuttingSheet muchBack =
-                new CuttingSheet(sheet.layout(), sheet.squaring(), Map.of(), BigFraction.of(UNITS * 10));
+        CuttingSheet nothingBack =
+                new CuttingSheet(sheet.layout(), sheet.squaring(), Map.of(), CuttingBill.Back.NOTHING);
+        CuttingSheet muchBack = new CuttingSheet(
+                sheet.layout(),
+                sheet.squaring(),
+                Map.of(),
+                new CuttingBill.Back(BigFraction.ZERO, BigFraction.of(UNITS * 10)));
         long without = cost(plan(UNITS, outer, Map.of("outer", nothingBack)));
         long with = cost(plan(UNITS, outer, Map.of("outer", muchBack)));
         assertThat(without - with).isEqualTo(10);
+    }
+
+    /** Cloth that was given costs nothing, so what goes back of it is worth nothing: nobody is paid for cutting it. */
+    @Test
+    void whatGoesBackOfClothThatCostsNothingIsWorthNothing() {
+        Supply outer = cloth("outer");
+        CuttingSheet sheet = sheet(outer, Aim.MONEY);
+        assertThat(sheet.back().ofRolls()).isGreaterThan(BigFraction.ZERO).isLessThan(BigFraction.ONE);
+        Amount there = Amount.of(Length.of(100, LengthUnit.METRE));
+        Worth given = new Worth(List.of(new Worth.Layer(there, BigFraction.ZERO)), outer.price());
+        Supply free = outer.stocked(Map.of(Part.WHOLE, new Stock(there, Amount.none(there.counting()), given)));
+        BatchPlan plan = plan(UNITS, free, Map.of("outer", sheet));
+        assertThat(outer(plan).sheet()).isPresent();
+        assertThat(plan.cost().orElseThrow().lines().get(0).value().isZero()).isTrue();
     }
 
     private static long cost(BatchPlan plan) {
@@ -185,10 +215,10 @@ class CuttingSheetTest {
         for (int i = 0; i < 6; i++) {
             more = Recut.with(more, List.of(Recut.of(more, kind, whole(in("43")), in("1/4"))), in("43"));
         }
-        CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), BigFraction.ZERO);
+        CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), CuttingBill.Back.NOTHING);
         assertThat(outer(plan(UNITS, outer, Map.of("outer", again))).sheet()).contains(again);
         assertThat(again.layout().boltLength()).isGreaterThan(sheet.layout().boltLength());
-        CuttingSheet unsaid = new CuttingSheet(more, in("1/4"), Map.of(), BigFraction.ZERO);
+        CuttingSheet unsaid = new CuttingSheet(more, in("1/4"), Map.of(), CuttingBill.Back.NOTHING);
         assertThat(outer(plan(UNITS, outer, Map.of("outer", unsaid))).sheet()).isEmpty();
     }
 

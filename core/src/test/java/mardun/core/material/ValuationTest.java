@@ -94,6 +94,55 @@ class ValuationTest {
         assertThat(paid.left("offcut")).isZero();
     }
 
+    /** Offcuts of given cloth are given too, also where everything else is worth what it costs to buy again. */
+    @ParameterizedTest
+    @EnumSource(ValueSchool.class)
+    void anOffcutOfWhatWasGivenIsGiven(ValueSchool school) {
+        List<StockEvent> events = List.of(
+                new Repriced("bolt", BigFraction.of(2)),
+                new Repriced("offcut", BigFraction.of(139)),
+                new Came("bolt", 1000, 2000, true),
+                new Left("cut", "bolt", 500),
+                new Kept("offcut", 1, "cut", BigFraction.of(139, 1000)));
+        Valuation valuation = Valuation.of(events, new Valuing(school, true, false));
+        assertThat(valuation.left("offcut")).isZero();
+        assertThat(valuation.used("cut")).isZero();
+        Valuation priced = Valuation.of(events, new Valuing(school, false, false));
+        assertThat(priced.left("offcut")).isEqualTo(139);
+        assertThat(priced.used("cut")).isEqualTo(861);
+    }
+
+    /** Cloth of which half was given: half of the offcut's worth is paid for. */
+    @Test
+    void anOffcutOfClothThatWasGivenInPartIsPaidForInPart() {
+        List<StockEvent> events = List.of(
+                new Repriced("bolt", BigFraction.of(2)),
+                new Repriced("offcut", BigFraction.of(200)),
+                new Came("bolt", 250, 500, true),
+                new Came("bolt", 250, 500, false),
+                new Left("cut", "bolt", 500),
+                new Kept("offcut", 1, "cut", BigFraction.of(1, 5)));
+        Valuation valuation = Valuation.of(events, new Valuing(ValueSchool.REPLACEMENT, true, false));
+        assertThat(valuation.left("offcut")).isEqualTo(100);
+        assertThat(valuation.used("cut")).isEqualTo(400);
+    }
+
+    /** Whatever stands in the book: what is kept of a cloth is never worth more than all of it. */
+    @ParameterizedTest
+    @EnumSource(ValueSchool.class)
+    void allOffcutsOfAClothTogetherAreWorthNoMoreThanIt(ValueSchool school) {
+        List<StockEvent> events = List.of(
+                new Repriced("bolt", BigFraction.of(2)),
+                new Repriced("offcut", BigFraction.of(800)),
+                new Came("bolt", 1000, 2000, false),
+                new Left("cut", "bolt", 500),
+                new Kept("offcut", 1, "cut", BigFraction.of(4, 5)),
+                new Kept("offcut", 1, "cut", BigFraction.of(4, 5)));
+        Valuation valuation = Valuation.of(events, school(school));
+        assertThat(valuation.used("cut")).isZero();
+        assertThat(valuation.left("offcut")).isEqualTo(1000);
+    }
+
     @Test
     void whatWasTakenBeforeItWasEnteredIsSetRightLater() {
         List<StockEvent> before = List.of(price(30), bought(2, 20), new Left("batch", "rings", 5));
