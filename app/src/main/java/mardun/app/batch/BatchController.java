@@ -40,7 +40,7 @@ class BatchController {
     @GetMapping("/batches")
     PageView<BatchLine> listBatches(
             @RequestParam(defaultValue = "false") boolean open,
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return batches.list(open, page, size);
     }

@@ -55,7 +55,7 @@ class BuyingController {
 
     @GetMapping("/deliveries")
     PageView<DeliveryView> listDeliveries(
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return deliveries.list(page, size);
     }

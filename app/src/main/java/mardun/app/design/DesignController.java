@@ -52,7 +52,7 @@ class DesignController {
     @GetMapping("/designs")
     PageView<DesignLine> listDesigns(
             @RequestParam(defaultValue = "") @Size(max = 100) String search,
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "60") @Min(1) @Max(PageView.LARGEST) int size) {
         return designs.list(search, page, size);
     }

@@ -84,7 +84,7 @@ public final class DesignViews {
             @NotNull @Valid DesignDocument document,
             int copyOf,
             @NotNull String name,
-            @NotNull List<SizeChange> changes) {}
+            @NotNull List<@NotNull @Valid SizeChange> changes) {}
 
     /** A measurement that a copied size has otherwise: {@code + 2 cm}. */
     public record SizeChange(

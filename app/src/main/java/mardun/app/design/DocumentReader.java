@@ -44,7 +44,7 @@ final class DocumentReader {
     private static final Pattern AN_HOUR =
             Pattern.compile("(.+?)\\s*(?:/\\s*h|an hour|per hour)", Pattern.CASE_INSENSITIVE);
     private static final Pattern USE = Pattern.compile("(\\d{1,2})?\\s*[x×]?\\s*([\\p{L}][\\p{L}\\d]{0,3})");
-    private static final Pattern SYMBOL = Pattern.compile("[A-Za-z][A-Za-z0-9_]*");
+    private static final Pattern SYMBOL = Pattern.compile("[\\p{L}][\\p{L}\\p{M}\\p{N}_]*");
     private static final Set<String> TAKEN_SYMBOLS = Set.of("pi", "piece_width", "piece_height");
 
     private DocumentReader() {}

@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.files.ListSheet.Column;
 import mardun.app.problem.RefusedException;
+import mardun.app.problem.TypedText;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -61,10 +62,6 @@ record SheetFile(char separator, Charset encoding, List<String> unknown, List<Sh
         Map<String, String> known =
                 columns.stream().collect(Collectors.toMap(column -> key(column.name()), Column::name));
         refuseHead(head, known, columns);
-        if (records.size() - 1 > MOST_LINES) {
-            throw RefusedException.conflict("The file has " + (records.size() - 1) + " lines; at most " + MOST_LINES
-                    + " are taken at once. Split it.");
-        }
         List<SheetLine> lines = new ArrayList<>();
         for (CSVRecord record : records.subList(1, records.size())) {
             Map<String, String> cells = new LinkedHashMap<>();
@@ -125,7 +122,7 @@ record SheetFile(char separator, Charset encoding, List<String> unknown, List<Sh
     /** Takes off the apostrophe that was put before a cell which a spreadsheet would run. */
     private static String plain(String cell) {
         boolean guarded = cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@\t\r".indexOf(cell.charAt(1)) >= 0;
-        return (guarded ? cell.substring(1) : cell).strip();
+        return TypedText.clean(guarded ? cell.substring(1) : cell).strip();
     }
 
     private static Charset encoding(byte[] bytes) {
@@ -202,7 +199,15 @@ record SheetFile(char separator, Charset encoding, List<String> unknown, List<Sh
 
     private static List<CSVRecord> records(String text, char separator) {
         try (CSVParser parser = format(separator).parse(new StringReader(text))) {
-            return parser.getRecords();
+            List<CSVRecord> records = new ArrayList<>();
+            for (CSVRecord record : parser) {
+                if (records.size() > MOST_LINES) {
+                    throw RefusedException.conflict("The file has more than " + MOST_LINES
+                            + " lines, the most that are taken at once. Split it.");
+                }
+                records.add(record);
+            }
+            return records;
         } catch (IOException | UncheckedIOException | IllegalStateException unreadable) {
             throw RefusedException.conflict(
                     "The file can't be read to its end: a quotation mark is opened and not closed, or something stands"

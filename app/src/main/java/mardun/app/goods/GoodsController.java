@@ -35,7 +35,7 @@ class GoodsController {
     GoodsView listFinishedGoods(
             @RequestParam(defaultValue = "") String query,
             @RequestParam(defaultValue = "false") boolean all,
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "100") @Min(1) @Max(PageView.LARGEST) int size) {
         return goods.list(query, all, page, size);
     }

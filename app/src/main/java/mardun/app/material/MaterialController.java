@@ -44,7 +44,7 @@ class MaterialController {
             @RequestParam Optional<MaterialKind> kind,
             @RequestParam(defaultValue = "") String query,
             @RequestParam(defaultValue = "false") boolean low,
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "200") @Min(1) @Max(PageView.LARGEST) int size) {
         return materials.list(kind, query, low, page, size);
     }
@@ -68,7 +68,7 @@ class MaterialController {
     @GetMapping("/{id}/movements")
     PageView<MovementView> listMovements(
             @PathVariable long id,
-            @RequestParam(defaultValue = "0") @Min(0) int page,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return materials.movements(id, page, size);
     }

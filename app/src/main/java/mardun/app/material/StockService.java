@@ -36,6 +36,7 @@ import mardun.app.material.StockViews.StockTakeView;
 import mardun.app.material.StockViews.StockValueView;
 import mardun.app.material.StockViews.ValueLine;
 import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.Days;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
@@ -204,7 +205,7 @@ public class StockService {
     @Transactional(readOnly = true)
     public ShelfView shelf(long id, Optional<LocalDate> on) {
         LocalDate today = LocalDate.now(clock);
-        LocalDate day = on.orElse(today);
+        LocalDate day = on.map(Days::possible).orElse(today);
         MaterialShelf shelf = day.isBefore(today)
                 ? reader.readAll(endOf(day)).get(id)
                 : reader.read(List.of(id)).get(id);
@@ -541,7 +542,7 @@ public class StockService {
     /** What the shelf was worth at the end of a day, by the maker's school. */
     @Transactional(readOnly = true)
     public StockValueView value(Optional<LocalDate> on) {
-        LocalDate day = on.orElse(LocalDate.now(clock));
+        LocalDate day = on.map(Days::possible).orElse(LocalDate.now(clock));
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         List<ValueLine> lines = new ArrayList<>();

@@ -131,7 +131,7 @@ public final class StockViews {
     public record StockTakeForm(
             @NotNull UUID requestId,
             @NotNull String reason,
-            @NotNull @Valid @Size(max = 5000) List<CountedLine> lines) {}
+            @NotNull @Valid @Size(max = 5000) List<@NotNull @Valid CountedLine> lines) {}
 
     /**
      * What was counted.

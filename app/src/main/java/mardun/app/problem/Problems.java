@@ -2,6 +2,8 @@ package mardun.app.problem;
 
 import java.net.URI;
 import java.util.List;
+import java.util.stream.Collectors;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.databind.DatabindException;
 
 /** Every error as problem details (RFC 9457) with a sentence that a maker can act on. */
 @RestControllerAdvice
@@ -66,6 +69,14 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail brokenAddress(InvalidParameterException broken) {
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "unreadable",
+                "The address holds a character that can't be read. Type it anew, or begin at the places on the left.");
+    }
+
+    @ExceptionHandler
     ProblemDetail unexpected(Exception unexpected) {
         LOG.error("A request failed", unexpected);
         return problem(
@@ -97,8 +108,20 @@ public class Problems extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
+        String where = unreadable.getCause() instanceof DatabindException mismatch ? placeOf(mismatch) : "";
         return ResponseEntity.badRequest()
-                .body(problem(HttpStatus.BAD_REQUEST, "unreadable", "The request isn't JSON of the form described."));
+                .body(problem(
+                        HttpStatus.BAD_REQUEST,
+                        "unreadable",
+                        "The request isn't JSON of the form described"
+                                + (where.isEmpty() ? "." : ": see “" + where + "”.")));
+    }
+
+    private static String placeOf(DatabindException mismatch) {
+        return mismatch.getPath().stream()
+                .map(step ->
+                        step.getPropertyName() == null ? Integer.toString(step.getIndex()) : step.getPropertyName())
+                .collect(Collectors.joining("."));
     }
 
     private static String abbreviated(Object value) {

@@ -39,6 +39,7 @@ import mardun.core.working.Working;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes the core's figures in the maker's units.
@@ -141,10 +142,40 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
 
     public String sentence(Sentence sentence) {
         List<Value> values = sentence.values();
+        if (values.isEmpty()) {
+            return sentence.template();
+        }
         return filled(sentence.template(), index -> text(values.get(Integer.parseInt(index))));
     }
 
     public WorkingView working(Working working) {
+        return working(working, new Opened());
+    }
+
+    /** How much of a working is told: it can be opened so deep, and so far in all; what lies beyond stands as its value. */
+    private static final class Opened {
+        private static final int DEEPEST = 20;
+        private static final int MOST = 400;
+        private int count;
+        private int depth;
+
+        private boolean opensMore() {
+            return depth < DEEPEST && count < MOST;
+        }
+    }
+
+    private @Nullable WorkingView opened(Working working, Opened opened) {
+        if (!opened.opensMore()) {
+            return null;
+        }
+        opened.depth++;
+        WorkingView view = working(working, opened);
+        opened.depth--;
+        return view;
+    }
+
+    private WorkingView working(Working working, Opened opened) {
+        opened.count++;
         Map<String, String> values = new LinkedHashMap<>();
         working.inputs().forEach(input -> values.put(input.symbol(), text(input.value())));
         String calculation = filled(working.expression(), symbol -> values.getOrDefault(symbol, symbol));
@@ -159,7 +190,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
                                 input.symbol(),
                                 input.label(),
                                 text(input.value()),
-                                input.working().map(this::working).orElse(null)))
+                                input.working().map(one -> opened(one, opened)).orElse(null)))
                         .toList(),
                 working.schools().stream()
                         .map(school -> new SchoolView(school.name(), text(school.result()), school.chosen()))
@@ -215,6 +246,8 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
             return timeText(time.duration());
         } else if (value instanceof Value.Count count) {
             return Long.toString(count.count());
+        } else if (value instanceof Value.Text text) {
+            return text.text();
         } else if (value instanceof Value.Factor factor) {
             return factor.factor().stripTrailingZeros().toPlainString();
         }

@@ -54,7 +54,7 @@ class DemoDesignsTest {
             assertThat(sized.findings())
                     .as("%s %s", design.name(), sized.size())
                     .filteredOn(finding -> finding.setAside().isEmpty())
-                    .extracting(Finding::place, f -> f.what().template())
+                    .extracting(Finding::place, f -> f.what().words())
                     .isEmpty();
             assertThat(sized.finished()).isPresent();
         }

@@ -295,9 +295,8 @@ public final class BatchPlanner {
                 findings.add(Finding.refused(
                         "slots." + supply.slot(),
                         Sentence.of(
-                                "“" + supply.name() + "” is {0} long, and {1} is needed.",
-                                Value.of(zip.length()),
-                                Value.of(wanted)),
+                                "“{0}” is {1} long, and {2} is needed.",
+                                Value.of(supply.name()), Value.of(zip.length()), Value.of(wanted)),
                         Sentence.of(
                                 zip.metal()
                                         ? "A metal zip isn't cut: choose one of just this length, or a longer nylon one."
@@ -328,12 +327,12 @@ public final class BatchPlanner {
         Working.Builder working = Working.of("So many lengths of trim.");
         List<String> terms = new ArrayList<>();
         for (TrimLine line : lines) {
-            String name = line.trim().trim().name();
-            terms.add("{lengths of " + name + "} × {" + name + "}");
-            working.input("lengths of " + name, "lengths", Value.of(line.count()))
+            String number = Integer.toString(terms.size() + 1);
+            terms.add("{lengths " + number + "} × {length " + number + "}");
+            working.input("lengths " + number, "lengths", Value.of(line.count()))
                     .input(
-                            name,
-                            name,
+                            "length " + number,
+                            line.trim().trim().name(),
                             Value.of(line.trim().length().value()),
                             line.trim().length().working());
         }

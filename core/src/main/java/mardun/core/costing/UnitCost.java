@@ -190,9 +190,10 @@ public record UnitCost(
         List<String> terms = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             CostLine line = lines.get(i);
-            terms.add("{" + line.slot() + "}");
+            String symbol = "material " + (i + 1);
+            terms.add("{" + symbol + "}");
             working.input(
-                    line.slot(),
+                    symbol,
                     line.name(),
                     Value.of(figures.get(i).value()),
                     figures.get(i).working());

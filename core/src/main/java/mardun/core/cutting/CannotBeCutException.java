@@ -10,7 +10,7 @@ public final class CannotBeCutException extends RuntimeException {
     private final transient Sentence sentence;
 
     public CannotBeCutException(Sentence sentence) {
-        super(sentence.template());
+        super(sentence.words());
         this.sentence = sentence;
     }
 
@@ -21,10 +21,11 @@ public final class CannotBeCutException extends RuntimeException {
         Length needed = piece.mayTurn() && height.compareTo(width) < 0 ? height : width;
         boolean wouldFitTurned = !piece.mayTurn() && height.compareTo(clothWidth) <= 0;
         String remedy = wouldFitTurned
-                ? " Turned it would fit, but it has a top: choose a cloth without direction, or one that is {0} wide."
-                : " Join it from two, choose a cloth that is {0} wide, or a smaller size.";
+                ? "Turned it would fit, but it has a top: choose a cloth without direction, or one that is {1} wide."
+                : "Join it from two, choose a cloth that is {1} wide, or a smaller size.";
         return new CannotBeCutException(Sentence.of(
-                piece.name() + " is {0} wide, and the cloth only {1}." + remedy,
+                "{0} is {1} wide, and the cloth only {2}. " + remedy,
+                Value.of(piece.name()),
                 Value.of(needed),
                 Value.of(clothWidth)));
     }

@@ -28,15 +28,16 @@ public final class StripArithmetic implements ClothPlanner {
         List<String> terms = new ArrayList<>();
         for (int i = 0; i < strips.size(); i++) {
             ClothNeed.Strip strip = strips.get(i);
-            String letter = strip.piece().letter();
-            terms.add("{strips " + letter + "} × {height " + letter + "}");
+            String rows = "strips " + (i + 1);
+            String height = "height " + (i + 1);
+            terms.add("{" + rows + "} × {" + height + "}");
             working.input(
-                            "strips " + letter,
+                            rows,
                             "strips of " + strip.piece().name(),
                             Value.of(strip.rows()),
                             rows(cloth.widthFor(strip.piece()), strip))
                     .input(
-                            "height " + letter,
+                            height,
                             strip.turned() ? "height of the strip, pieces turned" : "height of the strip",
                             Value.of(strip.height()));
         }

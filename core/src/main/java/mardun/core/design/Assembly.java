@@ -151,7 +151,7 @@ final class Assembly {
             if (i > 0) {
                 allowances += allowances(parts.get(i - 1), part);
             }
-            String symbol = part.name() + " (" + (i + 1) + ")";
+            String symbol = "part " + (i + 1);
             terms.add("{" + symbol + "}");
             working.input(symbol, part.part().isZip() ? "what shows of the zip" : part.name(), Value.of(part.along()));
         }
@@ -172,8 +172,9 @@ final class Assembly {
                             Check.JOIN_MATCH,
                             place,
                             Sentence.of(
-                                    "In " + panel.name() + ", part " + part.name()
-                                            + " is {0} across and another only {1}.",
+                                    "In {0}, part {1} is {2} across and another only {3}.",
+                                    Value.of(panel.name()),
+                                    Value.of(part.name()),
                                     Value.of(wider),
                                     Value.of(narrowest)),
                             Sentence.of("Cut the parts alike, or trim the panel to size after it is assembled.")));

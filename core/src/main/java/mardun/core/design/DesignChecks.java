@@ -98,10 +98,8 @@ final class DesignChecks {
             findings.refuse(
                     depthPlace(bag),
                     Sentence.of(
-                            "The corner's cut-out from the " + edge + " comes to {0}, smaller than its allowance of"
-                                    + " {1}: it can't be sewn.",
-                            Value.of(cutOut),
-                            Value.of(allowance)),
+                            "The corner's cut-out from the {0} comes to {1}, smaller than its allowance of {2}: it can't be sewn.",
+                            Value.of(edge), Value.of(cutOut), Value.of(allowance)),
                     Sentence.of("Make the depth larger or the boxing seam narrower, or 0 deep for a flat bag."));
         }
     }
@@ -111,9 +109,8 @@ final class DesignChecks {
             findings.refuse(
                     "pieces." + piece.piece().letter() + "." + direction,
                     Sentence.of(
-                            piece.piece().name() + ": the corners' cut-outs of {0} meet in a " + direction + " of {1}.",
-                            Value.of(cutOut),
-                            Value.of(side)),
+                            "{0}: the corners' cut-outs of {1} meet in a {2} of {3}.",
+                            Value.of(piece.piece().name()), Value.of(cutOut), Value.of(direction), Value.of(side)),
                     Sentence.of("Make the bag larger or less deep."));
         }
     }
@@ -165,7 +162,7 @@ final class DesignChecks {
         if (figure.value().value().signum() <= 0) {
             findings.refuse(
                     "form",
-                    Sentence.of(what + " comes to {0}: there is no such bag.", Value.of(figure.value())),
+                    Sentence.of("{0} comes to {1}: there is no such bag.", Value.of(what), Value.of(figure.value())),
                     Sentence.of("Make the bag larger, or less deep, or the seams narrower."));
         }
     }
@@ -272,7 +269,8 @@ final class DesignChecks {
                     Check.TRIM_TO,
                     place,
                     Sentence.of(
-                            name + " is {0} × {1} and shall be trimmed to {2} × {3}, which is larger.",
+                            "{0} is {1} × {2} and shall be trimmed to {3} × {4}, which is larger.",
+                            Value.of(name),
                             Value.of(cut.width()),
                             Value.of(cut.height()),
                             Value.of(to.width()),
@@ -290,14 +288,14 @@ final class DesignChecks {
                             Check.INTERFACING_SIZE,
                             "pieces." + piece.piece().letter(),
                             Sentence.of(
-                                    piece.piece().name() + ", {0} × {1}, is larger than "
-                                            + piece.piece()
-                                                    .backs()
-                                                    .flatMap(sized::nameOf)
-                                                    .orElseThrow()
-                                            + ", {2} × {3}.",
+                                    "{0}, {1} × {2}, is larger than {3}, {4} × {5}.",
+                                    Value.of(piece.piece().name()),
                                     Value.of(piece.width().value()),
                                     Value.of(piece.height().value()),
+                                    Value.of(piece.piece()
+                                            .backs()
+                                            .flatMap(sized::nameOf)
+                                            .orElseThrow()),
                                     Value.of(backed.width()),
                                     Value.of(backed.height())),
                             Sentence.of("Cut interfacing no larger than the piece it backs."));
@@ -319,7 +317,9 @@ final class DesignChecks {
                 findings.care(
                         Check.OPENING,
                         "trims." + trim.trim().letter(),
-                        Sentence.of(trim.trim().name() + " opens {0}, too little for a hand.", Value.of(opening)),
+                        Sentence.of(
+                                "{0} opens {1}, too little for a hand.",
+                                Value.of(trim.trim().name()), Value.of(opening)),
                         Sentence.of("From {0} on a hand goes in easily.", Value.of(Zips.NARROW_FOR_A_HAND)));
             }
         }

@@ -64,9 +64,10 @@ final class FittingChecks {
                     Check.ZIP_FIT,
                     "trims." + fit.zip(),
                     Sentence.of(
-                            trim.get().trim().name() + " is {0} long; "
-                                    + fit.school().words() + ", its edge of {1} takes {2}.",
+                            "{0} is {1} long; {2}, its edge of {3} takes {4}.",
+                            Value.of(trim.get().trim().name()),
                             Value.of(zip),
+                            Value.of(fit.school().words()),
                             Value.of(edge.get()),
                             Value.of(wanted)),
                     Sentence.of("Cut the zip to that length, or change the edge or the way it is set in."));
@@ -91,13 +92,11 @@ final class FittingChecks {
                     place,
                     tooShort
                             ? Sentence.of(
-                                    name + " is {0} long, shorter than {1}.",
-                                    Value.of(length),
-                                    Value.of(shortest.orElseThrow()))
+                                    "{0} is {1} long, shorter than {2}.",
+                                    Value.of(name), Value.of(length), Value.of(shortest.orElseThrow()))
                             : Sentence.of(
-                                    name + " is {0} long, longer than {1}.",
-                                    Value.of(length),
-                                    Value.of(longest.orElseThrow())),
+                                    "{0} is {1} long, longer than {2}.",
+                                    Value.of(name), Value.of(length), Value.of(longest.orElseThrow())),
                     Sentence.of("Stay within its range, so that it can be tried on."));
         }
     }
@@ -141,9 +140,10 @@ final class FittingChecks {
                     Check.STRAP_WIDTH,
                     "pieces." + piece.piece().letter(),
                     Sentence.of(
-                            piece.piece().name() + " is cut {0} wide; "
-                                    + strap.school().words() + ", a strap of {1} takes {2}.",
+                            "{0} is cut {1} wide; {2}, a strap of {3} takes {4}.",
+                            Value.of(piece.piece().name()),
                             Value.of(strip),
+                            Value.of(strap.school().words()),
                             Value.of(width),
                             Value.of(wanted)),
                     Sentence.of("Cut the strip to that width, or change the way the strap is made."));
@@ -157,18 +157,16 @@ final class FittingChecks {
                     Check.STRAP_RING,
                     place,
                     Sentence.of(
-                            name + " finishes {0} wide and doesn't go through a ring of {1}.",
-                            Value.of(width),
-                            Value.of(ring)),
+                            "{0} finishes {1} wide and doesn't go through a ring of {2}.",
+                            Value.of(name), Value.of(width), Value.of(ring)),
                     Sentence.of("Take a ring that is as wide inside as the strap."));
         } else if (ring.minus(width).isLongerThan(PLAY_IN_A_RING)) {
             findings.care(
                     Check.STRAP_RING,
                     place,
                     Sentence.of(
-                            name + " finishes {0} wide and slips about in a ring of {1}.",
-                            Value.of(width),
-                            Value.of(ring)),
+                            "{0} finishes {1} wide and slips about in a ring of {2}.",
+                            Value.of(name), Value.of(width), Value.of(ring)),
                     Sentence.of("Take a ring that is as wide inside as the strap."));
         }
     }
@@ -185,7 +183,8 @@ final class FittingChecks {
                         Check.CASING_HEIGHT,
                         place,
                         Sentence.of(
-                                casing.name() + " is {0} high, and its cord of {1} needs {2}.",
+                                "{0} is {1} high, and its cord of {2} needs {3}.",
+                                Value.of(casing.name()),
                                 Value.of(height.get()),
                                 Value.of(thickness.get()),
                                 Value.of(wanted)),
@@ -202,9 +201,8 @@ final class FittingChecks {
                         Check.CASING_GAP,
                         place,
                         Sentence.of(
-                                casing.name() + ": the gap is {0} high and the casing {1}.",
-                                Value.of(gap),
-                                Value.of(height)),
+                                "{0}: the gap is {1} high and the casing {2}.",
+                                Value.of(casing.name()), Value.of(gap), Value.of(height)),
                         Sentence.of("Leave a gap as high as the casing.")));
         Optional<Length> from = measures.stated(place + ".gapFrom", casing.gapFrom());
         Optional<Quantity> header = measures.length(place + ".header", casing.header());
@@ -219,10 +217,11 @@ final class FittingChecks {
                     Check.CASING_GAP,
                     place,
                     Sentence.of(
-                            casing.name() + ": the gap begins {0} from the raw edge, and header and top seam together"
-                                    + " are {1}." + (topForgotten ? " The top seam was forgotten." : ""),
+                            "{0}: the gap begins {1} from the raw edge, and header and top seam together are {2}.{3}",
+                            Value.of(casing.name()),
                             Value.of(from.get()),
-                            Value.of(wanted)),
+                            Value.of(wanted),
+                            Value.of(topForgotten ? " The top seam was forgotten." : "")),
                     Sentence.of("Measure the gap from the raw edge: header plus top seam."));
         }
     }

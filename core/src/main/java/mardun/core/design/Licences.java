@@ -30,10 +30,8 @@ public final class Licences {
                                 Check.LICENCE,
                                 "source",
                                 Sentence.of(
-                                        "The licence for this pattern by " + by(source)
-                                                + " allows {0}, and with these there would be {1}.",
-                                        Value.of(source.most()),
-                                        Value.of(made + units)),
+                                        "The licence for this pattern by {0} allows {1}, and with these there would be {2}.",
+                                        Value.of(by(source)), Value.of(source.most()), Value.of(made + units)),
                                 Sentence.of("Make fewer, or ask the designer.")));
         };
     }

@@ -180,8 +180,10 @@ final class MarkChecks {
                 Check.HALVES_FACE,
                 place,
                 Sentence.of(
-                        "“" + pair + "”: the halves on " + one.on() + " and " + other.on()
-                                + " miss each other by {0} when the bag is closed.",
+                        "“{0}”: the halves on {1} and {2} miss each other by {3} when the bag is closed.",
+                        Value.of(pair),
+                        Value.of(one.on()),
+                        Value.of(other.on()),
                         Value.of(new Length(Math.abs(by.nanometres())))),
                 Sentence.of(
                         one.on().equals(other.on())

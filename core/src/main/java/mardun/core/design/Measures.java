@@ -122,28 +122,29 @@ final class Measures {
         if (value.value().signum() < 0) {
             findings.refuse(
                     place,
-                    Sentence.of(measurement.label() + " comes to {0}, less than nothing.", Value.of(value)),
+                    Sentence.of("{0} comes to {1}, less than nothing.", Value.of(measurement.label()), Value.of(value)),
                     Sentence.of("Make it zero or more."));
             return false;
         }
         if (wanted == Dimension.LENGTH && value.compare(Quantity.of(LONGEST_PIECE)) > 0) {
             findings.refuse(
                     place,
-                    Sentence.of(measurement.label() + " comes to {0}, longer than any cloth.", Value.of(value)),
+                    Sentence.of(
+                            "{0} comes to {1}, longer than any cloth.", Value.of(measurement.label()), Value.of(value)),
                     Sentence.of("Check the unit."));
             return false;
         }
         if (wanted == Dimension.ANGLE && value.value().compareTo(BigFraction.of(180)) >= 0) {
             findings.refuse(
                     place,
-                    Sentence.of(measurement.label() + " comes to {0}.", Value.of(value)),
+                    Sentence.of("{0} comes to {1}.", Value.of(measurement.label()), Value.of(value)),
                     Sentence.of("An angle is less than 180°."));
             return false;
         }
         if (measurement.kind() == Measurement.Kind.COUNT && !isCount(value)) {
             findings.refuse(
                     place,
-                    Sentence.of(measurement.label() + " comes to {0}.", Value.of(value)),
+                    Sentence.of("{0} comes to {1}.", Value.of(measurement.label()), Value.of(value)),
                     Sentence.of("It is a whole number of things; make it one."));
             return false;
         }
@@ -167,7 +168,7 @@ final class Measures {
         if (!isCount(value)) {
             findings.refuse(
                     place,
-                    Sentence.of("“" + formula + "” comes to {0}, and things are counted here.", Value.of(value)),
+                    Sentence.of("“{0}” comes to {1}, and things are counted here.", Value.of(formula), Value.of(value)),
                     Sentence.of("Type a whole number, or a formula that gives one."));
             return OptionalLong.empty();
         }
@@ -187,14 +188,14 @@ final class Measures {
         if (!length.isPositive()) {
             findings.refuse(
                     place,
-                    Sentence.of(what + " comes to {0}; nothing can be cut like that.", Value.of(length)),
+                    Sentence.of("{0} comes to {1}; nothing can be cut like that.", Value.of(what), Value.of(length)),
                     Sentence.of("Make the bag larger, or the allowances smaller."));
             return false;
         }
         if (length.isLongerThan(LONGEST_PIECE)) {
             findings.refuse(
                     place,
-                    Sentence.of(what + " comes to {0}, longer than any cloth.", Value.of(length)),
+                    Sentence.of("{0} comes to {1}, longer than any cloth.", Value.of(what), Value.of(length)),
                     Sentence.of("Check the unit of the measurements."));
             return false;
         }
@@ -238,7 +239,7 @@ final class Measures {
             if (value.value().signum() < 0) {
                 findings.refuse(
                         place,
-                        Sentence.of("“" + formula + "” comes to {0}, less than nothing.", Value.of(value)),
+                        Sentence.of("“{0}” comes to {1}, less than nothing.", Value.of(formula), Value.of(value)),
                         Sentence.of("Make it zero or more."));
                 return false;
             }

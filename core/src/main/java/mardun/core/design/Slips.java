@@ -73,10 +73,10 @@ final class Slips {
         Quantity fromSide = planned.get(FormMeasure.CUT_FROM_SIDE);
         Quantity fromBase = planned.get(FormMeasure.CUT_FROM_BASE);
         Sentence remedy = Sentence.of(
-                "For the rest measure {0} from the side and {1} from the base, "
-                        + (bag.school().isCutOut() ? "from the raw edges." : "from the stitching."),
+                "For the rest measure {0} from the side and {1} from the base, {2}",
                 Value.of(fromSide),
-                Value.of(fromBase));
+                Value.of(fromBase),
+                Value.of(bag.school().isCutOut() ? "from the raw edges." : "from the stitching."));
         if (bag.school().isCutOut()) {
             add(
                     Family.CORNERS,
@@ -140,9 +140,8 @@ final class Slips {
                         SEAM_FAMILIES.get(measure),
                         measure == FormMeasure.SIDE ? 1 : 1.2,
                         Sentence.of(
-                                "The " + measure.label() + " was sewn {0} wide instead of {1}.",
-                                Value.of(other),
-                                Value.of(seam)),
+                                "The {0} was sewn {1} wide instead of {2}.",
+                                Value.of(measure.label()), Value.of(other), Value.of(seam)),
                         Sentence.of(
                                 "Sew the rest with {0}, or keep to {1} so that the set is alike.",
                                 Value.of(seam), Value.of(other)),

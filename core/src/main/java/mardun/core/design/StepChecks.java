@@ -173,9 +173,8 @@ final class StepChecks {
                     Check.BULK,
                     "steps." + step.key(),
                     Sentence.of(
-                            "“" + step.name() + "” has about {0} under the foot, and the machine sews {1}.",
-                            new Value.Thickness(thickness),
-                            new Value.Thickness(thickest)),
+                            "“{0}” has about {1} under the foot, and the machine sews {2}.",
+                            Value.of(step.name()), new Value.Thickness(thickness), new Value.Thickness(thickest)),
                     Sentence.of(
                             "Make a strap or tab of one layer, grade the allowances, cut stiffening out of the seam,"
                                     + " or sew it at another place."));

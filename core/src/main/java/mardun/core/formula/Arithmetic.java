@@ -99,7 +99,7 @@ public enum Arithmetic {
             case COS -> ofAngle(first, StrictMath::cos);
             case TAN -> ofAngle(first, StrictMath::tan);
             case ATAN ->
-                Quantity.angle(rounded(StrictMath.toDegrees(
+                Quantity.angle(finite(StrictMath.toDegrees(
                         StrictMath.atan(wanted(first, Dimension.NUMBER).value().doubleValue()))));
             case WHOLE_UP -> whole(first, RoundingMode.CEILING);
             case WHOLE_DOWN -> whole(first, RoundingMode.FLOOR);
@@ -150,10 +150,13 @@ public enum Arithmetic {
     private Quantity ofAngle(Quantity angle, DoubleUnaryOperator function) {
         double radians =
                 StrictMath.toRadians(wanted(angle, Dimension.ANGLE).value().doubleValue());
-        return Quantity.of(rounded(function.applyAsDouble(radians)));
+        return Quantity.of(finite(function.applyAsDouble(radians)));
     }
 
-    private static BigDecimal rounded(double value) {
+    private BigDecimal finite(double value) {
+        if (!Double.isFinite(value)) {
+            throw new FormulaException("takes " + functionName + " of an angle beyond all measure");
+        }
         return new BigDecimal(value).setScale(DECIMALS_OF_ANGLES, RoundingMode.HALF_EVEN);
     }
 

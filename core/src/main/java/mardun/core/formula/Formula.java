@@ -100,11 +100,12 @@ public final class Formula {
 
     private Figure<Quantity> evaluated(Scope scope) {
         if (tree instanceof Call call && rules.containsKey(call.function())) {
-            return rules.get(call.function()).applyTo(arguments(call, scope));
+            return new Evaluation(scope).called(call);
         }
-        Quantity result = value(tree, scope);
+        Evaluation evaluation = new Evaluation(scope);
+        Quantity result = evaluation.value(tree);
         Map<String, Working.Input> inputs = new LinkedHashMap<>();
-        collectInputs(tree, scope, inputs);
+        evaluation.collectInputs(tree, inputs);
         String rule = inputs.isEmpty() ? "As entered." : "By this design's formula.";
         Working.Builder working = Working.of(rule).expression(template());
         inputs.values().forEach(working::input);
@@ -147,69 +148,88 @@ public final class Formula {
         children(expression).forEach(child -> collectNames(child, names));
     }
 
-    private void collectInputs(Expression expression, Scope scope, Map<String, Working.Input> inputs) {
-        if (expression instanceof Name name) {
-            Scope.Entry entry = find(name, scope);
-            inputs.put(
-                    name.symbol(),
-                    new Working.Input(name.symbol(), entry.label(), Value.of(entry.quantity()), entry.working()));
-        } else if (expression instanceof Call call && rules.containsKey(call.function())) {
-            Figure<Quantity> figure = rules.get(call.function()).applyTo(arguments(call, scope));
-            String symbol = write(call, 0).replaceAll("[{}]", "");
-            inputs.put(
-                    symbol,
-                    new Working.Input(
-                            symbol, call.function(), Value.of(figure.value()), Optional.of(figure.working())));
-        } else {
-            children(expression).forEach(child -> collectInputs(child, scope, inputs));
-        }
-    }
+    /** One evaluation: each rule that is called is applied once, however often its result is asked for. */
+    private final class Evaluation {
 
-    private List<Rule.Argument> arguments(Call call, Scope scope) {
-        List<Rule.Argument> arguments = new ArrayList<>();
-        for (Formula argument : argumentsByCall.get(call)) {
-            if (argument.tree instanceof Name name) {
+        private final Scope scope;
+        private final Map<Call, Figure<Quantity>> called = new IdentityHashMap<>();
+
+        private Evaluation(Scope scope) {
+            this.scope = scope;
+        }
+
+        private Figure<Quantity> called(Call call) {
+            Figure<Quantity> known = called.get(call);
+            if (known == null) {
+                known = rules.get(call.function()).applyTo(arguments(call));
+                called.put(call, known);
+            }
+            return known;
+        }
+
+        private List<Rule.Argument> arguments(Call call) {
+            List<Rule.Argument> arguments = new ArrayList<>();
+            for (Formula argument : argumentsByCall.get(call)) {
+                if (argument.tree instanceof Name name) {
+                    Scope.Entry entry = find(name, scope);
+                    arguments.add(new Rule.Argument(entry.quantity(), entry.working()));
+                } else {
+                    Figure<Quantity> figure = argument.evaluate(scope);
+                    arguments.add(new Rule.Argument(
+                            figure.value(), argument.isLiteral() ? Optional.empty() : Optional.of(figure.working())));
+                }
+            }
+            return arguments;
+        }
+
+        private void collectInputs(Expression expression, Map<String, Working.Input> inputs) {
+            if (expression instanceof Name name) {
                 Scope.Entry entry = find(name, scope);
-                arguments.add(new Rule.Argument(entry.quantity(), entry.working()));
+                inputs.put(
+                        name.symbol(),
+                        new Working.Input(name.symbol(), entry.label(), Value.of(entry.quantity()), entry.working()));
+            } else if (expression instanceof Call call && rules.containsKey(call.function())) {
+                Figure<Quantity> figure = called(call);
+                String symbol = write(call, 0).replaceAll("[{}]", "");
+                inputs.put(
+                        symbol,
+                        new Working.Input(
+                                symbol, call.function(), Value.of(figure.value()), Optional.of(figure.working())));
             } else {
-                Figure<Quantity> figure = argument.evaluate(scope);
-                arguments.add(new Rule.Argument(
-                        figure.value(), argument.isLiteral() ? Optional.empty() : Optional.of(figure.working())));
+                children(expression).forEach(child -> collectInputs(child, inputs));
             }
         }
-        return arguments;
+
+        private Quantity value(Expression expression) {
+            if (expression instanceof Literal literal) {
+                return literal.value();
+            } else if (expression instanceof Name name) {
+                return find(name, scope).quantity();
+            } else if (expression instanceof Negative negative) {
+                return value(negative.of()).negated();
+            } else if (expression instanceof Binary binary) {
+                Quantity left = value(binary.left());
+                Quantity right = value(binary.right());
+                return switch (binary.operator()) {
+                    case ADD -> left.plus(right);
+                    case SUBTRACT -> left.minus(right);
+                    case MULTIPLY -> left.times(right);
+                    case DIVIDE -> left.dividedBy(right);
+                };
+            }
+            Call call = (Call) expression;
+            return rules.containsKey(call.function())
+                    ? called(call).value()
+                    : Arithmetic.apply(
+                            call.function(),
+                            call.arguments().stream().map(this::value).toList());
+        }
     }
 
     private static Scope.Entry find(Name name, Scope scope) {
         return scope.find(name.symbol())
                 .orElseThrow(() -> new FormulaException(
                         "names “" + name.symbol() + "”, and there is no such measurement", name.position()));
-    }
-
-    private Quantity value(Expression expression, Scope scope) {
-        if (expression instanceof Literal literal) {
-            return literal.value();
-        } else if (expression instanceof Name name) {
-            return find(name, scope).quantity();
-        } else if (expression instanceof Negative negative) {
-            return value(negative.of(), scope).negated();
-        } else if (expression instanceof Binary binary) {
-            Quantity left = value(binary.left(), scope);
-            Quantity right = value(binary.right(), scope);
-            return switch (binary.operator()) {
-                case ADD -> left.plus(right);
-                case SUBTRACT -> left.minus(right);
-                case MULTIPLY -> left.times(right);
-                case DIVIDE -> left.dividedBy(right);
-            };
-        }
-        Call call = (Call) expression;
-        Rule rule = rules.get(call.function());
-        return rule == null
-                ? Arithmetic.apply(
-                        call.function(),
-                        call.arguments().stream().map(a -> value(a, scope)).toList())
-                : rule.applyTo(arguments(call, scope)).value();
     }
 
     private String write(Expression expression, int binding) {

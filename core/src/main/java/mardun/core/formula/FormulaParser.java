@@ -27,18 +27,22 @@ final class FormulaParser {
 
     private static final Pattern SPACE = Pattern.compile("[\\s\\u00a0]*");
     private static final Pattern LENGTH = Pattern.compile(
-            "(?:\\d+ +)?\\d+ */ *\\d+ *(?<u>[a-z]+|\")(?![\\w(])|(?:\\d+[.,]\\d+|\\d+) *(?<v>[a-z]+|\")(?![\\w(])"
-                    + "|(?:\\d+ *)?[¼½¾⅓⅔⅛⅜⅝⅞] *(?<w>[a-z]+|\")(?![\\w(])");
-    private static final Pattern ANGLE = Pattern.compile("(?<degrees>\\d+[.,]\\d+|\\d+) *(?:°|deg(?![\\w(]))");
+            "(?:[0-9]+(?: +|-))?[0-9]+ */ *[0-9]+ *(?<u>[a-z]+|\")(?![\\w(])"
+                    + "|(?:[0-9]+[.,][0-9]+|[0-9]+) *(?<v>[a-z]+|\")(?![\\w(])"
+                    + "|(?:[0-9]+(?: *|-))?[¼½¾⅓⅔⅛⅜⅝⅞] *(?<w>[a-z]+|\")(?![\\w(])",
+            Pattern.UNICODE_CHARACTER_CLASS);
+    private static final Pattern ANGLE = Pattern.compile(
+            "(?<degrees>[0-9]+[.,][0-9]+|[0-9]+) *(?:°|deg(?![\\w(]))", Pattern.UNICODE_CHARACTER_CLASS);
     private static final String PI = "π";
-    private static final Pattern NUMBER = Pattern.compile("\\d+[.,]\\d+|\\d+");
-    private static final Pattern NAME = Pattern.compile("π|[A-Za-z][A-Za-z0-9_]*");
+    private static final Pattern NUMBER = Pattern.compile("[0-9]+[.,][0-9]+|[0-9]+");
+    private static final Pattern NAME = Pattern.compile("π|[\\p{L}][\\p{L}\\p{M}\\p{N}_]*");
     private static final int DEEPEST = 60;
     private static final int MOST_CHARACTERS = 500;
 
     private final String text;
     private int at;
     private int depth;
+    private boolean multiplies;
 
     private FormulaParser(String text) {
         this.text = text;
@@ -83,13 +87,21 @@ final class FormulaParser {
         Expression left = factor();
         while (true) {
             if (take('*') || take('×')) {
-                left = new Binary(Operator.MULTIPLY, left, factor());
+                left = new Binary(Operator.MULTIPLY, left, multiplier());
             } else if (take('/') || take('÷')) {
-                left = new Binary(Operator.DIVIDE, left, factor());
+                left = new Binary(Operator.DIVIDE, left, multiplier());
             } else {
                 return left;
             }
         }
+    }
+
+    /** What stands behind × or ÷: in {@code width * 2-1/2 in} the hyphen takes away, while {@code 2-1/2 in} alone is a length. */
+    private Expression multiplier() {
+        multiplies = true;
+        Expression factor = factor();
+        multiplies = false;
+        return factor;
     }
 
     private Expression factor() {
@@ -106,8 +118,8 @@ final class FormulaParser {
         int start = at;
         Matcher angle = matcher(ANGLE);
         if (angle.lookingAt()) {
+            BigDecimal degrees = number(angle.group("degrees"));
             at = angle.end();
-            BigDecimal degrees = NumberReader.read(angle.group("degrees"));
             return new Literal(Quantity.angle(degrees), angle.group());
         }
         Optional<Expression> length = length();
@@ -116,8 +128,9 @@ final class FormulaParser {
         }
         Matcher number = matcher(NUMBER);
         if (number.lookingAt()) {
+            BigDecimal read = number(number.group());
             at = number.end();
-            return new Literal(Quantity.of(NumberReader.read(number.group())), number.group());
+            return new Literal(Quantity.of(read), number.group());
         }
         Matcher name = matcher(NAME);
         if (name.lookingAt()) {
@@ -128,6 +141,7 @@ final class FormulaParser {
             return take('(') ? new Call(name.group(), arguments(), start) : new Name(name.group(), start);
         }
         if (take('(')) {
+            multiplies = false;
             Expression inner = sum();
             if (!take(')')) {
                 throw new FormulaException("has a bracket that isn't closed", start);
@@ -141,9 +155,18 @@ final class FormulaParser {
                 start);
     }
 
+    private BigDecimal number(String digits) {
+        try {
+            return NumberReader.read(digits);
+        } catch (MeasureException bad) {
+            throw new FormulaException("has “" + bad.read() + "”, which " + bad.why(), at);
+        }
+    }
+
     private Optional<Expression> length() {
         Matcher literal = matcher(LENGTH);
-        if (!literal.lookingAt()) {
+        boolean hyphened = literal.lookingAt() && literal.group().indexOf('-') > 0;
+        if (!literal.lookingAt() || (hyphened && multiplies)) {
             return Optional.empty();
         }
         String unit = Optional.ofNullable(literal.group("u"))
@@ -167,6 +190,7 @@ final class FormulaParser {
 
     private List<Expression> arguments() {
         List<Expression> arguments = new ArrayList<>();
+        multiplies = false;
         if (take(')')) {
             return arguments;
         }

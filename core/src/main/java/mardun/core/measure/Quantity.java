@@ -10,6 +10,16 @@ import org.apache.commons.numbers.fraction.BigFraction;
  */
 public record Quantity(BigFraction value, Dimension dimension) {
 
+    /** Nothing that is sewn needs more than some three hundred digits above or below the line. */
+    private static final int MOST_BITS = 1024;
+
+    public Quantity {
+        if (value.getNumerator().bitLength() > MOST_BITS
+                || value.getDenominator().bitLength() > MOST_BITS) {
+            throw new DimensionException("comes to a number with too many digits to reckon with");
+        }
+    }
+
     public static Quantity of(Length length) {
         return new Quantity(length.exact(), Dimension.LENGTH);
     }

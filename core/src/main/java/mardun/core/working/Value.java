@@ -39,6 +39,9 @@ public sealed interface Value {
     /** A share, held as a fraction: 0.08 is shown as 8 %. */
     record Share(BigDecimal share) implements Value {}
 
+    /** A name or another text as somebody typed it. */
+    record Text(String text) implements Value {}
+
     static Value of(Quantity quantity) {
         return new Measured(quantity, ShownRounding.NEAREST);
     }
@@ -53,6 +56,10 @@ public sealed interface Value {
 
     static Value of(Duration duration) {
         return new Time(duration);
+    }
+
+    static Value of(String text) {
+        return new Text(text);
     }
 
     static Value of(long count) {

@@ -196,12 +196,12 @@ class CuttingJobTest {
         assertThatThrownBy(() -> search(tooWide, Aim.MONEY))
                 .isInstanceOfSatisfying(
                         CannotBeCutException.class,
-                        refused -> assertThat(refused.sentence().template()).contains("Turned it would fit"));
+                        refused -> assertThat(refused.sentence().words()).contains("Turned it would fit"));
         CuttingJob muchTooWide = Cutting.job(in("10"), List.of(piece("A", "12", "11", 1, true)));
         assertThatThrownBy(() -> search(muchTooWide, Aim.MONEY))
                 .isInstanceOfSatisfying(
                         CannotBeCutException.class,
-                        refused -> assertThat(refused.sentence().template()).contains("Join it from two"));
+                        refused -> assertThat(refused.sentence().words()).contains("Join it from two"));
     }
 
     /** Pieces, rests and nothing else: to the square nanometre. */

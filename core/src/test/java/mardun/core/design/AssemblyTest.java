@@ -109,11 +109,11 @@ class AssemblyTest {
                                         panel("P", Panel.Direction.DOWN, YOKE, new Part("Q", "")),
                                         panel("Q", Panel.Direction.DOWN, BODY, new Part("P", ""))))
                         .findings())
-                .extracting(f -> f.what().template())
+                .extracting(f -> f.what().words())
                 .anyMatch(sentence -> sentence.contains("P → Q → P"));
         assertThat(sized(twoParts().panels(panel("P", Panel.Direction.DOWN, YOKE, new Part("X", ""))))
                         .findings())
-                .extracting(f -> f.what().template())
+                .extracting(f -> f.what().words())
                 .anyMatch(sentence -> sentence.contains("asks for “X”"));
     }
 

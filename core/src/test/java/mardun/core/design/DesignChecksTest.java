@@ -81,7 +81,7 @@ class DesignChecksTest {
     void anOpeningIsWhatTabsAndSliderLeave() {
         DesignMaker maker =
                 pouch().zips(new ZipFit("Z", ZipSchool.FULL_LENGTH, "9 1/2 in", "", "", "", "", "2 1/2 in", "1 in"));
-        assertThat(only(Check.OPENING, maker).what().template()).contains("too little for a hand");
+        assertThat(only(Check.OPENING, maker).what().words()).contains("too little for a hand");
         assertThat(Sizing.of(maker.make(), MEDIUM).openings().get("Z").value())
                 .isEqualTo(Quantity.of(Length.of(7, 2, LengthUnit.INCH)));
     }
@@ -111,18 +111,18 @@ class DesignChecksTest {
                 .isEqualTo("pieces.S");
         assertThat(only(Check.STRAP_RING, strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "3/4 in"))
                         .what()
-                        .template())
+                        .words())
                 .contains("doesn't go through");
         assertThat(only(Check.STRAP_RING, strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "2 in"))
                         .what()
-                        .template())
+                        .words())
                 .contains("slips about");
         assertThat(only(
                                 Check.STRAP_RANGE,
                                 strap(StrapSchool.FOUR_FOLD, "4 in", "1 in", "")
                                         .piece("S", p -> DesignMaker.sized(p, "4 in", "25 in")))
                         .what()
-                        .template())
+                        .words())
                 .contains("shorter than");
     }
 
@@ -131,7 +131,7 @@ class DesignChecksTest {
         DesignMaker maker = DesignMaker.empty()
                 .trims(new TrimNeed(
                         "W", "Webbing", TrimNeed.Kind.WEBBING, "webbing", "1", "40 in", "2 in", "30 in", "42 in"));
-        assertThat(only(Check.STRAP_RANGE, maker).what().template()).contains("longer than");
+        assertThat(only(Check.STRAP_RANGE, maker).what().words()).contains("longer than");
     }
 
     @ParameterizedTest
@@ -167,7 +167,7 @@ class DesignChecksTest {
                         .sized("4 in", "3 in")));
         Finding finding = only(Check.POCKET_CLEAR, pouch().panels(face));
         assertThat(finding.place()).isEqualTo("panels.P.marks.0");
-        assertThat(finding.what().template()).contains("across a zip");
+        assertThat(finding.what().words()).contains("across a zip");
     }
 
     @ParameterizedTest
@@ -184,7 +184,7 @@ class DesignChecksTest {
             nothing(maker);
         } else {
             Finding finding = only(Check.valueOf(check), maker);
-            assertThat(finding.what().template().contains("The top seam was forgotten"))
+            assertThat(finding.what().words().contains("The top seam was forgotten"))
                     .isEqualTo(from.equals("1 1/2 in"));
         }
     }
@@ -200,7 +200,7 @@ class DesignChecksTest {
                     .noneMatch(f -> f.check().equals(Optional.of(Check.CORNER_CUT)));
         } else {
             Finding finding = only(Check.CORNER_CUT, maker);
-            assertThat(finding.what().template().contains("unequal")).isEqualTo(across.equals(along));
+            assertThat(finding.what().words().contains("unequal")).isEqualTo(across.equals(along));
         }
     }
 
@@ -224,11 +224,11 @@ class DesignChecksTest {
         nothing(snaps("3 in", "7 1/2 in", Half.SOCKET, Half.STUD));
         assertThat(only(Check.HALVES_FACE, snaps("3 in", "3 in", Half.SOCKET, Half.STUD))
                         .what()
-                        .template())
+                        .words())
                 .contains("miss each other");
         assertThat(only(Check.HALVES_FACE, snaps("3 in", "7 1/2 in", Half.SOCKET, Half.SOCKET))
                         .remedy()
-                        .template())
+                        .words())
                 .contains("one of each");
     }
 
@@ -311,7 +311,7 @@ class DesignChecksTest {
         nothing(maker);
         Finding finding = only(Check.CHILDREN, maker.forChildren());
         assertThat(finding.place()).isEqualTo("trims.K");
-        assertThat(finding.remedy().template()).contains("check your local product-safety rules");
+        assertThat(finding.remedy().words()).contains("check your local product-safety rules");
     }
 
     @Test
@@ -353,7 +353,7 @@ class DesignChecksTest {
         if (alike) {
             nothing(maker);
         } else {
-            assertThat(only(Check.PANELS_MATCH, maker).what().template()).contains("is cut");
+            assertThat(only(Check.PANELS_MATCH, maker).what().words()).contains("is cut");
         }
     }
 

@@ -38,7 +38,7 @@ class DiagnosisTest {
     }
 
     private static String first(Report report) {
-        return report.explanations().get(0).slips().get(0).what().template();
+        return report.explanations().get(0).slips().get(0).what().words();
     }
 
     @Test
@@ -53,8 +53,7 @@ class DiagnosisTest {
         Report report = explain(Pouch.design(), "7", "6", "3");
         assertThat(first(report)).isEqualTo("The corners were cut from the stitching, not from the raw edge.");
         assertThat(report.explanations().get(0).misses()).isEqualTo(Length.ZERO);
-        assertThat(report.explanations().get(0).slips().get(0).remedy().template())
-                .contains("from the raw edges");
+        assertThat(report.explanations().get(0).slips().get(0).remedy().words()).contains("from the raw edges");
     }
 
     @Test
@@ -62,9 +61,9 @@ class DiagnosisTest {
         Design design = Pouch.with("7 1/2 in", "2 1/2 in", "1/4 in", BoxingSchool.CUT_AFTER_SEWING);
         Explanation explanation =
                 explain(design, "7 1/4", "6 1/4", "2 1/2").explanations().get(0);
-        assertThat(explanation.slips().get(0).what().template())
-                .isEqualTo("The side seam was sewn {0} wide instead of {1}.");
-        assertThat(explanation.slips().get(0).what().values().get(0)).isEqualTo(Value.of(in("3/8")));
+        assertThat(explanation.slips().get(0).what().words())
+                .isEqualTo("The side seam was sewn {1} wide instead of {2}.");
+        assertThat(explanation.slips().get(0).what().values().get(1)).isEqualTo(Value.of(in("3/8")));
     }
 
     @Test
@@ -73,7 +72,7 @@ class DiagnosisTest {
         Report report = explain(design, "7 1/4", "5 7/8", "2 1/2");
         List<Named> slips = report.explanations().get(0).slips();
         assertThat(slips).hasSize(2);
-        assertThat(slips).anyMatch(s -> s.what().template().startsWith("The side seam"));
+        assertThat(slips).anyMatch(s -> s.what().words().startsWith("The side seam"));
     }
 
     @Test

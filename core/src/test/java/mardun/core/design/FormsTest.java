@@ -155,7 +155,7 @@ class FormsTest {
                 .make();
         assertThat(Sizing.of(design, 0).findings()).singleElement().satisfies(f -> {
             assertThat(f.place()).isEqualTo("measurements.m");
-            assertThat(f.remedy().template()).contains(remedy);
+            assertThat(f.remedy().words()).contains(remedy);
         });
     }
 

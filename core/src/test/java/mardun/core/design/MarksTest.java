@@ -60,7 +60,7 @@ class MarksTest {
         SizedDesign sized = withMark(Mark.at(Mark.Kind.HARDWARE, "Snap", From.RAW, across, "1 in"));
         assertThat(sized.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.place()).isEqualTo("pieces.A.marks.0.across");
-            assertThat(finding.what().template()).contains(why);
+            assertThat(finding.what().words()).contains(why);
         });
     }
 

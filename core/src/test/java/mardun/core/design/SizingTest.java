@@ -82,7 +82,7 @@ class SizingTest {
     void cutOutsThatMeetAreRefused() {
         SizedDesign sized = Sizing.of(replacing(Pouch.design(), "A", "2 1/2 in"), MEDIUM);
         assertThat(sized.findings())
-                .anySatisfy(f -> assertThat(f.what().template()).contains("cut-outs of {0} meet in a width of {1}"));
+                .anySatisfy(f -> assertThat(f.what().words()).contains("cut-outs of {1} meet in a width of {3}"));
         assertThat(sized.canBeSewn()).isFalse();
     }
 
@@ -146,8 +146,8 @@ class SizingTest {
         assertThat(sized.canBeSewn()).isFalse();
         assertThat(sized.findings()).anySatisfy(finding -> {
             assertThat(finding.place()).isEqualTo(place);
-            assertThat(finding.what().template()).contains(why);
-            assertThat(finding.remedy().template()).isNotBlank();
+            assertThat(finding.what().words()).contains(why);
+            assertThat(finding.remedy().words()).isNotBlank();
         });
     }
 

@@ -3,15 +3,18 @@ package mardun.core.formula;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import mardun.core.construction.Constructions;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
+import mardun.core.working.Figure;
 import mardun.core.working.Working;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -46,6 +49,11 @@ class FormulaTest {
                     1/4 in + 2,54 cm                | 1 1/4
                     2 * 1/4 in                      | 1/2
                     width / depth * 1 in            | 3
+                    13-1/2 in                       | 13 1/2
+                    width + 13-½ in                 | 21
+                    2 * width-1/2 in                | 14 1/2
+                    (13-1/2 in) * 2                 | 27
+                    width * 2-1/2 in                | 14 1/2
                     -seam + width                   | 7 1/4
                     width − 2 × seam ÷ 2            | 7 1/4
                     panel_width(width; depth; seam) | 10 1/2
@@ -205,5 +213,65 @@ class FormulaTest {
                 .value();
         assertThat(root.value().bigDecimalValue(30, java.math.RoundingMode.DOWN).toPlainString())
                 .isEqualTo("1.414213562373095048801688724209");
+    }
+
+    @Test
+    void namesMayHaveAnyLetters() {
+        Scope scope = symbol -> symbol.equals("alça")
+                ? Optional.of(new Scope.Entry("alça", Quantity.of(Length.of(3, LengthUnit.INCH)), Optional.empty()))
+                : Optional.empty();
+        Figure<Quantity> figure =
+                Formula.parse("2 * alça + 1 in", Constructions.BY_NAME).evaluate(scope);
+        assertThat(figure.value().toLength(ShownRounding.NEAREST)).isEqualTo(Length.of(7, LengthUnit.INCH));
+    }
+
+    @Test
+    void rulesWithinRulesAreAppliedOnceEach() {
+        String nested = "width";
+        while (nested.length() < 400) {
+            nested = "1*boxed_depth_probe(" + nested + ")";
+        }
+        AtomicInteger asked = new AtomicInteger();
+        Rule probe = Rule.named("boxed_depth_probe")
+                .says("As it is.")
+                .given("a", "a length")
+                .is("a");
+        Scope counting = symbol -> {
+            asked.incrementAndGet();
+            return SCOPE.find(symbol);
+        };
+        Formula.parse(nested, Map.of("boxed_depth_probe", probe)).evaluate(counting);
+        assertThat(asked.get()).isLessThan(10);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "sin(60 deg * 99999999999999999999 * 99999999999999999999 * 99999999999999999999 * 99999999999999999999"
+                        + " * 99999999999999999999 * 99999999999999999999 * 99999999999999999999 * 99999999999999999999"
+                        + " * 99999999999999999999 * 99999999999999999999 * 99999999999999999999 * 99999999999999999999"
+                        + " * 99999999999999999999 * 99999999999999999999 * 99999999999999999999 * 99999999999999999999)",
+                "tan(1234567890123456789012345678901234567890 deg)",
+                "12345678901234567890123456789012345678901234567890 * width"
+            })
+    void numbersBeyondAllMeasureAreRefused(String formula) {
+        assertThatThrownBy(() -> length(formula)).isInstanceOf(FormulaException.class);
+    }
+
+    /** Each the square of the one before: the digits would double at each step, and so would the time. */
+    @Test
+    void aChainOfSquaresEndsInASentence() {
+        Quantity number = Quantity.of(new BigDecimal("1.5"));
+        Formula square = Formula.parse("a * a", Map.of());
+        assertThatThrownBy(() -> {
+                    Quantity value = number;
+                    for (int i = 0; i < 40; i++) {
+                        Quantity before = value;
+                        value = square.evaluate(symbol -> Optional.of(new Scope.Entry("a", before, Optional.empty())))
+                                .value();
+                    }
+                })
+                .isInstanceOf(FormulaException.class)
+                .hasMessageContaining("too many digits");
     }
 }

@@ -1,0 +1,25 @@
+package mardun.app.problem;
+
+import java.time.LocalDate;
+
+/** The days that can be reckoned with: from 1900 to 2199. */
+public final class Days {
+
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2199;
+
+    private Days() {}
+
+    public static boolean isPossible(LocalDate day) {
+        return day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR;
+    }
+
+    /** The day, unless nobody can have meant it. */
+    public static LocalDate possible(LocalDate day) {
+        if (!isPossible(day)) {
+            throw RefusedException.conflict(
+                    "“" + day + "” is no day to reckon with. Type one from " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+        }
+        return day;
+    }
+}
