@@ -27,6 +27,7 @@ class Batch {
 
     private long designId;
     private String sizeName;
+    private String sizeKey;
     private int units;
 
     @Enumerated(EnumType.STRING)
@@ -61,6 +62,7 @@ class Batch {
     /** What a form says about a batch, read and checked; {@code materials} and {@code offcuts} are JSON. */
     record Entered(
             String sizeName,
+            String sizeKey,
             int units,
             Optional<LocalDate> dueOn,
             String forWhat,
@@ -70,6 +72,7 @@ class Batch {
 
     void enter(Entered entered) {
         sizeName = entered.sizeName();
+        sizeKey = entered.sizeKey();
         units = entered.units();
         dueOn = entered.dueOn().orElse(null);
         forWhat = entered.forWhat();
@@ -115,6 +118,12 @@ class Batch {
         return designId;
     }
 
+    /** What the size is known by, whatever it is called by now; of batches from before that was kept, nothing. */
+    Optional<String> sizeKey() {
+        return Optional.ofNullable(sizeKey);
+    }
+
+    /** What the size was called when the batch was planned. */
     String sizeName() {
         return sizeName;
     }

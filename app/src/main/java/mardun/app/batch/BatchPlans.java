@@ -1,11 +1,13 @@
 package mardun.app.batch;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -25,6 +27,7 @@ import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
+import mardun.core.design.Finding;
 import mardun.core.design.Piece;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -32,15 +35,20 @@ import mardun.core.material.Part;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
+import mardun.core.working.Sentence;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Works out batches' plans: of planned ones from what is stored now, of those that are cut from what was frozen then. */
 @Component
 class BatchPlans {
+
+    private static final Logger LOG = LoggerFactory.getLogger(BatchPlans.class);
 
     private final DesignService designs;
     private final StockShelves stock;
@@ -109,7 +117,7 @@ class BatchPlans {
         List<Supply> supplies = supplies(choices, shelves, batchId, sheets.values());
         return plan(
                 document,
-                size,
+                new SizeOf(null, size),
                 units,
                 supplies,
                 current.workroom(),
@@ -142,24 +150,49 @@ class BatchPlans {
                 .toList());
         Map<Batch, Planned> planned = new LinkedHashMap<>();
         for (Batch batch : batches) {
-            planned.put(
-                    batch,
-                    frozen.containsKey(batch)
-                            ? frozen(batch, frozen.get(batch), shelves)
-                            : planned(
-                                    batch,
-                                    choices.get(batch),
-                                    shelves,
-                                    current,
-                                    sheets.getOrDefault(batch.id(), Map.of())));
+            FrozenInputs itsFrozen = frozen.get(batch);
+            Map<Long, Sheet> its = sheets.getOrDefault(batch.id(), Map.of());
+            try {
+                planned.put(
+                        batch,
+                        itsFrozen != null
+                                ? frozen(batch, itsFrozen, shelves)
+                                : planned(batch, choices.get(batch), shelves, current, its));
+            } catch (RuntimeException broken) {
+                LOG.error("Batch {} can't be worked out", batch.id(), broken);
+                planned.put(batch, broken(batch, itsFrozen, shelves, current));
+            }
         }
         return planned;
     }
 
+    /** One that can't be worked out shows as itself, and not as a page that is dead. */
+    private Planned broken(Batch batch, @Nullable FrozenInputs frozen, Shelves shelves, Settings current) {
+        DesignDocument document = frozen == null ? designs.document(batch.designId()) : frozen.design();
+        Design design = DesignService.stored(document);
+        Finding why = Finding.refused(
+                "units",
+                Sentence.of("Batch " + batch.id() + " can't be worked out as it is stored."),
+                Sentence.of("Choose its size, its materials and its number once more, or give it up."));
+        return new Planned(
+                BatchPlan.impossible(design, batch.sizeName(), batch.units(), why),
+                design,
+                document,
+                List.of(),
+                current.workroom(),
+                shelves,
+                batch.id(),
+                Optional.empty());
+    }
+
     Choices choices(Batch batch) {
         return new Choices(
-                List.of(json.readValue(batch.materials(), SlotChoice[].class)),
-                List.of(json.readValue(batch.offcuts(), Long[].class)));
+                Arrays.stream(json.readValue(batch.materials(), SlotChoice[].class))
+                        .filter(Objects::nonNull)
+                        .toList(),
+                Arrays.stream(json.readValue(batch.offcuts(), Long[].class))
+                        .filter(Objects::nonNull)
+                        .toList());
     }
 
     private Planned planned(Batch batch, Choices choices, Shelves shelves, Settings current, Map<Long, Sheet> sheets) {
@@ -168,7 +201,7 @@ class BatchPlans {
         DesignDocument document = designs.document(batch.designId());
         return plan(
                 document,
-                batch.sizeName(),
+                SizeOf.of(batch),
                 batch.units(),
                 supplies,
                 workroom,
@@ -190,7 +223,7 @@ class BatchPlans {
                 .toList();
         return plan(
                 frozen.design(),
-                batch.sizeName(),
+                SizeOf.of(batch),
                 batch.units(),
                 supplies,
                 workroom,
@@ -295,9 +328,25 @@ class BatchPlans {
         return byKey;
     }
 
+    /** A size by what it is known by, or where nobody kept that by its name. */
+    private record SizeOf(@Nullable String key, String name) {
+
+        static SizeOf of(Batch batch) {
+            return new SizeOf(batch.sizeKey().orElse(null), batch.sizeName());
+        }
+    }
+
+    private static Finding noSuchSize(DesignDocument document, String size) {
+        return Finding.refused(
+                "sizeName",
+                Sentence.of("“" + document.name() + "” has no size “" + size + "” any more; it has "
+                        + String.join(", ", document.sizes()) + "."),
+                Sentence.of("Choose the size that this batch is made in."));
+    }
+
     private Planned plan(
             DesignDocument document,
-            String size,
+            SizeOf size,
             int units,
             List<Supply> supplies,
             Workroom workroom,
@@ -308,15 +357,10 @@ class BatchPlans {
             OptionalInt good,
             Optional<Money> plannedCost) {
         Design design = DesignService.stored(document);
-        int index = Math.max(0, document.sizes().indexOf(size));
-        return new Planned(
-                planner.plan(design, index, units, supplies, workroom, own, sheets, good),
-                design,
-                document,
-                supplies,
-                workroom,
-                shelves,
-                batchId,
-                plannedCost);
+        OptionalInt index = document.indexOf(size.key(), size.name());
+        BatchPlan plan = index.isPresent()
+                ? planner.plan(design, index.getAsInt(), units, supplies, workroom, own, sheets, good)
+                : BatchPlan.impossible(design, size.name(), units, noSuchSize(document, size.name()));
+        return new Planned(plan, design, document, supplies, workroom, shelves, batchId, plannedCost);
     }
 }

@@ -431,7 +431,7 @@ public class BatchService {
                         .filter(BatchHolds.stillToCome(batch))
                         .forEach(need -> byPart.computeIfAbsent(
                                         Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
-                                .merge(need.part(), need.wanted(), Amount::plus)));
+                                .merge(need.part(), need.wanted(), Amount::together)));
         Map<Long, Amount> needed = new LinkedHashMap<>();
         byPart.forEach((id, parts) -> needed.put(
                 id, parts.values().stream().max(Comparator.naturalOrder()).orElseThrow()));
@@ -460,7 +460,10 @@ public class BatchService {
                 .forEach(need -> {
                     Wanted wanted = new Wanted(Long.parseLong(need.supply().key()), need.part());
                     String key = Long.toString(batch.id());
-                    names.put(key, planned.design().name() + " " + batch.sizeName());
+                    names.put(
+                            key,
+                            planned.design().name() + " "
+                                    + planned.plan().sized().size());
                     first.putIfAbsent(wanted, need);
                     claims.computeIfAbsent(wanted, w -> new ArrayList<>())
                             .add(new Claim(
@@ -479,7 +482,7 @@ public class BatchService {
                     .toList();
             if (!going.isEmpty()) {
                 Amount needed =
-                        its.stream().map(Claim::wanted).reduce(Amount::plus).orElseThrow();
+                        its.stream().map(Claim::wanted).reduce(Amount::together).orElseThrow();
                 lines.add(new ShortLine(
                         wanted.materialId(),
                         need.supply().name()
@@ -522,6 +525,7 @@ public class BatchService {
         }
         return new Batch.Entered(
                 form.sizeName(),
+                document.sizeKey(form.sizeName()),
                 units,
                 Optional.ofNullable(form.dueOn()),
                 form.forWhat().strip(),
@@ -554,7 +558,7 @@ public class BatchService {
         goods.receive(new NewGoods(
                 batch.id(),
                 planned.design().name(),
-                batch.sizeName(),
+                planned.plan().sized().size(),
                 clothName(planned),
                 good,
                 unitCost,
@@ -647,7 +651,7 @@ public class BatchService {
         return new BatchLine(
                 batch.id(),
                 planned.design().name(),
-                batch.sizeName(),
+                planned.plan().sized().size(),
                 batch.units(),
                 batch.stage(),
                 batch.dueOn().orElse(null),

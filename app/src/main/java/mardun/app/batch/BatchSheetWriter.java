@@ -154,9 +154,7 @@ final class BatchSheetWriter {
                     step.check(),
                     step.caution(),
                     step.note()));
-            if (!step.setUp().equals(SetUp.NONE)) {
-                before = step.setUp();
-            }
+            before = step.setUp().after(before);
         }
         return lines;
     }

@@ -118,7 +118,7 @@ public class CuttingService {
                 id,
                 batch.version(),
                 planned.design().name(),
-                batch.sizeName(),
+                planned.plan().sized().size(),
                 batch.units(),
                 batch.stage(),
                 all.stream().filter(Sheet::chosen).map(Sheet::aim).findFirst().orElse(Aim.MONEY),

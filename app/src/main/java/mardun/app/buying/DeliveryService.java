@@ -26,6 +26,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.Invoice;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
+import mardun.core.material.ShelfLimits;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -257,9 +258,18 @@ public class DeliveryService {
             fields.refuse(field + "place", line.place(), "Use at most 80 characters.");
         }
         LengthUnit small = current.unitSystem().smallUnit();
+        Amount most = ShelfLimits.most(content.counting());
+        boolean tooMuch = content.value() > most.value() / packs;
+        if (tooMuch) {
+            fields.refuse(
+                    field + "packs",
+                    line.packs(),
+                    "So many of “" + line.content() + "” are more than "
+                            + current.writer().text(most.shown()) + ", the most that a shelf holds. Check the unit.");
+        }
         return new EnteredLine(
                 line.materialId(),
-                content.times(packs),
+                tooMuch ? content : content.times(packs),
                 current.money(fields.money(field + "price", line.price(), current.currency())),
                 packs + " × " + line.content().strip(),
                 line.dyeLot().strip(),

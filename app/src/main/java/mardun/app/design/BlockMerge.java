@@ -18,6 +18,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Strap;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.ZipFit;
+import mardun.core.making.StepUses;
 
 /**
  * Puts a building block into a design, and takes one out. A measurement or a slot that the design has already by the
@@ -25,8 +26,7 @@ import mardun.core.design.ZipFit;
  */
 final class BlockMerge {
 
-    private static final Pattern LETTER = Pattern.compile("[\\p{L}][\\p{L}\\d]{0,3}");
-    private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_]*");
+    private static final Pattern NAME = Pattern.compile("[\\p{L}][\\p{L}\\p{M}\\p{N}_]*");
 
     private BlockMerge() {}
 
@@ -34,11 +34,13 @@ final class BlockMerge {
         Map<String, String> letters = freeLetters(design, block);
         Map<String, String> keys = freeKeys(design, block);
         Function<String, String> letter = l -> letters.getOrDefault(l, l);
+        Set<String> known = letters.keySet();
         return new DesignDocument(
                 design.name(),
                 design.sort(),
                 design.note(),
                 design.sizes(),
+                design.sizeKeys(),
                 design.usualUnits(),
                 with(design.measurements(), block.measurements(), Measurement::symbol),
                 design.form(),
@@ -61,7 +63,7 @@ final class BlockMerge {
                 joined(
                         design.steps(),
                         block.steps().stream()
-                                .map(s -> keyed(s, keys, uses(s.uses(), letter)))
+                                .map(s -> keyed(s, keys, StepUses.renamed(s.uses(), known, letter::apply)))
                                 .toList()),
                 with(design.slots(), block.slots(), SlotRow::key),
                 design.source(),
@@ -76,8 +78,9 @@ final class BlockMerge {
                 .map(step -> among(step, stepKeys))
                 .toList();
         Set<String> letters = new HashSet<>();
+        Set<String> known = Renaming.letters(design);
         steps.forEach(step ->
-                LETTER.matcher(step.uses()).results().map(MatchResult::group).forEach(letters::add));
+                StepUses.read(step.uses(), known).ifPresent(uses -> uses.forEach(use -> letters.add(use.letter()))));
         Set<String> ofTheForm = Set.of(
                 design.form().outer(), design.form().lining(), design.form().other());
         letters.removeAll(ofTheForm);
@@ -205,10 +208,6 @@ final class BlockMerge {
             renamed.put(step.key(), free);
         });
         return renamed;
-    }
-
-    private static String uses(String uses, Function<String, String> letter) {
-        return LETTER.matcher(uses).replaceAll(match -> letter.apply(match.group()));
     }
 
     private static StepRow keyed(StepRow step, Map<String, String> keys, String uses) {

@@ -9,6 +9,7 @@ import java.util.List;
 import mardun.app.design.BlockViews.BlockView;
 import mardun.app.design.BlockViews.DesignWithBlock;
 import mardun.app.design.BlockViews.NewBlock;
+import mardun.app.design.DesignViews.ArrangedSizes;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignName;
@@ -18,6 +19,7 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.PreviewedDesign;
+import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.QuestionViews.DiagnosisAnswer;
 import mardun.app.design.QuestionViews.DiagnosisQuestion;
 import mardun.app.design.QuestionViews.FitAnswer;
@@ -81,6 +83,18 @@ class DesignController {
     @PostMapping("/designs/with-size")
     DesignDocument copySize(@RequestBody @Valid NewSize form) {
         return designs.withSize(form);
+    }
+
+    /** A piece, a measurement or a size of a design that is being edited gets another name, everywhere or not at all. */
+    @PostMapping("/designs/renamed")
+    DesignDocument renamePart(@RequestBody @Valid RenamedPart form) {
+        return designs.renamed(form);
+    }
+
+    /** The sizes of a design that is being edited, in another order or fewer. */
+    @PostMapping("/designs/arranged")
+    DesignDocument arrangeSizes(@RequestBody @Valid ArrangedSizes form) {
+        return designs.arranged(form);
     }
 
     @PostMapping("/designs/with-block")

@@ -2,8 +2,11 @@ package mardun.app.design;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.design.Casing;
@@ -33,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  * texts with a unit, or formulas over the measurements' symbols. {@link DocumentLimits} says how much goes in.
  *
  * @param sort what sort of thing it is, in the maker's word: pouch, tote, wallet
+ * @param sizeKeys what each size is known by, whatever it is called; absent in documents from before sizes could be renamed
  * @param usualUnits how many are usually made at once; the ticket's figures are for a batch of this size
  */
 public record DesignDocument(
@@ -40,6 +44,7 @@ public record DesignDocument(
         String sort,
         String note,
         List<String> sizes,
+        @Nullable List<String> sizeKeys,
         @Min(1) @Max(5000) int usualUnits,
         List<Measurement> measurements,
         FormRow form,
@@ -59,27 +64,67 @@ public record DesignDocument(
 
     /** This design under another name. */
     DesignDocument named(String newName) {
-        return with(newName, sizes, measurements, fillings, slots);
+        return with(newName, sizes, sizeKeys, measurements, fillings, slots);
     }
 
     /** This design with other values for its measurements. */
     DesignDocument measured(List<Measurement> newMeasurements) {
-        return with(name, sizes, newMeasurements, fillings, slots);
+        return with(name, sizes, sizeKeys, newMeasurements, fillings, slots);
     }
 
     /** This design with other sizes, and what differs by size. */
-    DesignDocument sized(List<String> newSizes, List<Measurement> newMeasurements, List<FillingNeed> newFillings) {
-        return with(name, newSizes, newMeasurements, newFillings, slots);
+    DesignDocument sized(
+            List<String> newSizes,
+            List<String> newSizeKeys,
+            List<Measurement> newMeasurements,
+            List<FillingNeed> newFillings) {
+        return with(name, newSizes, newSizeKeys, newMeasurements, newFillings, slots);
+    }
+
+    /** This design with a key for each size: those that it has, and new ones where they are missing. */
+    DesignDocument keyed() {
+        if (sizeKeys != null
+                && sizeKeys.size() == sizes.size()
+                && Set.copyOf(sizeKeys).size() == sizes.size()) {
+            return this;
+        }
+        List<String> keys = new ArrayList<>();
+        for (int i = 0; i < sizes.size(); i++) {
+            keys.add("s" + (i + 1));
+        }
+        return with(name, sizes, keys, measurements, fillings, slots);
+    }
+
+    /** A key that no size has yet. */
+    String freeSizeKey() {
+        List<String> taken = keyed().sizeKeys;
+        int number = taken.size() + 1;
+        while (taken.contains("s" + number)) {
+            number++;
+        }
+        return "s" + number;
+    }
+
+    /** The place of a size, by its key, or where nobody kept that by its name; empty if there is no such size any more. */
+    public OptionalInt indexOf(@Nullable String sizeKey, String sizeName) {
+        int index = sizeKey == null ? sizes.indexOf(sizeName) : keyed().sizeKeys.indexOf(sizeKey);
+        return index < 0 ? OptionalInt.empty() : OptionalInt.of(index);
+    }
+
+    /** What the size with that name is known by. */
+    public String sizeKey(String sizeName) {
+        return keyed().sizeKeys.get(sizes.indexOf(sizeName));
     }
 
     /** This design with other materials in its slots. */
     public DesignDocument filled(List<SlotRow> newSlots) {
-        return with(name, sizes, measurements, fillings, newSlots);
+        return with(name, sizes, sizeKeys, measurements, fillings, newSlots);
     }
 
     private DesignDocument with(
             String newName,
             List<String> newSizes,
+            @Nullable List<String> newSizeKeys,
             List<Measurement> newMeasurements,
             List<FillingNeed> newFillings,
             List<SlotRow> newSlots) {
@@ -88,6 +133,7 @@ public record DesignDocument(
                 sort,
                 note,
                 newSizes,
+                newSizeKeys,
                 usualUnits,
                 newMeasurements,
                 form,

@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.PieceRow;
+import mardun.app.design.DesignViews.ArrangedSizes;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignName;
@@ -21,6 +22,7 @@ import mardun.app.design.DesignViews.FormMeasureView;
 import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
+import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
@@ -158,6 +160,24 @@ public class DesignService {
         DocumentLimits.check(form.document(), fields);
         fields.check();
         return SizeCopy.of(form, settings.current().unitSystem());
+    }
+
+    /** A design in which a piece, a measurement or a size is called otherwise; nothing is stored. */
+    @Transactional(readOnly = true)
+    public DesignDocument renamed(RenamedPart form) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(form.document(), fields);
+        fields.check();
+        return Renaming.of(form, fields);
+    }
+
+    /** A design with its sizes in another order, or without some of them; nothing is stored. */
+    @Transactional(readOnly = true)
+    public DesignDocument arranged(ArrangedSizes form) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(form.document(), fields);
+        fields.check();
+        return SizeCopy.arranged(form.document(), form.order(), fields);
     }
 
     /** Stores a whole design as new. */
@@ -339,7 +359,7 @@ public class DesignService {
     }
 
     private DesignDocument document(DesignEntity entity) {
-        return json.readValue(entity.document(), DesignDocument.class);
+        return json.readValue(entity.document(), DesignDocument.class).keyed();
     }
 
     private DesignEntity find(long id) {

@@ -2,6 +2,7 @@ package mardun.app.design;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.show.Views.AmountView;
@@ -85,6 +86,25 @@ public final class DesignViews {
             int copyOf,
             @NotNull String name,
             @NotNull List<@NotNull @Valid SizeChange> changes) {}
+
+    /** What of a design gets another name. */
+    public enum Named {
+        LETTER,
+        MEASUREMENT,
+        SIZE
+    }
+
+    /** A piece, a measurement or a size of a design that is called otherwise, everywhere in it. */
+    public record RenamedPart(
+            @NotNull @Valid DesignDocument document,
+            @NotNull Named what,
+            @NotNull @Size(max = 60) String from,
+            @NotNull @Size(max = 200) String to) {}
+
+    /** The sizes that stay, by their places, in their new order. */
+    public record ArrangedSizes(
+            @NotNull @Valid DesignDocument document,
+            @NotNull @Size(max = 200) List<@NotNull Integer> order) {}
 
     /** A measurement that a copied size has otherwise: {@code + 2 cm}. */
     public record SizeChange(

@@ -33,6 +33,8 @@ import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
+import mardun.core.making.StepUses;
+import mardun.core.measure.LengthUnit;
 import mardun.core.measure.UnitSystem;
 
 /** Turns a design's document into the core's design. */
@@ -43,7 +45,6 @@ final class DocumentReader {
     private static final BigDecimal SECONDS_PER_HOUR = BigDecimal.valueOf(3600);
     private static final Pattern AN_HOUR =
             Pattern.compile("(.+?)\\s*(?:/\\s*h|an hour|per hour)", Pattern.CASE_INSENSITIVE);
-    private static final Pattern USE = Pattern.compile("(\\d{1,2})?\\s*[x×]?\\s*([\\p{L}][\\p{L}\\d]{0,3})");
     private static final Pattern SYMBOL = Pattern.compile("[\\p{L}][\\p{L}\\p{M}\\p{N}_]*");
     private static final Set<String> TAKEN_SYMBOLS = Set.of("pi", "piece_width", "piece_height");
 
@@ -51,60 +52,31 @@ final class DocumentReader {
 
     /** The document as it is kept: names without spaces around them, bare lengths with the maker's unit. */
     static DesignDocument kept(DesignDocument document, UnitSystem system) {
-        return new DesignDocument(
-                document.name().strip(),
-                document.sort().strip(),
-                document.note().strip(),
-                document.sizes().stream().map(String::strip).toList(),
-                document.usualUnits(),
-                document.measurements().stream()
-                        .map(m -> new Measurement(
-                                m.symbol().strip(),
-                                m.label().strip(),
-                                m.kind(),
-                                m.values().stream()
-                                        .map(v -> Measurement.kept(m.kind(), v, system))
-                                        .toList(),
-                                m.options()))
-                        .toList(),
-                document.form(),
-                document.pieces().stream()
-                        .map(p -> sized(p, Measurement.kept(p.width(), system), Measurement.kept(p.height(), system)))
-                        .toList(),
-                document.panels(),
-                document.trims(),
-                document.notions(),
-                document.fillings(),
-                document.zips(),
-                document.straps(),
-                document.casings(),
-                document.steps(),
-                document.slots(),
-                document.source(),
-                document.forChildren(),
-                document.setAside());
+        DesignDocument kept = DocumentTexts.mapped(
+                document.keyed(),
+                (kind, text) -> kind == DocumentTexts.Kind.LENGTH ? Measurement.kept(text, system) : text.strip());
+        return kept.measured(kept.measurements().stream()
+                .map(m -> new Measurement(
+                        m.symbol(),
+                        m.label(),
+                        m.kind(),
+                        m.values().stream()
+                                .map(v -> Measurement.kept(m.kind(), v, system))
+                                .toList(),
+                        m.options()))
+                .toList());
     }
 
-    private static PieceRow sized(PieceRow p, String width, String height) {
-        return new PieceRow(
-                p.letter().strip(),
-                p.name().strip(),
-                p.role(),
-                p.slot(),
-                p.quantity(),
-                p.layers(),
-                width,
-                height,
-                p.shape(),
-                p.edges(),
-                p.directional(),
-                p.meetsPrint(),
-                p.overSelvage(),
-                p.fold(),
-                p.boxed(),
-                p.backs(),
-                p.trimTo(),
-                p.marks());
+    /** Whether formulas may call a measurement so. */
+    static boolean isSymbol(String name) {
+        return SYMBOL.matcher(name).matches()
+                && !TAKEN_SYMBOLS.contains(name)
+                && LengthUnit.named(name).isEmpty();
+    }
+
+    static String noSymbol(String name) {
+        return "“" + name + "” can't be a measurement's name in formulas. Use letters, digits and _,"
+                + " beginning with a letter; units and pi are taken.";
     }
 
     /** The core's design; what can't be read of names, letters, sizes and minutes is gathered in {@code fields}. */
@@ -114,9 +86,10 @@ final class DocumentReader {
         measurements(document, fields);
         letters(document, fields);
         List<Step> steps = new ArrayList<>();
+        Set<String> letters = Renaming.letters(document);
         Set<String> keys = new HashSet<>();
         for (int i = 0; i < document.steps().size(); i++) {
-            Step step = step(document.steps().get(i), "steps." + i, fields);
+            Step step = step(document.steps().get(i), "steps." + i, letters, fields);
             if (!keys.add(step.key())) {
                 fields.refuse("steps." + i + ".key", step.key(), "Two steps have the key “" + step.key() + "”.");
             }
@@ -181,12 +154,8 @@ final class DocumentReader {
         for (Measurement row : document.measurements()) {
             String field = "measurements." + row.symbol();
             perSize(field, row.label(), row.values(), document, fields);
-            if (!SYMBOL.matcher(row.symbol()).matches() || TAKEN_SYMBOLS.contains(row.symbol())) {
-                fields.refuse(
-                        field,
-                        row.symbol(),
-                        "“" + row.symbol() + "” can't be a measurement's name in formulas. Use letters, digits and _,"
-                                + " beginning with a letter; pi is taken.");
+            if (!isSymbol(row.symbol())) {
+                fields.refuse(field, row.symbol(), noSymbol(row.symbol()));
             }
             if (!symbols.add(row.symbol())) {
                 fields.refuse(
@@ -318,7 +287,15 @@ final class DocumentReader {
                 row.half());
     }
 
-    private static Step step(StepRow row, String place, FieldReader fields) {
+    private static Step step(StepRow row, String place, Set<String> letters, FieldReader fields) {
+        Optional<List<Step.Use>> uses = StepUses.read(row.uses(), letters);
+        if (uses.isEmpty()) {
+            String unreadable = StepUses.unreadable(row.uses(), letters);
+            fields.refuse(
+                    place + ".uses",
+                    unreadable,
+                    "“" + unreadable + "” isn't a piece. Type letters with their layers, like 2A, 2B, C.");
+        }
         return new Step(
                 row.key(),
                 fields.text(place + ".name", row.name(), 120),
@@ -332,7 +309,7 @@ final class DocumentReader {
                 row.caution(),
                 row.note(),
                 row.after(),
-                uses(row.uses(), place + ".uses", fields));
+                uses.orElse(List.of()));
     }
 
     /** Minutes, or so many an hour. */
@@ -351,26 +328,5 @@ final class DocumentReader {
         return Duration.ofSeconds(minutes.multiply(SECONDS_PER_MINUTE)
                 .setScale(0, RoundingMode.HALF_UP)
                 .longValueExact());
-    }
-
-    /** What goes through a step: {@code 2A, 2B, C}. */
-    static List<Step.Use> uses(String typed, String field, FieldReader fields) {
-        List<Step.Use> uses = new ArrayList<>();
-        for (String part : typed.split("[,;+]")) {
-            if (part.isBlank()) {
-                continue;
-            }
-            Matcher use = USE.matcher(part.strip());
-            if (use.matches()) {
-                int layers = use.group(1) == null ? 1 : Math.max(1, Integer.parseInt(use.group(1)));
-                uses.add(new Step.Use(use.group(2), layers));
-            } else {
-                fields.refuse(
-                        field,
-                        part.strip(),
-                        "“" + part.strip() + "” isn't a piece. Type letters with their layers, like 2A, 2B, C.");
-            }
-        }
-        return uses;
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.problem.FieldReader;
 import mardun.core.design.FillingNeed;
@@ -42,12 +43,49 @@ final class SizeCopy {
         fields.check();
         List<String> sizes = new ArrayList<>(d.sizes());
         sizes.add(name);
+        List<String> keys = new ArrayList<>(d.keyed().sizeKeys());
+        keys.add(d.freeSizeKey());
         return d.sized(
                 sizes,
+                keys,
                 measurements,
                 d.fillings().stream()
                         .map(f -> new FillingNeed(f.name(), f.slot(), copied(f.amounts(), form.copyOf())))
                         .toList());
+    }
+
+    /**
+     * The design with its sizes in another order, or with some of them left out.
+     *
+     * @param order the places of the sizes that stay, each once, in their new order
+     */
+    static DesignDocument arranged(DesignDocument typed, List<Integer> order, FieldReader fields) {
+        DesignDocument d = typed.keyed();
+        boolean possible = !order.isEmpty()
+                && Set.copyOf(order).size() == order.size()
+                && order.stream().allMatch(i -> i >= 0 && i < d.sizes().size());
+        if (!possible) {
+            fields.refuse("order", order.toString(), "A design keeps at least one size, and each of them once.");
+        }
+        fields.check();
+        return d.sized(
+                arranged(d.sizes(), order),
+                arranged(d.sizeKeys(), order),
+                d.measurements().stream()
+                        .map(m -> new Measurement(
+                                m.symbol(), m.label(), m.kind(), perSize(m.values(), order), m.options()))
+                        .toList(),
+                d.fillings().stream()
+                        .map(f -> new FillingNeed(f.name(), f.slot(), perSize(f.amounts(), order)))
+                        .toList());
+    }
+
+    private static List<String> perSize(List<String> values, List<Integer> order) {
+        return values.size() == 1 ? values : arranged(values, order);
+    }
+
+    private static <T> List<T> arranged(List<T> all, List<Integer> order) {
+        return order.stream().filter(i -> i < all.size()).map(all::get).toList();
     }
 
     /** A row that is the same for all sizes stays so, unless the new size has it otherwise. */

@@ -8,10 +8,12 @@ import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.ShelfLimits;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
+import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what is typed about a material. */
@@ -57,6 +59,14 @@ public final class MaterialReader {
                     form.facts() == null ? "" : form.facts().target(),
                     "The target is less than the amount that counts as low. Type at least as much.");
         }
+        Money price = settings.money(fields.money("price", form.price(), settings.currency()));
+        if (!ShelfLimits.isPayable(price, per)) {
+            fields.refuse(
+                    "pricePer",
+                    form.pricePer(),
+                    "At that price a metre, a piece, a kilogram or a litre would cost more than a million. Check what the"
+                            + " price is for.");
+        }
         return new Material.Entered(
                 fields.text("name", form.name(), LONGEST_NAME),
                 form.note().strip(),
@@ -64,7 +74,7 @@ public final class MaterialReader {
                 width,
                 form.directional(),
                 kind == MaterialKind.CLOTH ? Optional.ofNullable(form.cloth()) : Optional.empty(),
-                fields.money("price", form.price(), settings.currency()),
+                price.getAmountMinorLong(),
                 per,
                 lowAt,
                 facts);
@@ -153,12 +163,23 @@ public final class MaterialReader {
 
     /** Reads an amount of a kind of material, zero or more, as it is typed: a length, a count, a weight or a volume. */
     public static Amount amount(FieldReader fields, String field, String text, MaterialKind kind, Settings current) {
-        return switch (kind.counting()) {
+        Amount read = switch (kind.counting()) {
             case PIECES -> Amount.pieces(fields.count(field, text, 0, MOST_PIECES));
             case WEIGHT -> Amount.of(fields.bulk(field, text, Bulk.Kind.WEIGHT));
             case VOLUME -> Amount.of(fields.bulk(field, text, Bulk.Kind.VOLUME));
             case LENGTH -> length(fields, field, text, current);
         };
+        if (ShelfLimits.holds(read)) {
+            return read;
+        }
+        fields.refuse(
+                field,
+                text,
+                "“" + text + "” is more than "
+                        + current.writer()
+                                .text(ShelfLimits.most(read.counting()).shown())
+                        + ", the most that a shelf holds. Check the unit.");
+        return Amount.none(read.counting());
     }
 
     private static Amount length(FieldReader fields, String field, String text, Settings current) {

@@ -121,6 +121,14 @@ final class MaterialShelf {
                 .orElseThrow();
     }
 
+    /** How many offcuts and precuts of all sizes there are. */
+    Amount pieces() {
+        return Amount.pieces(movements.stream()
+                .filter(StockMovement::isOfPieces)
+                .mapToLong(StockMovement::changeValue)
+                .sum());
+    }
+
     /** What batches have reserved of a part, but for one of them. */
     Amount held(Part part, @Nullable Long exceptBatch) {
         return new Amount(counting(), held(r -> !r.isOfPieces() && r.part() == part, exceptBatch));

@@ -20,6 +20,7 @@ import mardun.core.material.Ledger;
 import mardun.core.material.Ledger.Movement;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
+import mardun.core.material.ShelfLimits;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
@@ -131,6 +132,7 @@ class StockLedger {
         if (!arrival.amount().isPositive()) {
             throw explained(Ledger.Refusal.NOTHING_MOVED, shelf, shelf.onHand(), arrival.amount());
         }
+        checkLimit(shelf, arrival.pieceSize().isPresent() ? shelf.pieces() : shelf.onHand(), arrival.amount());
         Instant now = arrival.cameAt().orElseGet(clock::instant);
         List<Part> parts = material.parts();
         long first = 0;
@@ -325,8 +327,20 @@ class StockLedger {
         check(shelf, onHand, leaving.kind(), leaving.amount().negated(), leaving.reason(), held);
     }
 
+    /** A shelf holds so much and owes so much, and no series of entries goes beyond that. */
+    private void checkLimit(MaterialShelf shelf, Amount onHand, Amount change) {
+        if (!ShelfLimits.holds(onHand, change)) {
+            ViewWriter writer = settings.current().writer();
+            throw RefusedException.conflict("On the shelf are " + writer.text(onHand.shown()) + " of “"
+                    + shelf.material().name() + "”, and a shelf "
+                    + (change.isNegative() ? "owes" : "holds") + " at most "
+                    + writer.text(ShelfLimits.most(onHand.counting()).shown()) + ". Check the amount and its unit.");
+        }
+    }
+
     private void check(
             MaterialShelf shelf, Amount onHand, MovementKind kind, Amount change, String reason, Amount held) {
+        checkLimit(shelf, onHand, change);
         try {
             Ledger.after(onHand, new Movement(kind, change, reason));
         } catch (Ledger.RefusedException refused) {

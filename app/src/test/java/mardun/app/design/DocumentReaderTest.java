@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.lang.reflect.RecordComponent;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.problem.FieldProblem;
@@ -85,22 +90,6 @@ class DocumentReaderTest {
         assertThat(fields.problems()).extracting(FieldProblem::field).containsExactly("steps.11.minutesPerUnit");
     }
 
-    @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
-                    2A, 2B, C | A2 B2 C1
-                    4 A + Z   | A4 Z1
-                    2×A; D1   | A2 D11
-                    A         | A1
-                    """)
-    void whatGoesThroughAStepIsReadAsItIsTyped(String typed, String uses) {
-        FieldReader fields = new FieldReader();
-        assertThat(DocumentReader.uses(typed, "uses", fields).stream()
-                        .map(use -> use.letter() + use.layers())
-                        .collect(Collectors.joining(" ")))
-                .isEqualTo(uses);
-        assertThat(fields.problems()).isEmpty();
-    }
-
     @Test
     void bareNumbersAreKeptWithTheMakersUnits() {
         DesignDocument typed = pouch.measured(List.of(
@@ -124,6 +113,7 @@ class DocumentReaderTest {
                 Measurement.of("pi", "Pi", Measurement.Kind.FACTOR, "3"));
         DesignDocument wrong = pouch.sized(
                 List.of("one", "one", " "),
+                List.of("s1", "s2", "s3"),
                 measurements,
                 List.of(new FillingNeed("Beads", "beads", List.of("1 g", "2 g"))));
         FieldReader fields = new FieldReader();
@@ -179,5 +169,53 @@ class DocumentReaderTest {
                 pouch.measured(Collections.nCopies(201, pouch.measurements().get(0))), fields);
         DocumentLimits.check(pouch.named(null), fields);
         assertThat(fields.problems()).extracting(FieldProblem::field).containsExactly("name", "measurements", "name");
+    }
+
+    @Test
+    void everyBareLengthIsKeptWithTheMakersUnit() {
+        DesignDocument typed = DocumentTexts.mapped(
+                pouch, (kind, text) -> kind == DocumentTexts.Kind.LENGTH && !text.isBlank() ? "3/4" : text);
+        List<String> kept = new ArrayList<>();
+        DocumentTexts.mapped(DocumentReader.kept(typed, UnitSystem.INCH), (kind, text) -> {
+            if (kind == DocumentTexts.Kind.LENGTH && !text.isBlank()) {
+                kept.add(text);
+            }
+            return text;
+        });
+        assertThat(kept).hasSizeGreaterThan(20).allMatch("¾ in"::equals);
+    }
+
+    /** A new part of a design has to say what its texts are, or they'd be forgotten when something is renamed. */
+    @Test
+    void everyTextOfADesignIsInTheTable() {
+        Set<Class<?>> seen = new LinkedHashSet<>();
+        List<String> unknown = new ArrayList<>();
+        look(DesignDocument.class, seen, unknown);
+        assertThat(unknown).isEmpty();
+        assertThat(seen).hasSizeGreaterThan(15);
+    }
+
+    private static void look(Class<?> record, Set<Class<?>> seen, List<String> unknown) {
+        if (!seen.add(record)) {
+            return;
+        }
+        for (RecordComponent component : record.getRecordComponents()) {
+            String type = component.getGenericType().getTypeName();
+            if (type.matches(".*\\bjava\\.lang\\.String\\b.*")
+                    && DocumentTexts.kindOf(record, component.getName()) == null) {
+                unknown.add(record.getSimpleName() + "." + component.getName());
+            }
+            Matcher named = Pattern.compile("mardun\\.[\\w.$]+").matcher(type);
+            while (named.find()) {
+                try {
+                    Class<?> part = Class.forName(named.group());
+                    if (part.isRecord()) {
+                        look(part, seen, unknown);
+                    }
+                } catch (ClassNotFoundException missing) {
+                    throw new AssertionError(missing);
+                }
+            }
+        }
     }
 }

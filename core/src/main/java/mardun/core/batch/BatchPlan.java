@@ -7,6 +7,7 @@ import java.util.Optional;
 import mardun.core.costing.UnitCost;
 import mardun.core.cutting.LengthPlan;
 import mardun.core.cutting.Offcuts;
+import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedPiece;
@@ -152,6 +153,20 @@ public record BatchPlan(
         public boolean isShort() {
             return amount.isPositive() && shortBy().isPositive();
         }
+    }
+
+    /** A plan of which nothing could be worked out, with the reason. */
+    public static BatchPlan impossible(Design design, String size, int units, Finding why) {
+        return new BatchPlan(
+                SizedDesign.unknown(size),
+                units,
+                List.of(),
+                List.of(),
+                List.of(),
+                WorkTime.of(design.steps(), units),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(why));
     }
 
     public boolean isComplete() {

@@ -42,6 +42,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
+import mardun.core.material.ShelfLimits;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
@@ -91,6 +92,29 @@ public final class BatchPlanner {
         if (units < 1) {
             throw new IllegalArgumentException("a batch has one unit or more: " + units);
         }
+        try {
+            return worked(design, size, units, supplies, workroom, ownPrice, sheets, good);
+        } catch (ArithmeticException beyondAllMeasure) {
+            return BatchPlan.impossible(
+                    design,
+                    design.sizes().get(size),
+                    units,
+                    Finding.refused(
+                            "units",
+                            Sentence.of("This batch takes more than can be reckoned with."),
+                            Sentence.of("Make fewer at once, or check the measures and the counts of the design.")));
+        }
+    }
+
+    private BatchPlan worked(
+            Design design,
+            int size,
+            int units,
+            List<Supply> supplies,
+            Workroom workroom,
+            Optional<Money> ownPrice,
+            Map<String, CuttingSheet> sheets,
+            OptionalInt good) {
         Map<String, ClothKind> cloths = new LinkedHashMap<>();
         supplies.forEach(supply -> supply.cloth().ifPresent(cloth -> cloths.put(supply.slot(), cloth)));
         SizedDesign sized = Sizing.of(design.with(cloths), size, workroom.thickestSeam());
@@ -108,6 +132,7 @@ public final class BatchPlanner {
         needs.addAll(trimNeeds(trims, bySlot, workroom, findings));
         needs.addAll(notionNeeds(sized.notions(), units, bySlot, findings));
         needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
+        needs.stream().filter(need -> !ShelfLimits.holds(need.amount())).forEach(need -> findings.add(tooMuch(need)));
         WorkTime time = WorkTime.of(design.steps(), units);
         boolean complete = findings.stream().noneMatch(Finding::isRefused);
         Optional<UnitCost> cost = complete
@@ -121,6 +146,17 @@ public final class BatchPlanner {
         Optional<UnitPricing> pricing = cost.filter(c -> good.orElse(units) > 0)
                 .map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
+    }
+
+    private static Finding tooMuch(Need need) {
+        return Finding.refused(
+                "slots." + need.supply().slot(),
+                Sentence.of(
+                        "The batch takes {0} of “{1}”, and {2} is the most that can be reckoned with.",
+                        need.amount().shown(),
+                        Value.of(need.supply().name()),
+                        ShelfLimits.most(need.amount().counting()).shown()),
+                Sentence.of("Make fewer at once, or check the measures of the design."));
     }
 
     /** What costs something here: packing counts in the channel and thread in the overheads, and neither fills a slot. */

@@ -172,6 +172,7 @@ final class FittingChecks {
     }
 
     private void casing(Casing casing, String place) {
+        String about = "casings." + casing.name();
         Optional<Length> height = measures.stated(place + ".height", casing.height());
         Optional<Quantity> thickness = measures.length(place + ".thickness", casing.thickness());
         Optional<Quantity> ease = measures.length(place + ".ease", casing.ease());
@@ -181,7 +182,7 @@ final class FittingChecks {
             if (Quantity.of(height.get().plus(DesignChecks.NEAR)).compare(wanted) < 0) {
                 findings.care(
                         Check.CASING_HEIGHT,
-                        place,
+                        about,
                         Sentence.of(
                                 "{0} is {1} high, and its cord of {2} needs {3}.",
                                 Value.of(casing.name()),
@@ -199,7 +200,7 @@ final class FittingChecks {
                 .filter(gap -> !gap.equals(height))
                 .ifPresent(gap -> findings.care(
                         Check.CASING_GAP,
-                        place,
+                        "casings." + casing.name(),
                         Sentence.of(
                                 "{0}: the gap is {1} high and the casing {2}.",
                                 Value.of(casing.name()), Value.of(gap), Value.of(height)),
@@ -215,7 +216,7 @@ final class FittingChecks {
             boolean topForgotten = Quantity.of(from.get()).equals(header.get());
             findings.care(
                     Check.CASING_GAP,
-                    place,
+                    "casings." + casing.name(),
                     Sentence.of(
                             "{0}: the gap begins {1} from the raw edge, and header and top seam together are {2}.{3}",
                             Value.of(casing.name()),

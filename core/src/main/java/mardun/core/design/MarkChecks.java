@@ -98,7 +98,7 @@ final class MarkChecks {
         List<Area> corners = boxed ? corners(extent) : List.of();
         for (int i = 0; i < marks.size(); i++) {
             SizedMark mark = marks.get(i);
-            String at = place + ".marks." + i;
+            String at = place + ".marks." + marks.get(i).mark().label();
             mark.mark()
                     .pair()
                     .ifPresent(pair -> pairs.computeIfAbsent(pair, p -> new ArrayList<>())

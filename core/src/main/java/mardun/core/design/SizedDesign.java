@@ -31,6 +31,23 @@ public record SizedDesign(
         Optional<Finished> finished,
         List<Finding> findings) {
 
+    /** A size of which nothing is known but its name. */
+    public static SizedDesign unknown(String size) {
+        return new SizedDesign(
+                size,
+                Map.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Map.of(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+
     public boolean canBeSewn() {
         return findings.stream().noneMatch(Finding::isRefused);
     }

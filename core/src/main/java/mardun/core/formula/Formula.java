@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mardun.core.formula.Expression.Binary;
 import mardun.core.formula.Expression.Call;
@@ -69,6 +71,17 @@ public final class Formula {
         Expression tree = FormulaParser.parse(text);
         checkCalls(tree, rules);
         return new Formula(text, tree, rules);
+    }
+
+    /**
+     * A formula with another name in the place of one that it uses, and all else as it was typed. What can't be read as a
+     * formula keeps its words, but for the name where it stands by itself.
+     */
+    public static String renamed(String text, String from, String to) {
+        Matcher name = Pattern.compile(
+                        "(?<![\\p{L}\\p{M}\\p{N}_])" + Pattern.quote(from) + "(?![\\p{L}\\p{M}\\p{N}_])(?! *\\()")
+                .matcher(text);
+        return name.replaceAll(Matcher.quoteReplacement(to));
     }
 
     public String text() {

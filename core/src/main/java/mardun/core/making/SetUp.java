@@ -2,6 +2,7 @@ package mardun.core.making;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** What must be on the machine for a step; an empty text where it doesn't matter. */
 public record SetUp(String needle, String thread, String foot, String stitch) {
@@ -18,9 +19,23 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         return changes;
     }
 
+    /** What is on the machine for this set-up after {@code before}: what doesn't matter stays as it was. */
+    public SetUp after(SetUp before) {
+        return new SetUp(
+                needle.isBlank() ? before.needle : needle,
+                thread.isBlank() ? before.thread : thread,
+                foot.isBlank() ? before.foot : foot,
+                stitch.isBlank() ? before.stitch : stitch);
+    }
+
     private static void change(List<String> changes, String before, String now, String words) {
-        if (!now.isEmpty() && !now.equals(before)) {
+        if (!now.isBlank() && !plain(now).equals(plain(before))) {
             changes.add(words);
         }
+    }
+
+    /** A space or a capital letter is no change-over. */
+    private static String plain(String typed) {
+        return typed.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
     }
 }

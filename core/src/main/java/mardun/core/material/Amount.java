@@ -31,6 +31,12 @@ public record Amount(Counting counting, long value) implements Comparable<Amount
         return new Amount(same(other), Math.addExact(value, other.value));
     }
 
+    /** The sum for what is added up over everything that is stored: at most twice what a shelf holds, so that it has an end. */
+    public Amount together(Amount other) {
+        long most = 2 * ShelfLimits.most(same(other)).value();
+        return new Amount(counting, Math.min(most, Math.min(value, most) + Math.min(other.value, most)));
+    }
+
     public Amount minus(Amount other) {
         return new Amount(same(other), Math.subtractExact(value, other.value));
     }

@@ -166,7 +166,7 @@ class DesignChecksTest {
                 List.of(Mark.at(Mark.Kind.POCKET, "Slip pocket", From.RAW, "2 in", "7 in")
                         .sized("4 in", "3 in")));
         Finding finding = only(Check.POCKET_CLEAR, pouch().panels(face));
-        assertThat(finding.place()).isEqualTo("panels.P.marks.0");
+        assertThat(finding.place()).isEqualTo("panels.P.marks.Slip pocket");
         assertThat(finding.what().words()).contains("across a zip");
     }
 

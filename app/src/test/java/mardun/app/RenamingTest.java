@@ -1,0 +1,231 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Pieces, measurements and sizes that get another name, over HTTP: everywhere at once, and nothing is lost by it. */
+class RenamingTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static long shelf;
+    private ObjectNode document;
+    private Answer design;
+
+    @BeforeAll
+    static void aWorkroom() {
+        assertThat(APP.put("/api/settings", APP.settings("INCH")).status()).isEqualTo(200);
+        shelf = APP.post("/api/materials", APP.cloth("Cloth", "44 in", "9.00", "40 yd"))
+                .id();
+    }
+
+    @BeforeEach
+    void aPouch() {
+        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Pouch " + UUID.randomUUID()));
+        document = (ObjectNode) design.body().get("document");
+    }
+
+    private Answer rename(String what, String from, String to) {
+        return APP.post("/api/designs/renamed", Map.of("document", document, "what", what, "from", from, "to", to));
+    }
+
+    private JsonNode previewOf(JsonNode what) {
+        Answer preview = APP.post("/api/designs/preview", Map.of("document", what));
+        assertThat(preview.status()).as(preview.body().toString()).isEqualTo(200);
+        return preview.body();
+    }
+
+    /** All sizes with what they measure: renaming changes none of it. */
+    private static String measured(JsonNode sheet) {
+        StringBuilder measured = new StringBuilder();
+        for (JsonNode size : sheet.get("sizes")) {
+            size.get("pieces")
+                    .forEach(piece -> measured.append(
+                                    piece.get("width").get("value").get("exact").asString())
+                            .append(' ')
+                            .append(piece.get("height")
+                                    .get("value")
+                                    .get("exact")
+                                    .asString())
+                            .append(' '));
+            measured.append(size.path("finished")
+                            .path("width")
+                            .path("value")
+                            .path("exact")
+                            .asString("-"))
+                    .append(size.get("findings").size())
+                    .append('\n');
+        }
+        return measured.toString();
+    }
+
+    @Test
+    void aLetterIsRenamedEverywhereAndNothingElseChanges() {
+        String before = measured(previewOf(document));
+        for (JsonNode piece : document.get("pieces")) {
+            String letter = piece.get("letter").asString();
+            Answer renamed = rename("LETTER", letter, "2" + letter.toLowerCase());
+            assertThat(renamed.status()).as(renamed.body().toString()).isEqualTo(200);
+            assertThat(measured(previewOf(renamed.body()))).isEqualTo(before);
+            document = (ObjectNode) renamed.body();
+        }
+        assertThat(document.get("form").get("outer").asString()).isEqualTo("2a");
+        Answer saved = APP.put(
+                "/api/designs/" + design.id(),
+                Map.of("version", design.body().get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+    }
+
+    @Test
+    void aMeasurementIsRenamedInEveryFormulaAndWhatWasSetAsideStaysSo() {
+        String before = measured(previewOf(document));
+        for (JsonNode row : document.get("measurements")) {
+            String symbol = row.get("symbol").asString();
+            Answer renamed = rename("MEASUREMENT", symbol, "alça_" + symbol);
+            assertThat(renamed.status()).as(renamed.body().toString()).isEqualTo(200);
+            assertThat(measured(previewOf(renamed.body()))).as(symbol).isEqualTo(before);
+            document = (ObjectNode) renamed.body();
+        }
+        assertThat(document.get("measurements"))
+                .allMatch(row -> row.get("symbol").asString().startsWith("alça_"));
+    }
+
+    @Test
+    void aTakenAnEmptyOrAnUnfitNameIsRefusedAsAWhole() {
+        assertThat(rename("LETTER", "A", "B").on("to")).isEqualTo("“B” is taken. Type another name; so far it is “A”.");
+        assertThat(rename("LETTER", "A", " ").on("to")).contains("Nothing stands here");
+        assertThat(rename("LETTER", "A", "A-1").on("to")).contains("up to four letters or digits");
+        assertThat(rename("LETTER", "Q", "R").on("from")).contains("no “Q” any more");
+        assertThat(rename("MEASUREMENT", "width", "depth").on("to")).contains("is taken");
+        assertThat(rename("MEASUREMENT", "width", "cm").on("to")).contains("units and pi are taken");
+        assertThat(rename("MEASUREMENT", "width", "{0}").on("to")).contains("can't be a measurement's name");
+        assertThat(rename("SIZE", "small", "medium").on("to")).contains("is taken");
+    }
+
+    private Answer saved(JsonNode changed) {
+        Answer saved = APP.put(
+                "/api/designs/" + design.id(),
+                Map.of(
+                        "version",
+                        APP.get("/api/designs/" + design.id())
+                                .body()
+                                .get("version")
+                                .asLong(),
+                        "document",
+                        changed));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        return saved;
+    }
+
+    private Map<String, Object> form(String size) {
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "version",
+                0,
+                "designId",
+                design.id(),
+                "sizeName",
+                size,
+                "units",
+                "4",
+                "ownPrice",
+                "",
+                "forWhat",
+                "",
+                "materials",
+                List.of(Map.of("slot", "outer", "materialId", shelf))));
+        return form;
+    }
+
+    /** Without trims and notions, so that one cloth is all that a batch needs. */
+    private void onlyCloth() {
+        ObjectNode changed = document.deepCopy();
+        for (String list : List.of("trims", "zips", "notions", "panels", "casings", "straps")) {
+            ((ArrayNode) changed.get(list)).removeAll();
+        }
+        changed.get("steps").forEach(step -> ((ObjectNode) step).put("uses", ""));
+        ArrayNode pieces = (ArrayNode) changed.get("pieces");
+        pieces.forEach(piece -> ((ObjectNode) piece).put("slot", "outer"));
+        document = (ObjectNode) saved(changed).body().get("document");
+    }
+
+    @Test
+    void aBatchKeepsItsSizeWhateverItIsCalledAndSaysSoWhenItIsGone() {
+        onlyCloth();
+        Answer batch = APP.post("/api/batches", form("medium"));
+        assertThat(batch.status()).as(batch.body().toString()).isEqualTo(201);
+        String width = widthOf(batch.body());
+        JsonNode renamed = rename("SIZE", "medium", "grande {0}").body();
+        JsonNode turned = APP.post("/api/designs/arranged", Map.of("document", renamed, "order", List.of(1, 0)))
+                .body();
+        assertThat(turned.get("sizes").get(0).asString()).isEqualTo("grande {0}");
+        saved(turned);
+        JsonNode after = APP.get("/api/batches/" + batch.id()).body();
+        assertThat(after.get("sheet").get("sizeName").asString()).isEqualTo("grande {0}");
+        assertThat(widthOf(after)).isEqualTo(width);
+
+        saved(APP.post("/api/designs/arranged", Map.of("document", turned, "order", List.of(1)))
+                .body());
+        JsonNode gone = APP.get("/api/batches/" + batch.id()).body();
+        assertThat(gone.get("sheet").get("findings").get(0).get("sentence").asString())
+                .contains("has no size “medium” any more; it has small");
+        assertThat(gone.get("sheet").get("cutList")).isEmpty();
+        Answer cut = APP.post(
+                "/api/batches/" + batch.id() + "/cut",
+                Map.of("version", gone.get("version").asLong(), "reason", "", "goodUnits", ""));
+        assertThat(cut.status()).isEqualTo(422);
+        assertThat(cut.detail()).contains("no size “medium” any more");
+        assertThat(APP.get("/api/bench").status()).isEqualTo(200);
+        assertThat(APP.get("/api/batches").status()).isEqualTo(200);
+        assertThat(APP.get("/api/buying").status()).isEqualTo(200);
+    }
+
+    private static String widthOf(JsonNode batch) {
+        return batch.get("sheet")
+                .get("cutList")
+                .get(0)
+                .get("piece")
+                .get("width")
+                .get("value")
+                .get("exact")
+                .asString();
+    }
+
+    @Test
+    void theLastSizeStaysAndNoneComesTwice() {
+        assertThat(APP.post("/api/designs/arranged", Map.of("document", document, "order", List.of()))
+                        .on("order"))
+                .contains("at least one size");
+        assertThat(APP.post("/api/designs/arranged", Map.of("document", document, "order", List.of(0, 0)))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    /** Names that look like templates, and letters of other languages, are shown and not run. */
+    @Test
+    void namesWithBracesAreNames() {
+        ObjectNode changed = document.deepCopy();
+        ((ObjectNode) changed.get("pieces").get(0)).put("name", "Outer {0} ${x} %s");
+        ((ObjectNode) changed.get("measurements").get(0))
+                .put("label", "Width {1}")
+                .put("symbol", "largura_ç");
+        ((ObjectNode) changed.get("pieces").get(0)).put("width", "{0} + largura_ç");
+        JsonNode sheet = previewOf(changed);
+        assertThat(sheet.toString()).contains("{0} + largura_ç");
+        assertThat(sheet.get("canBeSewn").asBoolean()).isFalse();
+    }
+}

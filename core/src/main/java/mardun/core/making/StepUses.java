@@ -1,0 +1,94 @@
+package mardun.core.making;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * What goes through a step, as it is typed: {@code 2A, 2x B, C}. A letter may be any letters and digits that a piece has: where
+ * {@code 2a} is a piece, it is that piece, and else two layers of {@code a}.
+ */
+public final class StepUses {
+
+    private static final Pattern PARTED = Pattern.compile("[^,;+]+");
+    private static final Pattern LAYERS = Pattern.compile("(\\d{1,2}) *[x×] *(\\S+)|(\\d{1,2}) *(\\S+)");
+    private static final Pattern LETTER = Pattern.compile("[\\p{L}\\p{N}]{1,4}");
+
+    private StepUses() {}
+
+    /** A part of the text, and what it stands for; nothing where it can't be read. */
+    private record Read(int from, int to, String layers, String letter) {}
+
+    /**
+     * What a text says.
+     *
+     * @param letters those that the design's pieces, panels and trims have
+     * @return empty where a part of it stands for nothing; {@link #unreadable} says which
+     */
+    public static Optional<List<Step.Use>> read(String typed, Set<String> letters) {
+        List<Step.Use> uses = new ArrayList<>();
+        for (Read part : parts(typed, letters)) {
+            if (!LETTER.matcher(part.letter()).matches()) {
+                return Optional.empty();
+            }
+            uses.add(new Step.Use(
+                    part.letter(), Math.max(1, part.layers().isEmpty() ? 1 : Integer.parseInt(part.layers()))));
+        }
+        return Optional.of(uses);
+    }
+
+    /** The first part of a text that stands for nothing. */
+    public static String unreadable(String typed, Set<String> letters) {
+        return parts(typed, letters).stream()
+                .filter(part -> !LETTER.matcher(part.letter()).matches())
+                .map(part -> typed.substring(part.from(), part.to()))
+                .findFirst()
+                .orElse("");
+    }
+
+    /** The text with other letters in the places of those that it names; all else stays as it was typed. */
+    public static String renamed(String typed, Set<String> letters, UnaryOperator<String> rename) {
+        StringBuilder text = new StringBuilder();
+        int at = 0;
+        for (Read part : parts(typed, letters)) {
+            String layers = part.layers();
+            String renamed = rename.apply(part.letter());
+            text.append(typed, at, part.from());
+            if (renamed.equals(part.letter())) {
+                text.append(typed, part.from(), part.to());
+            } else {
+                boolean runsTogether = !layers.isEmpty() && Character.isDigit(renamed.charAt(0));
+                text.append(layers).append(runsTogether ? "x" : "").append(renamed);
+            }
+            at = part.to();
+        }
+        return text.append(typed, at, typed.length()).toString();
+    }
+
+    private static List<Read> parts(String typed, Set<String> letters) {
+        List<Read> parts = new ArrayList<>();
+        Matcher parted = PARTED.matcher(typed);
+        while (parted.find()) {
+            String part = parted.group().strip();
+            if (!part.isEmpty()) {
+                int from = parted.start() + parted.group().indexOf(part.charAt(0));
+                parts.add(read(part, from, letters));
+            }
+        }
+        return parts;
+    }
+
+    private static Read read(String part, int from, Set<String> letters) {
+        int to = from + part.length();
+        Matcher layers = LAYERS.matcher(part);
+        if (letters.contains(part) || !layers.matches()) {
+            return new Read(from, to, "", part);
+        }
+        boolean times = layers.group(1) != null;
+        return new Read(from, to, times ? layers.group(1) : layers.group(3), times ? layers.group(2) : layers.group(4));
+    }
+}
