@@ -3,6 +3,7 @@ import { api, type Schemas } from './client';
 
 export const keys = {
   settings: ['settings'] as const,
+  today: ['today'] as const,
   bench: ['bench'] as const,
   materials: ['materials'] as const,
   designs: ['designs'] as const,
@@ -15,6 +16,16 @@ export const keys = {
 
 export const useSettings = () =>
   useQuery({ queryKey: keys.settings, queryFn: () => api.get<Schemas['SettingsForm']>('/api/settings') });
+
+/** Today as the maker's machine says, not the browser: the two may lie in other time zones. Empty until it is known. */
+export const useToday = () => {
+  const { data } = useQuery({
+    queryKey: keys.today,
+    queryFn: () => api.get<Schemas['TodayView']>('/api/settings/today'),
+    staleTime: 60_000,
+  });
+  return data?.today ?? '';
+};
 
 export const useBench = () =>
   useQuery({ queryKey: keys.bench, queryFn: () => api.get<Schemas['BenchView']>('/api/bench') });

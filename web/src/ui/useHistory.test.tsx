@@ -54,4 +54,15 @@ describe('undo', () => {
     );
     expect(result.current.value).toBe('b');
   });
+
+  it('leaves Ctrl+Z in a text field to the field', () => {
+    const { result } = renderHook(useCounted);
+    act(() => result.current.history.change('b'));
+    const field = document.body.appendChild(document.createElement('input'));
+    const press = new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, bubbles: true, cancelable: true });
+    act(() => void field.dispatchEvent(press));
+    expect(result.current.value).toBe('b');
+    expect(press.defaultPrevented).toBe(false);
+    field.remove();
+  });
 });

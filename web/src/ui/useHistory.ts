@@ -9,7 +9,14 @@ interface History<T> {
   at: number;
 }
 
-/** Undo and redo for something that is edited: typing without a pause is one step. Ctrl+Z and Ctrl+Shift+Z work everywhere. */
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  target.closest('input:not([type="checkbox"]):not([type="radio"]), textarea, [contenteditable]') !== null;
+
+/**
+ * Undo and redo for something that is edited: typing without a pause is one step. Ctrl+Z and Ctrl+Shift+Z work wherever no
+ * text is being typed; in a text field they are the field's own.
+ */
 export function useHistory<T>(value: T, change: (next: T) => void) {
   const [history, setHistory] = useState<History<T>>({ past: [], future: [], at: 0 });
   const undo = () => {
@@ -26,6 +33,7 @@ export function useHistory<T>(value: T, change: (next: T) => void) {
   };
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    if (isTyping(event.target)) return;
     event.preventDefault();
     if (event.shiftKey) redo();
     else undo();

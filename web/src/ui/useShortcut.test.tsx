@@ -22,6 +22,13 @@ describe('useShortcut', () => {
     expect(screen.getByLabelText('field')).toHaveValue('n');
   });
 
+  it('acts once, however long the key is held', async () => {
+    const act = vi.fn();
+    render(<Probe act={act} help={vi.fn()} />);
+    await userEvent.keyboard('{n>5/}');
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+
   it('can be switched off, all but the list of keys', async () => {
     const act = vi.fn();
     const help = vi.fn();

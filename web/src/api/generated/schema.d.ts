@@ -468,6 +468,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/arranged': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['arrangeSizes'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/diagnosis': {
     parameters: {
       query?: never;
@@ -510,6 +526,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['previewDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/renamed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['renamePart'];
     delete?: never;
     options?: never;
     head?: never;
@@ -916,6 +948,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/settings/today': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readToday'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/stock-take': {
     parameters: {
       query?: never;
@@ -1037,6 +1085,10 @@ export interface components {
       text: string;
       /** Format: int64 */
       value: number;
+    };
+    ArrangedSizes: {
+      document: components['schemas']['DesignDocument'];
+      order: number[];
     };
     BagSize: {
       across?: components['schemas']['LengthView'];
@@ -1381,6 +1433,7 @@ export interface components {
       panels: components['schemas']['PanelRow'][];
       pieces: components['schemas']['PieceRow'][];
       setAside: components['schemas']['SetAside'][];
+      sizeKeys?: string[];
       sizes: string[];
       slots: components['schemas']['SlotRow'][];
       sort: string;
@@ -2321,6 +2374,13 @@ export interface components {
       /** Format: double */
       y: number;
     };
+    RenamedPart: {
+      document: components['schemas']['DesignDocument'];
+      from: string;
+      to: string;
+      /** @enum {string} */
+      what: 'LETTER' | 'MEASUREMENT' | 'SIZE';
+    };
     Replacement: {
       colour: string;
       cost?: components['schemas']['MoneyView'];
@@ -2804,6 +2864,10 @@ export interface components {
       saved: components['schemas']['TimeView'];
       settingUp: components['schemas']['TimeView'];
       sewing: components['schemas']['TimeView'];
+    };
+    TodayView: {
+      /** Format: date */
+      today: string;
     };
     TrimLengths: {
       colour: string;
@@ -3795,6 +3859,30 @@ export interface operations {
       };
     };
   };
+  arrangeSizes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ArrangedSizes'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignDocument'];
+        };
+      };
+    };
+  };
   askWhyItIsDifferent: {
     parameters: {
       query?: never;
@@ -3863,6 +3951,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignSheet'];
+        };
+      };
+    };
+  };
+  renamePart: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RenamedPart'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignDocument'];
         };
       };
     };
@@ -4721,6 +4833,26 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SettingsForm'];
+        };
+      };
+    };
+  };
+  readToday: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TodayView'];
         };
       };
     };

@@ -138,7 +138,10 @@ function Editor({
     () => api.remove(`/api/batches/${batch?.id}?version=${batch?.version}`),
     () => navigate('/batches'),
   );
-  const change = (next: Partial<Form>) => draft.change({ ...form, ...next });
+  const change = (next: Partial<Form>) => {
+    if (save.problem && !save.problem.isClash) save.reset();
+    draft.change({ ...form, ...next });
+  };
   const choose = (slot: string, materialId: number) =>
     change({
       materials: [...form.materials.filter((choice) => choice.slot !== slot), { slot, materialId }],
@@ -205,9 +208,9 @@ function Editor({
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
         {!unitsProblem && <ProblemNotice problem={problem ?? giveUp.problem ?? preview.error} />}
-        {[...refused, ...care].map((finding) => (
-          <Notice key={finding.sentence} look="care">
-            {finding.sentence}
+        {[...new Set([...refused, ...care].map((finding) => finding.sentence))].map((sentence) => (
+          <Notice key={sentence} look="care">
+            {sentence}
           </Notice>
         ))}
       </div>

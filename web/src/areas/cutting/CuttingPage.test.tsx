@@ -142,6 +142,18 @@ function page(answers: Record<string, unknown>) {
   return sent;
 }
 
+const trims: Schemas['TrimLengths'][] = [
+  {
+    materialId: 5,
+    name: 'Webbing',
+    colour: '#333',
+    needed: amount('2 yd'),
+    free: amount('3 yd'),
+    isLeast: true,
+    rolls: [],
+  },
+];
+
 describe('the cutting sheet', () => {
   it('begins to search where nothing is laid out, once', async () => {
     const sent = page({ [base]: cutting(false), [`${base}/search`]: idle });
@@ -184,6 +196,18 @@ describe('the cutting sheet', () => {
     expect(screen.getByRole('button', { name: 'Search longer' })).toBeDisabled();
   });
 
+  it('ticks nothing of a cloth that is not shown', async () => {
+    const sent = page({
+      [base]: cutting(true, { trims }),
+      [`${base}/search`]: idle,
+      [`${base}/step`]: cutting(true),
+    });
+    await screen.findByRole('region', { name: 'Cuts in order' });
+    await userEvent.click(screen.getByRole('button', { name: 'Lengths' }));
+    await userEvent.keyboard('c');
+    expect(sent.some((one) => one.path === `${base}/step`)).toBe(false);
+  });
+
   it('shows how far a search is, and stops it', async () => {
     const running = {
       running: true,
@@ -217,17 +241,6 @@ describe('the cutting sheet', () => {
   });
 
   it('shows lengths in the place of a cloth', async () => {
-    const trims: Schemas['TrimLengths'][] = [
-      {
-        materialId: 5,
-        name: 'Webbing',
-        colour: '#333',
-        needed: amount('2 yd'),
-        free: amount('3 yd'),
-        isLeast: true,
-        rolls: [],
-      },
-    ];
     page({ [base]: cutting(true, { trims }), [`${base}/search`]: idle });
     await userEvent.click(await screen.findByRole('button', { name: 'Lengths' }));
     expect(screen.getByRole('heading', { name: 'Webbing: 2 yd of 3 yd' })).toBeInTheDocument();

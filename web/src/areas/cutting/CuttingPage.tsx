@@ -115,8 +115,10 @@ function Cutting({ cutting }: { cutting: Cutting }) {
   const steps = cloth?.mats.flatMap((mat) => mat.steps) ?? [];
   const next = steps.find((step) => !step.done);
   const shown = steps.find((step) => step.key === looked) ?? next;
-  useShortcut('c', () => planned && next && tick.mutate({ step: next, done: true }));
-  useShortcut('x', () => planned && cloth?.bill && setPanel('spoiled'));
+  const lengths = picked === LENGTHS;
+  const canTick = planned && !lengths && !tick.isPending;
+  useShortcut('c', () => canTick && next && tick.mutate({ step: next, done: true }));
+  useShortcut('x', () => planned && !lengths && cloth?.bill && setPanel('spoiled'));
   if (!cloth) {
     return cutting.trims.length > 0 ? (
       <Lengths trims={cutting.trims} />
@@ -124,7 +126,6 @@ function Cutting({ cutting }: { cutting: Cutting }) {
       <Notice look="care">Nothing of this batch is cut from cloth.</Notice>
     );
   }
-  const lengths = picked === LENGTHS;
   const bill = lengths ? undefined : cloth.bill;
   return (
     <>
@@ -245,7 +246,10 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               />
               {planned && (
                 <div className="no-print flex gap-2.5">
-                  <Button disabled={!next} onClick={() => next && tick.mutate({ step: next, done: true })}>
+                  <Button
+                    disabled={!next || tick.isPending}
+                    onClick={() => canTick && next && tick.mutate({ step: next, done: true })}
+                  >
                     Cut <kbd className="rounded border border-white/70 px-1.5 text-[12px]">C</kbd>
                   </Button>
                   <Button look="quiet" onClick={() => setPanel('spoiled')}>

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { design, sizeSheet } from '../../ui/fixtures.test.helper';
+import { design, piece, sizeSheet } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { ChecksTab } from './ChecksTab';
 import { EditingContext } from './editing';
@@ -15,14 +15,14 @@ const finding: Schemas['FindingView'] = {
   sentence: 'Too fine.',
 };
 
-function tab(found: Schemas['FindingView'][], change = vi.fn()) {
+function tab(found: Schemas['FindingView'][], change = vi.fn(), pieces = [piece('A')]) {
   const document = design({
     steps: [{ key: 'zip', name: 'Sew the zip' } as never],
     setAside: found.flatMap((f) =>
       f.setAside && f.check ? [{ check: f.check, place: f.place, reason: f.setAside }] : [],
     ),
   });
-  const sizes = [sizeSheet('small'), sizeSheet('medium', { findings: found })];
+  const sizes = [sizeSheet('small', { pieces }), sizeSheet('medium', { pieces, findings: found })];
   rendered(
     <EditingContext
       value={{ document, sheet: { sizes, canBeSewn: true }, shown: sizes[1], change, goTo: vi.fn() }}
@@ -39,6 +39,17 @@ describe('the checks', () => {
     expect(screen.getByText('Needle and cloth')).toBeVisible();
     expect(screen.getByText('Sew the zip, medium')).toBeVisible();
     expect(screen.getByText('Too fine.')).toBeVisible();
+  });
+
+  it('call nothing right where nothing could be worked out', () => {
+    tab([], vi.fn(), []);
+    expect(screen.queryByText('nothing')).toBeNull();
+    expect(screen.getByText('not yet')).toBeVisible();
+  });
+
+  it('say that nothing looks wrong where everything was looked at', () => {
+    tab([]);
+    expect(screen.getByText('nothing')).toBeVisible();
   });
 
   it('can be set aside only with a reason', async () => {

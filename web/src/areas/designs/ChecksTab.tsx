@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Tag } from '../../ui/Tag';
-import { useEditing, type Finding } from './editing';
+import { useEditing, type Finding, type Sheet } from './editing';
 
 /** What looks wrong before cloth is cut, where and why; each can be set aside with a reason. */
 export function ChecksTab() {
@@ -29,7 +29,15 @@ export function ChecksTab() {
   return (
     <>
       <h2>What looks wrong</h2>
-      {open.length === 0 && (
+      {open.length === 0 && !isWorkedOut(sheet) && (
+        <p className="py-2">
+          <Tag look="care">not yet</Tag>{' '}
+          <span className="text-soft">
+            Nothing can be looked at before the pieces are there and can be worked out.
+          </span>
+        </p>
+      )}
+      {open.length === 0 && isWorkedOut(sheet) && (
         <p className="py-2">
           <Tag look="ok">nothing</Tag>{' '}
           <span className="text-soft">
@@ -74,6 +82,10 @@ export function ChecksTab() {
     </>
   );
 }
+
+/** Whether there is anything that was looked at: of a design that gives no pieces nothing is right, either. */
+const isWorkedOut = (sheet: Sheet) =>
+  sheet.canBeSewn && sheet.sizes.length > 0 && sheet.sizes.every((size) => size.pieces.length > 0);
 
 function FoundItem({
   finding,
@@ -138,7 +150,7 @@ function whereOf({ place }: Finding, document: ReturnType<typeof useEditing>['do
   const names: Record<string, string | undefined> = {
     measurements: document.measurements.find((m) => m.symbol === key)?.label,
     steps: (document.steps.find((s) => s.key === key) ?? document.steps[Number(key)])?.name,
-    casings: document.casings[Number(key)]?.name,
+    casings: document.casings[Number(key)]?.name ?? key,
     notions: document.notions[Number(key)]?.name,
     fillings: document.fillings[Number(key)]?.name,
     form: 'how it comes together',

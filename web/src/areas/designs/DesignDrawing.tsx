@@ -3,13 +3,15 @@ import { api } from '../../api/client';
 import { BagOutline } from '../../ui/BagOutline';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
+import { NameField } from '../../ui/NameField';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { PieceDrawings } from '../../ui/PieceDrawing';
 import { useUnits } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
-import { useEditing, type Document } from './editing';
+import { moved, useEditing, useRename, without, type Document } from './editing';
+import { RowButton } from './fields';
 
 /** All pieces of a size to one scale, and the finished bag. */
 export function DesignDrawing({
@@ -24,6 +26,7 @@ export function DesignDrawing({
   const { document, shown } = useEditing();
   const units = useUnits();
   const [copying, setCopying] = useState(false);
+  const [arranging, setArranging] = useState(false);
   return (
     <section className="sheet p-3" aria-label="Pieces">
       <div className="mb-1 flex flex-wrap items-center justify-between gap-3">
@@ -51,6 +54,13 @@ export function DesignDrawing({
             onClick={() => setCopying(true)}
           >
             + size
+          </button>
+          <button
+            type="button"
+            className="min-h-10 px-2 font-semibold text-woad hover:underline"
+            onClick={() => setArranging(true)}
+          >
+            Sizes
           </button>
         </div>
         <div className="text-right text-[13.5px] text-soft">
@@ -111,8 +121,62 @@ export function DesignDrawing({
       ) : (
         <p className="py-10 text-center text-soft">The pieces are drawn once the measurements can be read.</p>
       )}
+      {arranging && <SizesPanel onClose={() => setArranging(false)} onSize={onSize} />}
       {copying && <SizePanel size={size} onClose={() => setCopying(false)} onSize={onSize} />}
     </section>
+  );
+}
+
+/** The sizes by their names: called otherwise, put in another order, taken out. */
+function SizesPanel({ onClose, onSize }: { onClose: () => void; onSize: (size: string) => void }) {
+  const { document, change } = useEditing();
+  const rename = useRename();
+  const all = document.sizes.map((_, i) => i);
+  const arrange = useSend(
+    (order: number[]) => api.post<Document>('/api/designs/arranged', { document, order }),
+    (next) => change(next),
+  );
+  return (
+    <Panel title="Sizes" open onOpenChange={(open) => !open && onClose()}>
+      <ul className="space-y-1">
+        {document.sizes.map((size, i) => (
+          <li key={document.sizeKeys?.[i] ?? i} className="flex items-start gap-1">
+            <div className="grow">
+              <NameField
+                label={`Name of the size ${size}`}
+                hideLabel
+                maxLength={60}
+                value={size}
+                onName={async (name) => {
+                  const refused = await rename('SIZE', size, name);
+                  if (!refused) onSize(name);
+                  return refused;
+                }}
+              />
+            </div>
+            <RowButton
+              label={`Move ${size} up`}
+              disabled={i === 0 || arrange.isPending}
+              onPress={() => arrange.mutate(moved(all, i, -1))}
+            >
+              ↑
+            </RowButton>
+            <RowButton
+              label={`Take out ${size}`}
+              disabled={document.sizes.length === 1 || arrange.isPending}
+              onPress={() => arrange.mutate(without(all, i))}
+            >
+              ×
+            </RowButton>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-3 text-soft">
+        Batches that are planned keep their size, whatever it is called. One whose size is taken out asks for
+        another.
+      </p>
+      <ProblemNotice problem={arrange.problem} />
+    </Panel>
   );
 }
 

@@ -90,7 +90,13 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     draft.giveUp();
     history.forget();
   };
-  const change = (next: Partial<Document>) => history.change({ ...document, ...next });
+  const change = (next: Partial<Document>) => {
+    // What was refused is said until something is changed; then the preview says what is still wrong.
+    if (save.problem && !save.problem.isClash) save.reset();
+    history.change({ ...document, ...next });
+  };
+  const ofTheForm =
+    shown?.findings.filter((f) => f.severity === 'REFUSED' && f.place.startsWith('form')) ?? [];
   const toLookAt = new Set(
     sheet.sizes.flatMap((s) => s.findings.filter((f) => !f.setAside).map((f) => f.place + f.check)),
   ).size;
@@ -143,15 +149,17 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
       <div className="space-y-2 not-empty:mb-3">
         {save.problem && !save.problem.isClash && <Notice>{save.problem.message}</Notice>}
         {!save.problem && !!preview.error && <ProblemNotice problem={preview.error} />}
-        {shown?.findings
-          .filter((f) => f.severity === 'REFUSED' && f.place.startsWith('form'))
-          .map((f) => (
-            <Notice key={f.sentence}>{f.sentence}</Notice>
-          ))}
+        {[...new Set(ofTheForm.map((finding) => finding.sentence))].map((sentence) => (
+          <Notice key={sentence}>{sentence}</Notice>
+        ))}
       </div>
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
         <div className="min-w-0 space-y-3.5">
-          <DesignDrawing size={size} onSize={setSize} onOpen={(letter) => goTo(`pieces.${letter}`)} />
+          <DesignDrawing
+            size={shown?.size ?? size}
+            onSize={setSize}
+            onOpen={(letter) => goTo(`pieces.${letter}`)}
+          />
           <Tabs.Root value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Parts of the design" className="flex flex-wrap gap-0.5">
               {(

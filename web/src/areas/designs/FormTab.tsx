@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Schemas } from '../../api/client';
 import { TextField } from '../../ui/Field';
+import { NameField } from '../../ui/NameField';
 import { PanelShape } from '../../ui/PieceDrawing';
 import { sides, useUnits } from '../../ui/units';
 import { WorkedFigure } from '../../ui/WorkedFigure';
-import { freeLetter, replaced, useEditing, without } from './editing';
+import { freeLetter, replaced, useEditing, useRename, without } from './editing';
 import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, Tick } from './fields';
 import { MarkList } from './MarkList';
 import { BASES, BOXINGS } from './words';
@@ -123,6 +124,7 @@ function PanelEditor({
   onRemove: () => void;
 }) {
   const { document, shown } = useEditing();
+  const rename = useRename();
   const units = useUnits();
   const sized = shown?.panels.find((p) => p.letter === panel.letter);
   const place = `panels.${panel.letter}`;
@@ -130,11 +132,11 @@ function PanelEditor({
   return (
     <div className="mb-3 rounded border border-line p-3">
       <div className="grid grid-cols-[70px_1fr_1fr_1fr_auto] items-end gap-2">
-        <TextField
+        <NameField
           label="Letter"
           maxLength={4}
           value={panel.letter}
-          onChange={(event) => onChange({ letter: event.target.value })}
+          onName={(letter) => rename('LETTER', panel.letter, letter)}
         />
         <TextField
           label="Name"

@@ -2,8 +2,9 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { TextField } from '../../ui/Field';
+import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
-import { freeKey, useEditing, without } from './editing';
+import { freeKey, useEditing, useRename, without } from './editing';
 import { Choice, PartHeading, Tick } from './fields';
 import { MEASURES } from './words';
 
@@ -42,7 +43,7 @@ export function MeasurementTable() {
           </thead>
           <tbody>
             {finished.map((row) => (
-              <tr key={row.symbol}>
+              <tr key={document.measurements.indexOf(row)}>
                 <th scope="row" className="py-0.5 pr-2 text-left font-normal">
                   <RowDetails row={row} startsOpen={added === row.symbol} />
                 </th>
@@ -64,7 +65,10 @@ export function MeasurementTable() {
         <PartHeading title="Seams and allowances" add="Add an allowance" onAdd={() => add('ALLOWANCE')} />
         <div className="grid grid-cols-2 gap-x-4">
           {others.map((row) => (
-            <div key={row.symbol} className={`py-0.5 ${row.values.length > 1 ? 'col-span-2' : ''}`}>
+            <div
+              key={document.measurements.indexOf(row)}
+              className={`py-0.5 ${row.values.length > 1 ? 'col-span-2' : ''}`}
+            >
               <div className="text-[13px] text-soft">
                 <RowDetails row={row} startsOpen={added === row.symbol} />
               </div>
@@ -153,6 +157,7 @@ function Measure({ row, index }: { row: Row; index: number }) {
 function RowDetails({ row, startsOpen }: { row: Row; startsOpen: boolean }) {
   const { document, change } = useEditing();
   const set = useRow(row.symbol);
+  const rename = useRename();
   const first = row.values[0] ?? '';
   return (
     <Popover.Root defaultOpen={startsOpen}>
@@ -174,10 +179,11 @@ function RowDetails({ row, startsOpen }: { row: Row; startsOpen: boolean }) {
             value={row.label}
             onChange={(event) => set({ label: event.target.value })}
           />
-          <TextField
+          <NameField
             label="Its name in formulas"
+            maxLength={60}
             value={row.symbol}
-            onChange={(event) => set({ symbol: event.target.value })}
+            onName={(symbol) => rename('MEASUREMENT', row.symbol, symbol)}
           />
           <Choice
             label="Kind"

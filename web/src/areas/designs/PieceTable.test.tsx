@@ -1,9 +1,10 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { design, piece as drawn } from '../../ui/fixtures.test.helper';
-import { editor } from './editing.test.helper';
+import { editor, refusing, server } from './editing.test.helper';
 import { PieceTable } from './PieceTable';
 
 const piece = (letter: string, name: string): Schemas['PieceRow'] => ({
@@ -34,6 +35,8 @@ const start = () =>
     slots: [{ key: 'outer', label: 'Outer cloth', kind: 'CLOTH', cloths: [] }],
     form: { ...design().form, outer: 'A' },
   });
+
+afterEach(() => vi.unstubAllGlobals());
 
 describe('the pieces of a design', () => {
   it('show their formulas with what they come to, in both units', async () => {
@@ -71,16 +74,46 @@ describe('the pieces of a design', () => {
     });
   });
 
-  it('get marks, and another letter wherever it stands', async () => {
+  it('get marks', async () => {
     const { current } = editor(<Table />, start());
     await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
     const panel = within(screen.getByRole('dialog'));
     await userEvent.click(panel.getByRole('button', { name: 'Add a mark' }));
     await userEvent.type(panel.getByLabelText('From the left'), '3 cm');
     expect(current.document.pieces[0]?.marks[0]).toMatchObject({ kind: 'POCKET', across: '3 cm' });
-    await userEvent.type(panel.getByLabelText('Letter'), '1');
-    expect(current.document.pieces[0]?.letter).toBe('A1');
-    expect(current.document.form.outer).toBe('A1');
+  });
+
+  it('keep their letter key by key, and get another one as a whole when the field is left', async () => {
+    const { current } = editor(<Table />, start());
+    const renamed = { ...start(), pieces: [piece('BA', 'Front'), piece('B', 'Lining')] };
+    const sent = server({ '/api/designs/renamed': renamed });
+    await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
+    const panel = within(screen.getByRole('dialog'));
+    const letter = panel.getByLabelText('Letter');
+    // Through an empty letter, and through one that another piece has.
+    await userEvent.type(letter, '{Backspace}B');
+    expect(current.document.pieces.map((p) => p.letter)).toEqual(['A', 'B']);
+    await userEvent.type(letter, 'A');
+    expect(sent).toHaveLength(0);
+    await userEvent.tab();
+    expect(sent).toHaveLength(1);
+    expect(sent[0]?.body).toMatchObject({ what: 'LETTER', from: 'A', to: 'BA' });
+    expect(current.document).toEqual(renamed);
+    expect(panel.getByLabelText('Letter')).toHaveValue('BA');
+    expect(screen.getByRole('dialog', { name: 'BA · Front' })).toBeVisible();
+  });
+
+  it('say why a letter is refused, and leave everything as it was', async () => {
+    const { current } = editor(<Table />, start());
+    refusing('“B” is taken. Type another name; so far it is “A”.');
+    await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
+    const letter = within(screen.getByRole('dialog')).getByLabelText('Letter');
+    await userEvent.type(letter, '{Backspace}B{Enter}');
+    expect(await screen.findByText(/“B” is taken/)).toBeVisible();
+    expect(letter).toHaveValue('B');
+    expect(current.document).toEqual(start());
+    await userEvent.type(letter, '{Backspace}A');
+    expect(screen.queryByText(/is taken/)).toBeNull();
   });
 
   it('say at the field what is wrong with a formula', () => {

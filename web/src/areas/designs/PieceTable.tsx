@@ -2,8 +2,9 @@ import type { Schemas } from '../../api/client';
 import { Panel } from '../../ui/Panel';
 import { PieceShape } from '../../ui/PieceDrawing';
 import { SelectField, TextField } from '../../ui/Field';
+import { NameField } from '../../ui/NameField';
 import { sides, useUnits } from '../../ui/units';
-import { freeLetter, moved, relettered, replaced, useEditing, useFindings, without } from './editing';
+import { freeLetter, moved, replaced, useEditing, useFindings, useRename, without } from './editing';
 import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, SlotChoice, Tick } from './fields';
 import { MarkList } from './MarkList';
 import { FOLDS, PLACES, ROLES, SHAPE_MEASURES, SHAPES } from './words';
@@ -34,6 +35,7 @@ export function PieceTable({
   onOpen: (letter: string | undefined) => void;
 }) {
   const { document, change } = useEditing();
+  const rename = useRename();
   const set = (index: number, next: Partial<Piece>) =>
     change({ pieces: replaced(document.pieces, index, next) });
   const openedAt = document.pieces.findIndex((piece) => piece.letter === opened);
@@ -129,9 +131,10 @@ export function PieceTable({
         <PiecePanel
           piece={document.pieces[openedAt] as Piece}
           onChange={(next) => set(openedAt, next)}
-          onLetter={(letter) => {
-            change(relettered(document, opened ?? '', letter));
-            onOpen(letter);
+          onLetter={async (letter) => {
+            const refused = await rename('LETTER', opened ?? '', letter);
+            if (!refused) onOpen(letter);
+            return refused;
           }}
           onClose={() => onOpen(undefined)}
         />
@@ -159,7 +162,7 @@ function PiecePanel({
 }: {
   piece: Piece;
   onChange: (next: Partial<Piece>) => void;
-  onLetter: (letter: string) => void;
+  onLetter: (letter: string) => Promise<string | undefined>;
   onClose: () => void;
 }) {
   const { shown } = useEditing();
@@ -185,12 +188,7 @@ function PiecePanel({
         </div>
         <div className="space-y-3">
           <div className="grid grid-cols-[70px_1fr_1fr] gap-3">
-            <TextField
-              label="Letter"
-              maxLength={4}
-              value={piece.letter}
-              onChange={(event) => onLetter(event.target.value)}
-            />
+            <NameField label="Letter" maxLength={4} value={piece.letter} onName={onLetter} />
             <TextField
               label="Name"
               maxLength={80}

@@ -1,7 +1,8 @@
 import type { Schemas } from '../../api/client';
 import { TextField } from '../../ui/Field';
+import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
-import { freeLetter, relettered, replaced, useEditing, without } from './editing';
+import { freeLetter, replaced, useEditing, useRename, without } from './editing';
 import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, SlotChoice, Tick } from './fields';
 import { HALVES, STRAPS, TRIMS, ZIPS } from './words';
 
@@ -170,6 +171,7 @@ function TrimEditor({
   onRemove: () => void;
 }) {
   const { document, shown, change } = useEditing();
+  const rename = useRename();
   const units = useUnits();
   const place = `trims.${trim.letter}`;
   const sized = shown?.trims.find((t) => t.letter === trim.letter);
@@ -196,11 +198,11 @@ function TrimEditor({
   return (
     <div className="mb-2 rounded border border-line p-2.5">
       <div className="grid grid-cols-[64px_1.3fr_1fr_1fr_70px_auto] items-end gap-2">
-        <TextField
+        <NameField
           label="Letter"
           maxLength={4}
           value={trim.letter}
-          onChange={(event) => change(relettered(document, trim.letter, event.target.value))}
+          onName={(letter) => rename('LETTER', trim.letter, letter)}
         />
         <TextField
           label="Trim"

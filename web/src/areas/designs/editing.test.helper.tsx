@@ -47,3 +47,17 @@ export function server(answers: Record<string, unknown>) {
   );
   return sent;
 }
+
+/** Refuses every request with a sentence. */
+export function refusing(sentence: string) {
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(
+      async () =>
+        new Response(JSON.stringify({ detail: sentence, errors: [] }), {
+          status: 422,
+          headers: { 'Content-Type': 'application/json' },
+        }),
+    ),
+  );
+}

@@ -1,5 +1,5 @@
 import { design } from '../../ui/fixtures.test.helper';
-import { freeKey, freeLetter, moved, relettered } from './editing';
+import { freeKey, freeLetter, moved } from './editing';
 
 const piece = (letter: string, backs?: string) => ({ letter, backs }) as never;
 
@@ -26,25 +26,5 @@ describe('editing a design', () => {
     expect(moved([1, 2, 3], 0, 1)).toEqual([2, 1, 3]);
     expect(moved([1, 2, 3], 0, -1)).toEqual([1, 2, 3]);
     expect(moved([1, 2, 3], 2, 1)).toEqual([1, 2, 3]);
-  });
-
-  it('gives another letter wherever the old one stands', () => {
-    const before = design({
-      form: { ...design().form, outer: 'A', lining: 'B' },
-      pieces: [piece('A'), piece('C', 'A')],
-      panels: [{ letter: 'P', parts: [{ letter: 'A', shows: '' }] } as never],
-      straps: [{ of: 'A' } as never],
-      steps: [{ uses: '2A, 2B, AB' } as never],
-    });
-    const after = relettered(before, 'A', 'X');
-    expect(after.form.outer).toBe('X');
-    expect(after.form.lining).toBe('B');
-    expect(after.pieces.map((p) => [p.letter, p.backs])).toEqual([
-      ['X', undefined],
-      ['C', 'X'],
-    ]);
-    expect(after.panels[0]?.parts[0]?.letter).toBe('X');
-    expect(after.straps[0]?.of).toBe('X');
-    expect(after.steps[0]?.uses).toBe('2X, 2B, AB');
   });
 });

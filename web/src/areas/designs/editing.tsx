@@ -1,5 +1,5 @@
-import { createContext, useContext } from 'react';
-import type { Schemas } from '../../api/client';
+import { createContext, useContext, useEffect, useRef } from 'react';
+import { api, Problem, type Schemas } from '../../api/client';
 
 export type Document = Schemas['DesignDocument'];
 export type Sheet = Schemas['DesignSheet'];
@@ -66,31 +66,27 @@ export function freeKey(words: string, taken: string[]) {
   return key;
 }
 
-/** The design with another letter for one of its pieces, panels or trims, wherever the letter stands. */
-export function relettered(document: Document, from: string, to: string): Document {
-  const letter = (l: string) => (l === from ? to : l);
-  const uses = (text: string) => text.replace(/[\p{L}][\p{L}\d]{0,3}/gu, letter);
-  return {
-    ...document,
-    form: {
-      ...document.form,
-      outer: letter(document.form.outer),
-      lining: letter(document.form.lining),
-      other: letter(document.form.other),
-    },
-    pieces: document.pieces.map((p) => ({
-      ...p,
-      letter: letter(p.letter),
-      backs: p.backs === undefined ? undefined : letter(p.backs),
-    })),
-    panels: document.panels.map((p) => ({
-      ...p,
-      letter: letter(p.letter),
-      parts: p.parts.map((part) => ({ ...part, letter: letter(part.letter) })),
-    })),
-    trims: document.trims.map((t) => ({ ...t, letter: letter(t.letter) })),
-    zips: document.zips.map((z) => ({ ...z, zip: letter(z.zip) })),
-    straps: document.straps.map((s) => ({ ...s, of: letter(s.of) })),
-    steps: document.steps.map((s) => ({ ...s, uses: uses(s.uses) })),
+type Named = Schemas['RenamedPart']['what'];
+
+/** Gives a piece, a measurement or a size another name everywhere, in one step; answers why not, if it can't be. */
+export function useRename() {
+  const { document, change } = useEditing();
+  const latest = useRef({ document, change });
+  useEffect(() => {
+    latest.current = { document, change };
+  });
+  return async (what: Named, from: string, to: string): Promise<string | undefined> => {
+    for (;;) {
+      const asked = latest.current.document;
+      try {
+        const renamed = await api.post<Document>('/api/designs/renamed', { document: asked, what, from, to });
+        if (latest.current.document === asked) {
+          latest.current.change(renamed);
+          return undefined;
+        }
+      } catch (problem) {
+        return problem instanceof Problem ? problem.message : 'The name couldn’t be changed. Try it again.';
+      }
+    }
   };
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { useBuying, useSuppliers } from '../../api/queries';
+import { useBuying, useSuppliers, useToday } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
@@ -209,6 +209,7 @@ function Shop({ shop }: { shop: Schemas['ShopView'] }) {
 
 function Line({ line, supplier }: { line: Schemas['BuyLine']; supplier: Supplier }) {
   const units = useUnits();
+  const today = useToday();
   const request = useRequestId();
   const { want } = line;
   const send = useSend(
@@ -217,7 +218,7 @@ function Line({ line, supplier }: { line: Schemas['BuyLine']; supplier: Supplier
         requestId: request.id,
         supplierId: supplier.id,
         paperNumber: '',
-        cameOn: new Date().toISOString().slice(0, 10),
+        cameOn: today,
         postage: '',
         duty: '',
         total: line.price.amount,

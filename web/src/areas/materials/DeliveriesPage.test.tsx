@@ -47,6 +47,7 @@ function open(path: string) {
   const sent = server(answers);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
   client.setQueryData(keys.settings, settings('INCH'));
+  client.setQueryData(keys.today, { today: '2026-05-04' });
   render(
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={[path]}>
@@ -61,6 +62,7 @@ describe('something that came', () => {
   it('begins with what was to be bought in the shop, and is sent as one paper', async () => {
     const sent = open('/materials/deliveries?shop=1');
     expect(await screen.findByLabelText('Packs')).toHaveValue('4');
+    expect(screen.getByLabelText('Came on')).toHaveValue('2026-05-04');
     expect(screen.getByLabelText('each holds')).toHaveValue('10');
     expect(screen.getByLabelText(/The paper says/)).toHaveValue('10.50');
     expect(await screen.findByText('+ 2.50')).toBeVisible();

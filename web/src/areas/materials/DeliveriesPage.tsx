@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useBuying, useMaterials, useSuppliers } from '../../api/queries';
+import { keys, useBuying, useMaterials, useSuppliers, useToday } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -12,8 +12,6 @@ import { useSettled } from '../../ui/useSettled';
 
 type Form = Schemas['DeliveryForm'];
 type Line = Schemas['DeliveryLine'];
-
-const today = () => new Date().toISOString().slice(0, 10);
 
 const blankLine = (materialId: number): Line => ({
   materialId,
@@ -33,8 +31,9 @@ export default function DeliveriesPage() {
   const { data: suppliers } = useSuppliers();
   const { data: materials } = useMaterials();
   const { data: buying } = useBuying();
+  const today = useToday();
   const shop = buying?.shops.find((one) => String(one.supplier.id) === search.get('shop'));
-  if (!suppliers || !materials || !buying) return <p className="text-soft">Opening …</p>;
+  if (!suppliers || !materials || !buying || !today) return <p className="text-soft">Opening …</p>;
   if (suppliers.length === 0 || materials.items.length === 0) {
     return (
       <section className="sheet max-w-[640px] p-5">
@@ -52,7 +51,13 @@ export default function DeliveriesPage() {
   return (
     <>
       <h1 className="mb-3">Something came</h1>
-      <Editor key={search.get('shop')} suppliers={suppliers} materials={materials.items} ordered={shop} />
+      <Editor
+        key={search.get('shop')}
+        suppliers={suppliers}
+        materials={materials.items}
+        ordered={shop}
+        today={today}
+      />
       <Entered />
     </>
   );
@@ -62,10 +67,12 @@ function Editor({
   suppliers,
   materials,
   ordered,
+  today,
 }: {
   suppliers: Schemas['SupplierView'][];
   materials: Schemas['MaterialView'][];
   ordered?: Schemas['ShopView'];
+  today: string;
 }) {
   const units = useUnits();
   const request = useRequestId();
@@ -74,7 +81,7 @@ function Editor({
     requestId: request.id,
     supplierId: ordered?.supplier.id ?? suppliers[0]?.id ?? 0,
     paperNumber: '',
-    cameOn: today(),
+    cameOn: today,
     postage: ordered ? ordered.supplier.postage.amount : '',
     duty: '',
     total: ordered ? ordered.sum.amount : '',
@@ -138,9 +145,9 @@ function Editor({
         <TextField
           label="Came on"
           type="date"
-          max={today()}
+          max={today}
           value={form.cameOn}
-          onChange={(event) => change({ cameOn: event.target.value || today() })}
+          onChange={(event) => change({ cameOn: event.target.value || today })}
           error={on('cameOn')}
         />
       </div>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useMaterial, useShelf } from '../../api/queries';
+import { keys, useMaterial, useShelf, useToday } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
@@ -22,6 +22,7 @@ type Lot = Schemas['LotView'];
 /** One material: what is there, in which lots, how it came and went. */
 export default function MaterialPage() {
   const id = Number(useParams().id);
+  const today = useToday();
   const [on, setOn] = useState('');
   const { data: material, error } = useMaterial(id);
   const { data: shelf, error: noShelf } = useShelf(id);
@@ -68,7 +69,7 @@ export default function MaterialPage() {
               label="At the end of"
               type="date"
               value={on}
-              max={new Date().toISOString().slice(0, 10)}
+              max={today}
               onChange={(event) => setOn(event.target.value)}
             />
             {on && past.data && (

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useToday } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
@@ -13,11 +13,14 @@ import { GROUPS, SCHOOLS } from './words';
 /** What the shelf is worth at the end of a day, by the maker's school, and the small old offcuts to be thrown out. */
 export default function ValuePage() {
   const units = useUnits();
-  const [on, setOn] = useState(new Date().toISOString().slice(0, 10));
+  const today = useToday();
+  const [chosen, setOn] = useState<string>();
+  const on = chosen ?? today;
   const { data, error } = useQuery({
     queryKey: [...keys.materials, 'value', on],
     queryFn: () => api.get<Schemas['StockValueView']>(`/api/stock-value?on=${on}`),
     placeholderData: keepPreviousData,
+    enabled: on !== '',
   });
   if (error) return <ProblemNotice problem={error} />;
   if (!data) return <p className="text-soft">Adding up …</p>;
@@ -39,7 +42,7 @@ export default function ValuePage() {
           <TextField
             label="At the end of"
             type="date"
-            max={new Date().toISOString().slice(0, 10)}
+            max={today}
             value={on}
             onChange={(event) => event.target.value && setOn(event.target.value)}
           />
