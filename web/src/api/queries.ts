@@ -85,6 +85,17 @@ export const useDesignNames = () =>
     queryFn: () => api.get<Schemas['DesignName'][]>('/api/design-names'),
   });
 
+/** For each slot of a design, as it is edited, the materials that may fill it. Empty until it is known. */
+export const useSlotMaterials = (document: Schemas['DesignDocument'] | undefined) => {
+  const { data } = useQuery({
+    queryKey: [...keys.materials, 'for-slots', document?.slots, document?.trims],
+    queryFn: () => api.post<Schemas['SlotMaterials'][]>('/api/designs/slot-materials', { document }),
+    placeholderData: keepPreviousData,
+    enabled: document !== undefined,
+  });
+  return (slot: string) => data?.find((one) => one.slot === slot)?.materialIds ?? [];
+};
+
 export const useDesign = (id: number | undefined) =>
   useQuery({
     queryKey: [...keys.designs, id],

@@ -548,6 +548,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/slot-materials': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['findSlotMaterials'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/with-block': {
     parameters: {
       query?: never;
@@ -1541,6 +1557,24 @@ export interface components {
       twoPart: boolean;
       usePerHour: string;
       /** @enum {string} */
+      ware?:
+        | 'ZIP_TAPE'
+        | 'WEBBING'
+        | 'CORD'
+        | 'RIBBON'
+        | 'ELASTIC'
+        | 'BINDING'
+        | 'STIFFENER'
+        | 'SLIDER'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'RING'
+        | 'CLIP'
+        | 'CORD_END'
+        | 'LABEL'
+        | 'LOCK'
+        | 'SOMETHING_ELSE';
+      /** @enum {string} */
       weightClass?: 'LIGHT' | 'MEDIUM' | 'HEAVY';
       zipLength: string;
       zipMetal: boolean;
@@ -1632,6 +1666,7 @@ export interface components {
     FitAnswer: {
       comparisons: components['schemas']['ComparisonView'][];
       fits: boolean;
+      places: components['schemas']['PlaceAnswer'][];
       sentence: string;
     };
     FitQuestion: {
@@ -2344,6 +2379,12 @@ export interface components {
       kind: 'FAIR' | 'DUE';
       label: string;
     };
+    PlaceAnswer: {
+      comparisons: components['schemas']['ComparisonView'][];
+      fits: boolean;
+      more?: string;
+      name: string;
+    };
     PlaceView: {
       place: string;
       /** Format: int32 */
@@ -2627,6 +2668,10 @@ export interface components {
       materialId: number;
       slot: string;
     };
+    SlotMaterials: {
+      materialIds: number[];
+      slot: string;
+    };
     SlotRow: {
       cloths: (
         | 'QUILTING_COTTON'
@@ -2649,6 +2694,24 @@ export interface components {
       label: string;
       /** Format: int64 */
       materialId?: number;
+      /** @enum {string} */
+      ware?:
+        | 'ZIP_TAPE'
+        | 'WEBBING'
+        | 'CORD'
+        | 'RIBBON'
+        | 'ELASTIC'
+        | 'BINDING'
+        | 'STIFFENER'
+        | 'SLIDER'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'RING'
+        | 'CLIP'
+        | 'CORD_END'
+        | 'LABEL'
+        | 'LOCK'
+        | 'SOMETHING_ELSE';
     };
     Source: {
       credit: string;
@@ -3975,6 +4038,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignDocument'];
+        };
+      };
+    };
+  };
+  findSlotMaterials: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PreviewedDesign'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SlotMaterials'][];
         };
       };
     };

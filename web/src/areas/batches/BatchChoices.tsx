@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useMaterials } from '../../api/queries';
+import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { day, useUnits } from '../../ui/units';
 
@@ -25,6 +25,7 @@ export function BatchChoices({
   onChange: (next: Partial<Form>) => void;
 }) {
   const { data: materials } = useMaterials();
+  const serving = useSlotMaterials(design.document);
   const units = useUnits();
   const slots = design.document.slots;
   const unfilled = slots.some((slot) => !form.materials.some((choice) => choice.slot === slot.key));
@@ -45,7 +46,7 @@ export function BatchChoices({
     >
       <option value="">choose …</option>
       {materials?.items
-        .filter((material) => material.kind === slot.kind)
+        .filter((material) => serving(slot.key).includes(material.id))
         .map((material) => (
           <option key={material.id} value={material.id}>
             {material.name} · {units.amount(material.onHand)}

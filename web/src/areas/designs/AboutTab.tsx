@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useMaterials } from '../../api/queries';
+import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { freeKey, replaced, useEditing, without } from './editing';
 import { Choice, PartHeading, RowButton, Tick } from './fields';
-import { CLOTHS, LICENCES, MATERIALS } from './words';
+import { CLOTHS, LICENCES, MATERIALS, NOTIONS } from './words';
 
 type Slot = Schemas['SlotRow'];
 
@@ -75,6 +75,7 @@ export function AboutTab() {
 function Slots() {
   const { document, change } = useEditing();
   const { data } = useMaterials();
+  const serving = useSlotMaterials(document);
   return (
     <>
       <PartHeading
@@ -111,7 +112,7 @@ function Slots() {
               label="Kind"
               value={slot.kind}
               options={MATERIALS}
-              onChoose={(kind) => set({ kind, cloths: [], materialId: undefined })}
+              onChoose={(kind) => set({ kind, cloths: [], ware: undefined, materialId: undefined })}
             />
             {slot.kind === 'CLOTH' ? (
               <SelectField
@@ -130,6 +131,19 @@ function Slots() {
                   </option>
                 ))}
               </SelectField>
+            ) : slot.kind === 'NOTION' ? (
+              <SelectField
+                label="What it has to be"
+                value={slot.ware ?? ''}
+                onChange={(event) => set({ ware: (event.target.value || undefined) as Slot['ware'] })}
+              >
+                <option value="">anything</option>
+                {Object.entries(NOTIONS).map(([key, words]) => (
+                  <option key={key} value={key}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
             ) : (
               <span />
             )}
@@ -142,7 +156,7 @@ function Slots() {
             >
               <option value="">not chosen</option>
               {data?.items
-                .filter((material) => material.kind === slot.kind)
+                .filter((material) => serving(slot.key).includes(material.id))
                 .map((material) => (
                   <option key={material.id} value={material.id}>
                     {material.name}

@@ -187,7 +187,7 @@ function PiecePanel({
           )}
         </div>
         <div className="space-y-3">
-          <div className="grid grid-cols-[70px_1fr_1fr] gap-3">
+          <div className="grid grid-cols-[120px_1fr_1fr] gap-3">
             <NameField label="Letter" maxLength={4} value={piece.letter} onName={onLetter} />
             <TextField
               label="Name"

@@ -16,6 +16,7 @@ describe('questions about a design', () => {
   it('tell what is too little for a thing', async () => {
     const answer: Schemas['FitAnswer'] = {
       fits: false,
+      places: [],
       sentence: 'It doesn’t go in.',
       comparisons: [
         { label: 'width', needed: lengthFigure('9 in', ''), there: lengthFigure('8 in', ''), fits: false },

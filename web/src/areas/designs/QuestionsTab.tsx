@@ -3,6 +3,7 @@ import { api, type Problem, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Tag } from '../../ui/Tag';
 import { sides, useUnits } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
@@ -95,7 +96,7 @@ function FitQuestion() {
   return (
     <Asking
       title="Does it go in?"
-      says={`A thing’s three sides against the bag (${shown?.size ?? ''}), turned any way.`}
+      says={`A thing’s three sides against the bag (${shown?.size ?? ''}), put in any way, end first too.`}
       fields={[
         ['width', 'Its width'],
         ['height', 'Its height'],
@@ -141,6 +142,26 @@ function FitQuestion() {
               ))}
             </tbody>
           </table>
+          {ask.data.places.length > 0 && (
+            <ul className="mt-2 space-y-1" aria-label="Pockets and gaps">
+              {ask.data.places.map((place, i) => (
+                <li key={i}>
+                  <Tag look={place.fits ? 'ok' : 'care'}>{place.fits ? 'goes in' : 'too large'}</Tag>{' '}
+                  {place.name}{' '}
+                  {place.comparisons.map((c) => (
+                    <span key={c.label} className="text-soft">
+                      {c.label}: needs{' '}
+                      <WorkedFigure label={`${place.name}, needed`} working={c.needed.working}>
+                        {units.own(c.needed.value)}
+                      </WorkedFigure>{' '}
+                      of {units.own(c.there.value)}
+                    </span>
+                  ))}
+                  {place.more && <span className="block text-soft">{place.more}</span>}
+                </li>
+              ))}
+            </ul>
+          )}
         </>
       )}
     </Asking>

@@ -111,6 +111,32 @@ export const LICENCES: Record<Schemas['Source']['licence'], string> = {
   NOT_FOR_SALE: 'somebody’s pattern, not for sale',
 };
 
+type Ware = NonNullable<Schemas['SlotRow']['ware']>;
+
+/** What a notion can be. */
+export const NOTIONS: Partial<Record<Ware, string>> = {
+  SLIDER: 'slider',
+  SNAP: 'snap',
+  MAGNET: 'magnetic snap',
+  RING: 'ring',
+  CLIP: 'clip',
+  CORD_END: 'cord end',
+  LABEL: 'label',
+  LOCK: 'lock',
+  SOMETHING_ELSE: 'something else',
+};
+
+/** What a trim can be. */
+export const TRIM_WARES: Partial<Record<Ware, string>> = {
+  ZIP_TAPE: 'zip tape',
+  WEBBING: 'webbing',
+  CORD: 'cord',
+  RIBBON: 'ribbon',
+  ELASTIC: 'elastic',
+  BINDING: 'binding',
+  STIFFENER: 'stiffener',
+};
+
 export const MATERIALS: Record<Schemas['SlotRow']['kind'], string> = {
   CLOTH: 'cloth',
   TRIM: 'by length',

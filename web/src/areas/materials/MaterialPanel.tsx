@@ -5,7 +5,7 @@ import { FormEnd } from '../../ui/FormEnd';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
-import { CLOTHS } from '../designs/words';
+import { CLOTHS, NOTIONS, TRIM_WARES } from '../designs/words';
 import { TITLES, typedAs, usualAmount, type Kind, type Material } from './words';
 
 type Form = Schemas['MaterialForm'];
@@ -14,10 +14,11 @@ type Facts = Schemas['FactsForm'];
 /** Three answers to a question that has a usual one. */
 type Said = 'usual' | 'yes' | 'no';
 type Fields = Omit<Form, 'facts'> & {
-  facts: Omit<Facts, 'ironable' | 'frays' | 'weightClass'> & {
+  facts: Omit<Facts, 'ironable' | 'frays' | 'weightClass' | 'ware'> & {
     ironable: Said;
     frays: Said;
     weightClass: Facts['weightClass'] | '';
+    ware: Facts['ware'] | '';
   };
 };
 
@@ -88,6 +89,7 @@ export function MaterialPanel({
         ironable: said(facts.ironable),
         frays: said(facts.frays),
         weightClass: facts.weightClass ?? '',
+        ware: facts.ware ?? '',
       },
     },
   });
@@ -99,6 +101,7 @@ export function MaterialPanel({
     onClose,
   );
   const on = (field: string) => send.problem?.on(field);
+  const wares = kind === 'TRIM' ? TRIM_WARES : kind === 'NOTION' ? NOTIONS : undefined;
   const bare = typedAs(kind, units.cloth);
   const factsWrong = send.problem?.errors.some((error) => error.field.startsWith('facts.'));
   return (
@@ -117,6 +120,7 @@ export function MaterialPanel({
                 ironable: meant(form.facts.ironable),
                 frays: meant(form.facts.frays),
                 weightClass: form.facts.weightClass || undefined,
+                ware: form.facts.ware || undefined,
               },
             });
           }
@@ -124,6 +128,21 @@ export function MaterialPanel({
       >
         <TextField label="Name" error={on('name')} {...register('name')} />
         <TextField label="What is it?" error={on('note')} {...register('note')} />
+        {wares && (
+          <SelectField
+            label={kind === 'TRIM' ? 'Which trim' : 'Which notion'}
+            hint="So that it is offered where it fits, and nowhere else."
+            error={on('facts.ware')}
+            {...register('facts.ware')}
+          >
+            <option value="">{kind === 'NOTION' ? 'not said, or a closed-end zip' : 'not said'}</option>
+            {Object.entries(wares).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </SelectField>
+        )}
         {kind === 'CLOTH' && (
           <>
             <TextField

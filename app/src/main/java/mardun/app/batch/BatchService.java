@@ -55,6 +55,7 @@ import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan.Need;
 import mardun.core.batch.Supply;
+import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
 import mardun.core.design.Role;
@@ -191,12 +192,10 @@ public class BatchService {
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("The design has no such slot."));
         List<Replacement> found = new ArrayList<>();
-        for (MaterialView material : materials.ofKind(wanted.kind())) {
-            boolean allowed = material.cloth() == null
-                    || wanted.cloths().isEmpty()
-                    || wanted.cloths().contains(material.cloth());
+        Design design = DesignService.stored(document);
+        for (MaterialView material : materials.all()) {
             boolean taken = form.materials().contains(new SlotChoice(slot, material.id()));
-            if (!allowed || taken || material.free().value() <= 0) {
+            if (taken || material.free().value() <= 0 || !DesignService.serves(design, wanted, material.candidate())) {
                 continue;
             }
             List<SlotChoice> choices = Stream.concat(

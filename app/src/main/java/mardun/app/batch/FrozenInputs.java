@@ -122,6 +122,7 @@ record FrozenInputs(
                     new Shrinkage(
                             Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
                             Boolean.TRUE.equals(shrinksAfterCutting)),
+                    Optional.empty(),
                     Optional.ofNullable(zipLengthNm)
                             .map(length -> new ClosedZip(new Length(length), Boolean.TRUE.equals(zipMetal))),
                     stock,

@@ -71,6 +71,7 @@ class DemoDesigns {
                                 slot.label(),
                                 slot.kind(),
                                 slot.cloths(),
+                                slot.ware(),
                                 materialIds.get(design.materials().get(slot.key()))))
                         .toList());
     }

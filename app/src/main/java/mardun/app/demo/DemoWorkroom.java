@@ -37,6 +37,7 @@ import mardun.app.settings.SettingsService;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
+import mardun.core.material.Ware;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
 import mardun.core.pricing.PricePoint;
@@ -527,8 +528,28 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 per,
                                 lowAt,
                                 onHand,
-                                facts(name)))
+                                facts(name).being(ware(name))))
                         .id());
+    }
+
+    /** What the trims and notions are. */
+    private static @Nullable Ware ware(String name) {
+        return switch (name) {
+            case "Zip tape, navy", "Zip tape, moss" -> Ware.ZIP_TAPE;
+            case "Cotton webbing, 1 in", "Cotton webbing, 1 1/4 in" -> Ware.WEBBING;
+            case "Cotton cord, 5 mm", "Cotton cord, 6 mm" -> Ware.CORD;
+            case "Elastic, 1 cm" -> Ware.ELASTIC;
+            case "Ribbon, navy" -> Ware.RIBBON;
+            case "Binding, oat" -> Ware.BINDING;
+            case "Rim stiffener" -> Ware.STIFFENER;
+            case "Slider, nickel", "Slider, brass" -> Ware.SLIDER;
+            case "Woven label" -> Ware.LABEL;
+            case "Magnetic snap" -> Ware.MAGNET;
+            case "Snap, antique" -> Ware.SNAP;
+            case "D-ring, 1 in", "D-ring, 1 1/2 in" -> Ware.RING;
+            case "Fob clamp", "Care card" -> Ware.SOMETHING_ELSE;
+            default -> null;
+        };
     }
 
     /** What is said about some materials beyond name and price. */
@@ -573,6 +594,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 print,
                 oneDyeLot,
                 false,
+                null,
                 "",
                 false,
                 "",
@@ -598,6 +620,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 Print.PLAIN,
                 false,
                 false,
+                null,
                 "",
                 false,
                 usePerHour,
@@ -623,6 +646,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 Print.PLAIN,
                 false,
                 true,
+                null,
                 "",
                 false,
                 "",
@@ -648,6 +672,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 Print.PLAIN,
                 false,
                 false,
+                null,
                 length,
                 false,
                 "",

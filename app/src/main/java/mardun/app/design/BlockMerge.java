@@ -108,7 +108,8 @@ final class BlockMerge {
                 steps,
                 design.slots().stream()
                         .filter(slot -> slots.contains(slot.key()))
-                        .map(slot -> new SlotRow(slot.key(), slot.label(), slot.kind(), slot.cloths(), null))
+                        .map(slot ->
+                                new SlotRow(slot.key(), slot.label(), slot.kind(), slot.cloths(), slot.ware(), null))
                         .toList());
     }
 

@@ -20,6 +20,7 @@ import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
+import mardun.app.design.DesignViews.SlotMaterials;
 import mardun.app.design.QuestionViews.DiagnosisAnswer;
 import mardun.app.design.QuestionViews.DiagnosisQuestion;
 import mardun.app.design.QuestionViews.FitAnswer;
@@ -78,6 +79,12 @@ class DesignController {
     @PostMapping("/designs/preview")
     DesignSheet previewDesign(@RequestBody @Valid PreviewedDesign form) {
         return designs.preview(form.document());
+    }
+
+    /** What of the shelf may fill each slot of a design that is being edited. */
+    @PostMapping("/designs/slot-materials")
+    List<SlotMaterials> findSlotMaterials(@RequestBody @Valid PreviewedDesign form) {
+        return designs.slotMaterials(form.document());
     }
 
     @PostMapping("/designs/with-size")

@@ -29,6 +29,7 @@ import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
+import mardun.core.material.Ware;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -246,11 +247,13 @@ public record DesignDocument(
      * What a design asks for, and the material that usually fills it.
      *
      * @param cloths the kinds of cloth that serve, the usual one first
+     * @param ware what a notion has to be; absent where that wasn't said
      */
     public record SlotRow(
             String key,
             String label,
             MaterialKind kind,
             List<ClothKind> cloths,
+            @Nullable Ware ware,
             @Nullable Long materialId) {}
 }

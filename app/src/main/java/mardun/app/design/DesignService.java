@@ -24,6 +24,9 @@ import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.SizeSheet;
+import mardun.app.design.DesignViews.SlotMaterials;
+import mardun.app.material.MaterialService;
+import mardun.app.material.MaterialView;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -43,6 +46,7 @@ import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
+import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
 import mardun.core.pricing.UnitPricing;
 import org.springframework.context.ApplicationEventPublisher;
@@ -60,6 +64,7 @@ public class DesignService {
 
     private final DesignRepository designs;
     private final StockShelves shelves;
+    private final MaterialService materials;
     private final SettingsService settings;
     private final BatchPlanner planner;
     private final Patterns patterns;
@@ -71,6 +76,7 @@ public class DesignService {
     DesignService(
             DesignRepository designs,
             StockShelves shelves,
+            MaterialService materials,
             SettingsService settings,
             BatchPlanner planner,
             Patterns patterns,
@@ -80,6 +86,7 @@ public class DesignService {
             Clock clock) {
         this.designs = designs;
         this.shelves = shelves;
+        this.materials = materials;
         this.settings = settings;
         this.planner = planner;
         this.patterns = patterns;
@@ -202,6 +209,31 @@ public class DesignService {
         DocumentLimits.check(typed, fields);
         fields.check();
         return sheet(DocumentReader.kept(typed, settings.current().unitSystem()));
+    }
+
+    /** Whether a material may fill a slot of a design. */
+    public static boolean serves(Design design, DesignDocument.SlotRow slot, SlotFit.Candidate candidate) {
+        return design.slots().stream()
+                .filter(one -> one.key().equals(slot.key()))
+                .anyMatch(one -> SlotFit.serves(design, one, candidate));
+    }
+
+    /** For each slot of a design that is being edited the materials that may fill it, whatever state the rest of it is in. */
+    @Transactional(readOnly = true)
+    public List<SlotMaterials> slotMaterials(DesignDocument typed) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(typed, fields);
+        fields.check();
+        Design design = DocumentReader.read(typed, fields);
+        List<MaterialView> all = materials.all();
+        return typed.slots().stream()
+                .map(slot -> new SlotMaterials(
+                        slot.key(),
+                        all.stream()
+                                .filter(material -> serves(design, slot, material.candidate()))
+                                .map(MaterialView::id)
+                                .toList()))
+                .toList();
     }
 
     /** The core's design of a document that was stored, so that nothing in it can be unreadable. */

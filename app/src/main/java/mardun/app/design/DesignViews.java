@@ -101,6 +101,9 @@ public final class DesignViews {
             @NotNull @Size(max = 60) String from,
             @NotNull @Size(max = 200) String to) {}
 
+    /** The materials that may fill a slot of a design, by their ids. */
+    public record SlotMaterials(String slot, List<Long> materialIds) {}
+
     /** The sizes that stay, by their places, in their new order. */
     public record ArrangedSizes(
             @NotNull @Valid DesignDocument document,

@@ -110,7 +110,8 @@ final class DocumentReader {
                 document.casings(),
                 steps,
                 document.slots().stream()
-                        .map(s -> new MaterialSlot(s.key(), s.label(), s.kind(), s.cloths()))
+                        .map(s -> new MaterialSlot(
+                                s.key(), s.label(), s.kind(), s.cloths(), Optional.ofNullable(s.ware())))
                         .toList(),
                 document.source(),
                 document.forChildren(),

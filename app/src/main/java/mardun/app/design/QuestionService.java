@@ -1,5 +1,6 @@
 package mardun.app.design;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.design.QuestionViews.BagSize;
@@ -9,6 +10,7 @@ import mardun.app.design.QuestionViews.DiagnosisQuestion;
 import mardun.app.design.QuestionViews.ExplanationView;
 import mardun.app.design.QuestionViews.FitAnswer;
 import mardun.app.design.QuestionViews.FitQuestion;
+import mardun.app.design.QuestionViews.PlaceAnswer;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
@@ -18,13 +20,16 @@ import mardun.core.design.Design;
 import mardun.core.design.Diagnosis;
 import mardun.core.design.Finished;
 import mardun.core.design.Fit;
+import mardun.core.design.Mark;
 import mardun.core.design.SizedDesign;
+import mardun.core.design.SizedMark;
 import mardun.core.design.Sizing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Figure;
+import mardun.core.working.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -77,13 +82,19 @@ public class QuestionService {
                 .reduce((a, b) -> a.value().compare(b.value()) >= 0 ? a : b);
         Fit.Answer answer = Fit.of(asked.finished(), widest, thing, ease);
         ViewWriter writer = current.writer();
-        List<ComparisonView> comparisons = answer.comparisons().stream()
-                .map(c -> new ComparisonView(
-                        c.label(),
-                        writer.measured(c.needed(), ShownRounding.UP),
-                        writer.measured(c.there(), ShownRounding.DOWN),
-                        c.fits()))
-                .toList();
+        List<PlaceAnswer> places = new ArrayList<>();
+        places(asked.sized()).forEach(place -> {
+            Fit.Answer there = place.isGap() ? Fit.gap(place.width(), thing) : Fit.pocket(place.width(), thing, ease);
+            Length out = there.turned().height().minus(place.height());
+            places.add(new PlaceAnswer(
+                    place.name(),
+                    there.fits(),
+                    !place.isGap() && there.fits() && out.isPositive()
+                            ? "It stands out by " + writer.text(Value.of(out)) + "."
+                            : null,
+                    views(there, writer)));
+        });
+        List<ComparisonView> comparisons = views(answer, writer);
         String sentence = answer.fits()
                 ? "It goes in."
                 : "It doesn’t go in: "
@@ -93,7 +104,50 @@ public class QuestionService {
                                 .reduce((a, b) -> a + " and " + b)
                                 .orElseThrow()
                         + " is too little.";
-        return new FitAnswer(answer.fits(), sentence, comparisons);
+        return new FitAnswer(answer.fits(), sentence, comparisons, places);
+    }
+
+    private static List<ComparisonView> views(Fit.Answer answer, ViewWriter writer) {
+        return answer.comparisons().stream()
+                .map(c -> new ComparisonView(
+                        c.label(),
+                        writer.measured(c.needed(), ShownRounding.UP),
+                        writer.measured(c.there(), ShownRounding.DOWN),
+                        c.fits()))
+                .toList();
+    }
+
+    /** A pocket, or a gap that is left open to turn the bag. */
+    private record Place(String name, boolean isGap, Length width, Length height) {}
+
+    private static List<Place> places(SizedDesign sized) {
+        List<Place> places = new ArrayList<>();
+        sized.pieces()
+                .forEach(piece ->
+                        places.addAll(places(piece.marks(), piece.piece().name())));
+        sized.panels()
+                .forEach(panel ->
+                        places.addAll(places(panel.marks(), panel.panel().name())));
+        return places;
+    }
+
+    private static List<Place> places(List<SizedMark> marks, String on) {
+        return marks.stream()
+                .filter(mark ->
+                        mark.mark().kind() == Mark.Kind.POCKET || mark.mark().kind() == Mark.Kind.GAP)
+                .map(mark -> {
+                    boolean gap = mark.mark().kind() == Mark.Kind.GAP;
+                    String label = mark.mark().label().isBlank()
+                            ? mark.mark().kind().words()
+                            : mark.mark().label();
+                    return new Place(
+                            label + ", " + on,
+                            gap,
+                            gap ? mark.width().max(mark.height()) : mark.width(),
+                            mark.height());
+                })
+                .filter(place -> place.width().isPositive())
+                .toList();
     }
 
     @Transactional(readOnly = true)

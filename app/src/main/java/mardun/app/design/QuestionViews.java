@@ -29,8 +29,21 @@ public final class QuestionViews {
     /** What is needed against what there is. */
     public record ComparisonView(String label, LengthFigure needed, LengthFigure there, boolean fits) {}
 
-    /** Whether it fits, for the way of turning it that suits best. */
-    public record FitAnswer(boolean fits, String sentence, List<ComparisonView> comparisons) {}
+    /**
+     * Whether it fits, for the way of putting it in that suits best.
+     *
+     * @param places the bag's pockets, and the gaps through which it could be put
+     */
+    public record FitAnswer(
+            boolean fits, String sentence, List<ComparisonView> comparisons, List<PlaceAnswer> places) {}
+
+    /**
+     * Whether it goes into a pocket, or through a gap.
+     *
+     * @param more what else is to be said; absent for nothing
+     */
+    public record PlaceAnswer(
+            String name, boolean fits, @Nullable String more, List<ComparisonView> comparisons) {}
 
     /** What the first bag measures, as typed; an empty text for what wasn't measured. */
     public record DiagnosisQuestion(

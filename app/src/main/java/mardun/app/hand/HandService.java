@@ -31,10 +31,8 @@ import mardun.core.batch.FromHand.Makeable;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
-import mardun.core.design.TrimNeed;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
-import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.measure.ShownRounding;
 import mardun.core.pricing.UnitPricing;
@@ -70,16 +68,7 @@ public class HandService {
     private record InHand(MaterialView material, Optional<ClothPiece> piece, Amount free) {
 
         boolean serves(SlotRow slot, Design design) {
-            boolean zip = !material.facts().zipLength().isEmpty()
-                    && slot.kind() == MaterialKind.TRIM
-                    && design.trims().stream()
-                            .anyMatch(trim -> trim.kind() == TrimNeed.Kind.ZIP
-                                    && trim.slot().equals(slot.key()));
-            boolean kind = slot.kind() == material.kind()
-                    && (material.cloth() == null
-                            || slot.cloths().isEmpty()
-                            || slot.cloths().contains(material.cloth()));
-            return zip || kind;
+            return DesignService.serves(design, slot, material.candidate());
         }
     }
 

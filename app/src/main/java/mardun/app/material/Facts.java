@@ -8,6 +8,7 @@ import java.math.BigDecimal;
 import java.util.Optional;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.Shrinkage;
+import mardun.core.material.Ware;
 import mardun.core.measure.Length;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param care words for labels
  * @param oneDyeLot all of a batch has to come from one dye lot
  * @param twoPart its halves are counted apart, and sold as sets
+ * @param ware what a trim or a notion is; empty where nobody said
  * @param zipLengthNm of a closed-end zip
  * @param usePerHourNm of thread, what a machine takes in an hour
  * @param targetValue up to where the shelf is filled once it is low
@@ -48,6 +50,7 @@ record Facts(
         @Enumerated(EnumType.STRING) Print print,
         boolean oneDyeLot,
         boolean twoPart,
+        @Enumerated(EnumType.STRING) @Nullable Ware ware,
         @Nullable Long zipLengthNm,
         boolean zipMetal,
         @Nullable Long usePerHourNm,
@@ -71,6 +74,7 @@ record Facts(
             Print.PLAIN,
             false,
             false,
+            null,
             null,
             false,
             null,

@@ -1,6 +1,7 @@
 package mardun.app.material;
 
 import jakarta.validation.constraints.NotNull;
+import mardun.core.material.Ware;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param ironable absent where it is as usual for its kind of cloth
  * @param frays absent where it is as usual for its kind of cloth
  * @param layersAtOnce a count
+ * @param ware what a trim or a notion is; absent where nobody said
  * @param zipLength of a closed-end zip
  * @param usePerHour of thread, what a machine takes in an hour
  * @param target up to where the shelf is filled once it is low
@@ -35,11 +37,39 @@ public record FactsForm(
         @NotNull Print print,
         boolean oneDyeLot,
         boolean twoPart,
+        @Nullable Ware ware,
         @NotNull String zipLength,
         boolean zipMetal,
         @NotNull String usePerHour,
         @NotNull String target,
         @NotNull String place) {
+
+    /** The same of a trim or a notion that is this. */
+    public FactsForm being(@Nullable Ware what) {
+        return new FactsForm(
+                fullWidth,
+                selvage,
+                fibre,
+                weightClass,
+                nap,
+                repeat,
+                shrinkage,
+                shrinksAfterCutting,
+                ironable,
+                frays,
+                layersAtOnce,
+                needle,
+                care,
+                print,
+                oneDyeLot,
+                twoPart,
+                what,
+                zipLength,
+                zipMetal,
+                usePerHour,
+                target,
+                place);
+    }
 
     /** Nothing said. */
     public static final FactsForm NONE = new FactsForm(
@@ -59,6 +89,7 @@ public record FactsForm(
             Print.PLAIN,
             false,
             false,
+            null,
             "",
             false,
             "",

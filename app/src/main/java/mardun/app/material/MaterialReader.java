@@ -9,6 +9,7 @@ import mardun.app.settings.Settings;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.ShelfLimits;
+import mardun.core.material.Ware;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -135,11 +136,23 @@ public final class MaterialReader {
                 form.print(),
                 form.oneDyeLot(),
                 notion && form.twoPart(),
+                ware(form, kind),
                 notion ? small("facts.zipLength", form.zipLength()) : null,
                 notion && form.zipMetal(),
                 kind == MaterialKind.THREAD ? perHour(form.usePerHour()) : null,
                 target.isPositive() ? target.value() : null,
                 form.place().strip());
+    }
+
+    private @Nullable Ware ware(FactsForm form, MaterialKind kind) {
+        if (form.ware() != null && form.ware().kind() != kind) {
+            fields.refuse(
+                    "facts.ware",
+                    form.ware().words(),
+                    "This isn't counted like a " + form.ware().words() + ". Choose another, or leave it open.");
+        }
+        boolean isClosedZip = !form.zipLength().isBlank();
+        return isClosedZip ? null : form.ware();
     }
 
     private @Nullable Long small(String field, String typed) {

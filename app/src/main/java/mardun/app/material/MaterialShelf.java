@@ -240,6 +240,7 @@ final class MaterialShelf {
                 material.cloth(),
                 material.isDirectional() || material.facts().nap(),
                 material.facts().shrinkage(),
+                Optional.ofNullable(material.facts().ware()),
                 material.facts().zip(),
                 stock,
                 usedPieces.isEmpty()

@@ -2,9 +2,11 @@ package mardun.app.material;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
+import mardun.core.design.SlotFit;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
@@ -45,6 +47,15 @@ public record MaterialView(
         boolean low,
         FactsForm facts,
         @Nullable String photo) {
+
+    /** This material as something that might fill a slot of a design. */
+    public SlotFit.Candidate candidate() {
+        return new SlotFit.Candidate(
+                kind,
+                Optional.ofNullable(cloth),
+                Optional.ofNullable(facts.ware()),
+                !facts.zipLength().isEmpty());
+    }
 
     /** What there is of one half. */
     public record PartView(Part part, AmountView onHand) {}

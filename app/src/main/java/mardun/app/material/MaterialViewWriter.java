@@ -118,6 +118,7 @@ record MaterialViewWriter(ViewWriter writer) {
                 facts.print(),
                 facts.oneDyeLot(),
                 facts.twoPart(),
+                facts.ware(),
                 small(facts.zipLengthNm()),
                 facts.zipMetal(),
                 facts.usePerHourNm() == null

@@ -1,6 +1,7 @@
 package mardun.app.material;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
@@ -21,6 +23,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Ware;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -33,6 +36,7 @@ class MaterialsSheet implements ListSheet {
     private static final String NAME = "name";
     private static final String KIND = "kind";
     private static final String ON_HAND = "on hand";
+    private static final String WARE = "trim or notion";
     private static final List<Column> COLUMNS = List.of(
             new Column(NAME, true, "by which the material is known"),
             new Column(KIND, true, "cloth, trim, notion, filling by weight, filling by volume, thread or packing"),
@@ -63,6 +67,7 @@ class MaterialsSheet implements ListSheet {
             new Column("care", false, "words for labels"),
             new Column("one dye lot", false, "yes if a batch must not mix dyes"),
             new Column("two-part", false, "yes if halves are counted apart"),
+            new Column(WARE, false, "what a trim or a notion is: zip tape, cord, snap, ring"),
             new Column("zip length", false, "of a closed-end zip"),
             new Column("metal zip", false, "yes or no"),
             new Column("use per hour", false, "of thread"));
@@ -130,6 +135,7 @@ class MaterialsSheet implements ListSheet {
                 facts.care(),
                 SheetWords.yesNo(facts.oneDyeLot()),
                 SheetWords.yesNo(facts.twoPart()),
+                facts.ware() == null ? "" : facts.ware().words(),
                 facts.zipLength(),
                 SheetWords.yesNo(facts.zipMetal()),
                 facts.usePerHour());
@@ -278,11 +284,27 @@ class MaterialsSheet implements ListSheet {
                                 .orElse(Print.PLAIN),
                 SheetWords.isYes(fields, "one dye lot", cells.get("one dye lot")),
                 SheetWords.isYes(fields, "two-part", cells.get("two-part")),
+                ware(fields, cells.get(WARE)),
                 cells.get("zip length"),
                 SheetWords.isYes(fields, "metal zip", cells.get("metal zip")),
                 cells.get("use per hour"),
                 cells.get("target"),
                 cells.get("place"));
+    }
+
+    private static @Nullable Ware ware(FieldReader fields, String cell) {
+        String said = cell.strip();
+        Optional<Ware> ware = Arrays.stream(Ware.values())
+                .filter(one -> one.words().equalsIgnoreCase(said))
+                .findFirst();
+        if (ware.isEmpty() && !said.isEmpty()) {
+            fields.refuse(
+                    WARE,
+                    cell,
+                    "“" + cell + "” isn't a trim or a notion that is known here. Write one of "
+                            + Arrays.stream(Ware.values()).map(Ware::words).collect(Collectors.joining(", ")) + ".");
+        }
+        return ware.orElse(null);
     }
 
     private static @Nullable Boolean said(FieldReader fields, String column, Cells cells) {

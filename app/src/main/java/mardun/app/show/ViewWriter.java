@@ -3,6 +3,7 @@ package mardun.app.show;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,7 +146,29 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         if (values.isEmpty()) {
             return sentence.template();
         }
-        return filled(sentence.template(), index -> text(values.get(Integer.parseInt(index))));
+        List<String> texts = apart(values);
+        return filled(sentence.template(), index -> texts.get(Integer.parseInt(index)));
+    }
+
+    /** The values of a sentence; lengths that differ and would read alike are told as fine as their difference needs. */
+    private List<String> apart(List<Value> values) {
+        List<String> texts = new ArrayList<>();
+        for (Value value : values) {
+            String own = text(value);
+            boolean readsLikeAnother = value instanceof Value.Measured
+                    && values.stream()
+                            .anyMatch(
+                                    other -> !other.equals(value) && text(other).equals(own));
+            texts.add(readsLikeAnother ? exactly((Value.Measured) value) : own);
+        }
+        return texts;
+    }
+
+    private String exactly(Value.Measured measured) {
+        if (measured.quantity().dimension() != Dimension.LENGTH) {
+            return measuredText(measured);
+        }
+        return LengthWriter.exactly(measured.quantity().toLength(ShownRounding.NEAREST), system);
     }
 
     public WorkingView working(Working working) {

@@ -44,6 +44,7 @@ class FrozenInputsTest {
                 Optional.empty(),
                 true,
                 new Shrinkage(new BigDecimal("0.05"), true),
+                Optional.empty(),
                 Optional.of(new ClosedZip(new Length(9), true)),
                 Map.of(
                         Part.SOCKET,

@@ -28,11 +28,13 @@ import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
+import mardun.core.design.MaterialSlot;
 import mardun.core.design.Piece;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedFilling;
 import mardun.core.design.SizedNotion;
 import mardun.core.design.Sizing;
+import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
@@ -43,6 +45,7 @@ import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Roll;
 import mardun.core.material.ShelfLimits;
+import mardun.core.material.Ware;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
@@ -127,10 +130,11 @@ public final class BatchPlanner {
                 .toList();
         Map<String, Supply> bySlot = new LinkedHashMap<>();
         supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
+        findings.addAll(unfit(design, supplies));
         List<Need> needs = new ArrayList<>();
         needs.addAll(clothNeeds(pieces, bySlot, sheets, findings));
         needs.addAll(trimNeeds(trims, bySlot, workroom, findings));
-        needs.addAll(notionNeeds(sized.notions(), units, bySlot, findings));
+        needs.addAll(notionNeeds(withoutSliders(sized.notions(), trims, design, bySlot), units, bySlot, findings));
         needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
         needs.stream().filter(need -> !ShelfLimits.holds(need.amount())).forEach(need -> findings.add(tooMuch(need)));
         WorkTime time = WorkTime.of(design.steps(), units);
@@ -146,6 +150,23 @@ public final class BatchPlanner {
         Optional<UnitPricing> pricing = cost.filter(c -> good.orElse(units) > 0)
                 .map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
+    }
+
+    /** Materials that are of the right kind and yet not what their slot asks for. */
+    private static List<Finding> unfit(Design design, List<Supply> supplies) {
+        List<Finding> unfit = new ArrayList<>();
+        for (MaterialSlot slot : design.slots()) {
+            supplies.stream()
+                    .filter(supply -> supply.slot().equals(slot.key()))
+                    .filter(supply ->
+                            supply.kind() == slot.kind() && supply.cloth().isEmpty())
+                    .filter(supply -> !SlotFit.serves(design, slot, supply.candidate()))
+                    .forEach(supply -> unfit.add(Finding.refused(
+                            "slots." + slot.key(),
+                            Sentence.of("“" + supply.name() + "” can't be used for “" + slot.label() + "”."),
+                            Sentence.of("Choose a material that is what the design asks for there."))));
+        }
+        return unfit;
     }
 
     private static Finding tooMuch(Need need) {
@@ -307,10 +328,7 @@ public final class BatchPlanner {
     private static List<Need> trimNeeds(
             List<TrimLine> lines, Map<String, Supply> bySlot, Workroom workroom, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        Predicate<TrimLine> closed = line -> line.trim().trim().kind() == TrimNeed.Kind.ZIP
-                && Optional.ofNullable(bySlot.get(line.trim().trim().slot()))
-                        .flatMap(Supply::zip)
-                        .isPresent();
+        Predicate<TrimLine> closed = line -> isClosedZip(line, bySlot);
         List<TrimLine> fromRolls = lines.stream().filter(closed.negate()).toList();
         bySupply(fromRolls, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
                 .forEach((supply, its) -> needs.add(trimNeed(supply, its, workroom)));
@@ -386,6 +404,31 @@ public final class BatchPlanner {
                 plan,
                 working.expression(String.join(" + ", terms))
                         .gives(new Value.OnTheShelf(plan.taken().plus(plan.toBuy()))));
+    }
+
+    /** A closed-end zip brings its slider; only tape takes one each. */
+    private static List<SizedNotion> withoutSliders(
+            List<SizedNotion> notions, List<TrimLine> trims, Design design, Map<String, Supply> bySlot) {
+        List<TrimLine> zips = trims.stream()
+                .filter(line -> line.trim().trim().kind() == TrimNeed.Kind.ZIP)
+                .toList();
+        boolean allClosed = !zips.isEmpty() && zips.stream().allMatch(line -> isClosedZip(line, bySlot));
+        Set<String> sliders = design.slots().stream()
+                .filter(slot -> slot.ware().filter(Ware.SLIDER::equals).isPresent())
+                .map(MaterialSlot::key)
+                .collect(Collectors.toSet());
+        return allClosed
+                ? notions.stream()
+                        .filter(notion -> !sliders.contains(notion.notion().slot()))
+                        .toList()
+                : notions;
+    }
+
+    private static boolean isClosedZip(TrimLine line, Map<String, Supply> bySlot) {
+        return line.trim().trim().kind() == TrimNeed.Kind.ZIP
+                && Optional.ofNullable(bySlot.get(line.trim().trim().slot()))
+                        .flatMap(Supply::zip)
+                        .isPresent();
     }
 
     private static List<Need> notionNeeds(

@@ -3,6 +3,7 @@ package mardun.core.batch;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mardun.core.design.SlotFit;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
@@ -13,6 +14,7 @@ import mardun.core.material.Roll;
 import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
+import mardun.core.material.Ware;
 import mardun.core.measure.Length;
 
 /**
@@ -23,6 +25,7 @@ import mardun.core.measure.Length;
  * @param cloth what kind of cloth it is, where the maker said so
  * @param directional it has a print or nap with a top, so no piece may be turned on it
  * @param shrinkage what it still loses in length and width
+ * @param ware what a trim or a notion is, where the maker said so
  * @param zip for a closed-end zip, its length
  * @param stock what is there: of the whole, or of each half of a two-part notion
  * @param pieces the offcuts and precuts that this batch may use, in the order in which they are used
@@ -38,6 +41,7 @@ public record Supply(
         Optional<ClothKind> cloth,
         boolean directional,
         Shrinkage shrinkage,
+        Optional<Ware> ware,
         Optional<ClosedZip> zip,
         Map<Part, Stock> stock,
         List<ClothPiece> pieces,
@@ -88,10 +92,16 @@ public record Supply(
                 directional,
                 Shrinkage.NONE,
                 Optional.empty(),
+                Optional.empty(),
                 Map.of(Part.WHOLE, Stock.of(onHand, price)),
                 List.of(),
                 price,
                 Lie.UNKNOWN);
+    }
+
+    /** This material as something that might fill a slot. */
+    public SlotFit.Candidate candidate() {
+        return new SlotFit.Candidate(kind, cloth, ware, zip.isPresent());
     }
 
     /** Its halves are counted apart. */
@@ -128,6 +138,7 @@ public record Supply(
                 cloth,
                 directional,
                 shrinkage,
+                ware,
                 zip,
                 otherStock,
                 otherPieces,

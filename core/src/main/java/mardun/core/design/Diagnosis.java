@@ -80,7 +80,7 @@ public final class Diagnosis {
         if (asPlanned <= TOLERANCE) {
             return new Report(planned, true, List.of());
         }
-        List<Slip> slips = Slips.of(design.form(), sewn);
+        List<Slip> slips = Slips.of(design.form(), sewn, otherCorners(design, sized, sewn));
         List<Tried> tried = new ArrayList<>();
         slips.forEach(slip -> tried.add(tryOut(List.of(slip), trial, measured)));
         if (tried.stream().noneMatch(t -> t.worst() <= TOLERANCE)) {
@@ -97,6 +97,25 @@ public final class Diagnosis {
                 .sorted(Comparator.comparingDouble(Tried::rank))
                 .toList();
         return new Report(planned, false, grouped(likely, measured));
+    }
+
+    /** The corners of the other sizes, where they are measured otherwise than this one's. */
+    private static Map<String, Slips.Corner> otherCorners(Design design, SizedDesign sized, Sewn own) {
+        Map<String, Slips.Corner> others = new LinkedHashMap<>();
+        for (int i = 0; i < design.sizes().size(); i++) {
+            String size = design.sizes().get(i);
+            if (!size.equals(sized.size())) {
+                Sizing.of(design, i)
+                        .sewn()
+                        .filter(sewn -> sewn.has(FormMeasure.CUT_FROM_SIDE))
+                        .map(sewn -> new Slips.Corner(
+                                sewn.get(FormMeasure.CUT_FROM_SIDE), sewn.get(FormMeasure.CUT_FROM_BASE)))
+                        .filter(corner -> !corner.fromSide().equals(own.get(FormMeasure.CUT_FROM_SIDE))
+                                || !corner.fromBase().equals(own.get(FormMeasure.CUT_FROM_BASE)))
+                        .ifPresent(corner -> others.put(size, corner));
+            }
+        }
+        return others;
     }
 
     private static Tried tryOut(List<Slip> slips, Slip.Trial planned, Measured measured) {
@@ -136,13 +155,27 @@ public final class Diagnosis {
                 .limit(MOST_EXPLANATIONS)
                 .map(group -> {
                     Tried first = group.get(0);
+                    List<Named> what = named(first);
                     return new Explanation(
-                            named(first),
-                            group.stream().skip(1).map(Diagnosis::named).toList(),
+                            what,
+                            group.stream()
+                                    .skip(1)
+                                    .map(Diagnosis::named)
+                                    .filter(other -> !isSaidBy(what, other))
+                                    .distinct()
+                                    .toList(),
                             first.makes(),
                             new Length(Math.round(first.worst())));
                 })
                 .toList();
+    }
+
+    /** Whether another explanation says nothing but what one says: the same slips, in whatever order. */
+    private static boolean isSaidBy(List<Named> one, List<Named> other) {
+        return one.size() == other.size()
+                && other.stream()
+                        .allMatch(
+                                slip -> one.stream().anyMatch(own -> own.what().equals(slip.what())));
     }
 
     private static List<Named> named(Tried tried) {

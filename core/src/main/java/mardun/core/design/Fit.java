@@ -1,5 +1,6 @@
 package mardun.core.design;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -12,7 +13,7 @@ import mardun.core.working.Working;
 
 /**
  * Whether a thing fits into a bag. A flat bag has to go round it; a boxed one has to be as wide, as high and as deep; and
- * half of the thing's girth has to pass the opening. The thing may be turned any way.
+ * half of the thing's girth has to pass the opening. The thing may be put in any way, end first too.
  */
 public final class Fit {
 
@@ -52,9 +53,9 @@ public final class Fit {
     }
 
     /**
-     * The answer, for the way of turning the thing that suits best.
+     * The answer, for the way of putting it in that suits best.
      *
-     * @param turned the thing as it goes in: across, up, and through
+     * @param turned the thing as it lies inside: across, up, and through
      */
     public record Answer(Thing turned, List<Comparison> comparisons) {
 
@@ -68,7 +69,8 @@ public final class Fit {
     }
 
     /**
-     * Whether a thing fits.
+     * Whether a thing fits, every way of putting it in tried: it may go through the opening by any of its sides, end first too,
+     * and lie otherwise inside.
      *
      * @param opening how wide the bag opens; empty where the whole top is open
      * @param ease room round the thing in a flat bag
@@ -76,12 +78,38 @@ public final class Fit {
     public static Answer of(Finished finished, Optional<Figure<Quantity>> opening, Thing thing, Length ease) {
         Answer best = null;
         for (Thing turned : turned(thing)) {
-            Answer answer = new Answer(turned, comparisons(finished, opening, turned, ease));
+            List<Comparison> inside = new ArrayList<>(inside(finished, turned, ease));
+            opening.ifPresent(open -> inside.add(through("through the opening", open, thing)));
+            Answer answer = new Answer(turned, List.copyOf(inside));
             if (best == null || answer.fitting() > best.fitting()) {
                 best = answer;
             }
         }
         return best;
+    }
+
+    /**
+     * Whether a thing fits into a pocket that is sewn flat onto a face; it may stand out at the top.
+     *
+     * @param width of the pocket, between its stitch lines
+     */
+    public static Answer pocket(Length width, Thing thing, Length ease) {
+        Answer best = null;
+        for (Thing turned : turned(thing)) {
+            Answer answer = new Answer(turned, List.of(round(turned, ease, entered(width))));
+            boolean lower = best != null
+                    && answer.fits() == best.fits()
+                    && turned.height().compareTo(best.turned().height()) < 0;
+            if (best == null || answer.fitting() > best.fitting() || lower) {
+                best = answer;
+            }
+        }
+        return best;
+    }
+
+    /** Whether a thing, such as a board, goes through a gap that is left open: by its smallest end. */
+    public static Answer gap(Length gap, Thing thing) {
+        return new Answer(thing, List.of(through("through the gap", entered(gap), thing)));
     }
 
     private static List<Thing> turned(Thing thing) {
@@ -97,26 +125,29 @@ public final class Fit {
                 new Thing(c, b, a));
     }
 
-    private static List<Comparison> comparisons(
-            Finished finished, Optional<Figure<Quantity>> opening, Thing thing, Length ease) {
-        Quantity width = Quantity.of(thing.width());
-        Quantity depth = Quantity.of(thing.depth());
+    /** The two smaller sides go through first: that is end first, if the thing is long. */
+    private static Comparison through(String label, Figure<Quantity> opening, Thing thing) {
+        List<Length> sides =
+                Stream.of(thing.width(), thing.height(), thing.depth()).sorted().toList();
+        return new Comparison(label, HALF_GIRTH.apply(Quantity.of(sides.get(1)), Quantity.of(sides.get(0))), opening);
+    }
+
+    private static Comparison round(Thing thing, Length ease, Figure<Quantity> width) {
+        return new Comparison(
+                "round it",
+                GIRTH.apply(Quantity.of(thing.width()), Quantity.of(thing.depth()), Quantity.of(ease)),
+                INSIDE.apply(width.value()));
+    }
+
+    private static List<Comparison> inside(Finished finished, Thing thing, Length ease) {
         Comparison high = new Comparison("height", entered(thing.height()), finished.height());
-        Optional<Comparison> through =
-                opening.map(open -> new Comparison("through the opening", HALF_GIRTH.apply(width, depth), open));
         boolean flat = finished.depth().value().value().signum() == 0;
-        List<Comparison> inside = flat
-                ? List.of(
-                        new Comparison(
-                                "round it",
-                                GIRTH.apply(width, depth, Quantity.of(ease)),
-                                INSIDE.apply(finished.width().value())),
-                        high)
+        return flat
+                ? List.of(round(thing, ease, finished.width()), high)
                 : List.of(
                         new Comparison("width", entered(thing.width()), finished.width()),
                         high,
                         new Comparison("depth", entered(thing.depth()), finished.depth()));
-        return Stream.concat(inside.stream(), through.stream()).toList();
     }
 
     private static Figure<Quantity> entered(Length length) {

@@ -46,15 +46,21 @@ final class Slips {
 
     private final BagForm form;
     private final Sewn planned;
+    private final Map<String, Corner> others;
     private final List<Slip> slips = new ArrayList<>();
 
-    private Slips(BagForm form, Sewn planned) {
+    private Slips(BagForm form, Sewn planned, Map<String, Corner> others) {
         this.form = form;
         this.planned = planned;
+        this.others = others;
     }
 
-    static List<Slip> of(BagForm form, Sewn planned) {
-        Slips all = new Slips(form, planned);
+    /** What is measured at a boxed corner. */
+    record Corner(Quantity fromSide, Quantity fromBase) {}
+
+    /** All slips; {@code others} are the corners of the design's other sizes that are measured otherwise. */
+    static List<Slip> of(BagForm form, Sewn planned, Map<String, Corner> others) {
+        Slips all = new Slips(form, planned, others);
         if (form instanceof BoxedBag bag && planned.has(FormMeasure.CUT_FROM_SIDE)) {
             all.corners(bag);
         }
@@ -92,6 +98,36 @@ final class Slips {
                     remedy,
                     trial -> schooled(trial, BoxingSchool.CUT_BEFORE_SEWING));
         }
+        if (bag.school() == BoxingSchool.LINE_ACROSS) {
+            add(
+                    Family.CORNERS,
+                    0.5,
+                    Sentence.of(
+                            "The line across the corner was drawn {0} long, not {0} away from the point.",
+                            Value.of(fromSide)),
+                    Sentence.of(
+                            "For the rest measure {0} from the point where the stitch lines meet; the line is then twice as"
+                                    + " long.",
+                            Value.of(fromSide)),
+                    trial -> cornered(trial, half(fromSide), half(fromBase)));
+            add(
+                    Family.CORNERS,
+                    0.5,
+                    Sentence.of(
+                            "The line across the corner was drawn {0} away from the point, which is how long it has to be.",
+                            Value.of(fromSide.times(TWO))),
+                    Sentence.of(
+                            "For the rest measure {0} from the point where the stitch lines meet.", Value.of(fromSide)),
+                    trial -> cornered(trial, fromSide.times(TWO), fromBase.times(TWO)));
+        }
+        others.forEach((size, corner) -> add(
+                Family.CORNERS,
+                1,
+                Sentence.of(
+                        "The corners were measured as for the size “{0}”: {1} instead of {2}.",
+                        Value.of(size), Value.of(corner.fromSide()), Value.of(fromSide)),
+                remedy,
+                trial -> cornered(trial, corner.fromSide(), corner.fromBase())));
         if (bag.school() != BoxingSchool.LINE_ACROSS) {
             add(
                     Family.CORNERS,
@@ -108,6 +144,14 @@ final class Slips {
                     remedy,
                     trial -> trial.with(FormMeasure.CUT_FROM_BASE, fromSide));
         }
+    }
+
+    private static Quantity half(Quantity quantity) {
+        return quantity.dividedBy(TWO);
+    }
+
+    private static Trial cornered(Trial trial, Quantity fromSide, Quantity fromBase) {
+        return trial.with(FormMeasure.CUT_FROM_SIDE, fromSide).with(FormMeasure.CUT_FROM_BASE, fromBase);
     }
 
     private static Trial schooled(Trial trial, BoxingSchool school) {
@@ -146,26 +190,36 @@ final class Slips {
                                 "Sew the rest with {0}, or keep to {1} so that the set is alike.",
                                 Value.of(seam), Value.of(other)),
                         trial -> trial.with(measure, Quantity.of(other)))));
-        Set<Quantity> different = new LinkedHashSet<>(seams.values());
-        if (different.size() == 1 && seams.size() > 1) {
-            Quantity seam = different.iterator().next();
-            otherSeams(seam)
-                    .forEach(other -> add(
-                            Family.ALL_SEAMS,
-                            1,
-                            Sentence.of(
-                                    "All seams were sewn {0} wide instead of {1}.", Value.of(other), Value.of(seam)),
-                            Sentence.of(
-                                    "Sew the rest with {0}, or keep to {1} so that the set is alike.",
-                                    Value.of(seam), Value.of(other)),
-                            trial -> {
-                                Trial changed = trial;
-                                for (FormMeasure measure : seams.keySet()) {
-                                    changed = changed.with(measure, Quantity.of(other));
-                                }
-                                return changed;
-                            }));
+        together(seams, "All seams were sewn {0} wide instead of {1}.", 1);
+        Quantity top = seams.remove(FormMeasure.TOP);
+        if (top != null) {
+            together(seams, "All seams but the one at the top were sewn {0} wide instead of {1}.", 1.75);
         }
+    }
+
+    /** One other width for several seams that are planned alike. */
+    private void together(Map<FormMeasure, Quantity> seams, String what, double surprise) {
+        Set<Quantity> different = new LinkedHashSet<>(seams.values());
+        if (different.size() != 1 || seams.size() < 2) {
+            return;
+        }
+        Quantity seam = different.iterator().next();
+        List<FormMeasure> measures = List.copyOf(seams.keySet());
+        otherSeams(seam)
+                .forEach(other -> add(
+                        Family.ALL_SEAMS,
+                        surprise,
+                        Sentence.of(what, Value.of(other), Value.of(seam)),
+                        Sentence.of(
+                                "Sew the rest with {0}, or keep to {1} so that the set is alike.",
+                                Value.of(seam), Value.of(other)),
+                        trial -> {
+                            Trial changed = trial;
+                            for (FormMeasure measure : measures) {
+                                changed = changed.with(measure, Quantity.of(other));
+                            }
+                            return changed;
+                        }));
     }
 
     private static List<Length> otherSeams(Quantity seam) {

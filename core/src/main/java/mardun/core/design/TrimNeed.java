@@ -1,5 +1,7 @@
 package mardun.core.design;
 
+import mardun.core.material.Ware;
+
 /**
  * What is bought by length.
  *
@@ -23,13 +25,24 @@ public record TrimNeed(
 
     /** What kind of trim it is. */
     public enum Kind {
-        ZIP,
-        WEBBING,
-        CORD,
-        RIBBON,
-        ELASTIC,
-        BINDING,
-        STIFFENER;
+        ZIP(Ware.ZIP_TAPE),
+        WEBBING(Ware.WEBBING),
+        CORD(Ware.CORD),
+        RIBBON(Ware.RIBBON),
+        ELASTIC(Ware.ELASTIC),
+        BINDING(Ware.BINDING),
+        STIFFENER(Ware.STIFFENER);
+
+        private final Ware ware;
+
+        Kind(Ware ware) {
+            this.ware = ware;
+        }
+
+        /** What it is bought as, by length. */
+        public Ware ware() {
+            return ware;
+        }
 
         /** Whether it can strangle: such things don't belong on a child's bag without a closer look. */
         boolean isStringy() {

@@ -129,6 +129,7 @@ class LiePlanningTest {
                 true,
                 shrinkage,
                 Optional.empty(),
+                Optional.empty(),
                 Map.of(Part.WHOLE, Stock.of(Amount.of(in("100")), PRICE)),
                 List.of(),
                 PRICE,

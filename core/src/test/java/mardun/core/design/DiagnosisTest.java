@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -76,6 +77,63 @@ class DiagnosisTest {
     }
 
     @Test
+    void aLineDrawnALengthLongInsteadOfADistanceFromThePoint() {
+        Design design = Pouch.with("7 1/2 in", "2 1/2 in", "1/4 in", BoxingSchool.LINE_ACROSS);
+        // Half as deep: what the bag loses in depth it gains in width and, by half of it, in height.
+        assertThat(first(explain(design, "8 3/4", "6 7/8", "1 1/4")))
+                .isEqualTo("The line across the corner was drawn {0} long, not {0} away from the point.");
+        assertThat(first(explain(design, "5", "5", "5")))
+                .startsWith("The line across the corner was drawn {0} away from the point");
+    }
+
+    @Test
+    void oneSeamAllRoundButAtTheTop() {
+        Design design = Pouch.with("7 1/2 in", "2 1/2 in", "1/4 in", BoxingSchool.CUT_AFTER_SEWING);
+        // Side, base and boxing seam of 3/8 for 1/4: 1/4 and 1/4 narrower, 1/8 and 1/8 lower, 1/4 deeper.
+        Report report = explain(design, "7", "6", "2 3/4");
+        assertThat(Stream.concat(
+                                report.explanations().stream().map(Explanation::slips),
+                                report.explanations().stream().flatMap(e -> e.instead().stream()))
+                        .flatMap(List::stream)
+                        .map(slip -> slip.what().words()))
+                .contains("All seams but the one at the top were sewn {0} wide instead of {1}.");
+    }
+
+    @Test
+    void aCornerMeasureOfAnotherSize() {
+        Design design = DesignMaker.from(Pouch.design())
+                .measured(Measurement.of("depth", "Depth", Kind.FINISHED, "1 1/2 in", "2 1/2 in"))
+                .make();
+        Sewn small = Sizing.of(design, 0).sewn().orElseThrow();
+        Sewn medium = Sizing.of(design, MEDIUM).sewn().orElseThrow();
+        Finished mixed = design.form()
+                .finish(medium.with(FormMeasure.CUT_FROM_SIDE, small.get(FormMeasure.CUT_FROM_SIDE))
+                        .with(FormMeasure.CUT_FROM_BASE, small.get(FormMeasure.CUT_FROM_BASE)));
+        Report report = Diagnosis.explain(
+                design,
+                Sizing.of(design, MEDIUM),
+                new Measured(
+                        Optional.of(mixed.width().value().toLength(ShownRounding.NEAREST)),
+                        Optional.of(mixed.height().value().toLength(ShownRounding.NEAREST)),
+                        Optional.of(mixed.depth().value().toLength(ShownRounding.NEAREST)),
+                        Optional.empty()));
+        assertThat(first(report)).startsWith("The corners were measured as for the size “small”");
+    }
+
+    @Test
+    void nothingIsListedTwice() {
+        Design design = Pouch.with("7 1/2 in", "2 1/2 in", "1/4 in", BoxingSchool.CUT_AFTER_SEWING);
+        for (String height : List.of("5 7/8", "6", "6 1/2")) {
+            for (Explanation explanation :
+                    explain(design, "7 1/4", height, "2 1/2").explanations()) {
+                List<List<Named>> all = new ArrayList<>(explanation.instead());
+                all.add(explanation.slips());
+                assertThat(all).doesNotHaveDuplicates();
+            }
+        }
+    }
+
+    @Test
     void whatNothingExplainsSaysSo() {
         assertThat(explain(Pouch.design(), "15", "1", "9").explanations()).isEmpty();
     }
@@ -141,7 +199,7 @@ class DiagnosisTest {
         Sewn sewn = sized.sewn().orElseThrow();
         Random random = new Random(11);
         int planted = 0;
-        for (Slip slip : Slips.of(design.form(), sewn)) {
+        for (Slip slip : Slips.of(design.form(), sewn, Map.of())) {
             Finished made =
                     slip.effect().apply(new Slip.Trial(design.form(), sewn)).finish();
             if (made.width().value().value().signum() <= 0

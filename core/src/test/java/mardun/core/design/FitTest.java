@@ -28,7 +28,14 @@ class FitTest {
         "8, 6, 3, '',   6, 8, 3 1/8, false",
         // through the opening half the girth has to pass
         "8, 6, 3, 8,    5, 5, 3,     true",
-        "8, 6, 3, 7,    5, 5, 3,     false"
+        "8, 6, 3, 7,    5, 5, 3,     false",
+        // a bottle goes in end first and lies inside; a box of the same girth doesn't
+        "17, 7, 4, 14,  3, 13, 3,    true",
+        "17, 7, 4, 14,  13, 3, 3,    true",
+        "17, 7, 4, 5,   3, 13, 3,    false",
+        "17, 7, 4, 14,  13, 4, 4,    true",
+        "17, 7, 4, 14,  13, 5, 4,    true",
+        "17, 7, 4, 14,  13, 5, 5,    false"
     })
     void aThingGoesIn(
             String width,
@@ -48,6 +55,28 @@ class FitTest {
                         .filter(c -> !c.fits())
                         .findAny()
                         .isEmpty())
+                .isEqualTo(fits);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // a flat pocket 4 wide goes round 8: a phone 3 by 6 by 1/2 with half an inch of ease stands out at the top
+        "4,     3, 6, 1/2, true",
+        "3 1/2, 3, 6, 1/2, false",
+        "4,     6, 3, 1/2, true"
+    })
+    void aThingGoesIntoAPocket(String pocket, String width, String height, String depth, boolean fits) {
+        Fit.Answer answer = Fit.pocket(in(pocket), new Fit.Thing(in(width), in(height), in(depth)), in("1/2"));
+        assertThat(answer.fits()).isEqualTo(fits);
+        if (fits) {
+            assertThat(answer.turned().height()).isEqualTo(in("6"));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"5 1/4, true", "5, false"})
+    void aBoardGoesThroughTheGapByItsSmallestEnd(String gap, boolean fits) {
+        assertThat(Fit.gap(in(gap), new Fit.Thing(in("12"), in("5"), in("1/8"))).fits())
                 .isEqualTo(fits);
     }
 
