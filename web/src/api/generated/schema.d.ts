@@ -1091,6 +1091,7 @@ export interface components {
       largest?: string;
       length: components['schemas']['LengthView'];
       time: components['schemas']['TimeView'];
+      toBuy?: components['schemas']['LengthView'];
       total: components['schemas']['MoneyView'];
     };
     AmountView: {
@@ -2549,6 +2550,8 @@ export interface components {
     SettingsForm: {
       currency: string;
       cutting?: components['schemas']['CuttingForm'];
+      /** @enum {string} */
+      decimalMark?: 'POINT' | 'COMMA';
       freeHours: string[];
       hourlyRate: string;
       /** @enum {string} */
@@ -2585,6 +2588,8 @@ export interface components {
       offcutLong: string;
       offcutShort: string;
       offcutsArePaid: boolean;
+      useLarge?: string;
+      useSmall?: string;
       /** @enum {string} */
       valueSchool: 'FIRST_IN_FIRST_OUT' | 'MOVING_AVERAGE' | 'REPLACEMENT';
     };

@@ -153,7 +153,12 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               >
                 Search longer
               </Button>
-              <Button onClick={() => setPanel('cut')} disabled={!cloth.bill}>
+              <Button
+                onClick={() => {
+                  if (search.running) search.stop.mutate();
+                  setPanel('cut');
+                }}
+              >
                 All is cut
               </Button>
             </>
@@ -439,6 +444,7 @@ function Aims({
           </span>
           <span className="block text-[13.5px] text-soft">
             {units.own(aim.length)}, {aim.time.text}
+            {aim.toBuy && `, ${units.own(aim.toBuy)} to buy`}
             {aim.largest && `; back: ${aim.largest}`}
           </span>
         </button>
@@ -470,7 +476,8 @@ function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['Pi
         />
       </dl>
       <p className="text-soft">
-        Cloth {bill.cloth.amount}, with the minutes and without what goes back {bill.total.amount}.
+        Cloth {bill.cloth.amount}; with the minutes, and without what goes back as far as it is likely to be
+        used, {bill.total.amount}.
       </p>
       <table className="listing sheet">
         <thead>

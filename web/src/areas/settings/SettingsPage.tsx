@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { SCHOOLS } from '../materials/words';
 import { useForm, useWatch } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
@@ -18,7 +18,17 @@ export default function SettingsPage() {
   return <SettingsForm stored={data} />;
 }
 
-function SettingsForm({ stored }: { stored: Form }) {
+/** How this browser writes decimals, as long as nobody has said it. */
+const browsersMark = () =>
+  new Intl.NumberFormat().formatToParts(1.5).some((part) => part.type === 'decimal' && part.value === ',')
+    ? ('COMMA' as const)
+    : ('POINT' as const);
+
+function SettingsForm({ stored: kept }: { stored: Form }) {
+  const stored = useMemo(
+    () => (kept.version === 0 ? { ...kept, decimalMark: browsersMark() } : kept),
+    [kept],
+  );
   const form = useForm<Form>({ defaultValues: stored });
   const { register, reset, formState } = form;
   const save = useSend(
@@ -74,6 +84,10 @@ function SettingsForm({ stored }: { stored: Form }) {
           <SelectField label="My ruler shows" {...register('inchStep')}>
             <option value="EIGHTH">eighths of an inch</option>
             <option value="SIXTEENTH">sixteenths of an inch</option>
+          </SelectField>
+          <SelectField label="Decimals with" {...register('decimalMark')}>
+            <option value="POINT">a point: 12.5</option>
+            <option value="COMMA">a comma: 12,5</option>
           </SelectField>
           <TextField label="Usual seam allowance" error={on('usualSeam')} {...register('usualSeam')} />
           <TextField
@@ -183,6 +197,19 @@ function SettingsForm({ stored }: { stored: Form }) {
             hint="the longer side"
             error={on('shelf.offcutLong')}
             {...register('shelf.offcutLong')}
+          />
+          <TextField
+            label="Used some day, of small ones (%)"
+            hint="so much of them counts when layouts are compared"
+            inputMode="numeric"
+            error={on('shelf.useSmall')}
+            {...register('shelf.useSmall')}
+          />
+          <TextField
+            label="of those of 18 × 22 in and more (%)"
+            inputMode="numeric"
+            error={on('shelf.useLarge')}
+            {...register('shelf.useLarge')}
           />
           <TextField
             label="Small ones for (days)"

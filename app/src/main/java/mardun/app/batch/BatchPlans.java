@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.FrozenInputs.FrozenSupply;
@@ -74,6 +75,7 @@ class BatchPlans {
             Workroom workroom,
             Shelves shelves,
             @Nullable Long batchId,
+            Set<String> chosenPieces,
             Optional<Money> plannedCost) {
 
         /** What one costs: as planned, or as those came out that came out well. */
@@ -126,6 +128,7 @@ class BatchPlans {
                 batchId,
                 byKey(sheets, supplies, document, current),
                 OptionalInt.empty(),
+                choices.offcuts(),
                 Optional.empty());
     }
 
@@ -182,6 +185,7 @@ class BatchPlans {
                 current.workroom(),
                 shelves,
                 batch.id(),
+                Set.of(),
                 Optional.empty());
     }
 
@@ -210,6 +214,7 @@ class BatchPlans {
                 batch.id(),
                 byKey(sheets, supplies, document, current),
                 OptionalInt.empty(),
+                choices.offcuts(),
                 Optional.empty());
     }
 
@@ -232,6 +237,7 @@ class BatchPlans {
                 batch.id(),
                 frozen.sheetsByKey(),
                 batch.finishedUnits().map(OptionalInt::of).orElse(OptionalInt.empty()),
+                List.of(),
                 Optional.ofNullable(frozen.plannedCostMinor())
                         .map(minor -> Money.ofMinor(frozen.workroom().currencyUnit(), minor)));
     }
@@ -355,12 +361,14 @@ class BatchPlans {
             @Nullable Long batchId,
             Map<String, CuttingSheet> sheets,
             OptionalInt good,
+            List<Long> chosen,
             Optional<Money> plannedCost) {
+        Set<String> chosenPieces = chosen.stream().map(String::valueOf).collect(Collectors.toSet());
         Design design = DesignService.stored(document);
         OptionalInt index = document.indexOf(size.key(), size.name());
         BatchPlan plan = index.isPresent()
                 ? planner.plan(design, index.getAsInt(), units, supplies, workroom, own, sheets, good)
                 : BatchPlan.impossible(design, size.name(), units, noSuchSize(document, size.name()));
-        return new Planned(plan, design, document, supplies, workroom, shelves, batchId, plannedCost);
+        return new Planned(plan, design, document, supplies, workroom, shelves, batchId, chosenPieces, plannedCost);
     }
 }

@@ -625,7 +625,7 @@ public class BatchService {
                 batch.dueOn().orElse(null),
                 batch.forWhat(),
                 batch.ownPriceMinor()
-                        .map(minor -> current.money(minor).getAmount().toPlainString())
+                        .map(minor -> current.writer().money(minor).amount())
                         .orElse(""),
                 plans.choices(batch).materials(),
                 plans.choices(batch).offcuts(),

@@ -16,9 +16,11 @@ import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.OffcutUse;
 import mardun.core.cutting.Recut;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Piece;
+import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.measure.Area;
@@ -79,7 +81,8 @@ final class CuttingJobs {
                 pieces(cloth, planned),
                 shelfCloth(cloth, planned, sheets),
                 terms(cloth, layers, current),
-                planned.plan().units());
+                planned.plan().units(),
+                planned.chosenPieces());
     }
 
     /** A cloth as it lies there for this batch, with these offcuts and precuts. */
@@ -104,7 +107,17 @@ final class CuttingJobs {
                 cutting.squaring(),
                 current.offcutShort(),
                 current.offcutLong(),
+                use(cloth, current),
                 !current.valuing().offcutsArePaid());
+    }
+
+    /** What lies hidden inside a bag may be pieced together, so its offcuts are used whatever their size. */
+    private static OffcutUse use(Supply cloth, Settings current) {
+        OffcutUse use = current.offcutUse();
+        boolean hidden = cloth.cloth()
+                .filter(kind -> kind == ClothKind.FUSIBLE || kind == ClothKind.BATTING || kind == ClothKind.FOAM)
+                .isPresent();
+        return hidden ? new OffcutUse(use.large(), use.large()) : use;
     }
 
     /** A stored layout with the pieces that are cut once more. */

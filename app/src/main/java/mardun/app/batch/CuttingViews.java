@@ -219,13 +219,18 @@ public final class CuttingViews {
     /** Two sides of a rectangle. */
     public record SidesView(LengthView wide, LengthView high) {}
 
-    /** One of the maker's aims with what its layout would cost. */
+    /**
+     * One of the maker's aims with what its layout would cost.
+     *
+     * @param toBuy what would have to be bought; absent where the rolls that are there are enough
+     */
     public record AimView(
             Aim aim,
             boolean chosen,
             LengthView length,
             TimeView time,
             MoneyView total,
+            @Nullable LengthView toBuy,
             @Nullable String largest) {}
 
     /**

@@ -235,6 +235,9 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
                 writer.longLength(bill.boltLength(), ShownRounding.UP),
                 writer.time(bill.time()),
                 writer.money(minor(bill.total())),
+                job.cloth().rolls().isEmpty() || bill.toBuy().isZero()
+                        ? null
+                        : writer.longLength(bill.toBuy(), ShownRounding.UP),
                 largest(bill).map(this::size).orElse(null));
     }
 

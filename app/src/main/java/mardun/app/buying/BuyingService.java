@@ -192,7 +192,16 @@ public class BuyingService {
     public String csv() {
         BuyingView list = list();
         String currency = settings.current().currency().getCode();
-        CsvSheet sheet = new CsvSheet("shop", "material", "packs", "in one", "together", "each", "price", "currency");
+        CsvSheet sheet = new CsvSheet(
+                settings.current().decimalMark(),
+                "shop",
+                "material",
+                "packs",
+                "in one",
+                "together",
+                "each",
+                "price",
+                "currency");
         for (ShopView shop : list.shops()) {
             String name = shop.supplier().name();
             for (BuyLine line : shop.lines()) {

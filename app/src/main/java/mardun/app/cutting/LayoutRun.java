@@ -8,6 +8,7 @@ import java.util.function.BiConsumer;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
+import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
@@ -24,6 +25,11 @@ public final class LayoutRun {
 
     /** The aims that weren't asked for get a part of the work. */
     private static final double BESIDE = 0.15;
+
+    /** So much work without anything better is enough, and so much more for each piece. */
+    private static final long PATIENCE = 5_000;
+
+    private static final long PATIENCE_FOR_EACH = 200;
 
     private final List<Task> tasks;
     private final Aim aim;
@@ -110,8 +116,10 @@ public final class LayoutRun {
     }
 
     private CuttingLayout search(Task one, Aim forAim, long itsWork) {
-        Budget budget = Budget.of(itsWork, () -> stopped);
+        long pieces = one.job().pieces().stream().mapToLong(CutPiece::count).sum();
+        Budget budget = Budget.patient(itsWork, PATIENCE + PATIENCE_FOR_EACH * pieces, () -> stopped);
         return ShelfSearch.search(one.job(), forAim, SEED, budget, layout -> {
+            budget.found();
             if (forAim == aim) {
                 share = budget.share();
                 CuttingBill bill = CuttingBill.of(layout, one.job());

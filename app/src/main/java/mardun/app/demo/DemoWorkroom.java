@@ -182,6 +182,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 0,
                 UnitSystem.INCH,
                 InchStep.EIGHTH,
+                null,
                 "EUR",
                 "19.00",
                 "1.60",

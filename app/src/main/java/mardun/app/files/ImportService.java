@@ -15,6 +15,7 @@ import mardun.app.files.ImportViews.ListView;
 import mardun.app.files.ListSheet.LineReader;
 import mardun.app.files.ListSheet.Verdict;
 import mardun.app.problem.RefusedException;
+import mardun.app.settings.SettingsService;
 import mardun.app.show.CsvSheet;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -47,8 +48,14 @@ public class ImportService {
     private final TransactionTemplate reading;
     private final TransactionTemplate entering;
     private final EntityManager entities;
+    private final SettingsService settings;
 
-    ImportService(List<ListSheet> lists, PlatformTransactionManager transactions, EntityManager entities) {
+    ImportService(
+            List<ListSheet> lists,
+            PlatformTransactionManager transactions,
+            EntityManager entities,
+            SettingsService settings) {
+        this.settings = settings;
         lists.forEach(list -> this.lists.put(list.key(), list));
         this.reading = new TransactionTemplate(transactions);
         this.reading.setReadOnly(true);
@@ -76,8 +83,9 @@ public class ImportService {
     @Transactional(readOnly = true)
     public String csv(String key) {
         ListSheet list = list(key);
-        CsvSheet sheet =
-                new CsvSheet(list.columns().stream().map(ListSheet.Column::name).toArray(String[]::new));
+        CsvSheet sheet = new CsvSheet(
+                settings.current().decimalMark(),
+                list.columns().stream().map(ListSheet.Column::name).toArray(String[]::new));
         list.write(sheet);
         return sheet.text();
     }

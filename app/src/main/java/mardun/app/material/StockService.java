@@ -587,7 +587,15 @@ public class StockService {
         String currency = settings.current().currency().getCode();
         String school = value.school().words();
         CsvSheet sheet = new CsvSheet(
-                "on", "kind", "material", "on hand", "offcuts and precuts", "worth", "currency", "valued by");
+                settings.current().decimalMark(),
+                "on",
+                "kind",
+                "material",
+                "on hand",
+                "offcuts and precuts",
+                "worth",
+                "currency",
+                "valued by");
         String day = value.on().toString();
         for (ValueLine line : value.lines()) {
             sheet.line(

@@ -13,8 +13,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
+import mardun.core.cutting.OffcutUse;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
 import mardun.core.measure.InchStep;
@@ -81,6 +83,11 @@ public class Settings {
     private long squaringNm;
     private long endTrimNm;
     private long keptLengthNm;
+    private BigDecimal offcutUseSmall;
+    private BigDecimal offcutUseLarge;
+
+    @Enumerated(EnumType.STRING)
+    private DecimalMark decimalMark;
 
     protected Settings() {}
 
@@ -88,6 +95,7 @@ public class Settings {
     record Entered(
             UnitSystem unitSystem,
             InchStep inchStep,
+            DecimalMark decimalMark,
             CurrencyUnit currency,
             long hourlyRateMinor,
             long overheadPerHourMinor,
@@ -106,8 +114,9 @@ public class Settings {
      * @param offcutShort the shorter side of the smallest offcut that is kept
      * @param offcutLong its longer side
      * @param offcutDays after so many days a small one may go into the scrap bag
+     * @param use how likely offcuts are to be used some day
      */
-    record Shelf(Valuing valuing, Length offcutShort, Length offcutLong, int offcutDays) {}
+    record Shelf(Valuing valuing, Length offcutShort, Length offcutLong, int offcutDays, OffcutUse use) {}
 
     /**
      * How long cutting takes, and what is lost and kept of an end.
@@ -125,6 +134,7 @@ public class Settings {
     void enter(Entered entered) {
         unitSystem = entered.unitSystem();
         inchStep = entered.inchStep();
+        decimalMark = entered.decimalMark();
         currency = entered.currency().getCode();
         hourlyRateMinor = entered.hourlyRateMinor();
         overheadPerHourMinor = entered.overheadPerHourMinor();
@@ -144,6 +154,8 @@ public class Settings {
         offcutShortNm = entered.shelf().offcutShort().nanometres();
         offcutLongNm = entered.shelf().offcutLong().nanometres();
         offcutDays = entered.shelf().offcutDays();
+        offcutUseSmall = entered.shelf().use().small();
+        offcutUseLarge = entered.shelf().use().large();
         rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
@@ -207,7 +219,17 @@ public class Settings {
     }
 
     Shelf shelf() {
-        return new Shelf(valuing(), offcutShort(), offcutLong(), offcutDays);
+        return new Shelf(valuing(), offcutShort(), offcutLong(), offcutDays, offcutUse());
+    }
+
+    /** How likely offcuts are to be used some day. */
+    public OffcutUse offcutUse() {
+        return new OffcutUse(offcutUseSmall, offcutUseLarge);
+    }
+
+    /** The mark before decimals, in figures, on papers and in lists. */
+    public DecimalMark decimalMark() {
+        return decimalMark;
     }
 
     /** How long cutting takes, and what is lost and kept of an end. */
@@ -249,6 +271,6 @@ public class Settings {
 
     /** Writes figures in these units and this currency. */
     public ViewWriter writer() {
-        return new ViewWriter(unitSystem, new LengthWriter(inchStep), currency());
+        return new ViewWriter(unitSystem, new LengthWriter(inchStep), currency(), decimalMark);
     }
 }

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import mardun.app.show.DecimalMark;
 import mardun.core.material.ValueSchool;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param version of the settings that the form was filled from
  * @param thickestSeam the thickest seam that the machine sews
+ * @param decimalMark absent to leave it as it is
  * @param shelf absent to leave it as it is
  * @param cutting absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
@@ -24,6 +26,7 @@ public record SettingsForm(
         long version,
         @NotNull UnitSystem unitSystem,
         @NotNull InchStep inchStep,
+        @Nullable DecimalMark decimalMark,
         @NotNull String currency,
         @NotNull String hourlyRate,
         @NotNull String overheadPerHour,
@@ -48,6 +51,8 @@ public record SettingsForm(
      * @param offcutShort the shorter side of the smallest offcut that is kept
      * @param offcutLong its longer side
      * @param offcutDays after so many days a small one may go into the scrap bag
+     * @param useSmall of the smallest offcuts so many in a hundred are used some day; absent to leave it as it is
+     * @param useLarge of large ones
      */
     public record ShelfForm(
             @NotNull ValueSchool valueSchool,
@@ -55,7 +60,9 @@ public record SettingsForm(
             boolean offcutsArePaid,
             @NotNull String offcutShort,
             @NotNull String offcutLong,
-            @NotNull String offcutDays) {}
+            @NotNull String offcutDays,
+            @Nullable String useSmall,
+            @Nullable String useLarge) {}
 
     /**
      * How long cutting takes, in seconds, and what is lost and kept of an end.

@@ -11,14 +11,17 @@ import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
 import mardun.app.settings.SettingsForm.CuttingForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
+import mardun.core.cutting.OffcutUse;
 import mardun.core.material.Valuing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
+import mardun.core.measure.UnitSystem;
 import mardun.core.pricing.PriceChoice;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.IllegalCurrencyException;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,6 +32,11 @@ public class SettingsService {
 
     private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
     private static final Length WIDEST_OFFCUT = Length.of(2, LengthUnit.METRE);
+    private static final Length HALF_CENTIMETRE = Length.of(5, LengthUnit.MILLIMETRE);
+
+    /** What is shorter is a matter of the machine or the cutter, and stays exact. */
+    private static final Length WORTH_ROUNDING = Length.of(5, LengthUnit.CENTIMETRE);
+
     private static final Length LONGEST_END = Length.of(20, LengthUnit.CENTIMETRE);
     private static final int MOST_SECONDS = 3600;
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
@@ -55,33 +63,38 @@ public class SettingsService {
                 settings.version(),
                 settings.unitSystem(),
                 settings.inchStep(),
+                settings.decimalMark(),
                 settings.currency().getCode(),
-                plain(workroom.hourlyRate()),
-                plain(workroom.overheadPerHour()),
-                LengthWriter.exactly(settings.usualSeam(), settings.unitSystem()),
-                LengthWriter.exactly(settings.thickestSeam(), settings.unitSystem()),
-                percent(workroom.stall().share()),
-                plain(workroom.stall().feePerUnit()),
+                plain(settings, workroom.hourlyRate()),
+                plain(settings, workroom.overheadPerHour()),
+                length(settings, settings.usualSeam()),
+                length(settings, settings.thickestSeam()),
+                percent(settings, workroom.stall().share()),
+                plain(settings, workroom.stall().feePerUnit()),
                 prices.school(),
-                prices.factor().stripTrailingZeros().toPlainString(),
-                percent(prices.margin()),
-                percent(prices.markup()),
+                settings.decimalMark().in(prices.factor().stripTrailingZeros().toPlainString()),
+                percent(settings, prices.margin()),
+                percent(settings, prices.markup()),
                 prices.point(),
-                settings.freeMinutes().stream().map(SettingsService::hours).toList(),
+                settings.freeMinutes().stream()
+                        .map(minutes -> settings.decimalMark().in(hours(minutes)))
+                        .toList(),
                 new ShelfForm(
                         settings.valuing().school(),
                         settings.valuing().givenCostsNothing(),
                         settings.valuing().offcutsArePaid(),
-                        LengthWriter.exactly(settings.offcutShort(), settings.unitSystem()),
-                        LengthWriter.exactly(settings.offcutLong(), settings.unitSystem()),
-                        Integer.toString(settings.offcutDays())),
+                        length(settings, settings.offcutShort()),
+                        length(settings, settings.offcutLong()),
+                        Integer.toString(settings.offcutDays()),
+                        percent(settings, settings.offcutUse().small()),
+                        percent(settings, settings.offcutUse().large())),
                 new CuttingForm(
                         Long.toString(settings.cutting().ruler().toSeconds()),
                         Long.toString(settings.cutting().cut().toSeconds()),
                         Long.toString(settings.cutting().piece().toSeconds()),
-                        LengthWriter.exactly(settings.cutting().squaring(), settings.unitSystem()),
-                        LengthWriter.exactly(settings.cutting().endTrim(), settings.unitSystem()),
-                        LengthWriter.exactly(settings.cutting().keptLength(), settings.unitSystem())));
+                        length(settings, settings.cutting().squaring()),
+                        length(settings, settings.cutting().endTrim()),
+                        length(settings, settings.cutting().keptLength())));
     }
 
     @Transactional
@@ -109,6 +122,7 @@ public class SettingsService {
         Entered entered = new Entered(
                 form.unitSystem(),
                 form.inchStep(),
+                form.decimalMark() == null ? before.decimalMark() : form.decimalMark(),
                 currency,
                 fields.money("hourlyRate", form.hourlyRate(), currency),
                 fields.money("overheadPerHour", form.overheadPerHour(), currency),
@@ -127,7 +141,7 @@ public class SettingsService {
                 free,
                 form.shelf() == null
                         ? before.shelf()
-                        : shelf(form.shelf(), fields, form.unitSystem().smallUnit()),
+                        : shelf(form.shelf(), fields, form.unitSystem().smallUnit(), before),
                 form.cutting() == null
                         ? before.cutting()
                         : cutting(form.cutting(), fields, form.unitSystem().smallUnit()));
@@ -135,7 +149,7 @@ public class SettingsService {
         return entered;
     }
 
-    private static Settings.Shelf shelf(ShelfForm form, FieldReader fields, LengthUnit bare) {
+    private static Settings.Shelf shelf(ShelfForm form, FieldReader fields, LengthUnit bare, Settings before) {
         Length shortSide = fields.positiveLength("shelf.offcutShort", form.offcutShort(), bare, WIDEST_OFFCUT);
         Length longSide = fields.positiveLength("shelf.offcutLong", form.offcutLong(), bare, WIDEST_OFFCUT);
         if (shortSide.isLongerThan(longSide)) {
@@ -148,7 +162,25 @@ public class SettingsService {
                 new Valuing(form.valueSchool(), form.givenCostsNothing(), form.offcutsArePaid()),
                 shortSide,
                 longSide,
-                fields.count("shelf.offcutDays", form.offcutDays(), 1, 3650));
+                fields.count("shelf.offcutDays", form.offcutDays(), 1, 3650),
+                new OffcutUse(
+                        likely(
+                                fields,
+                                "shelf.useSmall",
+                                form.useSmall(),
+                                before.offcutUse().small()),
+                        likely(
+                                fields,
+                                "shelf.useLarge",
+                                form.useLarge(),
+                                before.offcutUse().large())));
+    }
+
+    private static BigDecimal likely(FieldReader fields, String field, @Nullable String typed, BigDecimal before) {
+        return typed == null
+                ? before
+                : fields.decimal(field, typed, BigDecimal.ZERO, BigDecimal.valueOf(100))
+                        .movePointLeft(2);
     }
 
     private static Settings.Cutting cutting(CuttingForm form, FieldReader fields, LengthUnit bare) {
@@ -196,12 +228,23 @@ public class SettingsService {
         return currency;
     }
 
-    private static String plain(Money money) {
-        return money.getAmount().toPlainString();
+    private static String plain(Settings settings, Money money) {
+        return settings.decimalMark().in(money.getAmount().toPlainString());
     }
 
-    private static String percent(BigDecimal share) {
-        return share.movePointRight(2).stripTrailingZeros().toPlainString();
+    private static String percent(Settings settings, BigDecimal share) {
+        return settings.decimalMark()
+                .in(share.movePointRight(2).stripTrailingZeros().toPlainString());
+    }
+
+    /** As it is stored; as long as nobody has saved the settings, in round figures of the maker's own unit. */
+    private static String length(Settings settings, Length length) {
+        boolean isMetric = settings.unitSystem() == UnitSystem.METRIC;
+        long half = HALF_CENTIMETRE.nanometres();
+        Length shown = settings.areEntered() || !isMetric || length.compareTo(WORTH_ROUNDING) < 0
+                ? length
+                : new Length(Math.round((double) length.nanometres() / half) * half);
+        return settings.decimalMark().in(LengthWriter.exactly(shown, settings.unitSystem()));
     }
 
     private static String hours(int minutes) {

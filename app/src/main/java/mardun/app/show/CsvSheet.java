@@ -24,12 +24,19 @@ public final class CsvSheet {
     private static final Pattern FORMULA = Pattern.compile("[=+\\-@\\t\\r].*", Pattern.DOTALL);
     private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9]+([.,][0-9]+)?");
 
+    private static final Pattern FIGURE = Pattern.compile("[+-]?[0-9]+\\.[0-9]+( [a-z]{1,3})?");
+
     private final StringBuilder text = new StringBuilder().append(BYTE_ORDER_MARK);
     private final CSVPrinter printer;
+    private final DecimalMark mark;
 
-    public CsvSheet(String... head) {
+    /** A sheet for a spreadsheet that writes decimals with this mark: its cells are parted so that it reads them. */
+    public CsvSheet(DecimalMark mark, String... head) {
+        this.mark = mark;
         try {
-            printer = new CSVPrinter(text, CSVFormat.RFC4180);
+            printer = new CSVPrinter(
+                    text,
+                    CSVFormat.RFC4180.builder().setDelimiter(mark.separator()).get());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -38,7 +45,10 @@ public final class CsvSheet {
 
     public void line(String... cells) {
         try {
-            printer.printRecord(Arrays.stream(cells).map(CsvSheet::harmless).toList());
+            printer.printRecord(Arrays.stream(cells)
+                    .map(this::marked)
+                    .map(CsvSheet::harmless)
+                    .toList());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -59,6 +69,11 @@ public final class CsvSheet {
 
     public String text() {
         return text.toString();
+    }
+
+    /** A figure with the mark; words stay as they are. */
+    private String marked(String cell) {
+        return FIGURE.matcher(cell).matches() ? mark.in(cell) : cell;
     }
 
     private static String harmless(String cell) {

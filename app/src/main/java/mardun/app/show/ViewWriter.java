@@ -47,16 +47,22 @@ import org.jspecify.annotations.Nullable;
  *
  * @param system the maker's own units, used in sentences and workings
  * @param lengths how finely inches are shown
+ * @param mark the mark before decimals
  */
-public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit currency) {
+public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit currency, DecimalMark mark) {
+
+    /** One that writes decimals with a point. */
+    public ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit currency) {
+        this(system, lengths, currency, DecimalMark.POINT);
+    }
 
     private static final int EXACT_MONEY_DECIMALS = 2;
 
     public LengthView length(BigFraction nanometres, ShownRounding rounding) {
         return new LengthView(
-                LengthWriter.exactly(Length.rounded(nanometres, rounding.mode()), system),
-                lengths.write(nanometres, UnitSystem.INCH, rounding).marked(),
-                lengths.write(nanometres, UnitSystem.METRIC, rounding).marked());
+                mark.in(LengthWriter.exactly(Length.rounded(nanometres, rounding.mode()), system)),
+                mark.in(lengths.write(nanometres, UnitSystem.INCH, rounding).marked()),
+                mark.in(lengths.write(nanometres, UnitSystem.METRIC, rounding).marked()));
     }
 
     public LengthView length(Length length, ShownRounding rounding) {
@@ -66,9 +72,9 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
     /** A length of cloth or tape from the shelf. */
     public LengthView longLength(Length length, ShownRounding rounding) {
         return new LengthView(
-                LengthWriter.exactlyLong(new Length(Math.abs(length.nanometres())), system),
-                lengths.writeLong(length, UnitSystem.INCH, rounding).marked(),
-                lengths.writeLong(length, UnitSystem.METRIC, rounding).marked());
+                mark.in(LengthWriter.exactlyLong(new Length(Math.abs(length.nanometres())), system)),
+                mark.in(lengths.writeLong(length, UnitSystem.INCH, rounding).marked()),
+                mark.in(lengths.writeLong(length, UnitSystem.METRIC, rounding).marked()));
     }
 
     public AmountView amount(Amount amount) {
@@ -84,16 +90,16 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         };
     }
 
-    private static String exact(Amount amount, BulkUnit unit) {
-        return BigDecimal.valueOf(amount.value())
+    private String exact(Amount amount, BulkUnit unit) {
+        return mark.in(BigDecimal.valueOf(amount.value())
                         .divide(BigDecimal.valueOf(unit.amount()))
                         .stripTrailingZeros()
                         .toPlainString()
-                + " " + unit.symbol();
+                + " " + unit.symbol());
     }
 
     public MoneyView money(Money money) {
-        return new MoneyView(moneyText(money), money.getAmountMinorLong());
+        return new MoneyView(mark.in(moneyText(money)), money.getAmountMinorLong());
     }
 
     public MoneyView money(long minor) {
@@ -101,7 +107,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
     }
 
     public TimeView time(Duration duration) {
-        return new TimeView(timeText(duration), duration.toSeconds());
+        return new TimeView(mark.in(timeText(duration)), duration.toSeconds());
     }
 
     /** A cut size, shown rounded in the direction that keeps it safe. */
@@ -168,7 +174,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         if (measured.quantity().dimension() != Dimension.LENGTH) {
             return measuredText(measured);
         }
-        return LengthWriter.exactly(measured.quantity().toLength(ShownRounding.NEAREST), system);
+        return mark.in(LengthWriter.exactly(measured.quantity().toLength(ShownRounding.NEAREST), system));
     }
 
     public WorkingView working(Working working) {
@@ -239,8 +245,12 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return text.append(template, at, template.length()).toString();
     }
 
-    /** A value as it stands in a sentence or a working. */
+    /** A value as it stands in a sentence or a working; what somebody typed stays as it was typed. */
     public String text(Value value) {
+        return value instanceof Value.Text text ? text.text() : mark.in(plainText(value));
+    }
+
+    private String plainText(Value value) {
         if (value instanceof Value.Measured measured) {
             return measuredText(measured);
         } else if (value instanceof Value.OnTheShelf onTheShelf) {
@@ -269,8 +279,6 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
             return timeText(time.duration());
         } else if (value instanceof Value.Count count) {
             return Long.toString(count.count());
-        } else if (value instanceof Value.Text text) {
-            return text.text();
         } else if (value instanceof Value.Factor factor) {
             return factor.factor().stripTrailingZeros().toPlainString();
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import mardun.app.files.ListSheet.Column;
 import mardun.app.problem.RefusedException;
 import mardun.app.show.CsvSheet;
+import mardun.app.show.DecimalMark;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -82,7 +83,7 @@ class SheetFileTest {
     @ParameterizedTest
     @ValueSource(strings = {"=1+1", "+cmd", "-2+3", "@sum(a1)", "\ttab", "-12,5", "'quoted", "plain"})
     void whatWasMadeHarmlessGoingOutComesInAsItWas(String cell) {
-        CsvSheet out = new CsvSheet("name", "price");
+        CsvSheet out = new CsvSheet(DecimalMark.POINT, "name", "price");
         out.line(cell, "1");
         assertThat(read(out.text()).lines().get(0).get("name")).isEqualTo(cell.strip());
     }
@@ -111,6 +112,7 @@ class SheetFileTest {
     @Test
     void noMoreLinesThanCanBeLookedAt() {
         String tooLong = "name,price\n" + "a,1\n".repeat(SheetFile.MOST_LINES + 1);
-        assertThatThrownBy(() -> read(tooLong)).hasMessageContaining("at most 50000 are taken at once");
+        assertThatThrownBy(() -> read(tooLong))
+                .hasMessageContaining("more than 50000 lines, the most that are taken at once");
     }
 }

@@ -15,6 +15,8 @@ public final class Budget {
     private final Budget whole;
 
     private long done;
+    private long found;
+    private long patience = Long.MAX_VALUE;
 
     private Budget(long work, BooleanSupplier stopped, Budget whole) {
         this.work = work;
@@ -30,6 +32,29 @@ public final class Budget {
      */
     public static Budget of(long work, BooleanSupplier stopped) {
         return new Budget(work, stopped, null);
+    }
+
+    /**
+     * So much work, unless it is stopped before, or nothing better is likely: after {@code patience}, and three times the work
+     * up to the last layout that was better, without another one.
+     */
+    public static Budget patient(long work, long patience, BooleanSupplier stopped) {
+        Budget budget = of(work, stopped);
+        budget.patience = patience;
+        return budget;
+    }
+
+    /** Says that something better was just found. */
+    public void found() {
+        found = done;
+        if (whole != null) {
+            whole.found();
+        }
+    }
+
+    private boolean hasSettled() {
+        boolean settled = patience < Long.MAX_VALUE && done - found > patience + 3 * found;
+        return settled || (whole != null && whole.hasSettled());
     }
 
     /** Until somebody says so. */
@@ -65,7 +90,7 @@ public final class Budget {
     }
 
     boolean isSpent() {
-        return done >= work || stopped.getAsBoolean();
+        return done >= work || hasSettled() || stopped.getAsBoolean();
     }
 
     /** The share of the work that is done, from 0 to 1. */
@@ -75,6 +100,6 @@ public final class Budget {
 
     /** Whether a share of the work is done, or it was stopped. */
     boolean isSpent(double share) {
-        return done >= work * share || stopped.getAsBoolean();
+        return done >= work * share || hasSettled() || stopped.getAsBoolean();
     }
 }

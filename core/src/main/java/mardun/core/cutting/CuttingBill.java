@@ -27,7 +27,8 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param kept the rests that are large enough to keep
  * @param goesBack what they are worth, in exact minor units
  * @param back of what that is a part
- * @param total cloth and time, less what goes back, in exact minor units
+ * @param toBuy the length of rolls that has to be bought, where it is known which rolls there are
+ * @param total cloth and time, less what goes back as far as it is likely to be used, in exact minor units
  */
 public record CuttingBill(
         Length boltLength,
@@ -39,6 +40,7 @@ public record CuttingBill(
         List<Left> kept,
         BigFraction goesBack,
         Back back,
+        Length toBuy,
         BigFraction total) {
 
     /**
@@ -73,6 +75,8 @@ public record CuttingBill(
         BigFraction cloth = BigFraction.ZERO;
         BigFraction goesBack = BigFraction.ZERO;
         BigFraction ofSheets = BigFraction.ZERO;
+        BigFraction likely = BigFraction.ZERO;
+        Length toBuy = Length.ZERO;
         BigInteger backOnRolls = BigInteger.ZERO;
         BigInteger rolls = BigInteger.ZERO;
         int settings = 0;
@@ -84,6 +88,9 @@ public record CuttingBill(
             Length squaring = one.isBolt() ? terms.squaring() : Length.ZERO;
             BigFraction itsCost = one.isBolt() ? cost(one.length().plus(squaring), terms) : price;
             cloth = cloth.add(itsCost);
+            if (one.isOfAnyRoll()) {
+                toBuy = toBuy.plus(one.length()).plus(squaring);
+            }
             if (one.isBolt()) {
                 rolls = rolls.add(
                         Area.of(one.width(), one.length().plus(squaring)).squareNanometres());
@@ -98,6 +105,7 @@ public record CuttingBill(
                         Area area = rest.extent().area();
                         BigFraction worth = price.multiply(share(area, one.area()));
                         goesBack = goesBack.add(worth);
+                        likely = likely.add(worth.multiply(terms.likelyUse(area)));
                         if (one.isBolt()) {
                             backOnRolls = backOnRolls.add(area.squareNanometres());
                         } else {
@@ -123,7 +131,8 @@ public record CuttingBill(
                         .toList(),
                 goesBack,
                 new Back(rolls.signum() == 0 ? BigFraction.ZERO : BigFraction.of(backOnRolls, rolls), ofSheets),
-                cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(goesBack));
+                toBuy,
+                cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(likely));
     }
 
     /** How much more of the bolt's length is used than the least possible, without what squares its end. */

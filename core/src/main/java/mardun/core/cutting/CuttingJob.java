@@ -1,6 +1,7 @@
 package mardun.core.cutting;
 
 import java.util.List;
+import java.util.Set;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Area;
 import mardun.core.measure.Length;
@@ -10,11 +11,18 @@ import mardun.core.measure.Length;
  *
  * @param pieces at least one kind
  * @param bags how many bags they are for, one or more; each takes the same share of every kind
+ * @param chosen the lots of offcuts and precuts that the maker wants to be used first
  */
-public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags) {
+public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags, Set<String> chosen) {
+
+    /** A job for which nothing has to be used first. */
+    public CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags) {
+        this(pieces, cloth, terms, bags, Set.of());
+    }
 
     public CuttingJob {
         pieces = List.copyOf(pieces);
+        chosen = Set.copyOf(chosen);
         if (pieces.isEmpty()) {
             throw new IllegalArgumentException("there is nothing to cut");
         }
@@ -46,12 +54,22 @@ public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms t
                         .toList(),
                 from,
                 terms,
-                other);
+                other,
+                chosen);
     }
 
     /** The same from another cloth. */
     CuttingJob from(ShelfCloth other) {
-        return new CuttingJob(pieces, other, terms, bags);
+        return new CuttingJob(pieces, other, terms, bags, chosen);
+    }
+
+    /** What the pieces cover of the offcuts and precuts that the maker wants to be used first. */
+    Area onChosen(CuttingLayout layout) {
+        return layout.cloths().stream()
+                .filter(cloth -> !cloth.isBolt() && chosen.contains(cloth.lot()))
+                .flatMap(cloth -> cloth.pieces().stream())
+                .map(ClothLayout.Placed::area)
+                .reduce(Area.ZERO, Area::plus);
     }
 
     /** The area of all pieces. */

@@ -1,6 +1,7 @@
 package mardun.core.cutting;
 
 import java.time.Duration;
+import mardun.core.measure.Area;
 import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -16,6 +17,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param squaring what is cut off the end of the bolt to make it square
  * @param keepShort the shorter side of the smallest offcut that is kept
  * @param keepLong its longer side
+ * @param use how likely offcuts are to be used some day
  * @param offcutsCarryTheirShare an offcut is worth its share of the cloth's price; else it counts as paid for
  */
 public record CuttingTerms(
@@ -28,11 +30,43 @@ public record CuttingTerms(
         Length squaring,
         Length keepShort,
         Length keepLong,
+        OffcutUse use,
         boolean offcutsCarryTheirShare) {
+
+    /** Terms by which every offcut is used. */
+    public CuttingTerms(
+            BigFraction minorPerNanometre,
+            BigFraction minorPerSecond,
+            Duration setting,
+            Duration cut,
+            Duration piece,
+            int layers,
+            Length squaring,
+            Length keepShort,
+            Length keepLong,
+            boolean offcutsCarryTheirShare) {
+        this(
+                minorPerNanometre,
+                minorPerSecond,
+                setting,
+                cut,
+                piece,
+                layers,
+                squaring,
+                keepShort,
+                keepLong,
+                OffcutUse.CERTAIN,
+                offcutsCarryTheirShare);
+    }
 
     public CuttingTerms {
         if (layers < 1) {
             throw new IllegalArgumentException("one layer or more are cut at once: " + layers);
         }
+    }
+
+    /** How likely it is that an offcut will be used. */
+    BigFraction likelyUse(Area offcut) {
+        return use.of(offcut, Area.of(keepShort, keepLong));
     }
 }

@@ -75,7 +75,9 @@ public final class LayoutSearch {
                 sized.add(new Sheet(
                         wholeSteps(piece.extent().width()),
                         wholeSteps(piece.extent().height()),
-                        piece.minorEach().doubleValue()));
+                        job.chosen().contains(piece.key())
+                                ? 0
+                                : piece.minorEach().doubleValue()));
             }
         }
         this.problem = SearchProblem.of(
@@ -181,7 +183,9 @@ public final class LayoutSearch {
                         terms.offcutsCarryTheirShare() ? perArea : 0,
                         keepShort,
                         keepLong,
-                        false);
+                        false,
+                        terms.use(),
+                        largeInSteps());
             case LEAST_CLOTH -> Score.ofCloth(perStep);
             case FEWEST_CUTS ->
                 new Score(
@@ -195,6 +199,11 @@ public final class LayoutSearch {
                         false);
             case BEST_OFFCUT -> new Score(perStep, 0, 0, 1, perArea * NEARLY, keepShort, keepLong, true);
         };
+    }
+
+    /** The area from which an offcut counts as large, in steps. */
+    private double largeInSteps() {
+        return OffcutUse.largeArea().squareNanometres().doubleValue() / ((double) step * step);
     }
 
     /** The largest step in which all pieces are whole, or a coarser one on which they are rounded up. */

@@ -17,6 +17,8 @@ import mardun.core.cutting.SearchProblem.Sheet;
  * @param keepShort the shorter side of the smallest rectangle that is kept
  * @param keepLong the longer side of the smallest rectangle that is kept
  * @param onlyLargest only the largest rectangle that goes back counts
+ * @param use how likely what goes back is to be used
+ * @param large the area from which it counts as large
  */
 record Score(
         double perStep,
@@ -26,7 +28,22 @@ record Score(
         double perArea,
         int keepShort,
         int keepLong,
-        boolean onlyLargest) {
+        boolean onlyLargest,
+        OffcutUse use,
+        double large) {
+
+    /** One for which all that goes back is used. */
+    Score(
+            double perStep,
+            double perSetting,
+            double perCut,
+            int layers,
+            double perArea,
+            int keepShort,
+            int keepLong,
+            boolean onlyLargest) {
+        this(perStep, perSetting, perCut, layers, perArea, keepShort, keepLong, onlyLargest, OffcutUse.CERTAIN, 0);
+    }
 
     private static final Comparator<StripPattern> BY_HEIGHT_AND_CUT =
             Comparator.comparingInt(StripPattern::height).thenComparingInt(StripPattern::signature);
@@ -65,9 +82,13 @@ record Score(
         return (countsCuts() ? cutting(filled.patterns()) : 0) - rests;
     }
 
-    /** The area of a rest, or nothing if it is too small to be kept. */
+    /** The area of a rest as far as it is likely to be used, or nothing if it is too small to be kept. */
     private double kept(int wide, int high) {
-        return Math.min(wide, high) >= keepShort && Math.max(wide, high) >= keepLong ? (double) wide * high : 0;
+        if (Math.min(wide, high) < keepShort || Math.max(wide, high) < keepLong) {
+            return 0;
+        }
+        double area = (double) wide * high;
+        return area * use.of(area, (double) keepShort * keepLong, large);
     }
 
     private double cutting(List<StripPattern> strips) {

@@ -47,6 +47,17 @@ public final class ShelfSearch {
      */
     public static CuttingLayout search(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        if (job.chosen().isEmpty() || aim == Aim.LEAST_CLOTH) {
+            return searchFor(job, aim, seed, budget, better);
+        }
+        // What the maker chose costs nothing more, so the least cloth is what uses it best; that counts for every aim.
+        Budget half = budget.part(budget.work() / 2);
+        CuttingLayout ofChosen = searchFor(job, Aim.LEAST_CLOTH, seed, half, better);
+        return aim.best(List.of(ofChosen, searchFor(job, aim, seed, budget, better)), job);
+    }
+
+    private static CuttingLayout searchFor(
+            CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
         Map<String, List<Roll>> byDye = new TreeMap<>(job.cloth().rolls().stream()
                 .collect(Collectors.groupingBy(job.cloth().oneDye() ? Roll::provenDyeLot : Roll::dyeLot)));
         CuttingJob ofOneDye = job.from(job.cloth().withSheets(sheetsLike(byDye, job.sheets())));

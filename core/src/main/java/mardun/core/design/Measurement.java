@@ -65,10 +65,18 @@ public record Measurement(String symbol, String label, Kind kind, List<String> v
             Length read = LengthReader.read(typed, system.smallUnit());
             boolean hasUnit = read.isPositive()
                     && read.equals(LengthReader.read(typed, system.other().smallUnit()));
-            return hasUnit ? typed.strip() : LengthWriter.exactly(read, system);
+            return hasUnit ? typed.strip() : withUnit(typed, read, system);
         } catch (MeasureException notALength) {
             return typed.strip();
         }
+    }
+
+    /** What was typed with the unit behind it, where that says the same; else, as for nothing, the length as it is written. */
+    private static String withUnit(String typed, Length read, UnitSystem system) {
+        String said = typed.strip() + " " + system.smallUnit().symbol();
+        return read.isPositive() && LengthReader.read(said, system.smallUnit()).equals(read)
+                ? said
+                : LengthWriter.exactly(read, system);
     }
 
     /**

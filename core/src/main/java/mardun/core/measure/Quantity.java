@@ -104,7 +104,7 @@ public record Quantity(BigFraction value, Dimension dimension) {
     /** The order of two values of the same dimension. */
     public int compare(Quantity other) {
         same("compare", "with", other);
-        return value.compareTo(other.value);
+        return Fractions.ORDER.compare(value, other.value);
     }
 
     private Dimension same(String verb, String preposition, Quantity other) {

@@ -88,8 +88,9 @@ class SizingTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-                    13 1/2     | INCH   | 13 ½ in
-                    13,5       | METRIC | 13.5 cm
+                    13 1/2     | INCH   | 13 1/2 in
+                    13-1/2     | INCH   | 13-1/2 in
+                    13,5       | METRIC | 13,5 cm
                     13 1/2 in  | METRIC | 13 1/2 in
                     26.7cm     | INCH   | 26.7cm
                     0          | INCH   | 0 in

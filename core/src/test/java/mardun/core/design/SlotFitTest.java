@@ -18,8 +18,8 @@ class SlotFitTest {
     private static final MaterialSlot ANY_TRIM = slot("unused", MaterialKind.TRIM, null);
     private static final MaterialSlot SNAP = slot("snap", MaterialKind.NOTION, Ware.SNAP);
     private static final MaterialSlot ANY_NOTION = slot("notion", MaterialKind.NOTION, null);
-    private static final MaterialSlot OUTER = new MaterialSlot(
-            "outer", "Outer", MaterialKind.CLOTH, List.of(ClothKind.CANVAS), Optional.empty());
+    private static final MaterialSlot OUTER =
+            new MaterialSlot("outer", "Outer", MaterialKind.CLOTH, List.of(ClothKind.CANVAS), Optional.empty());
 
     private static MaterialSlot slot(String key, MaterialKind kind, Ware ware) {
         return new MaterialSlot(key, key, kind, List.of(), Optional.ofNullable(ware));
@@ -62,8 +62,7 @@ class SlotFitTest {
     @ParameterizedTest
     @CsvSource({"CANVAS, true", "LINEN, false", ", true"})
     void clothIsOfAKindThatServes(ClothKind cloth, boolean serves) {
-        Candidate candidate =
-                new Candidate(MaterialKind.CLOTH, Optional.ofNullable(cloth), Optional.empty(), false);
+        Candidate candidate = new Candidate(MaterialKind.CLOTH, Optional.ofNullable(cloth), Optional.empty(), false);
         assertThat(SlotFit.serves(DESIGN, OUTER, candidate)).isEqualTo(serves);
     }
 

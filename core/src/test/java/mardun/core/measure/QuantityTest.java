@@ -57,4 +57,14 @@ class QuantityTest {
         assertThatThrownBy(() -> new Length(Long.MAX_VALUE).plus(new Length(1)))
                 .isInstanceOf(ArithmeticException.class);
     }
+
+    @Test
+    void twoThatAreLessThanNothingAreInOrder() {
+        Quantity less = Quantity.of(-3);
+        Quantity more = Quantity.of(-2);
+        assertThat(less.compare(more)).isNegative();
+        assertThat(more.compare(less)).isPositive();
+        assertThat(less.compare(Quantity.of(-3))).isZero();
+        assertThat(less.compare(Quantity.of(1))).isNegative();
+    }
 }
