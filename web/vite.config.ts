@@ -12,6 +12,7 @@ export default defineConfig({
     globals: true,
     setupFiles: ['src/test-setup.ts'],
     pool: 'threads',
+    isolate: false,
     maxWorkers: availableParallelism(),
   },
 });

@@ -1,4 +1,14 @@
 import '@testing-library/jest-dom/vitest';
+import * as matchers from '@testing-library/jest-dom/matchers';
+import { cleanup } from '@testing-library/react';
+import { afterEach, expect } from 'vitest';
+
+// Files share a document and the modules they load, so what these do once on import is done here for each file.
+expect.extend(matchers);
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
 
 class NoResize implements ResizeObserver {
   observe() {}

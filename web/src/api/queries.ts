@@ -1,5 +1,6 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { api, type Schemas } from './client';
+import { usePages } from './usePages';
 
 export const keys = {
   settings: ['settings'] as const,
@@ -103,8 +104,13 @@ export const useDesign = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
-export const useBatches = () =>
-  useQuery({ queryKey: keys.batches, queryFn: () => api.get<Schemas['PageViewBatchLine']>('/api/batches') });
+/** Batches that are on the go, or those that are finished, the newest first. */
+export const useBatches = (open: boolean) =>
+  usePages<Schemas['PageViewBatchLine'], Schemas['BatchLine']>(
+    [...keys.batches, 'list', open],
+    `/api/batches?open=${open}&size=50&page=`,
+    (answer) => answer,
+  );
 
 export const useBatch = (id: number | undefined) =>
   useQuery({
@@ -125,12 +131,27 @@ export const useBatchAsItIs = (id: number) => {
 
 /** Finished bags and where they are; `all` also those of which none are left. */
 export const useFinishedGoods = (query: string, all: boolean) =>
-  useQuery({
-    queryKey: [...keys.finishedGoods, query, all],
-    queryFn: () =>
-      api.get<Schemas['GoodsView']>(`/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}`),
-    placeholderData: keepPreviousData,
-  });
+  usePages<Schemas['GoodsView'], Schemas['FinishedGoodsLine']>(
+    [...keys.finishedGoods, query, all],
+    `/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}&page=`,
+    (answer) => answer.page,
+  );
+
+/** What came before, the latest first. */
+export const useDeliveries = () =>
+  usePages<Schemas['PageViewDeliveryView'], Schemas['DeliveryView']>(
+    [...keys.suppliers, 'deliveries'],
+    '/api/deliveries?page=',
+    (answer) => answer,
+  );
+
+/** How a material came and went, the latest first. */
+export const useMovements = (materialId: number) =>
+  usePages<Schemas['PageViewMovementView'], Schemas['MovementView']>(
+    [...keys.materials, materialId, 'movements'],
+    `/api/materials/${materialId}/movements?size=50&page=`,
+    (answer) => answer,
+  );
 
 export const useFairs = () =>
   useQuery({ queryKey: keys.fairs, queryFn: () => api.get<Schemas['FairView'][]>('/api/fairs') });

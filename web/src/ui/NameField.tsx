@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { TextField } from './Field';
 
 /**
  * A name by which other things go, so that it is changed as a whole: when the field is left or Enter is pressed, not at each
- * key. A name that is refused stays in the field with the reason; Escape takes it back.
+ * key. A name that is refused stays in the field with the reason; Escape takes it back, but where Escape closes the panel
+ * around it, what was typed counts as in the panel's other fields.
  */
 export function NameField({
   label,
@@ -23,17 +24,17 @@ export function NameField({
 }) {
   const [typed, setTyped] = useState<string>();
   const [refused, setRefused] = useState<string>();
-  const [sending, setSending] = useState(false);
+  const sending = useRef(false);
   const forget = () => {
     setTyped(undefined);
     setRefused(undefined);
   };
   const finish = async () => {
-    if (sending || typed === undefined) return;
+    if (sending.current || typed === undefined) return;
     if (typed.trim() === value) return forget();
-    setSending(true);
+    sending.current = true;
     const why = await onName(typed.trim());
-    setSending(false);
+    sending.current = false;
     if (why) setRefused(why);
     else forget();
   };
@@ -56,7 +57,8 @@ export function NameField({
           void finish();
         } else if (event.key === 'Escape' && typed !== undefined) {
           event.stopPropagation();
-          forget();
+          if (event.currentTarget.closest('[role=dialog]')) void finish();
+          else forget();
         }
       }}
     />

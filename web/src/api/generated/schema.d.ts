@@ -1609,9 +1609,11 @@ export interface components {
         | 'ZIP_FIT'
         | 'OPENING'
         | 'INTERFACING_SIZE'
+        | 'WISHED'
         | 'PANELS_MATCH'
         | 'JOIN_MATCH'
         | 'TRIM_TO'
+        | 'PRINT_AT_FOLD'
         | 'CORNER_CUT'
         | 'STRAP_WIDTH'
         | 'STRAP_RANGE'
@@ -1627,7 +1629,8 @@ export interface components {
         | 'BULK'
         | 'STEP_ORDER'
         | 'CHILDREN'
-        | 'LICENCE';
+        | 'LICENCE'
+        | 'PRICE';
       place: string;
       sentence: string;
       setAside?: string;
@@ -2525,9 +2528,11 @@ export interface components {
         | 'ZIP_FIT'
         | 'OPENING'
         | 'INTERFACING_SIZE'
+        | 'WISHED'
         | 'PANELS_MATCH'
         | 'JOIN_MATCH'
         | 'TRIM_TO'
+        | 'PRINT_AT_FOLD'
         | 'CORNER_CUT'
         | 'STRAP_WIDTH'
         | 'STRAP_RANGE'
@@ -2543,7 +2548,8 @@ export interface components {
         | 'BULK'
         | 'STEP_ORDER'
         | 'CHILDREN'
-        | 'LICENCE';
+        | 'LICENCE'
+        | 'PRICE';
       place: string;
       reason: string;
     };

@@ -1,26 +1,24 @@
 import { Link } from 'react-router';
-import type { Schemas } from '../../api/client';
 import { useBatches } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
+import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
 import { Tag } from '../../ui/Tag';
 import { day } from '../../ui/units';
 
-type Line = Schemas['BatchLine'];
-
 export default function BatchesPage() {
-  const { data, error } = useBatches();
+  const open = useBatches(true);
+  const done = useBatches(false);
+  const error = open.error ?? done.error;
   if (error) return <ProblemNotice problem={error} />;
-  const open = data?.items.filter((batch) => batch.stage !== 'FINISHED') ?? [];
-  const done = data?.items.filter((batch) => batch.stage === 'FINISHED') ?? [];
   return (
     <>
       <header className="mb-4 flex items-center justify-between">
         <h1>Batches</h1>
         <ButtonLink to="/batches/new">New batch</ButtonLink>
       </header>
-      {data?.items.length === 0 && (
+      {open.items?.length === 0 && done.items?.length === 0 && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No batch yet</h2>
           <p className="mt-1 text-soft">
@@ -28,13 +26,14 @@ export default function BatchesPage() {
           </p>
         </section>
       )}
-      {open.length > 0 && <Table title="On the go" batches={open} />}
-      {done.length > 0 && <Table title="Finished" batches={done} />}
+      <Table title="On the go" batches={open} />
+      <Table title="Finished" batches={done} />
     </>
   );
 }
 
-function Table({ title, batches }: { title: string; batches: Line[] }) {
+function Table({ title, batches }: { title: string; batches: ReturnType<typeof useBatches> }) {
+  if (!batches.items?.length) return null;
   return (
     <section className="sheet mb-4 px-2 py-3" aria-label={title}>
       <h2 className="px-2">{title}</h2>
@@ -50,7 +49,7 @@ function Table({ title, batches }: { title: string; batches: Line[] }) {
           </tr>
         </thead>
         <tbody>
-          {batches.map((batch) => (
+          {batches.items.map((batch) => (
             <tr key={batch.id}>
               <td>
                 <Link to={`/batches/${batch.id}`} className="font-semibold text-woad hover:underline">
@@ -81,6 +80,7 @@ function Table({ title, batches }: { title: string; batches: Line[] }) {
           ))}
         </tbody>
       </table>
+      <More list={batches} />
     </section>
   );
 }

@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useBuying, useMaterials, useSuppliers, useToday } from '../../api/queries';
+import { useBuying, useDeliveries, useMaterials, useSuppliers, useToday } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
+import { More } from '../../ui/More';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { fullDay, useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
@@ -310,11 +311,8 @@ function Editor({
 }
 
 function Entered() {
-  const { data } = useQuery({
-    queryKey: [...keys.suppliers, 'deliveries'],
-    queryFn: () => api.get<Schemas['PageViewDeliveryView']>('/api/deliveries'),
-  });
-  if (!data || data.items.length === 0) return null;
+  const before = useDeliveries();
+  if (!before.items?.length) return null;
   return (
     <section className="sheet px-3 py-2.5" aria-label="What came before">
       <h2 className="px-1">What came before</h2>
@@ -330,7 +328,7 @@ function Entered() {
           </tr>
         </thead>
         <tbody>
-          {data.items.map((delivery) => (
+          {before.items.map((delivery) => (
             <tr key={delivery.id}>
               <td className="whitespace-nowrap">{fullDay(delivery.cameOn)}</td>
               <td>{delivery.supplier}</td>
@@ -342,6 +340,7 @@ function Entered() {
           ))}
         </tbody>
       </table>
+      <More list={before} />
     </section>
   );
 }

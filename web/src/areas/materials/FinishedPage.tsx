@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { keys, useFinishedGoods } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
+import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { fullDay } from '../../ui/units';
@@ -36,9 +37,9 @@ const WORDS: Record<GoodsKind, string> = {
 export default function FinishedPage() {
   const [find, setFind] = useState('');
   const [all, setAll] = useState(false);
-  const { data, error } = useFinishedGoods(useSettled(find, 150), all);
+  const found = useFinishedGoods(useSettled(find, 150), all);
   const [moving, setMoving] = useState<Goods>();
-  if (error) return <ProblemNotice problem={error} />;
+  if (found.error) return <ProblemNotice problem={found.error} />;
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
@@ -63,7 +64,7 @@ export default function FinishedPage() {
           </label>
         </div>
       </header>
-      {data?.page.items.length === 0 && (
+      {found.items?.length === 0 && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No finished bags here</h2>
           <p className="text-soft">
@@ -71,7 +72,7 @@ export default function FinishedPage() {
           </p>
         </section>
       )}
-      {data && data.page.items.length > 0 && (
+      {found.items && found.items.length > 0 && (
         <section className="sheet px-3 py-2.5" aria-label="Finished bags">
           <table className="listing">
             <thead>
@@ -88,7 +89,7 @@ export default function FinishedPage() {
               </tr>
             </thead>
             <tbody>
-              {data.page.items.map((goods) => (
+              {found.items.map((goods) => (
                 <tr key={goods.id}>
                   <td>
                     <b>
@@ -130,13 +131,14 @@ export default function FinishedPage() {
               ))}
             </tbody>
           </table>
+          <More list={found} />
         </section>
       )}
       {moving && (
         <MovePanel
           key={moving.id}
           goods={moving}
-          places={data?.places ?? []}
+          places={found.first?.places ?? []}
           onClose={() => setMoving(undefined)}
         />
       )}

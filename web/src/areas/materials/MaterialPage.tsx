@@ -1,11 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useMaterial, useShelf, useToday } from '../../api/queries';
+import { useMaterial, useMovements, useShelf, useToday } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
+import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { Bolt, OffcutDrawing, Swatch } from '../../ui/Roll';
@@ -396,18 +396,13 @@ function PiecePanel({ material, onClose }: { material: Material; onClose: () => 
 
 function Movements({ id, kind }: { id: number; kind: Material['kind'] }) {
   const units = useUnits();
-  const [size, setSize] = useState(20);
-  const { data } = useQuery({
-    queryKey: [...keys.materials, id, 'movements', size],
-    queryFn: () => api.get<Schemas['PageViewMovementView']>(`/api/materials/${id}/movements?size=${size}`),
-    placeholderData: (before) => before,
-  });
+  const movements = useMovements(id);
   return (
     <section className="sheet px-3 py-2.5" aria-label="How it came and went">
       <h2 className="px-1">How it came and went</h2>
       <table className="listing">
         <tbody>
-          {data?.items.map((movement) => (
+          {movements.items?.map((movement) => (
             <tr key={movement.id}>
               <td className="w-[110px] whitespace-nowrap text-soft">{fullDay(movement.movedAt)}</td>
               <td>
@@ -424,11 +419,7 @@ function Movements({ id, kind }: { id: number; kind: Material['kind'] }) {
           ))}
         </tbody>
       </table>
-      {data && data.total > data.items.length && (
-        <Button look="quiet" className="mt-2" onClick={() => setSize(Math.min(500, size + 80))}>
-          Show more of {data.total}
-        </Button>
-      )}
+      <More list={movements} />
     </section>
   );
 }

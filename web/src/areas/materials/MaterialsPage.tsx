@@ -289,8 +289,8 @@ function Lines({ items, short }: { items: Material[]; short: Short }) {
 }
 
 function Finished() {
-  const { data } = useFinishedGoods('', false);
-  if (!data || data.page.items.length === 0) return null;
+  const { items } = useFinishedGoods('', false);
+  if (!items?.length) return null;
   return (
     <section className="sheet px-3 py-2.5" aria-label="Finished bags">
       <div className="flex items-center justify-between">
@@ -309,7 +309,7 @@ function Finished() {
           </tr>
         </thead>
         <tbody>
-          {data.page.items.slice(0, 6).map((goods) => (
+          {items.slice(0, 6).map((goods) => (
             <tr key={goods.id}>
               <td>
                 {goods.designName}, {goods.sizeName}

@@ -166,7 +166,7 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
       </div>
       <fieldset className="sheet mt-4 p-4">
         <legend className="float-left mb-2 w-full font-bold">The shelf</legend>
-        <div className="clear-left grid items-start gap-3 md:grid-cols-3 xl:grid-cols-6">
+        <div className="clear-left grid items-start gap-3 md:grid-cols-4">
           <SelectField
             label="Material is worth"
             hint="Batches that are finished keep their cost."
@@ -178,14 +178,6 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
               </option>
             ))}
           </SelectField>
-          <label className="flex min-h-11 items-center gap-2 pt-5">
-            <input type="checkbox" className="size-5 shrink-0" {...register('shelf.givenCostsNothing')} />
-            What I was given costs nothing
-          </label>
-          <label className="flex min-h-11 items-center gap-2 pt-5">
-            <input type="checkbox" className="size-5 shrink-0" {...register('shelf.offcutsArePaid')} />
-            Offcuts count as paid for
-          </label>
           <TextField
             label="I keep offcuts from"
             hint="the shorter side"
@@ -199,25 +191,36 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             {...register('shelf.offcutLong')}
           />
           <TextField
-            label="Used some day, of small ones (%)"
-            hint="so much of them counts when layouts are compared"
+            label="Of small offcuts I use (%)"
+            hint="so much of their worth counts for a layout"
             inputMode="numeric"
             error={on('shelf.useSmall')}
             {...register('shelf.useSmall')}
           />
           <TextField
-            label="of those of 18 × 22 in and more (%)"
+            label="Of large ones (%)"
+            hint="from a fat quarter on"
             inputMode="numeric"
             error={on('shelf.useLarge')}
             {...register('shelf.useLarge')}
           />
           <TextField
-            label="Small ones for (days)"
+            label="I keep small ones for (days)"
             hint="then they may go into the scrap bag"
             inputMode="numeric"
             error={on('shelf.offcutDays')}
             {...register('shelf.offcutDays')}
           />
+          <div>
+            <label className="flex min-h-11 items-center gap-2 pt-5">
+              <input type="checkbox" className="size-5 shrink-0" {...register('shelf.givenCostsNothing')} />
+              What I was given costs nothing
+            </label>
+            <label className="flex min-h-11 items-center gap-2">
+              <input type="checkbox" className="size-5 shrink-0" {...register('shelf.offcutsArePaid')} />
+              Offcuts count as paid for
+            </label>
+          </div>
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">

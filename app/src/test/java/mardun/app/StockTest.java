@@ -471,6 +471,27 @@ class StockTest {
     }
 
     @Test
+    void aLotOfAnotherMaterialIsRefused() {
+        long one = enter(APP.material("NOTION", "Toggle", "", "1.00", "10", "40"));
+        long other = enter(APP.material("NOTION", "Buckle", "", "1.00", "10", "40"));
+        long lot = shelf(other).get("lots").get(0).get("id").asLong();
+        Map<String, Object> used = movement("USED", "5", "");
+        used.put("lotId", lot);
+        Answer refused = APP.post("/api/materials/" + one + "/movements", used);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("is one of “Buckle”, not of “Toggle”");
+        for (long material : List.of(one, other)) {
+            assertThat(shelf(material)
+                            .get("lots")
+                            .get(0)
+                            .get("left")
+                            .get("count")
+                            .asLong())
+                    .isEqualTo(40);
+        }
+    }
+
+    @Test
     void allOfABatchComesFromOneDyeLot() {
         long dyed = enter(with(APP.cloth("Dyed", "44 in", "9.00", ""), Map.of("oneDyeLot", true)));
         APP.post(
@@ -543,6 +564,9 @@ class StockTest {
         }
         long needed = need(cut.body(), cloth).get("needed").get("value").asLong();
         assertThat(worth(cloth)).isGreaterThan(before - Math.round(900.0 * needed / 914_400_000L));
+        assertThat(5 * clothCost - (before - worth(cloth)))
+                .as("what the five bags cost of it has left the shelf, but for each one's rounding")
+                .isBetween(-5L, 5L);
 
         Answer next = APP.post("/api/batches/preview", batch("5", shelfWith("outer", cloth), List.of()));
         JsonNode offers = next.body().get("offcuts");

@@ -4,6 +4,7 @@ import static mardun.app.RunningApp.JSON;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -303,16 +304,40 @@ class WorkroomTest {
         JsonNode need = need(made.body(), SHELF.get("outer"));
         assertThat(need.has("shortBy")).isTrue();
         assertThat(APP.get("/api/bench").body().get("shortages").toString()).contains("Outer cloth");
-        long before = value(SHELF.get("outer"));
+        List<Long> before = SHELF.values().stream().map(WorkroomTest::value).toList();
         Answer refused = APP.post("/api/batches/" + made.id() + "/cut", stage(made, "", ""));
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("give a reason");
-        assertThat(value(SHELF.get("outer"))).isEqualTo(before);
-        assertThat(value(SHELF.get("lining"))).as("all or nothing").isPositive();
+        assertThat(SHELF.values().stream().map(WorkroomTest::value).toList())
+                .as("all or nothing")
+                .isEqualTo(before);
         assertThat(APP.delete("/api/batches/" + made.id() + "?version="
                                 + made.body().get("version"))
                         .status())
                 .isEqualTo(204);
+    }
+
+    @Test
+    void aSizeThatTheDesignHasntAndAnotherDesignAreRefused() {
+        Map<String, Object> form = new HashMap<>(batch("3", ""));
+        form.put("sizeName", "colossal");
+        for (String path : List.of("/api/batches", "/api/batches/preview")) {
+            Answer refused = APP.post(path, form);
+            assertThat(refused.status()).isEqualTo(422);
+            assertThat(refused.on("sizeName")).contains("has no size “colossal”; it has small, medium");
+        }
+        Answer made = APP.post("/api/batches", batch("3", ""));
+        Answer other = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Another pouch"));
+        assertThat(other.status()).as(other.body().toString()).isEqualTo(201);
+        form.put("sizeName", "small");
+        form.put("designId", other.id());
+        form.put("version", made.body().get("version").asLong());
+        Answer refused = APP.put("/api/batches/" + made.id(), form);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("is of another design").contains("stays so");
+        JsonNode stored = APP.get("/api/batches/" + made.id()).body();
+        assertThat(stored.get("designId").asLong()).isEqualTo(design);
+        APP.delete("/api/batches/" + made.id() + "?version=" + stored.get("version"));
     }
 
     @Test

@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
+import java.util.Optional;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchLine;
 import mardun.app.batch.BatchViews.BatchReserved;
@@ -39,7 +40,7 @@ class BatchController {
 
     @GetMapping("/batches")
     PageView<BatchLine> listBatches(
-            @RequestParam(defaultValue = "false") boolean open,
+            @RequestParam Optional<Boolean> open,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return batches.list(open, page, size);

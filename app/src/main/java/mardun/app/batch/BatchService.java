@@ -130,11 +130,13 @@ public class BatchService {
         return batches.count() > 0;
     }
 
+    /** A page of the batches, the newest first: those on the go, those that are finished, or all. */
     @Transactional(readOnly = true)
-    public PageView<BatchLine> list(boolean openOnly, int page, int size) {
+    public PageView<BatchLine> list(Optional<Boolean> open, int page, int size) {
         PageRequest request = PageRequest.of(page, Math.min(size, PageView.LARGEST));
-        Page<Batch> found =
-                openOnly ? batches.findByStageInOrderByIdDesc(OPEN, request) : batches.findAllByOrderByIdDesc(request);
+        Page<Batch> found = open.map(onTheGo ->
+                        batches.findByStageInOrderByIdDesc(onTheGo ? OPEN : Set.of(BatchStage.FINISHED), request))
+                .orElseGet(() -> batches.findAllByOrderByIdDesc(request));
         Settings current = settings.current();
         Map<Batch, Planned> planned = plans.of(found.getContent(), current);
         return PageView.of(found, batch -> line(batch, planned.get(batch), current));
@@ -172,6 +174,7 @@ public class BatchService {
         FieldReader fields = new FieldReader();
         DesignDocument document = designs.document(form.designId());
         int units = fields.count("units", form.units(), 1, MOST_UNITS);
+        checkSize(document, form.sizeName(), fields);
         Optional<Money> own = ownPrice(form.ownPrice(), fields, current);
         fields.check();
         Planned planned = plans.of(document, form.sizeName(), units, choices(form), form.batchId(), own, current);
@@ -186,6 +189,7 @@ public class BatchService {
         FieldReader fields = new FieldReader();
         DesignDocument document = designs.document(form.designId());
         int units = fields.count("units", form.units(), 1, MOST_UNITS);
+        checkSize(document, form.sizeName(), fields);
         fields.check();
         DesignDocument.SlotRow wanted = document.slots().stream()
                 .filter(one -> one.key().equals(slot))
@@ -241,6 +245,10 @@ public class BatchService {
     @Transactional
     public BatchView change(long id, BatchForm form) {
         Batch batch = checkedVersion(id, form.version());
+        if (form.designId() != batch.designId()) {
+            throw RefusedException.conflict("Batch " + id + " is of another design, “"
+                    + designs.document(batch.designId()).name() + "”, and stays so. Plan a new batch for this one.");
+        }
         switch (batch.stage()) {
             case PLANNED -> {
                 batch.enter(read(form));
@@ -509,13 +517,7 @@ public class BatchService {
         DesignDocument document = designs.document(form.designId());
         FieldReader fields = new FieldReader();
         int units = fields.count("units", form.units(), 1, MOST_UNITS);
-        if (!document.sizes().contains(form.sizeName())) {
-            fields.refuse(
-                    "sizeName",
-                    form.sizeName(),
-                    "“" + document.name() + "” has no size “" + form.sizeName() + "”; it has "
-                            + String.join(", ", document.sizes()) + ".");
-        }
+        checkSize(document, form.sizeName(), fields);
         Optional<Money> own = ownPrice(form.ownPrice(), fields, current);
         fields.check();
         Planned planned = plans.of(document, form.sizeName(), units, choices(form), form.batchId(), own, current);
@@ -531,6 +533,16 @@ public class BatchService {
                 own.map(Money::getAmountMinorLong),
                 json.writeValueAsString(form.materials()),
                 json.writeValueAsString(choices(form).offcuts()));
+    }
+
+    private static void checkSize(DesignDocument document, String size, FieldReader fields) {
+        if (!document.sizes().contains(size)) {
+            fields.refuse(
+                    "sizeName",
+                    size,
+                    "“" + document.name() + "” has no size “" + size + "”; it has "
+                            + String.join(", ", document.sizes()) + ".");
+        }
     }
 
     private static Choices choices(BatchForm form) {

@@ -31,6 +31,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
+import mardun.core.design.Wished;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.making.StepUses;
@@ -100,6 +101,7 @@ final class DocumentReader {
                 document.sizes(),
                 document.measurements(),
                 form(document.form()),
+                wished(document.form()),
                 document.pieces().stream().map(DocumentReader::piece).toList(),
                 document.panels().stream().map(DocumentReader::panel).toList(),
                 document.trims(),
@@ -236,6 +238,12 @@ final class DocumentReader {
                         get.apply(FormMeasure.HEIGHT),
                         get.apply(FormMeasure.DEPTH));
         };
+    }
+
+    private static Wished wished(FormRow row) {
+        return new Wished(
+                row.measures().getOrDefault(FormMeasure.WISHED_WIDTH.key(), ""),
+                row.measures().getOrDefault(FormMeasure.WISHED_HEIGHT.key(), ""));
     }
 
     private static Optional<String> present(String letter) {

@@ -297,6 +297,17 @@ class StockLedger {
                         clock.instant())));
     }
 
+    /** A lot that has to be one of a material's. */
+    Lot lot(long materialId, long lotId) {
+        Lot lot = lot(lotId);
+        if (lot.materialId() != materialId) {
+            throw RefusedException.conflict("Lot " + lotId + " is one of “"
+                    + held(lot.materialId()).material().name() + "”, not of “"
+                    + held(materialId).material().name() + "”. Choose one of its own, or none for the oldest.");
+        }
+        return lot;
+    }
+
     Lot lot(long lotId) {
         return lots.findById(lotId).orElseThrow(() -> RefusedException.missing("There is no such lot, or no longer."));
     }

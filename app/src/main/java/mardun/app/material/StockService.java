@@ -98,7 +98,8 @@ public class StockService {
             MaterialKind kind = shelf.material().kind();
             FieldReader fields = new FieldReader();
             Settings current = settings.current();
-            boolean ofPieces = form.lotId() != null && ledger.lot(form.lotId()).isOfPieces();
+            boolean ofPieces =
+                    form.lotId() != null && ledger.lot(id, form.lotId()).isOfPieces();
             Amount typed = ofPieces
                     ? Amount.pieces(fields.count("amount", form.amount(), 0, 10_000))
                     : MaterialReader.amount(fields, "amount", form.amount(), kind, current);
@@ -525,7 +526,9 @@ public class StockService {
         MaterialShelf shelf = ledger.held(line.materialId());
         Amount book = line.lotId() == null
                 ? shelf.onHand(line.part())
-                : Amount.pieces(shelf.left().getOrDefault(line.lotId(), 0L));
+                : Amount.pieces(shelf.left()
+                        .getOrDefault(
+                                ledger.lot(line.materialId(), line.lotId()).id(), 0L));
         if (book.value() != line.bookValue()) {
             fields.refuse(
                     field,

@@ -25,6 +25,7 @@ import mardun.core.cutting.LengthPiece;
 import mardun.core.cutting.LengthPlan;
 import mardun.core.cutting.Offcuts;
 import mardun.core.cutting.ShelfCloth;
+import mardun.core.design.Check;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
@@ -149,6 +150,8 @@ public final class BatchPlanner {
                 : Optional.empty();
         Optional<UnitPricing> pricing = cost.filter(c -> good.orElse(units) > 0)
                 .map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
+        cost.ifPresent(c -> findings.addAll(unpriced(needs)));
+        pricing.flatMap(BatchPlanner::loss).ifPresent(findings::add);
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
     }
 
@@ -167,6 +170,39 @@ public final class BatchPlanner {
                             Sentence.of("Choose a material that is what the design asks for there."))));
         }
         return unfit;
+    }
+
+    /** Materials that make a bag look cheaper than it is, because nobody said what they cost. */
+    private static List<Finding> unpriced(List<Need> needs) {
+        return needs.stream()
+                .filter(need -> need.amount().value() > 0
+                        && need.supply().price().price().isZero()
+                        && need.stock().worth().cost(need.amount()).signum() == 0)
+                .map(need -> Finding.care(
+                        Check.PRICE,
+                        "slots." + need.supply().slot(),
+                        Sentence.of(
+                                "“{0}” costs nothing here: it has no price.",
+                                Value.of(need.supply().name())),
+                        Sentence.of(
+                                "Enter what it would cost to buy, even if it was given; else every price is too low.")))
+                .distinct()
+                .toList();
+    }
+
+    private static Optional<Finding> loss(UnitPricing pricing) {
+        Money left = pricing.left().value();
+        return left.isNegative()
+                ? Optional.of(Finding.care(
+                        Check.PRICE,
+                        "ownPrice",
+                        Sentence.of(
+                                "At a price of {0} each one loses {1}: fees and costs together are more.",
+                                Value.of(pricing.price()), Value.of(left.negated())),
+                        Sentence.of(
+                                "Ask {0}, or more.",
+                                Value.of(pricing.suggested().value()))))
+                : Optional.empty();
     }
 
     private static Finding tooMuch(Need need) {

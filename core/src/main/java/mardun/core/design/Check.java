@@ -6,9 +6,11 @@ public enum Check {
     ZIP_FIT("Zip and seam"),
     OPENING("Opening for a hand"),
     INTERFACING_SIZE("Interfacing and its piece"),
+    WISHED("What is wished and what comes out"),
     PANELS_MATCH("Lining and outer"),
     JOIN_MATCH("Parts of a panel"),
     TRIM_TO("Cut and trim to"),
+    PRINT_AT_FOLD("One-way print at a fold"),
     CORNER_CUT("Cut-outs at the corners"),
     STRAP_WIDTH("Width of a strap"),
     STRAP_RANGE("Length of a strap"),
@@ -24,7 +26,8 @@ public enum Check {
     BULK("Thickness of a seam"),
     STEP_ORDER("Order of the steps"),
     CHILDREN("For children"),
-    LICENCE("Licence");
+    LICENCE("Licence"),
+    PRICE("Price and cost");
 
     private final String title;
 

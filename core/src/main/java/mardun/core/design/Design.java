@@ -11,6 +11,7 @@ import mardun.core.material.ClothKind;
  * formulas; only the measurements differ.
  *
  * @param sizes the names of the sizes, smallest first; at least one
+ * @param wished what the bag is meant to measure
  * @param forChildren it is meant for children
  * @param setAside findings that the maker looked at and set aside
  */
@@ -19,6 +20,7 @@ public record Design(
         List<String> sizes,
         List<Measurement> measurements,
         BagForm form,
+        Wished wished,
         List<Piece> pieces,
         List<Panel> panels,
         List<TrimNeed> trims,
@@ -69,6 +71,7 @@ public record Design(
                 sizes,
                 measurements,
                 form,
+                wished,
                 pieces,
                 panels,
                 trims,

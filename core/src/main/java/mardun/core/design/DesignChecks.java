@@ -35,7 +35,9 @@ final class DesignChecks {
 
     void all(Length thickestSeam) {
         form();
+        printAtFold();
         lining();
+        cornersAlike();
         trimmed();
         interfacing();
         openings();
@@ -55,6 +57,8 @@ final class DesignChecks {
         sized.finished().ifPresent(finished -> {
             positive("The finished width", finished.width());
             positive("The finished height", finished.height());
+            wished(FormMeasure.WISHED_WIDTH, "width", design.wished().width(), finished.width(), finished.across());
+            wished(FormMeasure.WISHED_HEIGHT, "height", design.wished().height(), finished.height(), Optional.empty());
         });
         if (design.form() instanceof GussetedBag bag) {
             sized.sewn().ifPresent(sewn -> gusset(bag, sewn));
@@ -62,6 +66,48 @@ final class DesignChecks {
         if (design.form() instanceof RoundBag bag) {
             sized.sewn().ifPresent(sewn -> roundBase(bag, sewn));
         }
+    }
+
+    /** A measure that was wished must be what comes out, or what the form measures across the top. */
+    private void wished(
+            FormMeasure measure,
+            String what,
+            String formula,
+            Figure<Quantity> finished,
+            Optional<Figure<Quantity>> across) {
+        String place = "form." + measure.key();
+        if (formula.isBlank()) {
+            return;
+        }
+        measures.length(place, formula)
+                .filter(wished -> !near(wished, finished.value()))
+                .filter(wished ->
+                        across.filter(top -> near(wished, top.value())).isEmpty())
+                .ifPresent(wished -> findings.care(
+                        Check.WISHED,
+                        place,
+                        Sentence.of(
+                                "Wished is a {0} of {1}, and the pieces as they are cut make {2}.",
+                                Value.of(what), Value.of(wished), Value.of(finished.value())),
+                        Sentence.of("Cut the pieces for what is wished, or wish what they make.")));
+    }
+
+    /** A one-way print on a panel folded at its base stands on its head behind. */
+    private void printAtFold() {
+        boolean folded = design.form() instanceof FoldedSideBag
+                || (design.form() instanceof BoxedBag bag && bag.base() == BaseEdge.FOLD);
+        design.form()
+                .outer()
+                .filter(outer -> folded)
+                .flatMap(sized::piece)
+                .filter(piece -> piece.piece().directional())
+                .ifPresent(piece -> findings.care(
+                        Check.PRINT_AT_FOLD,
+                        "pieces." + piece.piece().letter(),
+                        Sentence.of(
+                                "{0} is kept upright and folded at its base: behind, the print stands on its head.",
+                                Value.of(piece.piece().name())),
+                        Sentence.of("Join two panels at the base instead, or take a cloth without a direction.")));
     }
 
     private void corner(BoxedBag bag, Boxing.Corner corner, Sewn sewn) {
@@ -233,6 +279,42 @@ final class DesignChecks {
                             : finishedOtherwise(sewn, width, height),
                     Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider."));
         }
+    }
+
+    /** Corners that are cut out of outer and lining by hand must be alike, or one is deeper than the other. */
+    private void cornersAlike() {
+        Optional<SizedPiece> outer = design.form().outer().flatMap(sized::piece).filter(DesignChecks::hasOwnCorners);
+        Optional<SizedPiece> lining =
+                design.form().lining().flatMap(sized::piece).filter(DesignChecks::hasOwnCorners);
+        if (outer.isEmpty() || lining.isEmpty()) {
+            return;
+        }
+        Optional<Extent> ofOuter = cutOut(outer.get());
+        Optional<Extent> ofLining = cutOut(lining.get());
+        if (ofOuter.isPresent() && ofLining.isPresent() && !ofOuter.equals(ofLining)) {
+            findings.care(
+                    Check.PANELS_MATCH,
+                    "pieces." + lining.get().piece().letter() + ".shape",
+                    Sentence.of(
+                            "The lining's corners are cut out {0} × {1}, the outer's {2} × {3}: they won't be equally deep.",
+                            Value.of(ofLining.get().width()),
+                            Value.of(ofLining.get().height()),
+                            Value.of(ofOuter.get().width()),
+                            Value.of(ofOuter.get().height())),
+                    Sentence.of("Cut the corners of both alike."));
+        }
+    }
+
+    private static boolean hasOwnCorners(SizedPiece piece) {
+        return !piece.piece().boxed() && piece.piece().shape().kind() == Shape.Kind.CORNERS_CUT;
+    }
+
+    private Optional<Extent> cutOut(SizedPiece piece) {
+        String place = "pieces." + piece.piece().letter() + ".shape";
+        return measures.stated(place + ".across", piece.piece().shape().across())
+                .flatMap(across -> measures.stated(
+                                place + ".along", piece.piece().shape().along())
+                        .map(along -> new Extent(across, along)));
     }
 
     private Sentence finishedOtherwise(Sewn sewn, Quantity width, Quantity height) {

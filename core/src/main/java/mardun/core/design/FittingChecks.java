@@ -33,6 +33,7 @@ final class FittingChecks {
 
     void all() {
         design.zips().forEach(this::zip);
+        zipsAtTheTop();
         design.straps().forEach(this::strap);
         for (int i = 0; i < design.casings().size(); i++) {
             casing(design.casings().get(i), "casings." + i);
@@ -72,6 +73,28 @@ final class FittingChecks {
                             Value.of(wanted)),
                     Sentence.of("Cut the zip to that length, or change the edge or the way it is set in."));
         }
+    }
+
+    /** A zip that closes the bag's top is no longer than the panel's edge that it is sewn to. */
+    private void zipsAtTheTop() {
+        Optional<Length> edge = sized.sewn()
+                .filter(sewn -> sewn.get(FormMeasure.ZIP_SHOWS).value().signum() > 0)
+                .flatMap(sewn -> design.form().outer())
+                .flatMap(sized::extent)
+                .map(Extent::width);
+        edge.ifPresent(width -> sized.trims().stream()
+                .filter(trim -> trim.trim().kind() == TrimNeed.Kind.ZIP)
+                .filter(trim -> trim.length().value().isLongerThan(width.plus(DesignChecks.NEAR)))
+                .forEach(trim -> findings.care(
+                        Check.ZIP_FIT,
+                        "trims." + trim.trim().letter(),
+                        Sentence.of(
+                                "{0} is {1} long, and the edge it closes only {2}.",
+                                Value.of(trim.trim().name()),
+                                Value.of(trim.length().value()),
+                                Value.of(width)),
+                        Sentence.of(
+                                "Cut the zip shorter, or set this aside if it is sewn in longer and cut off then."))));
     }
 
     private void range(SizedTrim trim) {

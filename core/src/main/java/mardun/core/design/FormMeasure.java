@@ -14,6 +14,9 @@ public enum FormMeasure {
     RADIUS("radius", "radius of the corners", false),
     WIDTH("width", "width", false),
     HEIGHT("height", "height", false),
+    /** What the finished bag is meant to measure; nothing is sewn with it. */
+    WISHED_WIDTH("wishedWidth", "wished width", false),
+    WISHED_HEIGHT("wishedHeight", "wished height", false),
     /** What is measured at a boxed corner from its side; worked out from the depth. */
     CUT_FROM_SIDE("cutFromSide", "cut-out from the side", false),
     /** What is measured at a boxed corner from its base; worked out from the depth. */

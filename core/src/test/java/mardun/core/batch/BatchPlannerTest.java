@@ -29,6 +29,7 @@ import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Figure;
+import mardun.core.working.Value;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 import org.junit.jupiter.api.Test;
@@ -71,6 +72,31 @@ class BatchPlannerTest {
         assertThat(cost.full().value().getAmount().doubleValue())
                 .isCloseTo(material + 515 / 60.0 * 20.5 / 24, within(0.0051));
         assertThat(sum(cost.lines())).isEqualTo(cost.material().value());
+    }
+
+    @Test
+    void aPriceThatLosesMoneyIsSaidWithWhatWouldNot() {
+        BatchPlan sound = plan(24, supplies(), workroom(PriceSchool.MARKUP), Optional.empty());
+        assertThat(sound.findings()).isEmpty();
+        BatchPlan cheap = plan(24, supplies(), workroom(PriceSchool.MARKUP), Optional.of(Money.of(EUR, 5)));
+        Finding finding = cheap.findings().get(0);
+        assertThat(cheap.findings()).hasSize(1);
+        assertThat(cheap.isComplete()).isTrue();
+        assertThat(finding.place()).isEqualTo("ownPrice");
+        Money lost = cheap.pricing().orElseThrow().left().value().negated();
+        assertThat(lost.isPositive()).isTrue();
+        assertThat(finding.what().values()).containsExactly(Value.of(Money.of(EUR, 5)), Value.of(lost));
+    }
+
+    @Test
+    void aMaterialThatHasNoPriceIsSaid() {
+        List<Supply> supplies = supplies().stream()
+                .map(s -> s.slot().equals("zip") ? priced(s, Money.zero(EUR)) : s)
+                .toList();
+        assertThat(plan(24, supplies, workroom(PriceSchool.MARKUP), Optional.empty())
+                        .findings())
+                .extracting(Finding::place)
+                .containsExactly("slots.zip");
     }
 
     @Test

@@ -140,6 +140,7 @@ class StockPlanningTest {
                 pouch.sizes(),
                 pouch.measurements(),
                 pouch.form(),
+                pouch.wished(),
                 pouch.pieces(),
                 pouch.panels(),
                 pouch.trims(),

@@ -19,8 +19,10 @@ import mardun.core.design.Measurement.Kind;
 import mardun.core.making.Station;
 import mardun.core.material.ClothKind;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
+import mardun.core.working.Value;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -340,6 +342,76 @@ class DesignChecksTest {
                 .piece("B", p -> DesignMaker.sized(p, p.width(), "lining_rolled(" + p.height() + "; 1/2 in)"));
         nothing(taller);
         assertThat(only(Check.PANELS_MATCH, pouch().form(rolled)).place()).isEqualTo("form.lining");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"9 in, 6 in", "10 1/2 in, ''", "10 17/32 in, ''"})
+    void whatIsWishedIsWhatThePiecesMake(String panel, String comesOut) {
+        DesignMaker maker = pouch().wished("width", "height")
+                .piece("A", p -> DesignMaker.sized(p, panel, p.height()))
+                .piece("B", p -> DesignMaker.sized(p, panel, p.height()))
+                .piece("C", p -> DesignMaker.sized(p, "8 in", p.height()));
+        if (comesOut.isEmpty()) {
+            nothing(maker);
+        } else {
+            Finding found = only(Check.WISHED, maker);
+            assertThat(found.place()).isEqualTo("form.wishedWidth");
+            assertThat(found.what().values())
+                    .containsExactly(Value.of("width"), measure("7 1/2 in"), measure(comesOut));
+        }
+    }
+
+    @Test
+    void aWidthThatIsWishedAcrossTheTopIsFoundThere() {
+        nothing(pouch().wished("width + depth", "height"));
+        assertThat(only(Check.WISHED, pouch().wished("width", "height + 1 in")).place())
+                .isEqualTo("form.wishedHeight");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3/8 in, 9 3/4 in, false", "3/8 in, 9 in, true", "0 in, 9 3/4 in, true"})
+    void aZipThatClosesTheTopIsNoLongerThanItsEdge(String shows, String zip, boolean fits) {
+        DesignMaker maker = pouch().trims(TrimNeed.of("Z", "Zip", TrimNeed.Kind.ZIP, "zip", "1", zip))
+                .measured(Measurement.of("shows", "Zip shows", Kind.ALLOWANCE, shows))
+                .piece("A", p -> DesignMaker.sized(p, "9 in", p.height()))
+                .piece("B", p -> DesignMaker.sized(p, "9 in", p.height()))
+                .piece("C", p -> DesignMaker.sized(p, "8 in", p.height()));
+        if (fits) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.ZIP_FIT, maker).what().values())
+                    .containsExactly(Value.of("Zip"), measure("9 3/4 in"), measure("9 in"));
+        }
+    }
+
+    @Test
+    void aOneWayPrintStandsOnItsHeadBehindAFoldedBase() {
+        DesignMaker folded = pouch().form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD));
+        assertThat(only(Check.PRINT_AT_FOLD, folded).place()).isEqualTo("pieces.A");
+        nothing(folded.piece("A", p -> DesignMaker.boxed(p, false)));
+    }
+
+    private static Value measure(String typed) {
+        return Value.of(LengthReader.read(typed, LengthUnit.INCH));
+    }
+
+    private static Shape cutOut(String side) {
+        return new Shape(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, side, side);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1 1/4 in, true", "1 in, false"})
+    void cornersOfOuterAndLiningAreCutOutAlike(String lining, boolean alike) {
+        DesignMaker maker = DesignMaker.empty()
+                .pieces(
+                        shaped(Piece.of("A", "Cover", Role.OUTER, "outer", "1", "10 in", "8 in"), cutOut("1 1/4 in")),
+                        shaped(Piece.of("B", "Lining", Role.LINING, "lining", "1", "10 in", "8 in"), cutOut(lining)))
+                .form(new FreeForm(Optional.of("A"), Optional.of("B"), "9 in", "7 in", ""));
+        if (alike) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.PANELS_MATCH, maker).place()).isEqualTo("pieces.B.shape");
+        }
     }
 
     @ParameterizedTest

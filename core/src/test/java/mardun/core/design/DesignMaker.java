@@ -31,6 +31,7 @@ public final class DesignMaker {
     private String name = "Test design";
     private List<String> sizes = List.of("one size");
     private BagForm form = new FreeForm(Optional.empty(), Optional.empty(), "10 in", "8 in", "");
+    private Wished wished = Wished.NOTHING;
     private boolean forChildren;
 
     public static DesignMaker empty() {
@@ -42,6 +43,7 @@ public final class DesignMaker {
         maker.name = design.name();
         maker.sizes = design.sizes();
         maker.form = design.form();
+        maker.wished = design.wished();
         maker.forChildren = design.forChildren();
         maker.measurements.addAll(design.measurements());
         maker.pieces.addAll(design.pieces());
@@ -140,6 +142,11 @@ public final class DesignMaker {
         return this;
     }
 
+    public DesignMaker wished(String width, String height) {
+        wished = new Wished(width, height);
+        return this;
+    }
+
     public DesignMaker forChildren() {
         forChildren = true;
         return this;
@@ -151,6 +158,7 @@ public final class DesignMaker {
                 sizes,
                 measurements,
                 form,
+                wished,
                 pieces,
                 panels,
                 trims,

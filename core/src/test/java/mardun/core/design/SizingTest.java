@@ -67,7 +67,7 @@ class SizingTest {
                 p -> DesignMaker.counted(DesignMaker.sized(p, p.width(), "folded_length(height; depth; seam)"), "1", 1);
         SizedDesign sized = Sizing.of(
                 DesignMaker.from(Pouch.design())
-                        .piece("A", folded)
+                        .piece("A", p -> DesignMaker.boxed(folded.apply(p), false))
                         .piece("B", folded)
                         .form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
                         .make(),
