@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Hatches } from '../ui/Hatches';
+import { BrokenPage } from './BrokenPage';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
@@ -39,6 +40,7 @@ function Shell() {
 const router = createBrowserRouter([
   {
     element: <Shell />,
+    errorElement: <BrokenPage />,
     children: [
       { path: '/', element: <Navigate to="/bench" replace /> },
       { path: '/bench', element: <BenchPage /> },

@@ -10,6 +10,8 @@ export function useUnits() {
   return {
     isInch: inch,
     small: inch ? 'in' : 'cm',
+    /** The length with which a new piece or trim begins. */
+    begun: inch ? '4 in' : '10 cm',
     cloth: inch ? 'yd' : 'm',
     currency: data?.currency ?? '',
     own: (length: LengthView) => (inch ? length.inch : length.metric),

@@ -18,6 +18,7 @@ import { OffcutOffers } from './OffcutOffers';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
+import { useTitle } from '../../ui/useTitle';
 
 type Form = Schemas['BatchForm'];
 type Batch = Schemas['BatchView'];
@@ -114,6 +115,7 @@ function Editor({
   const [confirming, setConfirming] = useState<'cut' | 'finish'>();
   const settled = useSettled(form, 60);
   const isNew = batch === undefined;
+  useTitle(isNew ? 'New batch' : `Batch ${batch.id}: ${form.units} × ${design.document.name}`);
   const planned = isNew || batch.stage === 'PLANNED';
   const previewed = planned && (isNew || draft.isChanged);
   const preview = useQuery({

@@ -6,8 +6,10 @@ import { ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
 import { Tag } from '../../ui/Tag';
 import { day } from '../../ui/units';
+import { useTitle } from '../../ui/useTitle';
 
 export default function BatchesPage() {
+  useTitle('Batches');
   const open = useBatches(true);
   const done = useBatches(false);
   const error = open.error ?? done.error;

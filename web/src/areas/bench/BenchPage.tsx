@@ -11,11 +11,13 @@ import { Tape } from '../../ui/Tape';
 import { day, daysBetween, longDay, useUnits } from '../../ui/units';
 import { FairPanel } from './FairPanel';
 import { FirstSteps } from './FirstSteps';
+import { useTitle } from '../../ui/useTitle';
 
 type Bench = Schemas['BenchView'];
 
 /** Home: what is coming, what to do next, what is short. */
 export default function BenchPage() {
+  useTitle('Bench');
   const { data: bench, error } = useBench();
   const [pinning, setPinning] = useState(false);
   if (error) return <ProblemNotice problem={error} />;

@@ -15,6 +15,7 @@ import { Mat } from './Mat';
 import { SpoiledPanel } from './SpoiledPanel';
 import { WhatIf } from './WhatIf';
 import { AIMS, type Aim } from './words';
+import { useTitle } from '../../ui/useTitle';
 
 type Cutting = Schemas['CuttingView'];
 type Step = Schemas['StepView'];
@@ -73,6 +74,7 @@ function useSearch(cutting: Cutting) {
 }
 
 function Cutting({ cutting }: { cutting: Cutting }) {
+  useTitle(`Cutting, batch ${cutting.batchId}`);
   const units = useUnits();
   const client = useQueryClient();
   const id = cutting.batchId;

@@ -21,6 +21,7 @@ import { MeasurementTable } from './MeasurementTable';
 import { PieceTable } from './PieceTable';
 import { StepTable } from './StepTable';
 import { TrimTab } from './TrimTab';
+import { useTitle } from '../../ui/useTitle';
 
 const RulesPanel = lazy(() => import('./RulesPanel'));
 const QuestionsTab = lazy(() => import('./QuestionsTab'));
@@ -62,6 +63,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     document: design.document,
   });
   const { version, document } = draft.value ?? { version: design.version, document: design.document };
+  useTitle(document.name);
   const client = useQueryClient();
   const [size, setSize] = useState(document.sizes[document.sizes.length - 1] ?? '');
   const [tab, setTab] = useState('measurements');

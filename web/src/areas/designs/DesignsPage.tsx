@@ -12,11 +12,13 @@ import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
+import { useTitle } from '../../ui/useTitle';
 
 const PAGE = 24;
 
 /** All designs, to be found by name, sort, designer or piece. */
 export default function DesignsPage() {
+  useTitle('Designs');
   const [params, setParams] = useSearchParams();
   const search = params.get('search') ?? '';
   const page = Number(params.get('page') ?? '0');

@@ -11,13 +11,11 @@ import { FOLDS, PLACES, ROLES, SHAPE_MEASURES, SHAPES } from './words';
 
 type Piece = Schemas['PieceRow'];
 
-const NEW: Omit<Piece, 'letter' | 'slot'> = {
+const NEW: Omit<Piece, 'letter' | 'slot' | 'width' | 'height'> = {
   name: 'New piece',
   role: 'OUTER',
   quantity: '1',
   layers: 1,
-  width: '10 cm',
-  height: '10 cm',
   shape: { kind: 'RECTANGLE', place: 'BOTTOM', across: '', along: '' },
   edges: { top: '', right: '', bottom: '', left: '' },
   directional: false,
@@ -35,6 +33,7 @@ export function PieceTable({
   onOpen: (letter: string | undefined) => void;
 }) {
   const { document, change } = useEditing();
+  const units = useUnits();
   const rename = useRename();
   const set = (index: number, next: Partial<Piece>) =>
     change({ pieces: replaced(document.pieces, index, next) });
@@ -47,7 +46,9 @@ export function PieceTable({
         onAdd={() => {
           const letter = freeLetter(document);
           const slot = document.slots.find((s) => s.kind === 'CLOTH')?.key ?? 'outer';
-          change({ pieces: [...document.pieces, { ...NEW, letter, slot }] });
+          change({
+            pieces: [...document.pieces, { ...NEW, letter, slot, width: units.begun, height: units.begun }],
+          });
           onOpen(letter);
         }}
       />

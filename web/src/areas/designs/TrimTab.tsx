@@ -14,6 +14,7 @@ const FILLINGS = ['FILLING_BY_WEIGHT', 'FILLING_BY_VOLUME'];
 /** All that isn't cut from cloth, and what it has to fit. */
 export function TrimTab() {
   const { document, change } = useEditing();
+  const units = useUnits();
   const slotOf = (...kinds: string[]) => document.slots.find((s) => kinds.includes(s.kind))?.key ?? '';
   return (
     <>
@@ -30,7 +31,7 @@ export function TrimTab() {
                 kind: 'WEBBING',
                 slot: slotOf('TRIM'),
                 quantity: '1',
-                length: '10 cm',
+                length: units.begun,
                 turnUnder: '',
                 shortest: '',
                 longest: '',

@@ -9,12 +9,14 @@ import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
 import { SupplierPanel } from './SupplierPanel';
+import { useTitle } from '../../ui/useTitle';
 
 type Want = Schemas['WantLine'];
 type Supplier = Schemas['SupplierView'];
 
 /** What to buy for the open batches and the low stock, shop by shop. */
 export default function BuyingPage() {
+  useTitle('To buy');
   const { data, error } = useBuying();
   const { data: suppliers } = useSuppliers();
   const units = useUnits();

@@ -10,6 +10,7 @@ import { fullDay, useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
+import { useTitle } from '../../ui/useTitle';
 
 type Form = Schemas['DeliveryForm'];
 type Line = Schemas['DeliveryLine'];
@@ -28,6 +29,7 @@ const blankLine = (materialId: number): Line => ({
 
 /** What came in one go, typed from its paper: all lines together, with a total that has to add up. */
 export default function DeliveriesPage() {
+  useTitle('Something came');
   const [search] = useSearchParams();
   const { data: suppliers } = useSuppliers();
   const { data: materials } = useMaterials();

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { useSend } from '../../ui/useSend';
+import { useTitle } from '../../ui/useTitle';
 
 type Import = Schemas['ImportView'];
 type Verdict = Schemas['ImportLine']['verdict'];
@@ -29,6 +30,7 @@ const isBusy = (job?: Import) => job?.state === 'READING' || job?.state === 'ENT
 
 /** Lists as CSV: out as they are, in with a look at every line first. */
 export default function FilesPage() {
+  useTitle('Lists in and out');
   const { data: lists, error } = useQuery({
     queryKey: ['lists'],
     queryFn: () => api.get<Schemas['ListView'][]>('/api/lists'),

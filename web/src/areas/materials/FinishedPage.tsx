@@ -11,6 +11,7 @@ import { Panel } from '../../ui/Panel';
 import { fullDay } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
+import { useTitle } from '../../ui/useTitle';
 
 type Goods = Schemas['FinishedGoodsLine'];
 type GoodsKind = Schemas['GoodsForm']['kind'];
@@ -35,6 +36,7 @@ const WORDS: Record<GoodsKind, string> = {
 
 /** Finished bags by design, size, cloth and batch, and the places where they are. */
 export default function FinishedPage() {
+  useTitle('Finished bags');
   const [find, setFind] = useState('');
   const [all, setAll] = useState(false);
   const found = useFinishedGoods(useSettled(find, 150), all);

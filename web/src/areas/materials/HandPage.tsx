@@ -8,9 +8,11 @@ import { ProblemNotice } from '../../ui/Notice';
 import { OffcutDrawing, Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
+import { useTitle } from '../../ui/useTitle';
 
 /** Starts from what is in the hand: what can be made of it, how many, and what that leaves for an hour. */
 export default function HandPage() {
+  useTitle('What can I make of this?');
   const units = useUnits();
   const [search, setSearch] = useSearchParams();
   const { data: materials } = useMaterials();

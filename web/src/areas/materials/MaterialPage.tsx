@@ -16,6 +16,7 @@ import { MaterialPanel } from './MaterialPanel';
 import { MovePart } from './MovePart';
 import { OffersPart } from './OffersPart';
 import { MOVEMENTS, PARTS, SCHOOLS, type Material } from './words';
+import { useTitle } from '../../ui/useTitle';
 
 type Lot = Schemas['LotView'];
 
@@ -28,6 +29,7 @@ export default function MaterialPage() {
   const { data: shelf, error: noShelf } = useShelf(id);
   const past = useShelf(id, on || undefined);
   const [editing, setEditing] = useState(false);
+  useTitle(material?.name);
   if (error || noShelf) return <ProblemNotice problem={error ?? noShelf} />;
   if (!material || !shelf) return <p className="text-soft">Opening …</p>;
   const rolls = shelf.lots.filter((lot) => !lot.size);

@@ -10,6 +10,7 @@ import { useSettled } from '../../ui/useSettled';
 import { useUnits } from '../../ui/units';
 import { MaterialPanel } from './MaterialPanel';
 import { GROUPS, PARTS, type Kind, type Material } from './words';
+import { useTitle } from '../../ui/useTitle';
 
 const OTHER_PLACES = [
   { to: '/materials/stock-take', label: 'Stock-take' },
@@ -23,6 +24,7 @@ const PAGE = 60;
 type Short = Map<number, Schemas['AmountView']>;
 
 export default function MaterialsPage() {
+  useTitle('Materials');
   const { data: bench } = useBench();
   const [search, setSearch] = useSearchParams();
   const [adding, setAdding] = useState<Kind>();

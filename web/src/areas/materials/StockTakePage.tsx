@@ -10,6 +10,7 @@ import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { typedAs } from './words';
+import { useTitle } from '../../ui/useTitle';
 
 type Line = Schemas['CountLine'];
 
@@ -22,6 +23,7 @@ const keyOf = (line: Line) => `${line.materialId}-${line.lotId ?? ''}-${line.par
 
 /** A walk along the shelf: what is there is typed place by place, and differences become movements. */
 export default function StockTakePage() {
+  useTitle('Stock-take');
   const units = useUnits();
   const request = useRequestId();
   const [place, setPlace] = useState<string>();

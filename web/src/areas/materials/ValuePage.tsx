@@ -9,9 +9,11 @@ import { ProblemNotice } from '../../ui/Notice';
 import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { GROUPS, SCHOOLS } from './words';
+import { useTitle } from '../../ui/useTitle';
 
 /** What the shelf is worth at the end of a day, by the maker's school, and the small old offcuts to be thrown out. */
 export default function ValuePage() {
+  useTitle('What the shelf is worth');
   const units = useUnits();
   const today = useToday();
   const [chosen, setOn] = useState<string>();

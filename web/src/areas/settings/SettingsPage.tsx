@@ -7,11 +7,13 @@ import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
+import { useTitle } from '../../ui/useTitle';
 
 type Form = Schemas['SettingsForm'];
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
 export default function SettingsPage() {
+  useTitle('Settings');
   const { data, error } = useSettings();
   if (error) return <ProblemNotice problem={error} />;
   if (!data) return <p className="text-soft">Opening the settings …</p>;

@@ -31,6 +31,9 @@ final class Chromium implements BeforeAllCallback, AfterAllCallback {
             "--disable-component-update",
             "--disable-sync");
 
+    /** Where it is tomorrow already; today is what the application's machine says, never what the browser's does. */
+    private static final String ZONE = "Pacific/Kiritimati";
+
     /** A cold application on a busy machine may take its time, in milliseconds. */
     private static final double PATIENCE = 15_000;
 
@@ -65,7 +68,8 @@ final class Chromium implements BeforeAllCallback, AfterAllCallback {
     }
 
     BrowserContext context() {
-        return browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        return browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setTimezoneId(ZONE));
     }
 
     /** A page of its own context, whose complaints on the console are kept. */

@@ -17,6 +17,9 @@ import java.util.stream.Stream;
 /** The packaged application as a process of its own, on a free port and a scratch folder. */
 final class PackagedApp implements AutoCloseable {
 
+    /** Where it is yesterday for most of the world, and always another day than in the browsers of these tests. */
+    private static final String ZONE = "Pacific/Pago_Pago";
+
     private static final Duration STARTS_WITHIN = Duration.ofMinutes(2);
 
     private static final String JAVA =
@@ -77,6 +80,7 @@ final class PackagedApp implements AutoCloseable {
                 JAVA,
                 "-XX:TieredStopAtLevel=1",
                 "-Xmx256m",
+                "-Duser.timezone=" + ZONE,
                 "-XX:+UseSerialGC",
                 "-XX:SharedArchiveFile=" + SPREAD_OUT.resolve("classes.jsa"),
                 "-jar",

@@ -32,6 +32,7 @@ import mardun.core.making.Stage;
 import mardun.core.making.Step;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.material.Shrinkage;
 import mardun.core.measure.Extent;
@@ -105,7 +106,9 @@ final class BatchSheetWriter {
                                 sheets.finished(finished, document.form().kind()))
                         .orElse(null),
                 sheets.ticket(plan, ownPrice).orElse(null),
-                cautions(design.steps()),
+                Arrays.stream(Stage.values())
+                        .flatMap(stage -> cautions(planned, stage))
+                        .toList(),
                 Stream.concat(plan.findings().stream(), licence.stream())
                         .map(writer::finding)
                         .toList());
@@ -159,14 +162,22 @@ final class BatchSheetWriter {
         return lines;
     }
 
-    private static List<CautionView> cautions(List<Step> steps) {
-        return Arrays.stream(Stage.values())
-                .flatMap(stage -> cautions(steps, stage))
-                .toList();
-    }
-
-    private static Stream<CautionView> cautions(List<Step> steps, Stage stage) {
-        return Caution.forStage(steps, stage).stream()
-                .map(caution -> new CautionView(stage, caution.title(), caution.text()));
+    /** The cautions for a stage of a batch, with what it is made of. */
+    static Stream<CautionView> cautions(Planned planned, Stage stage) {
+        Caution.Here here = new Caution.Here(
+                stage,
+                planned.design().steps().stream()
+                        .filter(step -> step.stage() == stage)
+                        .toList(),
+                planned.supplies().stream()
+                        .flatMap(supply -> supply.ware().stream())
+                        .collect(Collectors.toSet()),
+                planned.supplies().stream()
+                        .filter(supply -> supply.kind() == MaterialKind.FILLING_BY_WEIGHT
+                                || supply.kind() == MaterialKind.FILLING_BY_VOLUME)
+                        .map(Supply::name)
+                        .toList(),
+                planned.design().forChildren());
+        return Caution.at(here).stream().map(caution -> new CautionView(stage, caution.title(), caution.text()));
     }
 }

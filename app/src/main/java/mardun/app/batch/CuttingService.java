@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchPlans.Planned;
-import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.batch.CuttingViews.ClothView;
 import mardun.app.batch.CuttingViews.CuttingView;
 import mardun.app.batch.CuttingViews.PieceKind;
@@ -38,7 +37,6 @@ import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
-import mardun.core.caution.Caution;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
@@ -130,9 +128,7 @@ public class CuttingService {
                         .map(cloth -> cloth(cloth, planned, all, colours, current))
                         .toList(),
                 trims(planned, current),
-                Caution.forStage(planned.design().steps(), Stage.CUT).stream()
-                        .map(caution -> new CautionView(Stage.CUT, caution.title(), caution.text()))
-                        .toList());
+                BatchSheetWriter.cautions(planned, Stage.CUT).toList());
     }
 
     /** The trims, with the rolls from which their lengths are cut. */

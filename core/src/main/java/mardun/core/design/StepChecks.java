@@ -120,7 +120,7 @@ final class StepChecks {
                             "steps." + step.key(),
                             Sentence.of("“" + step.name() + "” puts an iron on "
                                     + sized.nameOf(use.letter()).orElse(use.letter()) + ", and " + cloth.words()
-                                    + " can't be ironed: it melts and fumes."),
+                                    + " can't be ironed: " + cloth.underAnIron() + "."),
                             Sentence.of("Finger-press it, roll it, or hold it under clips.")));
         }
     }

@@ -57,6 +57,11 @@ public enum ClothKind {
         return ironable;
     }
 
+    /** What an iron does to it, where none may touch it. */
+    public String underAnIron() {
+        return this == CORK ? "it dries out and comes off its backing" : "it melts and fumes";
+    }
+
     /** Whether its edge is overlocked or zigzagged. */
     public boolean frays() {
         return frays;

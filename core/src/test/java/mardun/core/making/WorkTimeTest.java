@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.core.caution.Caution;
 import mardun.core.making.DayPlan.Laid;
 import mardun.core.making.DayPlan.Work;
 import org.junit.jupiter.api.Test;
@@ -73,29 +72,6 @@ class WorkTimeTest {
                 DayPlan.lay(List.of(new Work("a", Duration.ofHours(1), Optional.empty())), Map.of(), MONDAY);
         assertThat(none.laid()).isEmpty();
         assertThat(none.ready()).isEmpty();
-    }
-
-    @Test
-    void cautionsStandWhereTheirStationIsUsed() {
-        List<Step> steps = List.of(
-                step(3, 10, 0),
-                new Step(
-                        "press",
-                        "Press",
-                        Stage.FINISH,
-                        Station.PRESS,
-                        SetUp.NONE,
-                        Duration.ZERO,
-                        Duration.ZERO,
-                        Duration.ZERO,
-                        "",
-                        "",
-                        "",
-                        List.of(),
-                        List.of()));
-        assertThat(Caution.forStage(steps, Stage.SEW)).containsExactly(Caution.NEEDLE);
-        assertThat(Caution.forStage(steps, Stage.FINISH)).containsExactly(Caution.IRON);
-        assertThat(Caution.forStage(steps, Stage.CUT)).isEmpty();
     }
 
     private static Step step(int perUnit, int perBatch, int passive) {
