@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { TextField } from './Field';
 
 /**
@@ -38,6 +38,18 @@ export function NameField({
     if (why) setRefused(why);
     else forget();
   };
+  // Where Escape closes the panel around it the field goes without being left.
+  const latest = useRef({ typed, value, onName });
+  useEffect(() => {
+    latest.current = { typed, value, onName };
+  });
+  useEffect(
+    () => () => {
+      const { typed: left, value: before, onName: take } = latest.current;
+      if (!sending.current && left !== undefined && left.trim() !== before) void take(left.trim());
+    },
+    [],
+  );
   return (
     <TextField
       label={label}
@@ -55,10 +67,13 @@ export function NameField({
         if (event.key === 'Enter') {
           event.preventDefault();
           void finish();
-        } else if (event.key === 'Escape' && typed !== undefined) {
+        } else if (
+          event.key === 'Escape' &&
+          typed !== undefined &&
+          !event.currentTarget.closest('[role=dialog]')
+        ) {
           event.stopPropagation();
-          if (event.currentTarget.closest('[role=dialog]')) void finish();
-          else forget();
+          forget();
         }
       }}
     />

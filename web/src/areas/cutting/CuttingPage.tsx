@@ -23,6 +23,9 @@ type Step = Schemas['StepView'];
 const SECONDS = 1;
 const LONG_SECONDS = 5;
 const LOOK_EVERY = 600;
+
+/** In bytes; the server takes no more at once. */
+const LARGEST_FILE = 25_000_000;
 /** Shown in the place of a cloth. */
 const LENGTHS = 'lengths';
 
@@ -541,6 +544,12 @@ function Files({
   });
   const read = async (file: File) => {
     setUnreadable(undefined);
+    if (file.size > LARGEST_FILE) {
+      setUnreadable(
+        `“${file.name}” has ${Math.round(file.size / 1e6)} MB; a layout has at most ${LARGEST_FILE / 1e6} MB. Take one that was saved here.`,
+      );
+      return;
+    }
     try {
       send.mutate(JSON.parse(await file.text()));
     } catch {

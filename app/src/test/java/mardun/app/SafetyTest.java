@@ -67,6 +67,18 @@ class SafetyTest {
     }
 
     @Test
+    void whatIsFarTooLargeIsTurnedAwayUnread() throws IOException {
+        String head =
+                "PUT /api/batches/1/cutting/1/layout HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n";
+        assertThat(answer(head + "Content-Length: 60000000\r\n\r\n"))
+                .startsWith("HTTP/1.1 413")
+                .contains("This has 60 MB, and Mardun takes at most 25 MB");
+        assertThat(answer(head + "Transfer-Encoding: chunked\r\n\r\n0\r\n\r\n"))
+                .startsWith("HTTP/1.1 411")
+                .contains("Send it with its length");
+    }
+
+    @Test
     void aRequestWithoutTheTokenChangesNothing() {
         HttpResponse<String> answer =
                 APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs"))
@@ -147,12 +159,30 @@ class SafetyTest {
     }
 
     private static String statusLine(String request) throws IOException {
-        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), APP.port())) {
-            OutputStream out = socket.getOutputStream();
-            out.write(request.getBytes(StandardCharsets.US_ASCII));
-            out.flush();
+        try (Socket socket = asked(request)) {
             return new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))
                     .readLine();
         }
+    }
+
+    /** What is answered, as far as the end of its sentence. */
+    private static String answer(String request) throws IOException {
+        try (Socket socket = asked(request)) {
+            StringBuilder answer = new StringBuilder();
+            while (answer.indexOf("}") < 0) {
+                int read = socket.getInputStream().read();
+                assertThat(read).as(answer.toString()).isNotNegative();
+                answer.append((char) read);
+            }
+            return answer.toString();
+        }
+    }
+
+    private static Socket asked(String request) throws IOException {
+        Socket socket = new Socket(InetAddress.getLoopbackAddress(), APP.port());
+        OutputStream out = socket.getOutputStream();
+        out.write(request.getBytes(StandardCharsets.US_ASCII));
+        out.flush();
+        return socket;
     }
 }

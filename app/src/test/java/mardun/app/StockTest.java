@@ -2,6 +2,9 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -767,6 +770,24 @@ class StockTest {
         Answer none = APP.delete(path + second.body().get("version").asLong());
         assertThat(none.body().get("photo")).isNull();
         assertThat(APP.folder().resolve("pictures").toFile().list()).isEmpty();
+    }
+
+    @Test
+    void aNewPhotoStaysEvenIfTheOldOneCantBeRemoved() throws IOException {
+        long cloth = enter(APP.cloth("With a stubborn photo", "44 in", "9.00", ""));
+        byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 7};
+        String path = "/api/materials/" + cloth + "/photo?version=";
+        Answer first = APP.uploadInPlace(path + "0", png);
+        Path pictures = APP.folder().resolve("pictures");
+        Path old = pictures.resolve(pictures.toFile().list()[0]);
+        Files.delete(old);
+        Files.createDirectories(old.resolve("not empty"));
+        Answer second = APP.uploadInPlace(path + first.body().get("version").asLong(), png);
+        assertThat(second.status()).isEqualTo(200);
+        assertThat(APP.text(second.body().get("photo").asString())).contains("PNG");
+        Files.delete(old.resolve("not empty"));
+        Files.delete(old);
+        APP.delete(path + second.body().get("version").asLong());
     }
 
     @Test

@@ -21,6 +21,9 @@ public class LayoutQueue {
 
     private static final Logger LOG = LoggerFactory.getLogger(LayoutQueue.class);
 
+    /** So many batches' last runs can be asked about; each holds its pieces and cloths. */
+    private static final int MOST_REMEMBERED = 16;
+
     private final CuttingSheets sheets;
     private final Map<Long, LayoutRun> runs = new ConcurrentHashMap<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
@@ -42,6 +45,7 @@ public class LayoutQueue {
      */
     public LayoutRun begin(
             long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, Consumer<Runnable> keeping) {
+        forgetTheOldRuns();
         return runs.compute(batchId, (id, before) -> {
             if (before != null && before.state() != LayoutRun.State.ENDED) {
                 return before;
@@ -50,6 +54,12 @@ public class LayoutQueue {
             worker.execute(() -> work(batchId, run, aim, keeping));
             return run;
         });
+    }
+
+    private void forgetTheOldRuns() {
+        if (runs.size() >= MOST_REMEMBERED) {
+            runs.values().removeIf(run -> run.state() == LayoutRun.State.ENDED);
+        }
     }
 
     private void work(long batchId, LayoutRun run, Aim aim, Consumer<Runnable> keeping) {

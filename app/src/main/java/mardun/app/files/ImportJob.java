@@ -12,15 +12,24 @@ import mardun.app.files.ImportViews.ImportView;
 import mardun.app.files.ListSheet.Verdict;
 import org.jspecify.annotations.Nullable;
 
-/** A file on its way in; asked for its progress by one thread while another works on it. */
+/**
+ * A file on its way in; asked for its progress by one thread while another works on it. Once it is over it keeps only what is
+ * shown of it.
+ */
 final class ImportJob {
+
+    private static final int LINES_SHOWN = 200;
+
+    /** What a file turned out to be. */
+    private record Seen(int lines, String separator, String encoding, List<String> unknown) {}
 
     private final String id = UUID.randomUUID().toString();
     private final ListSheet list;
     private final List<ImportLine> lines = new ArrayList<>();
     private final Map<Verdict.Kind, Integer> counts = new EnumMap<>(Verdict.Kind.class);
     private ImportState state = ImportState.READING;
-    private @Nullable SheetFile file;
+    private List<SheetLine> sheetLines = List.of();
+    private @Nullable Seen seen;
     private @Nullable String refusal;
     private int done;
     private boolean givenUp;
@@ -38,11 +47,16 @@ final class ImportJob {
     }
 
     synchronized void opened(SheetFile opened) {
-        file = opened;
+        sheetLines = opened.lines();
+        seen = new Seen(
+                sheetLines.size(),
+                separatorWord(opened.separator()),
+                opened.encoding().displayName(),
+                opened.unknown());
     }
 
     synchronized List<SheetLine> sheetLines() {
-        return file == null ? List.of() : file.lines();
+        return sheetLines;
     }
 
     /** Begins to look at the lines, or to look at them again. */
@@ -62,6 +76,28 @@ final class ImportJob {
     synchronized void end(ImportState newState, @Nullable String newRefusal) {
         state = newState;
         refusal = newRefusal;
+        freeWhatIsOver();
+    }
+
+    /** Whether nothing more will happen to it unless the maker says so. */
+    synchronized boolean isAtRest() {
+        return state != ImportState.READING && state != ImportState.ENTERING;
+    }
+
+    private void freeWhatIsOver() {
+        if (isAtRest() && state != ImportState.READ) {
+            List<ImportLine> shown = shown();
+            lines.clear();
+            lines.addAll(shown);
+            sheetLines = List.of();
+        }
+    }
+
+    private List<ImportLine> shown() {
+        return lines.stream()
+                .sorted(Comparator.comparing((ImportLine line) -> line.verdict() != Verdict.Kind.REFUSE))
+                .limit(LINES_SHOWN)
+                .toList();
     }
 
     /** Whether what was read may be entered; whoever asks first enters it. */
@@ -77,6 +113,7 @@ final class ImportJob {
         givenUp = true;
         if (state == ImportState.READ) {
             state = ImportState.GIVEN_UP;
+            freeWhatIsOver();
         }
     }
 
@@ -85,29 +122,22 @@ final class ImportJob {
     }
 
     /** How far it is, with some of its lines: those that are refused first. */
-    synchronized ImportView view(int mostLines) {
-        boolean lookedAtAll = state != ImportState.READING && state != ImportState.ENTERING;
+    synchronized ImportView view() {
         return new ImportView(
                 id,
                 list.key(),
                 state,
                 done,
-                sheetLines().size(),
+                seen == null ? 0 : seen.lines(),
                 counts.getOrDefault(Verdict.Kind.ADD, 0),
                 counts.getOrDefault(Verdict.Kind.CHANGE, 0),
                 counts.getOrDefault(Verdict.Kind.SAME, 0),
                 counts.getOrDefault(Verdict.Kind.REFUSE, 0),
                 refusal,
-                file == null ? null : separatorWord(file.separator()),
-                file == null ? null : file.encoding().displayName(),
-                file == null ? List.of() : file.unknown(),
-                lookedAtAll
-                        ? lines.stream()
-                                .sorted(Comparator.comparing(
-                                        (ImportLine line) -> line.verdict() != Verdict.Kind.REFUSE))
-                                .limit(mostLines)
-                                .toList()
-                        : List.of());
+                seen == null ? null : seen.separator(),
+                seen == null ? null : seen.encoding(),
+                seen == null ? List.of() : seen.unknown(),
+                isAtRest() ? shown() : List.of());
     }
 
     private static String separatorWord(char separator) {

@@ -2,6 +2,7 @@ package mardun.app.files;
 
 import jakarta.annotation.PreDestroy;
 import jakarta.persistence.EntityManager;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +36,6 @@ public class ImportService {
 
     private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
     private static final int MOST_JOBS = 8;
-    private static final int LINES_SHOWN = 200;
     private static final int LINES_HELD = 200;
 
     private final Map<String, ListSheet> lists = new LinkedHashMap<>();
@@ -94,17 +94,29 @@ public class ImportService {
     public ImportView open(String key, byte[] bytes) {
         ImportJob job = new ImportJob(list(key));
         synchronized (jobs) {
+            makeRoom();
             jobs.put(job.id(), job);
-            if (jobs.size() > MOST_JOBS) {
-                jobs.remove(jobs.keySet().iterator().next());
-            }
         }
         worker.submit(() -> look(job, bytes));
-        return job.view(LINES_SHOWN);
+        return job.view();
+    }
+
+    /** Forgets the oldest files that nobody works on; one that is being read or entered is never let go. */
+    private void makeRoom() {
+        Iterator<ImportJob> oldest = jobs.values().iterator();
+        while (jobs.size() >= MOST_JOBS && oldest.hasNext()) {
+            if (oldest.next().isAtRest()) {
+                oldest.remove();
+            }
+        }
+        if (jobs.size() >= MOST_JOBS) {
+            throw RefusedException.conflict(
+                    MOST_JOBS + " files are being read or entered. Wait until one of them is done, or give one up.");
+        }
     }
 
     public ImportView get(String id) {
-        return job(id).view(LINES_SHOWN);
+        return job(id).view();
     }
 
     /** Begins to enter what was looked at; all of it or nothing. */
@@ -115,7 +127,7 @@ public class ImportService {
                     "This file can't be entered: lines of it are refused, or it was entered already.");
         }
         worker.submit(() -> enter(job));
-        return job.view(LINES_SHOWN);
+        return job.view();
     }
 
     /** Stops working on a file; what wasn't entered yet won't be. */

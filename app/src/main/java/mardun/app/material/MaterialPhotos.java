@@ -10,6 +10,8 @@ import java.util.UUID;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
@@ -26,6 +28,8 @@ class MaterialPhotos {
             "jpg", MediaType.IMAGE_JPEG,
             "png", MediaType.IMAGE_PNG,
             "webp", MediaType.parseMediaType("image/webp"));
+
+    private static final Logger LOG = LoggerFactory.getLogger(MaterialPhotos.class);
 
     private final MaterialRepository materials;
     private final MaterialService views;
@@ -51,17 +55,19 @@ class MaterialPhotos {
         String kind = kind(bytes);
         String name = UUID.randomUUID() + "." + kind;
         write(name, bytes);
+        Optional<String> old;
         try {
-            replace(id, version, name).ifPresent(this::delete);
+            old = replace(id, version, name);
         } catch (RuntimeException refused) {
-            delete(name);
+            forget(name);
             throw refused;
         }
+        old.ifPresent(this::forget);
         return views.get(id);
     }
 
     MaterialView remove(long id, long version) {
-        replace(id, version, null).ifPresent(this::delete);
+        replace(id, version, null).ifPresent(this::forget);
         return views.get(id);
     }
 
@@ -127,11 +133,12 @@ class MaterialPhotos {
         }
     }
 
-    private void delete(String name) {
+    /** Removes a file that no material shows; one that can't be removed just stays in the folder. */
+    private void forget(String name) {
         try {
             Files.deleteIfExists(folder.resolve(name));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        } catch (IOException stays) {
+            LOG.warn("The photo {} is shown no more, but can't be removed", name, stays);
         }
     }
 }

@@ -129,14 +129,13 @@ public final class BatchPlanner {
         List<TrimLine> trims = sized.trims().stream()
                 .map(t -> new TrimLine(t, Math.multiplyExact((long) units, t.count())))
                 .toList();
-        Map<String, Supply> bySlot = new LinkedHashMap<>();
-        supplies.forEach(supply -> bySlot.put(supply.slot(), supply));
+        Slots slots = Slots.of(design, supplies);
         findings.addAll(unfit(design, supplies));
         List<Need> needs = new ArrayList<>();
-        needs.addAll(clothNeeds(pieces, bySlot, sheets, findings));
-        needs.addAll(trimNeeds(trims, bySlot, workroom, findings));
-        needs.addAll(notionNeeds(withoutSliders(sized.notions(), trims, design, bySlot), units, bySlot, findings));
-        needs.addAll(fillingNeeds(sized.fillings(), units, bySlot, findings));
+        needs.addAll(clothNeeds(pieces, slots, sheets, findings));
+        needs.addAll(trimNeeds(trims, slots, workroom, findings));
+        needs.addAll(notionNeeds(withoutSliders(sized.notions(), trims, design, slots), units, slots, findings));
+        needs.addAll(fillingNeeds(sized.fillings(), units, slots, findings));
         needs.stream().filter(need -> !ShelfLimits.holds(need.amount())).forEach(need -> findings.add(tooMuch(need)));
         WorkTime time = WorkTime.of(design.steps(), units);
         boolean complete = findings.stream().noneMatch(Finding::isRefused);
@@ -205,6 +204,22 @@ public final class BatchPlanner {
                 : Optional.empty();
     }
 
+    /** What fills the slots, by their keys, and what the design calls them. */
+    private record Slots(Map<String, Supply> filled, Map<String, String> labels) {
+
+        static Slots of(Design design, List<Supply> supplies) {
+            Map<String, Supply> filled = new LinkedHashMap<>();
+            supplies.forEach(supply -> filled.put(supply.slot(), supply));
+            Map<String, String> labels = new LinkedHashMap<>();
+            design.slots().forEach(slot -> labels.put(slot.key(), slot.label()));
+            return new Slots(filled, labels);
+        }
+
+        String label(String slot) {
+            return labels.getOrDefault(slot, slot);
+        }
+    }
+
     private static Finding tooMuch(Need need) {
         return Finding.refused(
                 "slots." + need.supply().slot(),
@@ -234,12 +249,9 @@ public final class BatchPlanner {
     }
 
     private List<Need> clothNeeds(
-            List<PieceLine> pieces,
-            Map<String, Supply> bySlot,
-            Map<String, CuttingSheet> sheets,
-            List<Finding> findings) {
+            List<PieceLine> pieces, Slots slots, Map<String, CuttingSheet> sheets, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        bySupply(pieces, line -> line.piece().piece().slot(), MaterialKind.CLOTH, bySlot, findings)
+        bySupply(pieces, line -> line.piece().piece().slot(), MaterialKind.CLOTH, slots, findings)
                 .forEach((supply, lines) -> {
                     try {
                         needs.add(clothNeed(supply, lines, Optional.ofNullable(sheets.get(supply.key()))));
@@ -361,15 +373,14 @@ public final class BatchPlanner {
                         .gives(new Value.OnTheShelf(bought)));
     }
 
-    private static List<Need> trimNeeds(
-            List<TrimLine> lines, Map<String, Supply> bySlot, Workroom workroom, List<Finding> findings) {
+    private static List<Need> trimNeeds(List<TrimLine> lines, Slots slots, Workroom workroom, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        Predicate<TrimLine> closed = line -> isClosedZip(line, bySlot);
+        Predicate<TrimLine> closed = line -> isClosedZip(line, slots);
         List<TrimLine> fromRolls = lines.stream().filter(closed.negate()).toList();
-        bySupply(fromRolls, line -> line.trim().trim().slot(), MaterialKind.TRIM, bySlot, findings)
+        bySupply(fromRolls, line -> line.trim().trim().slot(), MaterialKind.TRIM, slots, findings)
                 .forEach((supply, its) -> needs.add(trimNeed(supply, its, workroom)));
         List<TrimLine> closedZips = lines.stream().filter(closed).toList();
-        bySupply(closedZips, line -> line.trim().trim().slot(), MaterialKind.NOTION, bySlot, findings)
+        bySupply(closedZips, line -> line.trim().trim().slot(), MaterialKind.NOTION, slots, findings)
                 .forEach((supply, its) -> needs.add(zipNeed(supply, its, findings)));
         return needs;
     }
@@ -444,11 +455,11 @@ public final class BatchPlanner {
 
     /** A closed-end zip brings its slider; only tape takes one each. */
     private static List<SizedNotion> withoutSliders(
-            List<SizedNotion> notions, List<TrimLine> trims, Design design, Map<String, Supply> bySlot) {
+            List<SizedNotion> notions, List<TrimLine> trims, Design design, Slots slots) {
         List<TrimLine> zips = trims.stream()
                 .filter(line -> line.trim().trim().kind() == TrimNeed.Kind.ZIP)
                 .toList();
-        boolean allClosed = !zips.isEmpty() && zips.stream().allMatch(line -> isClosedZip(line, bySlot));
+        boolean allClosed = !zips.isEmpty() && zips.stream().allMatch(line -> isClosedZip(line, slots));
         Set<String> sliders = design.slots().stream()
                 .filter(slot -> slot.ware().filter(Ware.SLIDER::equals).isPresent())
                 .map(MaterialSlot::key)
@@ -460,17 +471,16 @@ public final class BatchPlanner {
                 : notions;
     }
 
-    private static boolean isClosedZip(TrimLine line, Map<String, Supply> bySlot) {
+    private static boolean isClosedZip(TrimLine line, Slots slots) {
         return line.trim().trim().kind() == TrimNeed.Kind.ZIP
-                && Optional.ofNullable(bySlot.get(line.trim().trim().slot()))
+                && Optional.ofNullable(slots.filled().get(line.trim().trim().slot()))
                         .flatMap(Supply::zip)
                         .isPresent();
     }
 
-    private static List<Need> notionNeeds(
-            List<SizedNotion> notions, int units, Map<String, Supply> bySlot, List<Finding> findings) {
+    private static List<Need> notionNeeds(List<SizedNotion> notions, int units, Slots slots, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
-        bySupply(notions, notion -> notion.notion().slot(), MaterialKind.NOTION, bySlot, findings)
+        bySupply(notions, notion -> notion.notion().slot(), MaterialKind.NOTION, slots, findings)
                 .forEach((supply, its) -> needs.addAll(notionNeeds(supply, its, units)));
         return needs;
     }
@@ -520,7 +530,7 @@ public final class BatchPlanner {
     }
 
     private static List<Need> fillingNeeds(
-            List<SizedFilling> fillings, int units, Map<String, Supply> bySlot, List<Finding> findings) {
+            List<SizedFilling> fillings, int units, Slots slots, List<Finding> findings) {
         List<Need> needs = new ArrayList<>();
         for (Bulk.Kind kind : Bulk.Kind.values()) {
             MaterialKind wanted =
@@ -528,7 +538,7 @@ public final class BatchPlanner {
             List<SizedFilling> its = fillings.stream()
                     .filter(filling -> filling.amount().kind() == kind)
                     .toList();
-            bySupply(its, filling -> filling.filling().slot(), wanted, bySlot, findings)
+            bySupply(its, filling -> filling.filling().slot(), wanted, slots, findings)
                     .forEach((supply, filled) -> needs.add(fillingNeed(supply, filled, units)));
         }
         return needs;
@@ -550,16 +560,12 @@ public final class BatchPlanner {
 
     /** What is asked of each material: two slots filled from the same one draw on the same shelf. */
     private static <T> Map<Supply, List<T>> bySupply(
-            List<T> lines,
-            Function<T, String> slotOf,
-            MaterialKind kind,
-            Map<String, Supply> bySlot,
-            List<Finding> findings) {
+            List<T> lines, Function<T, String> slotOf, MaterialKind kind, Slots slots, List<Finding> findings) {
         Map<String, Supply> firstByKey = new LinkedHashMap<>();
         Map<Supply, List<T>> grouped = new LinkedHashMap<>();
         Map<String, Optional<Supply>> asked = new LinkedHashMap<>();
         for (T line : lines) {
-            asked.computeIfAbsent(slotOf.apply(line), slot -> supply(slot, kind, bySlot, findings))
+            asked.computeIfAbsent(slotOf.apply(line), slot -> supply(slot, kind, slots, findings))
                     .ifPresent(supply -> {
                         firstByKey.putIfAbsent(supply.key(), supply);
                         grouped.computeIfAbsent(firstByKey.get(supply.key()), s -> new ArrayList<>())
@@ -569,20 +575,19 @@ public final class BatchPlanner {
         return grouped;
     }
 
-    private static Optional<Supply> supply(
-            String slot, MaterialKind kind, Map<String, Supply> bySlot, List<Finding> findings) {
-        Supply supply = bySlot.get(slot);
+    private static Optional<Supply> supply(String slot, MaterialKind kind, Slots slots, List<Finding> findings) {
+        Supply supply = slots.filled().get(slot);
         if (supply == null) {
             findings.add(Finding.refused(
                     "slots." + slot,
-                    Sentence.of("Nothing is chosen for “" + slot + "”."),
+                    Sentence.of("Nothing is chosen for “{0}”.", Value.of(slots.label(slot))),
                     Sentence.of("Choose a material for it.")));
             return Optional.empty();
         }
         if (supply.kind() != kind) {
             findings.add(Finding.refused(
                     "slots." + slot,
-                    Sentence.of("“" + supply.name() + "” can't be used for “" + slot + "”."),
+                    Sentence.of("“{0}” can't be used for “{1}”.", Value.of(supply.name()), Value.of(slots.label(slot))),
                     Sentence.of("Choose a material of the right kind.")));
             return Optional.empty();
         }

@@ -1,0 +1,56 @@
+package mardun.app.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Turns what is far too large away before anything of it is read: the largest layout of the largest batch takes a few
+ * megabytes. Lists and photos have smaller limits of their own.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+class RequestSizeFilter extends OncePerRequestFilter {
+
+    static final int MOST_BYTES = 25_000_000;
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        long length = request.getContentLengthLong();
+        if (length > MOST_BYTES) {
+            refuse(
+                    response,
+                    HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
+                    "too-large",
+                    "This has " + length / 1_000_000 + " MB, and Mardun takes at most " + MOST_BYTES / 1_000_000
+                            + " MB at once. Nothing of it was read.");
+        } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
+            refuse(
+                    response,
+                    HttpServletResponse.SC_LENGTH_REQUIRED,
+                    "length",
+                    "This doesn't say how long it is. Send it with its length.");
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+
+    private static void refuse(HttpServletResponse response, int status, String type, String detail)
+            throws IOException {
+        response.setStatus(status);
+        // What is still on its way isn't waited for.
+        response.setHeader(HttpHeaders.CONNECTION, "close");
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getWriter()
+                .write("{\"type\":\"/problems/" + type + "\",\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
+    }
+}
