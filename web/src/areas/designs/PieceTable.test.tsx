@@ -103,6 +103,17 @@ describe('the pieces of a design', () => {
     expect(screen.getByRole('dialog', { name: 'BA · Front' })).toBeVisible();
   });
 
+  it('keep the letter that was typed when the panel is closed, which stays closed', async () => {
+    const renamed = { ...start(), pieces: [piece('T', 'Front'), piece('B', 'Lining')] };
+    const { current } = editor(<Table />, start());
+    server({ '/api/designs/renamed': renamed });
+    await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
+    await userEvent.type(within(screen.getByRole('dialog')).getByLabelText('Letter'), '{Backspace}T{Escape}');
+    expect(await screen.findByRole('button', { name: 'T · Front' })).toBeVisible();
+    expect(current.document.pieces.map((p) => p.letter)).toEqual(['T', 'B']);
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
   it('say why a letter is refused, and leave everything as it was', async () => {
     const { current } = editor(<Table />, start());
     refusing('“B” is taken. Type another name; so far it is “A”.');

@@ -1,3 +1,4 @@
+import type { Dispatch, SetStateAction } from 'react';
 import type { Schemas } from '../../api/client';
 import { Panel } from '../../ui/Panel';
 import { PieceShape } from '../../ui/PieceDrawing';
@@ -30,7 +31,7 @@ export function PieceTable({
   onOpen,
 }: {
   opened?: string;
-  onOpen: (letter: string | undefined) => void;
+  onOpen: Dispatch<SetStateAction<string | undefined>>;
 }) {
   const { document, change } = useEditing();
   const units = useUnits();
@@ -134,7 +135,7 @@ export function PieceTable({
           onChange={(next) => set(openedAt, next)}
           onLetter={async (letter) => {
             const refused = await rename('LETTER', opened ?? '', letter);
-            if (!refused) onOpen(letter);
+            if (!refused) onOpen((now) => (now === opened ? letter : now));
             return refused;
           }}
           onClose={() => onOpen(undefined)}
