@@ -47,7 +47,7 @@ class RequestSizeFilter extends OncePerRequestFilter {
     private static void refuse(HttpServletResponse response, int status, String type, String detail)
             throws IOException {
         response.setStatus(status);
-        // What is still on its way isn't waited for.
+        // The rest may still be on its way, so nothing more can come over this connection.
         response.setHeader(HttpHeaders.CONNECTION, "close");
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.getWriter()
