@@ -53,13 +53,14 @@ export const useMaterialLists = (
   lists: { kind: Schemas['MaterialView']['kind']; size: number }[],
   query: string,
   low: boolean,
+  putAway: boolean,
 ) =>
   useQueries({
     queries: lists.map(({ kind, size }) => ({
-      queryKey: [...keys.materials, 'list', kind, query, low, size],
+      queryKey: [...keys.materials, 'list', kind, query, low, putAway, size],
       queryFn: () =>
         api.get<Schemas['PageViewMaterialView']>(
-          `/api/materials?kind=${kind}&size=${size}&low=${low}&query=${encodeURIComponent(query)}`,
+          `/api/materials?kind=${kind}&size=${size}&low=${low}&putAway=${putAway}&query=${encodeURIComponent(query)}`,
         ),
       placeholderData: keepPreviousData,
     })),

@@ -606,6 +606,22 @@ export interface paths {
     get: operations['readDesign'];
     put: operations['changeDesign'];
     post?: never;
+    delete: operations['removeDesign'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/put-away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['putDesignAway'];
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -814,7 +830,7 @@ export interface paths {
     get: operations['readMaterial'];
     put: operations['changeMaterial'];
     post?: never;
-    delete?: never;
+    delete: operations['removeMaterial'];
     options?: never;
     head?: never;
     patch?: never;
@@ -878,6 +894,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['createPieces'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/materials/{id}/put-away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['putMaterialAway'];
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1488,6 +1520,7 @@ export interface components {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
       id: number;
+      putAway: boolean;
       sheet: components['schemas']['DesignSheet'];
       /** Format: int64 */
       version: number;
@@ -1983,6 +2016,7 @@ export interface components {
       colour: string;
       directional: boolean;
       facts?: components['schemas']['FactsForm'];
+      given?: boolean;
       /** @enum {string} */
       kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
       lowAt: string;
@@ -2033,6 +2067,7 @@ export interface components {
       pieces: number;
       price: components['schemas']['MoneyView'];
       pricePer: components['schemas']['AmountView'];
+      putAway: boolean;
       target?: components['schemas']['AmountView'];
       usableWidth?: components['schemas']['LengthView'];
       /** Format: int64 */
@@ -2408,6 +2443,11 @@ export interface components {
     };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
+    };
+    PutAway: {
+      putAway: boolean;
+      /** Format: int64 */
+      version: number;
     };
     RectView: {
       /** Format: double */
@@ -3889,6 +3929,7 @@ export interface operations {
     parameters: {
       query?: {
         search?: string;
+        putAway?: boolean;
         page?: number;
         size?: number;
       };
@@ -4159,6 +4200,54 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['ChangedDesign'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignView'];
+        };
+      };
+    };
+  };
+  removeDesign: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  putDesignAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PutAway'];
       };
     };
     responses: {
@@ -4493,6 +4582,7 @@ export interface operations {
         kind?: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
         query?: string;
         low?: boolean;
+        putAway?: boolean;
         page?: number;
         size?: number;
       };
@@ -4582,6 +4672,28 @@ export interface operations {
         content: {
           'application/json': components['schemas']['MaterialView'];
         };
+      };
+    };
+  };
+  removeMaterial: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -4776,6 +4888,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ShelfView'];
+        };
+      };
+    };
+  };
+  putMaterialAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PutAway'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MaterialView'];
         };
       };
     };

@@ -37,16 +37,17 @@ export function BatchChoices({
         ...(materialId ? [{ slot, materialId: Number(materialId) }] : []),
       ],
     });
+  const chosen = (slot: string) => form.materials.find((choice) => choice.slot === slot)?.materialId;
   const slotField = (slot: Schemas['SlotRow']) => (
     <SelectField
       key={slot.key}
       label={slot.label}
-      value={form.materials.find((choice) => choice.slot === slot.key)?.materialId ?? ''}
+      value={chosen(slot.key) ?? ''}
       onChange={(event) => choose(slot.key, event.target.value)}
     >
       <option value="">choose …</option>
       {materials?.items
-        .filter((material) => serving(slot.key).includes(material.id))
+        .filter((material) => serving(slot.key).includes(material.id) || material.id === chosen(slot.key))
         .map((material) => (
           <option key={material.id} value={material.id}>
             {material.name} · {units.amount(material.onHand)}

@@ -51,10 +51,17 @@ export default function BatchPage() {
       begun={number === undefined ? search : undefined}
       batch={batch}
       design={design}
-      designs={designs ?? []}
+      designs={withChosen(designs ?? [], design)}
       onDesign={setPicked}
     />
   );
+}
+
+/** The designs to choose from, with the one that is chosen even where it is put away. */
+function withChosen(designs: Schemas['DesignName'][], chosen: Design) {
+  return designs.some((one) => one.id === chosen.id)
+    ? designs
+    : [...designs, { id: chosen.id, name: chosen.document.name }];
 }
 
 function startOf(design: Design, batch: Batch | undefined, requestId: string, begun?: URLSearchParams): Form {

@@ -10,7 +10,7 @@ const WORDS: Record<Schemas['FirstStep']['key'], { to: string; title: string; wh
   MATERIALS: {
     to: '/materials',
     title: 'Put your shelf in',
-    why: 'At least two cloths and an interfacing, zip tape, sliders and labels, with what is there and what it costs.',
+    why: 'One cloth is enough to begin; a pouch takes a lining, an interfacing, zip tape, a slider and a label as well.',
   },
   DESIGN: {
     to: '/designs',

@@ -16,7 +16,8 @@ export function WhatIf({ batchId, materialId }: { batchId: number; materialId: n
   const [turned, setTurned] = useState(true);
   const [from, setFrom] = useState('');
   const { data: materials } = useMaterials();
-  const others = materials?.items.filter((one) => one.kind === 'CLOTH' && one.id !== materialId) ?? [];
+  const others =
+    materials?.items.filter((one) => one.kind === 'CLOTH' && one.id !== materialId && !one.putAway) ?? [];
   const ask = useMutation({
     mutationFn: () =>
       api.post<Schemas['WhatIfView']>(`/api/batches/${batchId}/cutting/what-if`, {

@@ -156,7 +156,9 @@ function Slots() {
             >
               <option value="">not chosen</option>
               {data?.items
-                .filter((material) => serving(slot.key).includes(material.id))
+                .filter(
+                  (material) => serving(slot.key).includes(material.id) || material.id === slot.materialId,
+                )
                 .map((material) => (
                   <option key={material.id} value={material.id}>
                     {material.name}

@@ -6,6 +6,8 @@ import { api, type Schemas } from '../../api/client';
 import { useDesign } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
+import { PutAwayPart } from '../../ui/PutAwayPart';
+import { Tag } from '../../ui/Tag';
 import { Ticket } from '../../ui/Ticket';
 import { useDraft } from '../../ui/useDraft';
 import { useHistory } from '../../ui/useHistory';
@@ -111,7 +113,9 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     <EditingContext value={{ document, sheet, shown, change, goTo }}>
       <header className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
         <div className="min-w-0 flex-1">
-          <div className="text-soft">Design{document.sort && ` · ${document.sort}`}</div>
+          <div className="text-soft">
+            Design{document.sort && ` · ${document.sort}`} {design.putAway && <Tag look="care">put away</Tag>}
+          </div>
           <input
             aria-label="Name of the design"
             className="-ml-1 w-full max-w-[460px] rounded border border-transparent bg-transparent px-1 text-2xl font-bold hover:border-line-strong focus:bg-white"
@@ -144,7 +148,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               </Button>
             </>
           ) : (
-            <ButtonLink to={`/batches/new?design=${design.id}`}>Plan a batch</ButtonLink>
+            !design.putAway && <ButtonLink to={`/batches/new?design=${design.id}`}>Plan a batch</ButtonLink>
           )}
         </div>
       </header>
@@ -211,6 +215,16 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               </Tabs.Content>
               <Tabs.Content value="about">
                 <AboutTab />
+                {!draft.isChanged && (
+                  <section className="mt-4 border-t border-line pt-3" aria-label="Put away">
+                    <PutAwayPart
+                      thing={{ name: document.name, version: design.version, putAway: design.putAway }}
+                      path={`/api/designs/${design.id}`}
+                      list="/designs"
+                      hint="Put it away: it isn’t offered for new batches any more. Its batches and what was made of it stay."
+                    />
+                  </section>
+                )}
               </Tabs.Content>
             </div>
           </Tabs.Root>

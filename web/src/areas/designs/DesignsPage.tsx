@@ -21,25 +21,37 @@ export default function DesignsPage() {
   useTitle('Designs');
   const [params, setParams] = useSearchParams();
   const search = params.get('search') ?? '';
+  const putAway = params.get('away') === 'yes';
   const page = Number(params.get('page') ?? '0');
   const settled = useSettled(search, 120);
   const [beginning, setBeginning] = useState(false);
   const { data, error } = useQuery({
-    queryKey: [...keys.designs, 'list', settled, page],
+    queryKey: [...keys.designs, 'list', settled, putAway, page],
     queryFn: () =>
       api.get<Schemas['PageViewDesignLine']>(
-        `/api/designs?size=${PAGE}&page=${page}&search=${encodeURIComponent(settled)}`,
+        `/api/designs?size=${PAGE}&putAway=${putAway}&page=${page}&search=${encodeURIComponent(settled)}`,
       ),
     placeholderData: keepPreviousData,
   });
   if (error) return <ProblemNotice problem={error} />;
   const none = data?.total === 0;
+  const go = (next: { search?: string; away?: boolean; page?: number }) => {
+    const to = { search, away: putAway, page: 0, ...next };
+    setParams(
+      {
+        ...(to.search && { search: to.search }),
+        ...(to.away && { away: 'yes' }),
+        ...(to.page > 0 && { page: String(to.page) }),
+      },
+      { replace: next.page === undefined },
+    );
+  };
   return (
     <>
       <header className="mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1>Designs</h1>
         <div className="flex flex-wrap items-end gap-2.5">
-          {(!none || search) && (
+          {(!none || search || putAway) && (
             <div className="w-[260px]">
               <TextField
                 label="Find a design"
@@ -47,16 +59,17 @@ export default function DesignsPage() {
                 type="search"
                 placeholder="Find: name, sort, designer, piece"
                 value={search}
-                onChange={(event) =>
-                  setParams(event.target.value ? { search: event.target.value } : {}, { replace: true })
-                }
+                onChange={(event) => go({ search: event.target.value })}
               />
             </div>
           )}
+          <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
+            {putAway ? 'Those in use' : 'Put away'}
+          </Button>
           <Button onClick={() => setBeginning(true)}>New design</Button>
         </div>
       </header>
-      {none && !search && (
+      {none && !search && !putAway && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No design yet</h2>
           <p className="mt-1 text-soft">
@@ -65,7 +78,9 @@ export default function DesignsPage() {
           </p>
         </section>
       )}
-      {none && search && <p className="text-soft">No design has “{search}” in it.</p>}
+      {none && (search || putAway) && (
+        <p className="text-soft">{search ? `No design has “${search}” in it.` : 'No design is put away.'}</p>
+      )}
       <ul className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {data?.items.map((design) => (
           <li key={design.id}>
@@ -75,11 +90,7 @@ export default function DesignsPage() {
       </ul>
       {data && data.total > PAGE && (
         <div className="mt-4 flex items-center gap-3">
-          <Button
-            look="quiet"
-            disabled={page === 0}
-            onClick={() => setParams({ search, page: String(page - 1) })}
-          >
+          <Button look="quiet" disabled={page === 0} onClick={() => go({ page: page - 1 })}>
             Before
           </Button>
           <span className="text-soft">
@@ -88,7 +99,7 @@ export default function DesignsPage() {
           <Button
             look="quiet"
             disabled={(page + 1) * PAGE >= data.total}
-            onClick={() => setParams({ search, page: String(page + 1) })}
+            onClick={() => go({ page: page + 1 })}
           >
             Further
           </Button>

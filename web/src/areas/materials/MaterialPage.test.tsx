@@ -6,7 +6,7 @@ import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { amount, length, money, settings } from '../../ui/fixtures.test.helper';
-import { server } from '../designs/editing.test.helper';
+import { refusing, server } from '../designs/editing.test.helper';
 import { cloth, lot, page } from './fixtures.test.helper';
 import MaterialPage from './MaterialPage';
 
@@ -137,5 +137,23 @@ describe('a material', () => {
       count: '1',
       given: true,
     });
+  });
+
+  it('is put away, and taken back, as it was shown', async () => {
+    const sent = open({ '/api/materials/7/put-away': cloth({ putAway: true }) });
+    await userEvent.click((await region('Put away')).getByRole('button', { name: 'Put it away' }));
+    expect(sent).toContainEqual({
+      path: '/api/materials/7/put-away',
+      body: { version: 3, putAway: true },
+    });
+  });
+
+  it('is removed only after a question, and says why it can’t be', async () => {
+    const sent = open();
+    await userEvent.click((await region('Put away')).getByRole('button', { name: 'Remove it …' }));
+    expect(sent.some((one) => one.path.includes('version='))).toBe(false);
+    refusing('“Juniper Dot” can’t be removed: Batch 5 uses it.');
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it for good' }));
+    expect(await screen.findByText(/Batch 5 uses it/)).toBeVisible();
   });
 });

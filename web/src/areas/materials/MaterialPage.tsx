@@ -8,6 +8,7 @@ import { FormEnd } from '../../ui/FormEnd';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
+import { PutAwayPart } from '../../ui/PutAwayPart';
 import { Bolt, OffcutDrawing, Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
 import { fullDay, useUnits } from '../../ui/units';
@@ -41,7 +42,9 @@ export default function MaterialPage() {
           <Link to="/materials" className="inline-block min-h-6 text-soft hover:underline">
             Materials
           </Link>
-          <h1>{material.name}</h1>
+          <h1>
+            {material.name} {material.putAway && <Tag look="care">put away</Tag>}
+          </h1>
           <p className="text-soft">{material.note}</p>
         </div>
         <div className="flex flex-wrap gap-2.5">
@@ -82,6 +85,14 @@ export default function MaterialPage() {
           </section>
           <section className="sheet p-4">
             <OffersPart material={material} />
+          </section>
+          <section className="sheet p-4" aria-label="Put away">
+            <PutAwayPart
+              thing={material}
+              path={`/api/materials/${id}`}
+              list="/materials"
+              hint="Put it away: it isn’t offered, bought or called low any more. What is there and its history stay."
+            />
           </section>
         </div>
       </div>

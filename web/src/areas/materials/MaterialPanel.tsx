@@ -80,10 +80,11 @@ export function MaterialPanel({
       usableWidth: material?.usableWidth?.exact ?? '',
       directional: material?.directional ?? false,
       cloth: material?.cloth,
-      price: material?.price.amount ?? '',
+      price: material && material.price.minor > 0 ? material.price.amount : '',
       pricePer: material ? exact(material.pricePer) : usualAmount(kind, units.cloth),
       lowAt: exact(material?.lowAt),
       onHand: '',
+      given: false,
       facts: {
         ...facts,
         ironable: said(facts.ironable),
@@ -168,10 +169,16 @@ export function MaterialPanel({
           <TextField
             label={`Price (${units.currency})`}
             inputMode="decimal"
+            hint="Empty: not known yet."
             error={on('price')}
             {...register('price')}
           />
-          <TextField label="for" hint={bare} error={on('pricePer')} {...register('pricePer')} />
+          <TextField
+            label="for"
+            hint={kind === 'NOTION' || kind === 'PACKING' ? 'how many: 1, 10, 100' : bare}
+            error={on('pricePer')}
+            {...register('pricePer')}
+          />
           {!material && (
             <TextField label="On the shelf now" hint={bare} error={on('onHand')} {...register('onHand')} />
           )}
@@ -190,6 +197,11 @@ export function MaterialPanel({
           />
           <TextField label="Colour" type="color" error={on('colour')} {...register('colour')} />
         </div>
+        {!material && (
+          <Tick label="What is on the shelf was given to me">
+            <input type="checkbox" className="size-5" {...register('given')} />
+          </Tick>
+        )}
         {kind === 'CLOTH' && (
           <details open={factsWrong || undefined}>
             <summary className="min-h-11 cursor-pointer py-2 font-semibold text-woad">

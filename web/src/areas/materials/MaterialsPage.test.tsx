@@ -71,7 +71,9 @@ describe('the shelf', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Low only' }));
     await userEvent.type(screen.getByRole('searchbox', { name: 'Find a material' }), 'jun & dot');
     await vi.waitFor(() =>
-      expect(asked).toContain('/api/materials?kind=CLOTH&size=60&low=true&query=jun%20%26%20dot'),
+      expect(asked).toContain(
+        '/api/materials?kind=CLOTH&size=60&low=true&putAway=false&query=jun%20%26%20dot',
+      ),
     );
     expect(screen.queryByRole('region', { name: 'By count' })).toBeNull();
   });

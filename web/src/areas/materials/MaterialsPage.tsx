@@ -30,6 +30,7 @@ export default function MaterialsPage() {
   const [adding, setAdding] = useState<Kind>();
   const kind = (search.get('kind') ?? undefined) as Kind | undefined;
   const low = search.get('low') === 'yes';
+  const putAway = search.get('away') === 'yes';
   const query = useSettled(search.get('find') ?? '', 150);
   const short: Short = new Map(bench?.shortages.map((line) => [line.materialId, line.shortBy]));
   const keep = (next: Record<string, string | undefined>) => {
@@ -37,13 +38,14 @@ export default function MaterialsPage() {
     Object.entries(next).forEach(([key, value]) => (value ? all.set(key, value) : all.delete(key)));
     setSearch(all, { replace: true });
   };
-  const narrowed = query !== '' || low;
+  const narrowed = query !== '' || low || putAway;
   const groups = GROUPS.filter((group) => kind === undefined || group.kind === kind);
   const [sizes, setSizes] = useState<Partial<Record<Kind, number>>>({});
   const lists = useMaterialLists(
     groups.map((group) => ({ kind: group.kind, size: sizes[group.kind] ?? PAGE })),
     query,
     low,
+    putAway,
   );
   const empty = lists.every((list) => list.data?.total === 0);
   const problem = lists.find((list) => list.error)?.error;
@@ -94,6 +96,11 @@ export default function MaterialsPage() {
           />
         ))}
         <Choice label="Low only" chosen={low} onChoose={() => keep({ low: low ? undefined : 'yes' })} />
+        <Choice
+          label="Put away"
+          chosen={putAway}
+          onChoose={() => keep({ away: putAway ? undefined : 'yes' })}
+        />
       </section>
       {empty && (
         <section className="sheet mb-4 max-w-[720px] p-5">

@@ -38,6 +38,7 @@ export const cloth = (more: Partial<Schemas['MaterialView']> = {}): Schemas['Mat
   held: amount('1 yd', 1, length('1 yd', '0.91 m')),
   free: amount('2 yd', 2, length('2 yd', '1.83 m')),
   parts: [],
+  putAway: false,
   pieces: 2,
   low: false,
   facts,

@@ -60,11 +60,11 @@ export const usualAmount = (kind: Kind, cloth: string) =>
   ({
     CLOTH: `1 ${cloth}`,
     TRIM: `1 ${cloth}`,
-    NOTION: '10',
+    NOTION: '',
     FILLING_BY_WEIGHT: '1 kg',
     FILLING_BY_VOLUME: '1 l',
     THREAD: '1000 m',
-    PACKING: '10',
+    PACKING: '',
   })[kind];
 
 /** How an amount of a kind is typed. */

@@ -30,20 +30,8 @@ class CuttingTest {
         ObjectNode settings = APP.settings("INCH");
         ((ObjectNode) settings.get("shelf")).put("offcutShort", "2 in").put("offcutLong", "6 in");
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
-        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "30 yd")));
-        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "30 yd")));
-        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "30 yd")));
-        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "100 yd")));
-        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "500")));
-        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "500")));
-        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
-                .id();
-    }
-
-    private static long enter(Map<String, Object> form) {
-        Answer made = APP.post("/api/materials", form);
-        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
-        return made.id();
+        SHELF.putAll(APP.pouchShelf("30 yd"));
+        design = APP.pouch("Test pouch");
     }
 
     private static Map<String, Object> form(String units) {
@@ -51,29 +39,7 @@ class CuttingTest {
     }
 
     private static Map<String, Object> form(String units, Map<String, Long> shelf) {
-        Map<String, Object> form = new LinkedHashMap<>(Map.of(
-                "requestId",
-                UUID.randomUUID(),
-                "version",
-                0,
-                "designId",
-                design,
-                "sizeName",
-                "medium",
-                "units",
-                units,
-                "ownPrice",
-                "",
-                "forWhat",
-                "",
-                "offcuts",
-                List.of()));
-        form.put(
-                "materials",
-                shelf.entrySet().stream()
-                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
-                        .toList());
-        return form;
+        return RunningApp.batch(design, units, shelf, List.of());
     }
 
     private static Answer batch(String units) {
@@ -327,7 +293,7 @@ class CuttingTest {
     @Test
     void eachRollGivesWhatItsSheetSays() {
         Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
-        long cloth = enter(APP.cloth("Two rolls", "44 in", "9.00", "30 in"));
+        long cloth = APP.enter(APP.cloth("Two rolls", "44 in", "9.00", "30 in"));
         bought(cloth, "40 in", "");
         shelf.put("outer", cloth);
         Answer made = APP.post("/api/batches", form("14", shelf));
@@ -357,7 +323,7 @@ class CuttingTest {
     @Test
     void allPiecesOfABagComeFromOneDyeLot() {
         Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
-        long cloth = enter(APP.cloth("Two dyes", "44 in", "9.00", "0"));
+        long cloth = APP.enter(APP.cloth("Two dyes", "44 in", "9.00", "0"));
         bought(cloth, "1 yd", "A");
         bought(cloth, "1 1/4 yd", "B");
         shelf.put("outer", cloth);
@@ -397,7 +363,7 @@ class CuttingTest {
         ((ObjectNode) settings.get("cutting")).put("endTrim", "1/4 in").put("keptLength", "3 in");
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
         Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
-        long tape = enter(APP.material("TRIM", "Tape with left-overs", "", "1.80", "1 yd", "10 yd"));
+        long tape = APP.enter(APP.material("TRIM", "Tape with left-overs", "", "1.80", "1 yd", "10 yd"));
         bought(tape, "20 in", "");
         shelf.put("zip", tape);
         Answer made = APP.post("/api/batches", form("6", shelf));
@@ -434,14 +400,14 @@ class CuttingTest {
     @Test
     void anotherClothIsTriedWithItsPriceAndWhatThereIsOfIt() {
         Answer made = laidOut("10");
-        long wide = enter(APP.cloth("Wide", "60 in", "6.00", "10 in"));
+        long wide = APP.enter(APP.cloth("Wide", "60 in", "6.00", "10 in"));
         Answer answer = APP.post(path(made.id()) + "/what-if", whatIf(wide));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
         assertThat(answer.body().get("sentences").get(0).asString())
                 .startsWith("From Wide, 60 in wide, it takes ")
                 .contains("; now it is ")
                 .contains("would be missing");
-        long narrow = enter(APP.cloth("Narrow", "5 in", "6.00", "1 yd"));
+        long narrow = APP.enter(APP.cloth("Narrow", "5 in", "6.00", "1 yd"));
         assertThat(APP.post(path(made.id()) + "/what-if", whatIf(narrow))
                         .body()
                         .get("sentences")
@@ -458,7 +424,7 @@ class CuttingTest {
         Map<String, Object> raw = APP.cloth("Unwashed", "44 in", "9.00", "30 yd");
         raw = StockTest.with(raw, Map.of("shrinkage", "5", "shrinksAfterCutting", true));
         Map<String, Long> shelf = new LinkedHashMap<>(SHELF);
-        long unwashed = enter(raw);
+        long unwashed = APP.enter(raw);
         shelf.put("outer", unwashed);
         Answer made = APP.post("/api/batches", form("6", shelf));
         assertThat(made.status()).as(made.body().toString()).isEqualTo(201);

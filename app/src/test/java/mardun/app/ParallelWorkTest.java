@@ -33,14 +33,8 @@ class ParallelWorkTest {
     @BeforeAll
     static void aWorkroom() {
         assertThat(APP.put("/api/settings", APP.settings("INCH")).status()).isEqualTo(200);
-        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "200 yd")));
-        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "200 yd")));
-        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "200 yd")));
-        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "200 yd")));
-        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "900")));
-        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "900")));
-        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
-                .id();
+        SHELF.putAll(APP.pouchShelf("200 yd"));
+        design = APP.pouch("Test pouch");
         shop = APP.post(
                         "/api/suppliers",
                         Map.of("requestId", UUID.randomUUID(), "version", 0, "name", "A shop", "postage", "0"))
@@ -52,36 +46,8 @@ class ParallelWorkTest {
         POOL.shutdown();
     }
 
-    private static long enter(Map<String, Object> form) {
-        Answer made = APP.post("/api/materials", form);
-        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
-        return made.id();
-    }
-
     private static Map<String, Object> form(String units) {
-        Map<String, Object> form = new LinkedHashMap<>(Map.of(
-                "requestId",
-                UUID.randomUUID(),
-                "version",
-                0,
-                "designId",
-                design,
-                "sizeName",
-                "medium",
-                "units",
-                units,
-                "ownPrice",
-                "",
-                "forWhat",
-                "",
-                "offcuts",
-                List.of()));
-        form.put(
-                "materials",
-                SHELF.entrySet().stream()
-                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
-                        .toList());
-        return form;
+        return RunningApp.batch(design, units, SHELF, List.of());
     }
 
     private static Answer batch(String units) {

@@ -1,5 +1,7 @@
 package mardun.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -10,6 +12,8 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -203,5 +207,57 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
                 Map.entry("pricePer", per),
                 Map.entry("lowAt", ""),
                 Map.entry("onHand", onHand));
+    }
+
+    /** Enters a material that is right. */
+    public long enter(Map<String, Object> material) {
+        Answer made = post("/api/materials", material);
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        return made.id();
+    }
+
+    /** Enters a design that begins with the pouch. */
+    public long pouch(String name) {
+        return post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", name))
+                .id();
+    }
+
+    /** Enters what a pouch is made of, by its slots: so much of each cloth, enough of the rest. */
+    public Map<String, Long> pouchShelf(String cloth) {
+        Map<String, Long> shelf = new LinkedHashMap<>();
+        shelf.put("outer", enter(cloth("Outer", "44 in", "9.00", cloth)));
+        shelf.put("lining", enter(cloth("Lining", "44 in", "7.20", cloth)));
+        shelf.put("interfacing", enter(cloth("Interfacing", "44 in", "4.50", cloth)));
+        shelf.put("zip", enter(material("TRIM", "Tape", "", "1.80", "1 yd", "200 yd")));
+        shelf.put("slider", enter(material("NOTION", "Slider", "", "2.50", "10", "900")));
+        shelf.put("label", enter(material("NOTION", "Label", "", "12.00", "50", "900")));
+        return shelf;
+    }
+
+    /** A batch of a pouch's middle size, ready to be sent. */
+    public static Map<String, Object> batch(long design, String units, Map<String, Long> shelf, List<Long> offcuts) {
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "version",
+                0,
+                "designId",
+                design,
+                "sizeName",
+                "medium",
+                "units",
+                units,
+                "ownPrice",
+                "",
+                "forWhat",
+                "",
+                "offcuts",
+                offcuts));
+        form.put(
+                "materials",
+                shelf.entrySet().stream()
+                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
+                        .toList());
+        return form;
     }
 }

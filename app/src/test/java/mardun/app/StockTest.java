@@ -40,14 +40,8 @@ class StockTest {
                         "/api/suppliers",
                         Map.of("requestId", UUID.randomUUID(), "version", 0, "name", "A shop", "postage", "3.90"))
                 .id();
-        SHELF.put("outer", enter(APP.cloth("Outer", "44 in", "9.00", "100 yd")));
-        SHELF.put("lining", enter(APP.cloth("Lining", "44 in", "7.20", "100 yd")));
-        SHELF.put("interfacing", enter(APP.cloth("Interfacing", "44 in", "4.50", "100 yd")));
-        SHELF.put("zip", enter(APP.material("TRIM", "Tape", "", "1.80", "1 yd", "200 yd")));
-        SHELF.put("slider", enter(APP.material("NOTION", "Slider", "", "2.50", "10", "900")));
-        SHELF.put("label", enter(APP.material("NOTION", "Label", "", "12.00", "50", "900")));
-        design = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Test pouch"))
-                .id();
+        SHELF.putAll(APP.pouchShelf("100 yd"));
+        design = APP.pouch("Test pouch");
     }
 
     private static void school(String school) {
@@ -57,12 +51,6 @@ class StockTest {
                 .put("offcutShort", "2 in")
                 .put("offcutLong", "6 in");
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
-    }
-
-    private static long enter(Map<String, Object> form) {
-        Answer made = APP.post("/api/materials", form);
-        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
-        return made.id();
     }
 
     static Map<String, Object> with(Map<String, Object> form, Map<String, Object> facts) {
@@ -135,29 +123,7 @@ class StockTest {
     }
 
     private static Map<String, Object> batch(String units, Map<String, Long> shelf, List<Long> offcuts) {
-        Map<String, Object> form = new HashMap<>(Map.of(
-                "requestId",
-                UUID.randomUUID(),
-                "version",
-                0,
-                "designId",
-                design,
-                "sizeName",
-                "medium",
-                "units",
-                units,
-                "ownPrice",
-                "",
-                "forWhat",
-                "",
-                "offcuts",
-                offcuts));
-        form.put(
-                "materials",
-                shelf.entrySet().stream()
-                        .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
-                        .toList());
-        return form;
+        return RunningApp.batch(design, units, shelf, offcuts);
     }
 
     private static Map<String, Long> shelfWith(String slot, long material) {
@@ -213,8 +179,8 @@ class StockTest {
 
     @Test
     void aHoldFollowsThePlanAndEndsWithIt() {
-        long first = enter(APP.cloth("Held first", "44 in", "9.00", "6 yd"));
-        long second = enter(APP.cloth("Held second", "44 in", "9.00", "6 yd"));
+        long first = APP.enter(APP.cloth("Held first", "44 in", "9.00", "6 yd"));
+        long second = APP.enter(APP.cloth("Held second", "44 in", "9.00", "6 yd"));
         Answer made = planned("4", shelfWith("outer", first));
         long labels = heldOf(SHELF.get("label"));
         assertThat(reserve(made).status()).isEqualTo(200);
@@ -242,7 +208,7 @@ class StockTest {
 
     @Test
     void keptOffcutsAreNeverWorthMoreThanTheirCloth() {
-        long cloth = enter(APP.cloth("Kept whole", "44 in", "9.00", "6 yd"));
+        long cloth = APP.enter(APP.cloth("Kept whole", "44 in", "9.00", "6 yd"));
         Answer made = planned("4", shelfWith("outer", cloth));
         long version = made.body().get("version").asLong();
         Map<String, Object> large =
@@ -257,7 +223,7 @@ class StockTest {
 
     @Test
     void anOffcutOfGivenClothIsGivenAndOfItsDyeLot() {
-        long cloth = enter(APP.cloth("Given away", "44 in", "9.00", ""));
+        long cloth = APP.enter(APP.cloth("Given away", "44 in", "9.00", ""));
         Map<String, Object> given = movement("GIVEN", "6 yd", "");
         given.put("dyeLot", "0815");
         APP.post("/api/materials/" + cloth + "/movements", given);
@@ -330,8 +296,8 @@ class StockTest {
 
     @Test
     void aDeliveryIsEnteredInOneGoAndItsTotalHasToAddUp() {
-        long ring = enter(APP.material("NOTION", "Ring", "", "2.00", "10", ""));
-        long twill = enter(APP.cloth("Twill", "44 in", "9.00", ""));
+        long ring = APP.enter(APP.material("NOTION", "Ring", "", "2.00", "10", ""));
+        long twill = APP.enter(APP.cloth("Twill", "44 in", "9.00", ""));
         List<Map<String, Object>> lines =
                 List.of(line(ring, "3", "10", "6,00", ""), line(twill, "2", "1/2 yd", "12.00", "0412"));
         Answer wrong = APP.post("/api/deliveries", delivery("R-1", "3.60", "23.60", lines));
@@ -360,7 +326,7 @@ class StockTest {
 
     @Test
     void whatIsUsedCostsWhatWasPaidForTheOldestAndAPastDayKnowsNothingOfIt() {
-        long bead = enter(APP.material("NOTION", "Bead", "", "3.00", "10", ""));
+        long bead = APP.enter(APP.material("NOTION", "Bead", "", "3.00", "10", ""));
         APP.post("/api/deliveries", delivery("", "", "1.00", List.of(line(bead, "1", "10", "1.00", ""))));
         Map<String, Object> second = movement("BOUGHT", "10", "");
         second.put("paid", "2.00");
@@ -381,7 +347,7 @@ class StockTest {
 
     @Test
     void theShelfsWorthIsASheetForTheTaxYear() {
-        enter(APP.material("NOTION", "=Counted snap", "", "5.00", "10", "30"));
+        APP.enter(APP.material("NOTION", "=Counted snap", "", "5.00", "10", "30"));
         JsonNode value = APP.get("/api/stock-value").body();
         long byKind = 0;
         for (JsonNode kind : value.get("kinds")) {
@@ -400,7 +366,7 @@ class StockTest {
 
     @Test
     void halvesAreBoughtAsSetsAndCountedApart() {
-        long snap = enter(with(APP.material("NOTION", "Snap", "", "5.00", "50", "20"), Map.of("twoPart", true)));
+        long snap = APP.enter(with(APP.material("NOTION", "Snap", "", "5.00", "50", "20"), Map.of("twoPart", true)));
         Map<String, Object> studs = movement("USED", "6", "");
         studs.put("part", "STUD");
         APP.post("/api/materials/" + snap + "/movements", studs);
@@ -414,7 +380,7 @@ class StockTest {
 
     @Test
     void twoWhoReserveTheLastMetreAtOnceDoNotBothGetIt() throws Exception {
-        long scarce = enter(APP.cloth("Scarce", "44 in", "9.00", "1 yd"));
+        long scarce = APP.enter(APP.cloth("Scarce", "44 in", "9.00", "1 yd"));
         List<Answer> batches = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             batches.add(planned("6", shelfWith("outer", scarce)));
@@ -450,7 +416,7 @@ class StockTest {
 
     @Test
     void aClashSaysWhichBatchGoesShortAndByHowMuch() {
-        long cloth = enter(APP.cloth("Wanted twice", "44 in", "9.00", "1 1/2 yd"));
+        long cloth = APP.enter(APP.cloth("Wanted twice", "44 in", "9.00", "1 1/2 yd"));
         Answer first = planned("8", shelfWith("outer", cloth));
         Answer second = planned("8", shelfWith("outer", cloth));
         reserve(second);
@@ -475,8 +441,8 @@ class StockTest {
 
     @Test
     void aLotOfAnotherMaterialIsRefused() {
-        long one = enter(APP.material("NOTION", "Toggle", "", "1.00", "10", "40"));
-        long other = enter(APP.material("NOTION", "Buckle", "", "1.00", "10", "40"));
+        long one = APP.enter(APP.material("NOTION", "Toggle", "", "1.00", "10", "40"));
+        long other = APP.enter(APP.material("NOTION", "Buckle", "", "1.00", "10", "40"));
         long lot = shelf(other).get("lots").get(0).get("id").asLong();
         Map<String, Object> used = movement("USED", "5", "");
         used.put("lotId", lot);
@@ -496,7 +462,7 @@ class StockTest {
 
     @Test
     void allOfABatchComesFromOneDyeLot() {
-        long dyed = enter(with(APP.cloth("Dyed", "44 in", "9.00", ""), Map.of("oneDyeLot", true)));
+        long dyed = APP.enter(with(APP.cloth("Dyed", "44 in", "9.00", ""), Map.of("oneDyeLot", true)));
         APP.post(
                 "/api/deliveries",
                 delivery(
@@ -523,7 +489,7 @@ class StockTest {
 
     @Test
     void cuttingProposesWhatToKeepAndPlanningUsesItFirst() {
-        long cloth = enter(APP.cloth("With offcuts", "44 in", "9.00", "6 yd"));
+        long cloth = APP.enter(APP.cloth("With offcuts", "44 in", "9.00", "6 yd"));
         Answer made = planned("5", shelfWith("outer", cloth));
         JsonNode left = null;
         for (JsonNode line : made.body().get("sheet").get("leftOver")) {
@@ -612,7 +578,7 @@ class StockTest {
 
     @Test
     void aFinishedBatchKeepsItsCostWhenTheSchoolChanges() {
-        long cloth = enter(APP.cloth("Cheap then dear", "44 in", "20.00", ""));
+        long cloth = APP.enter(APP.cloth("Cheap then dear", "44 in", "20.00", ""));
         APP.post("/api/deliveries", delivery("", "", "10.00", List.of(line(cloth, "5", "1 yd", "10.00", ""))));
         Answer made = planned("4", shelfWith("outer", cloth));
         Answer cut = APP.post(
@@ -644,8 +610,9 @@ class StockTest {
 
     @Test
     void aStockTakeIsAllOrNothingAndNoticesWhatMovedMeanwhile() {
-        long one = enter(with(APP.material("NOTION", "Hook", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
-        long other = enter(with(APP.material("NOTION", "Eye", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
+        long one = APP.enter(with(APP.material("NOTION", "Hook", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
+        long other =
+                APP.enter(with(APP.material("NOTION", "Eye", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
         JsonNode walk = APP.get("/api/stock-take?place=drawer%203").body();
         assertThat(walk.get("lines")).hasSize(2);
         List<Map<String, Object>> lines = new ArrayList<>();
@@ -691,14 +658,14 @@ class StockTest {
 
     @Test
     void aClosedZipInTheHandSaysWhatItMakes() {
-        long zip =
-                enter(with(APP.material("NOTION", "Zip 10 in", "", "9.00", "10", "7"), Map.of("zipLength", "10 in")));
+        long zip = APP.enter(
+                with(APP.material("NOTION", "Zip 10 in", "", "9.00", "10", "7"), Map.of("zipLength", "10 in")));
         JsonNode hand = APP.get("/api/in-hand?material=" + zip).body();
         assertThat(hand.get("makeable")).isNotEmpty();
         JsonNode best = hand.get("makeable").get(0);
         assertThat(best.get("units").asInt()).isEqualTo(7);
         assertThat(best.get("missing").asString()).contains("Nothing is chosen");
-        long precut = enter(APP.cloth("Precuts", "44 in", "9.00", ""));
+        long precut = APP.enter(APP.cloth("Precuts", "44 in", "9.00", ""));
         Answer pieces = APP.post(
                 "/api/materials/" + precut + "/pieces",
                 Map.of(
@@ -753,7 +720,7 @@ class StockTest {
 
     @Test
     void aPhotoIsKeptReplacedAndTakenAway() {
-        long cloth = enter(APP.cloth("With a photo", "44 in", "9.00", ""));
+        long cloth = APP.enter(APP.cloth("With a photo", "44 in", "9.00", ""));
         byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 1, 2, 3};
         String path = "/api/materials/" + cloth + "/photo?version=";
         assertThat(APP.put(path + "0", Map.of()).status()).isEqualTo(415);
@@ -774,7 +741,7 @@ class StockTest {
 
     @Test
     void aNewPhotoStaysEvenIfTheOldOneCantBeRemoved() throws IOException {
-        long cloth = enter(APP.cloth("With a stubborn photo", "44 in", "9.00", ""));
+        long cloth = APP.enter(APP.cloth("With a stubborn photo", "44 in", "9.00", ""));
         byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 7};
         String path = "/api/materials/" + cloth + "/photo?version=";
         Answer first = APP.uploadInPlace(path + "0", png);
@@ -795,11 +762,11 @@ class StockTest {
         Map<String, Object> wanted =
                 with(APP.material("NOTION", "Zip 9 in", "", "9.00", "10", ""), Map.of("zipLength", "9 in"));
         wanted.put("lowAt", "5");
-        enter(wanted);
-        long longer =
-                enter(with(APP.material("NOTION", "Zip 11 in", "", "9.00", "10", ""), Map.of("zipLength", "11 in")));
-        long longest =
-                enter(with(APP.material("NOTION", "Zip 14 in", "", "9.00", "10", ""), Map.of("zipLength", "14 in")));
+        APP.enter(wanted);
+        long longer = APP.enter(
+                with(APP.material("NOTION", "Zip 11 in", "", "9.00", "10", ""), Map.of("zipLength", "11 in")));
+        long longest = APP.enter(
+                with(APP.material("NOTION", "Zip 14 in", "", "9.00", "10", ""), Map.of("zipLength", "14 in")));
         for (long zip : List.of(longer, longest)) {
             APP.post(
                     "/api/materials/" + zip + "/offers",
@@ -818,9 +785,9 @@ class StockTest {
 
     @Test
     void whatElseTheDesignAllowsIsOfferedWhereEnoughOfItIsFree() {
-        long scarce = enter(APP.cloth("Too little", "44 in", "9.00", "10 in"));
-        long enough = enter(APP.cloth("Plenty of it", "44 in", "6.00", "8 yd"));
-        long narrow = enter(APP.cloth("A ribbon of it", "4 in", "6.00", "8 yd"));
+        long scarce = APP.enter(APP.cloth("Too little", "44 in", "9.00", "10 in"));
+        long enough = APP.enter(APP.cloth("Plenty of it", "44 in", "6.00", "8 yd"));
+        long narrow = APP.enter(APP.cloth("A ribbon of it", "4 in", "6.00", "8 yd"));
         JsonNode found = APP.post(
                         "/api/batches/replacements?slot=outer", batch("4", shelfWith("outer", scarce), List.of()))
                 .body();
@@ -833,7 +800,7 @@ class StockTest {
     @Test
     void theBookAlwaysAddsUp() {
         Random random = new Random(33);
-        long thing = enter(APP.material("NOTION", "Shuffled", "", "3.00", "10", "20"));
+        long thing = APP.enter(APP.material("NOTION", "Shuffled", "", "3.00", "10", "20"));
         for (int i = 0; i < 60; i++) {
             String kind = List.of("BOUGHT", "GIVEN", "USED", "SPOILED", "SOLD_ON", "COUNTED")
                     .get(random.nextInt(6));

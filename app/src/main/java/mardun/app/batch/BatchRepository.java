@@ -23,6 +23,8 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     /** The batches of a design that are only planned. */
     List<Batch> findByDesignIdAndStage(long designId, BatchStage stage);
 
+    Optional<Batch> findFirstByDesignId(long designId);
+
     Page<Batch> findAllByOrderByIdDesc(Pageable page);
 
     Page<Batch> findByStageInOrderByIdDesc(Collection<BatchStage> stages, Pageable page);

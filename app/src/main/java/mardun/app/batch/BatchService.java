@@ -198,7 +198,7 @@ public class BatchService {
         List<Replacement> found = new ArrayList<>();
         Design design = DesignService.stored(document);
         for (MaterialView material : materials.all()) {
-            boolean taken = form.materials().contains(new SlotChoice(slot, material.id()));
+            boolean taken = material.putAway() || form.materials().contains(new SlotChoice(slot, material.id()));
             if (taken || material.free().value() <= 0 || !DesignService.serves(design, wanted, material.candidate())) {
                 continue;
             }

@@ -30,7 +30,6 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.DayPlan;
 import mardun.core.making.Stage;
-import mardun.core.material.MaterialKind;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -198,11 +197,7 @@ public class BenchService {
     private List<FirstStep> firstSteps(Settings current) {
         List<FirstStep> steps = List.of(
                 new FirstStep(FirstStep.Key.SETTINGS, current.areEntered()),
-                new FirstStep(
-                        FirstStep.Key.MATERIALS,
-                        materials.hasAny(MaterialKind.CLOTH)
-                                && materials.hasAny(MaterialKind.TRIM)
-                                && materials.hasAny(MaterialKind.NOTION)),
+                new FirstStep(FirstStep.Key.MATERIALS, materials.hasAny()),
                 new FirstStep(FirstStep.Key.DESIGN, designs.hasAny()),
                 new FirstStep(FirstStep.Key.BATCH, batches.hasAny()));
         return steps.stream().allMatch(FirstStep::done) ? null : steps;

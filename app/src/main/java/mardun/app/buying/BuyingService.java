@@ -61,12 +61,16 @@ public class BuyingService {
                     .orElse(Amount.none(material.kind().counting()));
             Amount keep = new Amount(
                     material.kind().counting(),
-                    material.lowAt() == null ? 0 : material.lowAt().value());
+                    material.lowAt() == null || material.putAway()
+                            ? 0
+                            : material.lowAt().value());
             Amount onHand =
                     new Amount(material.kind().counting(), material.onHand().value());
             Amount target = new Amount(
                     material.kind().counting(),
-                    material.target() == null ? 0 : material.target().value());
+                    material.target() == null || material.putAway()
+                            ? 0
+                            : material.target().value());
             Figure<Amount> toBuy = Restock.toBuy(forBatches, keep, target, onHand);
             if (toBuy.value().isPositive()) {
                 String key = Long.toString(material.id());

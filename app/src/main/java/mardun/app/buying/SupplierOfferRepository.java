@@ -17,4 +17,6 @@ interface SupplierOfferRepository extends JpaRepository<SupplierOffer, Long> {
 
     Optional<SupplierOffer> findByMaterialIdAndSupplierAndContentValue(
             long materialId, Supplier supplier, long contentValue);
+
+    void deleteByMaterialId(long materialId);
 }

@@ -10,6 +10,7 @@ import mardun.app.buying.BuyingViews.OfferView;
 import mardun.app.buying.BuyingViews.SupplierForm;
 import mardun.app.buying.BuyingViews.SupplierView;
 import mardun.app.material.MaterialReader;
+import mardun.app.material.MaterialRemoved;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MaterialView;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -27,6 +28,7 @@ import mardun.core.material.Offer;
 import mardun.core.measure.BulkUnit;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -58,6 +60,12 @@ public class SupplierService implements HoldsMoney {
     @Override
     public boolean holdsMoney() {
         return suppliers.count() > 0;
+    }
+
+    /** The packs of a material that is removed go with it. */
+    @EventListener
+    public void forget(MaterialRemoved removed) {
+        offers.deleteByMaterialId(removed.materialId());
     }
 
     /** The shops' names by their ids. */

@@ -529,6 +529,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 per,
                                 lowAt,
                                 onHand,
+                                false,
                                 facts(name).being(ware(name))))
                         .id());
     }

@@ -25,8 +25,10 @@ import mardun.app.design.QuestionViews.DiagnosisAnswer;
 import mardun.app.design.QuestionViews.DiagnosisQuestion;
 import mardun.app.design.QuestionViews.FitAnswer;
 import mardun.app.design.QuestionViews.FitQuestion;
+import mardun.app.request.PutAway;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -45,8 +47,10 @@ class DesignController {
     private final DesignService designs;
     private final BlockService blocks;
     private final QuestionService questions;
+    private final DesignRemoval removal;
 
-    DesignController(DesignService designs, BlockService blocks, QuestionService questions) {
+    DesignController(DesignService designs, BlockService blocks, QuestionService questions, DesignRemoval removal) {
+        this.removal = removal;
         this.designs = designs;
         this.blocks = blocks;
         this.questions = questions;
@@ -55,9 +59,10 @@ class DesignController {
     @GetMapping("/designs")
     PageView<DesignLine> listDesigns(
             @RequestParam(defaultValue = "") @Size(max = 100) String search,
+            @RequestParam(defaultValue = "false") boolean putAway,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "60") @Min(1) @Max(PageView.LARGEST) int size) {
-        return designs.list(search, page, size);
+        return designs.list(search, putAway, page, size);
     }
 
     @PostMapping("/designs")
@@ -74,6 +79,18 @@ class DesignController {
     @PutMapping("/designs/{id}")
     DesignView changeDesign(@PathVariable long id, @RequestBody @Valid ChangedDesign form) {
         return designs.change(id, form);
+    }
+
+    @PutMapping("/designs/{id}/put-away")
+    DesignView putDesignAway(@PathVariable long id, @RequestBody @Valid PutAway form) {
+        return designs.putAway(id, form);
+    }
+
+    /** Removes a design of which no batch was ever planned. */
+    @DeleteMapping("/designs/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeDesign(@PathVariable long id, @RequestParam long version) {
+        removal.remove(id, version);
     }
 
     @PostMapping("/designs/preview")

@@ -31,6 +31,7 @@ class DesignEntity {
 
     private Instant createdAt;
     private Instant changedAt;
+    private boolean putAway;
 
     protected DesignEntity() {}
 
@@ -55,6 +56,15 @@ class DesignEntity {
 
     String name() {
         return name;
+    }
+
+    /** What is put away is offered nowhere; its batches stay. */
+    void putAway(boolean away) {
+        putAway = away;
+    }
+
+    boolean isPutAway() {
+        return putAway;
     }
 
     String document() {

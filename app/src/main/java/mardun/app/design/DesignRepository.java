@@ -10,11 +10,17 @@ import org.springframework.data.jpa.repository.Query;
 
 interface DesignRepository extends JpaRepository<DesignEntity, Long> {
 
-    /** The designs in whose words the text stands, an empty text for all. */
-    @Query("select d from DesignEntity d where locate(:text, d.words) > 0 or :text = '' order by d.name")
-    Page<DesignEntity> find(String text, Pageable page);
+    /** The designs that are put away, or those that aren't, in whose words the text stands, an empty text for all. */
+    @Query("""
+            select d from DesignEntity d
+            where (locate(:text, d.words) > 0 or :text = '') and d.putAway = :putAway
+            order by d.name""")
+    Page<DesignEntity> find(String text, boolean putAway, Pageable page);
 
-    @Query("select new mardun.app.design.DesignViews$DesignName(d.id, d.name) from DesignEntity d order by d.name")
+    /** The designs that aren't put away, by their names. */
+    @Query("""
+            select new mardun.app.design.DesignViews$DesignName(d.id, d.name) from DesignEntity d
+            where d.putAway = false order by d.name""")
     List<DesignName> names();
 
     Optional<DesignEntity> findByNameIgnoreCase(String name);

@@ -29,11 +29,13 @@ import mardun.app.material.MaterialService;
 import mardun.app.material.MaterialView;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
+import mardun.app.material.UsesMaterials;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
+import mardun.app.request.PutAway;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
@@ -58,7 +60,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Designs: what can be made, and all that follows from their measurements. */
 @Service
-public class DesignService {
+public class DesignService implements UsesMaterials {
 
     private static final int LONGEST_WORDS = 4000;
 
@@ -100,12 +102,14 @@ public class DesignService {
         return designs.count() > 0;
     }
 
-    /** The designs in whose name, sort, designer or pieces the text stands; all for an empty text. */
+    /** The designs that are put away, or those that aren't, in whose name, sort, designer or pieces the text stands. */
     @Transactional(readOnly = true)
-    public PageView<DesignLine> list(String search, int page, int size) {
+    public PageView<DesignLine> list(String search, boolean putAway, int page, int size) {
         Settings current = settings.current();
         Page<DesignEntity> found = designs.find(
-                search.strip().toLowerCase(Locale.ROOT), PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+                search.strip().toLowerCase(Locale.ROOT),
+                putAway,
+                PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Map<Long, DesignDocument> documents =
                 found.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
         Shelves read = shelves.read(documents.values().stream()
@@ -115,7 +119,7 @@ public class DesignService {
         return PageView.of(found, entity -> line(entity, documents.get(entity.id()), read, current));
     }
 
-    /** All designs by their names, to choose from. */
+    /** The designs that aren't put away by their names, to choose from. */
     @Transactional(readOnly = true)
     public List<DesignName> names() {
         return designs.names();
@@ -137,7 +141,7 @@ public class DesignService {
     public DesignView get(long id) {
         DesignEntity entity = find(id);
         DesignDocument document = document(entity);
-        return new DesignView(id, entity.version(), document, sheet(document));
+        return new DesignView(id, entity.version(), entity.isPutAway(), document, sheet(document));
     }
 
     /** The stored document of a design. */
@@ -202,6 +206,25 @@ public class DesignService {
         return get(id);
     }
 
+    /** Puts a design away, or takes it back. */
+    @Transactional
+    public DesignView putAway(long id, PutAway form) {
+        DesignEntity entity = find(id);
+        ChangedMeanwhileException.check("“" + entity.name() + "”", form.version(), entity.version());
+        entity.putAway(form.putAway());
+        designs.flush();
+        return get(id);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<String> useOfMaterial(long materialId) {
+        return designs.findAll().stream()
+                .filter(entity -> materialsOf(document(entity)).contains(materialId))
+                .findFirst()
+                .map(entity -> "The design “" + entity.name() + "”");
+    }
+
     /** What follows from a design that is being edited, whatever state it is in. */
     @Transactional(readOnly = true)
     public DesignSheet preview(DesignDocument typed) {
@@ -230,6 +253,8 @@ public class DesignService {
                 .map(slot -> new SlotMaterials(
                         slot.key(),
                         all.stream()
+                                .filter(material ->
+                                        !material.putAway() || Objects.equals(material.id(), slot.materialId()))
                                 .filter(material -> serves(design, slot, material.candidate()))
                                 .map(MaterialView::id)
                                 .toList()))

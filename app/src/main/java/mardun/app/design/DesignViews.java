@@ -22,8 +22,12 @@ public final class DesignViews {
 
     private DesignViews() {}
 
-    /** A stored design with all that follows from it. */
-    public record DesignView(long id, long version, DesignDocument document, DesignSheet sheet) {}
+    /**
+     * A stored design with all that follows from it.
+     *
+     * @param putAway it is kept with its batches and offered nowhere
+     */
+    public record DesignView(long id, long version, boolean putAway, DesignDocument document, DesignSheet sheet) {}
 
     /**
      * A design in the list, with the figures of its middle size.

@@ -9,4 +9,6 @@ interface LotRepository extends JpaRepository<Lot, Long> {
     List<Lot> findByMaterialIdInOrderByCameAtAscIdAsc(Collection<Long> materialIds);
 
     List<Lot> findByDeliveryIdOrderById(long deliveryId);
+
+    void deleteByMaterialId(long materialId);
 }

@@ -48,6 +48,7 @@ class Material {
     private Instant createdAt;
     private String photo;
     private String words;
+    private boolean putAway;
 
     @Embedded
     private Facts facts;
@@ -97,6 +98,15 @@ class Material {
 
     void show(@Nullable String newPhoto) {
         photo = newPhoto;
+    }
+
+    /** What is put away is offered nowhere; what is there of it, and its history, stay. */
+    void putAway(boolean away) {
+        putAway = away;
+    }
+
+    boolean isPutAway() {
+        return putAway;
     }
 
     Optional<String> photo() {

@@ -9,6 +9,7 @@ import java.io.InputStream;
 import java.time.Duration;
 import java.util.Optional;
 import mardun.app.material.MaterialView.MovementView;
+import mardun.app.request.PutAway;
 import mardun.app.show.PageView;
 import mardun.core.material.MaterialKind;
 import org.springframework.http.CacheControl;
@@ -33,10 +34,12 @@ class MaterialController {
 
     private final MaterialService materials;
     private final MaterialPhotos photos;
+    private final MaterialRemoval removal;
 
-    MaterialController(MaterialService materials, MaterialPhotos photos) {
+    MaterialController(MaterialService materials, MaterialPhotos photos, MaterialRemoval removal) {
         this.materials = materials;
         this.photos = photos;
+        this.removal = removal;
     }
 
     @GetMapping
@@ -44,9 +47,10 @@ class MaterialController {
             @RequestParam Optional<MaterialKind> kind,
             @RequestParam(defaultValue = "") String query,
             @RequestParam(defaultValue = "false") boolean low,
+            @RequestParam Optional<Boolean> putAway,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "200") @Min(1) @Max(PageView.LARGEST) int size) {
-        return materials.list(kind, query, low, page, size);
+        return materials.list(kind, query, low, putAway, page, size);
     }
 
     @PostMapping
@@ -63,6 +67,18 @@ class MaterialController {
     @PutMapping("/{id}")
     MaterialView changeMaterial(@PathVariable long id, @RequestBody @Valid MaterialForm form) {
         return materials.change(id, form);
+    }
+
+    @PutMapping("/{id}/put-away")
+    MaterialView putMaterialAway(@PathVariable long id, @RequestBody @Valid PutAway form) {
+        return materials.putAway(id, form);
+    }
+
+    /** Removes a material that was never used. */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeMaterial(@PathVariable long id, @RequestParam long version) {
+        removal.remove(id, version);
     }
 
     @GetMapping("/{id}/movements")

@@ -14,11 +14,12 @@ import org.jspecify.annotations.Nullable;
  * @param version of the material that the form was filled from; 0 for a new one
  * @param usableWidth width without selvages, for cloth; may stay empty where the full width and the selvage are given
  * @param cloth what kind of cloth it is; absent where the maker hasn't said, or for anything else
- * @param price for the amount in {@code pricePer}
- * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}
+ * @param price for the amount in {@code pricePer}; empty where nobody knows it
+ * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}; may stay empty with the price
  * @param lowAt below which it is shown as low; empty for never
  * @param facts what it is like; absent to leave it as it is
  * @param onHand what is on the shelf when it is first entered; empty for nothing
+ * @param given what is on the shelf was given
  */
 public record MaterialForm(
         @NotNull UUID requestId,
@@ -34,4 +35,5 @@ public record MaterialForm(
         @NotNull String pricePer,
         @NotNull String lowAt,
         @NotNull String onHand,
+        @Nullable Boolean given,
         @Nullable @Valid FactsForm facts) {}

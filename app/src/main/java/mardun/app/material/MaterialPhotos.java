@@ -134,7 +134,7 @@ class MaterialPhotos {
     }
 
     /** Removes a file that no material shows; one that can't be removed just stays in the folder. */
-    private void forget(String name) {
+    void forget(String name) {
         try {
             Files.deleteIfExists(folder.resolve(name));
         } catch (IOException stays) {

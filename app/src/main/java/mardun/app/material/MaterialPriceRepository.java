@@ -6,5 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface MaterialPriceRepository extends JpaRepository<MaterialPrice, Long> {
 
+    void deleteByMaterialId(long materialId);
+
     List<MaterialPrice> findByMaterialIdInOrderBySinceAscIdAsc(Collection<Long> materialIds);
 }

@@ -11,6 +11,7 @@ import mardun.core.material.MaterialKind;
 import mardun.core.material.ShelfLimits;
 import mardun.core.material.Ware;
 import mardun.core.measure.Bulk;
+import mardun.core.measure.BulkUnit;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
@@ -41,7 +42,10 @@ public final class MaterialReader {
         Optional<Length> width = kind == MaterialKind.CLOTH
                 ? Optional.of(usableWidth(form.usableWidth() == null ? "" : form.usableWidth(), facts))
                 : Optional.empty();
-        Amount per = amount(fields, "pricePer", form.pricePer(), kind, settings);
+        boolean noPrice = form.price().isBlank();
+        Amount per = noPrice && form.pricePer().isBlank()
+                ? usualFor(kind)
+                : amount(fields, "pricePer", form.pricePer(), kind, settings);
         if (!per.isPositive()) {
             per = new Amount(kind.counting(), 1);
             fields.refuse("pricePer", form.pricePer(), "A price is for something: type 1 m, 1 yd, 10 or 100 g.");
@@ -60,7 +64,7 @@ public final class MaterialReader {
                     form.facts() == null ? "" : form.facts().target(),
                     "The target is less than the amount that counts as low. Type at least as much.");
         }
-        Money price = settings.money(fields.money("price", form.price(), settings.currency()));
+        Money price = settings.money(noPrice ? 0 : fields.money("price", form.price(), settings.currency()));
         if (!ShelfLimits.isPayable(price, per)) {
             fields.refuse(
                     "pricePer",
@@ -79,6 +83,16 @@ public final class MaterialReader {
                 per,
                 lowAt,
                 facts);
+    }
+
+    /** What a price is for where nobody knows it yet. */
+    private Amount usualFor(MaterialKind kind) {
+        return switch (kind.counting()) {
+            case LENGTH -> Amount.of(Length.of(1, settings.unitSystem().clothUnit()));
+            case PIECES -> Amount.pieces(1);
+            case WEIGHT -> Amount.of(new Bulk(Bulk.Kind.WEIGHT, BulkUnit.KILOGRAM.amount()));
+            case VOLUME -> Amount.of(new Bulk(Bulk.Kind.VOLUME, BulkUnit.LITRE.amount()));
+        };
     }
 
     /** As typed; where it stays empty, the full width without the selvages. */

@@ -16,8 +16,6 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
 
     Page<Material> findAllByOrderByKindAscNameAsc(Pageable page);
 
-    boolean existsByKind(MaterialKind kind);
-
     List<Material> findByKind(MaterialKind kind);
 
     /**
@@ -25,15 +23,22 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
      *
      * @param words as for {@code like}, in small letters
      * @param low only those with less than the maker wants to have
+     * @param putAway only those that are put away, or only those that aren't; absent for both
      */
     @Query("""
             select m from Material m
             where (:kind is null or m.kind = :kind)
               and m.words like :words escape '!'
               and (:low = false or m.id in :lowIds)
+              and (:putAway is null or m.putAway = :putAway)
             order by m.kind, m.name""")
     Page<Material> search(
-            @Nullable MaterialKind kind, String words, boolean low, Collection<Long> lowIds, Pageable page);
+            @Nullable MaterialKind kind,
+            String words,
+            boolean low,
+            Collection<Long> lowIds,
+            @Nullable Boolean putAway,
+            Pageable page);
 
     List<Material> findByNameIgnoreCaseIn(Collection<String> names);
 
@@ -54,8 +59,8 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
     @Query("select m from Material m where m.id in :ids order by m.id")
     List<Material> findAllForMoving(Collection<Long> ids);
 
-    /** All reorder points, by kind and name of their materials. */
+    /** The reorder points of what isn't put away, by kind and name of their materials. */
     @Query("select new mardun.app.material.ReorderPoint(m.id, m.lowAtValue, m.facts.twoPart) from Material m"
-            + " order by m.kind, m.name")
+            + " where m.putAway = false order by m.kind, m.name")
     List<ReorderPoint> reorderPoints();
 }

@@ -15,6 +15,7 @@ import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
+import mardun.app.request.PutAway;
 import mardun.app.settings.HoldsMoney;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -68,8 +69,8 @@ public class MaterialService implements HoldsMoney {
         return materials.count() > 0;
     }
 
-    public boolean hasAny(MaterialKind kind) {
-        return materials.existsByKind(kind);
+    public boolean hasAny() {
+        return materials.count() > 0;
     }
 
     /**
@@ -77,12 +78,19 @@ public class MaterialService implements HoldsMoney {
      *
      * @param query words that stand in the name, the note, the fibre or the place; empty for all
      * @param lowOnly only those with less than the maker wants to have
+     * @param putAway only those that are put away, or only those that aren't; empty for both
      */
     @Transactional(readOnly = true)
-    public PageView<MaterialView> list(Optional<MaterialKind> kind, String query, boolean lowOnly, int page, int size) {
+    public PageView<MaterialView> list(
+            Optional<MaterialKind> kind, String query, boolean lowOnly, Optional<Boolean> putAway, int page, int size) {
         PageRequest request = PageRequest.of(page, Math.min(size, PageView.LARGEST));
         Page<Material> found = materials.search(
-                kind.orElse(null), SearchWords.like(query), lowOnly, lowOnly ? lowIds() : List.of(), request);
+                kind.orElse(null),
+                SearchWords.like(query),
+                lowOnly,
+                lowOnly ? lowIds() : List.of(),
+                putAway.orElse(null),
+                request);
         List<Long> ids = found.getContent().stream().map(Material::id).toList();
         Map<Long, OnShelf> shelves = shelves(ids);
         MaterialViewWriter views = views();
@@ -173,17 +181,21 @@ public class MaterialService implements HoldsMoney {
                     : Optional.of(MaterialReader.amount(fields, "onHand", form.onHand(), form.kind(), current));
             refuseTakenName(fields, entered.name(), 0);
             fields.check();
-            return enter(form.kind(), entered, onHand);
+            return enter(form.kind(), entered, onHand, Boolean.TRUE.equals(form.given()));
         }));
     }
 
-    /** Enters a new material inside the caller's transaction. */
-    long enter(MaterialKind kind, Material.Entered entered, Optional<Amount> onHand) {
+    /**
+     * Enters a new material inside the caller's transaction.
+     *
+     * @param given what is on the shelf was given
+     */
+    long enter(MaterialKind kind, Material.Entered entered, Optional<Amount> onHand, boolean given) {
         Material material = new Material(kind, clock.instant());
         material.enter(entered);
         long id = materials.save(material).id();
         prices.save(new MaterialPrice(material, clock.instant()));
-        onHand.filter(Amount::isPositive).ifPresent(amount -> ledger.open(material, amount, "first entered"));
+        onHand.filter(Amount::isPositive).ifPresent(amount -> ledger.open(material, amount, given, "first entered"));
         return id;
     }
 
@@ -198,6 +210,16 @@ public class MaterialService implements HoldsMoney {
         refuseOtherParts(fields, material, entered.facts());
         fields.check();
         enter(material, entered);
+        materials.flush();
+        return get(id);
+    }
+
+    /** Puts a material away, or takes it back. */
+    @Transactional
+    public MaterialView putAway(long id, PutAway form) {
+        Material material = find(id);
+        ChangedMeanwhileException.check("“" + material.name() + "”", form.version(), material.version());
+        material.putAway(form.putAway());
         materials.flush();
         return get(id);
     }

@@ -354,7 +354,7 @@ final class MaterialShelf {
         return events;
     }
 
-    private static StockEvent event(StockMovement movement, Optional<Lot> lot) {
+    private StockEvent event(StockMovement movement, Optional<Lot> lot) {
         String pile = lot.map(MaterialShelf::pile).orElse(movement.part().name());
         long change = movement.changeValue();
         if (change < 0) {
@@ -362,6 +362,7 @@ final class MaterialShelf {
         }
         Optional<Arrival.KeptOf> kept =
                 movement.kind() == MovementKind.OFFCUT_KEPT ? lot.flatMap(Lot::kept) : Optional.empty();
+        long worth = movement.worthMinor() == 0 ? firstKnownWorth(movement, lot) : movement.worthMinor();
         return kept.<StockEvent>map(of -> new StockEvent.Kept(
                         pile,
                         change,
@@ -369,20 +370,42 @@ final class MaterialShelf {
                         BigFraction.of(
                                 of.share().unscaledValue(),
                                 BigInteger.TEN.pow(of.share().scale()))))
-                .orElseGet(() -> new StockEvent.Came(
-                        pile, change, movement.worthMinor(), movement.kind() == MovementKind.GIVEN));
+                .orElseGet(() -> new StockEvent.Came(pile, change, worth, movement.kind() == MovementKind.GIVEN));
+    }
+
+    /**
+     * What was there before anybody knew its price is worth what it costs to buy once that is known; what was bought for nothing
+     * stays worth nothing.
+     */
+    private long firstKnownWorth(StockMovement movement, Optional<Lot> lot) {
+        boolean bought = movement.kind() != MovementKind.COUNTED && movement.kind() != MovementKind.GIVEN;
+        return prices.stream()
+                .filter(price -> price.priceMinor() > 0)
+                .findFirst()
+                .filter(price -> !bought && price.since().isAfter(movement.movedAt()))
+                .map(price -> Apportionment.rounded(
+                        perUnit(price, movement.part(), lot).multiply(BigFraction.of(movement.changeValue()))))
+                .orElse(0L);
+    }
+
+    /** What the smallest unit of a part costs, or one piece of a lot of pieces, in minor units. */
+    private BigFraction perUnit(MaterialPrice price, Part part, Optional<Lot> lot) {
+        BigFraction perUnit = BigFraction.of(price.priceMinor(), price.pricePerValue());
+        BigFraction ofPart = part == Part.WHOLE ? perUnit : perUnit.divide(2);
+        return lot.filter(Lot::isOfPieces)
+                .map(of -> perUnit.multiply(lengthOf(of.pieceSize().orElseThrow(), of.measuredWidth())))
+                .orElse(ofPart);
     }
 
     private List<StockEvent> repriced(MaterialPrice price) {
-        BigFraction perUnit = BigFraction.of(price.priceMinor(), price.pricePerValue());
         List<StockEvent> events = new ArrayList<>();
         for (Part part : material.parts()) {
-            events.add(new StockEvent.Repriced(part.name(), part == Part.WHOLE ? perUnit : perUnit.divide(2)));
+            events.add(new StockEvent.Repriced(part.name(), perUnit(price, part, Optional.empty())));
         }
         lots.stream()
                 .filter(Lot::isOfPieces)
-                .forEach(lot -> events.add(new StockEvent.Repriced(
-                        pile(lot), perUnit.multiply(lengthOf(lot.pieceSize().orElseThrow(), lot.measuredWidth())))));
+                .forEach(lot ->
+                        events.add(new StockEvent.Repriced(pile(lot), perUnit(price, lot.part(), Optional.of(lot)))));
         return events;
     }
 

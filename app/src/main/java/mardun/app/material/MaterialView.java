@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param pieces how many offcuts and precuts there are beside
  * @param low there is less than the maker wants to have
  * @param facts what it is like, as it is typed
+ * @param putAway it is kept with its history and offered nowhere
  * @param photo where its picture is; absent where there is none
  */
 public record MaterialView(
@@ -46,6 +47,7 @@ public record MaterialView(
         long pieces,
         boolean low,
         FactsForm facts,
+        boolean putAway,
         @Nullable String photo) {
 
     /** This material as something that might fill a slot of a design. */

@@ -84,6 +84,7 @@ record MaterialViewWriter(ViewWriter writer) {
                 shelf.pieces(),
                 shelf.isLow(material),
                 facts(material),
+                material.isPutAway(),
                 material.photo()
                         .map(name -> "/api/materials/" + material.id() + "/photo?of=" + name)
                         .orElse(null));

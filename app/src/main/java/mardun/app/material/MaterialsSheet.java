@@ -184,7 +184,7 @@ class MaterialsSheet implements ListSheet {
                     fields.problems().stream().map(FieldProblem::sentence).toList());
         }
         if (before == null) {
-            return Verdict.add(name, () -> materials.enter(kind, entered, onHand));
+            return Verdict.add(name, () -> materials.enter(kind, entered, onHand, false));
         }
         return changed(line, before, entered, onHand, current);
     }
@@ -257,6 +257,7 @@ class MaterialsSheet implements ListSheet {
                 cells.get("price for"),
                 cells.get("low below"),
                 "",
+                false,
                 facts(cells, fields));
     }
 

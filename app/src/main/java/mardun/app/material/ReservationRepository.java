@@ -10,6 +10,8 @@ interface ReservationRepository extends JpaRepository<Reservation, Long> {
 
     List<Reservation> findByMaterialIdInOrderById(Collection<Long> materialIds);
 
+    boolean existsByMaterialId(long materialId);
+
     List<Reservation> findByBatchIdOrderById(long batchId);
 
     @Query("select new mardun.app.material.OnHand(r.materialId, r.part, sum(r.heldValue)) from Reservation r"

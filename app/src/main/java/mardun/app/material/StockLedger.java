@@ -119,12 +119,12 @@ class StockLedger {
     }
 
     /** Puts the first of a new material on its shelf, which needn't be read. */
-    void open(Material material, Amount amount, String reason) {
+    void open(Material material, Amount amount, boolean given, String reason) {
         Settings current = settings.current();
         arrive(
                 new MaterialShelf(
                         material, List.of(), List.of(), List.of(), List.of(), current.currency(), current.valuing()),
-                Arrival.of(MovementKind.COUNTED, amount, reason));
+                Arrival.of(given ? MovementKind.GIVEN : MovementKind.COUNTED, amount, reason));
     }
 
     private long arrive(MaterialShelf shelf, Arrival arrival) {

@@ -3,6 +3,7 @@ package mardun.app.material;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import mardun.core.material.MovementKind;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -35,4 +36,8 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
     List<StockMovement> findByBatchIdOrderById(long batchId);
 
     Page<StockMovement> findByMaterialIdOrderByMovedAtDescIdDesc(long materialId, Pageable page);
+
+    boolean existsByMaterialIdAndKindNotIn(long materialId, Collection<MovementKind> kinds);
+
+    void deleteByMaterialId(long materialId);
 }

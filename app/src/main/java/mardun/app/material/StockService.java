@@ -451,6 +451,9 @@ public class StockService {
                 reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
             Material material = shelf.material();
             for (Part part : material.parts()) {
+                if (material.isPutAway() && shelf.onHand(part).value() == 0) {
+                    continue;
+                }
                 lines.add(new CountLine(
                         material.id(),
                         null,

@@ -2,7 +2,6 @@ package mardun.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
-import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
@@ -131,7 +130,7 @@ class BenchServiceTest {
         when(settings.areEntered()).thenReturn(true);
         when(designs.hasAny()).thenReturn(true);
         when(batches.hasAny()).thenReturn(true);
-        when(materials.hasAny(any())).thenReturn(true);
+        when(materials.hasAny()).thenReturn(true);
         assertThat(bench().firstSteps()).isNull();
     }
 

@@ -1,0 +1,90 @@
+package mardun.app.material;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.RefusedException;
+import mardun.core.material.MovementKind;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Removes a material that was entered by mistake: nothing uses it, and nothing was bought or taken of it. What has a history is
+ * put away instead.
+ */
+@Service
+class MaterialRemoval {
+
+    /** How what is there already comes in. */
+    private static final Set<MovementKind> ENTERED = EnumSet.of(MovementKind.COUNTED, MovementKind.GIVEN);
+
+    private final MaterialRepository materials;
+    private final MaterialPriceRepository prices;
+    private final StockMovementRepository movements;
+    private final LotRepository lots;
+    private final ReservationRepository reservations;
+    private final MaterialPhotos photos;
+    private final List<UsesMaterials> users;
+    private final ApplicationEventPublisher events;
+    private final TransactionTemplate transaction;
+
+    MaterialRemoval(
+            MaterialRepository materials,
+            MaterialPriceRepository prices,
+            StockMovementRepository movements,
+            LotRepository lots,
+            ReservationRepository reservations,
+            MaterialPhotos photos,
+            List<UsesMaterials> users,
+            ApplicationEventPublisher events,
+            PlatformTransactionManager transactions) {
+        this.materials = materials;
+        this.prices = prices;
+        this.movements = movements;
+        this.lots = lots;
+        this.reservations = reservations;
+        this.photos = photos;
+        this.users = users;
+        this.events = events;
+        this.transaction = new TransactionTemplate(transactions);
+    }
+
+    void remove(long id, long version) {
+        Material removed = transaction.execute(status -> {
+            Material material = materials
+                    .findForMoving(id)
+                    .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
+            ChangedMeanwhileException.check("“" + material.name() + "”", version, material.version());
+            refuseUsed(material);
+            events.publishEvent(new MaterialRemoved(id));
+            movements.deleteByMaterialId(id);
+            lots.deleteByMaterialId(id);
+            prices.deleteByMaterialId(id);
+            materials.delete(material);
+            return material;
+        });
+        removed.photo().ifPresent(photos::forget);
+    }
+
+    private void refuseUsed(Material material) {
+        users.stream()
+                .flatMap(user -> user.useOfMaterial(material.id()).stream())
+                .findFirst()
+                .ifPresent(use -> {
+                    throw stays(material, use + " uses it");
+                });
+        boolean moved = movements.existsByMaterialIdAndKindNotIn(material.id(), ENTERED)
+                || reservations.existsByMaterialId(material.id());
+        if (moved) {
+            throw stays(material, "stock of it was moved");
+        }
+    }
+
+    private static RefusedException stays(Material material, String because) {
+        return RefusedException.conflict(
+                "“" + material.name() + "” can't be removed: " + because + ". Put it away instead; its history stays.");
+    }
+}

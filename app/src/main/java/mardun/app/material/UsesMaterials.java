@@ -1,0 +1,10 @@
+package mardun.app.material;
+
+import java.util.Optional;
+
+/** An area whose things refer to materials, so that none is removed under them. */
+public interface UsesMaterials {
+
+    /** What uses a material, in words such as {@code the design “Heron”}; empty if nothing does. */
+    Optional<String> useOfMaterial(long materialId);
+}
