@@ -87,6 +87,13 @@ export const useDesignNames = () =>
     queryFn: () => api.get<Schemas['DesignName'][]>('/api/design-names'),
   });
 
+/** What was on the machine in the steps of all designs, those used most first. */
+export const useSetUpWords = () =>
+  useQuery({
+    queryKey: [...keys.designs, 'set-up-words'],
+    queryFn: () => api.get<Schemas['SetUpWords']>('/api/set-up-words'),
+  });
+
 /** For each slot of a design, as it is edited, the materials that may fill it. Empty until it is known. */
 export const useSlotMaterials = (document: Schemas['DesignDocument'] | undefined) => {
   const { data } = useQuery({

@@ -980,6 +980,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/set-up-words': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listSetUpWords'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/settings': {
     parameters: {
       query?: never;
@@ -2592,6 +2608,12 @@ export interface components {
         | 'PRICE';
       place: string;
       reason: string;
+    };
+    SetUpWords: {
+      foot: string[];
+      needle: string[];
+      stitch: string[];
+      thread: string[];
     };
     SettingsForm: {
       currency: string;
@@ -5025,6 +5047,26 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ScrapLine'][];
+        };
+      };
+    };
+  };
+  listSetUpWords: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SetUpWords'];
         };
       };
     };

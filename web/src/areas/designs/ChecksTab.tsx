@@ -154,6 +154,7 @@ function whereOf({ place }: Finding, document: ReturnType<typeof useEditing>['do
     notions: document.notions[Number(key)]?.name,
     fillings: document.fillings[Number(key)]?.name,
     form: 'how it comes together',
+    slots: document.slots.find((slot) => slot.key === key)?.label,
     letters: 'letters',
     sizes: 'sizes',
   };

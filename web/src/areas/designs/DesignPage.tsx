@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useDesign } from '../../api/queries';
@@ -49,6 +49,7 @@ const TAB_OF: Record<string, string> = {
   fillings: 'trims',
   steps: 'steps',
   source: 'about',
+  slots: 'about',
 };
 
 export default function DesignPage() {
@@ -71,6 +72,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const [tab, setTab] = useState('measurements');
   const [piece, setPiece] = useState<string>();
   const [rules, setRules] = useState(false);
+  const parts = useRef<HTMLDivElement>(null);
   const history = useHistory<Document>(document, (next) => draft.change({ version, document: next }));
   const settled = useSettled(document, 60);
   const preview = useQuery({
@@ -94,10 +96,16 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     draft.giveUp();
     history.forget();
   };
+  const latest = useRef(document);
+  useEffect(() => {
+    latest.current = document;
+  });
   const change = (next: Partial<Document>) => {
     // What was refused is said until something is changed; then the preview says what is still wrong.
     if (save.problem && !save.problem.isClash) save.reset();
-    history.change({ ...document, ...next });
+    // Two changes may come before the page is drawn anew.
+    latest.current = { ...latest.current, ...next };
+    history.change(latest.current);
   };
   const ofTheForm =
     shown?.findings.filter((f) => f.severity === 'REFUSED' && f.place.startsWith('form')) ?? [];
@@ -108,6 +116,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     const [part = '', key] = place.split('.');
     setTab(TAB_OF[part] ?? 'measurements');
     if (part === 'pieces') setPiece(key);
+    parts.current?.scrollIntoView?.({ block: 'nearest' });
   };
   return (
     <EditingContext value={{ document, sheet, shown, change, goTo }}>
@@ -166,7 +175,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
             onSize={setSize}
             onOpen={(letter) => goTo(`pieces.${letter}`)}
           />
-          <Tabs.Root value={tab} onValueChange={setTab}>
+          <Tabs.Root ref={parts} value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Parts of the design" className="flex flex-wrap gap-0.5">
               {(
                 [
@@ -229,7 +238,13 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
             </div>
           </Tabs.Root>
         </div>
-        <Ticket ticket={shown?.ticket} missing={shown?.ticketMissing} stale={preview.isFetching} />
+        <Ticket ticket={shown?.ticket} missing={shown?.ticketMissing} stale={preview.isFetching}>
+          {shown?.ticketMissing && sheet.canBeSewn && (
+            <Button look="quiet" className="w-full" onClick={() => goTo('slots')}>
+              To its materials
+            </Button>
+          )}
+        </Ticket>
       </div>
       {rules && (
         <Suspense>

@@ -135,4 +135,40 @@ describe('the pieces of a design', () => {
     expect(screen.getByLabelText('Width, Front')).toHaveAccessibleDescription('“wdth” is not there.');
     expect(screen.getByLabelText('Width, Lining')).toBeValid();
   });
+
+  it('are copied with all that is said about them', async () => {
+    const { current } = editor(<Table />, start());
+    await userEvent.click(screen.getByRole('button', { name: 'Copy Front' }));
+    expect(current.document.pieces.map((p) => [p.letter, p.name])).toEqual([
+      ['A', 'Front'],
+      ['C', 'Front, copy'],
+      ['B', 'Lining'],
+    ]);
+    expect(current.document.pieces[1]?.width).toBe('width + 2 * seam');
+  });
+
+  it('ask for a cloth of their own where they are, in one dialog', async () => {
+    server({ '/api/materials': { items: [], total: 0 } });
+    const { current } = editor(<Table />, start());
+    await userEvent.click(screen.getByRole('button', { name: 'B · Lining' }));
+    await userEvent.selectOptions(screen.getByLabelText('Cut from'), 'another material …');
+    await userEvent.type(screen.getByLabelText('What is asked for'), 'Contrast cloth');
+    await userEvent.click(screen.getByRole('button', { name: 'Ask for it' }));
+    expect(current.document.slots.map((s) => [s.key, s.label, s.kind])).toEqual([
+      ['outer', 'Outer cloth', 'CLOTH'],
+      ['contrastcloth', 'Contrast cloth', 'CLOTH'],
+    ]);
+    expect(current.document.pieces.map((p) => p.slot)).toEqual(['outer', 'contrastcloth']);
+  });
+
+  it('bring the cloth they ask for, where the design asked for none', async () => {
+    const { current } = editor(<Table />, design());
+    await userEvent.click(screen.getByRole('button', { name: 'Add a piece' }));
+    expect(current.document.pieces[0]?.slot).toBe('outercloth');
+    expect(current.document.slots[0]).toMatchObject({
+      key: 'outercloth',
+      label: 'Outer cloth',
+      kind: 'CLOTH',
+    });
+  });
 });

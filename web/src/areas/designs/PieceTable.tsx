@@ -5,8 +5,27 @@ import { PieceShape } from '../../ui/PieceDrawing';
 import { SelectField, TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
 import { sides, useUnits } from '../../ui/units';
-import { freeLetter, moved, replaced, useEditing, useFindings, useRename, without } from './editing';
-import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, SlotChoice, Tick } from './fields';
+import {
+  copied,
+  freeLetter,
+  moved,
+  replaced,
+  slotFor,
+  useEditing,
+  useFindings,
+  useRename,
+  without,
+} from './editing';
+import {
+  Choice,
+  CopyMark,
+  FormulaField,
+  LetterChoice,
+  PartHeading,
+  RowButton,
+  SlotChoice,
+  Tick,
+} from './fields';
 import { MarkList } from './MarkList';
 import { FOLDS, PLACES, ROLES, SHAPE_MEASURES, SHAPES } from './words';
 
@@ -46,8 +65,9 @@ export function PieceTable({
         add="Add a piece"
         onAdd={() => {
           const letter = freeLetter(document);
-          const slot = document.slots.find((s) => s.kind === 'CLOTH')?.key ?? 'outer';
+          const { slot, slots } = slotFor(document, ['CLOTH'], 'Outer cloth');
           change({
+            slots,
             pieces: [...document.pieces, { ...NEW, letter, slot, width: units.begun, height: units.begun }],
           });
           onOpen(letter);
@@ -110,13 +130,24 @@ export function PieceTable({
                   hint={<Side letter={piece.letter} side="height" />}
                 />
               </td>
-              <td className="w-[76px] align-top whitespace-nowrap">
+              <td className="w-[114px] align-top whitespace-nowrap">
                 <RowButton
                   label={`Move ${piece.name} up`}
                   disabled={i === 0}
                   onPress={() => change({ pieces: moved(document.pieces, i, -1) })}
                 >
                   ↑
+                </RowButton>
+                <RowButton
+                  label={`Copy ${piece.name}`}
+                  onPress={() => {
+                    const letter = freeLetter(document);
+                    const copy = { ...piece, letter, name: `${piece.name}, copy` };
+                    change({ pieces: copied(document.pieces, i, copy) });
+                    onOpen(letter);
+                  }}
+                >
+                  <CopyMark />
                 </RowButton>
                 <RowButton
                   label={`Remove ${piece.name}`}

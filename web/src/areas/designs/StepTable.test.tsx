@@ -52,6 +52,44 @@ describe('the steps of a design', () => {
     expect(current.document.steps.map((s) => s.key)).toEqual(['zip']);
   });
 
+  it('are added where one is, with what is on the machine there', async () => {
+    const { current } = editor(
+      <StepTable />,
+      design({
+        steps: [{ ...step('zip', 'Sew the zip'), foot: 'zip foot', needle: '80' }, step('box', 'Box it')],
+      }),
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Add a step after Sew the zip' }));
+    await userEvent.keyboard('{Escape}');
+    expect(current.document.steps.map((s) => s.key)).toEqual(['zip', 'step', 'box']);
+    expect(current.document.steps[1]).toMatchObject({ foot: 'zip foot', needle: '80', name: 'New step' });
+    await userEvent.click(screen.getByLabelText('Minutes for each, Sew the zip'));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a step' }));
+    expect(current.document.steps.map((s) => s.key)).toEqual(['zip', 'step2', 'step', 'box']);
+  });
+
+  it('are copied below themselves', async () => {
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'Copy Sew the zip' }));
+    expect(current.document.steps.map((s) => s.name)).toEqual([
+      'Sew the zip',
+      'Sew the zip, copy',
+      'Box the corners',
+    ]);
+  });
+
+  it('offer what was on the machine before, here and in other designs', async () => {
+    server({ '/api/set-up-words': { needle: ['90'], thread: [], foot: ['walking foot'], stitch: [] } });
+    editor(<StepTable />, design({ steps: [{ ...step('zip', 'Sew the zip'), foot: 'zip foot' }] }));
+    await userEvent.click(screen.getByRole('button', { name: '1. Sew the zip' }));
+    const list = () =>
+      [...document.querySelectorAll('#used-foot option')].map(
+        (option) => (option as HTMLOptionElement).value,
+      );
+    await vi.waitFor(() => expect(list()).toEqual(['zip foot', 'walking foot']));
+    expect(screen.getByLabelText('Foot')).toHaveAttribute('list', 'used-foot');
+  });
+
   it('are added with a key of their own', async () => {
     const { current } = editor(<StepTable />, twoSteps());
     await userEvent.click(screen.getByRole('button', { name: 'Add a step' }));

@@ -1,13 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
+import { useSetUpWords } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { useRequestId, useSend } from '../../ui/useSend';
-import { freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
-import { Choice, FormulaField, RowButton, Tick } from './fields';
+import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
+import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
 import { STAGES, STATIONS } from './words';
 
 type StepRow = Schemas['StepRow'];
@@ -34,12 +35,36 @@ const NEW: Omit<StepRow, 'key'> = {
 export function StepTable() {
   const { document, change } = useEditing();
   const [opened, setOpened] = useState<string>();
+  const [at, setAt] = useState<string>();
   const [putting, setPutting] = useState(false);
   const [keeping, setKeeping] = useState(false);
   const steps = document.steps;
   const set = (index: number, next: Partial<StepRow>) => change({ steps: replaced(steps, index, next) });
   const openedAt = steps.findIndex((step) => step.key === opened);
   const findings = useStepFindings();
+  const add = (index: number, step: Omit<StepRow, 'key'>) => {
+    const key = freeKey(
+      'step',
+      steps.map((s) => s.key),
+    );
+    change({ steps: copied(steps, index, { ...step, key }) });
+    setOpened(key);
+  };
+  /** A new step goes where one is, at the same machine as it stands; after none, to the end. */
+  const addAfter = (index: number) => {
+    const before = steps[index];
+    add(before ? index : steps.length - 1, {
+      ...NEW,
+      ...(before && {
+        stage: before.stage,
+        station: before.station,
+        needle: before.needle,
+        thread: before.thread,
+        foot: before.foot,
+        stitch: before.stitch,
+      }),
+    });
+  };
   return (
     <>
       <div className="mb-1 flex flex-wrap items-center justify-between gap-3">
@@ -48,14 +73,7 @@ export function StepTable() {
           <button
             type="button"
             className="min-h-9 px-2 font-semibold text-woad hover:underline"
-            onClick={() => {
-              const key = freeKey(
-                'step',
-                steps.map((s) => s.key),
-              );
-              change({ steps: [...steps, { ...NEW, key }] });
-              setOpened(key);
-            }}
+            onClick={() => addAfter(at === undefined ? -1 : steps.findIndex((step) => step.key === at))}
           >
             Add a step
           </button>
@@ -95,7 +113,7 @@ export function StepTable() {
         </thead>
         <tbody>
           {steps.map((step, i) => (
-            <tr key={step.key}>
+            <tr key={step.key} onFocus={() => setAt(step.key)}>
               <td>
                 <button
                   type="button"
@@ -135,7 +153,7 @@ export function StepTable() {
                 label="Minutes of waiting"
                 onType={(text) => set(i, { passiveMinutes: text })}
               />
-              <td className="w-[76px] whitespace-nowrap">
+              <td className="w-[152px] whitespace-nowrap">
                 <RowButton
                   label={`Move ${step.name} up`}
                   disabled={i === 0}
@@ -149,6 +167,15 @@ export function StepTable() {
                   onPress={() => change({ steps: moved(steps, i, 1) })}
                 >
                   ↓
+                </RowButton>
+                <RowButton
+                  label={`Copy ${step.name}`}
+                  onPress={() => add(i, { ...step, name: `${step.name}, copy` })}
+                >
+                  <CopyMark />
+                </RowButton>
+                <RowButton label={`Add a step after ${step.name}`} onPress={() => addAfter(i)}>
+                  +
                 </RowButton>
               </td>
             </tr>
@@ -222,12 +249,32 @@ function StepPanel({
   onClose: () => void;
 }) {
   const { document } = useEditing();
+  const { data: used } = useSetUpWords();
   const step = document.steps[index];
   if (!step) return null;
-  const text = (
-    key: 'name' | 'needle' | 'thread' | 'foot' | 'stitch' | 'check' | 'caution' | 'note',
-    label: string,
-  ) => (
+  /** What was on the machine before: in this design, and in others. */
+  const before = (key: 'needle' | 'thread' | 'foot' | 'stitch') => [
+    ...new Set([...document.steps.map((one) => one[key].trim()), ...(used?.[key] ?? [])]),
+  ];
+  const setUp = (key: 'needle' | 'thread' | 'foot' | 'stitch', label: string) => (
+    <>
+      <TextField
+        label={label}
+        list={`used-${key}`}
+        maxLength={300}
+        value={step[key]}
+        onChange={(event) => onChange({ [key]: event.target.value })}
+      />
+      <datalist id={`used-${key}`}>
+        {before(key)
+          .filter((words) => words)
+          .map((words) => (
+            <option key={words} value={words} />
+          ))}
+      </datalist>
+    </>
+  );
+  const text = (key: 'name' | 'check' | 'caution' | 'note', label: string) => (
     <TextField
       label={label}
       maxLength={300}
@@ -264,10 +311,10 @@ function StepPanel({
           options={STATIONS}
           onChoose={(station) => onChange({ station })}
         />
-        {text('needle', 'Needle')}
-        {text('thread', 'Thread')}
-        {text('foot', 'Foot')}
-        {text('stitch', 'Stitch')}
+        <div>{setUp('needle', 'Needle')}</div>
+        <div>{setUp('thread', 'Thread')}</div>
+        <div>{setUp('foot', 'Foot')}</div>
+        <div>{setUp('stitch', 'Stitch')}</div>
         {formula('minutesPerUnit', 'Minutes for each', 'or so many an hour: 12/h')}
         {formula('minutesPerBatch', 'Minutes once per batch')}
         {formula('passiveMinutes', 'Minutes of waiting')}

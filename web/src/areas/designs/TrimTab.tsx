@@ -2,34 +2,59 @@ import type { Schemas } from '../../api/client';
 import { TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
-import { freeLetter, replaced, useEditing, useRename, without } from './editing';
-import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, SlotChoice, Tick } from './fields';
+import {
+  copied,
+  freeLetter,
+  replaced,
+  slotFor,
+  useEditing,
+  useRename,
+  without,
+  type Document,
+} from './editing';
+import {
+  Choice,
+  CopyMark,
+  FormulaField,
+  LetterChoice,
+  PartHeading,
+  RowButton,
+  SlotChoice,
+  Tick,
+} from './fields';
 import { HALVES, STRAPS, TRIMS, ZIPS } from './words';
 
 type Trim = Schemas['TrimNeed'];
 type Zip = Schemas['ZipFit'];
 
-const FILLINGS = ['FILLING_BY_WEIGHT', 'FILLING_BY_VOLUME'];
+const FILLINGS: Schemas['SlotRow']['kind'][] = ['FILLING_BY_WEIGHT', 'FILLING_BY_VOLUME'];
 
 /** All that isn't cut from cloth, and what it has to fit. */
 export function TrimTab() {
   const { document, change } = useEditing();
   const units = useUnits();
-  const slotOf = (...kinds: string[]) => document.slots.find((s) => kinds.includes(s.kind))?.key ?? '';
+  const add = (
+    kinds: Schemas['SlotRow']['kind'][],
+    label: string,
+    what: (slot: string) => Partial<Document>,
+  ) => {
+    const { slot, slots } = slotFor(document, kinds, label);
+    change({ slots, ...what(slot) });
+  };
   return (
     <>
       <PartHeading
         title="By length"
         add="Add a trim"
         onAdd={() =>
-          change({
+          add(['TRIM'], 'Trim', (slot) => ({
             trims: [
               ...document.trims,
               {
                 letter: freeLetter(document),
                 name: 'New trim',
                 kind: 'WEBBING',
-                slot: slotOf('TRIM'),
+                slot,
                 quantity: '1',
                 length: units.begun,
                 turnUnder: '',
@@ -37,7 +62,7 @@ export function TrimTab() {
                 longest: '',
               },
             ],
-          })
+          }))
         }
       />
       {document.trims.map((trim, i) => (
@@ -45,6 +70,14 @@ export function TrimTab() {
           key={i}
           trim={trim}
           onChange={(next) => change({ trims: replaced(document.trims, i, next) })}
+          onCopy={() => {
+            const letter = freeLetter(document);
+            const fits = document.zips.filter((zip) => zip.zip === trim.letter);
+            change({
+              trims: copied(document.trims, i, { ...trim, letter, name: `${trim.name}, copy` }),
+              zips: [...document.zips, ...fits.map((fit) => ({ ...fit, zip: letter }))],
+            });
+          }}
           onRemove={() => change({ trims: without(document.trims, i) })}
         />
       ))}
@@ -54,12 +87,9 @@ export function TrimTab() {
         title="By count"
         add="Add a notion"
         onAdd={() =>
-          change({
-            notions: [
-              ...document.notions,
-              { name: 'New notion', slot: slotOf('NOTION'), quantity: '1', half: 'WHOLE' },
-            ],
-          })
+          add(['NOTION'], 'Notion', (slot) => ({
+            notions: [...document.notions, { name: 'New notion', slot, quantity: '1', half: 'WHOLE' }],
+          }))
         }
       />
       {document.notions.map((notion, i) => {
@@ -99,12 +129,9 @@ export function TrimTab() {
         title="Fillings"
         add="Add a filling"
         onAdd={() =>
-          change({
-            fillings: [
-              ...document.fillings,
-              { name: 'New filling', slot: slotOf(...FILLINGS), amounts: ['100 g'] },
-            ],
-          })
+          add(FILLINGS, 'Filling', (slot) => ({
+            fillings: [...document.fillings, { name: 'New filling', slot, amounts: ['100 g'] }],
+          }))
         }
       />
       {document.fillings.map((filling, i) => {
@@ -165,10 +192,12 @@ export function TrimTab() {
 function TrimEditor({
   trim,
   onChange,
+  onCopy,
   onRemove,
 }: {
   trim: Trim;
   onChange: (next: Partial<Trim>) => void;
+  onCopy: () => void;
   onRemove: () => void;
 }) {
   const { document, shown, change } = useEditing();
@@ -224,9 +253,14 @@ function TrimEditor({
           value={trim.quantity}
           onType={(quantity) => onChange({ quantity })}
         />
-        <RowButton label={`Remove ${trim.name}`} onPress={onRemove}>
-          ×
-        </RowButton>
+        <span className="whitespace-nowrap">
+          <RowButton label={`Copy ${trim.name}`} onPress={onCopy}>
+            <CopyMark />
+          </RowButton>
+          <RowButton label={`Remove ${trim.name}`} onPress={onRemove}>
+            ×
+          </RowButton>
+        </span>
       </div>
       <div className="grid grid-cols-[2fr_1fr_1fr_1fr] gap-2">
         {formula('length', 'Length')}

@@ -19,7 +19,7 @@ export function editor(part: ReactNode, start: Document, shown: Partial<Schemas[
           document,
           sheet: { sizes, canBeSewn: true },
           shown: sizes[0],
-          change: (next) => setDocument({ ...document, ...next }),
+          change: (next) => setDocument((now) => ({ ...now, ...next })),
           goTo,
         }}
       >

@@ -57,6 +57,36 @@ export function freeLetter({ pieces, panels, trims }: Document) {
   }
 }
 
+type Slot = Schemas['SlotRow'];
+
+/** What is asked for of a kind already, or a new slot for it. */
+export function slotFor(
+  { slots }: Document,
+  kinds: Slot['kind'][],
+  label: string,
+): { slot: string; slots: Slot[] } {
+  const there = slots.find((slot) => kinds.includes(slot.kind));
+  if (there) return { slot: there.key, slots };
+  const added = newSlot(slots, kinds[0] as Slot['kind'], label);
+  return { slot: added.key, slots: [...slots, added] };
+}
+
+/** A slot that asks for a material of a kind. */
+export function newSlot(slots: Slot[], kind: Slot['kind'], label: string, materialId?: number): Slot {
+  const key = freeKey(
+    label,
+    slots.map((slot) => slot.key),
+  );
+  return { key, label, kind, cloths: [], materialId };
+}
+
+/** The list with a copy of one item after it. */
+export const copied = <T,>(list: T[], index: number, copy: T) => [
+  ...list.slice(0, index + 1),
+  copy,
+  ...list.slice(index + 1),
+];
+
 /** A name for formulas and keys from words: small letters and digits only, not taken yet. */
 export function freeKey(words: string, taken: string[]) {
   const plain = words.toLowerCase().replace(/[^a-z0-9]+/g, '') || 'm';

@@ -1,6 +1,13 @@
-import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
-import { SelectField } from '../../ui/Field';
-import { useEditing, useFindings } from './editing';
+import { useId, useState, type InputHTMLAttributes, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
+import { useMaterials } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { SelectField, TextField } from '../../ui/Field';
+import { Panel } from '../../ui/Panel';
+import { newSlot, useEditing, useFindings } from './editing';
+import { MATERIALS } from './words';
+
+type SlotKind = Schemas['SlotRow']['kind'];
 
 /** A field of the design whose value may be a formula; what is wrong with it stands below. */
 export function FormulaField({
@@ -115,7 +122,10 @@ export function LetterChoice({
   );
 }
 
-/** A choice of one of the design's slots of the given kinds. */
+/** The choice that asks for a material which the design didn't ask for yet. */
+const ANOTHER = ' another';
+
+/** A choice of one of the design's slots of the given kinds, or of a new one. */
 export function SlotChoice({
   label,
   value,
@@ -125,26 +135,107 @@ export function SlotChoice({
 }: {
   label: string;
   value: string;
-  kinds: string[];
+  kinds: SlotKind[];
   onChoose: (slot: string) => void;
   hideLabel?: boolean;
 }) {
   const { document } = useEditing();
+  const [asking, setAsking] = useState(false);
   const slots = document.slots.filter((slot) => kinds.includes(slot.kind));
   return (
-    <SelectField
-      label={label}
-      hideLabel={hideLabel}
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-    >
-      {!slots.some((slot) => slot.key === value) && <option value={value}>{value || 'choose …'}</option>}
-      {slots.map((slot) => (
-        <option key={slot.key} value={slot.key}>
-          {slot.label}
-        </option>
-      ))}
-    </SelectField>
+    <>
+      <SelectField
+        label={label}
+        hideLabel={hideLabel}
+        value={value}
+        onChange={(event) =>
+          event.target.value === ANOTHER ? setAsking(true) : onChoose(event.target.value)
+        }
+      >
+        {!slots.some((slot) => slot.key === value) && <option value={value}>{value || 'choose …'}</option>}
+        {slots.map((slot) => (
+          <option key={slot.key} value={slot.key}>
+            {slot.label}
+          </option>
+        ))}
+        <option value={ANOTHER}>another material …</option>
+      </SelectField>
+      {asking && <SlotPanel kinds={kinds} onAsked={onChoose} onClose={() => setAsking(false)} />}
+    </>
+  );
+}
+
+/** Asks for one more material of a design, where it is needed. */
+function SlotPanel({
+  kinds,
+  onAsked,
+  onClose,
+}: {
+  kinds: SlotKind[];
+  onAsked: (slot: string) => void;
+  onClose: () => void;
+}) {
+  const { document, change } = useEditing();
+  const { data } = useMaterials();
+  const [kind, setKind] = useState(kinds[0] as SlotKind);
+  const [label, setLabel] = useState('');
+  const [material, setMaterial] = useState('');
+  const name = label.trim();
+  return (
+    <Panel title="Another material" open onOpenChange={(open) => !open && onClose()}>
+      <form
+        noValidate
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          event.stopPropagation();
+          if (!name) return;
+          const slot = newSlot(document.slots, kind, name, material ? Number(material) : undefined);
+          change({ slots: [...document.slots, slot] });
+          onAsked(slot.key);
+          onClose();
+        }}
+      >
+        <TextField
+          label="What is asked for"
+          placeholder="contrast cloth, second zip …"
+          maxLength={80}
+          value={label}
+          onChange={(event) => setLabel(event.target.value)}
+        />
+        {kinds.length > 1 && (
+          <Choice
+            label="Kind"
+            value={kind}
+            options={
+              Object.fromEntries(kinds.map((one) => [one, MATERIALS[one]])) as Record<SlotKind, string>
+            }
+            onChoose={(next) => {
+              setKind(next);
+              setMaterial('');
+            }}
+          />
+        )}
+        <SelectField
+          label="Usually"
+          hint="From the shelf; it can be chosen later, and each batch may take another."
+          value={material}
+          onChange={(event) => setMaterial(event.target.value)}
+        >
+          <option value="">not chosen</option>
+          {data?.items
+            .filter((one) => one.kind === kind && !one.putAway)
+            .map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+        </SelectField>
+        <Button type="submit" disabled={!name}>
+          Ask for it
+        </Button>
+      </form>
+    </Panel>
   );
 }
 
@@ -193,6 +284,15 @@ export function RowButton({
     >
       {children}
     </button>
+  );
+}
+
+/** Two sheets, one on the other: copies a row. */
+export function CopyMark() {
+  return (
+    <svg viewBox="0 0 16 16" className="inline size-4" fill="none" stroke="currentColor" aria-hidden>
+      <path d="M5.5 5.5h8v8h-8zM10.5 5V2.5h-8v8H5" strokeWidth="1.5" />
+    </svg>
   );
 }
 

@@ -70,6 +70,17 @@ class DesignsTest {
     }
 
     @Test
+    void whatWasOnTheMachineIsOfferedToOtherDesigns() {
+        JsonNode used = APP.get("/api/set-up-words").body();
+        begin("Has a zip foot", "pouch");
+        assertThat(APP.get("/api/set-up-words").body().get("foot").valueStream().map(JsonNode::asString))
+                .contains("zip foot")
+                .doesNotHaveDuplicates();
+        assertThat(used.has("needle") && used.has("thread") && used.has("stitch"))
+                .isTrue();
+    }
+
+    @Test
     void aCopyIsADesignOfItsOwn() {
         Answer original = begin("To be copied", "pouch");
         Answer copy = APP.post(

@@ -20,6 +20,7 @@ import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
+import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SlotMaterials;
 import mardun.app.design.QuestionViews.DiagnosisAnswer;
 import mardun.app.design.QuestionViews.DiagnosisQuestion;
@@ -139,6 +140,12 @@ class DesignController {
     @GetMapping("/design-names")
     List<DesignName> listDesignNames() {
         return designs.names();
+    }
+
+    /** What was on the machine in the steps of all designs. */
+    @GetMapping("/set-up-words")
+    SetUpWords listSetUpWords() {
+        return designs.setUpWords();
     }
 
     @GetMapping("/design-forms")

@@ -23,6 +23,7 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.RenamedPart;
+import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
 import mardun.app.material.MaterialService;
@@ -50,6 +51,7 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
+import mardun.core.making.SetUp;
 import mardun.core.pricing.UnitPricing;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Page;
@@ -123,6 +125,19 @@ public class DesignService implements UsesMaterials {
     @Transactional(readOnly = true)
     public List<DesignName> names() {
         return designs.names();
+    }
+
+    /** What was on the machine in the steps of all designs, to pick from. */
+    @Transactional(readOnly = true)
+    public SetUpWords setUpWords() {
+        List<DesignDocument.StepRow> steps = designs.findAll().stream()
+                .flatMap(entity -> document(entity).steps().stream())
+                .toList();
+        return new SetUpWords(
+                SetUp.used(steps.stream().map(DesignDocument.StepRow::needle).toList()),
+                SetUp.used(steps.stream().map(DesignDocument.StepRow::thread).toList()),
+                SetUp.used(steps.stream().map(DesignDocument.StepRow::foot).toList()),
+                SetUp.used(steps.stream().map(DesignDocument.StepRow::stitch).toList()));
     }
 
     public List<FormView> forms() {

@@ -62,6 +62,9 @@ public final class DesignViews {
             double depthMm,
             double acrossMm) {}
 
+    /** What was on the machine in the steps of all designs, those used most first; each however it is written once. */
+    public record SetUpWords(List<String> needle, List<String> thread, List<String> foot, List<String> stitch) {}
+
     /** A design by its name alone, to choose from. */
     public record DesignName(long id, String name) {}
 

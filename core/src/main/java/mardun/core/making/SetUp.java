@@ -1,8 +1,12 @@
 package mardun.core.making;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** What must be on the machine for a step; an empty text where it doesn't matter. */
 public record SetUp(String needle, String thread, String foot, String stitch) {
@@ -34,8 +38,23 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         }
     }
 
+    /** What was typed for a machine's part, those typed most first; however it is written, each once, as it was first. */
+    public static List<String> used(List<String> typed) {
+        Map<String, String> first = new LinkedHashMap<>();
+        Map<String, Integer> counts = new HashMap<>();
+        typed.stream().filter(one -> !one.isBlank()).forEach(one -> {
+            first.putIfAbsent(plain(one), one.strip());
+            counts.merge(plain(one), 1, Integer::sum);
+        });
+        return first.entrySet().stream()
+                .sorted(Comparator.comparing((Map.Entry<String, String> one) -> -counts.get(one.getKey()))
+                        .thenComparing(Map.Entry::getValue))
+                .map(Map.Entry::getValue)
+                .toList();
+    }
+
     /** A space or a capital letter is no change-over. */
     private static String plain(String typed) {
-        return typed.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+        return typed.replaceAll("\\s+", "").toLowerCase(Locale.ROOT);
     }
 }

@@ -33,4 +33,16 @@ class SetUpTest {
         assertThat(changes(thread("Off white"), thread(" off  White ")))
                 .containsExactly(List.of("needle 80", "Off white thread"), List.of());
     }
+
+    @Test
+    void aSpaceWithinIsNoneEither() {
+        assertThat(changes(thread("40 wt"), thread("40wt")))
+                .containsExactly(List.of("needle 80", "40 wt thread"), List.of());
+    }
+
+    @Test
+    void whatWasUsedIsOfferedOnceHoweverItIsWrittenTheUsualFirst() {
+        assertThat(SetUp.used(List.of("", "walking foot", "Zip foot", "zip  foot", " ", "zip foot ")))
+                .containsExactly("Zip foot", "walking foot");
+    }
 }
