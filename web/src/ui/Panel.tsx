@@ -1,6 +1,20 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+/** A form that begins empty begins in its first field, so that one can type at once. */
+function beginInEmptyField(event: Event) {
+  const content = event.currentTarget;
+  const first =
+    content instanceof HTMLElement
+      ? content.querySelector<HTMLInputElement>('input:not([type="hidden"]), select, textarea')
+      : null;
+  const isText = first?.matches('input:not([type]), input[type="text"], input[type="search"], textarea');
+  if (first && isText && first.value === '') {
+    event.preventDefault();
+    first.focus();
+  }
+}
+
 /** A panel over the page: a form or a question. Escape and the button close it. */
 export function Panel({
   title,
@@ -21,6 +35,7 @@ export function Panel({
         <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={beginInEmptyField}
           className={`sheet fixed top-[6vh] left-1/2 max-h-[88vh] -translate-x-1/2 overflow-y-auto p-5 shadow-xl ${
             wide ? 'w-[min(960px,96vw)]' : 'w-[min(560px,94vw)]'
           }`}

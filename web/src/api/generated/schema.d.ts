@@ -116,6 +116,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/cutting/minutes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeUpMinutes'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/cutting/print': {
     parameters: {
       query?: never;
@@ -1430,6 +1446,7 @@ export interface components {
       cautions: components['schemas']['CautionView'][];
       cloths: components['schemas']['ClothView'][];
       designName: string;
+      minutes?: components['schemas']['MinutesView'];
       search?: components['schemas']['SearchView'];
       sizeName: string;
       /** @enum {string} */
@@ -2101,6 +2118,18 @@ export interface components {
       options: string[];
       symbol: string;
       values: string[];
+    };
+    MinutesForm: {
+      /** Format: int64 */
+      sheetSeconds: number;
+      /** Format: int64 */
+      stepsSeconds: number;
+    };
+    MinutesView: {
+      meets: boolean;
+      names: string[];
+      sheet: components['schemas']['TimeView'];
+      steps: components['schemas']['TimeView'];
     };
     MoneyFigure: {
       value: components['schemas']['MoneyView'];
@@ -3353,6 +3382,32 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['AimForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  takeUpMinutes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MinutesForm'];
       };
     };
     responses: {

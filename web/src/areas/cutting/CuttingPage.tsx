@@ -10,6 +10,7 @@ import { sides, useUnits } from '../../ui/units';
 import { useShortcut } from '../../ui/useShortcut';
 import { StagePanel } from '../batches/StagePanel';
 import { CutSteps } from './CutSteps';
+import { CuttingTime } from './CuttingTime';
 import { Lengths } from './Lengths';
 import { Mat } from './Mat';
 import { SpoiledPanel } from './SpoiledPanel';
@@ -224,6 +225,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
                 ))}
               </div>
               <Bill bill={bill} pieces={cloth.pieces} />
+              {cutting.minutes && <CuttingTime batchId={id} minutes={cutting.minutes} onTaken={take} />}
               {planned && <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />}
               <Files
                 id={id}

@@ -1,6 +1,7 @@
 package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -536,5 +537,40 @@ class CuttingTest {
         Answer never =
                 APP.post(path(batch("2").id()) + "/search", Map.of("aim", "MONEY", "seconds", 0, "fromOffcuts", true));
         assertThat(never.status()).isEqualTo(422);
+    }
+
+    @Test
+    void theSheetsMinutesAndTheStepsMeet() {
+        long own = APP.pouch("Takes the sheet's minutes");
+        Answer made = APP.post("/api/batches", RunningApp.batch(own, "8", SHELF, List.of()));
+        String path = "/api/batches/" + made.id() + "/cutting";
+        assertThat(APP.get(path).body().has("minutes")).isFalse();
+        search(made.id());
+        JsonNode minutes = APP.get(path).body().get("minutes");
+        long sheet = minutes.get("sheet").get("seconds").asLong();
+        long steps = minutes.get("steps").get("seconds").asLong();
+        assertThat(steps).isEqualTo((3 * 8 + 15) * 60);
+        assertThat(minutes.get("names").get(0).asString()).isEqualTo("Cut all pieces");
+
+        assertThat(APP.post(path + "/minutes", Map.of("sheetSeconds", sheet + 60, "stepsSeconds", steps))
+                        .detail())
+                .contains("Nothing was changed");
+        long before = batchSeconds(made.id());
+        Answer met = APP.post(path + "/minutes", Map.of("sheetSeconds", sheet, "stepsSeconds", steps));
+
+        assertThat(met.status()).as(met.body().toString()).isEqualTo(200);
+        assertThat(met.body().get("minutes").get("meets").asBoolean()).isTrue();
+        assertThat(batchSeconds(made.id()) - before).isCloseTo(sheet - steps, within(60L));
+    }
+
+    private static long batchSeconds(long batch) {
+        return APP.get("/api/batches/" + batch)
+                .body()
+                .get("sheet")
+                .get("ticket")
+                .get("batchTime")
+                .get("value")
+                .get("seconds")
+                .asLong();
     }
 }

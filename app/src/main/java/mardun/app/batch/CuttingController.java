@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import mardun.app.batch.CuttingViews.AimForm;
 import mardun.app.batch.CuttingViews.CuttingView;
+import mardun.app.batch.CuttingViews.MinutesForm;
 import mardun.app.batch.CuttingViews.SearchForm;
 import mardun.app.batch.CuttingViews.SearchView;
 import mardun.app.batch.CuttingViews.SpoiledForm;
@@ -30,9 +31,11 @@ class CuttingController {
     private static final MediaType SVG = MediaType.valueOf("image/svg+xml");
 
     private final CuttingService cutting;
+    private final CuttingMinutes minutes;
 
-    CuttingController(CuttingService cutting) {
+    CuttingController(CuttingService cutting, CuttingMinutes minutes) {
         this.cutting = cutting;
+        this.minutes = minutes;
     }
 
     @GetMapping
@@ -70,6 +73,12 @@ class CuttingController {
     @PostMapping("/spoiled")
     CuttingView cutOnceMore(@PathVariable long id, @RequestBody @Valid SpoiledForm form) {
         return cutting.spoiled(id, form);
+    }
+
+    /** Gives the design's steps at the cutting table the minutes that the sheets reckon. */
+    @PostMapping("/minutes")
+    CuttingView takeUpMinutes(@PathVariable long id, @RequestBody @Valid MinutesForm form) {
+        return minutes.takeUp(id, form);
     }
 
     @PostMapping("/what-if")

@@ -112,6 +112,9 @@ public class CuttingService {
         List<Supply> cloths = CuttingJobs.cloths(planned);
         Map<Long, String> colours = materials.colours(
                 cloths.stream().map(cloth -> Long.valueOf(cloth.key())).toList());
+        List<ClothView> views = cloths.stream()
+                .map(cloth -> cloth(cloth, planned, all, colours, current))
+                .toList();
         return new CuttingView(
                 id,
                 batch.version(),
@@ -124,11 +127,12 @@ public class CuttingService {
                         .anyMatch(sheet ->
                                 !sheet.done().isEmpty() || !sheet.recuts().isEmpty()),
                 queue.of(id).map(run -> view(run, current)).orElse(null),
-                cloths.stream()
-                        .map(cloth -> cloth(cloth, planned, all, colours, current))
-                        .toList(),
+                views,
                 trims(planned, current),
-                BatchSheetWriter.cautions(planned, Stage.CUT).toList());
+                BatchSheetWriter.cautions(planned, Stage.CUT).toList(),
+                batch.stage() == BatchStage.PLANNED
+                        ? CuttingMinutes.of(views, planned, current.writer()).orElse(null)
+                        : null);
     }
 
     /** The trims, with the rolls from which their lengths are cut. */

@@ -29,6 +29,7 @@ public final class CuttingViews {
      * @param aim for what its cloths are laid out
      * @param begun some of it is ticked as cut, so that the layouts stay as they are
      * @param search what is being searched; absent if nothing is
+     * @param minutes of cutting; absent until all cloths of a planned batch are laid out, or if no step is for it
      */
     public record CuttingView(
             long batchId,
@@ -42,7 +43,21 @@ public final class CuttingViews {
             @Nullable SearchView search,
             List<ClothView> cloths,
             List<TrimLengths> trims,
-            List<CautionView> cautions) {}
+            List<CautionView> cautions,
+            @Nullable MinutesView minutes) {}
+
+    /**
+     * What the sheets and the steps say about the same work.
+     *
+     * @param sheet what the cuts of all cloths take
+     * @param steps what the design's steps at the cutting table take for as many bags
+     * @param names of these steps
+     * @param meets they say about the same
+     */
+    public record MinutesView(TimeView sheet, TimeView steps, List<String> names, boolean meets) {}
+
+    /** The sheets' minutes become those of the design's steps; both as they were shown, in seconds. */
+    public record MinutesForm(long sheetSeconds, long stepsSeconds) {}
 
     /**
      * A search under way, or the last one.

@@ -65,12 +65,12 @@ public record DesignDocument(
 
     /** This design under another name. */
     DesignDocument named(String newName) {
-        return with(newName, sizes, sizeKeys, measurements, fillings, slots);
+        return with(newName, sizes, sizeKeys, measurements, fillings, steps, slots);
     }
 
     /** This design with other values for its measurements. */
     DesignDocument measured(List<Measurement> newMeasurements) {
-        return with(name, sizes, sizeKeys, newMeasurements, fillings, slots);
+        return with(name, sizes, sizeKeys, newMeasurements, fillings, steps, slots);
     }
 
     /** This design with other sizes, and what differs by size. */
@@ -79,7 +79,7 @@ public record DesignDocument(
             List<String> newSizeKeys,
             List<Measurement> newMeasurements,
             List<FillingNeed> newFillings) {
-        return with(name, newSizes, newSizeKeys, newMeasurements, newFillings, slots);
+        return with(name, newSizes, newSizeKeys, newMeasurements, newFillings, steps, slots);
     }
 
     /** This design with a key for each size: those that it has, and new ones where they are missing. */
@@ -93,7 +93,7 @@ public record DesignDocument(
         for (int i = 0; i < sizes.size(); i++) {
             keys.add("s" + (i + 1));
         }
-        return with(name, sizes, keys, measurements, fillings, slots);
+        return with(name, sizes, keys, measurements, fillings, steps, slots);
     }
 
     /** A key that no size has yet. */
@@ -119,7 +119,12 @@ public record DesignDocument(
 
     /** This design with other materials in its slots. */
     public DesignDocument filled(List<SlotRow> newSlots) {
-        return with(name, sizes, sizeKeys, measurements, fillings, newSlots);
+        return with(name, sizes, sizeKeys, measurements, fillings, steps, newSlots);
+    }
+
+    /** This design with other steps. */
+    public DesignDocument withSteps(List<StepRow> newSteps) {
+        return with(name, sizes, sizeKeys, measurements, fillings, newSteps, slots);
     }
 
     private DesignDocument with(
@@ -128,6 +133,7 @@ public record DesignDocument(
             @Nullable List<String> newSizeKeys,
             List<Measurement> newMeasurements,
             List<FillingNeed> newFillings,
+            List<StepRow> newSteps,
             List<SlotRow> newSlots) {
         return new DesignDocument(
                 newName,
@@ -146,7 +152,7 @@ public record DesignDocument(
                 zips,
                 straps,
                 casings,
-                steps,
+                newSteps,
                 newSlots,
                 source,
                 forChildren,
@@ -241,7 +247,29 @@ public record DesignDocument(
             String caution,
             String note,
             List<String> after,
-            String uses) {}
+            String uses) {
+
+        /** This step with other minutes. */
+        public StepRow taking(String newMinutesPerUnit, String newMinutesPerBatch) {
+            return new StepRow(
+                    key,
+                    name,
+                    stage,
+                    station,
+                    needle,
+                    thread,
+                    foot,
+                    stitch,
+                    newMinutesPerUnit,
+                    newMinutesPerBatch,
+                    passiveMinutes,
+                    check,
+                    caution,
+                    note,
+                    after,
+                    uses);
+        }
+    }
 
     /**
      * What a design asks for, and the material that usually fills it.
