@@ -2919,11 +2919,13 @@ export interface components {
       total: components['schemas']['MoneyView'];
     };
     Strap: {
+      choice: string;
       longest: string;
       of: string;
       ring: string;
       /** @enum {string} */
       school: 'FOUR_FOLD' | 'TUBE' | 'EDGES_TO_CENTRE' | 'ONE_LAYER' | 'FACED' | 'WEBBING';
+      schools: ('FOUR_FOLD' | 'TUBE' | 'EDGES_TO_CENTRE' | 'ONE_LAYER' | 'FACED' | 'WEBBING')[];
       seam: string;
       shortest: string;
       width: string;

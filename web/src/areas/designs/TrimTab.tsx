@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
 import {
@@ -8,6 +8,7 @@ import {
   replaced,
   slotFor,
   useEditing,
+  useFindings,
   useRename,
   without,
   type Document,
@@ -25,6 +26,7 @@ import {
 import { HALVES, STRAPS, TRIMS, ZIPS } from './words';
 
 type Trim = Schemas['TrimNeed'];
+type Strap = Schemas['Strap'];
 type Zip = Schemas['ZipFit'];
 
 const FILLINGS: Schemas['SlotRow']['kind'][] = ['FILLING_BY_WEIGHT', 'FILLING_BY_VOLUME'];
@@ -328,7 +330,17 @@ function Straps() {
           change({
             straps: [
               ...document.straps,
-              { of: '', school: 'FOUR_FOLD', width: '', seam: '', ring: '', shortest: '', longest: '' },
+              {
+                of: '',
+                school: 'FOUR_FOLD',
+                width: '',
+                seam: '',
+                ring: '',
+                shortest: '',
+                longest: '',
+                choice: '',
+                schools: [],
+              },
             ],
           })
         }
@@ -352,12 +364,7 @@ function Straps() {
               value={strap.of}
               onChoose={(of) => set({ of })}
             />
-            <Choice
-              label="Made"
-              value={strap.school}
-              options={STRAPS}
-              onChoose={(school) => set({ school })}
-            />
+            <StrapMade strap={strap} onChange={set} />
             {field('width', 'Width')}
             {field('seam', 'Seam')}
             {field('ring', 'Ring inside')}
@@ -373,6 +380,57 @@ function Straps() {
         );
       })}
     </>
+  );
+}
+
+/** How a strap is made: always the same way, or by a choice among the measurements. */
+function StrapMade({ strap, onChange }: { strap: Strap; onChange: (next: Partial<Strap>) => void }) {
+  const { document } = useEditing();
+  const choices = document.measurements.filter((one) => one.kind === 'CHOICE');
+  const followed = choices.find((one) => one.symbol === strap.choice);
+  const problem = useFindings(`straps.${strap.of}.choice`)[0]?.sentence;
+  const made = (schools: Strap['schools'], option: number) => schools[option] ?? strap.school;
+  return (
+    <div>
+      <SelectField
+        label="Made"
+        value={strap.choice ? `by ${strap.choice}` : strap.school}
+        error={problem}
+        onChange={(event) => {
+          const by = choices.find((one) => `by ${one.symbol}` === event.target.value);
+          onChange(
+            by
+              ? { choice: by.symbol, schools: by.options.map((_, i) => made(strap.schools, i)) }
+              : { choice: '', schools: [], school: event.target.value as Strap['school'] },
+          );
+        }}
+      >
+        {Object.entries(STRAPS).map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+        {choices.map((one) => (
+          <option key={one.symbol} value={`by ${one.symbol}`}>
+            by {one.label}
+          </option>
+        ))}
+        {strap.choice && !followed && <option value={`by ${strap.choice}`}>by {strap.choice}</option>}
+      </SelectField>
+      {followed?.options.map((option, i) => (
+        <Choice
+          key={option}
+          label={option}
+          value={made(strap.schools, i)}
+          options={STRAPS}
+          onChoose={(school) =>
+            onChange({
+              schools: followed.options.map((_, at) => (at === i ? school : made(strap.schools, at))),
+            })
+          }
+        />
+      ))}
+    </div>
   );
 }
 

@@ -144,7 +144,7 @@ final class BlockMerge {
                         zips.stream()
                                 .flatMap(z -> Stream.of(
                                         z.edge(), z.side(), z.clearance(), z.tab(), z.over(), z.covered(), z.slider())),
-                        straps.stream().flatMap(s -> Stream.of(s.width(), s.seam(), s.ring())))
+                        straps.stream().flatMap(s -> Stream.of(s.width(), s.seam(), s.ring(), s.choice())))
                 .flatMap(Function.identity())
                 .forEach(formula -> names(formula).forEach(named::add));
         int before;
@@ -280,7 +280,16 @@ final class BlockMerge {
     }
 
     private static Strap lettered(Strap s, Function<String, String> letter) {
-        return new Strap(letter.apply(s.of()), s.school(), s.width(), s.seam(), s.ring(), s.shortest(), s.longest());
+        return new Strap(
+                letter.apply(s.of()),
+                s.school(),
+                s.width(),
+                s.seam(),
+                s.ring(),
+                s.shortest(),
+                s.longest(),
+                s.choice(),
+                s.schools());
     }
 
     private static <T> List<T> joined(List<T> own, List<T> more) {

@@ -72,6 +72,7 @@ final class DocumentTexts {
         all(Kind.LETTER, "Strap", "of");
         all(Kind.USES, "StepRow", "uses");
         all(Kind.SYMBOL, "Measurement", "symbol");
+        all(Kind.SYMBOL, "Strap", "choice");
         all(Kind.SIZE, "DesignDocument", "sizes");
         all(Kind.PLACE, "SetAside", "place");
         all(Kind.WORDS, "DesignDocument", "name", "sort", "note", "sizeKeys");

@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import java.util.Optional;
+import java.util.OptionalInt;
 import mardun.core.construction.Drawstrings;
 import mardun.core.construction.StrapSchool;
 import mardun.core.construction.Straps;
@@ -131,10 +132,11 @@ final class FittingChecks {
         if (width.isEmpty() || seam.isEmpty()) {
             return;
         }
+        Optional<StrapSchool> school = school(strap, place);
         sized.piece(strap.of()).ifPresent(piece -> {
             Extent extent = piece.extent();
             Length narrow = extent.width().isLongerThan(extent.height()) ? extent.height() : extent.width();
-            stripWidth(strap, piece, narrow, width.get(), seam.get());
+            school.ifPresent(made -> stripWidth(made, piece, narrow, width.get(), seam.get()));
             range(
                     place,
                     piece.piece().name(),
@@ -153,11 +155,29 @@ final class FittingChecks {
                 .ifPresent(ring -> ring(place, strap, width.get().toLength(ShownRounding.UP), ring));
     }
 
-    private void stripWidth(Strap strap, SizedPiece piece, Length strip, Quantity width, Quantity seam) {
-        if (strap.school() == StrapSchool.WEBBING) {
+    /** How a strap is made in this size; empty if the choice that says so can't be followed, which is then among the findings. */
+    private Optional<StrapSchool> school(Strap strap, String place) {
+        if (!strap.followsAChoice()) {
+            return Optional.of(strap.school());
+        }
+        OptionalInt option = measures.option(strap.choice());
+        if (option.isEmpty() || option.getAsInt() >= strap.schools().size()) {
+            findings.refuse(
+                    place + ".choice",
+                    Sentence.of(
+                            "How the strap is made follows “{0}”, and that isn't a choice with a way for each option.",
+                            Value.of(strap.choice())),
+                    Sentence.of("Choose a measurement that is one of several ways, and say how it is made for each."));
+            return Optional.empty();
+        }
+        return Optional.of(strap.schools().get(option.getAsInt()));
+    }
+
+    private void stripWidth(StrapSchool school, SizedPiece piece, Length strip, Quantity width, Quantity seam) {
+        if (school == StrapSchool.WEBBING) {
             return;
         }
-        Quantity wanted = Straps.cutWidth(strap.school(), width, seam).value();
+        Quantity wanted = Straps.cutWidth(school, width, seam).value();
         if (!DesignChecks.near(wanted, Quantity.of(strip))) {
             findings.care(
                     Check.STRAP_WIDTH,
@@ -166,7 +186,7 @@ final class FittingChecks {
                             "{0} is cut {1} wide; {2}, a strap of {3} takes {4}.",
                             Value.of(piece.piece().name()),
                             Value.of(strip),
-                            Value.of(strap.school().words()),
+                            Value.of(school.words()),
                             Value.of(width),
                             Value.of(wanted)),
                     Sentence.of("Cut the strip to that width, or change the way the strap is made."));

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -82,6 +83,16 @@ final class Measures {
         underWay.remove(symbol);
         known.put(symbol, figure);
         return figure;
+    }
+
+    /** The place of the option that a choice stands at for this size, from 0; empty if there is no such choice. */
+    OptionalInt option(String symbol) {
+        Measurement measurement = bySymbol.get(symbol);
+        if (measurement == null || measurement.kind() != Measurement.Kind.CHOICE) {
+            return OptionalInt.empty();
+        }
+        int option = measurement.options().indexOf(measurement.valueFor(size).strip());
+        return option < 0 ? OptionalInt.empty() : OptionalInt.of(option);
     }
 
     private Optional<Figure<Quantity>> choice(Measurement measurement, String place) {

@@ -100,9 +100,11 @@ final class StepChecks {
         return parts;
     }
 
+    /** The cloths of a letter; a piece that a size takes none of is none. */
     private Stream<ClothKind> clothsOf(String letter) {
         Set<String> parts = partsOf(letter);
-        return design.pieces().stream()
+        return sized.pieces().stream()
+                .map(SizedPiece::piece)
                 .filter(piece -> parts.contains(piece.letter()))
                 .flatMap(piece -> design.clothOf(piece.slot()).stream());
     }
@@ -183,10 +185,8 @@ final class StepChecks {
 
     private Length thickness(String letter) {
         Optional<Length> cloth = clothsOf(letter).map(ClothKind::thickness).reduce(Length::max);
-        return cloth.or(() -> design.trims().stream()
-                        .filter(trim -> trim.letter().equals(letter))
-                        .map(trim -> thickness(trim.kind()))
-                        .findFirst())
+        return cloth.or(() ->
+                        sized.trim(letter).map(trim -> thickness(trim.trim().kind())))
                 .orElse(Length.ZERO);
     }
 

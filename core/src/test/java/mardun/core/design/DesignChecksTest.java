@@ -91,7 +91,7 @@ class DesignChecksTest {
     private static DesignMaker strap(StrapSchool school, String strip, String width, String ring) {
         return DesignMaker.empty()
                 .pieces(Piece.of("S", "Strap", Role.STRAP, "outer", "1", strip, "40 in"))
-                .straps(new Strap("S", school, width, "1/4 in", ring, "30 in", "45 in"));
+                .straps(new Strap("S", school, width, "1/4 in", ring, "30 in", "45 in", "", List.of()));
     }
 
     @ParameterizedTest
@@ -104,6 +104,48 @@ class DesignChecksTest {
     })
     void aStrapThatFits(StrapSchool school, String strip, String width, String ring) {
         nothing(strap(school, strip, width, ring));
+    }
+
+    private static DesignMaker strapByCloth(String cloth, List<StrapSchool> schools) {
+        return DesignMaker.empty()
+                .measured(new Measurement(
+                        "cloth", "Cloth", Measurement.Kind.CHOICE, List.of(cloth), List.of("thin", "thick")))
+                .pieces(Piece.of(
+                        "S", "Strap", Role.STRAP, "outer", "1", "pick(cloth; strap_four_fold(1 in); 1 in)", "40 in"))
+                .straps(new Strap("S", StrapSchool.TUBE, "1 in", "", "", "", "", "cloth", schools));
+    }
+
+    @Test
+    void aStrapIsMadeAsAChoiceSays() {
+        List<StrapSchool> byCloth = List.of(StrapSchool.FOUR_FOLD, StrapSchool.ONE_LAYER);
+        nothing(strapByCloth("thin", byCloth));
+        nothing(strapByCloth("thick", byCloth));
+        assertThat(only(Check.STRAP_WIDTH, strapByCloth("thick", List.of(StrapSchool.ONE_LAYER, StrapSchool.TUBE)))
+                        .what()
+                        .words())
+                .contains("sewn as a tube");
+    }
+
+    @Test
+    void aChoiceHasAWayForEachOfItsOptions() {
+        DesignMaker maker = strapByCloth("thick", List.of(StrapSchool.FOUR_FOLD));
+        assertThat(Sizing.of(maker.make(), 0).findings())
+                .filteredOn(Finding::isRefused)
+                .extracting(Finding::place)
+                .containsExactly("straps.S.choice");
+    }
+
+    @Test
+    void whatASizeTakesNoneOfLeavesNoThicknessAndNeedsNoNeedle() {
+        DesignMaker maker = DesignMaker.empty()
+                .cloth("outer", ClothKind.QUILTING_COTTON)
+                .cloth("foam", ClothKind.FOAM)
+                .pieces(
+                        Piece.of("A", "Panel", Role.OUTER, "outer", "1", "9 in", "9 in"),
+                        Piece.of("F", "Foam", Role.INTERFACING, "foam", "0", "9 in", "9 in"))
+                .trims(TrimNeed.of("W", "Webbing", TrimNeed.Kind.WEBBING, "webbing", "0", "9 in"))
+                .steps(step("s", Station.MACHINE, "80", List.of(), use("A", 2), use("F", 4), use("W", 6)));
+        nothing(maker);
     }
 
     @Test
