@@ -110,6 +110,7 @@ export const piece = (letter: string, more: Partial<Schemas['PieceView']> = {}):
   height: lengthFigure('8 in', '≈ 20.4 cm'),
   directional: false,
   fold: 'NONE',
+  notes: [],
   drawing: drawing(266.7, 203.2),
   ...more,
 });

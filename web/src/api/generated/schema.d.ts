@@ -1989,7 +1989,11 @@ export interface components {
     };
     MarkRow: {
       across: string;
+      /** @enum {string} */
+      acrossFrom?: 'LEFT' | 'CENTRE' | 'RIGHT';
       down: string;
+      /** @enum {string} */
+      downFrom?: 'TOP' | 'CENTRE' | 'BOTTOM';
       /** @enum {string} */
       from: 'RAW' | 'FINISHED';
       /** @enum {string} */
@@ -2409,6 +2413,7 @@ export interface components {
       height: components['schemas']['LengthView'];
       letter: string;
       name: string;
+      notes: string[];
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
       width: components['schemas']['LengthView'];
@@ -2431,7 +2436,7 @@ export interface components {
       quantity: string;
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
-      shape: components['schemas']['Shape'];
+      shapes: components['schemas']['Shape'][];
       slot: string;
       trimTo?: components['schemas']['TrimTo'];
       width: string;
@@ -2446,6 +2451,7 @@ export interface components {
       height: components['schemas']['LengthFigure'];
       letter: string;
       name: string;
+      notes: string[];
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
       slot: string;
@@ -2675,7 +2681,16 @@ export interface components {
       across: string;
       along: string;
       /** @enum {string} */
-      kind: 'RECTANGLE' | 'CORNERS_CUT' | 'NOTCHED' | 'ROUNDED' | 'TAPERED' | 'CIRCLE';
+      kind:
+        | 'RECTANGLE'
+        | 'CORNERS_CUT'
+        | 'SLANTED'
+        | 'ROUNDED'
+        | 'NOTCHED'
+        | 'TAPERED'
+        | 'CIRCLE'
+        | 'OVAL'
+        | 'CIRCLE_WITH_FLAT';
       /** @enum {string} */
       place: 'TOP' | 'BOTTOM' | 'BOTH';
     };

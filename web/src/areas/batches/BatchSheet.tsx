@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { hatch } from '../../ui/Hatches';
 import type { BatchStage } from '../../ui/RunningStitch';
+import { Notes } from '../../ui/Notes';
 import { Tag } from '../../ui/Tag';
 import { sides, useUnits } from '../../ui/units';
 import { WorkedFigure } from '../../ui/WorkedFigure';
@@ -96,7 +97,10 @@ function CutList({ sheet }: { sheet: Sheet }) {
                   </text>
                 </svg>
               </td>
-              <td>{piece.name}</td>
+              <td>
+                {piece.name}
+                <Notes notes={piece.notes} />
+              </td>
               <td className="whitespace-nowrap">
                 <WorkedFigure label={`${piece.name}, width`} working={piece.width.working}>
                   {units.own(piece.width.value)}

@@ -65,6 +65,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
       count: 4,
       each: 2,
       again: 1,
+      notes: ['Corners cut out 1 ¼ in × 1 ¼ in at the bottom.'],
     },
   ],
   mats: laidOut

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { Button } from '../../ui/Button';
+import { Notes } from '../../ui/Notes';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
 import { sides, useUnits } from '../../ui/units';
@@ -502,6 +503,7 @@ function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['Pi
             <tr key={kind.letter}>
               <td>
                 <b>{kind.letter}</b> {kind.name}
+                <Notes notes={kind.notes} />
               </td>
               <td>{sides(units.own(kind.width), units.own(kind.height))}</td>
               <td className="text-soft">{sides(units.other(kind.width), units.other(kind.height))}</td>

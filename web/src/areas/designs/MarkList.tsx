@@ -17,6 +17,10 @@ const NEW: Mark = {
   half: 'WHOLE',
 };
 
+const ACROSS = { LEFT: 'the left', CENTRE: 'the centre', RIGHT: 'the right' };
+
+const DOWN = { TOP: 'the top', CENTRE: 'the centre', BOTTOM: 'the bottom' };
+
 const FROM = { RAW: 'raw edges', FINISHED: 'finished edges' };
 
 /** What is marked on a piece or panel, and where. */
@@ -59,8 +63,24 @@ export function MarkList({
               </RowButton>
             </div>
             <div className="grid grid-cols-4 gap-2">
-              {mark.kind !== 'CENTRE' && field('across', 'From the left')}
-              {mark.kind !== 'CENTRE' && field('down', 'From the top')}
+              {mark.kind !== 'CENTRE' && (
+                <>
+                  <Choice
+                    label="Measured across from"
+                    value={mark.acrossFrom ?? 'LEFT'}
+                    options={ACROSS}
+                    onChoose={(acrossFrom) => set({ acrossFrom })}
+                  />
+                  {field('across', 'So far')}
+                  <Choice
+                    label="Measured down from"
+                    value={mark.downFrom ?? 'TOP'}
+                    options={DOWN}
+                    onChoose={(downFrom) => set({ downFrom })}
+                  />
+                  {field('down', 'So far down')}
+                </>
+              )}
               {sized && field('width', 'Width')}
               {sized && field('height', 'Height')}
               {mark.kind === 'HARDWARE' && (

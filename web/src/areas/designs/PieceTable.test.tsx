@@ -16,7 +16,7 @@ const piece = (letter: string, name: string): Schemas['PieceRow'] => ({
   layers: 1,
   width: 'width + 2 * seam',
   height: '20 cm',
-  shape: { kind: 'RECTANGLE', place: 'BOTTOM', across: '', along: '' },
+  shapes: [],
   edges: { top: '', right: '', bottom: '', left: '' },
   directional: false,
   fold: 'NONE',
@@ -63,15 +63,20 @@ describe('the pieces of a design', () => {
     await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
     const panel = within(screen.getByRole('dialog'));
     expect(panel.queryByLabelText('Radius')).toBeNull();
-    await userEvent.selectOptions(panel.getByLabelText('Shape'), 'rounded corners or flap');
+    await userEvent.click(panel.getByRole('button', { name: 'Cut something away' }));
     await userEvent.type(panel.getByLabelText('Radius'), '2 cm');
     await userEvent.selectOptions(panel.getByLabelText('Where'), 'at both ends');
-    expect(current.document.pieces[0]?.shape).toEqual({
-      kind: 'ROUNDED',
-      place: 'BOTH',
-      across: '2 cm',
-      along: '',
-    });
+    await userEvent.click(panel.getByRole('button', { name: 'Cut something away' }));
+    await userEvent.selectOptions(panel.getAllByLabelText('Shape').at(-1) as HTMLElement, 'a V');
+    await userEvent.type(panel.getByLabelText('V, depth'), '1 in');
+    expect(current.document.pieces[0]?.shapes).toEqual([
+      { kind: 'ROUNDED', place: 'BOTH', across: '2 cm', along: '' },
+      { kind: 'NOTCHED', place: 'TOP', across: '', along: '1 in' },
+    ]);
+    await userEvent.click(
+      panel.getByRole('button', { name: 'Remove the shape rounded corners, or a round flap' }),
+    );
+    expect(current.document.pieces[0]?.shapes).toHaveLength(1);
   });
 
   it('get marks', async () => {
@@ -79,8 +84,13 @@ describe('the pieces of a design', () => {
     await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
     const panel = within(screen.getByRole('dialog'));
     await userEvent.click(panel.getByRole('button', { name: 'Add a mark' }));
-    await userEvent.type(panel.getByLabelText('From the left'), '3 cm');
-    expect(current.document.pieces[0]?.marks[0]).toMatchObject({ kind: 'POCKET', across: '3 cm' });
+    await userEvent.type(panel.getByLabelText('So far'), '3 cm');
+    await userEvent.selectOptions(panel.getByLabelText('Measured down from'), 'the bottom');
+    expect(current.document.pieces[0]?.marks[0]).toMatchObject({
+      kind: 'POCKET',
+      across: '3 cm',
+      downFrom: 'BOTTOM',
+    });
   });
 
   it('keep their letter key by key, and get another one as a whole when the field is left', async () => {

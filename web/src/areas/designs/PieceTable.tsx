@@ -4,18 +4,9 @@ import { Panel } from '../../ui/Panel';
 import { PieceShape } from '../../ui/PieceDrawing';
 import { SelectField, TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
+import { Notes } from '../../ui/Notes';
 import { sides, useUnits } from '../../ui/units';
-import {
-  copied,
-  freeLetter,
-  moved,
-  replaced,
-  slotFor,
-  useEditing,
-  useFindings,
-  useRename,
-  without,
-} from './editing';
+import { copied, freeLetter, moved, replaced, slotFor, useEditing, useRename, without } from './editing';
 import {
   Choice,
   CopyMark,
@@ -27,7 +18,8 @@ import {
   Tick,
 } from './fields';
 import { MarkList } from './MarkList';
-import { FOLDS, PLACES, ROLES, SHAPE_MEASURES, SHAPES } from './words';
+import { ShapeList } from './ShapeList';
+import { FOLDS, ROLES } from './words';
 
 type Piece = Schemas['PieceRow'];
 
@@ -36,7 +28,7 @@ const NEW: Omit<Piece, 'letter' | 'slot' | 'width' | 'height'> = {
   role: 'OUTER',
   quantity: '1',
   layers: 1,
-  shape: { kind: 'RECTANGLE', place: 'BOTTOM', across: '', along: '' },
+  shapes: [],
   edges: { top: '', right: '', bottom: '', left: '' },
   directional: false,
   fold: 'NONE',
@@ -201,9 +193,7 @@ function PiecePanel({
   const { shown } = useEditing();
   const units = useUnits();
   const drawn = shown?.pieces.find((p) => p.letter === piece.letter);
-  const shapeProblem = useFindings(`pieces.${piece.letter}.shape`)[0]?.sentence;
   const place = `pieces.${piece.letter}`;
-  const [across, along] = SHAPE_MEASURES[piece.shape.kind];
   const scale = drawn ? Math.min(240 / drawn.drawing.width, 220 / drawn.drawing.height) : 1;
   return (
     <Panel title={`${piece.letter} · ${piece.name}`} open wide onOpenChange={(open) => !open && onClose()}>
@@ -217,6 +207,11 @@ function PiecePanel({
                 {sides(units.other(drawn.width.value), units.other(drawn.height.value))}
               </span>
             </p>
+          )}
+          {drawn && (
+            <div className="mt-2 text-left">
+              <Notes notes={drawn.notes} />
+            </div>
           )}
         </div>
         <div className="space-y-3">
@@ -267,39 +262,7 @@ function PiecePanel({
               onType={(height) => onChange({ height })}
             />
           </div>
-          <div className="grid grid-cols-2 gap-3">
-            <Choice
-              label="Shape"
-              value={piece.shape.kind}
-              options={SHAPES}
-              onChoose={(kind) => onChange({ shape: { ...piece.shape, kind } })}
-              hint={shapeProblem && <span className="text-madder">{shapeProblem}</span>}
-            />
-            {(across || along) && (
-              <Choice
-                label="Where"
-                value={piece.shape.place}
-                options={PLACES}
-                onChoose={(where) => onChange({ shape: { ...piece.shape, place: where } })}
-              />
-            )}
-            {across && (
-              <FormulaField
-                label={across}
-                place={`${place}.shape.across`}
-                value={piece.shape.across}
-                onType={(text) => onChange({ shape: { ...piece.shape, across: text } })}
-              />
-            )}
-            {along && (
-              <FormulaField
-                label={along}
-                place={`${place}.shape.along`}
-                value={piece.shape.along}
-                onType={(text) => onChange({ shape: { ...piece.shape, along: text } })}
-              />
-            )}
-          </div>
+          <ShapeList place={place} shapes={piece.shapes} onChange={(shapes) => onChange({ shapes })} />
           <fieldset>
             <legend className="mb-0.5 text-[13px] font-semibold text-soft">
               Allowance of each edge; “fold” for an edge that is a fold

@@ -11,22 +11,28 @@ export const ROLES: Record<Schemas['PieceRow']['role'], string> = {
 };
 
 export const SHAPES: Record<Schemas['Shape']['kind'], string> = {
-  RECTANGLE: 'rectangle',
+  RECTANGLE: 'nothing',
   CORNERS_CUT: 'corners cut out',
-  NOTCHED: 'V notch',
-  ROUNDED: 'rounded corners or flap',
+  SLANTED: 'corners on the slant, or a point',
+  ROUNDED: 'rounded corners, or a round flap',
+  NOTCHED: 'a V',
   TAPERED: 'tapered sides',
-  CIRCLE: 'circle',
+  CIRCLE: 'all but a circle',
+  OVAL: 'all but an oval',
+  CIRCLE_WITH_FLAT: 'all but a circle with a flat',
 };
 
 /** What the two measures of a shape are. */
 export const SHAPE_MEASURES: Record<Schemas['Shape']['kind'], [string?, string?]> = {
   RECTANGLE: [],
   CORNERS_CUT: ['Cut-out, width', 'Cut-out, height'],
-  NOTCHED: ['Notch, width', 'Notch, depth'],
-  ROUNDED: ['Radius'],
+  SLANTED: ['Slant, width', 'Slant, height'],
+  ROUNDED: ['Radius', 'Height, if another'],
+  NOTCHED: ['V, width', 'V, depth'],
   TAPERED: ['Each side leans in by'],
   CIRCLE: [],
+  OVAL: [],
+  CIRCLE_WITH_FLAT: [],
 };
 
 export const PLACES: Record<Schemas['Shape']['place'], string> = {

@@ -3,6 +3,10 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -11,6 +15,11 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
 import mardun.app.RunningApp.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -572,5 +581,29 @@ class CuttingTest {
                 .get("value")
                 .get("seconds")
                 .asLong();
+    }
+
+    @Test
+    void everyNamePrintsAndWhatIsCutAwayStandsBesideIt() throws Exception {
+        long own = APP.pouch("Alça {grande} čšž Жук 👜 №2");
+        Answer made = APP.post("/api/batches", RunningApp.batch(own, "2", SHELF, List.of()));
+        search(made.id());
+        HttpResponse<byte[]> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(
+                                        URI.create("http://localhost:" + APP.port() + path(made.id()) + "/print"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
+        try (PDDocument paper = Loader.loadPDF(answer.body())) {
+            String text = new PDFTextStripper().getText(paper);
+            assertThat(text).contains("Alça {grande} čšž Жук 👜").contains("Corners cut out for boxing: 1 1/4 in");
+            for (PDPage page : paper.getPages()) {
+                for (COSName name : page.getResources().getFontNames()) {
+                    assertThat(page.getResources().getFont(name).isEmbedded())
+                            .as(page.getResources().getFont(name).getName())
+                            .isTrue();
+                }
+            }
+        }
     }
 }

@@ -45,6 +45,7 @@ import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Recut;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Finding;
+import mardun.core.design.PieceNotes;
 import mardun.core.making.Stage;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
@@ -204,7 +205,10 @@ public class CuttingService {
                                         cutAs.get(line.piece().piece().letter()).height(), ShownRounding.UP),
                                 line.count(),
                                 line.piece().count(),
-                                extra.getOrDefault(line.piece().piece().letter(), 0L)))
+                                extra.getOrDefault(line.piece().piece().letter(), 0L),
+                                PieceNotes.of(line.piece()).stream()
+                                        .map(writer::sentence)
+                                        .toList()))
                         .toList(),
                 cutBy.map(drawing::mats).orElse(List.of()),
                 cutBy.map(sheet -> drawing.bill(CuttingJobs.whole(sheet, job.width())))

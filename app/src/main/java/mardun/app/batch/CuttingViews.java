@@ -139,7 +139,12 @@ public final class CuttingViews {
     /** So many lengths of a letter; {@code nanometres} of each. */
     public record CutLength(String letter, String name, long count, LengthView length, long nanometres) {}
 
-    /** A kind of piece that is cut from a cloth; {@code each} is how many one bag takes. */
+    /**
+     * A kind of piece that is cut from a cloth.
+     *
+     * @param each how many one bag takes
+     * @param notes what is cut away from it and marked on it, in sentences
+     */
     public record PieceKind(
             String letter,
             String name,
@@ -148,7 +153,8 @@ public final class CuttingViews {
             LengthView height,
             long count,
             long each,
-            long again) {}
+            long again,
+            List<String> notes) {}
 
     /**
      * A cloth on the mat: the bolt, an offcut or a precut.

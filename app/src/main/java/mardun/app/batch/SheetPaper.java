@@ -5,11 +5,14 @@ import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.text.Normalizer;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.batch.CuttingViews.ClothView;
 import mardun.app.batch.CuttingViews.CuttingView;
+import mardun.app.batch.CuttingViews.LaidPiece;
 import mardun.app.batch.CuttingViews.MatView;
+import mardun.app.batch.CuttingViews.PieceKind;
 import mardun.app.batch.CuttingViews.RollView;
 import mardun.app.batch.CuttingViews.StepView;
 import mardun.app.batch.CuttingViews.StripPart;
@@ -23,7 +26,7 @@ final class SheetPaper {
 
     private static final String STYLE = """
             @page { size: %s; margin: 12mm; }
-            body { font-family: Helvetica, sans-serif; font-size: 15pt; color: #14252e; }
+            body { font-family: %s; font-size: 15pt; color: #14252e; }
             h1 { font-size: 22pt; margin: 0 0 2mm; }
             h2 { font-size: 17pt; margin: 4mm 0 2mm; }
             .cloth { page-break-after: always; }
@@ -36,13 +39,17 @@ final class SheetPaper {
             .size { font-weight: bold; white-space: nowrap; width: 62mm; }
             """;
 
+    private static final Map<String, String> FRACTIONS = Map.of(
+            "\u00bd", "1/2", "\u00bc", "1/4", "\u00be", "3/4", "\u215b", "1/8", "\u215c", "3/8", "\u215d", "5/8",
+            "\u215e", "7/8", "\u2044", "/", "\u2248", "about ");
+
     private SheetPaper() {}
 
     /** The sheets as a PDF file, on A4 or on Letter, as the maker measures. */
     static byte[] pdf(CuttingView cutting, UnitSystem units) {
         boolean inches = units == UnitSystem.INCH;
         StringBuilder html = new StringBuilder("<html><head><style>")
-                .append(STYLE.formatted(inches ? "letter" : "a4"))
+                .append(STYLE.formatted(inches ? "letter" : "a4", PaperFonts.FAMILIES))
                 .append("</style></head><body>");
         for (ClothView cloth : cutting.cloths()) {
             for (MatView mat : cloth.mats()) {
@@ -56,8 +63,9 @@ final class SheetPaper {
         }
         html.append("</body></html>");
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            new PdfRendererBuilder()
-                    .useSVGDrawer(new BatikSVGDrawer())
+            PdfRendererBuilder paper = new PdfRendererBuilder();
+            PaperFonts.embed(paper);
+            paper.useSVGDrawer(new BatikSVGDrawer())
                     .withHtmlContent(html.toString(), null)
                     .toStream(out)
                     .run();
@@ -78,8 +86,10 @@ final class SheetPaper {
                         + both(mat.used(), inches) + " used."
                         + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())))
                 .append("</p>")
-                .append(SheetDrawing.svg(mat, cloth))
-                .append("<h2>Cuts in order</h2><table>");
+                .append(SheetDrawing.pages(mat, cloth))
+                .append("<h2>Pieces</h2><table>");
+        pieces(html, mat, cloth, inches);
+        html.append("</table><h2>Cuts in order</h2><table>");
         for (StepView step : mat.steps()) {
             html.append("<tr><td class=\"box\"><div></div></td><td class=\"size\">")
                     .append(plain(title(step, inches)))
@@ -88,6 +98,21 @@ final class SheetPaper {
                     .append("</td></tr>");
         }
         html.append("</table></div>");
+    }
+
+    /** The pieces that lie on a mat, with what is cut away from them and marked on them. */
+    private static void pieces(StringBuilder html, MatView mat, ClothView cloth, boolean inches) {
+        Set<String> there = mat.pieces().stream().map(LaidPiece::letter).collect(Collectors.toSet());
+        for (PieceKind kind : cloth.pieces()) {
+            if (there.contains(kind.letter())) {
+                html.append("<tr><td class=\"size\">")
+                        .append(plain(kind.letter() + " " + kind.name()))
+                        .append("</td><td>")
+                        .append(plain(both(kind.width(), inches) + " x " + both(kind.height(), inches) + ". "
+                                + String.join(" ", kind.notes())))
+                        .append("</td></tr>");
+            }
+        }
     }
 
     private static void lengths(StringBuilder html, TrimLengths trim, boolean inches) {
@@ -155,11 +180,12 @@ final class SheetPaper {
         return inches ? length.inch() + " (" + length.metric() + ")" : length.metric() + " (" + length.inch() + ")";
     }
 
-    /** The paper's own letters have no fractions in one sign. */
+    /** The fonts have no eighths in one sign, and no sign for about. */
     private static String plain(String text) {
-        String spaced = text.replaceAll("(?<=\\d)(?=[\u00bc-\u00be\u2150-\u215e])", " ");
-        return SheetDrawing.escaped(Normalizer.normalize(spaced, Normalizer.Form.NFKC)
-                .replace('\u2044', '/')
-                .replace("\u2248", "about "));
+        String spaced = text.replaceAll("(?<=\\d)(?=[" + String.join("", FRACTIONS.keySet()) + "])", " ");
+        for (Map.Entry<String, String> fraction : FRACTIONS.entrySet()) {
+            spaced = spaced.replace(fraction.getKey(), fraction.getValue());
+        }
+        return SheetDrawing.escaped(spaced);
     }
 }

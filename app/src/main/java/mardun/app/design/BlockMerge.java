@@ -241,7 +241,7 @@ final class BlockMerge {
                 p.layers(),
                 p.width(),
                 p.height(),
-                p.shape(),
+                p.shapes(),
                 p.edges(),
                 p.directional(),
                 p.meetsPrint(),

@@ -1,5 +1,7 @@
 package mardun.app.design;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
+import com.fasterxml.jackson.annotation.JsonFormat;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
@@ -191,7 +193,10 @@ public record DesignDocument(
             @Min(1) @Max(20) int layers,
             String width,
             String height,
-            Shape shape,
+
+            @JsonAlias("shape") @JsonFormat(with = JsonFormat.Feature.ACCEPT_SINGLE_VALUE_AS_ARRAY)
+            List<Shape> shapes,
+
             Edges edges,
             boolean directional,
             @Nullable Boolean meetsPrint,
@@ -202,7 +207,12 @@ public record DesignDocument(
             Piece.@Nullable TrimTo trimTo,
             List<MarkRow> marks) {}
 
-    /** Something marked on a piece or a panel. */
+    /**
+     * Something marked on a piece or a panel.
+     *
+     * @param acrossFrom absent for the left edge
+     * @param downFrom absent for the top edge
+     */
     public record MarkRow(
             Mark.Kind kind,
             String label,
@@ -212,7 +222,9 @@ public record DesignDocument(
             String width,
             String height,
             @Nullable String pair,
-            Mark.Half half) {}
+            Mark.Half half,
+            Mark.@Nullable AcrossFrom acrossFrom,
+            Mark.@Nullable DownFrom downFrom) {}
 
     /** A face sewn together from parts. */
     public record PanelRow(

@@ -156,6 +156,7 @@ public final class DesignViews {
      *
      * @param count how many one bag takes, all layers counted
      * @param trimTo what it is trimmed to, if it is cut over size
+     * @param notes what is cut away from it and marked on it, in sentences
      */
     public record PieceView(
             String letter,
@@ -168,6 +169,7 @@ public final class DesignViews {
             boolean directional,
             ClothFold fold,
             @Nullable ExtentView trimTo,
+            List<String> notes,
             DrawingView drawing) {}
 
     public record ExtentView(LengthView width, LengthView height) {}

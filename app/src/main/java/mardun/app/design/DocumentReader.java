@@ -260,7 +260,7 @@ final class DocumentReader {
                 row.layers(),
                 row.width(),
                 row.height(),
-                row.shape(),
+                row.shapes(),
                 row.edges(),
                 row.directional(),
                 Boolean.TRUE.equals(row.meetsPrint()),
@@ -293,7 +293,9 @@ final class DocumentReader {
                 row.width(),
                 row.height(),
                 Optional.ofNullable(row.pair()).filter(pair -> !pair.isBlank()),
-                row.half());
+                row.half(),
+                Optional.ofNullable(row.acrossFrom()).orElse(Mark.AcrossFrom.LEFT),
+                Optional.ofNullable(row.downFrom()).orElse(Mark.DownFrom.TOP));
     }
 
     private static Step step(StepRow row, String place, Set<String> letters, FieldReader fields) {

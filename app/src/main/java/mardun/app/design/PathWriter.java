@@ -1,8 +1,10 @@
 package mardun.app.design;
 
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import mardun.core.design.Outline;
+import mardun.core.design.StitchLines;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 
@@ -16,12 +18,12 @@ final class PathWriter {
         for (Outline.Corner corner : outline.corners()) {
             if (path.isEmpty()) {
                 path.append(String.format(Locale.ROOT, "M%.2f %.2f", corner.x(), corner.y()));
-            } else if (corner.radius() > 0) {
+            } else if (corner.isArc()) {
                 path.append(String.format(
                         Locale.ROOT,
                         "A%.2f %.2f 0 0 1 %.2f %.2f",
-                        corner.radius(),
-                        corner.radius(),
+                        corner.radiusAcross(),
+                        corner.radiusAlong(),
                         corner.x(),
                         corner.y()));
             } else {
@@ -31,26 +33,19 @@ final class PathWriter {
         return path + "Z";
     }
 
-    /** The stitch lines of the edges whose allowance is stated, each along its edge; a fold has none. */
-    static String seams(double width, double height, Map<String, Length> allowances) {
+    /** The stitch lines of the edges whose allowance is stated, each inside its edge; a fold has none. */
+    static String seams(Outline outline, Map<String, Length> allowances) {
+        Map<String, Double> inside = new HashMap<>();
+        allowances.forEach((side, allowance) -> inside.put(side, millimetres(allowance)));
         StringBuilder path = new StringBuilder();
-        allowances.forEach((side, allowance) -> {
-            double in = millimetres(allowance);
-            if (in > 0) {
-                path.append(
-                        switch (side) {
-                            case "top" -> line(0, in, width, in);
-                            case "bottom" -> line(0, height - in, width, height - in);
-                            case "left" -> line(in, 0, in, height);
-                            default -> line(width - in, 0, width - in, height);
-                        });
+        StitchLines.of(outline, inside).forEach(line -> {
+            char command = 'M';
+            for (StitchLines.Point point : line) {
+                path.append(String.format(Locale.ROOT, "%s%.2f %.2f", command, point.x(), point.y()));
+                command = 'L';
             }
         });
         return path.toString();
-    }
-
-    private static String line(double x1, double y1, double x2, double y2) {
-        return String.format(Locale.ROOT, "M%.2f %.2fL%.2f %.2f", x1, y1, x2, y2);
     }
 
     static double millimetres(Length length) {

@@ -30,6 +30,7 @@ import mardun.core.costing.UnitCost;
 import mardun.core.design.Finding;
 import mardun.core.design.Finished;
 import mardun.core.design.Panel;
+import mardun.core.design.PieceNotes;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedMark;
 import mardun.core.design.SizedPanel;
@@ -153,12 +154,13 @@ public final class SheetWriter {
                 sized.piece().directional(),
                 sized.piece().fold(),
                 sized.trimTo().map(this::extent).orElse(null),
+                PieceNotes.of(sized).stream().map(writer::sentence).toList(),
                 new DrawingView(
                         width,
                         height,
                         PathWriter.path(sized.outline()),
                         sized.markedCorners().map(PathWriter::path).orElse(""),
-                        PathWriter.seams(width, height, sized.allowances()),
+                        PathWriter.seams(sized.outline(), sized.allowances()),
                         sized.marks().stream().map(this::mark).toList()));
     }
 

@@ -13,10 +13,21 @@ import org.junit.jupiter.api.Test;
 
 class PathWriterTest {
 
+    private static Corner at(double x, double y, double radius) {
+        return new Corner(x, y, radius, radius, Outline.Side.TOP);
+    }
+
+    private static Outline rectangle(double width, double height) {
+        return new Outline(List.of(
+                new Corner(0, 0, 0, 0, Outline.Side.LEFT),
+                new Corner(width, 0, 0, 0, Outline.Side.TOP),
+                new Corner(width, height, 0, 0, Outline.Side.RIGHT),
+                new Corner(0, height, 0, 0, Outline.Side.BOTTOM)));
+    }
+
     @Test
     void linesAndArcsAreWrittenInMillimetres() {
-        Outline outline = new Outline(
-                List.of(new Corner(0, 0, 0), new Corner(100.125, 0, 0), new Corner(110, 10, 10), new Corner(0, 50, 0)));
+        Outline outline = new Outline(List.of(at(0, 0, 0), at(100.125, 0, 0), at(110, 10, 10), at(0, 50, 0)));
         assertThat(PathWriter.path(outline))
                 .isEqualTo("M0.00 0.00L100.13 0.00A10.00 10.00 0 0 1 110.00 10.00L0.00 50.00Z");
     }
@@ -24,7 +35,7 @@ class PathWriterTest {
     @Test
     void seamsRunAlongTheEdgesThatHaveOne() {
         Map<String, Length> allowances = Map.of("bottom", Length.of(1, LengthUnit.CENTIMETRE), "left", Length.ZERO);
-        assertThat(PathWriter.seams(200, 100, allowances)).isEqualTo("M0.00 90.00L200.00 90.00");
+        assertThat(PathWriter.seams(rectangle(200, 100), allowances)).isEqualTo("M200.00 90.00L0.00 90.00");
     }
 
     @Test
@@ -32,7 +43,7 @@ class PathWriterTest {
         Locale before = Locale.getDefault();
         try {
             Locale.setDefault(Locale.GERMANY);
-            assertThat(PathWriter.seams(10, 10, Map.of("top", Length.of(5, 10, LengthUnit.MILLIMETRE))))
+            assertThat(PathWriter.seams(rectangle(10, 10), Map.of("top", Length.of(5, 10, LengthUnit.MILLIMETRE))))
                     .isEqualTo("M0.00 0.50L10.00 0.50");
         } finally {
             Locale.setDefault(before);

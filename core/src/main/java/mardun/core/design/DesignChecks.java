@@ -163,15 +163,15 @@ final class DesignChecks {
 
     /** A cut-out that the maker measured, on a panel of the bag, must be the one that the depth asks for. */
     private void ownCutOut(BoxedBag bag, Boxing.Corner corner, SizedPiece piece, Sewn sewn) {
-        Shape shape = piece.piece().shape();
         boolean ofTheBag = bag.outer().filter(piece.piece().letter()::equals).isPresent()
                 || bag.lining().filter(piece.piece().letter()::equals).isPresent();
-        if (!ofTheBag || piece.piece().boxed() || shape.kind() != Shape.Kind.CORNERS_CUT) {
+        Optional<Shape> shape = piece.piece().ownCorners();
+        if (!ofTheBag || piece.piece().boxed() || shape.isEmpty()) {
             return;
         }
-        String place = "pieces." + piece.piece().letter() + ".shape";
-        Optional<Quantity> across = measures.length(place + ".across", shape.across());
-        Optional<Quantity> along = measures.length(place + ".along", shape.along());
+        String place = "pieces." + piece.piece().letter() + ".shapes";
+        Optional<Quantity> across = measures.length(place, shape.get().across());
+        Optional<Quantity> along = measures.length(place, shape.get().along());
         if (across.isEmpty() || along.isEmpty()) {
             return;
         }
@@ -294,7 +294,7 @@ final class DesignChecks {
         if (ofOuter.isPresent() && ofLining.isPresent() && !ofOuter.equals(ofLining)) {
             findings.care(
                     Check.PANELS_MATCH,
-                    "pieces." + lining.get().piece().letter() + ".shape",
+                    "pieces." + lining.get().piece().letter() + ".shapes",
                     Sentence.of(
                             "The lining's corners are cut out {0} × {1}, the outer's {2} × {3}: they won't be equally deep.",
                             Value.of(ofLining.get().width()),
@@ -306,15 +306,14 @@ final class DesignChecks {
     }
 
     private static boolean hasOwnCorners(SizedPiece piece) {
-        return !piece.piece().boxed() && piece.piece().shape().kind() == Shape.Kind.CORNERS_CUT;
+        return !piece.piece().boxed() && piece.piece().ownCorners().isPresent();
     }
 
     private Optional<Extent> cutOut(SizedPiece piece) {
-        String place = "pieces." + piece.piece().letter() + ".shape";
-        return measures.stated(place + ".across", piece.piece().shape().across())
-                .flatMap(across -> measures.stated(
-                                place + ".along", piece.piece().shape().along())
-                        .map(along -> new Extent(across, along)));
+        return piece.shapes().stream()
+                .filter(shape -> shape.kind() == Shape.Kind.CORNERS_CUT && shape.isAt(false))
+                .findFirst()
+                .map(shape -> new Extent(shape.across(), shape.along()));
     }
 
     private Sentence finishedOtherwise(Sewn sewn, Quantity width, Quantity height) {

@@ -6,8 +6,8 @@ import java.util.Optional;
  * Something marked on a piece or a panel: where it is folded, where a pocket or hardware goes, where the gap stays open.
  * Positions are formulas that may also use {@code piece_width} and {@code piece_height}; an empty text is not given.
  *
- * @param across from the left edge
- * @param down from the top edge
+ * @param across how far from where {@code acrossFrom} says; of what has a width, its near edge, or its middle from the centre
+ * @param down how far from where {@code downFrom} says, in the same way
  * @param width of a pocket, or of a gap along the top or bottom edge
  * @param height of a pocket, or of a gap along a side
  * @param pair the name that two halves of a snap share; empty for a single one
@@ -21,7 +21,23 @@ public record Mark(
         String width,
         String height,
         Optional<String> pair,
-        Half half) {
+        Half half,
+        AcrossFrom acrossFrom,
+        DownFrom downFrom) {
+
+    /** Where a maker lays the ruler on, across a piece; from the centre to the right. */
+    public enum AcrossFrom {
+        LEFT,
+        CENTRE,
+        RIGHT
+    }
+
+    /** Where a maker lays the ruler on, along a piece; from the centre downwards. */
+    public enum DownFrom {
+        TOP,
+        CENTRE,
+        BOTTOM
+    }
 
     /** What is marked. */
     public enum Kind {
@@ -57,15 +73,21 @@ public record Mark(
     }
 
     public static Mark at(Kind kind, String label, From from, String across, String down) {
-        return new Mark(kind, label, from, across, down, "", "", Optional.empty(), Half.WHOLE);
+        return new Mark(
+                kind, label, from, across, down, "", "", Optional.empty(), Half.WHOLE, AcrossFrom.LEFT, DownFrom.TOP);
     }
 
     public Mark sized(String newWidth, String newHeight) {
-        return new Mark(kind, label, from, across, down, newWidth, newHeight, pair, half);
+        return new Mark(kind, label, from, across, down, newWidth, newHeight, pair, half, acrossFrom, downFrom);
+    }
+
+    /** The same, measured from elsewhere. */
+    public Mark measuredFrom(AcrossFrom newAcrossFrom, DownFrom newDownFrom) {
+        return new Mark(kind, label, from, across, down, width, height, pair, half, newAcrossFrom, newDownFrom);
     }
 
     /** One half of a fastener that closes with the other half of the same name. */
     public Mark halfOf(String name, Half which) {
-        return new Mark(kind, label, from, across, down, width, height, Optional.of(name), which);
+        return new Mark(kind, label, from, across, down, width, height, Optional.of(name), which, acrossFrom, downFrom);
     }
 }

@@ -42,6 +42,7 @@ final class MarkChecks {
             String place = "pieces." + piece.piece().letter();
             boolean boxed = piece.piece().boxed() || isOfTheForm(piece.piece().letter());
             look(piece.marks(), piece.piece().name(), place, piece.extent(), boxed, List.of(), pairs);
+            cutAway(piece, place);
         });
         sized.panels().forEach(panel -> {
             String place = "panels." + panel.panel().letter();
@@ -109,6 +110,68 @@ final class MarkChecks {
         }
     }
 
+    /** A pocket where a V or a corner is cut away has nothing to lie on. */
+    private void cutAway(SizedPiece piece, String place) {
+        for (SizedMark mark : piece.marks()) {
+            if (mark.mark().kind() != Mark.Kind.POCKET) {
+                continue;
+            }
+            piece.shapes().stream()
+                    .filter(shape -> takesFrom(pocketOf(mark), shape, piece.extent()))
+                    .findFirst()
+                    .ifPresent(shape -> findings.care(
+                            Check.POCKET_CLEAR,
+                            place + ".marks." + mark.mark().label(),
+                            Sentence.of(
+                                    "“{0}” on {1} lies where "
+                                            + (shape.kind() == Shape.Kind.NOTCHED ? "the V is" : "a corner is")
+                                            + " cut out.",
+                                    Value.of(mark.mark().label()),
+                                    Value.of(piece.piece().name())),
+                            Sentence.of("Move it clear of what is cut away, or make it smaller.")));
+        }
+    }
+
+    private static Area pocketOf(SizedMark mark) {
+        Length left = mark.across().orElse(Length.ZERO);
+        Length top = mark.down().orElse(Length.ZERO);
+        return new Area(left, top, left.plus(mark.width()), top.plus(mark.height()));
+    }
+
+    private static boolean takesFrom(Area pocket, SizedShape shape, Extent extent) {
+        boolean atTop = shape.isAt(true) && takesFromTop(pocket, shape, extent);
+        return atTop
+                || (shape.isAt(false)
+                        && takesFromTop(
+                                new Area(
+                                        pocket.left(),
+                                        extent.height().minus(pocket.bottom()),
+                                        pocket.right(),
+                                        extent.height().minus(pocket.top())),
+                                shape,
+                                extent));
+    }
+
+    private static boolean takesFromTop(Area pocket, SizedShape shape, Extent extent) {
+        if (pocket.top().compareTo(shape.along()) >= 0) {
+            return false;
+        }
+        return switch (shape.kind()) {
+            case CORNERS_CUT ->
+                pocket.left().compareTo(shape.across()) < 0
+                        || pocket.right().compareTo(extent.width().minus(shape.across())) > 0;
+            case NOTCHED -> {
+                double open = (double) shape.along().minus(pocket.top()).nanometres()
+                        / shape.along().nanometres();
+                double half = open * shape.across().nanometres() / 2;
+                double middle = extent.width().nanometres() / 2.0;
+                yield pocket.left().nanometres() < middle + half
+                        && pocket.right().nanometres() > middle - half;
+            }
+            default -> false;
+        };
+    }
+
     /** What boxing takes of a panel: at each bottom corner half the depth beyond the stitch lines. */
     private List<Area> corners(Extent extent) {
         if (!(design.form() instanceof BoxedBag bag)
@@ -134,9 +197,7 @@ final class MarkChecks {
     }
 
     private void pocket(SizedMark mark, String name, String place, List<Area> corners, List<Area> zips) {
-        Length left = mark.across().orElse(Length.ZERO);
-        Length top = mark.down().orElse(Length.ZERO);
-        Area pocket = new Area(left, top, left.plus(mark.width()), top.plus(mark.height()));
+        Area pocket = pocketOf(mark);
         if (corners.stream().anyMatch(pocket::overlaps)) {
             findings.care(
                     Check.POCKET_CLEAR,

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param height formula of the height, along the cloth
  * @param directional it has a top, so it may not be turned on the cloth
  * @param meetsPrint all of its kind begin at the same height of the print, where the cloth has one that comes again
+ * @param shapes what is cut away from its rectangle; none for a plain one
  * @param overSelvage the woven edge of the cloth may lie inside it
  * @param boxed its bottom corners are boxed
  * @param backs the letter of the piece that this interfacing backs
@@ -28,7 +29,7 @@ public record Piece(
         int layers,
         String width,
         String height,
-        Shape shape,
+        List<Shape> shapes,
         Edges edges,
         boolean directional,
         boolean meetsPrint,
@@ -43,7 +44,18 @@ public record Piece(
     public record TrimTo(String width, String height) {}
 
     public Piece {
+        shapes = shapes.stream()
+                .filter(shape -> shape.kind() != Shape.Kind.RECTANGLE)
+                .toList();
         marks = List.copyOf(marks);
+    }
+
+    /** What is cut out of its bottom corners by itself, whatever the form of the bag asks for. */
+    Optional<Shape> ownCorners() {
+        return shapes.stream()
+                .filter(shape ->
+                        shape.kind() == Shape.Kind.CORNERS_CUT && shape.place().isAtBottom())
+                .findFirst();
     }
 
     /** A plain rectangle. */
@@ -58,7 +70,7 @@ public record Piece(
                 1,
                 width,
                 height,
-                Shape.RECTANGLE,
+                List.of(),
                 Edges.UNSTATED,
                 false,
                 false,

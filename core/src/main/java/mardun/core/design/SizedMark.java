@@ -4,7 +4,7 @@ import java.util.Optional;
 import mardun.core.measure.Length;
 
 /**
- * A mark of one size; positions are from the raw edges, to the nearest nanometre.
+ * A mark of one size; positions are from the left and the top raw edge, wherever it is measured from, to the nearest nanometre.
  *
  * @param across from the left raw edge; empty where the mark goes all the way across
  * @param down from the top raw edge; empty where the mark goes all the way down

@@ -22,6 +22,7 @@ import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Figure;
 import mardun.core.working.Sentence;
+import mardun.core.working.Value;
 
 /** Works out one size of a design from its formulas, and finds what can't be sewn or looks wrong. */
 public final class Sizing {
@@ -124,56 +125,170 @@ public final class Sizing {
                 measures.stated(place + ".edges." + side, formula).ifPresent(a -> allowances.put(side, a));
             }
         });
+        List<SizedShape> shapes = shapes(piece, extent, place);
         return Optional.of(new SizedPiece(
                 piece,
                 quantity.getAsLong() * piece.layers(),
                 width.get(),
                 height.get(),
-                outline(piece, extent, place),
+                shapes,
+                outline(piece, extent, shapes),
                 markedCorners(piece, extent),
                 allowances,
                 piece.trimTo().flatMap(to -> measures.trimTo(place, to)),
-                marks(place, piece.marks(), extent, allowances)));
+                marks(place, piece.marks(), extent, allowances),
+                piece.boxed()
+                        ? corner.map(one -> new Extent(
+                                one.fromSide().value().toLength(ShownRounding.NEAREST),
+                                one.fromBase().value().toLength(ShownRounding.NEAREST)))
+                        : Optional.empty()));
     }
 
-    private Outline outline(Piece piece, Extent extent, String place) {
+    private Outline outline(Piece piece, Extent extent, List<SizedShape> shapes) {
         double w = millimetres(extent.width());
         double h = millimetres(extent.height());
+        for (SizedShape shape : shapes) {
+            switch (shape.kind()) {
+                case CIRCLE -> {
+                    double across = Math.min(w, h);
+                    return Outline.oval(across, across).moved((w - across) / 2, (h - across) / 2);
+                }
+                case OVAL -> {
+                    return Outline.oval(w, h);
+                }
+                case CIRCLE_WITH_FLAT -> {
+                    return Outline.circleWithFlat(w, h, shape.place() == Shape.Place.TOP);
+                }
+                default -> {}
+            }
+        }
+        Outlining outlining = new Outlining(w, h);
+        shapes.forEach(shape ->
+                outlining.with(shape.kind(), shape.place(), millimetres(shape.across()), millimetres(shape.along())));
         if (piece.boxed() && design.form() instanceof BoxedBag bag && corner.isPresent()) {
-            return boxedOutline(bag, corner.get(), w, h);
+            boxed(outlining, bag, corner.get());
         }
-        Shape shape = piece.shape();
-        Optional<Length> across =
-                shape.kind().asksAcross() ? measures.stated(place + ".shape.across", shape.across()) : Optional.empty();
-        Optional<Length> along =
-                shape.kind().asksAlong() ? measures.stated(place + ".shape.along", shape.along()) : Optional.empty();
-        boolean known = (!shape.kind().asksAcross() || across.isPresent())
-                && (!shape.kind().asksAlong() || along.isPresent());
-        if (!known || !shapeFits(piece, extent, across, along)) {
-            return Outline.rectangle(w, h);
-        }
-        double a = across.map(Sizing::millimetres).orElse(0.0);
-        double b = along.map(Sizing::millimetres).orElse(0.0);
-        return switch (shape.kind()) {
-            case RECTANGLE -> Outline.rectangle(w, h);
-            case CORNERS_CUT -> Outline.cornersCut(w, h, a, b, shape.place());
-            case NOTCHED -> Outline.notched(w, h, a, b, shape.place());
-            case ROUNDED -> Outline.rounded(w, h, a, shape.place());
-            case TAPERED -> Outline.tapered(w, h, a, shape.place());
-            case CIRCLE -> Outline.circle(w, h);
-        };
+        return outlining.outline();
     }
 
     /** Corners that are cut out after sewing are only marked, so the piece stays a rectangle; at a fold the cut-outs sit in the middle. */
-    private static Outline boxedOutline(BoxedBag bag, Boxing.Corner corner, double w, double h) {
+    private static void boxed(Outlining outlining, BoxedBag bag, Boxing.Corner corner) {
         if (!bag.school().isCutOut()) {
-            return Outline.rectangle(w, h);
+            return;
         }
         double across = millimetres(corner.fromSide().value());
         double along = millimetres(corner.fromBase().value());
-        return bag.base() == BaseEdge.FOLD
-                ? Outline.sidesCut(w, h, across, 2 * along)
-                : Outline.cornersCut(w, h, across, along, Shape.Place.BOTTOM);
+        if (bag.base() == BaseEdge.FOLD) {
+            outlining.sidesCut(across, 2 * along);
+        } else {
+            outlining.with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along);
+        }
+    }
+
+    /** The shapes of a piece that can be cut together; one that can't is told and left out. */
+    private List<SizedShape> shapes(Piece piece, Extent extent, String place) {
+        List<SizedShape> sized = new ArrayList<>();
+        for (int i = 0; i < piece.shapes().size(); i++) {
+            Shape shape = piece.shapes().get(i);
+            String at = place + ".shapes." + i;
+            Optional<Length> across = shape.kind().asksAcross()
+                    ? measures.stated(at + ".across", shape.across())
+                    : Optional.of(Length.ZERO);
+            Optional<Length> along = shape.kind().asksAlong() || !shape.along().isBlank()
+                    ? measures.stated(at + ".along", shape.along())
+                    : across;
+            if (across.isEmpty() || along.isEmpty()) {
+                continue;
+            }
+            SizedShape one = new SizedShape(shape.kind(), shape.place(), across.get(), along.get());
+            if (isAlone(piece, i, at) && fits(piece, extent, sized, one, at)) {
+                sized.add(one);
+            }
+        }
+        return List.copyOf(sized);
+    }
+
+    private boolean isAlone(Piece piece, int index, String at) {
+        Shape shape = piece.shapes().get(index);
+        boolean clashes = piece.shapes().subList(0, index).stream().anyMatch(shape::clashesWith)
+                || (piece.boxed()
+                        && shape.kind().part() == Shape.Part.CORNERS
+                        && shape.place().isAtBottom()
+                        && design.form() instanceof BoxedBag bag
+                        && bag.base() != BaseEdge.FOLD);
+        if (clashes) {
+            findings.refuse(
+                    at,
+                    Sentence.of(
+                            "{0}: two of its shapes are about "
+                                    + shape.kind().part().words() + " "
+                                    + shape.place().words() + ".",
+                            Value.of(piece.name())),
+                    Sentence.of("Keep one of them there, or put the other at the other end."));
+        }
+        return !clashes;
+    }
+
+    /** Whether a shape leaves something of its rectangle, beside those before it; if not, it can't be cut, and that is told. */
+    private boolean fits(Piece piece, Extent extent, List<SizedShape> before, SizedShape shape, String at) {
+        if (shape.kind() == Shape.Kind.CIRCLE_WITH_FLAT) {
+            boolean isRound = extent.height().compareTo(extent.width()) <= 0
+                    && extent.height().times(2).compareTo(extent.width()) >= 0;
+            if (!isRound) {
+                findings.refuse(
+                        at,
+                        Sentence.of(
+                                "{0} is {1} high, and a circle of {2} with a flat is at least half as high and at most as high as"
+                                        + " it is wide.",
+                                Value.of(piece.name()), Value.of(extent.height()), Value.of(extent.width())),
+                        Sentence.of("Make it lower or higher, or take an oval."));
+            }
+            return isRound;
+        }
+        List<SizedShape> all = Stream.concat(before.stream(), Stream.of(shape)).toList();
+        boolean leaves = leavesSomething(all, extent, true)
+                && leavesSomething(all, extent, false)
+                && !high(all, true, Shape.Part.CORNERS)
+                        .plus(high(all, false, Shape.Part.CORNERS))
+                        .isLongerThan(extent.height())
+                && high(all, true, Shape.Part.MIDDLE)
+                                .plus(high(all, false, Shape.Part.MIDDLE))
+                                .compareTo(extent.height())
+                        < 0;
+        if (!leaves) {
+            findings.refuse(
+                    at,
+                    Sentence.of("{0}: what its shape takes away leaves nothing of it.", Value.of(piece.name())),
+                    Sentence.of("Make the cut-out, the notch or the radius smaller, or the piece larger."));
+        }
+        return leaves;
+    }
+
+    /** The most that shapes of a part take of the height at an end. */
+    private static Length high(List<SizedShape> shapes, boolean top, Shape.Part part) {
+        return shapes.stream()
+                .filter(shape -> shape.isAt(top) && shape.kind().part() == part)
+                .map(SizedShape::along)
+                .reduce(Length.ZERO, Length::max);
+    }
+
+    /** Whether the cut-outs, the notch and the lean of an end have room beside one another in its width. */
+    private static boolean leavesSomething(List<SizedShape> shapes, Extent extent, boolean top) {
+        Length taken = Length.ZERO;
+        boolean cutOut = false;
+        for (SizedShape shape : shapes) {
+            if (shape.isAt(top)) {
+                taken = taken.plus(
+                        switch (shape.kind().part()) {
+                            case CORNERS, SIDES -> shape.across().times(2);
+                            case MIDDLE -> shape.across();
+                            case WHOLE -> Length.ZERO;
+                        });
+                cutOut |= shape.kind() == Shape.Kind.CORNERS_CUT;
+            }
+        }
+        int room = taken.compareTo(extent.width());
+        return cutOut ? room < 0 : room <= 0;
     }
 
     /** Corners that are boxed after sewing: their lines lie as far from the stitching as the school says. */
@@ -194,34 +309,12 @@ public final class Sizing {
         double along = millimetres(corner.get().fromBase().value().plus(base));
         double w = millimetres(extent.width());
         double h = millimetres(extent.height());
+        Outlining marked = new Outlining(w, h);
         return Optional.of(
                 bag.base() == BaseEdge.FOLD
-                        ? Outline.sidesCut(w, h, across, 2 * along)
-                        : Outline.cornersCut(w, h, across, along, Shape.Place.BOTTOM));
-    }
-
-    /** Whether a shape leaves something of its rectangle; if not, it can't be cut, and that is told. */
-    private boolean shapeFits(Piece piece, Extent extent, Optional<Length> across, Optional<Length> along) {
-        Shape shape = piece.shape();
-        int ends = shape.place() == Shape.Place.BOTH ? 2 : 1;
-        Length high = along.or(() -> across).orElse(Length.ZERO);
-        boolean tooWide = switch (shape.kind()) {
-            case CORNERS_CUT, ROUNDED, TAPERED -> across.orElseThrow().times(2).compareTo(extent.width()) >= 0;
-            case NOTCHED -> across.orElseThrow().compareTo(extent.width()) >= 0;
-            case RECTANGLE, CIRCLE -> false;
-        };
-        boolean tooHigh = switch (shape.kind()) {
-            case CORNERS_CUT, NOTCHED, ROUNDED -> high.times(ends).compareTo(extent.height()) >= 0;
-            case RECTANGLE, TAPERED, CIRCLE -> false;
-        };
-        if (tooWide || tooHigh) {
-            findings.refuse(
-                    "pieces." + piece.letter() + ".shape",
-                    Sentence.of(piece.name() + ": what its shape takes away leaves nothing of it."),
-                    Sentence.of("Make the cut-out or the radius smaller than the piece."));
-            return false;
-        }
-        return true;
+                        ? marked.sidesCut(across, 2 * along).outline()
+                        : marked.with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along)
+                                .outline());
     }
 
     private List<SizedMark> marks(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances) {
@@ -233,16 +326,40 @@ public final class Sizing {
             Mark mark = marks.get(i);
             String at = place + ".marks." + i;
             boolean finished = mark.from() == Mark.From.FINISHED;
-            Length left = finished ? allowances.getOrDefault("left", Length.ZERO) : Length.ZERO;
-            Length top = finished ? allowances.getOrDefault("top", Length.ZERO) : Length.ZERO;
+            Length width = position(at + ".width", mark.width(), own).orElse(Length.ZERO);
+            Length height = position(at + ".height", mark.height(), own).orElse(Length.ZERO);
             sized.add(new SizedMark(
                     mark,
-                    position(at + ".across", mark.across(), own).map(left::plus),
-                    position(at + ".down", mark.down(), own).map(top::plus),
-                    position(at + ".width", mark.width(), own).orElse(Length.ZERO),
-                    position(at + ".height", mark.height(), own).orElse(Length.ZERO)));
+                    position(at + ".across", mark.across(), own).map(far -> switch (mark.acrossFrom()) {
+                        case LEFT -> inside(allowances, "left", finished).plus(far);
+                        case CENTRE -> half(extent.width().minus(width)).plus(far);
+                        case RIGHT ->
+                            extent.width()
+                                    .minus(inside(allowances, "right", finished))
+                                    .minus(far)
+                                    .minus(width);
+                    }),
+                    position(at + ".down", mark.down(), own).map(far -> switch (mark.downFrom()) {
+                        case TOP -> inside(allowances, "top", finished).plus(far);
+                        case CENTRE -> half(extent.height().minus(height)).plus(far);
+                        case BOTTOM ->
+                            extent.height()
+                                    .minus(inside(allowances, "bottom", finished))
+                                    .minus(far)
+                                    .minus(height);
+                    }),
+                    width,
+                    height));
         }
         return sized;
+    }
+
+    private static Length inside(Map<String, Length> allowances, String side, boolean finished) {
+        return finished ? allowances.getOrDefault(side, Length.ZERO) : Length.ZERO;
+    }
+
+    private static Length half(Length length) {
+        return new Length(length.nanometres() / 2);
     }
 
     private Optional<Length> position(String place, String formula, Map<String, Quantity> own) {

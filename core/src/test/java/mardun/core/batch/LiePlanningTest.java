@@ -13,7 +13,6 @@ import mardun.core.design.ClothFold;
 import mardun.core.design.Edges;
 import mardun.core.design.Piece;
 import mardun.core.design.Role;
-import mardun.core.design.Shape;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
@@ -52,7 +51,7 @@ class LiePlanningTest {
                 1,
                 "10 in",
                 "8 in",
-                Shape.RECTANGLE,
+                List.of(),
                 Edges.UNSTATED,
                 true,
                 meetsPrint,

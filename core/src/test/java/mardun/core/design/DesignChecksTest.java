@@ -452,7 +452,7 @@ class DesignChecksTest {
         if (alike) {
             nothing(maker);
         } else {
-            assertThat(only(Check.PANELS_MATCH, maker).place()).isEqualTo("pieces.B.shape");
+            assertThat(only(Check.PANELS_MATCH, maker).place()).isEqualTo("pieces.B.shapes");
         }
     }
 
@@ -498,5 +498,36 @@ class DesignChecksTest {
     void aLicenceIsLookedAtBeforeMoreAreMade(Source.Licence licence, int most, long made, long units, boolean warns) {
         Source source = new Source(licence, "a designer", most, "");
         assertThat(Licences.look(source, made, units).isPresent()).isEqualTo(warns);
+    }
+
+    private static DesignMaker pocketOnANotchedFace(String across, String down) {
+        return DesignMaker.empty()
+                .pieces(DesignMaker.marked(
+                        shaped(
+                                Piece.of("A", "Face", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                                new Shape(Shape.Kind.NOTCHED, Shape.Place.TOP, "4 in", "4 in"),
+                                new Shape(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, "1 in", "1 in")),
+                        Mark.at(Mark.Kind.POCKET, "pocket", Mark.From.RAW, across, down)
+                                .sized("2 in", "2 in")));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "4 in, 4 in, ''",
+        "4 in, 3 in, the V is cut out",
+        "6 1/2 in, 1 1/2 in, ''",
+        "6 in, 1 in, the V is cut out",
+        "0 in, 6 in, a corner is cut out",
+        "8 in, 5 1/2 in, a corner is cut out",
+        "1 in, 5 in, ''"
+    })
+    void aPocketLiesClearOfWhatIsCutAway(String across, String down, String why) {
+        DesignMaker maker = pocketOnANotchedFace(across, down);
+        if (why.isEmpty()) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.POCKET_CLEAR, maker).what().words())
+                    .isEqualTo("“pocket” on Face lies where " + why + ".");
+        }
     }
 }

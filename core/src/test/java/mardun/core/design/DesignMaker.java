@@ -197,20 +197,27 @@ public final class DesignMaker {
     }
 
     public static Piece sized(Piece p, String width, String height) {
-        return copy(p, p.quantity(), p.layers(), width, height, p.shape(), p.directional(), p.boxed(), p.backs());
+        return copy(p, p.quantity(), p.layers(), width, height, p.shapes(), p.directional(), p.boxed(), p.backs());
     }
 
     public static Piece counted(Piece p, String quantity, int layers) {
-        return copy(p, quantity, layers, p.width(), p.height(), p.shape(), p.directional(), p.boxed(), p.backs());
+        return copy(p, quantity, layers, p.width(), p.height(), p.shapes(), p.directional(), p.boxed(), p.backs());
     }
 
     public static Piece boxed(Piece p, boolean directional) {
-        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), p.shape(), directional, true, p.backs());
+        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), p.shapes(), directional, true, p.backs());
     }
 
     /** A piece of that shape, whose corners aren't boxed. */
-    public static Piece shaped(Piece p, Shape shape) {
-        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), shape, p.directional(), false, p.backs());
+    public static Piece shaped(Piece p, Shape... shapes) {
+        return copy(
+                p, p.quantity(), p.layers(), p.width(), p.height(), List.of(shapes), p.directional(), false, p.backs());
+    }
+
+    /** A boxed piece with that shape as well. */
+    public static Piece boxedAndShaped(Piece p, Shape... shapes) {
+        return copy(
+                p, p.quantity(), p.layers(), p.width(), p.height(), List.of(shapes), p.directional(), true, p.backs());
     }
 
     public static Piece backing(Piece p, String backed) {
@@ -220,7 +227,7 @@ public final class DesignMaker {
                 p.layers(),
                 p.width(),
                 p.height(),
-                p.shape(),
+                p.shapes(),
                 p.directional(),
                 p.boxed(),
                 Optional.of(backed));
@@ -244,7 +251,7 @@ public final class DesignMaker {
             int layers,
             String width,
             String height,
-            Shape shape,
+            List<Shape> shapes,
             boolean directional,
             boolean boxed,
             Optional<String> backs) {
@@ -257,7 +264,7 @@ public final class DesignMaker {
                 layers,
                 width,
                 height,
-                shape,
+                shapes,
                 p.edges(),
                 directional,
                 p.meetsPrint(),
@@ -279,7 +286,7 @@ public final class DesignMaker {
                 p.layers(),
                 p.width(),
                 p.height(),
-                p.shape(),
+                p.shapes(),
                 edges,
                 p.directional(),
                 p.meetsPrint(),

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mardun.core.construction.BaseEdge;
+import mardun.core.construction.BoxingSchool;
 import mardun.core.design.Measurement.Kind;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -159,18 +161,92 @@ class FormsTest {
         });
     }
 
+    private static SizedDesign face(Shape... shapes) {
+        return Sizing.of(
+                DesignMaker.empty()
+                        .pieces(DesignMaker.shaped(
+                                Piece.of("A", "Face", Role.OUTER, "outer", "1", "10 in", "8 in"), shapes))
+                        .make(),
+                0);
+    }
+
+    private static Shape top(Shape.Kind kind, String across, String along) {
+        return new Shape(kind, Shape.Place.TOP, across, along);
+    }
+
     @ParameterizedTest
-    @CsvSource({"3 in, 5", "12 in, 12"})
-    void shapesAreDrawnAndWhatTheyLeaveNothingOfIsRefused(String across, int points) {
+    @CsvSource({
+        "NOTCHED, 3 in, 2 in, 7",
+        "NOTCHED, 10 in, 2 in, 7",
+        "NOTCHED, 12 in, 2 in, 0",
+        "NOTCHED, 3 in, 8 in, 0",
+        "ROUNDED, 5 in, '', 6",
+        "ROUNDED, 5 in, 3 in, 6",
+        "ROUNDED, 5 1/8 in, 3 in, 0",
+        "SLANTED, 5 in, 8 in, 6",
+        "CORNERS_CUT, 4 15/16 in, 3 in, 8",
+        "CORNERS_CUT, 5 in, 3 in, 0",
+        "TAPERED, 5 in, '', 4",
+        "TAPERED, 6 in, '', 0"
+    })
+    void aShapeMayTakeAllOfAnEndAndNothingMore(Shape.Kind kind, String across, String along, int points) {
+        SizedDesign sized = face(top(kind, across, along));
+        assertThat(sized.canBeSewn()).isEqualTo(points > 0);
+        assertThat(sized.piece("A").orElseThrow().outline().corners()).hasSize(points > 0 ? points : 4);
+        assertThat(sized.piece("A").orElseThrow().shapes()).hasSize(points > 0 ? 1 : 0);
+    }
+
+    @Test
+    void shapesOfDifferentPartsAreCombined() {
+        SizedPiece piece = face(
+                        top(Shape.Kind.NOTCHED, "4 in", "2 in"),
+                        top(Shape.Kind.ROUNDED, "1 in", ""),
+                        new Shape(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, "1 1/4 in", "1 1/4 in"))
+                .piece("A")
+                .orElseThrow();
+        assertThat(piece.shapes()).hasSize(3);
+        assertThat(piece.outline().corners()).hasSize(13);
+    }
+
+    @Test
+    void twoShapesForTheSameCornersOrOneThatTakesTheRoomOfAnotherAreRefused() {
+        SizedDesign twice = face(top(Shape.Kind.ROUNDED, "1 in", ""), top(Shape.Kind.SLANTED, "1 in", "1 in"));
+        assertThat(twice.findings()).singleElement().satisfies(f -> {
+            assertThat(f.place()).isEqualTo("pieces.A.shapes.1");
+            assertThat(f.what().words()).isEqualTo("Face: two of its shapes are about the corners at the top.");
+        });
+        assertThat(face(top(Shape.Kind.ROUNDED, "4 in", ""), top(Shape.Kind.NOTCHED, "3 in", "1 in"))
+                        .canBeSewn())
+                .isFalse();
+        assertThat(face(Shape.CIRCLE, top(Shape.Kind.NOTCHED, "3 in", "1 in")).canBeSewn())
+                .isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"8 in, true", "4 in, true", "3 in, false", "9 in, false"})
+    void aCircleWithAFlatIsHalfToAllOfACircleHigh(String height, boolean fits) {
+        Piece base = Piece.of("A", "Base", Role.OUTER, "outer", "1", "8 in", height);
         Design design = DesignMaker.empty()
-                .pieces(DesignMaker.shaped(
-                        Piece.of("A", "Face", Role.OUTER, "outer", "1", "10 in", "8 in"),
-                        new Shape(Shape.Kind.NOTCHED, Shape.Place.TOP, across, "2 in")))
+                .pieces(DesignMaker.shaped(base, new Shape(Shape.Kind.CIRCLE_WITH_FLAT, Shape.Place.BOTTOM, "", "")))
                 .make();
-        SizedDesign sized = Sizing.of(design, 0);
-        boolean fits = points == 5;
-        assertThat(sized.canBeSewn()).isEqualTo(fits);
-        assertThat(sized.piece("A").orElseThrow().outline().corners()).hasSize(fits ? 7 : 4);
+        assertThat(Sizing.of(design, 0).canBeSewn()).isEqualTo(fits);
+    }
+
+    @Test
+    void aNotchStaysWhereTheCornersAreBoxed() {
+        Shape notch = top(Shape.Kind.NOTCHED, "4 in", "2 in");
+        Design seam = DesignMaker.from(Pouch.design())
+                .form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.SEAM))
+                .piece("A", p -> DesignMaker.boxedAndShaped(p, notch))
+                .make();
+        assertThat(Sizing.of(seam, 1).piece("A").orElseThrow().outline().corners())
+                .hasSize(11);
+        Design fold = DesignMaker.from(Pouch.design())
+                .form(Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.FOLD))
+                .piece("A", p -> DesignMaker.boxedAndShaped(p, notch))
+                .make();
+        assertThat(Sizing.of(fold, 1).piece("A").orElseThrow().outline().corners())
+                .hasSize(15);
     }
 
     @Test

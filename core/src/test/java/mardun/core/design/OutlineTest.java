@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -15,52 +16,83 @@ class OutlineTest {
     private static final double W = 200;
     private static final double H = 120;
 
-    @ParameterizedTest
-    @CsvSource({"TOP, 2", "BOTTOM, 2", "BOTH, 4"})
-    void cutOutCornersTakeTheirRectangles(Shape.Place place, int corners) {
-        Outline outline = Outline.cornersCut(W, H, 30, 20, place);
-        assertThat(area(outline)).isCloseTo(W * H - corners * 30 * 20, within(1e-6));
-        staysInside(outline);
+    private static Outline shaped(Shape.Kind kind, Shape.Place place, double across, double along) {
+        return new Outlining(W, H).with(kind, place, across, along).outline();
     }
 
     @ParameterizedTest
-    @CsvSource({"TOP, 1", "BOTTOM, 1", "BOTH, 2"})
-    void aNotchTakesATriangle(Shape.Place place, int notches) {
-        Outline outline = Outline.notched(W, H, 60, 40, place);
-        assertThat(area(outline)).isCloseTo(W * H - notches * 60 * 40 / 2.0, within(1e-6));
-        staysInside(outline);
-    }
-
-    @ParameterizedTest
-    @CsvSource({"TOP, 1", "BOTTOM, 1", "BOTH, 1"})
-    void taperedSidesTakeATriangleOnEachSide(Shape.Place place, int share) {
-        Outline outline = Outline.tapered(W, H, 25, place);
-        assertThat(area(outline)).isCloseTo(W * H - share * 25 * H, within(1e-6));
+    @CsvSource({
+        "CORNERS_CUT, TOP, 30, 20, 1200",
+        "CORNERS_CUT, BOTTOM, 30, 20, 1200",
+        "CORNERS_CUT, BOTH, 30, 20, 2400",
+        "SLANTED, TOP, 30, 20, 600",
+        "SLANTED, BOTTOM, 100, 120, 12000",
+        "NOTCHED, TOP, 60, 40, 1200",
+        "NOTCHED, BOTTOM, 200, 40, 4000",
+        "NOTCHED, BOTH, 60, 40, 2400",
+        "TAPERED, TOP, 25, 0, 3000",
+        "TAPERED, BOTTOM, 25, 0, 3000",
+        "TAPERED, BOTH, 25, 0, 3000"
+    })
+    void aShapeTakesItsAreaAway(Shape.Kind kind, Shape.Place place, double across, double along, double area) {
+        Outline outline = shaped(kind, place, across, along);
+        assertThat(area(outline)).isCloseTo(W * H - area, within(1e-6));
         staysInside(outline);
     }
 
     @ParameterizedTest
     @EnumSource(Shape.Place.class)
     void roundedCornersHaveAnArcEach(Shape.Place place) {
-        Outline outline = Outline.rounded(W, H, 15, place);
-        long arcs = outline.corners().stream().filter(c -> c.radius() == 15).count();
+        Outline outline = shaped(Shape.Kind.ROUNDED, place, 15, 15);
+        long arcs = outline.corners().stream()
+                .filter(c -> c.radiusAcross() == 15 && c.radiusAlong() == 15)
+                .count();
         assertThat(arcs).isEqualTo(place == Shape.Place.BOTH ? 4 : 2);
         staysInside(outline);
     }
 
     @Test
+    void aFlapIsHalfARoundAsWideAsItsEnd() {
+        Outline flap = shaped(Shape.Kind.ROUNDED, Shape.Place.BOTTOM, W / 2, 60);
+        assertThat(flap.corners())
+                .anySatisfy(c -> assertThat(c.x() == W / 2 && c.y() == H && c.radiusAlong() == 60)
+                        .isTrue());
+        staysInside(flap);
+    }
+
+    @Test
     void aBaseFoldHasItsCutOutsInTheMiddleOfTheSides() {
-        Outline outline = Outline.sidesCut(W, H, 30, 40);
+        Outline outline = new Outlining(W, H).sidesCut(30, 40).outline();
         assertThat(area(outline)).isCloseTo(W * H - 2 * 30 * 40, within(1e-6));
         assertThat(outline.corners()).anyMatch(c -> c.x() == 30 && c.y() == 40);
         assertThat(outline.corners()).anyMatch(c -> c.x() == 30 && c.y() == 80);
     }
 
     @Test
-    void aCircleGoesThroughTheMiddleOfItsRectangle() {
-        List<Outline.Corner> corners = Outline.circle(100, 100).corners();
-        assertThat(corners).extracting(Outline.Corner::y).containsOnly(50.0);
-        assertThat(corners.get(1).radius()).isEqualTo(50);
+    void shapesOfOnePieceAddUp() {
+        Outline outline = new Outlining(W, H)
+                .with(Shape.Kind.NOTCHED, Shape.Place.TOP, 60, 40)
+                .with(Shape.Kind.CORNERS_CUT, Shape.Place.TOP, 10, 10)
+                .with(Shape.Kind.SLANTED, Shape.Place.BOTTOM, 20, 30)
+                .sidesCut(5, 10)
+                .outline();
+        assertThat(area(outline)).isCloseTo(W * H - 1200 - 200 - 600 - 100, within(1e-6));
+    }
+
+    @Test
+    void anOvalTouchesTheMiddleOfEachSide() {
+        assertThat(Outline.oval(W, H).corners())
+                .extracting(Outline.Corner::x, Outline.Corner::y)
+                .containsExactly(tuple(0.0, 60.0), tuple(100.0, 0.0), tuple(200.0, 60.0), tuple(100.0, 120.0));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"true", "false"})
+    void aCircleIsCutStraightWhereThePieceEnds(boolean top) {
+        Outline outline = Outline.circleWithFlat(100, 80, top);
+        double flat = top ? 0 : 80;
+        assertThat(outline.corners().stream().filter(c -> c.y() == flat).map(Outline.Corner::x))
+                .containsExactlyInAnyOrder(10.0, 90.0);
     }
 
     private static void staysInside(Outline outline) {
