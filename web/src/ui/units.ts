@@ -12,6 +12,7 @@ export function useUnits() {
     small: inch ? 'in' : 'cm',
     /** The length with which a new piece or trim begins. */
     begun: inch ? '4 in' : '10 cm',
+    tuck: inch ? '1/2 in' : '1 cm',
     cloth: inch ? 'yd' : 'm',
     currency: data?.currency ?? '',
     own: (length: LengthView) => (inch ? length.inch : length.metric),

@@ -2388,6 +2388,7 @@ export interface components {
     Part: {
       letter: string;
       shows: string;
+      tuck: string;
     };
     PartView: {
       onHand: components['schemas']['AmountView'];

@@ -44,7 +44,7 @@ describe('how a bag comes together', () => {
       letter: 'P',
       name: 'Front',
       direction: 'DOWN',
-      parts: [{ letter: 'A', shows: '' }],
+      parts: [{ letter: 'A', shows: '', tuck: '' }],
       join: 'seam',
       marks: [],
     };
@@ -73,8 +73,8 @@ describe('how a bag comes together', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add a part' }));
     await userEvent.selectOptions(screen.getByLabelText('Part 2'), 'Z · Zip');
     expect(current.document.panels[0]?.parts).toEqual([
-      { letter: 'A', shows: '' },
-      { letter: 'Z', shows: '1 cm' },
+      { letter: 'A', shows: '', tuck: '' },
+      { letter: 'Z', shows: '1 cm', tuck: '' },
     ]);
     await userEvent.click(screen.getByRole('button', { name: 'Remove part 1 of Front' }));
     expect(current.document.panels[0]?.parts).toHaveLength(1);

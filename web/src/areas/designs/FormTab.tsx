@@ -91,7 +91,9 @@ export function FormTab() {
                 letter: freeLetter(document),
                 name: 'New panel',
                 direction: 'DOWN',
-                parts: document.pieces.slice(0, 1).map((piece) => ({ letter: piece.letter, shows: '' })),
+                parts: document.pieces
+                  .slice(0, 1)
+                  .map((piece) => ({ letter: piece.letter, shows: '', tuck: '' })),
                 join: form.measures.sideSeam ?? '',
                 marks: [],
               },
@@ -163,20 +165,31 @@ function PanelEditor({
       <ol className="mt-1 flex flex-wrap items-end gap-2" aria-label={`Parts of ${panel.name}`}>
         {panel.parts.map((part, j) => (
           <li key={j} className="flex items-end gap-1">
-            <LetterChoice
-              label={`Part ${j + 1}`}
-              among="all"
-              none="choose …"
-              value={part.letter}
-              onChoose={(letter) =>
-                onChange({
-                  parts: replaced(panel.parts, j, {
-                    letter,
-                    shows: isZip(letter) ? part.shows || '1 cm' : '',
-                  }),
-                })
-              }
-            />
+            {part.tuck ? (
+              <div className="w-[130px]">
+                <FormulaField
+                  label={`Part ${j + 1}: a tuck, deep`}
+                  place={`${place}.parts.${j}.tuck`}
+                  value={part.tuck}
+                  onType={(tuck) => onChange({ parts: replaced(panel.parts, j, { tuck: tuck || ' ' }) })}
+                />
+              </div>
+            ) : (
+              <LetterChoice
+                label={`Part ${j + 1}`}
+                among="all"
+                none="choose …"
+                value={part.letter}
+                onChoose={(letter) =>
+                  onChange({
+                    parts: replaced(panel.parts, j, {
+                      letter,
+                      shows: isZip(letter) ? part.shows || '1 cm' : '',
+                    }),
+                  })
+                }
+              />
+            )}
             {isZip(part.letter) && (
               <div className="w-[110px]">
                 <FormulaField
@@ -199,9 +212,16 @@ function PanelEditor({
           <button
             type="button"
             className="min-h-11 px-2 font-semibold text-woad hover:underline"
-            onClick={() => onChange({ parts: [...panel.parts, { letter: '', shows: '' }] })}
+            onClick={() => onChange({ parts: [...panel.parts, { letter: '', shows: '', tuck: '' }] })}
           >
             Add a part
+          </button>
+          <button
+            type="button"
+            className="min-h-11 px-2 font-semibold text-woad hover:underline"
+            onClick={() => onChange({ parts: [...panel.parts, { letter: '', shows: '', tuck: units.tuck }] })}
+          >
+            Add a tuck
           </button>
         </li>
       </ol>

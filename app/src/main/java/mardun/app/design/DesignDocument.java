@@ -205,7 +205,17 @@ public record DesignDocument(
             boolean boxed,
             @Nullable String backs,
             Piece.@Nullable TrimTo trimTo,
-            List<MarkRow> marks) {}
+            List<MarkRow> marks) {
+
+        /** Designs that were stored when a piece had one shape say so of a plain rectangle too. */
+        public PieceRow {
+            shapes = shapes == null
+                    ? List.of()
+                    : shapes.stream()
+                            .filter(shape -> shape == null || shape.kind() != Shape.Kind.RECTANGLE)
+                            .toList();
+        }
+    }
 
     /**
      * Something marked on a piece or a panel.

@@ -240,6 +240,9 @@ public final class SheetWriter {
         finished.across()
                 .ifPresent(across ->
                         measures.add(new FinishedMeasure("Top edge", writer.measured(across, ShownRounding.NEAREST))));
+        finished.below()
+                .ifPresent(below -> measures.add(
+                        new FinishedMeasure("Below the V", writer.measured(below, ShownRounding.NEAREST))));
         return new FinishedView(measures, sketch(finished, form));
     }
 

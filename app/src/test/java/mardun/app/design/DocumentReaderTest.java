@@ -20,6 +20,8 @@ import mardun.app.problem.FieldReader;
 import mardun.core.design.Design;
 import mardun.core.design.FillingNeed;
 import mardun.core.design.Measurement;
+import mardun.core.design.Panel;
+import mardun.core.design.Strap;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.making.Step;
@@ -217,5 +219,29 @@ class DocumentReaderTest {
                 }
             }
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    {"kind": "RECTANGLE", "place": "BOTTOM", "across": "", "along": ""}                    | 0
+                    {"kind": "ROUNDED", "place": "TOP", "across": "1 in", "along": ""}                     | 1
+                    """)
+    void aPieceThatWasStoredWithOneShapeHasThatOne(String shape, int shapes) throws IOException {
+        String stored = JSON.writeValueAsString(pouch.pieces().get(0))
+                .replaceFirst("\"shapes\":\\[[^]]*]", Matcher.quoteReplacement("\"shape\": " + shape));
+        assertThat(stored).contains("\"shape\":");
+        assertThat(JSON.readValue(stored, DesignDocument.PieceRow.class).shapes())
+                .hasSize(shapes);
+    }
+
+    @Test
+    void aStrapAndAPanelThatWereStoredBeforeSayNothingNew() throws IOException {
+        Strap strap = JSON.readValue("""
+                {"of": "S", "school": "TUBE", "width": "1 in", "seam": "", "ring": "", "shortest": "", "longest": ""}""", Strap.class);
+        assertThat(strap.choice()).isEmpty();
+        assertThat(strap.schools()).isEmpty();
+        assertThat(JSON.readValue("{\"letter\": \"A\", \"shows\": \"\"}", Panel.Part.class)
+                        .tuck())
+                .isEmpty();
     }
 }

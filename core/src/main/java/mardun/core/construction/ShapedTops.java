@@ -1,11 +1,14 @@
 package mardun.core.construction;
 
 import java.util.List;
+import java.util.Optional;
 import mardun.core.formula.Rule;
 import mardun.core.measure.Dimension;
+import mardun.core.measure.Quantity;
+import mardun.core.working.Figure;
 
 /** Notches, shoulders, tapered sides and rounded flaps. */
-final class ShapedTops {
+public final class ShapedTops {
 
     static final Rule NOTCH_ANGLE = Rule.named("notch_angle")
             .says("A V notch is as wide open as its width and depth make it: half its angle has the tangent of half the"
@@ -29,6 +32,13 @@ final class ShapedTops {
             .given("seam", "seam along the notch")
             .given("angle", "angle of the notch", Dimension.ANGLE)
             .is("cut + seam / sin(angle / 2)");
+
+    static final Rule BELOW_NOTCH = Rule.named("below_notch")
+            .says("Below a V a bag is as high as at its tips, less what the V is deep below the top seam.")
+            .given("height", "finished height at the tips")
+            .given("top", "top seam")
+            .given("sewn", "depth of the V after sewing, from the raw edge")
+            .is("height + top - sewn");
 
     static final Rule CUT_OUT = Rule.named("cut_out_between")
             .says("Between two shoulders is cut out what they leave of the panel.")
@@ -57,8 +67,29 @@ final class ShapedTops {
     static final List<Construction> CONSTRUCTIONS = List.of(
             Construction.of(Subject.SHAPED_TOP, "V notch, depth", NOTCH_CUT, NOTCH_SEWN),
             Construction.of(Subject.SHAPED_TOP, "V notch, angle", NOTCH_ANGLE),
+            Construction.of(Subject.SHAPED_TOP, "V notch, height below it", BELOW_NOTCH),
             Construction.of(Subject.SHAPED_TOP, "cut-out and shoulders", CUT_OUT, SHOULDER),
             Construction.of(Subject.SHAPED_TOP, "tapered sides", TAPER, TAPERED_TO));
 
     private ShapedTops() {}
+
+    /**
+     * The finished height below a V.
+     *
+     * @param height at the tips
+     * @param top the seam along the top and the V
+     * @param width of the V, as cut
+     * @param depth of the V, as cut
+     */
+    public static Figure<Quantity> belowNotch(Figure<Quantity> height, Quantity top, Quantity width, Quantity depth) {
+        Figure<Quantity> angle = NOTCH_ANGLE.apply(width, depth);
+        Figure<Quantity> sewn = NOTCH_SEWN.applyTo(List.of(
+                new Rule.Argument(depth, Optional.empty()),
+                new Rule.Argument(top, Optional.empty()),
+                new Rule.Argument(angle.value(), Optional.of(angle.working()))));
+        return BELOW_NOTCH.applyTo(List.of(
+                new Rule.Argument(height.value(), Optional.of(height.working())),
+                new Rule.Argument(top, Optional.empty()),
+                new Rule.Argument(sewn.value(), Optional.of(sewn.working()))));
+    }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
@@ -106,6 +107,10 @@ final class Assembly {
             return measures.length(place + ".shows", part.shows())
                     .map(shows -> new PartSize(part, "zip " + part.letter(), shows, Optional.empty()));
         }
+        if (part.isTuck()) {
+            return measures.length(place + ".tuck", part.tuck())
+                    .map(depth -> new PartSize(part, "a tuck", depth, Optional.empty()));
+        }
         if (underWay.contains(part.letter())) {
             findings.refuse(
                     place,
@@ -138,28 +143,40 @@ final class Assembly {
         return (one.part().isZip() ? 0 : 1) + (next.part().isZip() ? 0 : 1);
     }
 
+    /** The part that one is joined to: a tuck is laid, not joined. */
+    private static Optional<PartSize> before(List<PartSize> parts, int index) {
+        return IntStream.iterate(index - 1, i -> i >= 0, i -> i - 1)
+                .mapToObj(parts::get)
+                .filter(part -> !part.part().isTuck())
+                .findFirst();
+    }
+
     private static Figure<Length> along(Panel panel, List<PartSize> parts, Quantity join, String place) {
         Quantity total = Sewn.NOTHING;
         int allowances = 0;
         List<String> terms = new ArrayList<>();
         Working.Builder working =
                 Working.of("An assembled panel measures the sum of its parts, less an allowance on each"
-                        + " side of a join, plus what shows of a zip.");
+                        + " side of a join, plus what shows of a zip, less twice the depth of a tuck.");
         for (int i = 0; i < parts.size(); i++) {
             PartSize part = parts.get(i);
-            total = total.plus(part.along());
-            if (i > 0) {
-                allowances += allowances(parts.get(i - 1), part);
-            }
             String symbol = "part " + (i + 1);
-            terms.add("{" + symbol + "}");
+            if (part.part().isTuck()) {
+                total = total.minus(part.along().times(Quantity.of(2)));
+                terms.add("− 2 × {" + symbol + "}");
+                working.input(symbol, "depth of the tuck, which takes twice that", Value.of(part.along()));
+                continue;
+            }
+            total = total.plus(part.along());
+            allowances += before(parts, i).map(one -> allowances(one, part)).orElse(0);
+            terms.add((terms.isEmpty() ? "" : "+ ") + "{" + symbol + "}");
             working.input(symbol, part.part().isZip() ? "what shows of the zip" : part.name(), Value.of(part.along()));
         }
         total = total.minus(join.times(Quantity.of(allowances)));
         Length rounded = total.toLength(ShownRounding.UP);
         Working told = working.input("allowances", "allowances at the joins", Value.of((long) allowances))
                 .input("join", "allowance at a join", Value.of(join))
-                .expression(String.join(" + ", terms) + " − {allowances} × {join}")
+                .expression(String.join(" ", terms) + " − {allowances} × {join}")
                 .gives(Value.of(rounded));
         return new Figure<>(rounded, told);
     }
@@ -186,8 +203,13 @@ final class Assembly {
         Quantity at = Sewn.NOTHING;
         for (int i = 0; i < parts.size(); i++) {
             PartSize part = parts.get(i);
-            if (i > 0) {
-                at = at.minus(join.times(Quantity.of(allowances(parts.get(i - 1), part))));
+            if (part.part().isTuck()) {
+                at = at.minus(part.along().times(Quantity.of(2)));
+                continue;
+            }
+            Optional<PartSize> before = before(parts, i);
+            if (before.isPresent()) {
+                at = at.minus(join.times(Quantity.of(allowances(before.get(), part))));
             }
             Quantity end = at.plus(part.along());
             if (part.part().isZip()) {

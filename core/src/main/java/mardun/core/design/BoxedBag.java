@@ -7,6 +7,7 @@ import java.util.Optional;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.construction.Rims;
 import mardun.core.construction.Zips;
 import mardun.core.formula.Rule;
 import mardun.core.measure.Quantity;
@@ -69,11 +70,12 @@ public record BoxedBag(
                 base, sewn.height(), sewn.get(FormMeasure.TOP), sewn.get(FormMeasure.BASE), deep.value());
         return new Finished(
                 Boxing.finishedWidth(sewn.width(), side, deep.value()),
-                Zips.withZip(panel, sewn.get(FormMeasure.ZIP_SHOWS)),
+                Rims.withBand(Zips.withZip(panel, sewn.get(FormMeasure.ZIP_SHOWS)), sewn.get(FormMeasure.RIM_BAND)),
                 deep,
                 deep.value().value().signum() == 0
                         ? Optional.empty()
-                        : Optional.of(BETWEEN_SIDES.apply(sewn.width(), side)));
+                        : Optional.of(BETWEEN_SIDES.apply(sewn.width(), side)),
+                Optional.empty());
     }
 
     /** The depth that the corner makes as it was measured and sewn. */

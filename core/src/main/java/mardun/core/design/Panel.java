@@ -27,12 +27,26 @@ public record Panel(
     }
 
     /**
-     * A piece, another panel, or a zip that is seen.
+     * A piece, another panel, a zip that is seen, or a tuck that is laid there.
      *
-     * @param letter of the piece, the panel or the zip
-     * @param shows formula of what shows of a zip; empty for cloth
+     * @param letter of the piece, the panel or the zip; empty for a tuck
+     * @param shows formula of what shows of a zip; empty for anything else
+     * @param tuck formula of the depth of a tuck or a pleat, which takes twice that; empty for anything else
      */
-    public record Part(String letter, String shows) {
+    public record Part(String letter, String shows, String tuck) {
+
+        /** Designs that were stored before panels had tucks say nothing about them. */
+        public Part {
+            tuck = tuck == null ? "" : tuck;
+        }
+
+        public Part(String letter, String shows) {
+            this(letter, shows, "");
+        }
+
+        boolean isTuck() {
+            return !tuck.isEmpty();
+        }
 
         boolean isZip() {
             return !shows.isEmpty();

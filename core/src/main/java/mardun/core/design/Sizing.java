@@ -10,6 +10,7 @@ import java.util.OptionalLong;
 import java.util.stream.Stream;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing;
+import mardun.core.construction.ShapedTops;
 import mardun.core.construction.Zips;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.BulkReader;
@@ -87,7 +88,7 @@ public final class Sizing {
                 corner,
                 openings(),
                 sewn,
-                sewn.map(design.form()::finish),
+                sewn.map(design.form()::finish).map(this::withNotch),
                 List.of());
         new DesignChecks(design, sized, measures, findings).all(thickestSeam);
         return new SizedDesign(
@@ -103,6 +104,29 @@ public final class Sizing {
                 sized.sewn(),
                 sized.finished(),
                 findings.list());
+    }
+
+    /** Where a V is cut out of the top of the outer, the bag is less high below it. */
+    private Finished withNotch(Finished finished) {
+        return design.form()
+                .outer()
+                .map(pieces::get)
+                .flatMap(outer -> outer.shapes().stream()
+                        .filter(shape -> shape.kind() == Shape.Kind.NOTCHED && shape.isAt(true))
+                        .findFirst()
+                        .map(notch -> finished.withBelow(ShapedTops.belowNotch(
+                                finished.height(),
+                                Quantity.of(outer.allowances().getOrDefault("top", topSeam())),
+                                Quantity.of(notch.across()),
+                                Quantity.of(notch.along())))))
+                .orElse(finished);
+    }
+
+    private Length topSeam() {
+        return Optional.ofNullable(design.form().measures().get(FormMeasure.TOP))
+                .flatMap(formula -> measures.length("form." + FormMeasure.TOP.key(), formula))
+                .map(seam -> seam.toLength(ShownRounding.NEAREST))
+                .orElse(Length.ZERO);
     }
 
     private Optional<SizedPiece> piece(Piece piece) {

@@ -124,4 +124,16 @@ class AssemblyTest {
     private static Extent extent(String text) {
         return LengthReader.readExtent(text, LengthUnit.INCH);
     }
+
+    @Test
+    void aTuckTakesTwiceItsDepthAndIsJoinedToNothing() {
+        Panel plain = panel("P", Panel.Direction.DOWN, YOKE, ZIP, BODY);
+        Panel tucked = panel("P", Panel.Direction.DOWN, YOKE, new Part("", "", "1/2 in"), ZIP, BODY);
+        SizedPanel without = sized(twoParts().panels(plain)).panels().get(0);
+        SizedPanel with = sized(twoParts().panels(tucked)).panels().get(0);
+        assertThat(without.height().value().minus(with.height().value())).isEqualTo(in("1"));
+        assertThat(without.zips().get(0).from().minus(with.zips().get(0).from()))
+                .isEqualTo(in("1"));
+        assertThat(with.width().value()).isEqualTo(without.width().value());
+    }
 }

@@ -326,4 +326,44 @@ class FormsTest {
     private static Quantity q(String text) {
         return Quantity.of(in(text));
     }
+
+    @Test
+    void aBagWithAVIsLessHighBelowIt() {
+        Shape notch = top(Shape.Kind.NOTCHED, "4 in", "2 in");
+        Design design = DesignMaker.from(Pouch.design())
+                .piece("A", p -> DesignMaker.edged(DesignMaker.boxedAndShaped(p, notch), Edges.all("1/4 in")))
+                .make();
+        Finished finished = Sizing.of(design, 1).finished().orElseThrow();
+        // Half the V's angle is 45°, so sewing makes it a quarter by the sine of that deeper.
+        double below = finished.below().orElseThrow().value().value().doubleValue();
+        double tips = finished.height().value().value().doubleValue();
+        double inch = 25_400_000;
+        assertThat((tips - below) / inch).isCloseTo(2 + 0.25 * Math.sqrt(2) - 0.25, within(1e-6));
+        assertThat(Sizing.of(Pouch.design(), 1).finished().orElseThrow().below())
+                .isEmpty();
+    }
+
+    @Test
+    void aLiningThatRollsOverTheRimStandsAboveTheOuter() {
+        BoxedBag flat = Pouch.bag(BoxingSchool.CUT_BEFORE_SEWING, BaseEdge.SEAM);
+        BoxedBag rolled = new BoxedBag(
+                flat.school(),
+                flat.base(),
+                flat.outer(),
+                flat.lining(),
+                flat.depth(),
+                flat.sideSeam(),
+                flat.topSeam(),
+                flat.baseSeam(),
+                flat.boxingSeam(),
+                flat.zipShows(),
+                "3/4 in");
+        Quantity plain = heightOf(flat);
+        assertThat(heightOf(rolled).minus(plain)).isEqualTo(Quantity.of(Length.of(3, 4, LengthUnit.INCH)));
+    }
+
+    private static Quantity heightOf(BagForm form) {
+        Design design = DesignMaker.from(Pouch.design()).form(form).make();
+        return Sizing.of(design, 1).finished().orElseThrow().height().value();
+    }
 }
