@@ -1677,6 +1677,8 @@ export interface components {
         | 'INTERFACING_SIZE'
         | 'WISHED'
         | 'PANELS_MATCH'
+        | 'FACES_MATCH'
+        | 'TURNING_GAP'
         | 'JOIN_MATCH'
         | 'TRIM_TO'
         | 'PRINT_AT_FOLD'
@@ -1991,6 +1993,8 @@ export interface components {
       across: string;
       /** @enum {string} */
       acrossFrom?: 'LEFT' | 'CENTRE' | 'RIGHT';
+      /** @enum {string} */
+      closing?: 'AS_IT_LIES' | 'FACE_TO_FACE' | 'FLAP_OVER' | 'FOLDED';
       down: string;
       /** @enum {string} */
       downFrom?: 'TOP' | 'CENTRE' | 'BOTTOM';
@@ -2622,6 +2626,8 @@ export interface components {
         | 'INTERFACING_SIZE'
         | 'WISHED'
         | 'PANELS_MATCH'
+        | 'FACES_MATCH'
+        | 'TURNING_GAP'
         | 'JOIN_MATCH'
         | 'TRIM_TO'
         | 'PRINT_AT_FOLD'

@@ -21,6 +21,13 @@ const ACROSS = { LEFT: 'the left', CENTRE: 'the centre', RIGHT: 'the right' };
 
 const DOWN = { TOP: 'the top', CENTRE: 'the centre', BOTTOM: 'the bottom' };
 
+const CLOSINGS = {
+  AS_IT_LIES: 'as the pieces lie',
+  FACE_TO_FACE: 'face to face',
+  FLAP_OVER: 'a flap or strap over it',
+  FOLDED: 'the piece folded on itself',
+};
+
 const FROM = { RAW: 'raw edges', FINISHED: 'finished edges' };
 
 /** What is marked on a piece or panel, and where. */
@@ -97,6 +104,14 @@ export function MarkList({
                     placeholder="its name"
                     onChange={(event) => set({ pair: event.target.value || undefined })}
                   />
+                  {mark.pair && (
+                    <Choice
+                      label="How it closes"
+                      value={mark.closing ?? 'AS_IT_LIES'}
+                      options={CLOSINGS}
+                      onChoose={(closing) => set({ closing })}
+                    />
+                  )}
                 </>
               )}
             </div>

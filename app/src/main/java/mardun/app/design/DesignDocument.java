@@ -222,6 +222,7 @@ public record DesignDocument(
      *
      * @param acrossFrom absent for the left edge
      * @param downFrom absent for the top edge
+     * @param closing of a half of a fastener; absent for as the pieces let suppose
      */
     public record MarkRow(
             Mark.Kind kind,
@@ -234,7 +235,8 @@ public record DesignDocument(
             @Nullable String pair,
             Mark.Half half,
             Mark.@Nullable AcrossFrom acrossFrom,
-            Mark.@Nullable DownFrom downFrom) {}
+            Mark.@Nullable DownFrom downFrom,
+            Mark.@Nullable Closing closing) {}
 
     /** A face sewn together from parts. */
     public record PanelRow(

@@ -204,7 +204,8 @@ final class DocumentReader {
                         get.apply(FormMeasure.BASE),
                         get.apply(FormMeasure.BOXING),
                         get.apply(FormMeasure.ZIP_SHOWS),
-                        get.apply(FormMeasure.RIM_BAND));
+                        get.apply(FormMeasure.RIM_BAND),
+                        present(row.other()));
             case FOLDED_SIDES ->
                 new FoldedSideBag(
                         outer,
@@ -295,7 +296,8 @@ final class DocumentReader {
                 Optional.ofNullable(row.pair()).filter(pair -> !pair.isBlank()),
                 row.half(),
                 Optional.ofNullable(row.acrossFrom()).orElse(Mark.AcrossFrom.LEFT),
-                Optional.ofNullable(row.downFrom()).orElse(Mark.DownFrom.TOP));
+                Optional.ofNullable(row.downFrom()).orElse(Mark.DownFrom.TOP),
+                Optional.ofNullable(row.closing()).orElse(Mark.Closing.AS_IT_LIES));
     }
 
     private static Step step(StepRow row, String place, Set<String> letters, FieldReader fields) {

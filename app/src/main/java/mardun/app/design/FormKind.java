@@ -7,7 +7,7 @@ import mardun.core.design.FormMeasure;
 public enum FormKind {
     BOXED(
             "boxed corners, or flat",
-            "",
+            "back, if it is cut otherwise",
             FormMeasure.DEPTH,
             FormMeasure.SIDE,
             FormMeasure.TOP,

@@ -22,6 +22,7 @@ import mardun.core.working.Working;
  * @param baseSeam allowance at the base; not used at a fold
  * @param zipShows what shows of the zip that closes the top
  * @param rimBand width of the band by which the lining rolls over the rim
+ * @param back the piece or panel of the back, where it is cut otherwise than the front
  */
 public record BoxedBag(
         BoxingSchool school,
@@ -34,8 +35,37 @@ public record BoxedBag(
         String baseSeam,
         String boxingSeam,
         String zipShows,
-        String rimBand)
+        String rimBand,
+        Optional<String> back)
         implements BagForm {
+
+    /** A bag whose front and back are cut alike. */
+    public BoxedBag(
+            BoxingSchool school,
+            BaseEdge base,
+            Optional<String> outer,
+            Optional<String> lining,
+            String depth,
+            String sideSeam,
+            String topSeam,
+            String baseSeam,
+            String boxingSeam,
+            String zipShows,
+            String rimBand) {
+        this(
+                school,
+                base,
+                outer,
+                lining,
+                depth,
+                sideSeam,
+                topSeam,
+                baseSeam,
+                boxingSeam,
+                zipShows,
+                rimBand,
+                Optional.empty());
+    }
 
     private static final Rule BETWEEN_SIDES = Rule.named("across_top")
             .says("Across the top a bag is as wide as its panel less two side seams.")

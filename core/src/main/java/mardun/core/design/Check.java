@@ -8,6 +8,8 @@ public enum Check {
     INTERFACING_SIZE("Interfacing and its piece"),
     WISHED("What is wished and what comes out"),
     PANELS_MATCH("Lining and outer"),
+    FACES_MATCH("Front and back"),
+    TURNING_GAP("Turning gap"),
     JOIN_MATCH("Parts of a panel"),
     TRIM_TO("Cut and trim to"),
     PRINT_AT_FOLD("One-way print at a fold"),

@@ -1,11 +1,14 @@
 package mardun.core.design;
 
+import java.util.Comparator;
 import java.util.Optional;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing;
+import mardun.core.construction.BoxingSchool;
 import mardun.core.construction.Gussets;
 import mardun.core.construction.RoundBases;
 import mardun.core.construction.Zips;
+import mardun.core.material.ClothKind;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -20,6 +23,9 @@ final class DesignChecks {
 
     /** Two measures that differ by less than this are sewn together without a thought. */
     static final Length NEAR = Length.of(1, 16, LengthUnit.INCH);
+
+    /** Through a turning gap three fingers reach in; what is small is turned through a third of its width. */
+    private static final Length THREE_FINGERS = Length.of(6, LengthUnit.CENTIMETRE);
 
     private final Design design;
     private final SizedDesign sized;
@@ -60,6 +66,11 @@ final class DesignChecks {
             wished(FormMeasure.WISHED_WIDTH, "width", design.wished().width(), finished.width(), finished.across());
             wished(FormMeasure.WISHED_HEIGHT, "height", design.wished().height(), finished.height(), Optional.empty());
         });
+        if (design.form() instanceof BoxedBag bag) {
+            faces(bag);
+            sized.sewn().ifPresent(sewn -> snipped(bag, sewn));
+        }
+        turningGaps();
         if (design.form() instanceof GussetedBag bag) {
             sized.sewn().ifPresent(sewn -> gusset(bag, sewn));
         }
@@ -90,6 +101,96 @@ final class DesignChecks {
                                 "Wished is a {0} of {1}, and the pieces as they are cut make {2}.",
                                 Value.of(what), Value.of(wished), Value.of(finished.value())),
                         Sentence.of("Cut the pieces for what is wished, or wish what they make.")));
+    }
+
+    /** A front and a back that are cut apart are joined all round, so they have to be alike. */
+    private void faces(BoxedBag bag) {
+        Optional<Extent> front = bag.outer().flatMap(sized::extent);
+        Optional<Extent> back = bag.back().flatMap(sized::extent);
+        if (front.isEmpty() || back.isEmpty()) {
+            return;
+        }
+        differ("wide", back.get().width(), front.get().width());
+        differ("high", back.get().height(), front.get().height());
+    }
+
+    private void differ(String what, Length back, Length front) {
+        if (!near(Quantity.of(back), Quantity.of(front))) {
+            findings.care(
+                    Check.FACES_MATCH,
+                    "form.other",
+                    Sentence.of(
+                            "The back is {0} " + what + " where it is sewn, and the front {1}.",
+                            Value.of(back),
+                            Value.of(front)),
+                    Sentence.of("Cut both alike, or trim one to the other."));
+        }
+    }
+
+    /** Snipped to its stitching, a corner is as deep as twice the seam that closes it, whatever is wished. */
+    private void snipped(BoxedBag bag, Sewn sewn) {
+        Quantity depth = sewn.get(FormMeasure.DEPTH);
+        Quantity seam = sewn.get(FormMeasure.BOXING);
+        Quantity made = seam.times(Quantity.of(2));
+        if (bag.school() == BoxingSchool.SNIPPED && seam.value().signum() > 0 && !near(depth, made)) {
+            findings.care(
+                    Check.CORNER_CUT,
+                    depthPlace(bag),
+                    Sentence.of(
+                            "Snipped to the stitching, a boxing seam of {0} makes a depth of {1}, and {2} is meant.",
+                            Value.of(seam), Value.of(made), Value.of(depth)),
+                    Sentence.of("Sew the corners with half the depth, or make the bag as deep as twice the seam."));
+        }
+    }
+
+    /** Bag, hand and all that is stiff go through the gap when it is turned. */
+    private void turningGaps() {
+        Optional<SizedPiece> stiffest = sized.pieces().stream()
+                .filter(piece -> design.clothOf(piece.piece().slot())
+                        .filter(ClothKind::isStiff)
+                        .isPresent())
+                .max(Comparator.comparing(DesignChecks::narrowSide));
+        sized.pieces().stream()
+                .filter(piece -> design.casings().isEmpty() || piece.piece().role() == Role.LINING)
+                .forEach(piece -> gaps(piece, "pieces." + piece.piece().letter(), stiffest));
+    }
+
+    /** The gaps of a piece; where there is a casing, those of the outer are for its cord. */
+    private void gaps(SizedPiece piece, String place, Optional<SizedPiece> stiffest) {
+        Length third = new Length(narrowSide(piece).nanometres() / 3);
+        Length least = third.isLongerThan(THREE_FINGERS) ? THREE_FINGERS : third;
+        for (SizedMark mark : piece.marks()) {
+            Length open = mark.width().max(mark.height());
+            if (mark.mark().kind() != Mark.Kind.GAP || !open.isPositive()) {
+                continue;
+            }
+            String at = place + ".marks." + mark.mark().label();
+            if (least.isLongerThan(open)) {
+                findings.care(
+                        Check.TURNING_GAP,
+                        at,
+                        Sentence.of(
+                                "“{0}” is {1} long, too little for a hand that turns the bag.",
+                                Value.of(mark.mark().label()), Value.of(open)),
+                        Sentence.of("From {0} on it is turned easily.", Value.of(least)));
+            }
+            stiffest.filter(stiff -> narrowSide(stiff).isLongerThan(open.times(2)))
+                    .ifPresent(stiff -> findings.care(
+                            Check.TURNING_GAP,
+                            at,
+                            Sentence.of(
+                                    "“{0}” is {1} long, and {2}, the stiffest part, is {3} wide: folded once it doesn't go through.",
+                                    Value.of(mark.mark().label()),
+                                    Value.of(open),
+                                    Value.of(stiff.piece().name()),
+                                    Value.of(narrowSide(stiff))),
+                            Sentence.of("Leave half of its width open, or put it in after turning.")));
+        }
+    }
+
+    private static Length narrowSide(SizedPiece piece) {
+        Extent extent = piece.sewnExtent();
+        return extent.width().isLongerThan(extent.height()) ? extent.height() : extent.width();
     }
 
     /** A one-way print on a panel folded at its base stands on its head behind. */

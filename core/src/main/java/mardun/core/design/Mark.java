@@ -23,7 +23,20 @@ public record Mark(
         Optional<String> pair,
         Half half,
         AcrossFrom acrossFrom,
-        DownFrom downFrom) {
+        DownFrom downFrom,
+        Closing closing) {
+
+    /** How the two halves of a fastener come together. */
+    public enum Closing {
+        /** As the pieces let suppose: two of them face to face, one folded on itself. */
+        AS_IT_LIES,
+        /** Two faces lie face to face: what is left on one is right on the other. */
+        FACE_TO_FACE,
+        /** A flap or a strap, hinged at its top, lies down on the face: left stays left. */
+        FLAP_OVER,
+        /** The piece is folded on itself: left stays left, and from the fold both lie equally far. */
+        FOLDED
+    }
 
     /** Where a maker lays the ruler on, across a piece; from the centre to the right. */
     public enum AcrossFrom {
@@ -74,20 +87,50 @@ public record Mark(
 
     public static Mark at(Kind kind, String label, From from, String across, String down) {
         return new Mark(
-                kind, label, from, across, down, "", "", Optional.empty(), Half.WHOLE, AcrossFrom.LEFT, DownFrom.TOP);
+                kind,
+                label,
+                from,
+                across,
+                down,
+                "",
+                "",
+                Optional.empty(),
+                Half.WHOLE,
+                AcrossFrom.LEFT,
+                DownFrom.TOP,
+                Closing.AS_IT_LIES);
     }
 
     public Mark sized(String newWidth, String newHeight) {
-        return new Mark(kind, label, from, across, down, newWidth, newHeight, pair, half, acrossFrom, downFrom);
+        return new Mark(
+                kind, label, from, across, down, newWidth, newHeight, pair, half, acrossFrom, downFrom, closing);
+    }
+
+    /** One half of a fastener that closes in that way. */
+    public Mark closing(Closing newClosing) {
+        return new Mark(kind, label, from, across, down, width, height, pair, half, acrossFrom, downFrom, newClosing);
     }
 
     /** The same, measured from elsewhere. */
     public Mark measuredFrom(AcrossFrom newAcrossFrom, DownFrom newDownFrom) {
-        return new Mark(kind, label, from, across, down, width, height, pair, half, newAcrossFrom, newDownFrom);
+        return new Mark(
+                kind, label, from, across, down, width, height, pair, half, newAcrossFrom, newDownFrom, closing);
     }
 
     /** One half of a fastener that closes with the other half of the same name. */
     public Mark halfOf(String name, Half which) {
-        return new Mark(kind, label, from, across, down, width, height, Optional.of(name), which, acrossFrom, downFrom);
+        return new Mark(
+                kind,
+                label,
+                from,
+                across,
+                down,
+                width,
+                height,
+                Optional.of(name),
+                which,
+                acrossFrom,
+                downFrom,
+                closing);
     }
 }

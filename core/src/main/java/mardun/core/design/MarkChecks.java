@@ -247,16 +247,28 @@ final class MarkChecks {
                         Value.of(other.on()),
                         Value.of(new Length(Math.abs(by.nanometres())))),
                 Sentence.of(
-                        one.on().equals(other.on())
+                        closing(one, other) != Mark.Closing.FACE_TO_FACE
                                 ? "Folded over, what lies right of the middle stays there; from the fold both lie"
                                         + " equally far."
                                 : "What lies left of the middle on one side lies right of it on the other.")));
     }
 
+    /** How they come together: as either half says, else as the pieces let suppose. */
+    private static Mark.Closing closing(Placed one, Placed other) {
+        Mark.Closing said = one.mark().mark().closing() == Mark.Closing.AS_IT_LIES
+                ? other.mark().mark().closing()
+                : one.mark().mark().closing();
+        if (said != Mark.Closing.AS_IT_LIES) {
+            return said;
+        }
+        return one.on().equals(other.on()) ? Mark.Closing.FOLDED : Mark.Closing.FACE_TO_FACE;
+    }
+
     /** By how much two halves miss each other; empty where they meet. */
     private Optional<Length> miss(Placed one, Placed other) {
-        boolean samePiece = one.on().equals(other.on());
-        Length across = samePiece
+        Mark.Closing closing = closing(one, other);
+        boolean samePiece = closing == Mark.Closing.FOLDED;
+        Length across = closing != Mark.Closing.FACE_TO_FACE
                 ? one.fromMiddle().minus(other.fromMiddle())
                 : one.fromMiddle().plus(other.fromMiddle());
         if (isMoreThanNear(across)) {
@@ -265,6 +277,9 @@ final class MarkChecks {
         Optional<Length> first = one.mark().down();
         Optional<Length> second = other.mark().down();
         if (first.isEmpty() || second.isEmpty()) {
+            return Optional.empty();
+        }
+        if (closing == Mark.Closing.FLAP_OVER) {
             return Optional.empty();
         }
         boolean foldedAtItsBase = design.form() instanceof BoxedBag bag && bag.base() == BaseEdge.FOLD;

@@ -10,6 +10,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.core.making.Station;
 import mardun.core.making.Step;
@@ -24,6 +25,7 @@ final class StepChecks {
 
     private static final Pattern NEEDLE_SIZE = Pattern.compile("(?<!\\d)(\\d{2,3})(?!\\d)");
     private static final int FINEST_NEEDLE = 60;
+    private static final Pattern LABEL = Pattern.compile("\\blabels?\\b", Pattern.CASE_INSENSITIVE);
 
     private final Design design;
     private final SizedDesign sized;
@@ -38,6 +40,7 @@ final class StepChecks {
     void all(Length thickestSeam) {
         order();
         unused();
+        labels();
         for (Step step : design.steps()) {
             iron(step);
             needle(step);
@@ -64,6 +67,33 @@ final class StepChecks {
                             Sentence.of("Move it behind."));
                 }
             }
+        }
+    }
+
+    /** A label is sewn on while the panel is flat: after outer and lining are joined, its stitches show inside. */
+    private void labels() {
+        Optional<String> outer = design.form().outer();
+        Optional<String> lining = design.form().lining();
+        if (outer.isEmpty() || lining.isEmpty()) {
+            return;
+        }
+        Optional<Step> joined = Optional.empty();
+        for (Step step : design.steps()) {
+            boolean sewsLabel = step.station() == Station.MACHINE
+                    && LABEL.matcher(step.name()).find();
+            if (joined.isPresent() && sewsLabel) {
+                findings.care(
+                        Check.STEP_ORDER,
+                        "steps." + step.key(),
+                        Sentence.of(
+                                "“{0}” comes after “{1}”, where outer and lining are joined: its stitches go through both.",
+                                Value.of(step.name()), Value.of(joined.get().name())),
+                        Sentence.of("Sew the label on while the panel is flat."));
+            }
+            Set<String> used = step.uses().stream().map(Step.Use::letter).collect(Collectors.toSet());
+            boolean joins =
+                    step.station() == Station.MACHINE && used.contains(outer.get()) && used.contains(lining.get());
+            joined = joined.isPresent() || !joins ? joined : Optional.of(step);
         }
     }
 

@@ -67,6 +67,11 @@ public enum ClothKind {
         return frays;
     }
 
+    /** Whether it is folded rather than crumpled when a bag is turned. */
+    public boolean isStiff() {
+        return this == FOAM || this == CORK || this == LEATHER_LIKE;
+    }
+
     /** The finest needle that suits it, as its metric number. */
     public int finestNeedle() {
         return finestNeedle;

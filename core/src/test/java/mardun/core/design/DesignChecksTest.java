@@ -530,4 +530,135 @@ class DesignChecksTest {
                     .isEqualTo("“pocket” on Face lies where " + why + ".");
         }
     }
+
+    @ParameterizedTest
+    @CsvSource({"9 in, 7 in, ''", "9 in, 6 1/2 in, high", "8 1/2 in, 7 in, wide"})
+    void aBackThatIsCutOtherwiseIsAsLargeAsTheFront(String width, String height, String differs) {
+        DesignMaker maker = DesignMaker.empty()
+                .form(new BoxedBag(
+                        BoxingSchool.CUT_BEFORE_SEWING,
+                        BaseEdge.SEAM,
+                        Optional.of("F"),
+                        Optional.empty(),
+                        "",
+                        "1/4 in",
+                        "1/4 in",
+                        "1/4 in",
+                        "",
+                        "",
+                        "",
+                        Optional.of("B")))
+                .pieces(
+                        Piece.of("F", "Front", Role.OUTER, "outer", "1", "9 in", "7 in"),
+                        Piece.of("B", "Back", Role.OUTER, "outer", "1", width, height));
+        if (differs.isEmpty()) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.FACES_MATCH, maker).what().words()).contains(differs + " where it is sewn");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2 in, 1 in, true", "2 in, 3/4 in, false"})
+    void aSnippedCornerIsAsDeepAsTwiceItsSeam(String depth, String boxing, boolean right) {
+        BoxedBag like = Pouch.bag(BoxingSchool.SNIPPED, BaseEdge.SEAM);
+        DesignMaker maker = pouch().form(new BoxedBag(
+                like.school(),
+                like.base(),
+                like.outer(),
+                like.lining(),
+                depth,
+                like.sideSeam(),
+                like.topSeam(),
+                like.baseSeam(),
+                boxing,
+                like.zipShows(),
+                like.rimBand()));
+        assertThat(Sizing.of(maker.make(), MEDIUM).findings())
+                .filteredOn(f -> f.check().equals(Optional.of(Check.CORNER_CUT)))
+                .hasSize(right ? 0 : 1);
+    }
+
+    private static DesignMaker withGap(String gap, ClothKind cloth) {
+        return DesignMaker.empty()
+                .cloth("lining", ClothKind.QUILTING_COTTON)
+                .cloth("stiff", cloth)
+                .pieces(
+                        DesignMaker.marked(
+                                Piece.of("L", "Lining", Role.LINING, "lining", "1", "12 in", "10 in"),
+                                Mark.at(Mark.Kind.GAP, "gap", Mark.From.RAW, "2 in", "")
+                                        .sized(gap, "")),
+                        Piece.of("S", "Base", Role.INTERFACING, "stiff", "1", "11 in", "9 in"));
+    }
+
+    @Test
+    void aTurningGapLetsAHandAndTheStiffestPartThrough() {
+        nothing(withGap("4 1/2 in", ClothKind.FOAM));
+        nothing(withGap("3 in", ClothKind.FUSIBLE));
+        assertThat(only(Check.TURNING_GAP, withGap("2 in", ClothKind.FUSIBLE))
+                        .what()
+                        .words())
+                .contains("too little for a hand");
+        assertThat(only(Check.TURNING_GAP, withGap("4 1/4 in", ClothKind.FOAM))
+                        .what()
+                        .words())
+                .contains("Base, the stiffest part");
+    }
+
+    private static Mark snap(String across, Mark.Half half, Mark.Closing closing) {
+        return Mark.at(Mark.Kind.HARDWARE, "snap", Mark.From.RAW, across, "1 in")
+                .halfOf("flap", half)
+                .closing(closing);
+    }
+
+    private static DesignMaker flap(String on, String under, Mark.Closing closing) {
+        return DesignMaker.empty()
+                .pieces(
+                        DesignMaker.marked(
+                                Piece.of("A", "Front", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                                snap(on, Mark.Half.SOCKET, closing)),
+                        DesignMaker.marked(
+                                Piece.of("F", "Flap", Role.OUTER, "outer", "1", "10 in", "4 in"),
+                                snap(under, Mark.Half.STUD, Mark.Closing.AS_IT_LIES)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "3 in, 3 in, FLAP_OVER, true",
+        "3 in, 7 in, FLAP_OVER, false",
+        "3 in, 3 in, FACE_TO_FACE, false",
+        "3 in, 7 in, FACE_TO_FACE, true",
+        "3 in, 7 in, AS_IT_LIES, true"
+    })
+    void aFlapThatIsHingedAtItsTopClosesWithoutMirroring(String on, String under, Mark.Closing closing, boolean meets) {
+        DesignMaker maker = flap(on, under, closing);
+        if (meets) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.HALVES_FACE, maker).what().words()).contains("miss each other");
+        }
+    }
+
+    @Test
+    void aLabelIsSewnOnBeforeOuterAndLiningAreJoined() {
+        DesignMaker late = DesignMaker.empty()
+                .form(new FreeForm(Optional.of("A"), Optional.of("B"), "10 in", "8 in", ""))
+                .pieces(
+                        Piece.of("A", "Front", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                        Piece.of("B", "Lining", Role.LINING, "outer", "1", "10 in", "8 in"))
+                .steps(
+                        step("Join all round", Station.MACHINE, "", List.of(), use("A", 1), use("B", 1)),
+                        step("Sew on the label", Station.MACHINE, "", List.of(), use("A", 1)));
+        assertThat(only(Check.STEP_ORDER, late).what().words())
+                .contains("“Step Sew on the label” comes after “Step Join all round”");
+        nothing(DesignMaker.empty()
+                .form(new FreeForm(Optional.of("A"), Optional.of("B"), "10 in", "8 in", ""))
+                .pieces(
+                        Piece.of("A", "Front", Role.OUTER, "outer", "1", "10 in", "8 in"),
+                        Piece.of("B", "Lining", Role.LINING, "outer", "1", "10 in", "8 in"))
+                .steps(
+                        step("Sew on the label", Station.MACHINE, "", List.of(), use("A", 1)),
+                        step("Join all round", Station.MACHINE, "", List.of(), use("A", 1), use("B", 1)),
+                        step("Tie the hang label", Station.WORK_TABLE, "", List.of(), use("A", 1))));
+    }
 }
