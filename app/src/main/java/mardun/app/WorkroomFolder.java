@@ -17,9 +17,12 @@ import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.core.env.MapPropertySource;
 
 /** The folder with everything the maker entered, taken by one running application at a time. */
-final class WorkroomFolder {
+public final class WorkroomFolder {
 
     private static final String DEMO_MARK = "demo-data";
+
+    /** Stands in the demo's folder once all of it was entered, so that half of it isn't taken for the whole. */
+    public static final String DEMO_IS_WHOLE = "demo-is-whole.txt";
 
     private WorkroomFolder() {}
 
@@ -78,6 +81,10 @@ final class WorkroomFolder {
         if (demo && hasData && !Files.exists(mark)) {
             throw new StartRefusedException(
                     "The folder " + folder + " holds a maker's own data, so the demo doesn't start on it.");
+        }
+        if (demo && hasData && !Files.exists(folder.resolve(DEMO_IS_WHOLE))) {
+            throw new StartRefusedException("The demo's data in " + folder
+                    + " was begun and never finished. Start it with --fresh, which makes it anew.");
         }
         if (!demo && Files.exists(mark)) {
             throw new StartRefusedException(

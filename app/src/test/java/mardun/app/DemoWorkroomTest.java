@@ -1,7 +1,11 @@
 package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +63,20 @@ class DemoWorkroomTest {
         APP.start();
         assertThat(APP.get("/api/finished-goods").body().get("page").get("items"))
                 .hasSize(3);
+    }
+
+    @Test
+    void halfOfItIsntTakenForTheWhole() throws IOException {
+        Path whole = APP.folder().resolve("demo-is-whole.txt");
+        assertThat(whole).exists();
+        APP.stop();
+        Files.delete(whole);
+        try {
+            assertThatThrownBy(APP::start).hasStackTraceContaining("was begun and never finished");
+        } finally {
+            Files.writeString(whole, "");
+            APP.start();
+        }
     }
 
     @Test

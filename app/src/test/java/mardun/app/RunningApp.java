@@ -152,7 +152,7 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
                 .build();
     }
 
-    private String csrfToken() {
+    String csrfToken() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                 .map(java.net.HttpCookie::getValue)

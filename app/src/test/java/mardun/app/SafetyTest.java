@@ -67,6 +67,26 @@ class SafetyTest {
     }
 
     @Test
+    void sentencesDontDependOnTheBrowsersLanguage() throws IOException {
+        APP.get("/api/settings");
+        String inEnglish = refusalIn("en");
+        assertThat(inEnglish).contains("must not be null");
+        assertThat(refusalIn("de-DE,de;q=0.9")).isEqualTo(inEnglish);
+        assertThat(refusalIn("fr")).isEqualTo(inEnglish);
+    }
+
+    /** What is said of a form in which everything is missing. */
+    private static String refusalIn(String languages) {
+        return APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/fairs"))
+                        .header("Content-Type", "application/json")
+                        .header("Accept-Language", languages)
+                        .header("X-XSRF-TOKEN", APP.csrfToken())
+                        .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                        .build())
+                .body();
+    }
+
+    @Test
     void whatIsFarTooLargeIsTurnedAwayUnread() throws IOException {
         String head =
                 "PUT /api/batches/1/cutting/1/layout HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n";

@@ -1,11 +1,16 @@
 package mardun.app.demo;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mardun.app.WorkroomFolder;
 import mardun.app.batch.BatchService;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchView;
@@ -44,6 +49,7 @@ import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -67,6 +73,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final BatchService batches;
     private final FairService fairs;
     private final TravellingClock clock;
+    private final Path whole;
+
     private final Map<String, Long> ids = new HashMap<>();
     private final Map<String, Long> shops = new HashMap<>();
 
@@ -80,7 +88,9 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoDesigns designs,
             BatchService batches,
             FairService fairs,
-            TravellingClock clock) {
+            TravellingClock clock,
+            @Value("${mardun.data}") Path data) {
+        this.whole = data.resolve(WorkroomFolder.DEMO_IS_WHOLE);
         this.settings = settings;
         this.materials = materials;
         this.stock = stock;
@@ -98,6 +108,15 @@ class DemoWorkroom implements SmartInitializingSingleton {
         if (settings.current().areEntered()) {
             return;
         }
+        enter();
+        try {
+            Files.writeString(whole, "The data of the invented workroom is whole.\n");
+        } catch (IOException unwritten) {
+            throw new UncheckedIOException(unwritten);
+        }
+    }
+
+    private void enter() {
         LocalDate today = clock.realToday();
         clock.on(today.minusDays(90), () -> {
             enterSettings();

@@ -1,6 +1,7 @@
 package mardun.app.problem;
 
 import java.net.URI;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.apache.tomcat.util.http.InvalidParameterException;
@@ -93,6 +94,7 @@ public class Problems extends ResponseEntityExceptionHandler {
                         error.getField(),
                         String.valueOf(error.getRejectedValue()),
                         "“" + abbreviated(error.getRejectedValue()) + "” " + error.getDefaultMessage() + "."))
+                .sorted(Comparator.comparing(FieldProblem::field))
                 .toList();
         ProblemDetail problem = problem(
                 HttpStatus.UNPROCESSABLE_CONTENT,

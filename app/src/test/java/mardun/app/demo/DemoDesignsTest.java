@@ -82,7 +82,7 @@ class DemoDesignsTest {
                     Dipper wash bag          | 1 | A | 26 cm     | 44.4 cm
                     Swift two-zip pouch      | 0 | C | 11 in     | 4 in
                     Swift two-zip pouch      | 0 | P | 11 in     | 8 1/4 in
-                    Grebe basket             | 0 | B | 32 cm     | 27 cm
+                    Grebe basket             | 0 | B | 32 cm     | 24.5 cm
                     Grebe basket             | 1 | C | 10 cm     | 32 cm
                     Lapwing shoulder bag     | 0 | A | 10 1/2 in | 8 3/4 in
                     Lapwing shoulder bag     | 0 | S | 50 1/2 in | 2 in

@@ -1,14 +1,16 @@
 package mardun.core.batch;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
+import java.util.stream.Stream;
 import mardun.core.batch.BatchPlan.PieceLine;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
-import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutSearch;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.measure.Length;
@@ -28,6 +30,9 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
 
     private static final long SEED = 1;
 
+    /** A larger batch is laid out in parts of so many bags: it takes hardly more cloth, and is answered as fast. */
+    private static final int PART = 100;
+
     /** What the batch takes of the roll as it is; empty if a piece is wider than the cloth. */
     public Optional<Length> asItIs() {
         return length(job.width(), units, false);
@@ -43,9 +48,11 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
         return length(job.width(), bags, false);
     }
 
-    /** What it would take if pieces with a top were turned too. */
+    /** What it would take if pieces with a top were turned wherever that helps; never more than as it is. */
     public Optional<Length> turned() {
-        return length(job.width(), units, true);
+        return Stream.of(length(job.width(), units, true), asItIs())
+                .flatMap(Optional::stream)
+                .min(Comparator.naturalOrder());
     }
 
     /**
@@ -56,7 +63,8 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
     public Optional<Length> from(Supply other, List<PieceLine> lines) {
         ShelfCloth lying = BatchPlanner.shelfCloth(
                 other, lines.stream().map(line -> line.piece().piece()).toList(), List.of());
-        return length(other, BatchPlanner.cutPieces(other, lines), lying.whole(lying.width()), units);
+        List<CutPiece> all = BatchPlanner.cutPieces(other, lines);
+        return taken(other, units, part -> cut(forBags(all, part, false), lying.whole(lying.width()), part));
     }
 
     /**
@@ -73,22 +81,43 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
     }
 
     private Optional<Length> length(Length width, int bags, boolean turned) {
-        List<CutPiece> pieces = job.pieces().stream()
-                .map(piece -> piece.times(piece.count() / units * bags).turning(turned))
-                .toList();
-        return length(cloth, pieces, job.cloth().whole(width), bags);
+        return taken(
+                cloth,
+                bags,
+                part -> cut(forBags(job.pieces(), part, turned), job.cloth().whole(width), part));
     }
 
-    private Optional<Length> length(Supply taken, List<CutPiece> pieces, ShelfCloth from, int bags) {
+    /** What leaves the shelf for so many bags, cut in parts; squared once. */
+    private Optional<Length> taken(Supply of, int bags, IntFunction<Optional<Length>> cut) {
+        return inParts(bags, cut)
+                .map(length -> of.shrinkage().toTake(length.plus(job.terms().squaring())));
+    }
+
+    private static Optional<Length> inParts(int bags, IntFunction<Optional<Length>> cut) {
+        if (bags <= PART) {
+            return cut.apply(bags);
+        }
+        Optional<Length> whole = cut.apply(PART).map(length -> length.times(bags / PART));
+        int rest = bags % PART;
+        return rest == 0 ? whole : whole.flatMap(length -> cut.apply(rest).map(length::plus));
+    }
+
+    private List<CutPiece> forBags(List<CutPiece> pieces, int bags, boolean turned) {
+        return pieces.stream()
+                .map(piece -> piece.times(piece.count() / units * bags).turning(turned))
+                .toList();
+    }
+
+    /** How much is cut of the roll, without squaring its end. */
+    private Optional<Length> cut(List<CutPiece> pieces, ShelfCloth from, int bags) {
         try {
-            CuttingLayout layout = LayoutSearch.search(
-                    new CuttingJob(pieces, from, job.terms(), bags),
-                    Aim.LEAST_CLOTH,
-                    SEED,
-                    Budget.of(WORK, () -> false),
-                    better -> {});
-            Length cut = layout.boltLength().plus(job.terms().squaring());
-            return Optional.of(taken.shrinkage().toTake(cut));
+            return Optional.of(LayoutSearch.search(
+                            new CuttingJob(pieces, from, job.terms(), bags),
+                            Aim.LEAST_CLOTH,
+                            SEED,
+                            Budget.of(WORK, () -> false),
+                            better -> {})
+                    .boltLength());
         } catch (CannotBeCutException tooWide) {
             return Optional.empty();
         }

@@ -33,6 +33,10 @@ class WhatIfTest {
 
     /** Two panels of 10 x 8 in a bag, with a top, on cloth 42 in wide: four in a strip of 8 in. */
     private static WhatIf whatIf() {
+        return whatIf(BAGS);
+    }
+
+    private static WhatIf whatIf(int bags) {
         UnitPrice price = new UnitPrice(Money.of(CurrencyUnit.EUR, 12), Amount.of(Length.of(1, LengthUnit.METRE)));
         Supply cloth = Supply.of(
                 "outer",
@@ -55,8 +59,8 @@ class WhatIfTest {
                 in(6),
                 in(6),
                 true);
-        CutPiece panel = new CutPiece("A", "Panel", new Extent(in(10), in(8)), 2 * BAGS, false);
-        return new WhatIf(cloth, new CuttingJob(List.of(panel), in(42), List.of(), terms), BAGS);
+        CutPiece panel = new CutPiece("A", "Panel", new Extent(in(10), in(8)), 2L * bags, false);
+        return new WhatIf(cloth, new CuttingJob(List.of(panel), in(42), List.of(), terms), bags);
     }
 
     @Test
@@ -108,5 +112,12 @@ class WhatIfTest {
                         new PieceNumbers.Number(3, 2),
                         new PieceNumbers.Number(2, 2));
         assertThat(numbers.again("A")).isEqualTo(new PieceNumbers.Number(4, 0));
+    }
+
+    @Test
+    void aLargeBatchIsAnsweredInPartsAndSquaredOnce() {
+        WhatIf many = whatIf(5_001);
+        assertThat(many.asItIs()).contains(in(2_501 * 8 + 1));
+        assertThat(many.bagsFrom(in(2_400 * 8 + 1), 5_001)).isEqualTo(4_800);
     }
 }
