@@ -319,4 +319,16 @@ class DesignsTest {
         assertThat(sheet(document).get("sizes").get(0).get("findings").toString())
                 .contains("steps.0.minutesPerUnit");
     }
+
+    @Test
+    void aDesignHasOnlySoManySizes() {
+        ObjectNode document = pouch("Forty sizes").deepCopy();
+        ArrayNode sizes = document.putArray("sizes");
+        for (int i = 0; i < 41; i++) {
+            sizes.add("size " + i);
+        }
+        Answer refused = APP.post("/api/designs/preview", Map.of("document", document));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.on("sizes")).startsWith("There are 41 sizes. A design has at most 40");
+    }
 }

@@ -30,10 +30,19 @@ final class DocumentLimits {
         }
     };
 
+    private static final int MOST_SIZES = 40;
+
     private DocumentLimits() {}
 
     static void check(DesignDocument document, FieldReader fields) {
         walk("", document, fields);
+        if (document.sizes() != null && document.sizes().size() > MOST_SIZES) {
+            fields.refuse(
+                    "sizes",
+                    "",
+                    "There are " + document.sizes().size() + " sizes. A design has at most " + MOST_SIZES
+                            + "; begin a copy of it for the others.");
+        }
     }
 
     private static void walk(String path, Object value, FieldReader fields) {

@@ -1,7 +1,6 @@
 package mardun.app.design;
 
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import mardun.core.design.Outline;
 import mardun.core.design.StitchLines;
@@ -17,20 +16,15 @@ final class PathWriter {
         StringBuilder path = new StringBuilder();
         for (Outline.Corner corner : outline.corners()) {
             if (path.isEmpty()) {
-                path.append(String.format(Locale.ROOT, "M%.2f %.2f", corner.x(), corner.y()));
+                point(path.append('M'), corner.x(), corner.y());
             } else if (corner.isArc()) {
-                path.append(String.format(
-                        Locale.ROOT,
-                        "A%.2f %.2f 0 0 1 %.2f %.2f",
-                        corner.radiusAcross(),
-                        corner.radiusAlong(),
-                        corner.x(),
-                        corner.y()));
+                point(path.append('A'), corner.radiusAcross(), corner.radiusAlong());
+                point(path.append(" 0 0 1 "), corner.x(), corner.y());
             } else {
-                path.append(String.format(Locale.ROOT, "L%.2f %.2f", corner.x(), corner.y()));
+                point(path.append('L'), corner.x(), corner.y());
             }
         }
-        return path + "Z";
+        return path.append('Z').toString();
     }
 
     /** The stitch lines of the edges whose allowance is stated, each inside its edge; a fold has none. */
@@ -41,11 +35,28 @@ final class PathWriter {
         StitchLines.of(outline, inside).forEach(line -> {
             char command = 'M';
             for (StitchLines.Point point : line) {
-                path.append(String.format(Locale.ROOT, "%s%.2f %.2f", command, point.x(), point.y()));
+                point(path.append(command), point.x(), point.y());
                 command = 'L';
             }
         });
         return path.toString();
+    }
+
+    private static void point(StringBuilder path, double x, double y) {
+        hundredths(path, x);
+        path.append(' ');
+        hundredths(path, y);
+    }
+
+    /** A number with two decimals and a point, in every country; a preview writes thousands of them. */
+    private static void hundredths(StringBuilder path, double number) {
+        long rounded = Math.round(Math.abs(number) * 100);
+        if (number < 0 && rounded > 0) {
+            path.append('-');
+        }
+        path.append(rounded / 100).append('.');
+        long decimals = rounded % 100;
+        path.append(decimals < 10 ? "0" : "").append(decimals);
     }
 
     static double millimetres(Length length) {
