@@ -27,7 +27,7 @@ function Shell() {
     <div className="grid h-full grid-cols-[92px_1fr]">
       <Hatches />
       <Rail />
-      <main className="min-w-0 overflow-y-auto px-[22px] py-4">
+      <main className="relative min-w-0 overflow-y-auto px-[22px] py-4">
         <Suspense fallback={<p className="text-soft">Opening …</p>}>
           <Outlet />
         </Suspense>

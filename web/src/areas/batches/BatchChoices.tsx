@@ -57,9 +57,7 @@ export function BatchChoices({
   );
   return (
     <section className="sheet no-print p-3" aria-label="Choices">
-      <div
-        className={`grid grid-cols-2 gap-3 ${canChangeDesign && designs.length > 1 ? 'md:grid-cols-6' : 'md:grid-cols-5'}`}
-      >
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         {canChangeDesign && designs.length > 1 && (
           <SelectField
             label="Design"
@@ -82,7 +80,6 @@ export function BatchChoices({
             <option key={size}>{size}</option>
           ))}
         </SelectField>
-        {slots.slice(0, 2).map(slotField)}
         <TextField
           label="For"
           list="fairs"
@@ -107,10 +104,11 @@ export function BatchChoices({
           onChange={(event) => onChange({ dueOn: event.target.value || undefined })}
         />
       </div>
+      <div className="mt-3 grid grid-cols-2 gap-3">{slots.slice(0, 2).map(slotField)}</div>
       {slots.length > 2 && (
         <details className="mt-2" open={more} onToggle={(event) => setMore(event.currentTarget.open)}>
           <summary className="cursor-pointer py-1 font-semibold text-woad">Further materials</summary>
-          <div className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4">{slots.slice(2).map(slotField)}</div>
+          <div className="mt-1 grid grid-cols-2 gap-3">{slots.slice(2).map(slotField)}</div>
         </details>
       )}
     </section>

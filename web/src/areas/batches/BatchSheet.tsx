@@ -110,7 +110,7 @@ function CutList({ sheet }: { sheet: Sheet }) {
                   {units.own(piece.height.value)}
                 </WorkedFigure>
               </td>
-              <td className="text-[13.5px] text-soft">
+              <td className="text-[13.5px] whitespace-nowrap text-soft">
                 {sides(units.other(piece.width.value), units.other(piece.height.value))}
               </td>
               <td className="num">{count}</td>

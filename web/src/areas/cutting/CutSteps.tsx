@@ -76,7 +76,13 @@ function Details({ step }: { step: Step }) {
     <>
       {step.pitch && <span className="block">each begins {units.own(step.pitch)} after the one before</span>}
       {layered(step) && `${layered(step)}: `}
-      {words.join('; ')}
+      {words.length < 3
+        ? words.join('; ')
+        : words.map((one, i) => (
+            <span key={i} className="block">
+              {one}
+            </span>
+          ))}
       {step.gives && <b className="block text-ink">{step.gives}</b>}
     </>
   );

@@ -13,6 +13,9 @@ import { WorkedFigure } from '../../ui/WorkedFigure';
 import { moved, useEditing, useRename, without, type Document } from './editing';
 import { RowButton } from './fields';
 
+/** So many pieces are drawn in a window of their own, so that the parts below stay in sight. */
+const MANY = 8;
+
 /** All pieces of a size to one scale, and the finished bag. */
 export function DesignDrawing({
   size,
@@ -102,7 +105,10 @@ export function DesignDrawing({
       </div>
       {shown && shown.pieces.length > 0 ? (
         <div className="grid gap-4 lg:grid-cols-[1fr_218px]">
-          <div>
+          <div
+            {...(shown.pieces.length > MANY && { tabIndex: 0, role: 'group', 'aria-label': 'Pieces' })}
+            className={shown.pieces.length > MANY ? 'max-h-[250px] overflow-y-auto' : ''}
+          >
             <PieceDrawings
               pieces={shown.pieces}
               width={572}

@@ -1,12 +1,13 @@
 import { useForm } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
+import { useMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
 import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { CLOTHS, NOTIONS, TRIM_WARES } from '../designs/words';
-import { TITLES, typedAs, usualAmount, type Kind, type Material } from './words';
+import { newColour, TITLES, typedAs, usualAmount, type Kind, type Material } from './words';
 
 type Form = Schemas['MaterialForm'];
 type Facts = Schemas['FactsForm'];
@@ -56,13 +57,22 @@ const said = (value?: boolean): Said => (value === undefined ? 'usual' : value ?
 const meant = (value: Said) => (value === 'usual' ? undefined : value === 'yes');
 
 /** Enters a new material, or changes one; its stock is changed by movements instead. */
-export function MaterialPanel({
+export function MaterialPanel(props: { kind: Kind; material?: Material; onClose: () => void }) {
+  const { data, isError } = useMaterials();
+  if (!props.material && !data && !isError) return null;
+  return <MaterialForm {...props} colour={newColour(data?.items.map((one) => one.colour) ?? [])} />;
+}
+
+function MaterialForm({
   kind,
   material,
+  colour,
   onClose,
 }: {
   kind: Kind;
   material?: Material;
+  /** With which a new one begins. */
+  colour: string;
   onClose: () => void;
 }) {
   const units = useUnits();
@@ -76,7 +86,7 @@ export function MaterialPanel({
       kind,
       name: material?.name ?? '',
       note: material?.note ?? '',
-      colour: material?.colour ?? '#5d7f8f',
+      colour: material?.colour ?? colour,
       usableWidth: material?.usableWidth?.exact ?? '',
       directional: material?.directional ?? false,
       cloth: material?.cloth,

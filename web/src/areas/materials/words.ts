@@ -67,6 +67,32 @@ export const usualAmount = (kind: Kind, cloth: string) =>
     PACKING: '',
   })[kind];
 
+/** Colours of cloth and thread that are easily told apart. */
+const COLOURS = [
+  '#2f5d7c',
+  '#8a3b3b',
+  '#3f6b4f',
+  '#b08a2e',
+  '#6b4a7a',
+  '#c07a4b',
+  '#4a8a8a',
+  '#7a8450',
+  '#a35c79',
+  '#4d5a8c',
+  '#8c6a4f',
+  '#5b7f9e',
+  '#9aa04a',
+  '#3d4a52',
+  '#b5665a',
+  '#6f9b7e',
+];
+
+/** A colour that no material has yet, as long as there are any; else the one that the fewest have. */
+export function newColour(taken: string[]) {
+  const counts = COLOURS.map((colour) => taken.filter((one) => one.toLowerCase() === colour).length);
+  return COLOURS[counts.indexOf(Math.min(...counts))] as string;
+}
+
 /** How an amount of a kind is typed. */
 export const typedAs = (kind: Kind, cloth: string) =>
   ({

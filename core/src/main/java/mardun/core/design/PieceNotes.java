@@ -155,6 +155,9 @@ public final class PieceNotes {
         Length inside = finished ? piece.allowances().getOrDefault(edge.key(), Length.ZERO) : Length.ZERO;
         Length near = (fromLast ? rest : at).minus(inside);
         String from = isFold(edge.key()) ? "the fold" : edge.words() + (finished ? " seam" : " edge");
+        if (!size.isPositive() && near.nanometres() == 0) {
+            return "along " + from;
+        }
         return size.isPositive()
                 ? "from " + put(near, values) + " to " + put(near.plus(size), values) + " from " + from
                 : put(near, values) + " from " + from;

@@ -102,6 +102,11 @@ class PieceNotesTest {
         Mark gap = Mark.at(Mark.Kind.GAP, "gap", Mark.From.RAW, "", "2 in").sized("", "4 in");
         SizedPiece folded = piece(new Edges("fold", "1/2 in", "1/2 in", "1/2 in"), List.of(gap));
         assertThat(notes(folded)).containsExactly("gap: 4 in high, in the middle of the height.");
+        Mark below = Mark.at(Mark.Kind.GAP, "gap", Mark.From.RAW, "1 in", "0 in")
+                .sized("4 in", "")
+                .measuredFrom(Mark.AcrossFrom.LEFT, Mark.DownFrom.BOTTOM);
+        assertThat(notes(piece(Edges.UNSTATED, List.of(below))))
+                .containsExactly("gap: 4 in wide, along the bottom edge, from 1 in to 5 in from the left edge.");
         Mark higher = Mark.at(Mark.Kind.GAP, "gap", Mark.From.RAW, "", "1 in").sized("", "4 in");
         assertThat(notes(piece(new Edges("fold", "", "", ""), List.of(higher))))
                 .containsExactly("gap: 4 in high, from 1 in to 5 in from the fold.");
