@@ -1390,7 +1390,15 @@ export interface components {
       book: components['schemas']['AmountView'];
       colour: string;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int64 */
       lotId?: number;
       /** Format: int64 */
@@ -1866,7 +1874,15 @@ export interface components {
     };
     KindValue: {
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int32 */
       materials: number;
       worth: components['schemas']['MoneyView'];
@@ -2059,7 +2075,15 @@ export interface components {
       facts?: components['schemas']['FactsForm'];
       given?: boolean;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       lowAt: string;
       name: string;
       note: string;
@@ -2068,6 +2092,7 @@ export interface components {
       pricePer: string;
       /** Format: uuid */
       requestId: string;
+      sheetHeight?: string;
       usableWidth?: string;
       /** Format: int64 */
       version: number;
@@ -2096,7 +2121,15 @@ export interface components {
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       low: boolean;
       lowAt?: components['schemas']['AmountView'];
       name: string;
@@ -2109,6 +2142,7 @@ export interface components {
       price: components['schemas']['MoneyView'];
       pricePer: components['schemas']['AmountView'];
       putAway: boolean;
+      sheetHeight?: components['schemas']['LengthView'];
       target?: components['schemas']['AmountView'];
       usableWidth?: components['schemas']['LengthView'];
       /** Format: int64 */
@@ -2203,7 +2237,15 @@ export interface components {
       held: components['schemas']['AmountView'];
       heldForOthers: components['schemas']['AmountView'];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -2738,7 +2780,15 @@ export interface components {
       batches: components['schemas']['ShortBatch'][];
       colour: string;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -2814,7 +2864,15 @@ export interface components {
       )[];
       key: string;
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       label: string;
       /** Format: int64 */
       materialId?: number;
@@ -3106,7 +3164,15 @@ export interface components {
     };
     ValueLine: {
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -3120,7 +3186,15 @@ export interface components {
       colour: string;
       keep: components['schemas']['AmountView'];
       /** @enum {string} */
-      kind: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -4680,7 +4754,15 @@ export interface operations {
   listMaterials: {
     parameters: {
       query?: {
-        kind?: 'CLOTH' | 'TRIM' | 'NOTION' | 'FILLING_BY_WEIGHT' | 'FILLING_BY_VOLUME' | 'THREAD' | 'PACKING';
+        kind?:
+          | 'CLOTH'
+          | 'SHEET'
+          | 'TRIM'
+          | 'NOTION'
+          | 'FILLING_BY_WEIGHT'
+          | 'FILLING_BY_VOLUME'
+          | 'THREAD'
+          | 'PACKING';
         query?: string;
         low?: boolean;
         putAway?: boolean;

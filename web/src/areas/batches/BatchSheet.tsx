@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { hatch } from '../../ui/Hatches';
 import type { BatchStage } from '../../ui/RunningStitch';
+import { leavesWhenCut } from './stock';
 import { Notes } from '../../ui/Notes';
 import { Tag } from '../../ui/Tag';
 import { sides, useUnits } from '../../ui/units';
@@ -168,7 +169,7 @@ function Needs({
       <h2 className="mb-1">Material</h2>
       {sheet.needs.length === 0 && <p className="text-soft">Choose the materials above.</p>}
       {sheet.needs.map((need) => {
-        const taken = stage === 'FINISHED' || (stage === 'CUT' && need.kind === 'CLOTH');
+        const taken = stage === 'FINISHED' || (stage === 'CUT' && leavesWhenCut(need.kind));
         const whole = Math.max(need.needed.value, need.onHand.value, 1);
         return (
           <div

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { keys, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
+import { leavesWhenCut } from './stock';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
@@ -122,7 +123,7 @@ function Confirmation({
     if (left) setSetRight({ ...setRight, [keyOf(left)]: { ...setRight[keyOf(left)], ...next } });
   };
   const cutting = kind === 'cut';
-  const leaving = sheet.needs.filter((need) => (need.kind === 'CLOTH') === cutting);
+  const leaving = sheet.needs.filter((need) => leavesWhenCut(need.kind) === cutting);
   const short = leaving.filter((need) => need.shortBy);
   const send = useSend(
     () =>

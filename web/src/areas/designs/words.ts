@@ -145,6 +145,7 @@ export const TRIM_WARES: Partial<Record<Ware, string>> = {
 
 export const MATERIALS: Record<Schemas['SlotRow']['kind'], string> = {
   CLOTH: 'cloth',
+  SHEET: 'by the sheet',
   TRIM: 'by length',
   NOTION: 'by count',
   FILLING_BY_WEIGHT: 'filling, by weight',

@@ -88,6 +88,7 @@ function MaterialForm({
       note: material?.note ?? '',
       colour: material?.colour ?? colour,
       usableWidth: material?.usableWidth?.exact ?? '',
+      sheetHeight: material?.sheetHeight?.exact ?? '',
       directional: material?.directional ?? false,
       cloth: material?.cloth,
       price: material && material.price.minor > 0 ? material.price.amount : '',
@@ -114,6 +115,7 @@ function MaterialForm({
   const on = (field: string) => send.problem?.on(field);
   const wares = kind === 'TRIM' ? TRIM_WARES : kind === 'NOTION' ? NOTIONS : undefined;
   const bare = typedAs(kind, units.cloth);
+  const isCloth = kind === 'CLOTH' || kind === 'SHEET';
   const factsWrong = send.problem?.errors.some((error) => error.field.startsWith('facts.'));
   return (
     <Panel title={material ? material.name : TITLES[kind]} open onOpenChange={(open) => !open && onClose()}>
@@ -154,14 +156,31 @@ function MaterialForm({
             ))}
           </SelectField>
         )}
-        {kind === 'CLOTH' && (
+        {isCloth && (
           <>
-            <TextField
-              label="Usable width, without the selvages"
-              hint={`A bare number is ${units.small}.`}
-              error={on('usableWidth')}
-              {...register('usableWidth')}
-            />
+            {kind === 'SHEET' ? (
+              <div className="grid grid-cols-2 gap-3">
+                <TextField
+                  label="A sheet is wide"
+                  hint={`A bare number is ${units.small}.`}
+                  error={on('usableWidth')}
+                  {...register('usableWidth')}
+                />
+                <TextField
+                  label="and high"
+                  hint="So it lies, top up."
+                  error={on('sheetHeight')}
+                  {...register('sheetHeight')}
+                />
+              </div>
+            ) : (
+              <TextField
+                label="Usable width, without the selvages"
+                hint={`A bare number is ${units.small}.`}
+                error={on('usableWidth')}
+                {...register('usableWidth')}
+              />
+            )}
             <SelectField label="What kind of cloth" error={on('cloth')} {...register('cloth')}>
               <option value="">not said</option>
               {Object.entries(CLOTHS).map(([key, words]) => (

@@ -168,12 +168,8 @@ function Group({
         </button>
       </div>
       {group.kind === 'CLOTH' && <Bolts items={items} short={short} />}
-      {(group.kind === 'NOTION' || group.kind === 'PACKING') && items.length > 0 && (
-        <Compartments items={items} short={short} />
-      )}
-      {group.kind !== 'CLOTH' && group.kind !== 'NOTION' && group.kind !== 'PACKING' && (
-        <Lines items={items} short={short} />
-      )}
+      {counted(group.kind) && items.length > 0 && <Compartments items={items} short={short} />}
+      {group.kind !== 'CLOTH' && !counted(group.kind) && <Lines items={items} short={short} />}
       {list && list.total > items.length && items.length < 500 && (
         <Button look="quiet" className="mt-2" onClick={() => onMore(Math.min(500, items.length + 120))}>
           Show more of {list.total}
@@ -182,6 +178,9 @@ function Group({
     </section>
   );
 }
+
+/** What is counted lies in compartments. */
+const counted = (kind: Kind) => kind === 'NOTION' || kind === 'PACKING' || kind === 'SHEET';
 
 function Name({ material }: { material: Material }) {
   return (

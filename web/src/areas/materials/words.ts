@@ -7,6 +7,7 @@ export type School = Schemas['ShelfForm']['valueSchool'];
 
 export const GROUPS: { kind: Kind; title: string; add: string; short: string }[] = [
   { kind: 'CLOTH', title: 'Cloth, lining, interfacing', add: 'Add cloth', short: 'Cloth' },
+  { kind: 'SHEET', title: 'By the sheet', add: 'Add sheets or precuts', short: 'By the sheet' },
   { kind: 'TRIM', title: 'By length', add: 'Add zip tape or trim', short: 'By length' },
   { kind: 'NOTION', title: 'By count', add: 'Add notions', short: 'By count' },
   {
@@ -22,6 +23,7 @@ export const GROUPS: { kind: Kind; title: string; add: string; short: string }[]
 
 export const TITLES: Record<Kind, string> = {
   CLOTH: 'A cloth',
+  SHEET: 'Sheets or precuts',
   TRIM: 'Something bought by length',
   NOTION: 'Something counted',
   FILLING_BY_WEIGHT: 'A filling, by weight',
@@ -59,6 +61,7 @@ export const PARTS: Record<Schemas['PartView']['part'], string> = {
 export const usualAmount = (kind: Kind, cloth: string) =>
   ({
     CLOTH: `1 ${cloth}`,
+    SHEET: '1',
     TRIM: `1 ${cloth}`,
     NOTION: '',
     FILLING_BY_WEIGHT: '1 kg',
@@ -97,6 +100,7 @@ export function newColour(taken: string[]) {
 export const typedAs = (kind: Kind, cloth: string) =>
   ({
     CLOTH: `a length; a bare number is ${cloth}`,
+    SHEET: 'how many sheets',
     TRIM: `a length; a bare number is ${cloth}`,
     NOTION: 'a count',
     FILLING_BY_WEIGHT: 'a weight, like 500 g or 1 lb',

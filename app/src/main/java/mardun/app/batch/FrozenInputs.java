@@ -64,6 +64,7 @@ record FrozenInputs(
             String name,
             MaterialKind kind,
             @Nullable Long usableWidthNm,
+            @Nullable Long sheetHeightNm,
             @Nullable ClothKind cloth,
             boolean directional,
             long priceMinor,
@@ -88,6 +89,7 @@ record FrozenInputs(
                     supply.name(),
                     supply.kind(),
                     supply.usableWidth().map(Length::nanometres).orElse(null),
+                    supply.sheet().map(sheet -> sheet.height().nanometres()).orElse(null),
                     supply.cloth().orElse(null),
                     supply.directional(),
                     supply.price().price().getAmountMinorLong(),
@@ -117,6 +119,8 @@ record FrozenInputs(
                     name,
                     kind,
                     Optional.ofNullable(usableWidthNm).map(Length::new),
+                    Optional.ofNullable(sheetHeightNm)
+                            .map(height -> new Extent(new Length(usableWidthNm), new Length(height))),
                     Optional.ofNullable(cloth),
                     directional,
                     new Shrinkage(

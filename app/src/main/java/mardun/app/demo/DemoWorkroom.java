@@ -542,6 +542,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                                 note,
                                 colour,
                                 width,
+                                null,
                                 directional,
                                 cloth,
                                 price,

@@ -16,6 +16,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import org.jspecify.annotations.Nullable;
 
@@ -37,6 +38,7 @@ class Material {
     private String note;
     private String colour;
     private Long usableWidthNm;
+    private Long sheetHeightNm;
     private boolean directional;
 
     @Enumerated(EnumType.STRING)
@@ -66,6 +68,7 @@ class Material {
             String note,
             String colour,
             Optional<Length> usableWidth,
+            Optional<Length> sheetHeight,
             boolean directional,
             Optional<ClothKind> cloth,
             long priceMinor,
@@ -78,6 +81,7 @@ class Material {
         note = entered.note();
         colour = entered.colour();
         usableWidthNm = entered.usableWidth().map(Length::nanometres).orElse(null);
+        sheetHeightNm = entered.sheetHeight().map(Length::nanometres).orElse(null);
         directional = entered.directional();
         clothKind = entered.cloth().orElse(null);
         priceMinor = entered.priceMinor();
@@ -147,6 +151,13 @@ class Material {
 
     Optional<Length> usableWidth() {
         return Optional.ofNullable(usableWidthNm).map(Length::new);
+    }
+
+    /** The size of a sheet, of what is bought by the sheet. */
+    Optional<Extent> sheet() {
+        return sheetHeightNm == null
+                ? Optional.empty()
+                : Optional.of(new Extent(new Length(usableWidthNm), new Length(sheetHeightNm)));
     }
 
     boolean isDirectional() {

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param requestId made by the form when it opens, so that sending it twice makes one material
  * @param version of the material that the form was filled from; 0 for a new one
  * @param usableWidth width without selvages, for cloth; may stay empty where the full width and the selvage are given
+ * @param sheetHeight of what is bought by the sheet, whose width is {@code usableWidth}; absent for anything else
  * @param cloth what kind of cloth it is; absent where the maker hasn't said, or for anything else
  * @param price for the amount in {@code pricePer}; empty where nobody knows it
  * @param pricePer an amount such as {@code 1 yd}, {@code 1 m} or {@code 10}; may stay empty with the price
@@ -29,6 +30,7 @@ public record MaterialForm(
         @NotNull String note,
         @NotNull String colour,
         @Nullable String usableWidth,
+        @Nullable String sheetHeight,
         boolean directional,
         @Nullable ClothKind cloth,
         @NotNull String price,

@@ -41,7 +41,9 @@ public final class MaterialReader {
         Facts facts = form.facts() == null ? before : facts(form.facts(), kind);
         Optional<Length> width = kind == MaterialKind.CLOTH
                 ? Optional.of(usableWidth(form.usableWidth() == null ? "" : form.usableWidth(), facts))
-                : Optional.empty();
+                : kind == MaterialKind.SHEET ? Optional.of(side("usableWidth", form.usableWidth())) : Optional.empty();
+        Optional<Length> sheetHeight =
+                kind == MaterialKind.SHEET ? Optional.of(side("sheetHeight", form.sheetHeight())) : Optional.empty();
         boolean noPrice = form.price().isBlank();
         Amount per = noPrice && form.pricePer().isBlank()
                 ? usualFor(kind)
@@ -77,8 +79,9 @@ public final class MaterialReader {
                 form.note().strip(),
                 form.colour().toLowerCase(Locale.ROOT),
                 width,
+                sheetHeight,
                 form.directional(),
-                kind == MaterialKind.CLOTH ? Optional.ofNullable(form.cloth()) : Optional.empty(),
+                kind.isCloth() ? Optional.ofNullable(form.cloth()) : Optional.empty(),
                 price.getAmountMinorLong(),
                 per,
                 lowAt,
@@ -118,7 +121,7 @@ public final class MaterialReader {
     }
 
     private Facts facts(FactsForm form, MaterialKind kind) {
-        boolean cloth = kind == MaterialKind.CLOTH;
+        boolean cloth = kind.isCloth();
         boolean notion = kind == MaterialKind.NOTION;
         BigDecimal shrinkage = form.shrinkage().isBlank() || !cloth
                 ? BigDecimal.ZERO
@@ -167,6 +170,12 @@ public final class MaterialReader {
         }
         boolean isClosedZip = !form.zipLength().isBlank();
         return isClosedZip ? null : form.ware();
+    }
+
+    /** A side of a sheet. */
+    private Length side(String field, @Nullable String typed) {
+        return fields.positiveLength(
+                field, typed == null ? "" : typed, settings.unitSystem().smallUnit(), WIDEST_CLOTH);
     }
 
     private @Nullable Long small(String field, String typed) {

@@ -237,6 +237,7 @@ final class MaterialShelf {
                 material.name(),
                 material.kind(),
                 usableWidth(),
+                material.sheet(),
                 material.cloth(),
                 material.isDirectional() || material.facts().nap(),
                 material.facts().shrinkage(),

@@ -16,6 +16,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A material on the shelf.
  *
+ * @param usableWidth of a cloth, or of a sheet
+ * @param sheetHeight of what is bought by the sheet
  * @param onHand what is there; of a two-part notion, whole sets
  * @param held what batches have reserved of it
  * @param free what nobody has reserved
@@ -34,6 +36,7 @@ public record MaterialView(
         String note,
         String colour,
         @Nullable LengthView usableWidth,
+        @Nullable LengthView sheetHeight,
         boolean directional,
         @Nullable ClothKind cloth,
         MoneyView price,

@@ -62,6 +62,9 @@ record MaterialViewWriter(ViewWriter writer) {
                 material.usableWidth()
                         .map(width -> writer.length(width, ShownRounding.NEAREST))
                         .orElse(null),
+                material.sheet()
+                        .map(sheet -> writer.length(sheet.height(), ShownRounding.NEAREST))
+                        .orElse(null),
                 material.isDirectional(),
                 material.cloth().orElse(null),
                 writer.money(material.priceMinor()),

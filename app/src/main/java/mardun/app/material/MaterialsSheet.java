@@ -39,7 +39,8 @@ class MaterialsSheet implements ListSheet {
     private static final String WARE = "trim or notion";
     private static final List<Column> COLUMNS = List.of(
             new Column(NAME, true, "by which the material is known"),
-            new Column(KIND, true, "cloth, trim, notion, filling by weight, filling by volume, thread or packing"),
+            new Column(
+                    KIND, true, "cloth, sheet, trim, notion, filling by weight, filling by volume, thread or packing"),
             new Column("what it is", false, "in your own words"),
             new Column("price", true, "as you pay it"),
             new Column("price for", true, "1 yd, 1 m, 10, 1 kg"),
@@ -50,6 +51,7 @@ class MaterialsSheet implements ListSheet {
             new Column("colour", false, "like #3f6b5c"),
             new Column("cloth", false, "quilting cotton, canvas, laminate …"),
             new Column("usable width", false, "of cloth, without the selvages"),
+            new Column("sheet height", false, "of cloth bought by the sheet; its width is the usable width"),
             new Column("full width", false, "of cloth"),
             new Column("selvage", false, "on each side"),
             new Column("one way up", false, "yes or no"),
@@ -118,6 +120,7 @@ class MaterialsSheet implements ListSheet {
                 one.colour(),
                 one.cloth() == null ? "" : SheetWords.words(one.cloth()),
                 one.usableWidth() == null ? "" : one.usableWidth().exact(),
+                one.sheetHeight() == null ? "" : one.sheetHeight().exact(),
                 facts.fullWidth(),
                 facts.selvage(),
                 SheetWords.yesNo(one.directional()),
@@ -248,6 +251,7 @@ class MaterialsSheet implements ListSheet {
                 cells.get("what it is"),
                 colour.isBlank() ? "#8d9aa0" : colour,
                 cells.get("usable width"),
+                cells.get("sheet height"),
                 SheetWords.isYes(fields, "one way up", cells.get("one way up")),
                 cells.get("cloth").isBlank()
                         ? null

@@ -41,6 +41,7 @@ class FrozenInputsTest {
                 "Snap",
                 MaterialKind.NOTION,
                 Optional.of(new Length(5)),
+                Optional.of(new Extent(new Length(5), new Length(8))),
                 Optional.empty(),
                 true,
                 new Shrinkage(new BigDecimal("0.05"), true),

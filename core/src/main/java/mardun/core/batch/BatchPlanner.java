@@ -48,6 +48,7 @@ import mardun.core.material.Roll;
 import mardun.core.material.ShelfLimits;
 import mardun.core.material.Ware;
 import mardun.core.measure.Bulk;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Figure;
@@ -271,6 +272,9 @@ public final class BatchPlanner {
      */
     private Need clothNeed(Supply supply, List<PieceLine> lines, Optional<CuttingSheet> sheet) {
         List<CutPiece> cut = cutPieces(supply, lines);
+        if (supply.sheet().isPresent()) {
+            return sheetNeed(supply, cut, supply.sheet().get());
+        }
         ShelfCloth cloth = shelfCloth(
                 supply, lines.stream().map(line -> line.piece().piece()).toList(), supply.pieces());
         Optional<CuttingSheet> serving = sheet.filter(one -> one.serves(cut, cloth));
@@ -290,6 +294,27 @@ public final class BatchPlanner {
                 Offcuts.left(need, cloth),
                 Optional.empty(),
                 Length.ZERO);
+    }
+
+    /** How many sheets are cut into: each is filled before the next, and none becomes a roll. */
+    private static Need sheetNeed(Supply supply, List<CutPiece> pieces, Extent size) {
+        Extent whenCut = new Extent(
+                supply.shrinkage().whenCut(size.width()), supply.shrinkage().whenCut(size.height()));
+        long atMost = pieces.stream().mapToLong(CutPiece::count).sum();
+        ClothPiece sheets = new ClothPiece(supply.key(), whenCut, atMost, BigFraction.ZERO);
+        Offcuts.Plan plan = Offcuts.first(pieces, List.of(sheets));
+        plan.rest().stream().findFirst().ifPresent(piece -> {
+            throw CannotBeCutException.largerThanASheet(piece, whenCut);
+        });
+        long count = plan.uses().stream().mapToLong(Offcuts.Use::count).sum();
+        return Need.of(
+                supply,
+                Part.WHOLE,
+                Amount.pieces(count),
+                Working.of("So many sheets, each filled with pieces before the next is cut into.")
+                        .expression("{sheets}")
+                        .input("sheets", "sheets for all pieces", Value.of(count))
+                        .gives(Value.of(count)));
     }
 
     private static Need clothNeed(Supply supply, CuttingSheet sheet, ShelfCloth cloth) {
@@ -584,7 +609,9 @@ public final class BatchPlanner {
                     Sentence.of("Choose a material for it.")));
             return Optional.empty();
         }
-        if (supply.kind() != kind) {
+        boolean isRight = supply.kind() == kind
+                || (kind == MaterialKind.CLOTH && supply.kind().isCloth());
+        if (!isRight) {
             findings.add(Finding.refused(
                     "slots." + slot,
                     Sentence.of("“{0}” can't be used for “{1}”.", Value.of(supply.name()), Value.of(slots.label(slot))),

@@ -15,6 +15,7 @@ import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Ware;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 
 /**
@@ -22,6 +23,7 @@ import mardun.core.measure.Length;
  *
  * @param key the caller's name for the material; two slots may be filled from the same one
  * @param usableWidth of a cloth; empty for anything else
+ * @param sheet the size of one, of cloth that is bought by the sheet; empty for anything else
  * @param cloth what kind of cloth it is, where the maker said so
  * @param directional it has a print or nap with a top, so no piece may be turned on it
  * @param shrinkage what it still loses in length and width
@@ -38,6 +40,7 @@ public record Supply(
         String name,
         MaterialKind kind,
         Optional<Length> usableWidth,
+        Optional<Extent> sheet,
         Optional<ClothKind> cloth,
         boolean directional,
         Shrinkage shrinkage,
@@ -88,6 +91,7 @@ public record Supply(
                 name,
                 kind,
                 usableWidth,
+                Optional.empty(),
                 cloth,
                 directional,
                 Shrinkage.NONE,
@@ -135,6 +139,7 @@ public record Supply(
                 name,
                 kind,
                 usableWidth,
+                sheet,
                 cloth,
                 directional,
                 shrinkage,

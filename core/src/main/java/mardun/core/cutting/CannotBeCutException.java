@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
@@ -28,6 +29,17 @@ public final class CannotBeCutException extends RuntimeException {
                 Value.of(piece.name()),
                 Value.of(needed),
                 Value.of(clothWidth)));
+    }
+
+    /** A piece that no sheet of a size holds. */
+    public static CannotBeCutException largerThanASheet(CutPiece piece, Extent sheet) {
+        return new CannotBeCutException(Sentence.of(
+                "{0} is {1} × {2}, and a sheet only {3} × {4}. Join it from two, or choose a larger sheet or cloth from a roll.",
+                Value.of(piece.name()),
+                Value.of(piece.extent().width()),
+                Value.of(piece.extent().height()),
+                Value.of(sheet.width()),
+                Value.of(sheet.height())));
     }
 
     public Sentence sentence() {

@@ -29,7 +29,7 @@ public final class SlotFit {
     public static boolean serves(Design design, MaterialSlot slot, Candidate candidate) {
         return switch (slot.kind()) {
             case CLOTH ->
-                candidate.kind() == MaterialKind.CLOTH
+                candidate.kind().isCloth()
                         && (slot.cloths().isEmpty()
                                 || candidate.cloth().isEmpty()
                                 || slot.cloths().contains(candidate.cloth().get()));

@@ -4,6 +4,8 @@ package mardun.core.material;
 public enum MaterialKind {
     /** Bought by area: a length of a certain usable width. */
     CLOTH(Counting.LENGTH),
+    /** Cloth bought by the sheet: felt, precuts. Each has the same size, and it never becomes a roll. */
+    SHEET(Counting.PIECES),
     /** Bought by length: zip tape, webbing, cord. */
     TRIM(Counting.LENGTH),
     /** Counted: sliders, labels, snaps. */
@@ -27,8 +29,13 @@ public enum MaterialKind {
         return counting;
     }
 
+    /** Whether pieces are cut from it. */
+    public boolean isCloth() {
+        return this == CLOTH || this == SHEET;
+    }
+
     /** Whether it leaves the shelf when it is cut; all else leaves it when the bags are finished. */
     public boolean leavesWhenCut() {
-        return this == CLOTH;
+        return isCloth();
     }
 }

@@ -125,6 +125,7 @@ class LiePlanningTest {
                 MaterialKind.CLOTH,
                 Optional.of(in("42")),
                 Optional.empty(),
+                Optional.empty(),
                 true,
                 shrinkage,
                 Optional.empty(),

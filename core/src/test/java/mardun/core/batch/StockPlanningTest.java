@@ -11,10 +11,13 @@ import mardun.core.batch.BatchPlan.Need;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Design;
+import mardun.core.design.DesignMaker;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
 import mardun.core.design.NotionNeed;
+import mardun.core.design.Piece;
 import mardun.core.design.Pouch;
+import mardun.core.design.Role;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothPiece;
@@ -64,6 +67,7 @@ class StockPlanningTest {
                 slot,
                 slot,
                 MaterialKind.NOTION,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 false,
@@ -179,6 +183,7 @@ class StockPlanningTest {
                 "outer",
                 MaterialKind.CLOTH,
                 washed.usableWidth(),
+                Optional.empty(),
                 washed.cloth(),
                 false,
                 new Shrinkage(new BigDecimal("0.05"), afterCutting),
@@ -256,5 +261,58 @@ class StockPlanningTest {
         Need need = need(plan, "outer");
         assertThat(need.isShort()).isTrue();
         assertThat(need.shortBy()).isEqualTo(need.amount().minus(Amount.of(in("1 yd"))));
+    }
+
+    private static Supply sheets(String size, long onHand) {
+        String[] sides = size.split(" x ");
+        UnitPrice price = new UnitPrice(Money.of(EUR, 3), Amount.pieces(2));
+        return new Supply(
+                "outer",
+                "felt",
+                "Felt sheets",
+                MaterialKind.SHEET,
+                Optional.of(in(sides[0])),
+                Optional.of(new Extent(in(sides[0]), in(sides[1]))),
+                Optional.empty(),
+                false,
+                Shrinkage.NONE,
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(Part.WHOLE, Stock.of(Amount.pieces(onHand), price)),
+                List.of(),
+                price,
+                Supply.Lie.UNKNOWN);
+    }
+
+    private static BatchPlan ofSheets(Supply sheets, int units) {
+        Design design = DesignMaker.empty()
+                .cloth("outer")
+                .pieces(Piece.of("A", "Leaf", Role.OUTER, "outer", "2", "5 in", "4 in"))
+                .make();
+        return new BatchPlanner(new StripArithmetic())
+                .plan(design, 0, units, List.of(sheets), Workrooms.atAnHourly(19), Optional.empty());
+    }
+
+    /** On a sheet of 11 x 8 in lie four leaves of 5 x 4 in. */
+    @Test
+    void whatIsBoughtByTheSheetIsCountedInSheetsAndNeverBecomesARoll() {
+        BatchPlan plan = ofSheets(sheets("11 x 8", 30), 11);
+        assertThat(plan.findings()).isEmpty();
+        assertThat(plan.needs()).singleElement().satisfies(need -> {
+            assertThat(need.amount()).isEqualTo(Amount.pieces(6));
+            assertThat(need.isShort()).isFalse();
+            assertThat(need.left()).isEmpty();
+        });
+        assertThat(ofSheets(sheets("11 x 8", 4), 11).needs().get(0).shortBy()).isEqualTo(Amount.pieces(2));
+        assertThat(plan.cost().orElseThrow().material().value()).isEqualTo(Money.parse("EUR 0.82"));
+    }
+
+    @Test
+    void aPieceThatNoSheetHoldsIsRefused() {
+        BatchPlan plan = ofSheets(sheets("4 x 3", 30), 1);
+        assertThat(plan.findings()).singleElement().satisfies(finding -> {
+            assertThat(finding.isRefused()).isTrue();
+            assertThat(finding.what().words()).contains("Leaf is").contains("and a sheet only");
+        });
     }
 }
