@@ -1516,6 +1516,7 @@ export interface components {
       fillings: components['schemas']['FillingNeed'][];
       forChildren: boolean;
       form: components['schemas']['FormRow'];
+      gathers?: components['schemas']['Gather'][];
       measurements: components['schemas']['Measurement'][];
       name: string;
       note: string;
@@ -1695,6 +1696,7 @@ export interface components {
         | 'STRAP_RANGE'
         | 'STRAP_RING'
         | 'POCKET_CLEAR'
+        | 'GATHER'
         | 'CASING_HEIGHT'
         | 'CASING_GAP'
         | 'HALVES_FACE'
@@ -1774,6 +1776,8 @@ export interface components {
       outer: string;
       /** @enum {string} */
       school: 'CUT_BEFORE_SEWING' | 'CUT_AFTER_SEWING' | 'LINE_ACROSS' | 'SNIPPED' | 'BOXED_AS_ONE';
+      /** @enum {string} */
+      sides?: 'SEAMS' | 'ONE_FOLD' | 'BACK_SEAM';
     };
     FormView: {
       /** @enum {string} */
@@ -1785,6 +1789,12 @@ export interface components {
     FunctionView: {
       gives: string;
       name: string;
+    };
+    Gather: {
+      elastic: string;
+      of: string;
+      onto: string;
+      seam: string;
     };
     GoodsForm: {
       /** @enum {string} */
@@ -2678,6 +2688,7 @@ export interface components {
         | 'STRAP_RANGE'
         | 'STRAP_RING'
         | 'POCKET_CLEAR'
+        | 'GATHER'
         | 'CASING_HEIGHT'
         | 'CASING_GAP'
         | 'HALVES_FACE'

@@ -151,6 +151,7 @@ function whereOf({ place }: Finding, document: ReturnType<typeof useEditing>['do
     measurements: document.measurements.find((m) => m.symbol === key)?.label,
     steps: (document.steps.find((s) => s.key === key) ?? document.steps[Number(key)])?.name,
     casings: document.casings[Number(key)]?.name ?? key,
+    gathers: 'gathered edges',
     notions: document.notions[Number(key)]?.name,
     fillings: document.fillings[Number(key)]?.name,
     form: 'how it comes together',

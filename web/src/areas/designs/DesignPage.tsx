@@ -45,6 +45,7 @@ const TAB_OF: Record<string, string> = {
   zips: 'trims',
   straps: 'trims',
   casings: 'trims',
+  gathers: 'trims',
   notions: 'trims',
   fillings: 'trims',
   steps: 'steps',

@@ -8,7 +8,7 @@ import { WorkedFigure } from '../../ui/WorkedFigure';
 import { freeLetter, replaced, useEditing, useRename, without } from './editing';
 import { Choice, FormulaField, LetterChoice, PartHeading, RowButton, Tick } from './fields';
 import { MarkList } from './MarkList';
-import { BASES, BOXINGS } from './words';
+import { BASES, BOXINGS, SIDES } from './words';
 
 type Panel = Schemas['PanelRow'];
 type Form = Schemas['FormRow'];
@@ -66,6 +66,12 @@ export function FormTab() {
               value={form.base}
               options={BASES}
               onChoose={(base) => set({ base })}
+            />
+            <Choice
+              label="Joined at the sides by"
+              value={form.sides ?? 'SEAMS'}
+              options={SIDES}
+              onChoose={(sides) => set({ sides })}
             />
           </>
         )}

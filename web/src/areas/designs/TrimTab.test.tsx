@@ -85,6 +85,16 @@ describe('trims, straps and notions', () => {
     expect(current.document.fillings[0]?.slot).toBe('nutshells');
   });
 
+  it('are gathered on elastic to what they are sewn to', async () => {
+    const { current } = editor(<TrimTab />, design({ trims: [{ ...zip, letter: 'E', name: 'Elastic' }] }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a gathered edge' }));
+    await userEvent.selectOptions(screen.getByLabelText('On elastic'), 'E · Elastic');
+    await userEvent.type(screen.getByLabelText('Caught at each end'), '1/2');
+    expect(current.document.gathers).toEqual([{ of: '', elastic: 'E', onto: '', seam: '1/2' }]);
+    await userEvent.click(screen.getByRole('button', { name: 'Remove gathered edge 1' }));
+    expect(current.document.gathers).toEqual([]);
+  });
+
   it('are made as a choice says, one way for each option', async () => {
     const { current } = editor(<TrimTab />, design({ straps: [strap], measurements: [cloth] }));
     await userEvent.selectOptions(screen.getByLabelText('Made'), 'by Cloth');

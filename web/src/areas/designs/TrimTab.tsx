@@ -85,6 +85,7 @@ export function TrimTab() {
       ))}
       <Straps />
       <Casings />
+      <Gathers />
       <PartHeading
         title="By count"
         add="Add a notion"
@@ -431,6 +432,49 @@ function StrapMade({ strap, onChange }: { strap: Strap; onChange: (next: Partial
         />
       ))}
     </div>
+  );
+}
+
+/** Edges that are gathered, on elastic or to what they are sewn to. */
+function Gathers() {
+  const { document, change } = useEditing();
+  const gathers = document.gathers ?? [];
+  return (
+    <>
+      <PartHeading
+        title="Gathered edges"
+        add="Add a gathered edge"
+        onAdd={() => change({ gathers: [...gathers, { of: '', elastic: '', onto: '', seam: '' }] })}
+      />
+      {gathers.map((gather, i) => {
+        const set = (next: Partial<typeof gather>) => change({ gathers: replaced(gathers, i, next) });
+        return (
+          <div key={i} className="mb-1 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2">
+            <LetterChoice label="Gathered" none="choose …" value={gather.of} onChoose={(of) => set({ of })} />
+            <LetterChoice
+              label="On elastic"
+              among="trims"
+              none="none"
+              value={gather.elastic}
+              onChoose={(elastic) => set({ elastic })}
+            />
+            <LetterChoice label="Sewn to" value={gather.onto} onChoose={(onto) => set({ onto })} />
+            <FormulaField
+              label="Caught at each end"
+              place={`gathers.${i}.seam`}
+              value={gather.seam}
+              onType={(seam) => set({ seam })}
+            />
+            <RowButton
+              label={`Remove gathered edge ${i + 1}`}
+              onPress={() => change({ gathers: without(gathers, i) })}
+            >
+              ×
+            </RowButton>
+          </div>
+        );
+      })}
+    </>
   );
 }
 

@@ -95,6 +95,12 @@ export const BOXINGS: Record<Schemas['FormRow']['school'], string> = {
   BOXED_AS_ONE: 'outer and lining boxed in one seam',
 };
 
+export const SIDES: Record<NonNullable<Schemas['FormRow']['sides']>, string> = {
+  SEAMS: 'a seam on each side',
+  ONE_FOLD: 'one piece, folded at a side',
+  BACK_SEAM: 'a tube with one seam behind',
+};
+
 export const BASES: Record<Schemas['FormRow']['base'], string> = { SEAM: 'a seam', FOLD: 'a fold' };
 
 export const STATIONS: Record<Schemas['StepRow']['station'], string> = {

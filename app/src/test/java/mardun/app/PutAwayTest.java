@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What isn't used any more is put away and taken back; what never was can be removed. */
 class PutAwayTest {
@@ -178,7 +179,7 @@ class PutAwayTest {
         long id = cloth("Usual", "", "");
         Answer begun = design("Takes the usual");
         JsonNode document = begun.body().get("document").deepCopy();
-        ((tools.jackson.databind.node.ObjectNode) document.get("slots").get(0)).put("materialId", id);
+        ((ObjectNode) document.get("slots").get(0)).put("materialId", id);
         assertThat(APP.put(
                                 "/api/designs/" + begun.id(),
                                 Map.of("version", begun.body().get("version").asLong(), "document", document))

@@ -63,6 +63,9 @@ class ScreensTest {
         page.navigate(app.url(path));
         assertThat(page.getByText(shows).first()).isVisible();
         assertThat(barriers(page)).isEmpty();
+        assertThat(((Number) page.evaluate("() => document.documentElement.scrollHeight - innerHeight")).intValue())
+                .as("a second scrollbar beside that of the page")
+                .isLessThanOrEqualTo(0);
         page.setViewportSize(768, 1024);
         int over = ((Number) page.evaluate(
                         "() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth; }"))

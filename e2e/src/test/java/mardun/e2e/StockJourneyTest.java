@@ -61,6 +61,43 @@ class StockJourneyTest {
         page.context().close();
     }
 
+    /** Typed key by key, in one tab, without loading the page anew. */
+    @Test
+    void sheetsOfUnknownPriceAreEnteredPutAwayAndRemoved() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/materials"));
+        press(page, "Add sheets or precuts");
+        page.keyboard().type("Fat quarters {ç}");
+        page.getByLabel("A sheet is wide").click();
+        page.keyboard().type("22");
+        page.keyboard().press("Tab");
+        page.keyboard().type("18");
+        page.getByLabel("On the shelf now").click();
+        page.keyboard().type("6");
+        page.getByLabel("What is on the shelf was given to me").check();
+        press(page, "Save");
+        page.getByRole(AriaRole.LINK, named("Fat quarters {ç}")).click();
+        assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
+                .containsText("given");
+        assertThat(page.getByRole(AriaRole.REGION, region("On the shelf"))).containsText("6");
+        press(page, "Put it away");
+        assertThat(page.getByText("It is put away")).isVisible();
+        page.getByRole(AriaRole.MAIN)
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Materials"))
+                .click();
+        assertThat(page.getByRole(AriaRole.LINK, named("Reed Stripe"))).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, named("Fat quarters {ç}"))).hasCount(0);
+        press(page, "Put away");
+        page.getByRole(AriaRole.LINK, named("Fat quarters {ç}")).click();
+        press(page, "Remove it …");
+        press(page, "Remove it for good");
+        assertThat(page.getByRole(AriaRole.LINK, named("Reed Stripe"))).isVisible();
+        press(page, "Put away");
+        assertThat(page.getByText("Nothing here matches")).isVisible();
+        assertThat(CHROMIUM.complaints()).isEmpty();
+        page.context().close();
+    }
+
     @Test
     void theShelfIsCountedOnATablet() {
         Page page = CHROMIUM.page();

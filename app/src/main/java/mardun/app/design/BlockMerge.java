@@ -60,6 +60,7 @@ final class BlockMerge {
                         design.straps(),
                         block.straps().stream().map(s -> lettered(s, letter)).toList()),
                 joined(design.casings(), block.casings()),
+                design.gathers(),
                 joined(
                         design.steps(),
                         block.steps().stream()

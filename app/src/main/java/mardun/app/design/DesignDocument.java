@@ -11,10 +11,12 @@ import java.util.OptionalInt;
 import java.util.Set;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.construction.SideEdge;
 import mardun.core.design.Casing;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Edges;
 import mardun.core.design.FillingNeed;
+import mardun.core.design.Gather;
 import mardun.core.design.Mark;
 import mardun.core.design.Measurement;
 import mardun.core.design.NotionNeed;
@@ -59,6 +61,7 @@ public record DesignDocument(
         List<ZipFit> zips,
         List<Strap> straps,
         List<Casing> casings,
+        @Nullable List<Gather> gathers,
         List<StepRow> steps,
         List<SlotRow> slots,
         Source source,
@@ -154,6 +157,7 @@ public record DesignDocument(
                 zips,
                 straps,
                 casings,
+                gathers,
                 newSteps,
                 newSlots,
                 source,
@@ -167,6 +171,7 @@ public record DesignDocument(
      * @param outer letter of the outside's piece or panel; empty if there is none
      * @param lining letter of the lining's piece or panel; empty if there is none
      * @param other letter of the gusset or the round base; empty where the form has none
+     * @param sides how the faces of a boxed bag are joined; absent for a seam on each side
      * @param measures formulas of the form's seams and measures, by their keys
      */
     public record FormRow(
@@ -176,6 +181,7 @@ public record DesignDocument(
             String other,
             BoxingSchool school,
             BaseEdge base,
+            @Nullable SideEdge sides,
             Map<String, String> measures) {}
 
     /**

@@ -18,6 +18,7 @@ import mardun.app.design.DesignDocument.PanelRow;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.problem.FieldReader;
+import mardun.core.construction.SideEdge;
 import mardun.core.design.BagForm;
 import mardun.core.design.BoxedBag;
 import mardun.core.design.Design;
@@ -110,6 +111,7 @@ final class DocumentReader {
                 document.zips(),
                 document.straps(),
                 document.casings(),
+                Optional.ofNullable(document.gathers()).orElse(List.of()),
                 steps,
                 document.slots().stream()
                         .map(s -> new MaterialSlot(
@@ -205,7 +207,8 @@ final class DocumentReader {
                         get.apply(FormMeasure.BOXING),
                         get.apply(FormMeasure.ZIP_SHOWS),
                         get.apply(FormMeasure.RIM_BAND),
-                        present(row.other()));
+                        present(row.other()),
+                        Optional.ofNullable(row.sides()).orElse(SideEdge.SEAMS));
             case FOLDED_SIDES ->
                 new FoldedSideBag(
                         outer,

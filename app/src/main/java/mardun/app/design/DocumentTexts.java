@@ -59,6 +59,8 @@ final class DocumentTexts {
         all(Kind.LENGTH, "ZipFit", "edge", "side", "clearance", "tab", "over", "covered", "slider");
         all(Kind.LENGTH, "Strap", "width", "seam", "ring", "shortest", "longest");
         all(Kind.LENGTH, "Casing", "height", "thickness", "ease", "gap", "gapFrom", "header", "top");
+        all(Kind.LENGTH, "Gather", "seam");
+        all(Kind.LETTER, "Gather", "of", "elastic", "onto");
         all(Kind.NUMBER, "PieceRow", "quantity");
         all(Kind.NUMBER, "TrimNeed", "quantity");
         all(Kind.NUMBER, "NotionNeed", "quantity");

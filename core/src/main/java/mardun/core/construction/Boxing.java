@@ -2,6 +2,7 @@ package mardun.core.construction;
 
 import java.util.List;
 import mardun.core.formula.Rule;
+import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
 
@@ -82,6 +83,21 @@ public final class Boxing {
             .given("depth", DEPTH)
             .is("panel - 2 * side - depth");
 
+    static final Rule ROUND_WIDTH = Rule.named("round_panel_width")
+            .says("One piece round the bag is twice as wide as the finished base and the depth together, plus the two"
+                    + " allowances of its one seam; its fold takes none.")
+            .given("width", "finished base width")
+            .given("depth", DEPTH)
+            .given("side", SIDE)
+            .is("2 * (width + depth) + 2 * side");
+
+    static final Rule FINISHED_ROUND = Rule.named("finished_round_width")
+            .says("Of one piece round the bag, half of what is between its seams less the depth is the finished base.")
+            .given("panel", "width of the piece")
+            .given("side", SIDE)
+            .given("depth", DEPTH)
+            .is("(panel - 2 * side) / 2 - depth");
+
     static final Rule PANEL_HEIGHT = Rule.named("panel_height")
             .says("A panel is as high as the finished face, plus the top and the base seam, plus half the depth.")
             .given("height", "finished height of the panel")
@@ -116,6 +132,7 @@ public final class Boxing {
     /** The schools of boxed corners, and the panels of a boxed bag with a base seam or a fold. */
     static final List<Construction> CONSTRUCTIONS = List.of(
             Construction.of(Subject.BOXED_PANEL, "width of a panel", PANEL_WIDTH, FINISHED_WIDTH),
+            Construction.of(Subject.BOXED_PANEL, "width, one piece round", ROUND_WIDTH, FINISHED_ROUND),
             Construction.of(Subject.BOXED_PANEL, "height, with a base seam", PANEL_HEIGHT, FINISHED_HEIGHT),
             Construction.of(Subject.BOXED_PANEL, "length, folded at the base", FOLDED_LENGTH, FOLDED_HEIGHT),
             Construction.of(Subject.BOXED_CORNER, BoxingSchool.CUT_BEFORE_SEWING.words(), CUT_BEFORE, DEPTH_CUT_BEFORE),
@@ -172,9 +189,15 @@ public final class Boxing {
         };
     }
 
-    /** Finished width of the base of a panel {@code panel} wide. */
-    public static Figure<Quantity> finishedWidth(Quantity panel, Quantity side, Quantity depth) {
-        return FINISHED_WIDTH.apply(panel, side, depth);
+    /** Finished width of the base of a panel {@code panel} wide, or of one piece round the bag. */
+    public static Figure<Quantity> finishedWidth(SideEdge edge, Quantity panel, Quantity side, Quantity depth) {
+        return (edge.isRound() ? FINISHED_ROUND : FINISHED_WIDTH).apply(panel, side, depth);
+    }
+
+    /** What is cut out at a fold on each side of it, where no allowance is. */
+    public static Figure<Quantity> fromFold(BoxingSchool school, Quantity depth, Quantity boxing) {
+        return corner(school, depth, new Seams(Quantity.of(Length.ZERO), Quantity.of(Length.ZERO), boxing))
+                .fromSide();
     }
 
     /** Width of a panel whose base is to be {@code width} wide. */

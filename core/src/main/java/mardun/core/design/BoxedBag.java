@@ -8,6 +8,7 @@ import mardun.core.construction.BaseEdge;
 import mardun.core.construction.Boxing;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.construction.Rims;
+import mardun.core.construction.SideEdge;
 import mardun.core.construction.Zips;
 import mardun.core.formula.Rule;
 import mardun.core.measure.Quantity;
@@ -22,6 +23,7 @@ import mardun.core.working.Working;
  * @param baseSeam allowance at the base; not used at a fold
  * @param zipShows what shows of the zip that closes the top
  * @param rimBand width of the band by which the lining rolls over the rim
+ * @param sides how the faces are joined at their sides
  * @param back the piece or panel of the back, where it is cut otherwise than the front
  */
 public record BoxedBag(
@@ -36,7 +38,8 @@ public record BoxedBag(
         String boxingSeam,
         String zipShows,
         String rimBand,
-        Optional<String> back)
+        Optional<String> back,
+        SideEdge sides)
         implements BagForm {
 
     /** A bag whose front and back are cut alike. */
@@ -64,7 +67,26 @@ public record BoxedBag(
                 boxingSeam,
                 zipShows,
                 rimBand,
-                Optional.empty());
+                Optional.empty(),
+                SideEdge.SEAMS);
+    }
+
+    /** The same bag with its corners boxed otherwise. */
+    BoxedBag with(BoxingSchool otherSchool) {
+        return new BoxedBag(
+                otherSchool,
+                base,
+                outer,
+                lining,
+                depth,
+                sideSeam,
+                topSeam,
+                baseSeam,
+                boxingSeam,
+                zipShows,
+                rimBand,
+                back,
+                sides);
     }
 
     private static final Rule BETWEEN_SIDES = Rule.named("across_top")
@@ -72,6 +94,12 @@ public record BoxedBag(
             .given("panel", "panel width")
             .given("side", "side seam")
             .is("panel - 2 * side");
+
+    private static final Rule HALF_ROUND = Rule.named("across_top_round")
+            .says("Across the top a bag of one piece is half as wide as what is between its seams.")
+            .given("panel", "width of the piece")
+            .given("side", "side seam")
+            .is("(panel - 2 * side) / 2");
 
     private static final Rule EASED = Rule.named("eased_depth")
             .says("Where a corner's two edges would give different depths they are eased together, to their mean.")
@@ -99,12 +127,12 @@ public record BoxedBag(
         Figure<Quantity> panel = Boxing.finishedHeight(
                 base, sewn.height(), sewn.get(FormMeasure.TOP), sewn.get(FormMeasure.BASE), deep.value());
         return new Finished(
-                Boxing.finishedWidth(sewn.width(), side, deep.value()),
+                Boxing.finishedWidth(sides, sewn.width(), side, deep.value()),
                 Rims.withBand(Zips.withZip(panel, sewn.get(FormMeasure.ZIP_SHOWS)), sewn.get(FormMeasure.RIM_BAND)),
                 deep,
                 deep.value().value().signum() == 0
                         ? Optional.empty()
-                        : Optional.of(BETWEEN_SIDES.apply(sewn.width(), side)),
+                        : Optional.of((sides.isRound() ? HALF_ROUND : BETWEEN_SIDES).apply(sewn.width(), side)),
                 Optional.empty());
     }
 

@@ -18,6 +18,7 @@ public enum Check {
     STRAP_RANGE("Length of a strap"),
     STRAP_RING("Strap and ring"),
     POCKET_CLEAR("Pocket, corners and zips"),
+    GATHER("Gathered edge"),
     CASING_HEIGHT("Casing and cord"),
     CASING_GAP("Gap of a casing"),
     HALVES_FACE("Halves of a fastener"),

@@ -29,6 +29,7 @@ public record Design(
         List<ZipFit> zips,
         List<Strap> straps,
         List<Casing> casings,
+        List<Gather> gathers,
         List<Step> steps,
         List<MaterialSlot> slots,
         Source source,
@@ -46,6 +47,7 @@ public record Design(
         zips = List.copyOf(zips);
         straps = List.copyOf(straps);
         casings = List.copyOf(casings);
+        gathers = List.copyOf(gathers);
         steps = List.copyOf(steps);
         slots = List.copyOf(slots);
         setAside = List.copyOf(setAside);
@@ -80,6 +82,7 @@ public record Design(
                 zips,
                 straps,
                 casings,
+                gathers,
                 steps,
                 filled,
                 source,

@@ -226,7 +226,12 @@ final class DesignChecks {
         for (SizedPiece piece : sized.pieces()) {
             if (piece.piece().boxed() && corner.school().isCutOut()) {
                 int alongHeight = bag.base() == BaseEdge.FOLD ? 2 : 1;
-                room(piece, "width", corner.fromSide().value(), piece.width().value(), 2);
+                room(
+                        piece,
+                        "width",
+                        corner.fromSide().value(),
+                        piece.width().value(),
+                        bag.sides().isRound() ? 4 : 2);
                 room(piece, "height", corner.fromBase().value(), piece.height().value(), alongHeight);
             }
             ownCutOut(bag, corner, piece, sewn);

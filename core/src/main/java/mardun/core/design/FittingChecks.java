@@ -17,6 +17,9 @@ import mardun.core.working.Value;
 /** Whether zips, straps and cords fit what they go with. */
 final class FittingChecks {
 
+    private static final double LEAST_GATHERED = 1.2;
+    private static final double MOST_GATHERED = 3;
+
     /** A strap this much narrower than its ring still lies flat in it. */
     private static final Length PLAY_IN_A_RING = Length.of(1, 4, LengthUnit.INCH);
 
@@ -38,6 +41,9 @@ final class FittingChecks {
         design.straps().forEach(this::strap);
         for (int i = 0; i < design.casings().size(); i++) {
             casing(design.casings().get(i), "casings." + i);
+        }
+        for (int i = 0; i < design.gathers().size(); i++) {
+            gather(design.gathers().get(i), "gathers." + i);
         }
         sized.trims().forEach(this::range);
     }
@@ -96,6 +102,50 @@ final class FittingChecks {
                                 Value.of(width)),
                         Sentence.of(
                                 "Cut the zip shorter, or set this aside if it is sewn in longer and cut off then."))));
+    }
+
+    /** What is gathered is wider than what it is gathered to, and elastic draws it to just the width it is sewn to. */
+    private void gather(Gather gather, String place) {
+        Optional<Quantity> seam = measures.length(place + ".seam", gather.seam());
+        Optional<Extent> cloth = sized.extent(gather.of());
+        if (seam.isEmpty() || cloth.isEmpty()) {
+            return;
+        }
+        Quantity ends = seam.get().times(Quantity.of(2));
+        Optional<Quantity> drawn = sized.trim(gather.elastic())
+                .map(elastic -> Quantity.of(elastic.length().value()).minus(ends));
+        Optional<Quantity> onto = sized.extent(gather.onto())
+                .map(extent -> Quantity.of(extent.width()).minus(ends));
+        String name = sized.nameOf(gather.of()).orElse(gather.of());
+        drawn.or(() -> onto)
+                .filter(to -> to.value().signum() > 0)
+                .ifPresent(to -> ratio(name, Quantity.of(cloth.get().width()).minus(ends), to, place));
+        if (drawn.isPresent() && onto.isPresent() && !DesignChecks.near(drawn.get(), onto.get())) {
+            findings.care(
+                    Check.GATHER,
+                    place,
+                    Sentence.of(
+                            "The elastic draws {0} to {1}, and it is sewn to {2}.",
+                            Value.of(name), Value.of(drawn.get()), Value.of(onto.get())),
+                    Sentence.of("Cut the elastic to that width, plus what is caught at each end."));
+        }
+    }
+
+    private void ratio(String name, Quantity cloth, Quantity to, String place) {
+        double ratio = cloth.value().doubleValue() / to.value().doubleValue();
+        if (ratio < LEAST_GATHERED || ratio > MOST_GATHERED) {
+            findings.care(
+                    Check.GATHER,
+                    place,
+                    Sentence.of(
+                            ratio < LEAST_GATHERED
+                                    ? "{0} is {1} between its seams and gathered to {2}: too little for gathers."
+                                    : "{0} is {1} between its seams and gathered to {2}: more than lies flat.",
+                            Value.of(name),
+                            Value.of(cloth),
+                            Value.of(to)),
+                    Sentence.of("From 1.2 to 3 times as wide it gathers well."));
+        }
     }
 
     private void range(SizedTrim trim) {

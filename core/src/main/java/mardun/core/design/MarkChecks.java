@@ -175,6 +175,7 @@ final class MarkChecks {
     /** What boxing takes of a panel: at each bottom corner half the depth beyond the stitch lines. */
     private List<Area> corners(Extent extent) {
         if (!(design.form() instanceof BoxedBag bag)
+                || bag.sides().isRound()
                 || sized.corner().isEmpty()
                 || sized.sewn().isEmpty()) {
             return List.of();

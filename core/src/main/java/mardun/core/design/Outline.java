@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The line along which a piece is cut, for drawings: begins at the first corner, goes round with the clock and closes at the end.
@@ -17,7 +18,7 @@ public record Outline(List<Corner> corners) {
 
         /** As edges are named: {@code top}. */
         String key() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 

@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import mardun.core.design.Outline.Corner;
 import mardun.core.design.Outline.Side;
@@ -14,6 +15,7 @@ final class Outlining {
     private End bottom = End.STRAIGHT;
     private double sideCutAcross;
     private double sideCutAlong;
+    private final List<Middle> bottomCuts = new ArrayList<>();
 
     Outlining(double width, double height) {
         this.width = width;
@@ -49,6 +51,15 @@ final class Outlining {
         return this;
     }
 
+    /** Something cut out of the bottom edge between its corners. */
+    private record Middle(double centre, double wide, double high) {}
+
+    /** A cut-out of the bottom edge round a line: the corners at a fold of one piece that goes round the bag. */
+    Outlining bottomCut(double centre, double wide, double high) {
+        bottomCuts.add(new Middle(centre, wide, high));
+        return this;
+    }
+
     /** A cut-out in the middle of each side: the corners of a bag that is folded at its base. */
     Outlining sidesCut(double across, double along) {
         sideCutAcross = across;
@@ -59,8 +70,14 @@ final class Outlining {
     Outline outline() {
         List<Corner> corners = new ArrayList<>(end(top, Side.TOP, Side.LEFT, Side.RIGHT, true));
         corners.addAll(right());
-        end(bottom, Side.BOTTOM, Side.RIGHT, Side.LEFT, false)
-                .forEach(corner -> corners.add(turned(corner, width, height)));
+        List<Corner> below = end(bottom, Side.BOTTOM, Side.RIGHT, Side.LEFT, false).stream()
+                .map(corner -> turned(corner, width, height))
+                .toList();
+        corners.addAll(below.subList(0, below.size() / 2));
+        bottomCuts.stream()
+                .sorted(Comparator.comparingDouble(Middle::centre).reversed())
+                .forEach(cut -> corners.addAll(cutOut(cut)));
+        corners.addAll(below.subList(below.size() / 2, below.size()));
         right().forEach(corner -> corners.add(leftOf(turned(corner, width, height))));
         return new Outline(corners);
     }
@@ -73,6 +90,17 @@ final class Outlining {
 
     private static Corner leftOf(Corner corner) {
         return new Corner(corner.x(), corner.y(), corner.radiusAcross(), corner.radiusAlong(), Side.LEFT);
+    }
+
+    private List<Corner> cutOut(Middle cut) {
+        double right = cut.centre() + cut.wide() / 2;
+        double left = cut.centre() - cut.wide() / 2;
+        double high = height - cut.high();
+        return List.of(
+                at(right, height, Side.BOTTOM),
+                at(right, high, Side.BOTTOM),
+                at(left, high, Side.BOTTOM),
+                at(left, height, Side.BOTTOM));
     }
 
     /** What lies between the ends on the right side, downwards. */

@@ -190,22 +190,48 @@ public final class Sizing {
         shapes.forEach(shape ->
                 outlining.with(shape.kind(), shape.place(), millimetres(shape.across()), millimetres(shape.along())));
         if (piece.boxed() && design.form() instanceof BoxedBag bag && corner.isPresent()) {
-            boxed(outlining, bag, corner.get());
+            boxed(outlining, bag, corner.get(), w);
         }
         return outlining.outline();
     }
 
-    /** Corners that are cut out after sewing are only marked, so the piece stays a rectangle; at a fold the cut-outs sit in the middle. */
-    private static void boxed(Outlining outlining, BoxedBag bag, Boxing.Corner corner) {
-        if (!bag.school().isCutOut()) {
-            return;
+    /** Corners that are cut out after sewing are only marked, so the piece stays a rectangle. */
+    private void boxed(Outlining outlining, BoxedBag bag, Boxing.Corner corner, double width) {
+        if (bag.school().isCutOut()) {
+            corners(outlining, bag, corner.fromSide().value(), corner.fromBase().value(), width);
         }
-        double across = millimetres(corner.fromSide().value());
-        double along = millimetres(corner.fromBase().value());
+    }
+
+    /**
+     * The cut-outs of a boxed panel: at its bottom corners, at a base fold in the middle of its sides, and of a piece that goes
+     * round the bag at its fold, or twice between its seam.
+     */
+    private void corners(Outlining outlining, BoxedBag bag, Quantity fromSide, Quantity fromBase, double width) {
+        double across = millimetres(fromSide);
+        double along = millimetres(fromBase);
         if (bag.base() == BaseEdge.FOLD) {
             outlining.sidesCut(across, 2 * along);
-        } else {
-            outlining.with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along);
+            return;
+        }
+        Quantity side = measures.length("form." + FormMeasure.SIDE.key(), bag.sideSeam())
+                .orElse(Sewn.NOTHING);
+        Quantity boxing = measures.length("form." + FormMeasure.BOXING.key(), bag.boxingSeam())
+                .orElse(Sewn.NOTHING);
+        Quantity depth =
+                measures.length("form." + FormMeasure.DEPTH.key(), bag.depth()).orElse(Sewn.NOTHING);
+        double fold =
+                2 * millimetres(Boxing.fromFold(bag.school(), depth, boxing).value());
+        double between = width - 2 * millimetres(side);
+        switch (bag.sides()) {
+            case SEAMS -> outlining.with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along);
+            case ONE_FOLD ->
+                outlining
+                        .with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along)
+                        .bottomCut(width / 2, fold, along);
+            case BACK_SEAM ->
+                outlining
+                        .bottomCut(width / 2 - between / 4, fold, along)
+                        .bottomCut(width / 2 + between / 4, fold, along);
         }
     }
 
@@ -329,16 +355,15 @@ public final class Sizing {
                 ? Sewn.NOTHING
                 : measures.length("form." + FormMeasure.BASE.key(), bag.baseSeam())
                         .orElse(Sewn.NOTHING);
-        double across = millimetres(corner.get().fromSide().value().plus(side));
-        double along = millimetres(corner.get().fromBase().value().plus(base));
         double w = millimetres(extent.width());
-        double h = millimetres(extent.height());
-        Outlining marked = new Outlining(w, h);
-        return Optional.of(
-                bag.base() == BaseEdge.FOLD
-                        ? marked.sidesCut(across, 2 * along).outline()
-                        : marked.with(Shape.Kind.CORNERS_CUT, Shape.Place.BOTTOM, across, along)
-                                .outline());
+        Outlining marked = new Outlining(w, millimetres(extent.height()));
+        corners(
+                marked,
+                bag,
+                corner.get().fromSide().value().plus(side),
+                corner.get().fromBase().value().plus(base),
+                w);
+        return Optional.of(marked.outline());
     }
 
     private List<SizedMark> marks(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances) {

@@ -156,20 +156,7 @@ final class Slips {
 
     private static Trial schooled(Trial trial, BoxingSchool school) {
         BoxedBag bag = (BoxedBag) trial.form();
-        return new Trial(
-                new BoxedBag(
-                        school,
-                        bag.base(),
-                        bag.outer(),
-                        bag.lining(),
-                        bag.depth(),
-                        bag.sideSeam(),
-                        bag.topSeam(),
-                        bag.baseSeam(),
-                        bag.boxingSeam(),
-                        bag.zipShows(),
-                        bag.rimBand()),
-                trial.sewn());
+        return new Trial(bag.with(school), trial.sewn());
     }
 
     private void seams() {

@@ -3,6 +3,7 @@ package mardun.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mardun.core.design.Outline.Corner;
 
 /** Where a piece is sewn: the lines that follow its outline, each inside by its edge's allowance; for drawings. */
@@ -70,13 +71,13 @@ public final class StitchLines {
     }
 
     /** The part moved to its right, which is inside, since an outline goes round with the clock. */
-    private static java.util.Optional<Moved> inside(Point a, Point b, double in) {
+    private static Optional<Moved> inside(Point a, Point b, double in) {
         double dx = b.x - a.x;
         double dy = b.y - a.y;
         double length = Math.hypot(dx, dy);
         return length < ALMOST_NOTHING
-                ? java.util.Optional.empty()
-                : java.util.Optional.of(new Moved(
+                ? Optional.empty()
+                : Optional.of(new Moved(
                         a.plus(-dy / length * in, dx / length * in),
                         b.plus(-dy / length * in, dx / length * in),
                         in > 0));

@@ -156,6 +156,7 @@ class StockPlanningTest {
                 pouch.zips(),
                 pouch.straps(),
                 pouch.casings(),
+                pouch.gathers(),
                 pouch.steps(),
                 pouch.slots(),
                 pouch.source(),

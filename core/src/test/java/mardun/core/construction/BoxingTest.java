@@ -30,7 +30,8 @@ class BoxingTest {
         Quantity depth = Boxing.depth(BoxingSchool.CUT_BEFORE_SEWING, inches("1 1/4"), QUARTER, QUARTER)
                 .value();
         assertThat(depth).isEqualTo(inches("2 1/2"));
-        assertThat(Boxing.finishedWidth(inches("10 1/2"), QUARTER, depth).value())
+        assertThat(Boxing.finishedWidth(SideEdge.SEAMS, inches("10 1/2"), QUARTER, depth)
+                        .value())
                 .isEqualTo(inches("7 1/2"));
         assertThat(Boxing.finishedHeight(BaseEdge.SEAM, inches("8"), QUARTER, QUARTER, depth)
                         .value())
@@ -42,7 +43,8 @@ class BoxingTest {
         Quantity depth = Boxing.depth(BoxingSchool.CUT_AFTER_SEWING, inches("1 1/4"), QUARTER, QUARTER)
                 .value();
         assertThat(depth).isEqualTo(inches("3"));
-        assertThat(Boxing.finishedWidth(inches("10 1/2"), QUARTER, depth).value())
+        assertThat(Boxing.finishedWidth(SideEdge.SEAMS, inches("10 1/2"), QUARTER, depth)
+                        .value())
                 .isEqualTo(inches("7"));
         assertThat(Boxing.finishedHeight(BaseEdge.SEAM, inches("8"), QUARTER, QUARTER, depth)
                         .value())
@@ -115,7 +117,8 @@ class BoxingTest {
             Quantity base = edge == BaseEdge.FOLD ? FOLD : anyLength(random, 20);
             Quantity panel = Boxing.panelWidth(width, depth, side).value();
             Quantity cut = Boxing.cutHeight(edge, height, depth, top, base).value();
-            assertThat(Boxing.finishedWidth(panel, side, depth).value()).isEqualTo(width);
+            assertThat(Boxing.finishedWidth(SideEdge.SEAMS, panel, side, depth).value())
+                    .isEqualTo(width);
             assertThat(Boxing.finishedHeight(edge, cut, top, base, depth).value())
                     .isEqualTo(height);
         }

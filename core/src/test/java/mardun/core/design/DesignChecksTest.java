@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.construction.SideEdge;
 import mardun.core.construction.StrapSchool;
 import mardun.core.construction.ZipSchool;
 import mardun.core.design.Mark.From;
@@ -547,7 +548,8 @@ class DesignChecksTest {
                         "",
                         "",
                         "",
-                        Optional.of("B")))
+                        Optional.of("B"),
+                        SideEdge.SEAMS))
                 .pieces(
                         Piece.of("F", "Front", Role.OUTER, "outer", "1", "9 in", "7 in"),
                         Piece.of("B", "Back", Role.OUTER, "outer", "1", width, height));
@@ -660,5 +662,30 @@ class DesignChecksTest {
                         step("Sew on the label", Station.MACHINE, "", List.of(), use("A", 1)),
                         step("Join all round", Station.MACHINE, "", List.of(), use("A", 1), use("B", 1)),
                         step("Tie the hang label", Station.WORK_TABLE, "", List.of(), use("A", 1))));
+    }
+
+    private static DesignMaker gathered(String pocket, String elastic, String panel) {
+        return DesignMaker.empty()
+                .pieces(
+                        Piece.of("P", "Pocket", Role.POCKET, "outer", "1", pocket, "6 in"),
+                        Piece.of("A", "Panel", Role.OUTER, "outer", "1", panel, "10 in"))
+                .trims(TrimNeed.of("E", "Elastic", TrimNeed.Kind.ELASTIC, "elastic", "1", elastic))
+                .gathers(new Gather("P", "E", "A", "1/2 in"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "14 in, 10 in, 10 in, ''",
+        "14 in, 9 in, 10 in, sewn to",
+        "10 1/2 in, 10 in, 10 in, too little for gathers",
+        "30 in, 10 in, 10 in, more than lies flat"
+    })
+    void aGatheredEdgeItsElasticAndItsPanelAgree(String pocket, String elastic, String panel, String why) {
+        DesignMaker maker = gathered(pocket, elastic, panel);
+        if (why.isEmpty()) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.GATHER, maker).what().words()).contains(why);
+        }
     }
 }

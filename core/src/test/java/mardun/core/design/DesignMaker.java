@@ -25,6 +25,7 @@ public final class DesignMaker {
     private final List<ZipFit> zips = new ArrayList<>();
     private final List<Strap> straps = new ArrayList<>();
     private final List<Casing> casings = new ArrayList<>();
+    private final List<Gather> gathers = new ArrayList<>();
     private final List<Step> steps = new ArrayList<>();
     private final List<MaterialSlot> slots = new ArrayList<>();
     private final List<SetAside> setAside = new ArrayList<>();
@@ -54,6 +55,7 @@ public final class DesignMaker {
         maker.zips.addAll(design.zips());
         maker.straps.addAll(design.straps());
         maker.casings.addAll(design.casings());
+        maker.gathers.addAll(design.gathers());
         maker.steps.addAll(design.steps());
         maker.slots.addAll(design.slots());
         maker.setAside.addAll(design.setAside());
@@ -121,6 +123,11 @@ public final class DesignMaker {
         return this;
     }
 
+    public DesignMaker gathers(Gather... more) {
+        gathers.addAll(Arrays.asList(more));
+        return this;
+    }
+
     public DesignMaker casings(Casing... more) {
         casings.addAll(Arrays.asList(more));
         return this;
@@ -167,6 +174,7 @@ public final class DesignMaker {
                 zips,
                 straps,
                 casings,
+                gathers,
                 steps,
                 slots,
                 Source.OWN,

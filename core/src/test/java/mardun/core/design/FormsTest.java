@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Random;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.construction.SideEdge;
 import mardun.core.design.Measurement.Kind;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthReader;
@@ -18,6 +19,7 @@ import mardun.core.measure.UnitSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Forms other than the boxed one, shapes, counts, choices and fillings. */
@@ -365,5 +367,66 @@ class FormsTest {
     private static Quantity heightOf(BagForm form) {
         Design design = DesignMaker.from(Pouch.design()).form(form).make();
         return Sizing.of(design, 1).finished().orElseThrow().height().value();
+    }
+
+    /** 2 × (8 + 3) + 2 × 1/2 in is 23 in: one piece for a base of 8 in and a depth of 3 in. */
+    private static SizedDesign round(SideEdge sides, String width) {
+        BoxedBag bag = new BoxedBag(
+                BoxingSchool.CUT_BEFORE_SEWING,
+                BaseEdge.SEAM,
+                Optional.of("A"),
+                Optional.empty(),
+                "3 in",
+                "1/2 in",
+                "1/2 in",
+                "1/2 in",
+                "1/2 in",
+                "",
+                "",
+                Optional.empty(),
+                sides);
+        return Sizing.of(
+                DesignMaker.empty()
+                        .form(bag)
+                        .pieces(DesignMaker.boxed(
+                                Piece.of("A", "Round", Role.OUTER, "outer", "1", width, "10 in"), false))
+                        .make(),
+                0);
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = SideEdge.class,
+            names = {"ONE_FOLD", "BACK_SEAM"})
+    void onePieceRoundTheBagHasOneSeam(SideEdge sides) {
+        SizedDesign sized = round(sides, "round_panel_width(8 in; 3 in; 1/2 in)");
+        assertThat(sized.findings()).isEmpty();
+        assertThat(sized.piece("A").orElseThrow().extent().width()).isEqualTo(Length.of(23, LengthUnit.INCH));
+        Finished finished = sized.finished().orElseThrow();
+        assertThat(finished.width().value()).isEqualTo(Quantity.of(Length.of(8, LengthUnit.INCH)));
+        assertThat(finished.depth().value()).isEqualTo(Quantity.of(Length.of(3, LengthUnit.INCH)));
+        assertThat(finished.across().orElseThrow().value()).isEqualTo(Quantity.of(Length.of(11, LengthUnit.INCH)));
+    }
+
+    /** From the fold 1 in on each side, from the side 1 1/2 in; from the base 1 1/2 in. */
+    @Test
+    void itsCornersLieAtTheFoldOrBetweenTheSeam() {
+        assertThat(cutOuts(SideEdge.ONE_FOLD)).containsExactly(1.5, 10.5, 12.5, 21.5);
+        // Between the seams are 22 in; a quarter of them from the middle is 6 in and 17 in.
+        assertThat(cutOuts(SideEdge.BACK_SEAM)).containsExactly(5.0, 7.0, 16.0, 18.0);
+        assertThat(cutOuts(SideEdge.SEAMS)).containsExactly(1.5, 21.5);
+    }
+
+    /** Where the bottom edge goes up, from left to right, in inches. */
+    private static List<Double> cutOuts(SideEdge sides) {
+        SizedPiece piece = round(sides, "23 in").piece("A").orElseThrow();
+        double bottom = piece.extent().height().nanometres() / 1e6;
+        return piece.outline().corners().stream()
+                .filter(corner -> Math.abs(corner.y() - bottom) < 1e-6)
+                .map(corner -> Math.round(corner.x() / 25.4 * 1e6) / 1e6)
+                .filter(x -> x > 0 && x < 23)
+                .sorted()
+                .distinct()
+                .toList();
     }
 }
