@@ -39,7 +39,7 @@ export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) 
       <div className="mt-1 text-center text-[13px] text-soft">
         {finished.sketch.depthMm > 0 ? 'finished, front and side' : 'finished'}
       </div>
-      <dl className="mt-1 grid grid-cols-[auto_auto_1fr] gap-x-2.5 gap-y-0.5">
+      <dl className="mt-1 grid grid-cols-[auto_auto_1fr] gap-x-1.5 gap-y-0.5">
         {finished.measures.map(({ label: name, figure }) => (
           <div key={name} className="contents">
             <dt className="whitespace-nowrap text-soft">{name}</dt>
@@ -48,7 +48,9 @@ export function BagOutline({ finished }: { finished: Schemas['FinishedView'] }) 
                 {units.own(figure.value)}
               </WorkedFigure>
             </dd>
-            <dd className="text-right whitespace-nowrap text-soft">{units.other(figure.value)}</dd>
+            <dd className="text-right text-[13.5px] whitespace-nowrap text-soft">
+              {units.other(figure.value)}
+            </dd>
           </div>
         ))}
       </dl>

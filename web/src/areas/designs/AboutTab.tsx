@@ -4,7 +4,7 @@ import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { freeKey, replaced, useEditing, without } from './editing';
 import { Choice, PartHeading, RowButton, Tick } from './fields';
-import { CLOTHS, LICENCES, MATERIALS, NOTIONS } from './words';
+import { ASKED, CLOTHS, LICENCES, NOTIONS } from './words';
 
 type Slot = Schemas['SlotRow'];
 
@@ -111,7 +111,7 @@ function Slots() {
             <Choice
               label="Kind"
               value={slot.kind}
-              options={MATERIALS}
+              options={ASKED}
               onChoose={(kind) => set({ kind, cloths: [], ware: undefined, materialId: undefined })}
             />
             {slot.kind === 'CLOTH' ? (

@@ -48,7 +48,7 @@ export function FormTab() {
           <LetterChoice
             label={`The ${chosen.other}`}
             value={form.other}
-            none="choose …"
+            none={form.kind === 'BOXED' ? 'it is cut like the front' : 'choose …'}
             onChoose={(other) => set({ other })}
           />
         )}

@@ -224,7 +224,9 @@ function SlotPanel({
         >
           <option value="">not chosen</option>
           {data?.items
-            .filter((one) => one.kind === kind && !one.putAway)
+            .filter(
+              (one) => (one.kind === kind || (kind === 'CLOTH' && one.kind === 'SHEET')) && !one.putAway,
+            )
             .map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}

@@ -13,8 +13,8 @@ export const ROLES: Record<Schemas['PieceRow']['role'], string> = {
 export const SHAPES: Record<Schemas['Shape']['kind'], string> = {
   RECTANGLE: 'nothing',
   CORNERS_CUT: 'corners cut out',
-  SLANTED: 'corners on the slant, or a point',
-  ROUNDED: 'rounded corners, or a round flap',
+  SLANTED: 'slanted, or a point',
+  ROUNDED: 'rounded, or a flap',
   NOTCHED: 'a V',
   TAPERED: 'tapered sides',
   CIRCLE: 'all but a circle',
@@ -159,6 +159,11 @@ export const MATERIALS: Record<Schemas['SlotRow']['kind'], string> = {
   THREAD: 'thread',
   PACKING: 'packing',
 };
+
+/** What a design asks for: cloth may come from a roll or by the sheet. */
+export const ASKED = Object.fromEntries(
+  Object.entries(MATERIALS).filter(([kind]) => kind !== 'SHEET'),
+) as typeof MATERIALS;
 
 export const CLOTHS: Record<Schemas['SlotRow']['cloths'][number], string> = {
   QUILTING_COTTON: 'quilting cotton',

@@ -242,7 +242,7 @@ public final class SheetWriter {
                         measures.add(new FinishedMeasure("Top edge", writer.measured(across, ShownRounding.NEAREST))));
         finished.below()
                 .ifPresent(below -> measures.add(
-                        new FinishedMeasure("Below the V", writer.measured(below, ShownRounding.NEAREST))));
+                        new FinishedMeasure("At the V", writer.measured(below, ShownRounding.NEAREST))));
         return new FinishedView(measures, sketch(finished, form));
     }
 
