@@ -107,8 +107,9 @@ class ListFilesTest {
         assertThat(job.get("refused").asInt()).isEqualTo(2);
         assertThat(job.get("lines").get(0).get("number").asInt()).isEqualTo(3);
         assertThat(job.get("lines").get(0).get("reasons").get(0).asString())
-                .isEqualTo("“gadget” can't stand under “kind”. Write one of: cloth, sheet, trim, notion, filling by weight,"
-                        + " filling by volume, thread, packing.");
+                .isEqualTo(
+                        "“gadget” can't stand under “kind”. Write one of: cloth, sheet, trim, notion, filling by weight,"
+                                + " filling by volume, thread, packing.");
         assertThat(job.get("lines").get(1).get("reasons").toString()).contains("stands in the file twice");
         assertThat(job.get("changes").asInt()).isEqualTo(1);
         assertThat(APP.post("/api/imports/" + job.get("id").asString() + "/enter", "")

@@ -241,8 +241,8 @@ public final class SheetWriter {
                 .ifPresent(across ->
                         measures.add(new FinishedMeasure("Top edge", writer.measured(across, ShownRounding.NEAREST))));
         finished.below()
-                .ifPresent(below -> measures.add(
-                        new FinishedMeasure("At the V", writer.measured(below, ShownRounding.NEAREST))));
+                .ifPresent(below ->
+                        measures.add(new FinishedMeasure("At the V", writer.measured(below, ShownRounding.NEAREST))));
         return new FinishedView(measures, sketch(finished, form));
     }
 

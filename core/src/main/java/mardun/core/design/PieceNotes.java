@@ -75,14 +75,16 @@ public final class PieceNotes {
         };
     }
 
-    private Sentence boxed(Extent corner) {
+    private Sentence boxed(SizedPiece.BoxedCorner corner) {
         boolean marked = piece.markedCorners().isPresent();
-        return Sentence.of(
-                marked
-                        ? "Corners marked for boxing: {0} from the side seam, {1} from the base."
-                        : "Corners cut out for boxing: {0} from the side, {1} from the base.",
-                Value.of(corner.width()),
-                Value.of(corner.height()));
+        String from = marked
+                ? "Corners marked for boxing: {0} from the side seam, {1} from the base"
+                : "Corners cut out for boxing: {0} from the side, {1} from the base";
+        Value side = Value.of(corner.fromSide());
+        Value base = Value.of(corner.fromBase());
+        return corner.fromFold()
+                .map(fold -> Sentence.of(from + ", {2} on each side of a fold.", side, base, Value.of(fold)))
+                .orElseGet(() -> Sentence.of(from + ".", side, base));
     }
 
     private Sentence mark(SizedMark mark) {

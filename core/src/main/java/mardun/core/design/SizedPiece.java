@@ -13,7 +13,7 @@ import mardun.core.working.Figure;
  * @param count how many one bag takes, all layers counted
  * @param markedCorners where corners that are cut or sewn later are marked; empty if they are cut away or there are none
  * @param allowances of the edges that are stated: {@code top}, {@code right}, {@code bottom}, {@code left}
- * @param boxed what boxing takes of a bottom corner, from the side and from the base; empty for a piece that isn't boxed
+ * @param boxed what boxing takes of a bottom corner; empty for a piece that isn't boxed
  * @param trimTo what it is trimmed to, if it is cut over size
  */
 public record SizedPiece(
@@ -27,7 +27,14 @@ public record SizedPiece(
         Map<String, Length> allowances,
         Optional<Extent> trimTo,
         List<SizedMark> marks,
-        Optional<Extent> boxed) {
+        Optional<BoxedCorner> boxed) {
+
+    /**
+     * What boxing takes of a corner.
+     *
+     * @param fromFold on each side of a fold, where one piece goes round the bag
+     */
+    public record BoxedCorner(Length fromSide, Length fromBase, Optional<Length> fromFold) {}
 
     public Extent extent() {
         return new Extent(width.value(), height.value());

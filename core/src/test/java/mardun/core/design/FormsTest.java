@@ -411,6 +411,10 @@ class FormsTest {
     /** From the fold 1 in on each side, from the side 1 1/2 in; from the base 1 1/2 in. */
     @Test
     void itsCornersLieAtTheFoldOrBetweenTheSeam() {
+        assertThat(PieceNotes.of(round(SideEdge.ONE_FOLD, "23 in").piece("A").orElseThrow())
+                        .get(0)
+                        .words())
+                .contains("on each side of a fold");
         assertThat(cutOuts(SideEdge.ONE_FOLD)).containsExactly(1.5, 10.5, 12.5, 21.5);
         // Between the seams are 22 in; a quarter of them from the middle is 6 in and 17 in.
         assertThat(cutOuts(SideEdge.BACK_SEAM)).containsExactly(5.0, 7.0, 16.0, 18.0);
