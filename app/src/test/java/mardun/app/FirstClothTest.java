@@ -3,6 +3,7 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.RunningApp.Answer;
@@ -12,7 +13,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What lies on the shelf before the workroom begins: of unknown price, or given. */
+/** What lies on the shelf before the workroom begins: of unknown price, given, or by the sheet. */
 class FirstClothTest {
 
     @RegisterExtension
@@ -24,6 +25,8 @@ class FirstClothTest {
         ((ObjectNode) settings.get("shelf")).put("givenCostsNothing", true).put("valueSchool", "FIRST_IN_FIRST_OUT");
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
         assertThat(isDone("MATERIALS")).isFalse();
+        APP.enter(APP.cloth("The very first", "44 in", "", "3 yd"));
+        assertThat(isDone("MATERIALS")).as("one cloth is enough").isTrue();
     }
 
     private static String worth(long id) {
@@ -40,12 +43,6 @@ class FirstClothTest {
                 APP.material(now.get("kind").asString(), now.get("name").asString(), "44 in", price, per, ""));
         form.put("version", now.get("version").asLong());
         return APP.put("/api/materials/" + id, form);
-    }
-
-    @Test
-    void oneClothIsEnoughForTheStepToBeDone() {
-        APP.enter(APP.cloth("The very first", "44 in", "", "3 yd"));
-        assertThat(isDone("MATERIALS")).isTrue();
     }
 
     private static boolean isDone(String key) {
@@ -114,5 +111,75 @@ class FirstClothTest {
         assertThat(APP.post("/api/materials", APP.material("NOTION", "Ring", "", "", "", "10"))
                         .status())
                 .isEqualTo(201);
+    }
+
+    private static Map<String, Object> sheets(String name, String width, String height, String price, String onHand) {
+        Map<String, Object> form = new HashMap<>(APP.material("SHEET", name, width, price, "1", onHand));
+        form.put("sheetHeight", height);
+        return form;
+    }
+
+    @Test
+    void whatIsBoughtByTheSheetHasAPriceAndAPackOfItsOwn() {
+        long felt = APP.enter(sheets("Felt sheets", "11 in", "8 in", "0.80", "30"));
+        assertThat(worth(felt)).isEqualTo("24.00");
+        Map<String, Long> shelf = APP.pouchShelf("9 yd");
+        shelf.put("outer", felt);
+        long design = APP.pouch("Of felt");
+        Answer planned = APP.post("/api/batches", RunningApp.batch(design, "20", shelf, List.of()));
+        assertThat(planned.status()).as(planned.body().toString()).isEqualTo(201);
+        JsonNode need = planned.body()
+                .get("sheet")
+                .get("needs")
+                .valueStream()
+                .filter(one -> one.get("materialId").asLong() == felt)
+                .findFirst()
+                .orElseThrow();
+        long sheets = need.get("needed").get("count").asLong();
+        assertThat(sheets).isGreaterThan(30);
+        assertThat(need.get("shortBy").get("count").asLong()).isEqualTo(sheets - 30);
+        assertThat(need.get("kind").asString()).isEqualTo("SHEET");
+
+        JsonNode cloths =
+                APP.get("/api/batches/" + planned.id() + "/cutting").body().get("cloths");
+        assertThat(cloths.valueStream())
+                .noneMatch(cloth -> cloth.get("materialId").asLong() == felt);
+        assertThat(APP.get("/api/buying").body().get("nowhere").valueStream()).anySatisfy(want -> {
+            assertThat(want.get("materialId").asLong()).isEqualTo(felt);
+            assertThat(want.get("toBuy").get("count").asLong()).isEqualTo(sheets - 30);
+        });
+
+        Answer came = APP.post(
+                "/api/materials/" + felt + "/movements",
+                Map.of(
+                        "requestId", UUID.randomUUID(),
+                        "kind", "BOUGHT",
+                        "amount", Long.toString(sheets - 30),
+                        "reason", "",
+                        "paid", "5.00"));
+        assertThat(came.status()).as(came.body().toString()).isLessThan(300);
+        JsonNode now = APP.get("/api/batches/" + planned.id()).body();
+        Answer cut = APP.post(
+                "/api/batches/" + planned.id() + "/cut",
+                Map.of(
+                        "version", now.get("version").asLong(),
+                        "mark", now.get("sheet").get("mark").asString(),
+                        "reason", "",
+                        "goodUnits", "",
+                        "kept", List.of()));
+        assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+        assertThat(APP.get("/api/materials/" + felt)
+                        .body()
+                        .get("onHand")
+                        .get("count")
+                        .asLong())
+                .isZero();
+    }
+
+    @Test
+    void aSheetHasTwoSides() {
+        Answer refused = APP.post("/api/materials", sheets("Half said", "11 in", "", "0.80", "30"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.on("sheetHeight")).isNotEmpty();
     }
 }

@@ -67,6 +67,7 @@ class StockJourneyTest {
         Page page = CHROMIUM.page();
         page.navigate(app.url("/materials"));
         press(page, "Add sheets or precuts");
+        assertThat(page.getByLabel("Name", exact())).isFocused();
         page.keyboard().type("Fat quarters {ç}");
         page.getByLabel("A sheet is wide").click();
         page.keyboard().type("22");
@@ -94,7 +95,7 @@ class StockJourneyTest {
         assertThat(page.getByRole(AriaRole.LINK, named("Reed Stripe"))).isVisible();
         press(page, "Put away");
         assertThat(page.getByText("Nothing here matches")).isVisible();
-        assertThat(CHROMIUM.complaints()).isEmpty();
+        Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }
 
