@@ -41,7 +41,7 @@ final class SheetPaper {
 
     private static final Map<String, String> FRACTIONS = Map.of(
             "\u00bd", "1/2", "\u00bc", "1/4", "\u00be", "3/4", "\u215b", "1/8", "\u215c", "3/8", "\u215d", "5/8",
-            "\u215e", "7/8", "\u2044", "/", "\u2248", "about ");
+            "\u215e", "7/8", "\u2044", "/", "\u2248", "about");
 
     private SheetPaper() {}
 
@@ -181,8 +181,8 @@ final class SheetPaper {
     }
 
     /** The fonts have no eighths in one sign, and no sign for about. */
-    private static String plain(String text) {
-        String spaced = text.replaceAll("(?<=\\d)(?=[" + String.join("", FRACTIONS.keySet()) + "])", " ");
+    static String plain(String text) {
+        String spaced = text.replaceAll("(?<=\\d)(?=[\u00bc-\u00be\u215b-\u215e])", " ");
         for (Map.Entry<String, String> fraction : FRACTIONS.entrySet()) {
             spaced = spaced.replace(fraction.getKey(), fraction.getValue());
         }

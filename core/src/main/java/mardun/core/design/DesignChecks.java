@@ -67,6 +67,7 @@ final class DesignChecks {
             wished(FormMeasure.WISHED_HEIGHT, "height", design.wished().height(), finished.height(), Optional.empty());
         });
         if (design.form() instanceof BoxedBag bag) {
+            foldedTwice(bag);
             faces(bag);
             sized.sewn().ifPresent(sewn -> snipped(bag, sewn));
         }
@@ -101,6 +102,16 @@ final class DesignChecks {
                                 "Wished is a {0} of {1}, and the pieces as they are cut make {2}.",
                                 Value.of(what), Value.of(wished), Value.of(finished.value())),
                         Sentence.of("Cut the pieces for what is wished, or wish what they make.")));
+    }
+
+    /** One piece that goes round a bag is open below: it has a base seam. */
+    private void foldedTwice(BoxedBag bag) {
+        if (bag.sides().isRound() && bag.base() == BaseEdge.FOLD) {
+            findings.refuse(
+                    "form.base",
+                    Sentence.of("One piece that goes round the bag can't be folded at its base as well."),
+                    Sentence.of("Sew its base with a seam, or join the sides with a seam each."));
+        }
     }
 
     /** A front and a back that are cut apart are joined all round, so they have to be alike. */

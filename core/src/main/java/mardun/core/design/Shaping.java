@@ -23,6 +23,7 @@ record Shaping(BagForm form, Optional<Boxing.Corner> corner, Measures measures, 
 
     private static final double NM_PER_MM = LengthUnit.MILLIMETRE.nanometres();
 
+    /** The line along which a piece is cut, shapes and boxed corners taken away. */
     Outline outline(Piece piece, Extent extent, List<SizedShape> shapes) {
         double w = millimetres(extent.width());
         double h = millimetres(extent.height());

@@ -371,9 +371,13 @@ class FormsTest {
 
     /** 2 × (8 + 3) + 2 × 1/2 in is 23 in: one piece for a base of 8 in and a depth of 3 in. */
     private static SizedDesign round(SideEdge sides, String width) {
+        return round(sides, BaseEdge.SEAM, width);
+    }
+
+    private static SizedDesign round(SideEdge sides, BaseEdge base, String width) {
         BoxedBag bag = new BoxedBag(
                 BoxingSchool.CUT_BEFORE_SEWING,
-                BaseEdge.SEAM,
+                base,
                 Optional.of("A"),
                 Optional.empty(),
                 "3 in",
@@ -406,6 +410,14 @@ class FormsTest {
         assertThat(finished.width().value()).isEqualTo(Quantity.of(Length.of(8, LengthUnit.INCH)));
         assertThat(finished.depth().value()).isEqualTo(Quantity.of(Length.of(3, LengthUnit.INCH)));
         assertThat(finished.across().orElseThrow().value()).isEqualTo(Quantity.of(Length.of(11, LengthUnit.INCH)));
+    }
+
+    @Test
+    void onePieceRoundTheBagHasABaseSeam() {
+        assertThat(round(SideEdge.BACK_SEAM, BaseEdge.FOLD, "23 in").findings())
+                .filteredOn(Finding::isRefused)
+                .extracting(Finding::place)
+                .contains("form.base");
     }
 
     /** From the fold 1 in on each side, from the side 1 1/2 in; from the base 1 1/2 in. */
