@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
@@ -13,6 +12,7 @@ export default defineConfig({
     setupFiles: ['src/test-setup.ts'],
     pool: 'threads',
     isolate: false,
-    maxWorkers: availableParallelism(),
+    // A second worker would make a DOM anew for each file, and core's tests run beside these.
+    maxWorkers: 1,
   },
 });

@@ -724,6 +724,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/imports/broken-off': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listBrokenOff'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/imports/broken-off/{mark}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['forgetBrokenOff'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/imports/{id}': {
     parameters: {
       query?: never;
@@ -1296,6 +1328,16 @@ export interface components {
       own: boolean;
       variant: string;
     };
+    BrokenOffView: {
+      /** Format: int32 */
+      linesIn: number;
+      list: string;
+      mark: string;
+      /** Format: date */
+      on: string;
+      /** Format: int32 */
+      total: number;
+    };
     BuyLine: {
       amount: components['schemas']['AmountView'];
       content: components['schemas']['AmountView'];
@@ -1856,6 +1898,7 @@ export interface components {
       id: string;
       lines: components['schemas']['ImportLine'][];
       list: string;
+      note?: string;
       refusal?: string;
       /** Format: int32 */
       refused: number;
@@ -4604,6 +4647,46 @@ export interface operations {
         content: {
           'application/json': components['schemas']['ImportView'];
         };
+      };
+    };
+  };
+  listBrokenOff: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BrokenOffView'][];
+        };
+      };
+    };
+  };
+  forgetBrokenOff: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        mark: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -1,6 +1,6 @@
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, vi } from 'vitest';
+import { afterEach, beforeEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { rendered } from '../../ui/rendered.test.helper';
 import FilesPage from './FilesPage';
@@ -28,6 +28,9 @@ const job = (more: Partial<Schemas['ImportView']>): Schemas['ImportView'] => ({
   ...more,
 });
 
+let brokenOff: Schemas['BrokenOffView'][] = [];
+beforeEach(() => (brokenOff = []));
+
 /** A server whose job goes through the given states, one for each time it is asked. */
 function server(...states: Schemas['ImportView'][]) {
   const sent: string[] = [];
@@ -38,9 +41,11 @@ function server(...states: Schemas['ImportView'][]) {
       sent.push(`${options.method} ${path} ${options.body instanceof Blob ? options.body.size : ''}`.trim());
       const body = path.startsWith('/api/lists')
         ? lists
-        : options.method === 'GET'
-          ? states[Math.min(asked++, states.length - 1)]
-          : states[0];
+        : path.endsWith('/broken-off')
+          ? brokenOff
+          : options.method === 'GET'
+            ? states[Math.min(asked++, states.length - 1)]
+            : states[0];
       return new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
     }),
   );
@@ -87,6 +92,30 @@ describe('lists in and out', () => {
     await bring();
     expect(await screen.findByText('Nothing stands here.')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Enter all of it' })).toBeDisabled();
+  });
+
+  it('says what of a file is in when the rest of it is refused', async () => {
+    server(
+      job({
+        state: 'REFUSED',
+        refusal: 'Row 402 is refused now. Of its 800 lines the first 400 are entered.',
+      }),
+    );
+    rendered(<FilesPage />);
+    await bring();
+    expect(await screen.findByText(/the first 400 are entered/)).toBeVisible();
+    expect(screen.queryByText(/nothing was entered/i)).toBeNull();
+  });
+
+  it('tells of a file that was broken off, until the maker leaves it at that', async () => {
+    brokenOff = [{ mark: 'ab12', list: 'shops', linesIn: 400, total: 800, on: '2026-11-27' }];
+    const sent = server(job({}));
+    rendered(<FilesPage />);
+    expect(await screen.findByText(/Of its 800 lines the first 400 are entered/)).toBeVisible();
+    brokenOff = [];
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it at that' }));
+    expect(sent).toContain('DELETE /api/imports/broken-off/ab12');
+    await waitFor(() => expect(screen.queryByText(/was broken off/)).toBeNull());
   });
 
   it('says why a file is no list', async () => {

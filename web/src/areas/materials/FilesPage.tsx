@@ -53,8 +53,8 @@ export default function FilesPage() {
       <header className="mb-4">
         <h1>Lists in and out</h1>
         <p className="text-soft">
-          As CSV, for any spreadsheet. What comes in is shown line by line first; then all of it is entered,
-          or nothing.
+          As CSV, for any spreadsheet. What comes in is shown line by line first. A line that is wrong keeps
+          the whole file out; a long file is entered part by part, and you can go on working meanwhile.
         </p>
       </header>
       <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
@@ -101,9 +101,28 @@ export default function FilesPage() {
         ))}
       </ul>
       <ProblemNotice problem={open.problem ?? gone} />
+      <BrokenOff busy={isBusy(job)} />
       {job && <Job job={job} />}
     </>
   );
+}
+
+/** Files of which only a part is in, because the maker gave up or the power went. */
+function BrokenOff({ busy }: { busy: boolean }) {
+  const { data } = useQuery({
+    queryKey: ['imports', 'broken-off', busy],
+    queryFn: () => api.get<Schemas['BrokenOffView'][]>('/api/imports/broken-off'),
+  });
+  const forget = useSend((mark: string) => api.remove(`/api/imports/broken-off/${mark}`));
+  return data?.map((file) => (
+    <Notice key={file.mark} look="care">
+      {NAMES[file.list] ?? file.list}: a file was broken off on {file.on}. Of its {file.total} lines the first{' '}
+      {file.linesIn} are entered. Bring the same file again, and it goes on from there.{' '}
+      <Button look="quiet" onClick={() => forget.mutate(file.mark)}>
+        Leave it at that
+      </Button>
+    </Notice>
+  ));
 }
 
 function Job({ job }: { job: Import }) {
@@ -155,9 +174,12 @@ function Job({ job }: { job: Import }) {
           </p>
         </div>
       )}
-      {job.refusal && <Notice>{job.refusal}</Notice>}
+      {job.refusal && <Notice look={job.state === 'GIVEN_UP' ? 'care' : undefined}>{job.refusal}</Notice>}
+      {job.note && !job.refusal && job.state !== 'ENTERED' && <Notice look="care">{job.note}</Notice>}
       {job.state === 'ENTERED' && <Notice look="care">All of it is entered.</Notice>}
-      {job.state === 'GIVEN_UP' && <Notice look="care">Given up; nothing was entered.</Notice>}
+      {job.state === 'GIVEN_UP' && !job.refusal && (
+        <Notice look="care">Given up; nothing was entered.</Notice>
+      )}
       <ProblemNotice problem={enter.problem ?? giveUp.problem} />
       {job.unknown.length > 0 && (
         <p className="mt-2 text-soft">Columns that are left out: {job.unknown.join(', ')}.</p>

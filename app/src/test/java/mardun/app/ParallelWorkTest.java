@@ -2,6 +2,7 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -209,5 +210,44 @@ class ParallelWorkTest {
         Map<String, Object> material = new LinkedHashMap<>(APP.cloth("Under the same id", "44 in", "1.00", ""));
         material.put("requestId", form.get("requestId"));
         assertThat(APP.post("/api/materials", material).status()).isEqualTo(422);
+    }
+
+    @Test
+    void aLongListComesInWhileOthersGoOn() throws Exception {
+        int lines = 3_000;
+        long bead = APP.post("/api/materials", APP.material("NOTION", "Many beads", "", "2.50", "10", "5000"))
+                .id();
+        String list = "material,kind,amount\n" + "Many beads,used,1\n".repeat(lines);
+        String job = APP.upload("/api/imports?list=movements", list.getBytes(StandardCharsets.UTF_8))
+                .body()
+                .get("id")
+                .asString();
+        assertThat(settled(job)).isEqualTo("READ");
+        assertThat(APP.post("/api/imports/" + job + "/enter", "").status()).isEqualTo(202);
+        int beside = 0;
+        while (APP.get("/api/imports/" + job).body().get("state").asString().equals("ENTERING")) {
+            Answer used = APP.post(
+                    "/api/materials/" + bead + "/movements",
+                    Map.of("requestId", UUID.randomUUID(), "kind", "USED", "amount", "1", "reason", "meanwhile"));
+            assertThat(used.status()).as(used.body().toString()).isIn(200, 201);
+            beside++;
+        }
+        assertThat(settled(job)).isEqualTo("ENTERED");
+        assertThat(beside).as("entries of others while the list came in").isGreaterThan(1);
+        assertThat(APP.get("/api/materials/" + bead)
+                        .body()
+                        .get("onHand")
+                        .get("count")
+                        .asLong())
+                .isEqualTo(5_000 - lines - beside);
+    }
+
+    private static String settled(String job) throws InterruptedException {
+        String state = "READING";
+        while (state.endsWith("ING")) {
+            Thread.sleep(20);
+            state = APP.get("/api/imports/" + job).body().get("state").asString();
+        }
+        return state;
     }
 }

@@ -18,34 +18,35 @@ class BuyingJourneyTest {
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
 
+    @RegisterExtension
+    static final WarmWorkroom APP = new WarmWorkroom();
+
     @Test
     void fromWhatIsShortToWhatCame() throws IOException {
-        try (PackagedApp app = PackagedApp.withDemoData()) {
-            Page page = CHROMIUM.page();
-            page.navigate(app.url("/bench"));
-            page.getByText("What to buy").click();
-            Locator corner = shop(page, "Quay Street haberdasher");
-            assertThat(corner).containsText("Straw cotton");
-            assertThat(corner).containsText("5 × 50 cm");
+        Page page = CHROMIUM.page();
+        page.navigate(APP.url("/bench"));
+        page.getByText("What to buy").click();
+        Locator corner = shop(page, "Quay Street haberdasher");
+        assertThat(corner).containsText("Straw cotton");
+        assertThat(corner).containsText("5 × 50 cm");
 
-            aShopIsEnteredOnceThoughClickedTwice(page);
-            whatItSellsIsEntered(page, app);
-            page.navigate(app.url("/materials/buying"));
-            assertThat(shop(page, "Dune remnants")).containsText("1 × 3 yd");
-            assertThat(corner).not().containsText("Straw cotton");
+        aShopIsEnteredOnceThoughClickedTwice(page);
+        whatItSellsIsEntered(page);
+        page.navigate(APP.url("/materials/buying"));
+        assertThat(shop(page, "Dune remnants")).containsText("1 × 3 yd");
+        assertThat(corner).not().containsText("Straw cotton");
 
-            Download sheet = page.waitForDownload(() -> page.getByText("As CSV").click());
-            assertThat(Files.readString(sheet.path())).contains("Dune remnants,Straw cotton,1,3 yd,3 yd,4.00,4.00,EUR");
+        Download sheet = page.waitForDownload(() -> page.getByText("As CSV").click());
+        assertThat(Files.readString(sheet.path())).contains("Dune remnants,Straw cotton,1,3 yd,3 yd,4.00,4.00,EUR");
 
-            press(page, "3 yd of Straw cotton came");
-            assertThat(shop(page, "Dune remnants")).isHidden();
-            page.navigate(app.url("/materials"));
-            page.getByRole(AriaRole.LINK, named("Straw cotton")).click();
-            Locator lots = page.getByRole(AriaRole.REGION, named("Lots").setExact(true));
-            assertThat(lots).containsText("Dune remnants");
-            assertThat(lots).containsText("1 × 3 yd");
-            assertThat(CHROMIUM.complaints()).isEmpty();
-        }
+        press(page, "3 yd of Straw cotton came");
+        assertThat(shop(page, "Dune remnants")).isHidden();
+        page.navigate(APP.url("/materials"));
+        page.getByRole(AriaRole.LINK, named("Straw cotton")).click();
+        Locator lots = page.getByRole(AriaRole.REGION, named("Lots").setExact(true));
+        assertThat(lots).containsText("Dune remnants");
+        assertThat(lots).containsText("1 × 3 yd");
+        assertThat(CHROMIUM.complaints()).isEmpty();
     }
 
     private static void aShopIsEnteredOnceThoughClickedTwice(Page page) {
@@ -61,8 +62,8 @@ class BuyingJourneyTest {
         assertThat(page.getByRole(AriaRole.BUTTON, named("Dune remnants"))).hasCount(1);
     }
 
-    private static void whatItSellsIsEntered(Page page, PackagedApp app) {
-        page.navigate(app.url("/materials"));
+    private static void whatItSellsIsEntered(Page page) {
+        page.navigate(APP.url("/materials"));
         page.getByRole(AriaRole.LINK, named("Straw cotton")).click();
         Locator sold = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Where it is sold"));
         sold.getByLabel("Shop").selectOption("Dune remnants");

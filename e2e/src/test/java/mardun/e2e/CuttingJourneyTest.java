@@ -6,15 +6,16 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From a planned batch over its cutting sheet to offcuts on the shelf, as its maker does it in the browser. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class CuttingJourneyTest {
 
     @RegisterExtension
@@ -22,22 +23,14 @@ class CuttingJourneyTest {
 
     private static final int SEARCHING_MS = 60_000;
 
-    private static PackagedApp app;
-
-    @BeforeAll
-    static void start() throws IOException {
-        app = PackagedApp.withDemoData();
-    }
-
-    @AfterAll
-    static void stop() throws IOException {
-        app.close();
-    }
+    @RegisterExtension
+    static final WarmWorkroom APP = new WarmWorkroom();
 
     @Test
+    @Order(2)
     void aBatchOfThreeClothsIsLaidOutCutAndItsOffcutsAreKept() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/batches/6"));
+        page.navigate(APP.url("/batches/6"));
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cutting sheet"))
                 .click();
         Locator steps = page.getByRole(AriaRole.REGION, region("Cuts in order"));
@@ -91,9 +84,9 @@ class CuttingJourneyTest {
         dialog.getByText("It is cut").last().click();
         assertThat(dialog).isHidden();
         assertThat(steps.getByRole(AriaRole.CHECKBOX).first()).isDisabled();
-        page.navigate(app.url("/batches/6"));
+        page.navigate(APP.url("/batches/6"));
         assertThat(page.getByText("Steps to come")).isVisible();
-        page.navigate(app.url("/materials?find=Soft"));
+        page.navigate(APP.url("/materials?find=Soft"));
         page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Soft fusible").setExact(true))
@@ -105,9 +98,10 @@ class CuttingJourneyTest {
     }
 
     @Test
+    @Order(1)
     void whatIfIsAnsweredAndNonsenseIsSaidSo() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/batches/5/cutting"));
+        page.navigate(APP.url("/batches/6/cutting"));
         Locator whatIf = page.getByRole(AriaRole.FORM, region("What if"));
         whatIf.getByLabel("it were as wide as").fill("broad");
         whatIf.getByText("Try it").click();

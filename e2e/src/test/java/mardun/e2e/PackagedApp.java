@@ -26,8 +26,6 @@ final class PackagedApp implements AutoCloseable {
             Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Path SPREAD_OUT = Path.of("target/run");
 
-    private static Path demoData;
-
     private final Path folder;
     private final int port;
     private final boolean demo;
@@ -41,32 +39,10 @@ final class PackagedApp implements AutoCloseable {
         }
     }
 
-    /** With demo data of its own; it is made once and then copied. */
     static PackagedApp withDemoData() throws IOException {
         PackagedApp app = new PackagedApp(true);
-        copy(demoData(), app.folder);
         app.start();
         return app;
-    }
-
-    private static synchronized Path demoData() throws IOException {
-        if (demoData == null) {
-            PackagedApp first = new PackagedApp(true);
-            first.start();
-            first.process.destroy();
-            first.waitForItsEnd();
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(first.folder)));
-            demoData = first.folder;
-        }
-        return demoData;
-    }
-
-    private static void copy(Path from, Path to) throws IOException {
-        try (Stream<Path> files = Files.walk(from)) {
-            for (Path file : files.skip(1).toList()) {
-                Files.copy(file, to.resolve(from.relativize(file).toString()));
-            }
-        }
     }
 
     static PackagedApp empty() throws IOException {

@@ -6,11 +6,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -20,22 +17,13 @@ class StockJourneyTest {
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
 
-    private static PackagedApp app;
-
-    @BeforeAll
-    static void start() throws IOException {
-        app = PackagedApp.withDemoData();
-    }
-
-    @AfterAll
-    static void stop() throws IOException {
-        app.close();
-    }
+    @RegisterExtension
+    static final WarmWorkroom APP = new WarmWorkroom();
 
     @Test
     void aPaperIsEnteredWhenItsTotalAddsUp() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/materials/deliveries"));
+        page.navigate(APP.url("/materials/deliveries"));
         page.getByLabel("Number of the paper").fill("S-77");
         page.getByLabel("What", exact()).selectOption("D-ring, 1 in");
         page.getByLabel("Packs").fill("3");
@@ -52,7 +40,7 @@ class StockJourneyTest {
         page.getByLabel("The paper says (EUR)").fill("12");
         page.getByRole(AriaRole.BUTTON, named("Put it on the shelf")).dblclick();
         assertThat(page.getByRole(AriaRole.REGION, region("What came before"))).containsText("S-77");
-        page.navigate(app.url("/materials"));
+        page.navigate(APP.url("/materials"));
         page.getByRole(AriaRole.LINK, named("D-ring, 1 in").setExact(true)).click();
         Locator lots = page.getByRole(AriaRole.REGION, region("Lots"));
         assertThat(lots).containsText("3 × 10");
@@ -65,7 +53,7 @@ class StockJourneyTest {
     @Test
     void sheetsOfUnknownPriceAreEnteredPutAwayAndRemoved() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/materials"));
+        page.navigate(APP.url("/materials"));
         press(page, "Add sheets or precuts");
         assertThat(page.getByLabel("Name", exact())).isFocused();
         page.keyboard().type("Fat quarters {ç}");
@@ -103,7 +91,7 @@ class StockJourneyTest {
     void theShelfIsCountedOnATablet() {
         Page page = CHROMIUM.page();
         page.setViewportSize(768, 1024);
-        page.navigate(app.url("/materials/stock-take"));
+        page.navigate(APP.url("/materials/stock-take"));
         press(page, "drawer 1");
         Locator clamps = page.getByLabel("There is of Fob clamp");
         clamps.fill("fourty");
@@ -114,7 +102,7 @@ class StockJourneyTest {
         assertThat(page.getByLabel("There is of Fob clamp")).hasValue("41");
         press(page, "Enter 1 counted");
         assertThat(page.getByText("1 counted, 1 differed and were set right.")).isVisible();
-        page.navigate(app.url("/materials?kind=NOTION&find=clamp"));
+        page.navigate(APP.url("/materials?kind=NOTION&find=clamp"));
         page.getByRole(AriaRole.LINK, named("Fob clamp")).click();
         assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
                 .containsText("stock-take");
@@ -125,7 +113,7 @@ class StockJourneyTest {
     @Test
     void aBatchIsCutFromOffcutsFirstAndLeavesNewOnes() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/batches/5"));
+        page.navigate(APP.url("/batches/5"));
         Locator material = page.getByRole(AriaRole.REGION, region("Material"));
         assertThat(material.getByText("held", exactly())).hasCount(6);
         Locator offers = page.getByRole(AriaRole.REGION, region("Offcuts first"));
@@ -145,7 +133,7 @@ class StockJourneyTest {
         }
         page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
         assertThat(page.getByRole(AriaRole.REGION, region("Steps to come"))).isVisible();
-        page.navigate(app.url("/materials?find=juniper"));
+        page.navigate(APP.url("/materials?find=juniper"));
         page.getByRole(AriaRole.LINK, named("Juniper Dot")).click();
         assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))
                 .containsText("cut for batch 5");
@@ -157,7 +145,7 @@ class StockJourneyTest {
     @Test
     void whatIsInTheHandBecomesAPlan() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/materials/hand?material=6"));
+        page.navigate(APP.url("/materials/hand?material=6"));
         Locator first = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("can be made"));
         assertThat(first.first()).containsText("left for an hour");
         String units = first.first().locator("div").first().innerText().split("\\s")[0];
@@ -170,7 +158,7 @@ class StockJourneyTest {
     @Test
     void aListComesInWholeOrNotAtAll() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/materials/files"));
+        page.navigate(APP.url("/materials/files"));
         bring(page, "name;kind;price;price for;on hand\nTin bell;notion;2,40;10;30\nLost;gadget;1;1;1\n");
         Locator file = page.getByRole(AriaRole.REGION, region("The file"));
         assertThat(file).containsText("“gadget” can't stand under “kind”.");
@@ -180,7 +168,7 @@ class StockJourneyTest {
         assertThat(file).containsText("1 new");
         press(page, "Enter all of it");
         assertThat(file).containsText("All of it is entered.");
-        page.navigate(app.url("/materials?find=bell"));
+        page.navigate(APP.url("/materials?find=bell"));
         assertThat(page.getByRole(AriaRole.REGION, region("By count"))).containsText("Tin bell");
         assertThat(page.getByText("Reed Stripe")).isHidden();
         page.context().close();
@@ -189,7 +177,7 @@ class StockJourneyTest {
     @Test
     void finishedBagsAreMovedToTheStallBox() {
         Page page = CHROMIUM.page();
-        page.navigate(app.url("/materials/finished"));
+        page.navigate(APP.url("/materials/finished"));
         page.getByRole(AriaRole.BUTTON, named("Move")).last().click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         dialog.getByLabel("How many").fill("99");

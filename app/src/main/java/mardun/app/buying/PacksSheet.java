@@ -76,7 +76,7 @@ class PacksSheet implements ListSheet {
     }
 
     @Override
-    public LineReader reader() {
+    public LineReader reader(List<SheetLine> lines) {
         Map<String, MaterialView> known = new HashMap<>();
         materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
         Map<String, SupplierView> shops = new HashMap<>();

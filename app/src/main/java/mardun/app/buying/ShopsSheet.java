@@ -51,7 +51,7 @@ class ShopsSheet implements ListSheet {
     }
 
     @Override
-    public LineReader reader() {
+    public LineReader reader(List<SheetLine> lines) {
         Map<String, SupplierView> known = new HashMap<>();
         suppliers.list().forEach(shop -> known.put(shop.name().toLowerCase(Locale.ROOT), shop));
         Set<String> seen = new HashSet<>();

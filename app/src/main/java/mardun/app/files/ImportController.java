@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import mardun.app.files.ImportViews.BrokenOffView;
 import mardun.app.files.ImportViews.ImportView;
 import mardun.app.files.ImportViews.ListView;
 import mardun.app.problem.RefusedException;
@@ -50,6 +51,17 @@ class ImportController {
             throw RefusedException.conflict("The file is larger than 20 MB. Split it.");
         }
         return imports.open(list, bytes);
+    }
+
+    @GetMapping("/imports/broken-off")
+    List<BrokenOffView> listBrokenOff() {
+        return imports.brokenOff();
+    }
+
+    @DeleteMapping("/imports/broken-off/{mark}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forgetBrokenOff(@PathVariable String mark) {
+        imports.forget(mark);
     }
 
     @GetMapping("/imports/{id}")

@@ -31,6 +31,9 @@ final class ImportJob {
     private List<SheetLine> sheetLines = List.of();
     private @Nullable Seen seen;
     private @Nullable String refusal;
+    private @Nullable String note;
+    private String mark = "";
+    private int begun;
     private int done;
     private boolean givenUp;
 
@@ -46,7 +49,9 @@ final class ImportJob {
         return list;
     }
 
-    synchronized void opened(SheetFile opened) {
+    /** @param newMark by which the same file is known again */
+    synchronized void opened(SheetFile opened, String newMark) {
+        mark = newMark;
         sheetLines = opened.lines();
         seen = new Seen(
                 sheetLines.size(),
@@ -59,18 +64,48 @@ final class ImportJob {
         return sheetLines;
     }
 
-    /** Begins to look at the lines, or to look at them again. */
-    synchronized void begin(ImportState newState) {
-        state = newState;
+    synchronized String mark() {
+        return mark;
+    }
+
+    /**
+     * This very file came before.
+     *
+     * @param entered how many of its lines are in and aren't entered again
+     */
+    synchronized void cameBefore(int entered, String what) {
+        begun = entered;
+        note = what;
+    }
+
+    /** How many of its lines, from the first, aren't entered because they are in already. */
+    synchronized int begun() {
+        return begun;
+    }
+
+    /** Begins to enter what was looked at. */
+    synchronized void beginToEnter() {
         done = 0;
         counts.clear();
         lines.clear();
+        looked(alreadyIn());
     }
 
-    synchronized void looked(ImportLine line) {
-        lines.add(line);
-        counts.merge(line.verdict(), 1, Integer::sum);
-        done++;
+    /** The lines that were entered when the same file came before. */
+    synchronized List<ImportLine> alreadyIn() {
+        return sheetLines.stream()
+                .limit(begun)
+                .map(line -> new ImportLine(
+                        line.number(), Verdict.Kind.SAME, "row " + line.number(), List.of("is in already")))
+                .toList();
+    }
+
+    synchronized void looked(List<ImportLine> more) {
+        for (ImportLine line : more) {
+            lines.add(line);
+            counts.merge(line.verdict(), 1, Integer::sum);
+            done++;
+        }
     }
 
     synchronized void end(ImportState newState, @Nullable String newRefusal) {
@@ -134,6 +169,7 @@ final class ImportJob {
                 counts.getOrDefault(Verdict.Kind.SAME, 0),
                 counts.getOrDefault(Verdict.Kind.REFUSE, 0),
                 refusal,
+                note,
                 seen == null ? null : seen.separator(),
                 seen == null ? null : seen.encoding(),
                 seen == null ? List.of() : seen.unknown(),

@@ -2,12 +2,20 @@ package mardun.app.files;
 
 import jakarta.annotation.PreDestroy;
 import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
+import mardun.app.files.ImportViews.BrokenOffView;
 import mardun.app.files.ImportViews.ColumnView;
 import mardun.app.files.ImportViews.ImportLine;
 import mardun.app.files.ImportViews.ImportState;
@@ -16,8 +24,11 @@ import mardun.app.files.ImportViews.ListView;
 import mardun.app.files.ListSheet.LineReader;
 import mardun.app.files.ListSheet.Verdict;
 import mardun.app.problem.RefusedException;
+import mardun.app.request.Fingerprint;
+import mardun.app.request.LockClash;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.CsvSheet;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -26,8 +37,9 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Takes lists in from CSV files: first each line is looked at and what it would do is shown; then all of them are
- * entered in one transaction, or none. One file is worked on at a time.
+ * Takes lists in from CSV files: first each line is looked at and what it would do is shown; then they are entered part by
+ * part, each in a transaction of its own, so that other work goes on meanwhile. How far a file is stands beside what came from
+ * it, so that one that was broken off goes on where it stopped. One file is worked on at a time.
  */
 @Service
 public class ImportService {
@@ -36,7 +48,8 @@ public class ImportService {
 
     private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
     private static final int MOST_JOBS = 8;
-    private static final int LINES_HELD = 200;
+    private static final int LINES_IN_A_PART = 500;
+    private static final int LINES_HELD = 100;
 
     private final Map<String, ListSheet> lists = new LinkedHashMap<>();
     private final Map<String, ImportJob> jobs = new LinkedHashMap<>();
@@ -49,13 +62,19 @@ public class ImportService {
     private final TransactionTemplate entering;
     private final EntityManager entities;
     private final SettingsService settings;
+    private final TakenFileRepository taken;
+    private final Clock clock;
 
     ImportService(
             List<ListSheet> lists,
             PlatformTransactionManager transactions,
             EntityManager entities,
-            SettingsService settings) {
+            SettingsService settings,
+            TakenFileRepository taken,
+            Clock clock) {
         this.settings = settings;
+        this.taken = taken;
+        this.clock = clock;
         lists.forEach(list -> this.lists.put(list.key(), list));
         this.reading = new TransactionTemplate(transactions);
         this.reading.setReadOnly(true);
@@ -119,7 +138,7 @@ public class ImportService {
         return job(id).view();
     }
 
-    /** Begins to enter what was looked at; all of it or nothing. */
+    /** Begins to enter what was looked at. */
     public ImportView enter(String id) {
         ImportJob job = job(id);
         if (!job.mayBeEntered()) {
@@ -130,78 +149,161 @@ public class ImportService {
         return job.view();
     }
 
-    /** Stops working on a file; what wasn't entered yet won't be. */
+    /** Stops working on a file; what is entered stays, and nothing more of it will be. */
     public void giveUp(String id) {
         job(id).giveUp();
     }
 
+    /** Files that were broken off, but for those that are being entered now. */
+    @Transactional(readOnly = true)
+    public List<BrokenOffView> brokenOff() {
+        Set<String> busy;
+        synchronized (jobs) {
+            busy = jobs.values().stream()
+                    .filter(job -> !job.isAtRest())
+                    .map(ImportJob::mark)
+                    .collect(Collectors.toSet());
+        }
+        return taken.findBrokenOff().stream()
+                .filter(file -> !busy.contains(file.mark()))
+                .map(file -> new BrokenOffView(
+                        file.mark(), file.list(), file.linesIn(), file.linesTotal(), day(file.touchedAt())))
+                .toList();
+    }
+
+    /** Leaves a file that was broken off as it is: what is in stays, and the same file would begin anew. */
+    @Transactional
+    public void forget(String mark) {
+        taken.deleteById(mark);
+    }
+
+    private LocalDate day(Instant moment) {
+        return moment.atZone(clock.getZone()).toLocalDate();
+    }
+
     private void look(ImportJob job, byte[] bytes) {
         try {
-            job.opened(SheetFile.read(bytes, job.list().columns()));
-            reading.executeWithoutResult(status -> look(job, false));
+            job.opened(
+                    SheetFile.read(bytes, job.list().columns()),
+                    Fingerprint.of(job.list().key(), bytes));
+            reading.executeWithoutResult(status -> {
+                taken.findById(job.mark()).ifPresent(before -> remember(job, before));
+                lookAtLines(job);
+            });
             job.end(job.isGivenUp() ? ImportState.GIVEN_UP : ImportState.READ, null);
         } catch (RefusedException refused) {
             job.end(ImportState.REFUSED, refused.getMessage());
         } catch (RuntimeException unexpected) {
-            failed(job, unexpected);
+            LOG.error("A file could not be read", unexpected);
+            job.end(
+                    ImportState.REFUSED,
+                    "Something went wrong inside Mardun; nothing of the file was entered. The log says more.");
         }
     }
+
+    private void remember(ImportJob job, TakenFile before) {
+        job.cameBefore(
+                before.isWhole() ? 0 : before.linesIn(),
+                before.isWhole()
+                        ? "This very file was entered on " + day(before.touchedAt())
+                                + ". What is new in it would be entered a second time."
+                        : "This file was broken off on " + day(before.touchedAt()) + ". "
+                                + of(before.linesIn(), before.linesTotal()) + "; it goes on from there.");
+    }
+
+    private static void lookAtLines(ImportJob job) {
+        job.looked(job.alreadyIn());
+        List<SheetLine> lines = rest(job, job.begun());
+        LineReader reader = job.list().reader(lines);
+        for (SheetLine line : lines) {
+            if (job.isGivenUp()) {
+                return;
+            }
+            job.looked(List.of(looked(line, reader.read(line))));
+        }
+    }
+
+    private static List<SheetLine> rest(ImportJob job, int from) {
+        return job.sheetLines().subList(from, job.sheetLines().size());
+    }
+
+    private static ImportLine looked(SheetLine line, Verdict verdict) {
+        return new ImportLine(line.number(), verdict.kind(), verdict.what(), verdict.reasons());
+    }
+
+    /** What became of a part: the lines that are in, and why the one after them isn't. */
+    private record Part(List<ImportLine> lines, @Nullable ImportLine refused) {}
 
     private void enter(ImportJob job) {
+        job.beginToEnter();
+        int in = job.begun();
+        int total = job.sheetLines().size();
         try {
-            job.begin(ImportState.ENTERING);
-            boolean entered = Boolean.TRUE.equals(entering.execute(status -> {
-                boolean whole = look(job, true);
-                if (!whole) {
-                    status.setRollbackOnly();
+            while (in < total && !job.isGivenUp()) {
+                Part part = enterPart(job, in);
+                job.looked(part.lines());
+                in += part.lines().size();
+                if (part.refused() != null) {
+                    job.end(ImportState.REFUSED, brokenOff(part.refused(), in, total));
+                    return;
                 }
-                return whole;
-            }));
-            if (entered) {
-                job.end(ImportState.ENTERED, null);
-            } else if (job.isGivenUp()) {
-                job.end(ImportState.GIVEN_UP, "You gave up; nothing was entered.");
-            } else {
-                job.end(
-                        ImportState.READ,
-                        "Something changed since the file was looked at, and now lines are refused. Nothing was entered.");
             }
-        } catch (RefusedException refused) {
-            job.end(ImportState.REFUSED, refused.getMessage() + " Nothing was entered.");
+            job.end(
+                    in < total ? ImportState.GIVEN_UP : ImportState.ENTERED,
+                    in < total ? "You gave up. " + whatIsIn(in, total) : null);
         } catch (RuntimeException unexpected) {
-            failed(job, unexpected);
+            LOG.error("A file could not be taken in", unexpected);
+            job.end(
+                    ImportState.REFUSED,
+                    "Something went wrong inside Mardun; the log says more. " + whatIsIn(in, total));
         }
     }
 
-    private static void failed(ImportJob job, RuntimeException unexpected) {
-        LOG.error("A file could not be taken in", unexpected);
-        job.end(
-                ImportState.REFUSED,
-                "Something went wrong inside Mardun; nothing of the file was entered. The log says more.");
+    private static String brokenOff(ImportLine refused, int in, int total) {
+        return "Something changed since the file was looked at, and now row " + refused.number() + " is refused: "
+                + String.join(" ", refused.reasons()) + " " + whatIsIn(in, total);
     }
 
-    /** Looks at all lines and applies them if asked to; answers whether none was refused and nobody gave up. */
-    private boolean look(ImportJob job, boolean apply) {
-        LineReader reader = job.list().reader();
-        boolean whole = true;
-        int held = 0;
-        for (SheetLine line : job.sheetLines()) {
-            if (job.isGivenUp()) {
-                return false;
-            }
+    private static String whatIsIn(int in, int total) {
+        return in == 0
+                ? "Nothing was entered."
+                : of(in, total) + ". Bring the same file again, and it goes on from there.";
+    }
+
+    private static String of(int in, int total) {
+        return "Of its " + total + " lines the first " + in + " are entered";
+    }
+
+    /** Enters some lines in a transaction of their own, and beside them how far the file is. */
+    private Part enterPart(ImportJob job, int from) {
+        List<SheetLine> lines = rest(job, from);
+        List<SheetLine> part = lines.subList(0, Math.min(LINES_IN_A_PART, lines.size()));
+        return Objects.requireNonNull(LockClash.retried(() -> entering.execute(status -> enter(job, part, from))));
+    }
+
+    private Part enter(ImportJob job, List<SheetLine> lines, int from) {
+        LineReader reader = job.list().reader(lines);
+        List<ImportLine> entered = new ArrayList<>();
+        ImportLine refused = null;
+        for (SheetLine line : lines) {
             Verdict verdict = reader.read(line);
-            whole = whole && verdict.kind() != Verdict.Kind.REFUSE;
-            if (apply && whole) {
-                verdict.apply().run();
+            if (verdict.kind() == Verdict.Kind.REFUSE) {
+                refused = looked(line, verdict);
+                break;
             }
-            job.looked(new ImportLine(line.number(), verdict.kind(), verdict.what(), verdict.reasons()));
-            held++;
-            if (apply && held % LINES_HELD == 0) {
+            verdict.apply().run();
+            entered.add(looked(line, verdict));
+            if (entered.size() % LINES_HELD == 0) {
                 entities.flush();
                 entities.clear();
             }
         }
-        return whole;
+        TakenFile file = taken.findById(job.mark())
+                .orElseGet(() -> new TakenFile(
+                        job.mark(), job.list().key(), job.sheetLines().size()));
+        file.entered(from + entered.size(), clock.instant());
+        taken.save(file);
+        return new Part(entered, refused);
     }
 
     private ListSheet list(String key) {

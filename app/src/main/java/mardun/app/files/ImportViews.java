@@ -1,5 +1,6 @@
 package mardun.app.files;
 
+import java.time.LocalDate;
 import java.util.List;
 import mardun.app.files.ListSheet.Verdict;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +29,8 @@ public final class ImportViews {
      * A file that is coming in.
      *
      * @param done lines that were looked at, or entered
-     * @param refusal why the file isn't taken as a whole; absent where nothing is wrong with it
+     * @param refusal why the file isn't taken, or not all of it; absent where nothing is wrong with it
+     * @param note what is known of this very file from before; absent if it is new
      * @param separator what stands between its cells, in a word
      * @param encoding in which it was read
      * @param unknown columns that were left out
@@ -45,10 +47,18 @@ public final class ImportViews {
             int same,
             int refused,
             @Nullable String refusal,
+            @Nullable String note,
             @Nullable String separator,
             @Nullable String encoding,
             List<String> unknown,
             List<ImportLine> lines) {}
+
+    /**
+     * A file that was broken off before all of its lines were entered.
+     *
+     * @param linesIn how many are entered, from its first
+     */
+    public record BrokenOffView(String mark, String list, int linesIn, int total, LocalDate on) {}
 
     /** What would happen to a line, and why. */
     public record ImportLine(long number, Verdict.Kind verdict, String what, List<String> reasons) {}

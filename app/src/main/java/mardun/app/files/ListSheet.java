@@ -14,8 +14,12 @@ public interface ListSheet {
     /** Writes all lines of the list, in the order of {@link #columns()}. */
     void write(CsvSheet sheet);
 
-    /** A reader for one file; it may remember what earlier lines said. */
-    LineReader reader();
+    /**
+     * A reader for some lines of a file, which knows what is stored when it is made; it may remember what earlier lines said.
+     *
+     * @param lines that it is going to read, in their order
+     */
+    LineReader reader(List<SheetLine> lines);
 
     /**
      * A column of the sheet.

@@ -77,7 +77,7 @@ class GoodsSheet implements ListSheet {
     }
 
     @Override
-    public LineReader reader() {
+    public LineReader reader(List<SheetLine> lines) {
         Settings current = settings.current();
         return line -> read(line, current);
     }

@@ -8,7 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
@@ -136,13 +138,19 @@ class LotsSheet implements ListSheet {
     }
 
     @Override
-    public LineReader reader() {
+    public LineReader reader(List<SheetLine> lines) {
         Map<String, MaterialView> known = new HashMap<>();
         materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
         Map<String, Lot> byNumber = new HashMap<>();
         lots.findAll().forEach(lot -> byNumber.put(Long.toString(lot.id()), lot));
         Settings current = settings.current();
-        BulkLedger bulk = new BulkLedger(ledger);
+        BulkLedger bulk = new BulkLedger(
+                ledger,
+                lines.stream()
+                        .map(line -> known.get(line.get(MATERIAL).toLowerCase(Locale.ROOT)))
+                        .filter(Objects::nonNull)
+                        .map(MaterialView::id)
+                        .collect(Collectors.toSet()));
         return line -> read(line, known, byNumber, bulk, current);
     }
 

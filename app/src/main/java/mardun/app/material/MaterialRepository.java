@@ -44,11 +44,6 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
 
     Optional<Material> findByNameIgnoreCase(String name);
 
-    /** All materials, held for this transaction. */
-    @Lock(LockModeType.PESSIMISTIC_WRITE)
-    @Query("select m from Material m order by m.id")
-    List<Material> findAllForMoving();
-
     /** The material, held for this transaction, so that two who take the last metre wait for one another. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select m from Material m where m.id = :id")

@@ -149,7 +149,7 @@ class MaterialsSheet implements ListSheet {
     }
 
     @Override
-    public LineReader reader() {
+    public LineReader reader(List<SheetLine> lines) {
         Map<String, MaterialView> known = new HashMap<>();
         materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
         Set<String> seen = new HashSet<>();

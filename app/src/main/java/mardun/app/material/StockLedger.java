@@ -74,12 +74,12 @@ class StockLedger {
     }
 
     /**
-     * A ledger for many movements in one transaction: all materials are held and all shelves read once, and from then on
-     * followed in memory.
+     * A ledger for many movements of these materials in one transaction: they are held and their shelves read once, and from
+     * then on followed in memory.
      */
-    StockLedger inBulk() {
-        materials.findAllForMoving();
-        Map<Long, MaterialShelf> all = reader.readAll();
+    StockLedger inBulk(Collection<Long> materialIds) {
+        hold(materialIds);
+        Map<Long, MaterialShelf> all = reader.read(materialIds);
         entities.flush();
         entities.clear();
         return new StockLedger(

@@ -1,10 +1,6 @@
 package mardun.app.request;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -20,6 +16,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 public class OnceOnly {
+
+    private static final byte[] NOTHING_ELSE = {};
 
     private final HandledRequestRepository handled;
     private final TransactionTemplate transaction;
@@ -45,7 +43,7 @@ public class OnceOnly {
      *     of the two was meant
      */
     public long make(UUID requestId, String what, Record form, LongSupplier making) {
-        String mark = markOf(what + " " + form);
+        String mark = Fingerprint.of(what + " " + form, NOTHING_ELSE);
         Turn turn = turns.compute(requestId, (id, before) -> {
             Turn mine = before == null ? new Turn() : before;
             mine.waiting++;
@@ -80,14 +78,5 @@ public class OnceOnly {
                     + " Nothing was taken a second time. Look at what is there, and enter the rest in a new form.");
         }
         return before.resourceId();
-    }
-
-    private static String markOf(String text) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest, 0, 16);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java has SHA-256", missing);
-        }
     }
 }

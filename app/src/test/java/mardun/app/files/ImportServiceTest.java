@@ -2,12 +2,19 @@ package mardun.app.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -19,6 +26,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.CsvSheet;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.PlatformTransactionManager;
 
@@ -27,6 +35,10 @@ class ImportServiceTest {
 
     private final CountDownLatch go = new CountDownLatch(1);
     private final List<String> entered = new ArrayList<>();
+    private final Map<String, TakenFile> kept = new HashMap<>();
+    private final TakenFileRepository files = mock(TakenFileRepository.class);
+    private int readers;
+    private String refused = "";
 
     /** A list of names, whose lines are looked at only when the test says so. */
     private final ListSheet names = new ListSheet() {
@@ -46,11 +58,14 @@ class ImportServiceTest {
         }
 
         @Override
-        public LineReader reader() {
+        public LineReader reader(List<SheetLine> lines) {
+            readers++;
             return line -> {
                 waitForIt();
                 String name = line.get("name");
-                return Verdict.add(name, () -> entered.add(name));
+                return name.equals(refused)
+                        ? Verdict.refuse(name, List.of("It is in the book already."))
+                        : Verdict.add(name, () -> entered.add(name));
             };
         }
     };
@@ -59,7 +74,23 @@ class ImportServiceTest {
             List.of(names),
             mock(PlatformTransactionManager.class),
             mock(EntityManager.class),
-            mock(SettingsService.class));
+            mock(SettingsService.class),
+            files,
+            Clock.systemUTC());
+
+    @BeforeEach
+    void keepFiles() {
+        when(files.findById(anyString()))
+                .thenAnswer(asked -> Optional.ofNullable(kept.get(asked.<String>getArgument(0))));
+        when(files.save(any())).thenAnswer(asked -> {
+            TakenFile file = asked.getArgument(0);
+            kept.put(file.mark(), file);
+            return file;
+        });
+        when(files.findBrokenOff())
+                .thenAnswer(asked ->
+                        kept.values().stream().filter(file -> !file.isWhole()).toList());
+    }
 
     @AfterEach
     void stop() {
@@ -120,5 +151,51 @@ class ImportServiceTest {
         assertThat(over.lines()).hasSize(200);
         assertThat(over.separator()).isEqualTo("comma");
         assertThatThrownBy(() -> imports.enter(id)).hasMessageContaining("was entered already");
+    }
+
+    @Test
+    void aLongFileGoesInByPartsThatEachKnowWhatIsThereNow() throws InterruptedException {
+        go.countDown();
+        String id = imports.open("names", file(1_200)).id();
+        until(() -> imports.get(id).state() == ImportState.READ);
+        readers = 0;
+        imports.enter(id);
+        until(() -> imports.get(id).state() == ImportState.ENTERED);
+        assertThat(readers).isEqualTo(3);
+        assertThat(entered).hasSize(1_200).endsWith("name 1200");
+        assertThat(imports.brokenOff()).isEmpty();
+        String again = imports.open("names", file(1_200)).id();
+        until(() -> imports.get(again).state() == ImportState.READ);
+        assertThat(imports.get(again).note()).contains("This very file was entered on", "a second time");
+    }
+
+    @Test
+    void aFileThatIsRefusedOnItsWayGoesOnWhereItStopped() throws InterruptedException {
+        go.countDown();
+        String id = imports.open("names", file(1_200)).id();
+        until(() -> imports.get(id).state() == ImportState.READ);
+        refused = "name 703";
+        imports.enter(id);
+        until(() -> imports.get(id).state() == ImportState.REFUSED);
+        assertThat(imports.get(id).refusal())
+                .isEqualTo("Something changed since the file was looked at, and now row 704 is refused:"
+                        + " It is in the book already. Of its 1200 lines the first 702 are entered."
+                        + " Bring the same file again, and it goes on from there.");
+        assertThat(entered).hasSize(702).endsWith("name 702");
+        assertThat(imports.brokenOff()).singleElement().satisfies(file -> {
+            assertThat(file.linesIn()).isEqualTo(702);
+            assertThat(file.total()).isEqualTo(1_200);
+        });
+
+        refused = "";
+        String again = imports.open("names", file(1_200)).id();
+        until(() -> imports.get(again).state() == ImportState.READ);
+        assertThat(imports.get(again).note()).contains("the first 702 are entered; it goes on from there");
+        assertThat(imports.get(again).same()).isEqualTo(702);
+        assertThat(imports.get(again).adds()).isEqualTo(498);
+        imports.enter(again);
+        until(() -> imports.get(again).state() == ImportState.ENTERED);
+        assertThat(entered).hasSize(1_200).doesNotHaveDuplicates();
+        assertThat(imports.brokenOff()).isEmpty();
     }
 }
