@@ -1186,6 +1186,8 @@ export interface components {
       chosen: boolean;
       largest?: string;
       length: components['schemas']['LengthView'];
+      /** Format: int64 */
+      sheets?: number;
       time: components['schemas']['TimeView'];
       toBuy?: components['schemas']['LengthView'];
       total: components['schemas']['MoneyView'];
@@ -1316,6 +1318,8 @@ export interface components {
       largest?: components['schemas']['SidesView'];
       over: string;
       overLength: components['schemas']['LengthView'];
+      /** Format: int64 */
+      overSheets?: number;
       /** Format: int32 */
       settings: number;
       time: components['schemas']['TimeView'];
@@ -1384,12 +1388,14 @@ export interface components {
       lot: string;
       pieces: components['schemas']['PlacedRow'][];
       roll?: boolean;
+      sheet?: boolean;
       /** Format: int64 */
       width: number;
     };
     ClothView: {
       aims: components['schemas']['AimView'][];
       bill?: components['schemas']['BillView'];
+      bySheet: boolean;
       colour: string;
       cutLarger?: string;
       directional: boolean;
@@ -2485,8 +2491,11 @@ export interface components {
       symbol: string;
     };
     Part: {
+      /** @enum {string} */
+      hang: 'FLAT' | 'GATHERED';
       letter: string;
       shows: string;
+      slant: string;
       tuck: string;
     };
     PartView: {

@@ -51,6 +51,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
   name: 'Reed Stripe',
   colour: '#6f8fa8',
   directional: true,
+  bySheet: false,
   usable: length('43 in', '109.2 cm'),
   severalDyes: false,
   needed: amount('2 yd'),
@@ -181,6 +182,27 @@ describe('the cutting sheet', () => {
     ]);
     await userEvent.click(aims[1] as HTMLElement);
     expect(sent.at(-1)).toEqual({ path: `${base}/aim`, body: { aim: 'LEAST_CLOTH' } });
+  });
+
+  it('counts sheets where cloth is bought by the sheet, and asks for no length of it', async () => {
+    const laid = cloth(true);
+    const felt: Schemas['ClothView'] = {
+      ...laid,
+      name: 'Felt sheets',
+      bySheet: true,
+      needed: amount('7'),
+      free: amount('5'),
+      shortBy: amount('2'),
+      bill: laid.bill && { ...laid.bill, overSheets: 1, kept: 0, largest: undefined },
+      aims: laid.aims.map((one) => ({ ...one, sheets: 7, largest: undefined })),
+    };
+    page({ [base]: cutting(true, { cloths: [felt] }), [`${base}/search`]: idle });
+    expect(await screen.findByText('2 of Felt sheets are missing.')).toBeVisible();
+    const facts = screen.getByRole('region', { name: 'What it takes' });
+    expect(facts).toHaveTextContent('over the least possible; 1 sheet1.4 %');
+    expect(facts).toHaveTextContent('of a sheet is booked back; enter by hand what you keep');
+    expect(screen.getByRole('button', { name: /least money/ })).toHaveTextContent('7 sheets, 12 min');
+    expect(screen.queryByRole('form', { name: 'What if' })).toBeNull();
   });
 
   it('ticks the next step with one key', async () => {

@@ -185,8 +185,8 @@ function Cutting({ cutting }: { cutting: Cutting }) {
         {!lengths && cloth.cutLarger && <Notice look="care">{cloth.cutLarger}</Notice>}
         {!lengths && cloth.shortBy && (
           <Notice look="care">
-            {units.amount(cloth.shortBy)} of {cloth.name} are missing. Under “What if” stands how many bags
-            there is enough for.
+            {units.amount(cloth.shortBy)} of {cloth.name} are missing.
+            {!cloth.bySheet && ' Under “What if” stands how many bags there is enough for.'}
           </Notice>
         )}
         <ProblemNotice
@@ -227,7 +227,9 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               </div>
               <Bill bill={bill} pieces={cloth.pieces} />
               {cutting.minutes && <CuttingTime batchId={id} minutes={cutting.minutes} onTaken={take} />}
-              {planned && <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />}
+              {planned && !cloth.bySheet && (
+                <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />
+              )}
               <Files
                 id={id}
                 materialId={cloth.materialId}
@@ -451,7 +453,7 @@ function Aims({
             {AIMS[aim.aim]} <span>{aim.total.amount}</span>
           </span>
           <span className="block text-[13.5px] text-soft">
-            {units.own(aim.length)}, {aim.time.text}
+            {aim.sheets === undefined ? units.own(aim.length) : ofSheets(aim.sheets)}, {aim.time.text}
             {aim.toBuy && `, ${units.own(aim.toBuy)} to buy`}
             {aim.largest && `; back: ${aim.largest}`}
           </span>
@@ -461,13 +463,18 @@ function Aims({
   );
 }
 
+const ofSheets = (count: number) => (count === 1 ? '1 sheet' : `${count} sheets`);
+
 function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['PieceKind'][] }) {
   const units = useUnits();
   const largest = bill.largest;
   return (
     <section className="space-y-3" aria-label="What it takes">
       <dl className="grid gap-3 md:grid-cols-3">
-        <Fact figure={bill.over} words={`over the least possible; ${units.own(bill.overLength)} of cloth`} />
+        <Fact
+          figure={bill.over}
+          words={`over the least possible; ${bill.overSheets === undefined ? `${units.own(bill.overLength)} of cloth` : ofSheets(bill.overSheets)}`}
+        />
         <Fact
           figure={bill.time.text}
           words={`of cutting: ${bill.cuts} cuts, ${bill.settings} ruler ${bill.settings === 1 ? 'setting' : 'settings'}`}
@@ -479,7 +486,9 @@ function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['Pi
               ? `and ${bill.kept - 1} more go back on the shelf, worth ${bill.goesBack.amount}`
               : largest
                 ? `goes back on the shelf, worth ${bill.goesBack.amount}`
-                : 'large enough goes back on the shelf'
+                : bill.overSheets === undefined
+                  ? 'large enough goes back on the shelf'
+                  : 'of a sheet is booked back; enter by hand what you keep'
           }
         />
       </dl>

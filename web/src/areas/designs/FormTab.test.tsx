@@ -44,7 +44,7 @@ describe('how a bag comes together', () => {
       letter: 'P',
       name: 'Front',
       direction: 'DOWN',
-      parts: [{ letter: 'A', shows: '', tuck: '' }],
+      parts: [{ letter: 'A', shows: '', tuck: '', hang: 'FLAT', slant: '' }],
       join: 'seam',
       marks: [],
     };
@@ -73,9 +73,15 @@ describe('how a bag comes together', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add a part' }));
     await userEvent.selectOptions(screen.getByLabelText('Part 2'), 'Z · Zip');
     expect(current.document.panels[0]?.parts).toEqual([
-      { letter: 'A', shows: '', tuck: '' },
-      { letter: 'Z', shows: '1 cm', tuck: '' },
+      { letter: 'A', shows: '', tuck: '', hang: 'FLAT', slant: '' },
+      { letter: 'Z', shows: '1 cm', tuck: '', hang: 'FLAT', slant: '' },
     ]);
+    expect(screen.queryByLabelText('Part 2 is gathered')).toBeNull();
+    await userEvent.click(screen.getByLabelText('Part 1 is gathered'));
+    await userEvent.type(screen.getByLabelText('Seam after part 1 slants by'), '3 cm');
+    expect(current.document.panels[0]?.parts[0]).toMatchObject({ hang: 'GATHERED', slant: '3 cm' });
+    await userEvent.selectOptions(screen.getByLabelText('Part 1'), 'Z · Zip');
+    expect(current.document.panels[0]?.parts[0]).toMatchObject({ hang: 'FLAT', slant: '' });
     await userEvent.click(screen.getByRole('button', { name: 'Remove part 1 of Front' }));
     expect(current.document.panels[0]?.parts).toHaveLength(1);
   });

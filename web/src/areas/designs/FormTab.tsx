@@ -15,6 +15,14 @@ type Form = Schemas['FormRow'];
 
 const DIRECTIONS = { DOWN: 'from the top down', ACROSS: 'from left to right' };
 
+const flat = (letter: string): Panel['parts'][number] => ({
+  letter,
+  shows: '',
+  tuck: '',
+  hang: 'FLAT',
+  slant: '',
+});
+
 /** How the bag comes together, and the panels that are assembled before that. */
 export function FormTab() {
   const { document, change } = useEditing();
@@ -97,9 +105,7 @@ export function FormTab() {
                 letter: freeLetter(document),
                 name: 'New panel',
                 direction: 'DOWN',
-                parts: document.pieces
-                  .slice(0, 1)
-                  .map((piece) => ({ letter: piece.letter, shows: '', tuck: '' })),
+                parts: document.pieces.slice(0, 1).map((piece) => flat(piece.letter)),
                 join: form.measures.sideSeam ?? '',
                 marks: [],
               },
@@ -191,6 +197,7 @@ function PanelEditor({
                     parts: replaced(panel.parts, j, {
                       letter,
                       shows: isZip(letter) ? part.shows || '1 cm' : '',
+                      ...(isZip(letter) && { hang: 'FLAT', slant: '' }),
                     }),
                   })
                 }
@@ -206,6 +213,27 @@ function PanelEditor({
                 />
               </div>
             )}
+            {part.letter && !part.tuck && !isZip(part.letter) && (
+              <>
+                <Tick
+                  label={`Part ${j + 1} is gathered`}
+                  checked={part.hang === 'GATHERED'}
+                  onTick={(gathered) =>
+                    onChange({ parts: replaced(panel.parts, j, { hang: gathered ? 'GATHERED' : 'FLAT' }) })
+                  }
+                />
+                {j + 1 < panel.parts.length && (
+                  <div className="w-[130px]">
+                    <FormulaField
+                      label={`Seam after part ${j + 1} slants by`}
+                      place={`${place}.parts.${j}.slant`}
+                      value={part.slant}
+                      onType={(slant) => onChange({ parts: replaced(panel.parts, j, { slant }) })}
+                    />
+                  </div>
+                )}
+              </>
+            )}
             <RowButton
               label={`Remove part ${j + 1} of ${panel.name}`}
               onPress={() => onChange({ parts: without(panel.parts, j) })}
@@ -218,14 +246,14 @@ function PanelEditor({
           <button
             type="button"
             className="min-h-11 px-2 font-semibold text-woad hover:underline"
-            onClick={() => onChange({ parts: [...panel.parts, { letter: '', shows: '', tuck: '' }] })}
+            onClick={() => onChange({ parts: [...panel.parts, flat('')] })}
           >
             Add a part
           </button>
           <button
             type="button"
             className="min-h-11 px-2 font-semibold text-woad hover:underline"
-            onClick={() => onChange({ parts: [...panel.parts, { letter: '', shows: '', tuck: units.tuck }] })}
+            onClick={() => onChange({ parts: [...panel.parts, { ...flat(''), tuck: units.tuck }] })}
           >
             Add a tuck
           </button>

@@ -3,6 +3,7 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -18,6 +19,8 @@ class FirstClothTest {
 
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
+
+    private static final Map<String, Long> SHELF = new LinkedHashMap<>();
 
     @BeforeAll
     static void aWorkroomInInches() {
@@ -119,11 +122,18 @@ class FirstClothTest {
         return form;
     }
 
+    private static Map<String, Long> shelf() {
+        if (SHELF.isEmpty()) {
+            SHELF.putAll(APP.pouchShelf("9 yd"));
+        }
+        return new LinkedHashMap<>(SHELF);
+    }
+
     @Test
     void whatIsBoughtByTheSheetHasAPriceAndAPackOfItsOwn() {
         long felt = APP.enter(sheets("Felt sheets", "11 in", "8 in", "0.80", "30"));
         assertThat(worth(felt)).isEqualTo("24.00");
-        Map<String, Long> shelf = APP.pouchShelf("9 yd");
+        Map<String, Long> shelf = shelf();
         shelf.put("outer", felt);
         long design = APP.pouch("Of felt");
         Answer planned = APP.post("/api/batches", RunningApp.batch(design, "20", shelf, List.of()));
@@ -140,10 +150,6 @@ class FirstClothTest {
         assertThat(need.get("shortBy").get("count").asLong()).isEqualTo(sheets - 30);
         assertThat(need.get("kind").asString()).isEqualTo("SHEET");
 
-        JsonNode cloths =
-                APP.get("/api/batches/" + planned.id() + "/cutting").body().get("cloths");
-        assertThat(cloths.valueStream())
-                .noneMatch(cloth -> cloth.get("materialId").asLong() == felt);
         assertThat(APP.get("/api/buying").body().get("nowhere").valueStream()).anySatisfy(want -> {
             assertThat(want.get("materialId").asLong()).isEqualTo(felt);
             assertThat(want.get("toBuy").get("count").asLong()).isEqualTo(sheets - 30);
@@ -174,6 +180,79 @@ class FirstClothTest {
                         .get("count")
                         .asLong())
                 .isZero();
+    }
+
+    @Test
+    void whatIsBoughtByTheSheetIsLaidOutAndCutFromSheets() throws InterruptedException {
+        long felt = APP.enter(sheets("Large felt", "18 in", "12 in", "2.00", "200"));
+        Map<String, Long> shelf = shelf();
+        shelf.put("outer", felt);
+        long batch = APP.post("/api/batches", RunningApp.batch(APP.pouch("Of large felt"), "20", shelf, List.of()))
+                .id();
+        String path = "/api/batches/" + batch + "/cutting";
+        JsonNode before = feltIn(APP.get(path).body(), felt);
+        assertThat(before.get("bySheet").asBoolean()).isTrue();
+        long byPencil = before.get("needed").get("count").asLong();
+
+        APP.post(path + "/search", Map.of("aim", "MONEY", "seconds", 0.2, "fromOffcuts", true));
+        while (APP.get(path + "/search").body().get("running").asBoolean()) {
+            Thread.sleep(20);
+        }
+        JsonNode laid = feltIn(APP.get(path).body(), felt);
+        long sheets = laid.get("mats").size();
+        assertThat(sheets).isPositive().isLessThanOrEqualTo(byPencil);
+        assertThat(laid.get("needed").get("count").asLong()).isEqualTo(sheets);
+        assertThat(laid.get("mats").get(0).get("title").asString()).isEqualTo("Sheet 1 of " + sheets);
+        assertThat(laid.get("bill").get("cloth").get("amount").asString()).isEqualTo(2 * sheets + ".00");
+        assertThat(laid.get("bill").get("kept").asLong()).isZero();
+        assertThat(laid.get("aims"))
+                .hasSize(4)
+                .allSatisfy(aim -> assertThat(aim.get("sheets").asLong()).isGreaterThanOrEqualTo(sheets));
+        assertThat(APP.post(path + "/what-if", whatIf(felt)).detail()).contains("bought by the sheet");
+        assertThat(APP.text(path + "/" + felt + "/drawing")).contains("<svg");
+        JsonNode file = APP.get(path + "/" + felt + "/layout").body();
+        assertThat(APP.put(path + "/" + felt + "/layout", file).status()).isEqualTo(200);
+
+        String letter = laid.get("pieces").get(0).get("letter").asString();
+        Answer again = APP.post(
+                path + "/spoiled",
+                Map.of("requestId", UUID.randomUUID(), "materialId", felt, "letter", letter, "count", "3"));
+        assertThat(again.status()).as(again.body().toString()).isEqualTo(200);
+        long withSpoiled = feltIn(again.body(), felt).get("mats").size();
+        assertThat(withSpoiled).isGreaterThanOrEqualTo(sheets);
+        JsonNode now = APP.get("/api/batches/" + batch).body();
+        assertThat(now.get("sheet").get("needs").valueStream())
+                .filteredOn(need -> need.get("materialId").asLong() == felt)
+                .allSatisfy(need ->
+                        assertThat(need.get("needed").get("count").asLong()).isEqualTo(withSpoiled));
+        Answer cut = APP.post(
+                "/api/batches/" + batch + "/cut",
+                Map.of(
+                        "version", now.get("version").asLong(),
+                        "mark", now.get("sheet").get("mark").asString(),
+                        "reason", "",
+                        "goodUnits", "",
+                        "kept", List.of()));
+        assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+        assertThat(APP.get("/api/materials/" + felt)
+                        .body()
+                        .get("onHand")
+                        .get("count")
+                        .asLong())
+                .isEqualTo(200 - withSpoiled);
+        assertThat(feltIn(APP.get(path).body(), felt).get("mats")).hasSize((int) withSpoiled);
+    }
+
+    private static JsonNode feltIn(JsonNode cutting, long felt) {
+        return cutting.get("cloths")
+                .valueStream()
+                .filter(cloth -> cloth.get("materialId").asLong() == felt)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Map<String, Object> whatIf(long material) {
+        return Map.of("materialId", material, "width", "", "fewer", 1, "turned", false, "more", "");
     }
 
     @Test

@@ -302,7 +302,7 @@ class BatchPlans {
                         choices.offcuts().stream(),
                         sheets.stream()
                                 .flatMap(sheet -> sheet.layout().cloths().stream())
-                                .filter(cloth -> !cloth.isBolt())
+                                .filter(cloth -> !cloth.isBolt() && !cloth.isOfAnySheet())
                                 .map(cloth -> Long.valueOf(cloth.lot())))
                 .distinct()
                 .toList();

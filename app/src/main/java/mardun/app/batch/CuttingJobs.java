@@ -22,9 +22,7 @@ import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.Piece;
 import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
-import mardun.core.material.MaterialKind;
 import mardun.core.measure.Area;
-import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /** What has to be cut for a batch, from each of its cloths. */
@@ -41,7 +39,7 @@ final class CuttingJobs {
     static List<Supply> cloths(Planned planned) {
         Map<String, Supply> cloths = new LinkedHashMap<>();
         planned.supplies().stream()
-                .filter(supply -> supply.kind() == MaterialKind.CLOTH)
+                .filter(supply -> supply.kind().isCloth())
                 .forEach(supply -> cloths.putIfAbsent(supply.key(), supply));
         return cloths.values().stream()
                 .filter(cloth -> !lines(cloth, planned).isEmpty())
@@ -93,12 +91,16 @@ final class CuttingJobs {
                 sheets);
     }
 
+    /** Sheets are paid whole, so a length of such a cloth costs nothing and no rest of it goes back. */
     private static CuttingTerms terms(Supply cloth, int layers, Settings current) {
         Settings.Cutting cutting = current.cutting();
+        boolean bySheet = cloth.sheet().isPresent();
         return new CuttingTerms(
-                BigFraction.of(
-                        cloth.price().price().getAmountMinorLong(),
-                        cloth.price().per().value()),
+                bySheet
+                        ? BigFraction.ZERO
+                        : BigFraction.of(
+                                cloth.price().price().getAmountMinorLong(),
+                                cloth.price().per().value()),
                 BigFraction.of(current.workroom().hourlyRate().getAmountMinorLong(), SECONDS_PER_HOUR),
                 cutting.ruler(),
                 cutting.cut(),
@@ -108,7 +110,7 @@ final class CuttingJobs {
                 current.offcutShort(),
                 current.offcutLong(),
                 use(cloth, current),
-                !current.valuing().offcutsArePaid());
+                !bySheet && !current.valuing().offcutsArePaid());
     }
 
     /** What lies hidden inside a bag may be pieced together, so its offcuts are used whatever their size. */
@@ -121,13 +123,13 @@ final class CuttingJobs {
     }
 
     /** A stored layout with the pieces that are cut once more. */
-    static CuttingLayout whole(Sheet sheet, Length width) {
-        return Recut.with(sheet.layout(), sheet.recuts(), width);
+    static CuttingLayout whole(Sheet sheet, ShelfCloth cloth) {
+        return Recut.with(sheet.layout(), sheet.recuts(), cloth);
     }
 
     /** A stored layout as the plan takes it; {@code pieces} are those of the design that are cut from this cloth. */
     static CuttingSheet sheet(Sheet sheet, Supply cloth, List<Piece> pieces, Settings current) {
-        CuttingLayout whole = whole(sheet, BatchPlanner.widthToCut(cloth, pieces));
+        CuttingLayout whole = whole(sheet, BatchPlanner.shelfCloth(cloth, pieces, List.of()));
         CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
         return new CuttingSheet(whole, current.cutting().squaring(), sheet.extra(), bill.back());
     }

@@ -169,9 +169,9 @@ public class CuttingService {
                 new CuttingWriter(writer, job, each, lot -> planned.shelves().nameOf(materialId, Long.parseLong(lot)));
         List<Sheet> its =
                 all.stream().filter(sheet -> sheet.materialId() == materialId).toList();
-        Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.width(), materialId));
+        Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.cloth(), materialId));
         Map<String, Long> extra = cutBy.map(Sheet::extra).orElse(Map.of());
-        Amount none = Amount.of(Length.ZERO);
+        Amount none = Amount.none(cloth.kind().counting());
         Map<String, Extent> cutAs = BatchPlanner.cutPieces(cloth, lines).stream()
                 .collect(Collectors.toMap(CutPiece::letter, CutPiece::extent));
         return new ClothView(
@@ -179,6 +179,7 @@ public class CuttingService {
                 cloth.name(),
                 colours.getOrDefault(materialId, LengthsWriter.GREY),
                 cloth.directional(),
+                cloth.sheet().isPresent(),
                 writer.length(job.width(), ShownRounding.DOWN),
                 writer.amount(need.map(Need::amount).orElse(none)),
                 writer.amount(need.map(one -> one.stock().free()).orElse(none)),
@@ -191,7 +192,7 @@ public class CuttingService {
                                 + ViewWriter.percent(cloth.shrinkage().share())
                                 + " after cutting, so all pieces are cut larger than the design says."
                         : null,
-                cutBy.map(sheet -> CuttingJobs.whole(sheet, job.width()))
+                cutBy.map(sheet -> CuttingJobs.whole(sheet, job.cloth()))
                         .filter(job.cloth()::isOfSeveralDyes)
                         .isPresent(),
                 lines.stream()
@@ -211,16 +212,16 @@ public class CuttingService {
                                         .toList()))
                         .toList(),
                 cutBy.map(drawing::mats).orElse(List.of()),
-                cutBy.map(sheet -> drawing.bill(CuttingJobs.whole(sheet, job.width())))
+                cutBy.map(sheet -> drawing.bill(CuttingJobs.whole(sheet, job.cloth())))
                         .orElse(null),
                 cutBy.isPresent() ? its.stream().map(drawing::aim).toList() : List.of());
     }
 
     /** The stored layout by which the plan goes; of a batch that is cut, perhaps only what was frozen then. */
-    private static Sheet shown(CuttingSheet sheet, List<Sheet> stored, Length width, long materialId) {
+    private static Sheet shown(CuttingSheet sheet, List<Sheet> stored, ShelfCloth cloth, long materialId) {
         return stored.stream()
                 .filter(Sheet::chosen)
-                .filter(one -> CuttingJobs.whole(one, width).equals(sheet.layout()))
+                .filter(one -> CuttingJobs.whole(one, cloth).equals(sheet.layout()))
                 .findFirst()
                 .orElse(new Sheet(materialId, Aim.MONEY, true, sheet.layout(), List.of(), List.of()));
     }
@@ -287,7 +288,10 @@ public class CuttingService {
         LayoutRun.Found best = run.best();
         String words = null;
         if (best != null) {
-            words = writer.text(new Value.OnTheShelf(best.length())) + ", "
+            words = (best.sheets() > 0
+                            ? writer.text(Amount.pieces(best.sheets()).shown()) + " sheets"
+                            : writer.text(new Value.OnTheShelf(best.length())))
+                    + ", "
                     + ViewWriter.percent(best.overLeast().bigDecimalValue(3, RoundingMode.HALF_UP))
                     + " over the least possible";
         }
@@ -349,7 +353,7 @@ public class CuttingService {
                     ? Recut.like(form.cloth(), layout, kind, lying, squaring)
                     : Recut.of(layout, kind, lying, squaring);
             more.add(recut);
-            layout = Recut.with(layout, List.of(recut), lying.width());
+            layout = Recut.with(layout, List.of(recut), lying);
         }
         sheets.recut(id, form.materialId(), more);
         holds.follow(batch);
@@ -458,6 +462,10 @@ public class CuttingService {
         Settings current = settings.current();
         Planned planned = plans.of(find(id), current);
         Supply cloth = supply(planned, form.materialId());
+        if (cloth.sheet().isPresent()) {
+            throw RefusedException.conflict(
+                    "“" + cloth.name() + "” is bought by the sheet. What if is for cloth that is cut off a roll.");
+        }
         FieldReader fields = new FieldReader();
         LengthUnit bare = current.unitSystem().smallUnit();
         Optional<Length> width = form.width().isBlank()

@@ -74,6 +74,7 @@ public final class CuttingViews {
     /**
      * A cloth of a batch.
      *
+     * @param bySheet it is bought by the sheet, and no rest of it is booked back
      * @param usable its usable width
      * @param needed what is cut from its bolt, squaring included and before shrinking
      * @param shortBy what is missing of it; absent if there is enough
@@ -87,6 +88,7 @@ public final class CuttingViews {
             String name,
             String colour,
             boolean directional,
+            boolean bySheet,
             LengthView usable,
             AmountView needed,
             AmountView free,
@@ -222,12 +224,14 @@ public final class CuttingViews {
      *
      * @param over how much more cloth than the least possible, in per cent
      * @param overLength the same as a length of the bolt
+     * @param overSheets the same in sheets; absent for cloth from a roll
      * @param kept how many rests are large enough to keep
      * @param largest the largest of them; absent if there is none
      */
     public record BillView(
             String over,
             LengthView overLength,
+            @Nullable Long overSheets,
             int settings,
             int cuts,
             TimeView time,
@@ -243,12 +247,14 @@ public final class CuttingViews {
     /**
      * One of the maker's aims with what its layout would cost.
      *
+     * @param sheets how many are cut into; absent for cloth from a roll
      * @param toBuy what would have to be bought; absent where the rolls that are there are enough
      */
     public record AimView(
             Aim aim,
             boolean chosen,
             LengthView length,
+            @Nullable Long sheets,
             TimeView time,
             MoneyView total,
             @Nullable LengthView toBuy,

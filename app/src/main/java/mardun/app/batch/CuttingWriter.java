@@ -47,7 +47,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
 
     /** A mat for each cloth of a layout; pieces that are cut once more are steps of their own. */
     List<MatView> mats(Sheet sheet) {
-        CuttingLayout whole = CuttingJobs.whole(sheet, job.width());
+        CuttingLayout whole = CuttingJobs.whole(sheet, job.cloth());
         PieceNumbers numbers = new PieceNumbers(each);
         List<MatView> mats = new ArrayList<>();
         for (int i = 0; i < whole.cloths().size(); i++) {
@@ -73,7 +73,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
             }
             again(sheet, i, numbers, steps, pieces);
             mats.add(new MatView(
-                    title(cloth, whole),
+                    title(i, whole),
                     i,
                     writer.length(cloth.width(), ShownRounding.DOWN),
                     writer.length(cloth.length(), ShownRounding.UP),
@@ -86,7 +86,11 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
         return mats;
     }
 
-    private String title(ClothLayout cloth, CuttingLayout whole) {
+    private String title(int which, CuttingLayout whole) {
+        ClothLayout cloth = whole.cloths().get(which);
+        if (cloth.isOfAnySheet()) {
+            return "Sheet " + (which + 1) + " of " + whole.sheets();
+        }
         if (cloth.isOfAnyRoll()) {
             boolean isThere = StripsOnRolls.toBuy(
                             cloth, whole, job.cloth(), job.terms().squaring())
@@ -187,7 +191,11 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
                 part.parts().stream().map(this::part).toList());
     }
 
+    /** What is left of a sheet isn't booked back, so nothing is promised of it. */
     private List<RestView> rests(ClothLayout cloth) {
+        if (cloth.isOfAnySheet()) {
+            return List.of();
+        }
         return CutTree.of(cloth)
                 .rests()
                 .filter(rest -> Offcuts.isWorthKeeping(
@@ -206,16 +214,20 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
 
     BillView bill(CuttingLayout layout) {
         CuttingBill bill = CuttingBill.of(layout, job);
+        boolean bySheet = job.cloth().bySheet();
         return new BillView(
                 ViewWriter.percent(bill.overLeast(layout).bigDecimalValue(4, RoundingMode.HALF_UP)),
                 writer.length(layout.boltLength().minus(bill.least()), ShownRounding.NEAREST),
+                bySheet ? layout.sheets() - layout.leastSheets() : null,
                 bill.settings(),
                 bill.cuts(),
                 writer.time(bill.time()),
                 writer.money(minor(bill.cloth())),
                 writer.money(minor(bill.goesBack())),
                 writer.money(minor(bill.total())),
-                bill.kept().stream().mapToLong(Offcuts.Left::count).sum(),
+                bySheet
+                        ? 0
+                        : bill.kept().stream().mapToLong(Offcuts.Left::count).sum(),
                 largest(bill)
                         .map(extent -> new SidesView(
                                 writer.length(extent.width(), ShownRounding.DOWN),
@@ -223,8 +235,10 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
                         .orElse(null));
     }
 
-    private static Optional<Extent> largest(CuttingBill bill) {
-        return bill.kept().stream().map(Offcuts.Left::extent).max(Comparator.comparing(Extent::area));
+    private Optional<Extent> largest(CuttingBill bill) {
+        return job.cloth().bySheet()
+                ? Optional.empty()
+                : bill.kept().stream().map(Offcuts.Left::extent).max(Comparator.comparing(Extent::area));
     }
 
     AimView aim(Sheet sheet) {
@@ -233,6 +247,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, Map<String, Long> each, 
                 sheet.aim(),
                 sheet.chosen(),
                 writer.longLength(bill.boltLength(), ShownRounding.UP),
+                job.cloth().bySheet() ? sheet.layout().sheets() : null,
                 writer.time(bill.time()),
                 writer.money(minor(bill.total())),
                 job.cloth().rolls().isEmpty() || bill.toBuy().isZero()

@@ -28,14 +28,16 @@ public record LayoutDocument(
     /**
      * A cloth.
      *
-     * @param lot of the offcut, the precut or the roll; empty for any roll
+     * @param lot of the offcut, the precut or the roll; empty for any roll or sheet
      * @param roll the lot is a roll, of which only a length is used; absent for offcuts and precuts, and for any roll
+     * @param sheet it is a sheet of cloth that is bought by the sheet; absent for everything else
      * @param width across it
      * @param length along it: what is used of a bolt, or all of an offcut
      */
     public record ClothRow(
             @NotNull @Size(max = 40) String lot,
             @Nullable Boolean roll,
+            @Nullable Boolean sheet,
             @Min(1) @Max(TEN_KILOMETRES) long width,
             @Min(1) @Max(TEN_KILOMETRES) long length,
             @NotNull @Size(max = 20_000) List<@Valid PlacedRow> pieces) {}
@@ -79,6 +81,7 @@ public record LayoutDocument(
                         .map(cloth -> new ClothRow(
                                 cloth.lot(),
                                 cloth.isBolt() && !cloth.isOfAnyRoll() ? true : null,
+                                cloth.isOfAnySheet() ? true : null,
                                 cloth.width().nanometres(),
                                 cloth.length().nanometres(),
                                 cloth.pieces().stream().map(PlacedRow::of).toList()))
@@ -89,7 +92,8 @@ public record LayoutDocument(
         return new CuttingLayout(cloths.stream()
                 .map(cloth -> new ClothLayout(
                         cloth.lot(),
-                        cloth.lot().isEmpty() || Boolean.TRUE.equals(cloth.roll()),
+                        !Boolean.TRUE.equals(cloth.sheet())
+                                && (cloth.lot().isEmpty() || Boolean.TRUE.equals(cloth.roll())),
                         new Length(cloth.width()),
                         new Length(cloth.length()),
                         cloth.pieces().stream().map(PlacedRow::piece).toList()))

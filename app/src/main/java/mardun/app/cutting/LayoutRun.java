@@ -60,9 +60,11 @@ public final class LayoutRun {
     /**
      * The best layout so far of the cloth that is being laid out.
      *
-     * @param overLeast how much longer it is than the least possible, as a share of that
+     * @param length of rolls
+     * @param sheets of cloth that is bought by the sheet; zero of any other
+     * @param overLeast how much longer it is than the least possible, or how many sheets more, as a share of that
      */
-    public record Found(long materialId, Length length, BigFraction overLeast) {}
+    public record Found(long materialId, Length length, long sheets, BigFraction overLeast) {}
 
     /**
      * Lays out all cloths: each at once as well as can be at first sight, then each for all aims.
@@ -123,7 +125,7 @@ public final class LayoutRun {
             if (forAim == aim) {
                 share = budget.share();
                 CuttingBill bill = CuttingBill.of(layout, one.job());
-                best = new Found(one.materialId(), layout.boltLength(), bill.overLeast(layout));
+                best = new Found(one.materialId(), layout.boltLength(), layout.sheets(), bill.overLeast(layout));
             }
         });
     }

@@ -54,7 +54,7 @@ final class DocumentTexts {
         all(Kind.LENGTH, "TrimTo", "width", "height");
         all(Kind.LENGTH, "MarkRow", "across", "down", "width", "height");
         all(Kind.LENGTH, "PanelRow", "join");
-        all(Kind.LENGTH, "Part", "shows", "tuck");
+        all(Kind.LENGTH, "Part", "shows", "tuck", "slant");
         all(Kind.LENGTH, "TrimNeed", "length", "turnUnder", "shortest", "longest");
         all(Kind.LENGTH, "ZipFit", "edge", "side", "clearance", "tab", "over", "covered", "slider");
         all(Kind.LENGTH, "Strap", "width", "seam", "ring", "shortest", "longest");

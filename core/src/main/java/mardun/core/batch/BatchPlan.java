@@ -14,11 +14,13 @@ import mardun.core.design.SizedPiece;
 import mardun.core.design.SizedTrim;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
+import mardun.core.material.Counting;
 import mardun.core.material.Part;
 import mardun.core.material.Stock;
 import mardun.core.measure.Length;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Figure;
+import mardun.core.working.Value;
 import mardun.core.working.Working;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -103,6 +105,28 @@ public record BatchPlan(
                     sheet,
                     Optional.empty(),
                     Amount.of(inOnePiece));
+        }
+
+        /** A cloth that is bought by the sheet, as it is laid out. */
+        static Need ofSheets(Supply supply, CuttingSheet sheet) {
+            long count = sheet.layout().sheets();
+            return new Need(
+                    supply,
+                    Part.WHOLE,
+                    Amount.pieces(count),
+                    Working.of("So many sheets by the cutting sheet; the pieces' area is that of {least} or more.")
+                            .expression("{sheets}")
+                            .input("sheets", "sheets that are cut into", Value.of(count))
+                            .input(
+                                    "least",
+                                    "the fewest possible",
+                                    Value.of(sheet.layout().leastSheets()))
+                            .gives(Value.of(count)),
+                    List.of(),
+                    List.of(),
+                    Optional.of(sheet),
+                    Optional.empty(),
+                    Amount.none(Counting.PIECES));
         }
 
         /** A trim. */

@@ -273,7 +273,7 @@ public final class BatchPlanner {
     private Need clothNeed(Supply supply, List<PieceLine> lines, Optional<CuttingSheet> sheet) {
         List<CutPiece> cut = cutPieces(supply, lines);
         if (supply.sheet().isPresent()) {
-            return sheetNeed(supply, cut, supply.sheet().get());
+            return sheetNeed(supply, cut, supply.sheet().get(), sheet);
         }
         ShelfCloth cloth = shelfCloth(
                 supply, lines.stream().map(line -> line.piece().piece()).toList(), supply.pieces());
@@ -296,10 +296,18 @@ public final class BatchPlanner {
                 Length.ZERO);
     }
 
-    /** How many sheets are cut into: each is filled before the next, and none becomes a roll. */
-    private static Need sheetNeed(Supply supply, List<CutPiece> pieces, Extent size) {
-        Extent whenCut = new Extent(
-                supply.shrinkage().whenCut(size.width()), supply.shrinkage().whenCut(size.height()));
+    /**
+     * How many sheets are cut into, by the cutting sheet where there is one that serves; else each is filled before the next.
+     * What is left of a sheet isn't counted back, and none becomes a roll.
+     */
+    private static Need sheetNeed(
+            Supply supply, List<CutPiece> pieces, Extent size, Optional<CuttingSheet> cuttingSheet) {
+        ShelfCloth cloth = sheetsOf(supply, size);
+        Optional<CuttingSheet> serving = cuttingSheet.filter(one -> one.serves(pieces, cloth));
+        if (serving.isPresent()) {
+            return Need.ofSheets(supply, serving.get());
+        }
+        Extent whenCut = whenCut(supply, size);
         long atMost = pieces.stream().mapToLong(CutPiece::count).sum();
         ClothPiece sheets = new ClothPiece(supply.key(), whenCut, atMost, BigFraction.ZERO);
         Offcuts.Plan plan = Offcuts.first(pieces, List.of(sheets));
@@ -325,6 +333,19 @@ public final class BatchPlanner {
                 sheet.left(),
                 Optional.of(sheet),
                 supply.shrinkage().toTake(sheet.toBuy(cloth)));
+    }
+
+    private static Extent whenCut(Supply supply, Extent size) {
+        return new Extent(
+                supply.shrinkage().whenCut(size.width()), supply.shrinkage().whenCut(size.height()));
+    }
+
+    private static ShelfCloth sheetsOf(Supply supply, Extent size) {
+        return ShelfCloth.ofSheets(
+                whenCut(supply, size),
+                BigFraction.of(
+                        supply.price().price().getAmountMinorLong(),
+                        supply.price().per().value()));
     }
 
     /** What is cut from a supply, as it may lie on it: larger than the design says, where the cloth shrinks afterwards. */
@@ -353,9 +374,12 @@ public final class BatchPlanner {
      * A cloth as it lies there when it is cut, after it has been washed where it is washed first.
      *
      * @param pieces of the design, all that are cut from it
-     * @param sheets the offcuts and precuts that may be cut into
+     * @param sheets the offcuts and precuts that may be cut into, of cloth that is bought by length
      */
     public static ShelfCloth shelfCloth(Supply supply, List<Piece> pieces, List<ClothPiece> sheets) {
+        if (supply.sheet().isPresent()) {
+            return sheetsOf(supply, supply.sheet().get());
+        }
         Supply.Lie lie = supply.lie();
         return new ShelfCloth(
                 widthToCut(supply, pieces),
@@ -366,7 +390,8 @@ public final class BatchPlanner {
                         .toList(),
                 lie.repeat().map(supply.shrinkage()::whenCut),
                 lie.oneDye(),
-                selvages(supply, pieces));
+                selvages(supply, pieces),
+                false);
     }
 
     private static ShelfCloth.Selvages selvages(Supply supply, List<Piece> pieces) {

@@ -3,12 +3,13 @@ package mardun.core.cutting;
 import java.math.BigInteger;
 import java.util.List;
 import mardun.core.measure.Area;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 
 /**
  * Where each piece lies on one cloth.
  *
- * @param lot the offcut, the precut or the roll that is cut into; empty for whatever roll there is
+ * @param lot the offcut, the precut or the roll that is cut into; empty for whatever roll or sheet there is
  * @param ofRoll it is cut off a roll, as much as is used; else all of an offcut or precut
  * @param width usable width of the cloth
  * @param length of the roll that is used after its end is squared, or all of an offcut or precut
@@ -16,7 +17,7 @@ import mardun.core.measure.Length;
  */
 public record ClothLayout(String lot, boolean ofRoll, Length width, Length length, List<Placed> pieces) {
 
-    private static final String ANY = "";
+    static final String ANY = "";
 
     public ClothLayout {
         pieces = List.copyOf(pieces);
@@ -32,6 +33,16 @@ public record ClothLayout(String lot, boolean ofRoll, Length width, Length lengt
         return ofRoll;
     }
 
+    /** All of a sheet, any of those that there are of it. */
+    static ClothLayout onSheet(Extent sheet, List<Placed> pieces) {
+        return new ClothLayout(ANY, false, sheet.width(), sheet.height(), pieces);
+    }
+
+    /** It is a sheet of cloth that is bought by the sheet. */
+    public boolean isOfAnySheet() {
+        return !ofRoll && lot.equals(ANY);
+    }
+
     /** It is cut off a roll, and nobody said which. */
     public boolean isOfAnyRoll() {
         return ofRoll && lot.equals(ANY);
@@ -43,6 +54,10 @@ public record ClothLayout(String lot, boolean ofRoll, Length width, Length lengt
         BigInteger area =
                 pieces.stream().map(piece -> piece.area().squareNanometres()).reduce(BigInteger.ZERO, BigInteger::add);
         return new Length(area.add(wide).subtract(BigInteger.ONE).divide(wide).longValueExact());
+    }
+
+    Extent extent() {
+        return new Extent(width, length);
     }
 
     /** The area of the cloth. */

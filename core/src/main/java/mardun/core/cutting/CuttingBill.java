@@ -135,8 +135,15 @@ public record CuttingBill(
                 cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(likely));
     }
 
-    /** How much more of the bolt's length is used than the least possible, without what squares its end. */
+    /**
+     * How much more of the bolt's length is used than the least possible, without what squares its end; of cloth that is bought
+     * by the sheet, how many sheets more.
+     */
     public BigFraction overLeast(CuttingLayout layout) {
+        long leastSheets = layout.leastSheets();
+        if (leastSheets > 0) {
+            return BigFraction.of(layout.sheets() - leastSheets, leastSheets);
+        }
         Length used = layout.boltLength();
         return least.isZero()
                 ? BigFraction.ZERO

@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import java.math.BigInteger;
 import java.util.List;
 import mardun.core.measure.Length;
 
@@ -27,6 +28,26 @@ public record CuttingLayout(List<ClothLayout> cloths) {
     /** What leaves the rolls: what is used of each, and what squares its end. */
     public Length takenOfRolls(Length squaring) {
         return boltLength().plus(squaring.times(bolts().size()));
+    }
+
+    /** How many sheets are cut into, of cloth that is bought by the sheet. */
+    public long sheets() {
+        return cloths.stream().filter(ClothLayout::isOfAnySheet).count();
+    }
+
+    /** Its pieces lie on no fewer sheets: their area over that of a sheet, rounded up. */
+    public long leastSheets() {
+        BigInteger covered = BigInteger.ZERO;
+        BigInteger each = BigInteger.ONE;
+        for (ClothLayout cloth : cloths) {
+            if (cloth.isOfAnySheet()) {
+                each = cloth.area().squareNanometres();
+                covered = covered.add(cloth.pieces().stream()
+                        .map(piece -> piece.area().squareNanometres())
+                        .reduce(BigInteger.ZERO, BigInteger::add));
+            }
+        }
+        return covered.add(each).subtract(BigInteger.ONE).divide(each).longValueExact();
     }
 
     /** No layout of the pieces that lie on the rolls is shorter. */

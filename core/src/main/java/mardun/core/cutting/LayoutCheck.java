@@ -98,7 +98,8 @@ public final class LayoutCheck {
     /** It is as wide as the rolls are; of one that is there it takes no more than there is. */
     private static boolean isOfItsRoll(ClothLayout cloth, ShelfCloth from, Length squaring) {
         Length taken = cloth.length().plus(squaring);
-        return cloth.width().equals(from.width())
+        return !from.bySheet()
+                && cloth.width().equals(from.width())
                 && (cloth.isOfAnyRoll()
                         || from.rolls().stream()
                                 .anyMatch(

@@ -70,7 +70,7 @@ public final class LayoutSearch {
                 .toList();
         List<Sheet> sized = new ArrayList<>();
         for (ClothPiece piece : job.sheets()) {
-            for (int i = 0; i < Math.min(piece.count(), MOST_OF_ONE_SIZE); i++) {
+            for (int i = 0; i < Math.min(piece.count(), job.cloth().bySheet() ? 1 : MOST_OF_ONE_SIZE); i++) {
                 sheets.add(piece);
                 sized.add(new Sheet(
                         wholeSteps(piece.extent().width()),
@@ -86,7 +86,11 @@ public final class LayoutSearch {
                 wholeSteps(job.cloth().widthBetween()),
                 kinds,
                 sized);
-        refuseTooWide();
+        if (job.cloth().bySheet()) {
+            refuseLargerThanASheet();
+        } else {
+            refuseTooWide();
+        }
     }
 
     /**
@@ -94,11 +98,37 @@ public final class LayoutSearch {
      *
      * @param budget how long it may take; the first layout is found before it counts
      * @param better told of each layout that is better than the one before
-     * @throws CannotBeCutException if a piece is wider than the bolt, turned where it may be
+     * @throws CannotBeCutException if a piece is wider than the bolt or larger than a sheet, turned where it may be
      */
     public static CuttingLayout search(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
-        return new LayoutSearch(job).search(aim, seed, budget, better);
+        LayoutSearch search = new LayoutSearch(job);
+        return job.cloth().bySheet()
+                ? search.searchSheets(aim, seed, budget, better)
+                : search.search(aim, seed, budget, better);
+    }
+
+    /** As few sheets as can be; of layouts on as few, what serves the aim best. */
+    private CuttingLayout searchSheets(Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        Extent sheet = sheets.get(0).extent();
+        List<CuttingLayout> best = new ArrayList<>();
+        new SheetsSearch(problem, seed, budget).solve(filled -> {
+            CuttingLayout layout = new CuttingLayout(filled.stream()
+                    .map(one -> ClothLayout.onSheet(sheet, onSheet(one)))
+                    .toList());
+            boolean isFirst = best.isEmpty();
+            if (isFirst || isBetter(layout, best.get(0), aim)) {
+                best.clear();
+                best.add(layout);
+                better.accept(layout);
+            }
+        });
+        return best.get(0);
+    }
+
+    private boolean isBetter(CuttingLayout one, CuttingLayout other, Aim aim) {
+        return one.sheets() < other.sheets()
+                || (one.sheets() == other.sheets() && aim.best(List.of(other, one), job) == one);
     }
 
     /** Strips at first, then blocks of the roll alone; what serves the aim best. */
@@ -241,6 +271,17 @@ public final class LayoutSearch {
         for (int kind = 0; kind < pieces.size(); kind++) {
             if (!problem.bolt().fits(kind)) {
                 throw CannotBeCutException.tooWide(pieces.get(kind), job.cloth().widthFor(pieces.get(kind)));
+            }
+        }
+    }
+
+    private void refuseLargerThanASheet() {
+        Extent sheet = sheets.get(0).extent();
+        for (CutPiece piece : pieces) {
+            boolean fits = Offcuts.fits(piece.extent(), sheet)
+                    || (piece.mayTurn() && Offcuts.fits(piece.extent().turned(), sheet));
+            if (!fits) {
+                throw CannotBeCutException.largerThanASheet(piece, sheet);
             }
         }
     }

@@ -154,7 +154,7 @@ public final class Offcuts {
         return turn ? piece.lying() : piece;
     }
 
-    private static boolean fits(Extent piece, Extent rectangle) {
+    static boolean fits(Extent piece, Extent rectangle) {
         return piece.width().compareTo(rectangle.width()) <= 0 && piece.height().compareTo(rectangle.height()) <= 0;
     }
 

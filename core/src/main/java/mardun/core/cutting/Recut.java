@@ -12,9 +12,10 @@ import mardun.core.measure.Length;
 
 /**
  * A piece that is cut once more because one was spoiled: from the smallest rest that holds it, or if none does from a new
- * strip of a roll.
+ * strip of a roll, or another sheet.
  *
- * @param cloth which of the layout's cloths it is cut from; one beyond the last is any roll, which wasn't cut into before
+ * @param cloth which of the layout's cloths it is cut from; one beyond the last is any roll or sheet, which wasn't cut into
+ *     before
  */
 public record Recut(int cloth, Placed piece) {
 
@@ -69,7 +70,7 @@ public record Recut(int cloth, Placed piece) {
                 .orElseGet(() -> fromRoll(layout, kind, mayTurn, from, squaring, isOfItsDye));
     }
 
-    /** From a roll that is cut into already and still gives it; else from any roll. */
+    /** From a roll that is cut into already and still gives it; else from any roll, or from another sheet. */
     private static Recut fromRoll(
             CuttingLayout layout,
             CutPiece kind,
@@ -78,6 +79,10 @@ public record Recut(int cloth, Placed piece) {
             Length squaring,
             Predicate<ClothLayout> isOfItsDye) {
         Extent upright = kind.extent();
+        if (from.bySheet()) {
+            boolean stands = fits(upright, from.uncut().extent());
+            return new Recut(layout.cloths().size(), placed(kind, Length.ZERO, Length.ZERO, mayTurn && !stands));
+        }
         boolean liesLower = mayTurn
                 && upright.width().compareTo(upright.height()) < 0
                 && upright.height().compareTo(from.widthFor(kind)) <= 0;
@@ -112,14 +117,12 @@ public record Recut(int cloth, Placed piece) {
     /**
      * A layout with pieces that are cut once more.
      *
-     * @param width of the bolt, if it wasn't cut into before
+     * @param from the cloth as it lay on the shelf, for what of it wasn't cut into before
      */
-    public static CuttingLayout with(CuttingLayout layout, List<Recut> recuts, Length width) {
+    public static CuttingLayout with(CuttingLayout layout, List<Recut> recuts, ShelfCloth from) {
         List<ClothLayout> cloths = new ArrayList<>(layout.cloths());
         for (Recut recut : recuts) {
-            ClothLayout cloth = recut.cloth() < cloths.size()
-                    ? cloths.get(recut.cloth())
-                    : ClothLayout.onBolt(width, Length.ZERO, List.of());
+            ClothLayout cloth = recut.cloth() < cloths.size() ? cloths.get(recut.cloth()) : from.uncut();
             List<Placed> pieces = new ArrayList<>(cloth.pieces());
             pieces.add(recut.piece());
             Optional<Length> longer = cloth.isBolt()

@@ -9,6 +9,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.Roll;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
+import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
  * A cloth as it lies on the shelf.
@@ -19,6 +20,7 @@ import mardun.core.measure.Length;
  * @param repeat the height after which its print comes again; empty where that doesn't matter
  * @param oneDye all of a batch has to come from one dye lot; else all pieces of a bag have to
  * @param selvages the selvages within that width, and which pieces have to stay between them
+ * @param bySheet it is bought by the sheet: all its sheets are of one size, and there is no roll
  */
 public record ShelfCloth(
         Length width,
@@ -26,7 +28,11 @@ public record ShelfCloth(
         List<Roll> rolls,
         Optional<Length> repeat,
         boolean oneDye,
-        Selvages selvages) {
+        Selvages selvages,
+        boolean bySheet) {
+
+    /** More than any batch takes. */
+    private static final long AS_MANY_AS_NEEDED = 1_000_000;
 
     /**
      * Selvages that some pieces may have inside and others not.
@@ -55,7 +61,24 @@ public record ShelfCloth(
     /** A cloth that may be cut up to its edges. */
     public ShelfCloth(
             Length width, List<ClothPiece> sheets, List<Roll> rolls, Optional<Length> repeat, boolean oneDye) {
-        this(width, sheets, rolls, repeat, oneDye, Selvages.NONE);
+        this(width, sheets, rolls, repeat, oneDye, Selvages.NONE, false);
+    }
+
+    /**
+     * A cloth that is bought by the sheet.
+     *
+     * @param minorEach what a sheet costs, in exact minor units
+     */
+    public static ShelfCloth ofSheets(Extent sheet, BigFraction minorEach) {
+        ClothPiece each = new ClothPiece(ClothLayout.ANY, sheet, AS_MANY_AS_NEEDED, minorEach);
+        return new ShelfCloth(sheet.width(), List.of(each), List.of(), Optional.empty(), false, Selvages.NONE, true);
+    }
+
+    /** What is cut into when nothing that is cut into already gives a piece: a roll that is still whole, or a sheet. */
+    ClothLayout uncut() {
+        return bySheet
+                ? ClothLayout.onSheet(sheets.get(0).extent(), List.of())
+                : ClothLayout.onBolt(width, Length.ZERO, List.of());
     }
 
     public ShelfCloth {
@@ -73,17 +96,17 @@ public record ShelfCloth(
 
     /** This cloth as if any length of another width could be had of it, and no offcuts. */
     public ShelfCloth whole(Length otherWidth) {
-        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, oneDye, selvages);
+        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, oneDye, selvages, false);
     }
 
     /** This cloth with other offcuts and precuts. */
     ShelfCloth withSheets(List<ClothPiece> others) {
-        return new ShelfCloth(width, others, rolls, repeat, oneDye, selvages);
+        return new ShelfCloth(width, others, rolls, repeat, oneDye, selvages, bySheet);
     }
 
     /** This cloth with other rolls. */
     ShelfCloth with(List<Roll> others) {
-        return new ShelfCloth(width, sheets, others, repeat, oneDye, selvages);
+        return new ShelfCloth(width, sheets, others, repeat, oneDye, selvages, bySheet);
     }
 
     /**

@@ -47,6 +47,9 @@ public final class ShelfSearch {
      */
     public static CuttingLayout search(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        if (job.cloth().bySheet()) {
+            return LayoutSearch.search(job, aim, seed, budget, better);
+        }
         if (job.chosen().isEmpty() || aim == Aim.LEAST_CLOTH) {
             return searchFor(job, aim, seed, budget, better);
         }

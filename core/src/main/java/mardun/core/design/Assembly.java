@@ -66,7 +66,13 @@ final class Assembly {
     }
 
     /** A part along the panel and across it, with the words under which it stands in the working. */
-    private record PartSize(Panel.Part part, String name, Quantity along, Optional<Length> across) {}
+    private record PartSize(
+            Panel.Part part, String name, Quantity along, Optional<Length> across, Optional<Quantity> slant) {
+
+        PartSize(Panel.Part part, String name, Quantity along) {
+            this(part, name, along, Optional.empty(), Optional.empty());
+        }
+    }
 
     private Optional<SizedPanel> assembled(Panel panel) {
         String place = "panels." + panel.letter();
@@ -78,13 +84,18 @@ final class Assembly {
         if (join.isEmpty() || parts.size() < panel.parts().size() || parts.isEmpty()) {
             return Optional.empty();
         }
-        Figure<Length> along = along(panel, parts, join.get(), place);
-        Optional<Length> narrowest =
-                parts.stream().flatMap(p -> p.across().stream()).min(Length::compareTo);
-        if (narrowest.isEmpty() || !measures.canBeCut(place, panel.name(), along.value())) {
+        Optional<Length> narrowest = narrowest(parts);
+        if (narrowest.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Seam> seams = seams(parts, narrowest.get());
+        refuseSlantsAtZips(parts, place);
+        Figure<Length> along = along(parts, seams, join.get());
+        if (!measures.canBeCut(place, panel.name(), along.value())) {
             return Optional.empty();
         }
         checkAcross(panel, parts, narrowest.get(), place);
+        checkGathers(panel, parts, narrowest.get(), join.get(), place);
         Figure<Length> across = new Figure<>(
                 narrowest.get(),
                 Working.of("Across its joins a panel measures what its parts do.")
@@ -98,18 +109,17 @@ final class Assembly {
                 width,
                 height,
                 panel.trimTo().flatMap(to -> measures.trimTo(place, to)),
-                zips(parts, join.get()),
+                zips(parts, seams, join.get()),
                 marks.of(place, panel.marks(), extent, Map.of())));
     }
 
     private Optional<PartSize> part(Panel panel, Panel.Part part, String place) {
         if (part.isZip()) {
             return measures.length(place + ".shows", part.shows())
-                    .map(shows -> new PartSize(part, "zip " + part.letter(), shows, Optional.empty()));
+                    .map(shows -> new PartSize(part, "zip " + part.letter(), shows));
         }
         if (part.isTuck()) {
-            return measures.length(place + ".tuck", part.tuck())
-                    .map(depth -> new PartSize(part, "a tuck", depth, Optional.empty()));
+            return measures.length(place + ".tuck", part.tuck()).map(depth -> new PartSize(part, "a tuck", depth));
         }
         if (underWay.contains(part.letter())) {
             findings.refuse(
@@ -128,14 +138,84 @@ final class Assembly {
                     Sentence.of("Choose one of the design's pieces."));
             return Optional.empty();
         }
-        return extent(part.letter()).map(extent -> {
-            boolean down = panel.direction() == Panel.Direction.DOWN;
-            return new PartSize(
-                    part,
-                    part.letter(),
-                    Quantity.of(down ? extent.height() : extent.width()),
-                    Optional.of(down ? extent.width() : extent.height()));
-        });
+        Optional<Quantity> slant =
+                part.slant().isBlank() ? Optional.of(Sewn.NOTHING) : measures.length(place + ".slant", part.slant());
+        return slant.isEmpty()
+                ? Optional.empty()
+                : extent(part.letter()).map(extent -> {
+                    boolean down = panel.direction() == Panel.Direction.DOWN;
+                    return new PartSize(
+                            part,
+                            part.letter(),
+                            Quantity.of(down ? extent.height() : extent.width()),
+                            Optional.of(down ? extent.width() : extent.height()),
+                            slant);
+                });
+    }
+
+    /** What lies flat says how wide the panel is; of gathered parts alone, the narrowest. */
+    private static Optional<Length> narrowest(List<PartSize> parts) {
+        return parts.stream()
+                .filter(part -> !part.part().isGathered())
+                .flatMap(part -> part.across().stream())
+                .min(Length::compareTo)
+                .or(() -> parts.stream().flatMap(part -> part.across().stream()).min(Length::compareTo));
+    }
+
+    /**
+     * A seam between two parts.
+     *
+     * @param allowances how many of the two take one: a zip takes none
+     * @param slant how much further it lies on one side than on the other
+     * @param stretch a slanted seam's allowance, measured along the panel, is as much longer as the seam is
+     */
+    private record Seam(int allowances, Quantity slant, Quantity stretch) {
+
+        static final Seam NONE = new Seam(0, Sewn.NOTHING, Quantity.of(1));
+
+        boolean isSlanted() {
+            return slant.value().signum() != 0;
+        }
+
+        /** Along the panel a slanted seam is as much longer as its slope is than the panel is wide. */
+        Working working(Quantity join) {
+            return Working.of(
+                            "The two parts lie over one another by the slant, and their allowances are taken along the"
+                                    + " panel, where a slanted one is longer by the root of 1 and the slope's square.")
+                    .expression("{slant} + {allowances} × {join} × {stretch}")
+                    .input("slant", "slant of the seam", Value.of(slant))
+                    .input("allowances", "allowances", Value.of((long) allowances))
+                    .input("join", "allowance at a join", Value.of(join))
+                    .input("stretch", "longer along the panel by", Value.of(stretch))
+                    .gives(Value.of(takes(join)));
+        }
+
+        /** What of both parts' lengths isn't seen in the panel's. */
+        Quantity takes(Quantity join) {
+            return join.times(stretch).times(Quantity.of(allowances)).plus(slant);
+        }
+    }
+
+    /** The seam before each part. */
+    private static List<Seam> seams(List<PartSize> parts, Length across) {
+        List<Seam> seams = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            PartSize part = parts.get(i);
+            seams.add(before(parts, i)
+                    .filter(one -> !part.part().isTuck())
+                    .map(one -> seam(one, part, across))
+                    .orElse(Seam.NONE));
+        }
+        return seams;
+    }
+
+    private static Seam seam(PartSize one, PartSize next, Length across) {
+        Quantity slant = one.slant().orElse(Sewn.NOTHING);
+        Quantity rise = slant.dividedBy(Quantity.of(across));
+        return new Seam(
+                allowances(one, next),
+                slant,
+                Quantity.of(1).plus(rise.times(rise)).squareRoot());
     }
 
     /** Two cloths that meet take two allowances, a cloth that meets a zip takes one. */
@@ -151,9 +231,8 @@ final class Assembly {
                 .findFirst();
     }
 
-    private static Figure<Length> along(Panel panel, List<PartSize> parts, Quantity join, String place) {
+    private static Figure<Length> along(List<PartSize> parts, List<Seam> seams, Quantity join) {
         Quantity total = Sewn.NOTHING;
-        int allowances = 0;
         List<String> terms = new ArrayList<>();
         Working.Builder working =
                 Working.of("An assembled panel measures the sum of its parts, less an allowance on each"
@@ -168,22 +247,74 @@ final class Assembly {
                 continue;
             }
             total = total.plus(part.along());
-            allowances += before(parts, i).map(one -> allowances(one, part)).orElse(0);
             terms.add((terms.isEmpty() ? "" : "+ ") + "{" + symbol + "}");
             working.input(symbol, part.part().isZip() ? "what shows of the zip" : part.name(), Value.of(part.along()));
         }
-        total = total.minus(join.times(Quantity.of(allowances)));
+        long straight = seams.stream()
+                .filter(seam -> !seam.isSlanted())
+                .mapToLong(Seam::allowances)
+                .sum();
+        total = total.minus(join.times(Quantity.of(straight)));
+        terms.add("− {allowances} × {join}");
+        working.input("allowances", "allowances at the joins", Value.of(straight))
+                .input("join", "allowance at a join", Value.of(join));
+        for (int i = 0; i < seams.size(); i++) {
+            Seam seam = seams.get(i);
+            if (seam.isSlanted()) {
+                total = total.minus(seam.takes(join));
+                String symbol = "seam " + i;
+                terms.add("− {" + symbol + "}");
+                working.input(symbol, "slanted seam after part " + i, Value.of(seam.takes(join)), seam.working(join));
+            }
+        }
         Length rounded = total.toLength(ShownRounding.UP);
-        Working told = working.input("allowances", "allowances at the joins", Value.of((long) allowances))
-                .input("join", "allowance at a join", Value.of(join))
-                .expression(String.join(" ", terms) + " − {allowances} × {join}")
-                .gives(Value.of(rounded));
-        return new Figure<>(rounded, told);
+        return new Figure<>(rounded, working.expression(String.join(" ", terms)).gives(Value.of(rounded)));
+    }
+
+    /** A zip lies straight across a panel, and after the last part there is no seam. */
+    private void refuseSlantsAtZips(List<PartSize> parts, String place) {
+        List<PartSize> joined =
+                parts.stream().filter(part -> !part.part().isTuck()).toList();
+        for (int i = 0; i < joined.size(); i++) {
+            boolean slants = joined.get(i)
+                    .slant()
+                    .filter(slant -> slant.value().signum() != 0)
+                    .isPresent();
+            boolean meetsCloth =
+                    i + 1 < joined.size() && !joined.get(i + 1).part().isZip();
+            if (slants && !meetsCloth) {
+                findings.refuse(
+                        place + ".parts." + parts.indexOf(joined.get(i)) + ".slant",
+                        Sentence.of(
+                                "A slanted seam joins two cloths, and after part {0} comes none.",
+                                Value.of(joined.get(i).name())),
+                        Sentence.of("Leave its slant empty."));
+            }
+        }
+    }
+
+    private void checkGathers(Panel panel, List<PartSize> parts, Length to, Quantity join, String place) {
+        Quantity ends = join.times(Quantity.of(2));
+        Quantity between = Quantity.of(to).minus(ends);
+        for (int i = 0; i < parts.size(); i++) {
+            PartSize part = parts.get(i);
+            if (part.part().isGathered() && between.value().signum() > 0) {
+                String its = place + ".parts." + i;
+                part.across()
+                        .ifPresent(across -> GatherRatio.check(
+                                findings,
+                                its,
+                                "Part " + part.name() + " of " + panel.name(),
+                                Quantity.of(across).minus(ends),
+                                between));
+            }
+        }
     }
 
     private void checkAcross(Panel panel, List<PartSize> parts, Length narrowest, String place) {
         for (PartSize part : parts) {
             part.across()
+                    .filter(across -> !part.part().isGathered())
                     .filter(a -> a.isLongerThan(narrowest))
                     .ifPresent(wider -> findings.care(
                             Check.JOIN_MATCH,
@@ -198,7 +329,7 @@ final class Assembly {
         }
     }
 
-    private static List<SizedPanel.Interval> zips(List<PartSize> parts, Quantity join) {
+    private static List<SizedPanel.Interval> zips(List<PartSize> parts, List<Seam> seams, Quantity join) {
         List<SizedPanel.Interval> zips = new ArrayList<>();
         Quantity at = Sewn.NOTHING;
         for (int i = 0; i < parts.size(); i++) {
@@ -207,10 +338,7 @@ final class Assembly {
                 at = at.minus(part.along().times(Quantity.of(2)));
                 continue;
             }
-            Optional<PartSize> before = before(parts, i);
-            if (before.isPresent()) {
-                at = at.minus(join.times(Quantity.of(allowances(before.get(), part))));
-            }
+            at = at.minus(seams.get(i).takes(join));
             Quantity end = at.plus(part.along());
             if (part.part().isZip()) {
                 zips.add(new SizedPanel.Interval(

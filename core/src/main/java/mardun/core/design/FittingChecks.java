@@ -17,9 +17,6 @@ import mardun.core.working.Value;
 /** Whether zips, straps and cords fit what they go with. */
 final class FittingChecks {
 
-    private static final double LEAST_GATHERED = 1.2;
-    private static final double MOST_GATHERED = 3;
-
     /** A strap this much narrower than its ring still lies flat in it. */
     private static final Length PLAY_IN_A_RING = Length.of(1, 4, LengthUnit.INCH);
 
@@ -119,7 +116,8 @@ final class FittingChecks {
         String name = sized.nameOf(gather.of()).orElse(gather.of());
         drawn.or(() -> onto)
                 .filter(to -> to.value().signum() > 0)
-                .ifPresent(to -> ratio(name, Quantity.of(cloth.get().width()).minus(ends), to, place));
+                .ifPresent(to -> GatherRatio.check(
+                        findings, place, name, Quantity.of(cloth.get().width()).minus(ends), to));
         if (drawn.isPresent() && onto.isPresent() && !DesignChecks.near(drawn.get(), onto.get())) {
             findings.care(
                     Check.GATHER,
@@ -128,23 +126,6 @@ final class FittingChecks {
                             "The elastic draws {0} to {1}, and it is sewn to {2}.",
                             Value.of(name), Value.of(drawn.get()), Value.of(onto.get())),
                     Sentence.of("Cut the elastic to that width, plus what is caught at each end."));
-        }
-    }
-
-    private void ratio(String name, Quantity cloth, Quantity to, String place) {
-        double ratio = cloth.value().doubleValue() / to.value().doubleValue();
-        if (ratio < LEAST_GATHERED || ratio > MOST_GATHERED) {
-            findings.care(
-                    Check.GATHER,
-                    place,
-                    Sentence.of(
-                            ratio < LEAST_GATHERED
-                                    ? "{0} is {1} between its seams and gathered to {2}: too little for gathers."
-                                    : "{0} is {1} between its seams and gathered to {2}: more than lies flat.",
-                            Value.of(name),
-                            Value.of(cloth),
-                            Value.of(to)),
-                    Sentence.of("From 1.2 to 3 times as wide it gathers well."));
         }
     }
 

@@ -26,22 +26,37 @@ public record Panel(
         ACROSS
     }
 
+    /** How a part lies across its panel. */
+    public enum Hang {
+        FLAT,
+        GATHERED
+    }
+
     /**
      * A piece, another panel, a zip that is seen, or a tuck that is laid there.
      *
      * @param letter of the piece, the panel or the zip; empty for a tuck
      * @param shows formula of what shows of a zip; empty for anything else
      * @param tuck formula of the depth of a tuck or a pleat, which takes twice that; empty for anything else
+     * @param hang whether it lies flat across the panel or is gathered to what the others measure
+     * @param slant formula of how much further its seam with the next part lies on one side than on the other; empty for a
+     *     seam straight across
      */
-    public record Part(String letter, String shows, String tuck) {
+    public record Part(String letter, String shows, String tuck, Hang hang, String slant) {
 
-        /** Designs that were stored before panels had tucks say nothing about them. */
+        /** Designs that were stored before panels had tucks, gathers and slanted seams say nothing about them. */
         public Part {
             tuck = tuck == null ? "" : tuck;
+            hang = hang == null ? Hang.FLAT : hang;
+            slant = slant == null ? "" : slant;
         }
 
         public Part(String letter, String shows) {
-            this(letter, shows, "");
+            this(letter, shows, "", Hang.FLAT, "");
+        }
+
+        boolean isGathered() {
+            return hang == Hang.GATHERED;
         }
 
         boolean isTuck() {

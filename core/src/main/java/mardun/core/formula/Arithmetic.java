@@ -1,8 +1,6 @@
 package mardun.core.formula;
 
 import java.math.BigDecimal;
-import java.math.BigInteger;
-import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
@@ -135,16 +133,7 @@ public enum Arithmetic {
         if (area.value().signum() < 0) {
             throw new FormulaException("takes the root of less than nothing");
         }
-        Dimension dimension = area.dimension() == Dimension.AREA ? Dimension.LENGTH : Dimension.NUMBER;
-        BigInteger top = area.value().getNumerator();
-        BigInteger bottom = area.value().getDenominator();
-        BigInteger[] wholeTop = top.sqrtAndRemainder();
-        BigInteger[] wholeBottom = bottom.sqrtAndRemainder();
-        if (wholeTop[1].signum() == 0 && wholeBottom[1].signum() == 0) {
-            return new Quantity(BigFraction.of(wholeTop[0], wholeBottom[0]), dimension);
-        }
-        BigDecimal exact = new BigDecimal(top).divide(new BigDecimal(bottom), MathContext.DECIMAL128);
-        return new Quantity(Quantity.of(exact.sqrt(MathContext.DECIMAL128)).value(), dimension);
+        return area.squareRoot();
     }
 
     private Quantity ofAngle(Quantity angle, DoubleUnaryOperator function) {

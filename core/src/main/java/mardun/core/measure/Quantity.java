@@ -2,6 +2,7 @@ package mardun.core.measure;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.math.MathContext;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
@@ -99,6 +100,27 @@ public record Quantity(BigFraction value, Dimension dimension) {
                     "divides " + dimension.words() + " by " + other.dimension.words() + ", which measures nothing");
         }
         return new Quantity(quotient, Dimension.ofPower(power));
+    }
+
+    /**
+     * The side of a square of this area, or the root of a number: exact where it is a fraction, else to 34 digits.
+     *
+     * @throws DimensionException if it is neither, or less than nothing
+     */
+    public Quantity squareRoot() {
+        boolean isArea = dimension == Dimension.AREA;
+        if ((!isArea && dimension != Dimension.NUMBER) || value.signum() < 0) {
+            throw new DimensionException("takes the root of " + dimension.words() + " that has none");
+        }
+        Dimension its = isArea ? Dimension.LENGTH : Dimension.NUMBER;
+        BigInteger[] top = value.getNumerator().sqrtAndRemainder();
+        BigInteger[] bottom = value.getDenominator().sqrtAndRemainder();
+        if (top[1].signum() == 0 && bottom[1].signum() == 0) {
+            return new Quantity(BigFraction.of(top[0], bottom[0]), its);
+        }
+        BigDecimal exact = new BigDecimal(value.getNumerator())
+                .divide(new BigDecimal(value.getDenominator()), MathContext.DECIMAL128);
+        return new Quantity(of(exact.sqrt(MathContext.DECIMAL128)).value(), its);
     }
 
     /** The order of two values of the same dimension. */

@@ -213,7 +213,7 @@ class CuttingSheetTest {
         CutPiece kind = pieces(plan(UNITS, outer, Map.of()), outer).get(0);
         CuttingLayout more = sheet.layout();
         for (int i = 0; i < 6; i++) {
-            more = Recut.with(more, List.of(Recut.of(more, kind, whole(in("43")), in("1/4"))), in("43"));
+            more = Recut.with(more, List.of(Recut.of(more, kind, whole(in("43")), in("1/4"))), whole(in("43")));
         }
         CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), CuttingBill.Back.NOTHING);
         assertThat(outer(plan(UNITS, outer, Map.of("outer", again))).sheet()).contains(again);

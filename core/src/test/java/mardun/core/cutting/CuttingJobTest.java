@@ -165,10 +165,10 @@ class CuttingJobTest {
         CuttingLayout layout = new CuttingLayout(List.of(cloth));
         Recut first = Recut.of(layout, kind, ShelfCloth.endless(in("43"), List.of()), in("1/4"));
         assertThat(first.piece().x()).isEqualTo(in("20"));
-        CuttingLayout two = Recut.with(layout, List.of(first), in("43"));
+        CuttingLayout two = Recut.with(layout, List.of(first), ShelfCloth.endless(in("43"), List.of()));
         assertThat(two.boltLength()).isEqualTo(in("12"));
         Recut second = Recut.of(two, kind, ShelfCloth.endless(in("43"), List.of()), in("1/4"));
-        CuttingLayout three = Recut.with(two, List.of(second), in("43"));
+        CuttingLayout three = Recut.with(two, List.of(second), ShelfCloth.endless(in("43"), List.of()));
         assertThat(three.boltLength()).isEqualTo(in("24"));
         assertThat(LayoutCheck.flaws(three, Cutting.job(in("43"), List.of(kind.times(3)))))
                 .isEmpty();

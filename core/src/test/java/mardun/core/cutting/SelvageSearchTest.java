@@ -29,7 +29,7 @@ class SelvageSearchTest {
 
     private static ShelfCloth cloth(Set<String> between) {
         return new ShelfCloth(
-                in("43"), List.of(), List.of(), Optional.empty(), false, new Selvages(in("1/2"), between));
+                in("43"), List.of(), List.of(), Optional.empty(), false, new Selvages(in("1/2"), between), false);
     }
 
     private static CuttingLayout search(CuttingJob job, Aim aim) {
@@ -88,7 +88,7 @@ class SelvageSearchTest {
         CuttingJob job = job(piece("A", "10", 1), piece("B", "10", 1));
         CuttingLayout layout = search(job, Aim.MONEY);
         Recut again = Recut.of(layout, piece("B", "10", 1), job.cloth(), Length.ZERO);
-        CuttingLayout more = Recut.with(layout, List.of(again), job.width());
+        CuttingLayout more = Recut.with(layout, List.of(again), job.cloth());
         CuttingJob two = job(piece("A", "10", 1), piece("B", "10", 2));
         assertThat(LayoutCheck.flaws(more, two)).isEmpty();
         Recut wide = Recut.of(layout, piece("C", "42", 1), job.cloth(), Length.ZERO);

@@ -128,12 +128,65 @@ class AssemblyTest {
     @Test
     void aTuckTakesTwiceItsDepthAndIsJoinedToNothing() {
         Panel plain = panel("P", Panel.Direction.DOWN, YOKE, ZIP, BODY);
-        Panel tucked = panel("P", Panel.Direction.DOWN, YOKE, new Part("", "", "1/2 in"), ZIP, BODY);
+        Panel tucked =
+                panel("P", Panel.Direction.DOWN, YOKE, new Part("", "", "1/2 in", Panel.Hang.FLAT, ""), ZIP, BODY);
         SizedPanel without = sized(twoParts().panels(plain)).panels().get(0);
         SizedPanel with = sized(twoParts().panels(tucked)).panels().get(0);
         assertThat(without.height().value().minus(with.height().value())).isEqualTo(in("1"));
         assertThat(without.zips().get(0).from().minus(with.zips().get(0).from()))
                 .isEqualTo(in("1"));
         assertThat(with.width().value()).isEqualTo(without.width().value());
+    }
+
+    private static DesignMaker with(String bodyWidth) {
+        return DesignMaker.empty()
+                .pieces(
+                        Piece.of("A", "Yoke", Role.OUTER, "outer", "1", "10 1/2 in", "3 in"),
+                        Piece.of("B", "Skirt", Role.OUTER, "outer", "1", bodyWidth, "6 in"));
+    }
+
+    @Test
+    void aGatheredPartTakesTheWidthOfWhatItIsSewnTo() {
+        Part gathered = new Part("B", "", "", Panel.Hang.GATHERED, "");
+        SizedDesign skirt = sized(with("21 in").panels(panel("P", Panel.Direction.DOWN, YOKE, gathered)));
+        assertThat(skirt.findings()).isEmpty();
+        assertThat(skirt.extent("P")).contains(extent("10 1/2 x 8 1/2"));
+        assertThat(sized(with("11 in").panels(panel("P", Panel.Direction.DOWN, YOKE, gathered)))
+                        .findings())
+                .singleElement()
+                .matches(finding -> finding.check().equals(Optional.of(Check.GATHER)))
+                .matches(finding -> finding.place().equals("panels.P.parts.1"));
+        assertThat(sized(with("21 in").panels(panel("P", Panel.Direction.DOWN, YOKE, BODY)))
+                        .findings())
+                .singleElement()
+                .matches(finding -> finding.check().equals(Optional.of(Check.JOIN_MATCH)));
+    }
+
+    /** 7 1/2 over a width of 10 is a slope of 3/4, along which an allowance is 5/4 as long. */
+    @Test
+    void aSlantedSeamTakesItsSlantAndLongerAllowances() {
+        DesignMaker parts = DesignMaker.empty()
+                .pieces(
+                        Piece.of("A", "Upper", Role.OUTER, "outer", "1", "10 in", "9 in"),
+                        Piece.of("B", "Lower", Role.OUTER, "outer", "1", "10 in", "9 in"));
+        Panel slanted =
+                panel("P", Panel.Direction.DOWN, new Part("A", "", "", Panel.Hang.FLAT, "7 1/2 in"), new Part("B", ""));
+        SizedDesign sized = sized(parts.panels(slanted));
+        assertThat(sized.findings()).isEmpty();
+        assertThat(sized.extent("P")).contains(extent("10 x 9 7/8"));
+    }
+
+    @Test
+    void aSlantedSeamJoinsTwoCloths() {
+        Part slanted = new Part("A", "", "", Panel.Hang.FLAT, "1 in");
+        assertThat(sized(twoParts().panels(panel("P", Panel.Direction.DOWN, slanted, ZIP, BODY)))
+                        .findings())
+                .singleElement()
+                .matches(Finding::isRefused)
+                .matches(finding -> finding.place().equals("panels.P.parts.0.slant"));
+        assertThat(sized(twoParts().panels(panel("P", Panel.Direction.DOWN, BODY, slanted)))
+                        .findings())
+                .singleElement()
+                .matches(finding -> finding.place().equals("panels.P.parts.1.slant"));
     }
 }
