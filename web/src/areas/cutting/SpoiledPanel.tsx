@@ -44,7 +44,8 @@ export function SpoiledPanel({
         }}
       >
         <p className="text-soft">
-          It is cut once more from the smallest rest that holds it, or else from the roll.
+          It is cut once more from the smallest rest that holds it, or else from{' '}
+          {cloth.bySheet ? 'another sheet' : 'the roll'}.
         </p>
         <SelectField label="Which piece" value={letter} onChange={(event) => setLetter(event.target.value)}>
           {cloth.pieces.map((kind) => (

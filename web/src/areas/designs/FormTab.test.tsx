@@ -77,6 +77,8 @@ describe('how a bag comes together', () => {
       { letter: 'Z', shows: '1 cm', tuck: '', hang: 'FLAT', slant: '' },
     ]);
     expect(screen.queryByLabelText('Part 2 is gathered')).toBeNull();
+    expect(screen.queryByLabelText('Seam after part 1 slants by')).toBeNull();
+    await userEvent.selectOptions(screen.getByLabelText('Part 2'), 'B · Body');
     await userEvent.click(screen.getByLabelText('Part 1 is gathered'));
     await userEvent.type(screen.getByLabelText('Seam after part 1 slants by'), '3 cm');
     expect(current.document.panels[0]?.parts[0]).toMatchObject({ hang: 'GATHERED', slant: '3 cm' });

@@ -143,6 +143,7 @@ function PanelEditor({
   const sized = shown?.panels.find((p) => p.letter === panel.letter);
   const place = `panels.${panel.letter}`;
   const isZip = (letter: string) => document.trims.some((trim) => trim.letter === letter);
+  const isCloth = (letter?: string) => !!letter && !isZip(letter);
   return (
     <div className="mb-3 rounded border border-line p-3">
       <div className="grid grid-cols-[70px_1fr_1fr_1fr_auto] items-end gap-2">
@@ -222,7 +223,7 @@ function PanelEditor({
                     onChange({ parts: replaced(panel.parts, j, { hang: gathered ? 'GATHERED' : 'FLAT' }) })
                   }
                 />
-                {j + 1 < panel.parts.length && (
+                {(part.slant || isCloth(panel.parts[j + 1]?.letter)) && (
                   <div className="w-[130px]">
                     <FormulaField
                       label={`Seam after part ${j + 1} slants by`}

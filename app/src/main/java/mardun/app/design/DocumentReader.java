@@ -103,6 +103,7 @@ final class DocumentReader {
                 document.measurements(),
                 form(document.form()),
                 wished(document.form()),
+                liningSeam(document.form()),
                 document.pieces().stream().map(DocumentReader::piece).toList(),
                 document.panels().stream().map(DocumentReader::panel).toList(),
                 document.trims(),
@@ -242,6 +243,12 @@ final class DocumentReader {
                         get.apply(FormMeasure.HEIGHT),
                         get.apply(FormMeasure.DEPTH));
         };
+    }
+
+    private static String liningSeam(FormRow row) {
+        return row.kind().measures().contains(FormMeasure.LINING_SEAM)
+                ? row.measures().getOrDefault(FormMeasure.LINING_SEAM.key(), "")
+                : "";
     }
 
     private static Wished wished(FormRow row) {

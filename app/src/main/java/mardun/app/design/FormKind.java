@@ -15,6 +15,7 @@ public enum FormKind {
             FormMeasure.BOXING,
             FormMeasure.ZIP_SHOWS,
             FormMeasure.RIM_BAND,
+            FormMeasure.LINING_SEAM,
             FormMeasure.WISHED_WIDTH,
             FormMeasure.WISHED_HEIGHT),
     FOLDED_SIDES(
@@ -24,6 +25,7 @@ public enum FormKind {
             FormMeasure.TOP,
             FormMeasure.END,
             FormMeasure.ZIP_SHOWS,
+            FormMeasure.LINING_SEAM,
             FormMeasure.WISHED_WIDTH,
             FormMeasure.WISHED_HEIGHT),
     GUSSETED(
@@ -33,6 +35,7 @@ public enum FormKind {
             FormMeasure.TOP,
             FormMeasure.END,
             FormMeasure.RADIUS,
+            FormMeasure.LINING_SEAM,
             FormMeasure.WISHED_WIDTH,
             FormMeasure.WISHED_HEIGHT),
     ROUND(
@@ -41,6 +44,7 @@ public enum FormKind {
             FormMeasure.SIDE,
             FormMeasure.TOP,
             FormMeasure.BASE,
+            FormMeasure.LINING_SEAM,
             FormMeasure.WISHED_WIDTH,
             FormMeasure.WISHED_HEIGHT),
     FREE("anything else: its measures are formulas", "", FormMeasure.WIDTH, FormMeasure.HEIGHT, FormMeasure.DEPTH);

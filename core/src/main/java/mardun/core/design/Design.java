@@ -12,6 +12,7 @@ import mardun.core.material.ClothKind;
  *
  * @param sizes the names of the sizes, smallest first; at least one
  * @param wished what the bag is meant to measure
+ * @param liningSeam formula of the lining's side, base and end seams; empty where they are sewn like the outer's
  * @param forChildren it is meant for children
  * @param setAside findings that the maker looked at and set aside
  */
@@ -21,6 +22,7 @@ public record Design(
         List<Measurement> measurements,
         BagForm form,
         Wished wished,
+        String liningSeam,
         List<Piece> pieces,
         List<Panel> panels,
         List<TrimNeed> trims,
@@ -74,6 +76,7 @@ public record Design(
                 measurements,
                 form,
                 wished,
+                liningSeam,
                 pieces,
                 panels,
                 trims,

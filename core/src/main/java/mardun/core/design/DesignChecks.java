@@ -380,6 +380,10 @@ final class DesignChecks {
         Quantity width = Quantity.of(lining.get().width());
         Quantity height = Quantity.of(lining.get().height())
                 .minus(sewn.get(FormMeasure.RIM_BAND).times(Quantity.of(2)));
+        if (sewn.has(FormMeasure.LINING_SEAM)) {
+            liningWithItsOwnSeams(sewn, outer.get(), width, height);
+            return;
+        }
         boolean alike = width.equals(Quantity.of(outer.get().width()))
                 && height.equals(Quantity.of(outer.get().height()));
         if (!alike) {
@@ -394,8 +398,47 @@ final class DesignChecks {
                                     Value.of(outer.get().width()),
                                     Value.of(outer.get().height()))
                             : finishedOtherwise(sewn, width, height),
-                    Sentence.of("Cut both panels alike, unless the lining's seams are sewn wider."));
+                    Sentence.of("Cut both panels alike, or say how wide the lining's seams are sewn."));
         }
+    }
+
+    /**
+     * A lining that is sewn with wider seams than the outer is cut like it, so that it sits inside without creases, or larger by
+     * as much as its seams are wider, so that it fills the outer; or between the two.
+     */
+    private void liningWithItsOwnSeams(Sewn sewn, Extent outer, Quantity width, Quantity height) {
+        Quantity seam = sewn.get(FormMeasure.LINING_SEAM);
+        Quantity sides =
+                seam.minus(sewn.first(FormMeasure.SIDE, FormMeasure.END).orElse(seam));
+        boolean isRound = design.form() instanceof GussetedBag;
+        Quantity bottom =
+                seam.minus((isRound ? sewn.first(FormMeasure.SIDE) : sewn.first(FormMeasure.BASE)).orElse(seam));
+        Quantity alikeWide = Quantity.of(outer.width());
+        Quantity alikeHigh = Quantity.of(outer.height());
+        Quantity fullWide = alikeWide.plus(sides.times(Quantity.of(2)));
+        Quantity fullHigh = alikeHigh.plus(bottom);
+        if (!isBetween(width, alikeWide, fullWide) || !isBetween(height, alikeHigh, fullHigh)) {
+            findings.care(
+                    Check.PANELS_MATCH,
+                    "form.lining",
+                    Sentence.of(
+                            "With seams of {0} the lining is cut from {1} × {2} to {3} × {4}, and here it is {5} × {6}.",
+                            Value.of(seam),
+                            Value.of(alikeWide),
+                            Value.of(alikeHigh),
+                            Value.of(fullWide),
+                            Value.of(fullHigh),
+                            Value.of(width),
+                            Value.of(height)),
+                    Sentence.of("Cut it like the outer, or larger by as much as its seams are wider."));
+        }
+    }
+
+    private static boolean isBetween(Quantity one, Quantity end, Quantity otherEnd) {
+        boolean inOrder = end.compare(otherEnd) <= 0;
+        Quantity least = inOrder ? end : otherEnd;
+        Quantity most = inOrder ? otherEnd : end;
+        return (one.compare(least) >= 0 || near(one, least)) && (one.compare(most) <= 0 || near(one, most));
     }
 
     /** Corners that are cut out of outer and lining by hand must be alike, or one is deeper than the other. */

@@ -14,6 +14,8 @@ public enum FormMeasure {
     RADIUS("radius", "radius of the corners", false),
     WIDTH("width", "width", false),
     HEIGHT("height", "height", false),
+    /** Where the lining's seams are sewn wider than the outer's, so that it sits inside without creases. */
+    LINING_SEAM("liningSeam", "seams of the lining, if they are wider", false),
     /** What the finished bag is meant to measure; nothing is sewn with it. */
     WISHED_WIDTH("wishedWidth", "wished width", false),
     WISHED_HEIGHT("wishedHeight", "wished height", false),

@@ -3,6 +3,7 @@ package mardun.core.design;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 
@@ -35,6 +36,14 @@ public record Sewn(Quantity width, Quantity height, Optional<Sides> other, Map<F
         changed.putAll(measures);
         changed.put(measure, value);
         return new Sewn(width, height, other, changed);
+    }
+
+    /** The first of these that takes something. */
+    Optional<Quantity> first(FormMeasure... some) {
+        return Stream.of(some)
+                .map(this::get)
+                .filter(one -> one.value().signum() > 0)
+                .findFirst();
     }
 
     Sewn cut(Quantity newWidth, Quantity newHeight) {

@@ -280,6 +280,10 @@ public final class Sizing {
             value.ifPresent(v -> worked.put(measure.getKey(), v));
             complete &= value.isPresent();
         }
+        if (!design.liningSeam().isBlank()) {
+            measures.length("form." + FormMeasure.LINING_SEAM.key(), design.liningSeam())
+                    .ifPresent(seam -> worked.put(FormMeasure.LINING_SEAM, seam));
+        }
         return complete ? Optional.of(worked) : Optional.empty();
     }
 

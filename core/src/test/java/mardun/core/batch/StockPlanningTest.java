@@ -145,6 +145,7 @@ class StockPlanningTest {
                 pouch.measurements(),
                 pouch.form(),
                 pouch.wished(),
+                pouch.liningSeam(),
                 pouch.pieces(),
                 pouch.panels(),
                 pouch.trims(),

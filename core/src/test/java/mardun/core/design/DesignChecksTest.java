@@ -387,6 +387,26 @@ class DesignChecksTest {
         assertThat(only(Check.PANELS_MATCH, pouch().form(rolled)).place()).isEqualTo("form.lining");
     }
 
+    /** Cut alike it sits inside without creases, cut as much larger as its seams are wider it fills the outer. */
+    @ParameterizedTest
+    @CsvSource({
+        "seam + 1/8 in, 0 in,     true",
+        "seam + 1/8 in, 1/4 in,   true",
+        "seam + 1/8 in, 1/8 in,   true",
+        "seam + 1/8 in, 1/2 in,   false",
+        "seam + 1/8 in, 0 in - 1/4 in, false",
+        "'',            1/4 in,   false"
+    })
+    void aLiningMayBeSewnWithWiderSeams(String seam, String wider, boolean fits) {
+        DesignMaker maker = pouch().liningSeam(seam)
+                .piece("B", p -> DesignMaker.sized(p, "(" + p.width() + ") + " + wider, p.height()));
+        if (fits) {
+            nothing(maker);
+        } else {
+            assertThat(only(Check.PANELS_MATCH, maker).place()).isEqualTo("form.lining");
+        }
+    }
+
     @ParameterizedTest
     @CsvSource({"9 in, 6 in", "10 1/2 in, ''", "10 17/32 in, ''"})
     void whatIsWishedIsWhatThePiecesMake(String panel, String comesOut) {

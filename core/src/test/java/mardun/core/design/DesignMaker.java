@@ -33,6 +33,7 @@ public final class DesignMaker {
     private List<String> sizes = List.of("one size");
     private BagForm form = new FreeForm(Optional.empty(), Optional.empty(), "10 in", "8 in", "");
     private Wished wished = Wished.NOTHING;
+    private String liningSeam = "";
     private boolean forChildren;
 
     public static DesignMaker empty() {
@@ -45,6 +46,7 @@ public final class DesignMaker {
         maker.sizes = design.sizes();
         maker.form = design.form();
         maker.wished = design.wished();
+        maker.liningSeam = design.liningSeam();
         maker.forChildren = design.forChildren();
         maker.measurements.addAll(design.measurements());
         maker.pieces.addAll(design.pieces());
@@ -149,6 +151,11 @@ public final class DesignMaker {
         return this;
     }
 
+    public DesignMaker liningSeam(String formula) {
+        liningSeam = formula;
+        return this;
+    }
+
     public DesignMaker wished(String width, String height) {
         wished = new Wished(width, height);
         return this;
@@ -166,6 +173,7 @@ public final class DesignMaker {
                 measurements,
                 form,
                 wished,
+                liningSeam,
                 pieces,
                 panels,
                 trims,
