@@ -95,10 +95,13 @@ class TroubleTest {
         press(page, "Enter all of it");
         assertThat(page.getByText(Pattern.compile("Entering line [1-9][0-9]* of " + MOVEMENTS)))
                 .isVisible();
+        String shown = markOfABatch(page);
         app.kill();
         app.start();
 
+        // What was shown before the cut can still be confirmed after it.
         page.navigate(app.url("/materials/files"));
+        assertThat(markOfABatch(page)).isEqualTo(shown);
         Locator brokenOff = page.getByText("a file was broken off");
         assertThat(brokenOff).isVisible();
         Matcher entered = Pattern.compile("the first (\\d+) are entered").matcher(brokenOff.innerText());
@@ -118,6 +121,10 @@ class TroubleTest {
     /** What is left of 5000 beads when so many lines are in, the first of which brought them. */
     private static String left(int lines) {
         return Integer.toString(5000 - (lines - 1));
+    }
+
+    private static String markOfABatch(Page page) {
+        return (String) page.evaluate("async () => (await (await fetch('/api/batches/5')).json()).sheet.mark");
     }
 
     private static void bring(Page page, String list, String csv) {

@@ -21,6 +21,7 @@ import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
+import mardun.app.request.Fingerprint;
 import mardun.app.settings.Settings;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlanner;
@@ -85,7 +86,7 @@ class BatchPlans {
 
         /** Tells this state of the plan from another that takes or leaves something else. */
         String mark() {
-            return Integer.toHexString(plan.needs().stream()
+            return Fingerprint.of(plan.needs().stream()
                     .map(need -> List.of(
                             need.supply().key(),
                             need.part(),
@@ -94,7 +95,7 @@ class BatchPlans {
                             need.left(),
                             need.takenOfRolls()))
                     .toList()
-                    .hashCode());
+                    .toString());
         }
     }
 

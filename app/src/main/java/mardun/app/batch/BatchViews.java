@@ -67,7 +67,7 @@ public final class BatchViews {
      */
     public record StageForm(
             long version,
-            @Nullable @Size(max = 20) String mark,
+            @Nullable @Size(max = 40) String mark,
             @NotNull @Size(max = 300) String reason,
             @NotNull String goodUnits,
             @Nullable @Size(max = 100) List<@NotNull @Valid KeepForm> keep) {}

@@ -10,7 +10,14 @@ public final class Fingerprint {
 
     private static final int BYTES = 16;
 
+    private static final byte[] NOTHING = {};
+
     private Fingerprint() {}
+
+    /** The same for words alone. */
+    public static String of(String words) {
+        return of(words, NOTHING);
+    }
 
     /** 32 characters; of other words or other bytes there are others. */
     public static String of(String words, byte[] bytes) {

@@ -17,8 +17,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class OnceOnly {
 
-    private static final byte[] NOTHING_ELSE = {};
-
     private final HandledRequestRepository handled;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -43,7 +41,7 @@ public class OnceOnly {
      *     of the two was meant
      */
     public long make(UUID requestId, String what, Record form, LongSupplier making) {
-        String mark = Fingerprint.of(what + " " + form, NOTHING_ELSE);
+        String mark = Fingerprint.of(what + " " + form);
         Turn turn = turns.compute(requestId, (id, before) -> {
             Turn mine = before == null ? new Turn() : before;
             mine.waiting++;
