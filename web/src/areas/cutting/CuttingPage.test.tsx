@@ -200,7 +200,7 @@ describe('the cutting sheet', () => {
     expect(await screen.findByText('2 of Felt sheets are missing.')).toBeVisible();
     const facts = screen.getByRole('region', { name: 'What it takes' });
     expect(facts).toHaveTextContent('over the least possible; 1 sheet1.4 %');
-    expect(facts).toHaveTextContent('of a sheet is booked back; enter by hand what you keep');
+    expect(facts).toHaveTextContent('of a sheet is booked back');
     expect(screen.getByRole('button', { name: /least money/ })).toHaveTextContent('7 sheets, 12 min');
     expect(screen.queryByRole('form', { name: 'What if' })).toBeNull();
   });

@@ -488,7 +488,7 @@ function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['Pi
                 ? `goes back on the shelf, worth ${bill.goesBack.amount}`
                 : bill.overSheets === undefined
                   ? 'large enough goes back on the shelf'
-                  : 'of a sheet is booked back; enter by hand what you keep'
+                  : 'of a sheet is booked back'
           }
         />
       </dl>

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.construction.BaseEdge;
+import mardun.core.construction.SideEdge;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
@@ -175,7 +176,6 @@ final class MarkChecks {
     /** What boxing takes of a panel: at each bottom corner half the depth beyond the stitch lines. */
     private List<Area> corners(Extent extent) {
         if (!(design.form() instanceof BoxedBag bag)
-                || bag.sides().isRound()
                 || sized.corner().isEmpty()
                 || sized.sewn().isEmpty()) {
             return List.of();
@@ -185,6 +185,9 @@ final class MarkChecks {
         Length across = half.plus(sewn.get(FormMeasure.SIDE)).toLength(ShownRounding.UP);
         Length along = half.plus(sewn.get(FormMeasure.BASE)).toLength(ShownRounding.UP);
         Length right = extent.width().minus(across);
+        if (bag.sides().isRound()) {
+            return cornersRound(bag.sides(), extent, sewn, along);
+        }
         if (bag.base() == BaseEdge.FOLD) {
             Length middle = new Length(extent.height().nanometres() / 2);
             return List.of(
@@ -197,6 +200,36 @@ final class MarkChecks {
                 new Area(right, top, extent.width(), extent.height()));
     }
 
+    private static Sentence clearOf(Area corner) {
+        Value fromBase = Value.of(corner.bottom().minus(corner.top()));
+        return corner.left().isPositive()
+                ? Sentence.of(
+                        "Move it up, clear of the corner: {0} from the base, or away from the bag's side.", fromBase)
+                : Sentence.of(
+                        "Move it up or in, clear of the corner: {0} from the side or {1} from the base.",
+                        Value.of(corner.right()), fromBase);
+    }
+
+    /** One piece that goes round has its corners where the bag's sides come to lie: at a fold, or on both edges of a seam. */
+    private static List<Area> cornersRound(SideEdge sides, Extent extent, Sewn sewn, Length along) {
+        Quantity half = sewn.get(FormMeasure.DEPTH).dividedBy(Quantity.of(2));
+        Quantity seam = sewn.get(FormMeasure.SIDE);
+        Quantity round = Quantity.of(extent.width()).minus(seam.times(Quantity.of(2)));
+        List<Quantity> at = sides == SideEdge.ONE_FOLD
+                ? List.of(seam, seam.plus(round.dividedBy(Quantity.of(2))), seam.plus(round))
+                : List.of(
+                        seam.plus(round.dividedBy(Quantity.of(4))),
+                        seam.plus(round.times(Quantity.of(3)).dividedBy(Quantity.of(4))));
+        Length top = extent.height().minus(along);
+        return at.stream()
+                .map(side -> new Area(
+                        side.minus(half).toLength(ShownRounding.DOWN),
+                        top,
+                        side.plus(half).toLength(ShownRounding.UP),
+                        extent.height()))
+                .toList();
+    }
+
     private void pocket(SizedMark mark, String name, String place, List<Area> corners, List<Area> zips) {
         Area pocket = pocketOf(mark);
         if (corners.stream().anyMatch(pocket::overlaps)) {
@@ -204,11 +237,7 @@ final class MarkChecks {
                     Check.POCKET_CLEAR,
                     place,
                     Sentence.of("“" + mark.mark().label() + "” on " + name + " lies under a boxed corner."),
-                    Sentence.of(
-                            "Move it up or in, clear of the corner: {0} from the side or {1} from the base.",
-                            Value.of(corners.get(0).right()),
-                            Value.of(
-                                    corners.get(0).bottom().minus(corners.get(0).top()))));
+                    clearOf(corners.get(0)));
         }
         if (zips.stream().anyMatch(pocket::overlaps)) {
             findings.care(

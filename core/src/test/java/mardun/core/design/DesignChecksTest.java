@@ -199,6 +199,44 @@ class DesignChecksTest {
                 .isEqualTo(clear);
     }
 
+    /** 22 in between the seams: folded at 11 1/2 in, or with its sides at 6 and 17 in; boxing takes 1 1/2 in beside each. */
+    @ParameterizedTest
+    @CsvSource({
+        "11 in, 9 in, ONE_FOLD,  false",
+        "4 in,  9 in, ONE_FOLD,  true",
+        "11 in, 7 in, ONE_FOLD,  true",
+        "1 in,  9 in, ONE_FOLD,  false",
+        "5 in,  9 in, BACK_SEAM, false",
+        "1 in,  9 in, BACK_SEAM, true",
+        "16 in, 9 in, BACK_SEAM, false",
+        "11 in, 9 in, BACK_SEAM, true"
+    })
+    void aPocketUnderACornerOfOnePiece(String across, String bottom, SideEdge sides, boolean clear) {
+        Mark pocket = Mark.at(Mark.Kind.POCKET, "Card pocket", From.RAW, across, "3 in")
+                .sized("2 in", bottom + " - 3 in");
+        BoxedBag bag = new BoxedBag(
+                BoxingSchool.CUT_BEFORE_SEWING,
+                BaseEdge.SEAM,
+                Optional.of("A"),
+                Optional.empty(),
+                "3 in",
+                "1/2 in",
+                "1/2 in",
+                "1/2 in",
+                "1/2 in",
+                "",
+                "",
+                Optional.empty(),
+                sides);
+        DesignMaker maker = DesignMaker.empty()
+                .form(bag)
+                .pieces(DesignMaker.boxed(Piece.of("A", "Round", Role.OUTER, "outer", "1", "23 in", "10 in"), false))
+                .piece("A", p -> marked(p, pocket));
+        assertThat(Sizing.of(maker.make(), 0).findings().stream()
+                        .noneMatch(f -> f.check().equals(Optional.of(Check.POCKET_CLEAR))))
+                .isEqualTo(clear);
+    }
+
     @Test
     void aPocketAcrossAZip() {
         Panel face = new Panel(
