@@ -27,7 +27,7 @@ function Frame({
       {children}
       <div
         id={`${id}-says`}
-        className={`text-[13px] ${error ? 'text-madder' : 'text-soft'}`}
+        className={`text-[13px] not-empty:mt-1.5 ${error ? 'text-madder' : 'text-soft'}`}
         aria-live="polite"
       >
         {error ?? hint}

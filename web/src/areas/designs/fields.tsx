@@ -51,7 +51,7 @@ export function FormulaField({
       <div
         id={`${id}-says`}
         aria-live="polite"
-        className={`text-[13px] ${finding ? 'text-madder' : 'text-soft'}`}
+        className={`text-[13px] not-empty:mt-1.5 ${finding ? 'text-madder' : 'text-soft'}`}
       >
         {finding?.sentence ?? hint}
       </div>

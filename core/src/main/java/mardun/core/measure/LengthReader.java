@@ -175,7 +175,7 @@ public final class LengthReader {
             before = unit;
         }
         if (sum.compareTo(LONGEST.exact()) > 0) {
-            throw new MeasureException(shown, "is longer than ten kilometres", "Check the unit; " + EXAMPLES);
+            throw new MeasureException(shown, "is longer than ten kilometres", "Check the unit. " + EXAMPLES);
         }
         return sum;
     }
