@@ -111,7 +111,9 @@ describe('lists in and out', () => {
     brokenOff = [{ mark: 'ab12', list: 'shops', linesIn: 400, total: 800, on: '2026-11-27' }];
     const sent = server(job({}));
     rendered(<FilesPage />);
-    expect(await screen.findByText(/Of its 800 lines the first 400 are entered/)).toBeVisible();
+    expect(
+      await screen.findByText(/broken off on 27 Nov 2026. Of its 800 lines the first 400 are entered/),
+    ).toBeVisible();
     brokenOff = [];
     await userEvent.click(screen.getByRole('button', { name: 'Leave it at that' }));
     expect(sent).toContain('DELETE /api/imports/broken-off/ab12');

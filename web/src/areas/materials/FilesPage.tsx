@@ -4,6 +4,7 @@ import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
+import { fullDay } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 
@@ -101,28 +102,39 @@ export default function FilesPage() {
         ))}
       </ul>
       <ProblemNotice problem={open.problem ?? gone} />
-      <BrokenOff busy={isBusy(job)} />
+      <BrokenOff job={job} />
       {job && <Job job={job} />}
     </>
   );
 }
 
 /** Files of which only a part is in, because the maker gave up or the power went. */
-function BrokenOff({ busy }: { busy: boolean }) {
+function BrokenOff({ job }: { job?: Import }) {
   const { data } = useQuery({
-    queryKey: ['imports', 'broken-off', busy],
+    queryKey: ['imports', 'broken-off', isBusy(job)],
     queryFn: () => api.get<Schemas['BrokenOffView'][]>('/api/imports/broken-off'),
   });
   const forget = useSend((mark: string) => api.remove(`/api/imports/broken-off/${mark}`));
-  return data?.map((file) => (
-    <Notice key={file.mark} look="care">
-      {NAMES[file.list] ?? file.list}: a file was broken off on {file.on}. Of its {file.total} lines the first{' '}
-      {file.linesIn} are entered. Bring the same file again, and it goes on from there.{' '}
-      <Button look="quiet" onClick={() => forget.mutate(file.mark)}>
-        Leave it at that
-      </Button>
-    </Notice>
-  ));
+  // A file that was just broken off says so itself.
+  const others = data?.filter((file) => !(job?.refusal && file.list === job.list)) ?? [];
+  return (
+    <div className="mt-4 space-y-2 empty:hidden">
+      {others.map((file) => (
+        <Notice key={file.mark} look="care">
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <span>
+              {NAMES[file.list] ?? file.list}: a file was broken off on {fullDay(file.on)}. Of its{' '}
+              {file.total} lines the first {file.linesIn} are entered. Bring the same file again, and it goes
+              on from there.
+            </span>
+            <Button look="quiet" onClick={() => forget.mutate(file.mark)}>
+              Leave it at that
+            </Button>
+          </div>
+        </Notice>
+      ))}
+    </div>
+  );
 }
 
 function Job({ job }: { job: Import }) {

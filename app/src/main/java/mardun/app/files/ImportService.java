@@ -23,6 +23,7 @@ import mardun.app.files.ImportViews.ImportView;
 import mardun.app.files.ImportViews.ListView;
 import mardun.app.files.ListSheet.LineReader;
 import mardun.app.files.ListSheet.Verdict;
+import mardun.app.problem.Days;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.Fingerprint;
 import mardun.app.request.LockClash;
@@ -205,9 +206,9 @@ public class ImportService {
         job.cameBefore(
                 before.isWhole() ? 0 : before.linesIn(),
                 before.isWhole()
-                        ? "This very file was entered on " + day(before.touchedAt())
+                        ? "This very file was entered on " + Days.words(day(before.touchedAt()))
                                 + ". What is new in it would be entered a second time."
-                        : "This file was broken off on " + day(before.touchedAt()) + ". "
+                        : "This file was broken off on " + Days.words(day(before.touchedAt())) + ". "
                                 + of(before.linesIn(), before.linesTotal()) + "; it goes on from there.");
     }
 

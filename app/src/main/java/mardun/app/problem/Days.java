@@ -1,6 +1,8 @@
 package mardun.app.problem;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 
 /** The days that can be reckoned with: from 1900 to 2199. */
 public final class Days {
@@ -8,7 +10,14 @@ public final class Days {
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2199;
 
+    private static final DateTimeFormatter WORDS = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+
     private Days() {}
+
+    /** A day as the interface writes it: {@code 27 Nov 2026}. */
+    public static String words(LocalDate day) {
+        return WORDS.format(day);
+    }
 
     public static boolean isPossible(LocalDate day) {
         return day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR;
