@@ -25,7 +25,6 @@ import mardun.core.cutting.LengthPiece;
 import mardun.core.cutting.LengthPlan;
 import mardun.core.cutting.Offcuts;
 import mardun.core.cutting.ShelfCloth;
-import mardun.core.design.Check;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Mark;
@@ -35,7 +34,6 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedFilling;
 import mardun.core.design.SizedNotion;
 import mardun.core.design.Sizing;
-import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
@@ -131,13 +129,15 @@ public final class BatchPlanner {
                 .map(t -> new TrimLine(t, Math.multiplyExact((long) units, t.count())))
                 .toList();
         Slots slots = Slots.of(design, supplies);
-        findings.addAll(unfit(design, supplies));
+        findings.addAll(BatchFindings.unfit(design, supplies));
         List<Need> needs = new ArrayList<>();
         needs.addAll(clothNeeds(pieces, slots, sheets, findings));
         needs.addAll(trimNeeds(trims, slots, workroom, findings));
         needs.addAll(notionNeeds(withoutSliders(sized.notions(), trims, design, slots), units, slots, findings));
         needs.addAll(fillingNeeds(sized.fillings(), units, slots, findings));
-        needs.stream().filter(need -> !ShelfLimits.holds(need.amount())).forEach(need -> findings.add(tooMuch(need)));
+        needs.stream()
+                .filter(need -> !ShelfLimits.holds(need.amount()))
+                .forEach(need -> findings.add(BatchFindings.tooMuch(need)));
         WorkTime time = WorkTime.of(design.steps(), units);
         boolean complete = findings.stream().noneMatch(Finding::isRefused);
         Optional<UnitCost> cost = complete
@@ -150,59 +150,9 @@ public final class BatchPlanner {
                 : Optional.empty();
         Optional<UnitPricing> pricing = cost.filter(c -> good.orElse(units) > 0)
                 .map(c -> UnitPricing.of(c, time, workroom.stall(), workroom.prices(), ownPrice));
-        cost.ifPresent(c -> findings.addAll(unpriced(needs)));
-        pricing.flatMap(BatchPlanner::loss).ifPresent(findings::add);
+        cost.ifPresent(c -> findings.addAll(BatchFindings.unpriced(needs)));
+        pricing.flatMap(BatchFindings::loss).ifPresent(findings::add);
         return new BatchPlan(sized, units, pieces, trims, List.copyOf(needs), time, cost, pricing, findings);
-    }
-
-    /** Materials that are of the right kind and yet not what their slot asks for. */
-    private static List<Finding> unfit(Design design, List<Supply> supplies) {
-        List<Finding> unfit = new ArrayList<>();
-        for (MaterialSlot slot : design.slots()) {
-            supplies.stream()
-                    .filter(supply -> supply.slot().equals(slot.key()))
-                    .filter(supply ->
-                            supply.kind() == slot.kind() && supply.cloth().isEmpty())
-                    .filter(supply -> !SlotFit.serves(design, slot, supply.candidate()))
-                    .forEach(supply -> unfit.add(Finding.refused(
-                            "slots." + slot.key(),
-                            Sentence.of("“" + supply.name() + "” can't be used for “" + slot.label() + "”."),
-                            Sentence.of("Choose a material that is what the design asks for there."))));
-        }
-        return unfit;
-    }
-
-    /** Materials that make a bag look cheaper than it is, because nobody said what they cost. */
-    private static List<Finding> unpriced(List<Need> needs) {
-        return needs.stream()
-                .filter(need -> need.amount().value() > 0
-                        && need.supply().price().price().isZero()
-                        && need.stock().worth().cost(need.amount()).signum() == 0)
-                .map(need -> Finding.care(
-                        Check.PRICE,
-                        "slots." + need.supply().slot(),
-                        Sentence.of(
-                                "“{0}” costs nothing here: it has no price.",
-                                Value.of(need.supply().name())),
-                        Sentence.of(
-                                "Enter what it would cost to buy, even if it was given; else every price is too low.")))
-                .distinct()
-                .toList();
-    }
-
-    private static Optional<Finding> loss(UnitPricing pricing) {
-        Money left = pricing.left().value();
-        return left.isNegative()
-                ? Optional.of(Finding.care(
-                        Check.PRICE,
-                        "ownPrice",
-                        Sentence.of(
-                                "At a price of {0} each one loses {1}: fees and costs together are more.",
-                                Value.of(pricing.price()), Value.of(left.negated())),
-                        Sentence.of(
-                                "Ask {0}, or more.",
-                                Value.of(pricing.suggested().value()))))
-                : Optional.empty();
     }
 
     /** What fills the slots, by their keys, and what the design calls them. */
@@ -219,17 +169,6 @@ public final class BatchPlanner {
         String label(String slot) {
             return labels.getOrDefault(slot, slot);
         }
-    }
-
-    private static Finding tooMuch(Need need) {
-        return Finding.refused(
-                "slots." + need.supply().slot(),
-                Sentence.of(
-                        "The batch takes {0} of “{1}”, and {2} is the most that can be reckoned with.",
-                        need.amount().shown(),
-                        Value.of(need.supply().name()),
-                        ShelfLimits.most(need.amount().counting()).shown()),
-                Sentence.of("Make fewer at once, or check the measures of the design."));
     }
 
     /** What costs something here: packing counts in the channel and thread in the overheads, and neither fills a slot. */

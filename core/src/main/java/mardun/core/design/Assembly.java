@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
@@ -28,6 +27,8 @@ final class Assembly {
     interface Marks {
         List<SizedMark> of(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances);
     }
+
+    private static final int NOTHING_BEFORE = -1;
 
     private final Measures measures;
     private final Findings findings;
@@ -72,6 +73,10 @@ final class Assembly {
         PartSize(Panel.Part part, String name, Quantity along) {
             this(part, name, along, Optional.empty(), Optional.empty());
         }
+
+        boolean isSlanted() {
+            return slant.filter(one -> one.value().signum() > 0).isPresent();
+        }
     }
 
     private Optional<SizedPanel> assembled(Panel panel) {
@@ -88,8 +93,7 @@ final class Assembly {
         if (narrowest.isEmpty()) {
             return Optional.empty();
         }
-        List<Seam> seams = seams(parts, narrowest.get());
-        refuseSlantsAtZips(parts, place);
+        List<Seam> seams = seams(parts, narrowest.get(), place);
         Figure<Length> along = along(parts, seams, join.get());
         if (!measures.canBeCut(place, panel.name(), along.value())) {
             return Optional.empty();
@@ -138,8 +142,7 @@ final class Assembly {
                     Sentence.of("Choose one of the design's pieces."));
             return Optional.empty();
         }
-        Optional<Quantity> slant =
-                part.slant().isBlank() ? Optional.of(Sewn.NOTHING) : measures.length(place + ".slant", part.slant());
+        Optional<Quantity> slant = measures.length(place + ".slant", part.slant());
         return slant.isEmpty()
                 ? Optional.empty()
                 : extent(part.letter()).map(extent -> {
@@ -177,7 +180,7 @@ final class Assembly {
             return slant.value().signum() != 0;
         }
 
-        /** Along the panel a slanted seam is as much longer as its slope is than the panel is wide. */
+        /** How what it takes comes about. */
         Working working(Quantity join) {
             return Working.of(
                             "The two parts lie over one another by the slant, and their allowances are taken along the"
@@ -196,39 +199,57 @@ final class Assembly {
         }
     }
 
-    /** The seam before each part. */
-    private static List<Seam> seams(List<PartSize> parts, Length across) {
+    /** The seam before each part; a slant that can't be sewn is told and left out. */
+    private List<Seam> seams(List<PartSize> parts, Length across, String place) {
         List<Seam> seams = new ArrayList<>();
+        int last = NOTHING_BEFORE;
         for (int i = 0; i < parts.size(); i++) {
-            PartSize part = parts.get(i);
-            seams.add(before(parts, i)
-                    .filter(one -> !part.part().isTuck())
-                    .map(one -> seam(one, part, across))
-                    .orElse(Seam.NONE));
+            // A tuck is laid, not joined.
+            boolean isTuck = parts.get(i).part().isTuck();
+            seams.add(
+                    isTuck || last == NOTHING_BEFORE
+                            ? Seam.NONE
+                            : seam(parts.get(last), parts.get(i), across, place + ".parts." + last));
+            last = isTuck ? last : i;
+        }
+        if (last != NOTHING_BEFORE && parts.get(last).isSlanted()) {
+            refuseSlant(parts.get(last), place + ".parts." + last);
         }
         return seams;
     }
 
-    private static Seam seam(PartSize one, PartSize next, Length across) {
-        Quantity slant = one.slant().orElse(Sewn.NOTHING);
-        Quantity rise = slant.dividedBy(Quantity.of(across));
-        return new Seam(
-                allowances(one, next),
-                slant,
-                Quantity.of(1).plus(rise.times(rise)).squareRoot());
+    private Seam seam(PartSize one, PartSize next, Length across, String place) {
+        int allowances = allowances(one, next);
+        Quantity typed = one.slant().orElse(Sewn.NOTHING);
+        if (one.isSlanted() && next.part().isZip()) {
+            refuseSlant(one, place);
+        } else if (typed.compare(one.along()) > 0 || typed.compare(next.along()) > 0) {
+            findings.refuse(
+                    place + ".slant",
+                    Sentence.of(
+                            "The seam after part {0} slants by {1}, further than one of its two parts is long.",
+                            Value.of(one.name()), Value.of(typed)),
+                    Sentence.of("Make the slant smaller, or the parts longer."));
+        } else if (one.isSlanted() && across.isPositive()) {
+            Quantity slant = Quantity.of(typed.toLength(ShownRounding.NEAREST));
+            Quantity rise = slant.dividedBy(Quantity.of(across));
+            return new Seam(
+                    allowances, slant, Quantity.of(1).plus(rise.times(rise)).squareRoot());
+        }
+        return new Seam(allowances, Sewn.NOTHING, Quantity.of(1));
+    }
+
+    /** A zip lies straight across a panel, and after the last part there is no seam. */
+    private void refuseSlant(PartSize one, String place) {
+        findings.refuse(
+                place + ".slant",
+                Sentence.of("A slanted seam joins two cloths, and after part {0} comes none.", Value.of(one.name())),
+                Sentence.of("Leave its slant empty."));
     }
 
     /** Two cloths that meet take two allowances, a cloth that meets a zip takes one. */
     private static int allowances(PartSize one, PartSize next) {
         return (one.part().isZip() ? 0 : 1) + (next.part().isZip() ? 0 : 1);
-    }
-
-    /** The part that one is joined to: a tuck is laid, not joined. */
-    private static Optional<PartSize> before(List<PartSize> parts, int index) {
-        return IntStream.iterate(index - 1, i -> i >= 0, i -> i - 1)
-                .mapToObj(parts::get)
-                .filter(part -> !part.part().isTuck())
-                .findFirst();
     }
 
     private static Figure<Length> along(List<PartSize> parts, List<Seam> seams, Quantity join) {
@@ -269,28 +290,6 @@ final class Assembly {
         }
         Length rounded = total.toLength(ShownRounding.UP);
         return new Figure<>(rounded, working.expression(String.join(" ", terms)).gives(Value.of(rounded)));
-    }
-
-    /** A zip lies straight across a panel, and after the last part there is no seam. */
-    private void refuseSlantsAtZips(List<PartSize> parts, String place) {
-        List<PartSize> joined =
-                parts.stream().filter(part -> !part.part().isTuck()).toList();
-        for (int i = 0; i < joined.size(); i++) {
-            boolean slants = joined.get(i)
-                    .slant()
-                    .filter(slant -> slant.value().signum() != 0)
-                    .isPresent();
-            boolean meetsCloth =
-                    i + 1 < joined.size() && !joined.get(i + 1).part().isZip();
-            if (slants && !meetsCloth) {
-                findings.refuse(
-                        place + ".parts." + parts.indexOf(joined.get(i)) + ".slant",
-                        Sentence.of(
-                                "A slanted seam joins two cloths, and after part {0} comes none.",
-                                Value.of(joined.get(i).name())),
-                        Sentence.of("Leave its slant empty."));
-            }
-        }
     }
 
     private void checkGathers(Panel panel, List<PartSize> parts, Length to, Quantity join, String place) {

@@ -189,4 +189,19 @@ class AssemblyTest {
                 .singleElement()
                 .matches(finding -> finding.place().equals("panels.P.parts.1.slant"));
     }
+
+    @Test
+    void aSeamSlantsNoFurtherThanItsPartsAreLong() {
+        Part slanted = new Part("A", "", "", Panel.Hang.FLAT, "3 1/2 in");
+        SizedDesign sized = sized(twoParts().panels(panel("P", Panel.Direction.DOWN, slanted, BODY)));
+        assertThat(sized.findings())
+                .singleElement()
+                .matches(Finding::isRefused)
+                .matches(finding -> finding.place().equals("panels.P.parts.0.slant"));
+        Part fine =
+                new Part("A", "", "", Panel.Hang.FLAT, "1 in / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7 / 7");
+        assertThat(sized(twoParts().panels(panel("P", Panel.Direction.DOWN, fine, BODY)))
+                        .extent("P"))
+                .contains(extent("10 1/2 x 8 1/2"));
+    }
 }
