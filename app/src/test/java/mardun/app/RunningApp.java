@@ -42,6 +42,14 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         this.arguments = List.of(arguments);
     }
 
+    /** The application on a folder that is there; whoever starts it stops it. */
+    public static RunningApp on(Path folder) {
+        RunningApp app = new RunningApp();
+        app.folder = folder;
+        app.start();
+        return app;
+    }
+
     @Override
     public void beforeAll(ExtensionContext extension) throws IOException {
         folder = Files.createTempDirectory("mardun-test");

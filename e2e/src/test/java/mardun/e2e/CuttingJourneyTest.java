@@ -115,6 +115,63 @@ class CuttingJourneyTest {
         page.context().close();
     }
 
+    /** Typed key by key, in one tab, without loading the page anew. */
+    @Test
+    @Order(3)
+    void clothThatIsBoughtByTheSheetIsCutFromSheets() {
+        Page page = CHROMIUM.page();
+        page.navigate(APP.url("/materials"));
+        press(page, "Add sheets or precuts");
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .isFocused();
+        page.keyboard().type("Moss felt");
+        page.getByLabel("A sheet is wide").click();
+        page.keyboard().type("18");
+        page.keyboard().press("Tab");
+        page.keyboard().type("12");
+        page.getByLabel("On the shelf now").click();
+        page.keyboard().type("40");
+        press(page, "Save");
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Moss felt")))
+                .isVisible();
+        page.getByRole(AriaRole.LINK, region("Batches")).click();
+        page.getByRole(AriaRole.LINK, region("New batch")).click();
+        page.getByLabel("Design", new Page.GetByLabelOptions().setExact(true)).selectOption("Avocet glasses case");
+        page.getByLabel("Outer cloth").selectOption("Moss felt · 40");
+        press(page, "Keep this plan");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cutting sheet"))
+                .click();
+        assertThat(page.getByRole(AriaRole.REGION, region("Cuts in order"))).isVisible();
+        assertThat(page.getByText("Looking for better layouts"))
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        page.getByRole(AriaRole.GROUP, region("Cloths and lengths"))
+                .getByText("Moss felt")
+                .click();
+        Locator heading = page.getByRole(AriaRole.HEADING).first();
+        assertThat(heading).containsText(Pattern.compile("Moss felt: \\d+ of 40"));
+        int sheets = Integer.parseInt(heading.innerText().replaceAll(".*: (\\d+) of 40", "$1"));
+        assertThat(page.getByText(Pattern.compile("^Sheet " + sheets + " of " + sheets))
+                        .first())
+                .isVisible();
+        assertThat(page.getByText("From the roll")).isHidden();
+        press(page, "All is cut");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("Moss felt");
+        dialog.getByText("It is cut").last().click();
+        assertThat(dialog).isHidden();
+        page.getByRole(AriaRole.LINK, region("Materials")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Moss felt"))
+                .click();
+        assertThat(page.getByRole(AriaRole.REGION, region("On the shelf"))).containsText(Integer.toString(40 - sheets));
+        Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
+        page.context().close();
+    }
+
+    private static void press(Page page, String name) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .click();
+    }
+
     private static Page.GetByRoleOptions region(String name) {
         return new Page.GetByRoleOptions().setName(name).setExact(true);
     }
