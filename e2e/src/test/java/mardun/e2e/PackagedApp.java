@@ -58,7 +58,6 @@ final class PackagedApp implements AutoCloseable {
                 "-Xmx256m",
                 "-Duser.timezone=" + ZONE,
                 "-XX:+UseSerialGC",
-                "-XX:SharedArchiveFile=" + SPREAD_OUT.resolve("classes.jsa"),
                 "-jar",
                 spreadOut().toString(),
                 "--server.port=" + port,
@@ -74,13 +73,15 @@ final class PackagedApp implements AutoCloseable {
         waitUntilItAnswers(log);
     }
 
-    /** The application spread out with an archive of its classes, as {@code ./mardun} does it: it starts much faster. */
+    /**
+     * The application spread out, as {@code ./mardun} does it: it starts faster. An archive of its classes would take longer to
+     * make than so few starts are faster with it.
+     */
     private static synchronized Path spreadOut() throws IOException {
         Path jar = jar();
         Path spread = SPREAD_OUT.resolve(jar.getFileName());
-        Path archive = SPREAD_OUT.resolve("classes.jsa");
-        boolean current = Files.exists(archive)
-                && Files.getLastModifiedTime(archive).compareTo(Files.getLastModifiedTime(jar)) > 0;
+        boolean current =
+                Files.exists(spread) && Files.getLastModifiedTime(spread).compareTo(Files.getLastModifiedTime(jar)) > 0;
         if (!current) {
             run(
                     JAVA,
@@ -91,15 +92,6 @@ final class PackagedApp implements AutoCloseable {
                     "--force",
                     "--destination",
                     SPREAD_OUT.toString());
-            run(
-                    JAVA,
-                    "-XX:TieredStopAtLevel=1",
-                    "-XX:ArchiveClassesAtExit=" + archive,
-                    "-Dspring.context.exit=onRefresh",
-                    "-jar",
-                    spread.toString(),
-                    "--mardun.data=" + Files.createTempDirectory("mardun-training"),
-                    "--server.port=0");
         }
         return spread;
     }
