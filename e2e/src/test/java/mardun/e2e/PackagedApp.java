@@ -26,6 +26,9 @@ final class PackagedApp implements AutoCloseable {
             Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Path SPREAD_OUT = Path.of("target/run");
 
+    /** Once for all tests: nobody spreads it out anew under an application that runs from there. */
+    private static Path spread;
+
     private final Path folder;
     private final int port;
     private final boolean demo;
@@ -78,11 +81,8 @@ final class PackagedApp implements AutoCloseable {
      * make than so few starts are faster with it.
      */
     private static synchronized Path spreadOut() throws IOException {
-        Path jar = jar();
-        Path spread = SPREAD_OUT.resolve(jar.getFileName());
-        boolean current =
-                Files.exists(spread) && Files.getLastModifiedTime(spread).compareTo(Files.getLastModifiedTime(jar)) > 0;
-        if (!current) {
+        if (spread == null) {
+            Path jar = jar();
             run(
                     JAVA,
                     "-Djarmode=tools",
@@ -92,6 +92,7 @@ final class PackagedApp implements AutoCloseable {
                     "--force",
                     "--destination",
                     SPREAD_OUT.toString());
+            spread = SPREAD_OUT.resolve(jar.getFileName());
         }
         return spread;
     }
