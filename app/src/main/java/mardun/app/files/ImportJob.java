@@ -1,5 +1,6 @@
 package mardun.app.files;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -34,6 +35,7 @@ final class ImportJob {
     private @Nullable String note;
     private String mark = "";
     private int begun;
+    private @Nullable Instant lastTouched;
     private int done;
     private boolean givenUp;
 
@@ -72,15 +74,22 @@ final class ImportJob {
      * This very file came before.
      *
      * @param entered how many of its lines are in and aren't entered again
+     * @param touched when the last of them was entered
      */
-    synchronized void cameBefore(int entered, String what) {
+    synchronized void cameBefore(int entered, Instant touched, String what) {
         begun = entered;
+        lastTouched = touched;
         note = what;
     }
 
     /** How many of its lines, from the first, aren't entered because they are in already. */
     synchronized int begun() {
         return begun;
+    }
+
+    /** When the last line of this file was entered, as it stood when it was looked at; null for never. */
+    synchronized @Nullable Instant lastTouched() {
+        return lastTouched;
     }
 
     /** Begins to enter what was looked at. */

@@ -205,6 +205,7 @@ public class ImportService {
     private void remember(ImportJob job, TakenFile before) {
         job.cameBefore(
                 before.isWhole() ? 0 : before.linesIn(),
+                before.touchedAt(),
                 before.isWhole()
                         ? "This very file was entered on " + Days.words(day(before.touchedAt()))
                                 + ". What is new in it would be entered a second time."
@@ -236,6 +237,13 @@ public class ImportService {
     private record Part(List<ImportLine> lines, @Nullable ImportLine refused) {}
 
     private void enter(ImportJob job) {
+        if (wasEnteredMeanwhile(job)) {
+            job.end(
+                    ImportState.REFUSED,
+                    "This file was entered meanwhile, perhaps in another tab. Nothing was entered a second time."
+                            + " Bring it once more, and it says what is in.");
+            return;
+        }
         job.beginToEnter();
         int in = job.begun();
         int total = job.sheetLines().size();
@@ -258,6 +266,12 @@ public class ImportService {
                     ImportState.REFUSED,
                     "Something went wrong inside Mardun; the log says more. " + whatIsIn(in, total));
         }
+    }
+
+    /** What was looked at isn't what is there: the same file, opened twice, would enter its lines twice. */
+    private boolean wasEnteredMeanwhile(ImportJob job) {
+        return !Objects.equals(
+                taken.findById(job.mark()).map(TakenFile::touchedAt).orElse(null), job.lastTouched());
     }
 
     private static String brokenOff(ImportLine refused, int in, int total) {

@@ -1,6 +1,12 @@
 package mardun.app.material;
 
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.files.SheetLine;
 import org.jspecify.annotations.Nullable;
 
 /** The ledger for many lines of a file, opened when the first of them is entered. */
@@ -10,10 +16,19 @@ final class BulkLedger {
     private final Set<Long> materialIds;
     private @Nullable StockLedger opened;
 
-    /** @param materialIds of all materials that the lines move */
-    BulkLedger(StockLedger single, Set<Long> materialIds) {
+    /**
+     * For the materials that some lines name.
+     *
+     * @param column in which their names stand
+     * @param known all materials by their names in small letters
+     */
+    BulkLedger(StockLedger single, List<SheetLine> lines, String column, Map<String, MaterialView> known) {
         this.single = single;
-        this.materialIds = Set.copyOf(materialIds);
+        this.materialIds = lines.stream()
+                .map(line -> known.get(line.get(column).toLowerCase(Locale.ROOT)))
+                .filter(Objects::nonNull)
+                .map(MaterialView::id)
+                .collect(Collectors.toSet());
     }
 
     StockLedger ledger() {

@@ -8,9 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
@@ -144,13 +142,7 @@ class LotsSheet implements ListSheet {
         Map<String, Lot> byNumber = new HashMap<>();
         lots.findAll().forEach(lot -> byNumber.put(Long.toString(lot.id()), lot));
         Settings current = settings.current();
-        BulkLedger bulk = new BulkLedger(
-                ledger,
-                lines.stream()
-                        .map(line -> known.get(line.get(MATERIAL).toLowerCase(Locale.ROOT)))
-                        .filter(Objects::nonNull)
-                        .map(MaterialView::id)
-                        .collect(Collectors.toSet()));
+        BulkLedger bulk = new BulkLedger(ledger, lines, MATERIAL, known);
         return line -> read(line, known, byNumber, bulk, current);
     }
 

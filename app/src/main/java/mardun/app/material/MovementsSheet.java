@@ -5,9 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
@@ -108,13 +106,7 @@ class MovementsSheet implements ListSheet {
                 .forEach(one -> onHand.put(
                         one.id(), new Amount(one.kind().counting(), one.onHand().value())));
         Settings current = settings.current();
-        BulkLedger bulk = new BulkLedger(
-                ledger,
-                lines.stream()
-                        .map(line -> known.get(line.get(MATERIAL).toLowerCase(Locale.ROOT)))
-                        .filter(Objects::nonNull)
-                        .map(MaterialView::id)
-                        .collect(Collectors.toSet()));
+        BulkLedger bulk = new BulkLedger(ledger, lines, MATERIAL, known);
         return line -> read(line, known, onHand, bulk, current);
     }
 

@@ -198,4 +198,18 @@ class ImportServiceTest {
         assertThat(entered).hasSize(1_200).doesNotHaveDuplicates();
         assertThat(imports.brokenOff()).isEmpty();
     }
+
+    @Test
+    void aFileThatIsOpenTwiceIsEnteredOnce() throws InterruptedException {
+        go.countDown();
+        String one = imports.open("names", file(20)).id();
+        String other = imports.open("names", file(20)).id();
+        until(() -> imports.get(other).state() == ImportState.READ);
+        imports.enter(one);
+        imports.enter(other);
+        until(() -> imports.get(other).state() == ImportState.REFUSED);
+        assertThat(imports.get(one).state()).isEqualTo(ImportState.ENTERED);
+        assertThat(imports.get(other).refusal()).contains("was entered meanwhile", "Bring it once more");
+        assertThat(entered).hasSize(20);
+    }
 }
