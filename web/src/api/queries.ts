@@ -112,11 +112,22 @@ export const useDesign = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
-/** Batches that are on the go, or those that are finished, the newest first. */
-export const useBatches = (open: boolean) =>
-  usePages<Schemas['PageViewBatchLine'], Schemas['BatchLine']>(
-    [...keys.batches, 'list', open],
-    `/api/batches?open=${open}&size=50&page=`,
+/** The documents of several designs, as far as they are read. */
+export const useDesignDocuments = (ids: number[]) =>
+  useQueries({
+    queries: [...new Set(ids)].map((id) => ({
+      queryKey: [...keys.designs, id],
+      queryFn: () => api.get<Schemas['DesignView']>(`/api/designs/${id}`),
+    })),
+    combine: (answers) =>
+      new Map(answers.flatMap(({ data }) => (data ? [[data.id, data.document] as const] : []))),
+  });
+
+/** Batches of a stage that have the words in them, the newest first. */
+export const useBatches = (list: 'OPEN' | 'PLANNED' | 'CUT' | 'FINISHED' | 'ALL', query: string) =>
+  usePages<Schemas['PageViewBatchRow'], Schemas['BatchRow']>(
+    [...keys.batches, 'list', list, query],
+    `/api/batches?${list === 'ALL' ? '' : `list=${list}&`}q=${encodeURIComponent(query)}&size=50&page=`,
     (answer) => answer,
   );
 

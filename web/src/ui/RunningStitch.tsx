@@ -1,8 +1,8 @@
 const STAGES = ['Plan', 'Cut', 'Sew', 'Finish'];
 
-export type BatchStage = 'PLANNED' | 'CUT' | 'FINISHED';
+export type BatchStage = 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
 
-const AT: Record<BatchStage, number> = { PLANNED: 1, CUT: 2, FINISHED: STAGES.length };
+const AT: Record<BatchStage, number> = { PLANNED: 1, CUTTING: 1, CUT: 2, FINISHED: STAGES.length };
 
 /** The stage that a batch is in: what is stitched is done, the button is what comes next. */
 export function RunningStitch({

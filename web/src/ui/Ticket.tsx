@@ -7,12 +7,15 @@ type TicketView = Schemas['TicketView'];
 /** The swing ticket: what one unit takes, costs, sells for and leaves. */
 export function Ticket({
   ticket,
+  title,
   planned,
   missing,
   stale,
   children,
 }: {
   ticket?: TicketView;
+  /** Which of several it is for. */
+  title?: string;
   /** What one was to cost, where it is known by now what it costs. */
   planned?: Schemas['MoneyView'];
   missing?: string;
@@ -30,6 +33,7 @@ export function Ticket({
       <div
         className={`mx-[2.74%] -mt-px rounded-b border border-t-0 border-line bg-white px-4 pt-1 pb-4 transition-opacity ${stale ? 'opacity-60' : ''}`}
       >
+        {title && <div className="text-center font-semibold">{title}</div>}
         {ticket ? (
           <Figures ticket={ticket} planned={planned} />
         ) : (

@@ -276,6 +276,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/pause': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['pauseBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/release': {
     parameters: {
       query?: never;
@@ -302,6 +318,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['reserveForBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/resume': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['resumeBatch'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1214,85 +1246,77 @@ export interface components {
     BatchForm: {
       /** Format: int64 */
       batchId?: number;
-      /** Format: int64 */
-      designId: number;
       /** Format: date */
       dueOn?: string;
       forWhat: string;
-      materials: components['schemas']['SlotChoice'][];
+      lines: components['schemas']['LineForm'][];
       offcuts?: number[];
-      ownPrice: string;
       /** Format: uuid */
       requestId: string;
-      sizeName: string;
-      units: string;
       /** Format: int64 */
       version: number;
-    };
-    BatchLine: {
-      clothName: string;
-      cost?: components['schemas']['MoneyView'];
-      designName: string;
-      /** Format: date */
-      dueOn?: string;
-      /** Format: date-time */
-      finishedAt?: string;
-      /** Format: int32 */
-      finishedUnits?: number;
-      forWhat: string;
-      hoursLeft: components['schemas']['TimeView'];
-      /** Format: int64 */
-      id: number;
-      isShort: boolean;
-      perHour?: components['schemas']['MoneyView'];
-      price?: components['schemas']['MoneyView'];
-      sizeName: string;
-      /** @enum {string} */
-      stage: 'PLANNED' | 'CUT' | 'FINISHED';
-      /** Format: int32 */
-      units: number;
     };
     BatchReserved: {
       batch: components['schemas']['BatchView'];
       missing: string[];
     };
+    BatchRow: {
+      clothName: string;
+      cost?: components['schemas']['MoneyView'];
+      designName: string;
+      /** Format: int32 */
+      doneUnits: number;
+      /** Format: date */
+      dueOn?: string;
+      /** Format: date-time */
+      finishedAt?: string;
+      forWhat: string;
+      hoursLeft: components['schemas']['TimeView'];
+      /** Format: int64 */
+      id: number;
+      isShort: boolean;
+      /** Format: int32 */
+      lineCount: number;
+      paused: boolean;
+      perHour?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
+      sizeName: string;
+      /** @enum {string} */
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+      total?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+    };
     BatchSheet: {
       cautions: components['schemas']['CautionView'][];
-      corner?: components['schemas']['CornerView'];
       cutList: components['schemas']['CutLine'][];
-      designName: string;
       findings: components['schemas']['FindingView'][];
-      finished?: components['schemas']['FinishedView'];
       leftOver: components['schemas']['LeftLine'][];
+      lines: components['schemas']['LineSheet'][];
       mark: string;
       needs: components['schemas']['NeedLine'][];
       offcuts: components['schemas']['OffcutOffer'][];
-      sizeName: string;
+      perHour?: components['schemas']['MoneyView'];
       steps: components['schemas']['StepLine'][];
-      ticket?: components['schemas']['TicketView'];
       times: components['schemas']['TimesView'];
+      total?: components['schemas']['MoneyView'];
       trims: components['schemas']['TrimLine'][];
       /** Format: int32 */
       units: number;
     };
     BatchView: {
-      /** Format: int64 */
-      designId: number;
-      designName: string;
+      cloths: components['schemas']['ClothState'][];
       /** Format: date */
       dueOn?: string;
-      /** Format: int32 */
-      finishedUnits?: number;
       forWhat: string;
       /** Format: int64 */
       id: number;
-      materials: components['schemas']['SlotChoice'][];
+      lines: components['schemas']['LineView'][];
       offcuts: number[];
-      ownPrice: string;
-      plannedCost?: components['schemas']['MoneyView'];
+      paused: boolean;
       sheet: components['schemas']['BatchSheet'];
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
       /** Format: int64 */
       version: number;
     };
@@ -1392,11 +1416,19 @@ export interface components {
       /** Format: int64 */
       width: number;
     };
+    ClothState: {
+      colour: string;
+      cut: boolean;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+    };
     ClothView: {
       aims: components['schemas']['AimView'][];
       bill?: components['schemas']['BillView'];
       bySheet: boolean;
       colour: string;
+      cut: boolean;
       cutLarger?: string;
       directional: boolean;
       free: components['schemas']['AmountView'];
@@ -1469,6 +1501,14 @@ export interface components {
       reason: string;
       there: string;
     };
+    CutForm: {
+      cloths?: number[];
+      keep?: components['schemas']['KeepForm'][];
+      mark?: string;
+      reason: string;
+      /** Format: int64 */
+      version: number;
+    };
     CutLength: {
       /** Format: int64 */
       count: number;
@@ -1483,6 +1523,9 @@ export interface components {
       count: number;
       cutAs?: components['schemas']['SidesView'];
       from: string;
+      label: string;
+      lines: number[];
+      name: string;
       piece: components['schemas']['PieceView'];
     };
     CuttingForm: {
@@ -1502,11 +1545,12 @@ export interface components {
       cautions: components['schemas']['CautionView'][];
       cloths: components['schemas']['ClothView'][];
       designName: string;
+      lines: components['schemas']['LineName'][];
       minutes?: components['schemas']['MinutesView'];
       search?: components['schemas']['SearchView'];
       sizeName: string;
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
       trims: components['schemas']['TrimLengths'][];
       /** Format: int32 */
       units: number;
@@ -1632,6 +1676,13 @@ export interface components {
       height: string;
       size: string;
       width: string;
+    };
+    DoneForm: {
+      good: string;
+      /** Format: int32 */
+      number: number;
+      scrap: string;
+      seconds: string;
     };
     DrawingView: {
       corners: string;
@@ -1764,6 +1815,13 @@ export interface components {
       severity: 'REFUSED' | 'CARE';
       title?: string;
     };
+    FinishForm: {
+      lines: components['schemas']['DoneForm'][];
+      mark?: string;
+      reason: string;
+      /** Format: int64 */
+      version: number;
+    };
     FinishedGoodsLine: {
       /** Format: int64 */
       batchId?: number;
@@ -1775,6 +1833,8 @@ export interface components {
       id: number;
       places: components['schemas']['PlaceView'][];
       price: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      quality: 'GOOD' | 'SECOND';
       sizeName: string;
       unitCost: components['schemas']['MoneyView'];
       /** Format: int32 */
@@ -1953,6 +2013,8 @@ export interface components {
       height: number;
       letter: string;
       /** Format: int32 */
+      line: number;
+      /** Format: int32 */
       number: number;
       step: string;
       turned: boolean;
@@ -1970,12 +2032,12 @@ export interface components {
       from: number;
       label: string;
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
       /** Format: double */
       to: number;
     };
     LaneView: {
-      batch: components['schemas']['BatchLine'];
+      batch: components['schemas']['BatchRow'];
       late: boolean;
       /** Format: date */
       ready?: string;
@@ -2001,6 +2063,61 @@ export interface components {
       exact: string;
       inch: string;
       metric: string;
+    };
+    LineForm: {
+      /** Format: int64 */
+      designId: number;
+      materials: components['schemas']['SlotChoice'][];
+      /** Format: int32 */
+      number?: number;
+      ownPrice: string;
+      sizeName: string;
+      started?: string;
+      units: string;
+    };
+    LineName: {
+      clothName: string;
+      designName: string;
+      /** Format: int32 */
+      number: number;
+      sizeName: string;
+      /** Format: int32 */
+      units: number;
+    };
+    LineSheet: {
+      clothName: string;
+      colour: string;
+      corner?: components['schemas']['CornerView'];
+      designName: string;
+      finished?: components['schemas']['FinishedView'];
+      /** Format: int32 */
+      number: number;
+      sizeName: string;
+      ticket?: components['schemas']['TicketView'];
+      total?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+    };
+    LineView: {
+      /** Format: int64 */
+      designId: number;
+      designName: string;
+      /** Format: int32 */
+      good: number;
+      materials: components['schemas']['SlotChoice'][];
+      /** Format: int32 */
+      number: number;
+      ownPrice: string;
+      plannedCost?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      scrap: number;
+      /** Format: int32 */
+      seconds: number;
+      sizeName: string;
+      /** Format: int32 */
+      started: number;
+      /** Format: int32 */
+      wanted: number;
     };
     ListView: {
       columns: components['schemas']['ColumnView'][];
@@ -2312,8 +2429,10 @@ export interface components {
       onHand: components['schemas']['AmountView'];
       /** @enum {string} */
       part: 'WHOLE' | 'SOCKET' | 'STUD';
+      shares: components['schemas']['ShareView'][];
       shortBy?: components['schemas']['AmountView'];
       slot: string;
+      taken: boolean;
       working: components['schemas']['WorkingView'];
     };
     NewBlock: {
@@ -2411,8 +2530,8 @@ export interface components {
       name: string;
       shortBy?: components['schemas']['AmountView'];
     };
-    PageViewBatchLine: {
-      items: components['schemas']['BatchLine'][];
+    PageViewBatchRow: {
+      items: components['schemas']['BatchRow'][];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -2521,6 +2640,7 @@ export interface components {
       each: number;
       height: components['schemas']['LengthView'];
       letter: string;
+      lines: number[];
       name: string;
       notes: string[];
       /** @enum {string} */
@@ -2593,6 +2713,8 @@ export interface components {
       /** Format: int64 */
       height: number;
       letter: string;
+      /** Format: int32 */
+      line?: number;
       turned: boolean;
       /** Format: int64 */
       width: number;
@@ -2779,6 +2901,8 @@ export interface components {
       pricePoint: 'WHOLE' | 'HALF' | 'NINETY_FIVE' | 'EXACT';
       /** @enum {string} */
       priceSchool: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP';
+      /** @enum {string} */
+      setUps?: 'BY_UNITS' | 'BY_MINUTES';
       shelf?: components['schemas']['ShelfForm'];
       stallFee: string;
       stallShare: string;
@@ -2788,6 +2912,8 @@ export interface components {
       usualSeam: string;
       /** Format: int64 */
       version: number;
+      /** @enum {string} */
+      waste?: 'BY_STRIP' | 'BY_AREA';
     };
     Shape: {
       across: string;
@@ -2805,6 +2931,11 @@ export interface components {
         | 'CIRCLE_WITH_FLAT';
       /** @enum {string} */
       place: 'TOP' | 'BOTTOM' | 'BOTH';
+    };
+    ShareView: {
+      amount: components['schemas']['AmountView'];
+      /** Format: int32 */
+      line: number;
     };
     ShelfForm: {
       givenCostsNothing: boolean;
@@ -2976,18 +3107,11 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
-    StageForm: {
-      goodUnits: string;
-      keep?: components['schemas']['KeepForm'][];
-      mark?: string;
-      reason: string;
-      /** Format: int64 */
-      version: number;
-    };
     StepLine: {
       caution: string;
       changes: string[];
       check: string;
+      lines: number[];
       name: string;
       note: string;
       /** @enum {string} */
@@ -2995,6 +3119,8 @@ export interface components {
       /** @enum {string} */
       station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
       time: components['schemas']['TimeView'];
+      /** Format: int32 */
+      units: number;
     };
     StepRow: {
       after: string[];
@@ -3196,6 +3322,7 @@ export interface components {
       /** Format: int64 */
       count: number;
       from: string;
+      lines: number[];
       trim: components['schemas']['TrimView'];
     };
     TrimNeed: {
@@ -3318,7 +3445,9 @@ export interface operations {
   listBatches: {
     parameters: {
       query?: {
-        open?: boolean;
+        list?: 'OPEN' | 'PLANNED' | 'CUT' | 'FINISHED';
+        q?: string;
+        design?: number;
         page?: number;
         size?: number;
       };
@@ -3334,7 +3463,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['PageViewBatchLine'];
+          'application/json': components['schemas']['PageViewBatchRow'];
         };
       };
     };
@@ -3390,6 +3519,7 @@ export interface operations {
   findReplacements: {
     parameters: {
       query: {
+        line?: number;
         slot: string;
       };
       header?: never;
@@ -3494,7 +3624,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['StageForm'];
+        'application/json': components['schemas']['CutForm'];
       };
     };
     responses: {
@@ -3837,7 +3967,33 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['StageForm'];
+        'application/json': components['schemas']['FinishForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  pauseBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HoldForm'];
       };
     };
     responses: {
@@ -3900,6 +4056,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchReserved'];
+        };
+      };
+    };
+  };
+  resumeBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HoldForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
         };
       };
     };

@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, type Schemas } from '../../api/client';
-import { useBatch, useDesign, useDesignNames, useFairs } from '../../api/queries';
+import { api, type Problem, type Schemas } from '../../api/client';
+import { useBatch, useDesign, useDesignDocuments, useDesignNames, useFairs } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
@@ -11,14 +11,19 @@ import { day } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
+import { useTitle } from '../../ui/useTitle';
 import { ClashPanel } from '../designs/ClashPanel';
-import { BatchChoices } from './BatchChoices';
+import { BatchChoices, Purpose } from './BatchChoices';
+import { BatchGrid } from './BatchGrid';
+import { BatchLines } from './BatchLines';
 import { BatchSheet } from './BatchSheet';
+import { filled, gridOf, type LineForm } from './grid';
+import { LineDetail } from './LineChoices';
 import { OffcutOffers } from './OffcutOffers';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
-import { useTitle } from '../../ui/useTitle';
+import { WholeTicket } from './WholeTicket';
 
 type Form = Schemas['BatchForm'];
 type Batch = Schemas['BatchView'];
@@ -32,7 +37,7 @@ export default function BatchPage() {
   const { data: designs } = useDesignNames();
   const [picked, setPicked] = useState<number>();
   const asked = search.get('design');
-  const designId = batch?.designId ?? picked ?? (asked ? Number(asked) : designs?.[0]?.id);
+  const designId = batch?.lines[0]?.designId ?? picked ?? (asked ? Number(asked) : designs?.[0]?.id);
   const { data: design, error: noDesign } = useDesign(designId);
   if (error || noDesign) return <ProblemNotice problem={error ?? noDesign} />;
   if (number === undefined && designs?.length === 0) {
@@ -64,36 +69,62 @@ function withChosen(designs: Schemas['DesignName'][], chosen: Design) {
     : [...designs, { id: chosen.id, name: chosen.document.name }];
 }
 
-function startOf(design: Design, batch: Batch | undefined, requestId: string, begun?: URLSearchParams): Form {
+/** The first line of a new batch, in the usual materials or with what is in the hand. */
+function firstLine(design: Design, begun?: URLSearchParams): LineForm {
   const slot = begun?.get('slot');
-  const lot = begun?.get('lot');
-  const usual =
-    batch?.materials ??
-    design.document.slots.flatMap((one) =>
-      one.materialId === undefined ? [] : [{ slot: one.key, materialId: one.materialId }],
-    );
+  const usual = design.document.slots.flatMap((one) =>
+    one.materialId === undefined ? [] : [{ slot: one.key, materialId: one.materialId }],
+  );
   return {
-    requestId,
-    version: batch?.version ?? 0,
-    batchId: batch?.id,
     designId: design.id,
-    sizeName:
-      batch?.sheet.sizeName ??
-      begun?.get('size') ??
-      design.document.sizes[design.document.sizes.length - 1] ??
-      '',
-    units: String(batch?.sheet.units ?? begun?.get('units') ?? design.document.usualUnits),
+    sizeName: begun?.get('size') ?? design.document.sizes[design.document.sizes.length - 1] ?? '',
+    units: String(begun?.get('units') ?? design.document.usualUnits),
     materials: slot
       ? [
           ...usual.filter((choice) => choice.slot !== slot),
           { slot, materialId: Number(begun?.get('material')) },
         ]
       : usual,
+    ownPrice: '',
+  };
+}
+
+function startOf(design: Design, batch: Batch | undefined, requestId: string, begun?: URLSearchParams): Form {
+  const lot = begun?.get('lot');
+  return {
+    requestId,
+    version: batch?.version ?? 0,
+    batchId: batch?.id,
+    lines: batch
+      ? batch.lines.map(({ number, designId, sizeName, wanted, started, materials, ownPrice }) => ({
+          number,
+          designId,
+          sizeName,
+          units: String(wanted),
+          started: started > wanted ? String(started) : undefined,
+          materials,
+          ownPrice,
+        }))
+      : [firstLine(design, begun)],
     offcuts: batch?.offcuts ?? (lot ? [Number(lot)] : []),
-    ownPrice: batch?.ownPrice ?? '',
     dueOn: batch?.dueOn,
     forWhat: batch?.forWhat ?? '',
   };
+}
+
+/** Which fields of which line an answer finds wrong; of a batch of one line its fields go by their names alone. */
+function lineProblems(problem: Problem | null | undefined, places: number[]) {
+  const of = (place: number, field: string) => {
+    const sent = places.indexOf(place);
+    if (!problem || sent < 0) return undefined;
+    return problem.on(places.length === 1 ? field : `lines.${sent}.${field}`);
+  };
+  const units = new Map<number, string>();
+  places.forEach((place) => {
+    const wrong = of(place, 'units');
+    if (wrong) units.set(place, wrong);
+  });
+  return { of, units };
 }
 
 function Editor({
@@ -119,27 +150,41 @@ function Editor({
     startOf(design, batch, request.id, begun),
   );
   const form = draft.value ?? startOf(design, batch, request.id, begun);
+  const [spreadOut, setSpreadOut] = useState(false);
+  const [looked, setLooked] = useState<number>();
   const [confirming, setConfirming] = useState<'cut' | 'finish'>();
-  const settled = useSettled(form, 60);
+  const documents = useDesignDocuments(form.lines.map((line) => line.designId));
+  const several = form.lines.length > 1 || spreadOut;
+  const { lines: sent, places } = filled(form.lines);
+  const sending = { ...form, lines: sent };
+  const settled = useSettled(sending, 60);
   const isNew = batch === undefined;
-  useTitle(isNew ? 'New batch' : `Batch ${batch.id}: ${form.units} × ${design.document.name}`);
+  const only = form.lines[0] ?? firstLine(design);
+  const total = sent.reduce((sum, line) => sum + (Number(line.units) || 0), 0);
+  useTitle(
+    isNew
+      ? 'New batch'
+      : `Batch ${batch.id}: ${several ? `${total} bags` : `${only.units} × ${design.document.name}`}`,
+  );
   const planned = isNew || batch.stage === 'PLANNED';
   const previewed = planned && (isNew || draft.isChanged);
+  const nothing = settled.lines.length === 0;
   const preview = useQuery({
     queryKey: ['batch-preview', settled],
     queryFn: ({ signal }) => api.post<Schemas['BatchSheet']>('/api/batches/preview', settled, signal),
     placeholderData: keepPreviousData,
-    enabled: previewed,
+    enabled: previewed && !nothing,
     gcTime: 10_000,
   });
   const sheet = previewed ? (preview.data ?? batch?.sheet) : batch?.sheet;
   const save = useSend(
     (over?: number) =>
       isNew
-        ? api.post<Batch>('/api/batches', form)
-        : api.put<Batch>(`/api/batches/${batch.id}`, { ...form, version: over ?? form.version }),
+        ? api.post<Batch>('/api/batches', sending)
+        : api.put<Batch>(`/api/batches/${batch.id}`, { ...sending, version: over ?? form.version }),
     (saved) => {
       draft.giveUp();
+      setLooked(undefined);
       if (isNew) navigate(`/batches/${saved.id}`, { replace: true });
     },
   );
@@ -147,19 +192,40 @@ function Editor({
     () => api.remove(`/api/batches/${batch?.id}?version=${batch?.version}`),
     () => navigate('/batches'),
   );
+  const pause = useSend(() =>
+    api.post<Batch>(`/api/batches/${batch?.id}/${batch?.paused ? 'resume' : 'pause'}`, {
+      version: batch?.version,
+    }),
+  );
   const change = (next: Partial<Form>) => {
     if (save.problem && !save.problem.isClash) save.reset();
     draft.change({ ...form, ...next });
   };
-  const choose = (slot: string, materialId: number) =>
-    change({
-      materials: [...form.materials.filter((choice) => choice.slot !== slot), { slot, materialId }],
-    });
+  const changeLine = (place: number, next: Partial<LineForm>) =>
+    change({ lines: form.lines.map((line, i) => (i === place ? { ...line, ...next } : line)) });
+  const problem = save.problem && !save.problem.isClash ? save.problem : undefined;
+  const typedWrong = lineProblems(problem ?? (preview.error as Problem | null), places);
+  const unitsProblem = several ? undefined : typedWrong.of(0, 'units');
   const refused = sheet?.findings.filter((finding) => finding.severity === 'REFUSED') ?? [];
   const care = sheet?.findings.filter((finding) => finding.severity === 'CARE' && !finding.setAside) ?? [];
-  const problem = save.problem && !save.problem.isClash ? save.problem : undefined;
-  const unitsProblem = (preview.error as { on?: (field: string) => string | undefined } | null)?.on?.(
-    'units',
+  const at = looked !== undefined && form.lines[looked] ? looked : 0;
+  const line = form.lines[at] ?? only;
+  const lineSheet = several ? sheet?.lines[looked === undefined ? -1 : places.indexOf(at)] : sheet?.lines[0];
+  const document = documents.get(line.designId) ?? design.document;
+  const lineName = `${document.name}, ${line.sizeName}`;
+  const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;
+  const ownPrice = batch?.stage !== 'FINISHED' && !several && (
+    <label className="mt-3 block">
+      <span className="text-[13px] font-semibold text-soft">My own price at the stall</span>
+      <input
+        className="field"
+        inputMode="decimal"
+        placeholder="as worked out"
+        aria-invalid={!!problem?.on('ownPrice')}
+        value={only.ownPrice}
+        onChange={(event) => changeLine(0, { ownPrice: event.target.value })}
+      />
+    </label>
   );
   return (
     <>
@@ -169,45 +235,51 @@ function Editor({
             {isNew ? 'New batch' : `Batch ${batch.id}`}
             {form.forWhat && ` · for ${form.forWhat}`}
             {form.dueOn && `, ${day(form.dueOn)}`}
+            {batch?.paused && ' · put aside'}
           </div>
           <h1>
-            {batch && batch.stage !== 'PLANNED' && `${batch.finishedUnits ?? sheet?.units} × `}
-            {sheet?.designName ?? design.document.name}, {form.sizeName}
+            {several ? (
+              `${total} bags of ${gridOf(form.lines, documents).rows.length} kinds`
+            ) : (
+              <>
+                {batch &&
+                  batch.stage !== 'PLANNED' &&
+                  `${batch.stage === 'FINISHED' ? done : (sheet?.units ?? '')} × `}
+                {sheet?.lines[0]?.designName ?? design.document.name}, {only.sizeName}
+              </>
+            )}
           </h1>
         </div>
         <div className="no-print flex flex-wrap items-center gap-2.5">
-          {planned && <Units units={form.units} onChange={(units) => change({ units })} />}
+          {planned && !several && <Units units={only.units} onChange={(units) => changeLine(0, { units })} />}
           {draft.isChanged && !isNew && (
-            <Button look="quiet" onClick={draft.giveUp}>
+            <Button
+              look="quiet"
+              onClick={() => {
+                draft.giveUp();
+                save.reset();
+                setLooked(undefined);
+              }}
+            >
               Undo
             </Button>
           )}
           {(isNew || draft.isChanged) && (
-            <Button onClick={() => save.mutate(undefined)} disabled={save.isPending || !sheet}>
+            <Button
+              onClick={() => !save.isPending && save.mutate(undefined)}
+              disabled={save.isPending || !sheet || sent.length === 0}
+            >
               {isNew ? 'Keep this plan' : 'Save'}
             </Button>
           )}
-          {!isNew && !draft.isChanged && batch.stage === 'PLANNED' && (
-            <>
-              <Button look="quiet" onClick={() => giveUp.mutate(undefined)} disabled={giveUp.isPending}>
-                Give up
-              </Button>
-              <Button look="quiet" onClick={() => window.print()}>
-                Print
-              </Button>
-              <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
-                Cutting sheet
-              </ButtonLink>
-              <Button onClick={() => setConfirming('cut')}>Cut it</Button>
-            </>
-          )}
-          {!isNew && !draft.isChanged && batch.stage === 'CUT' && (
-            <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
-              Cutting sheet
-            </ButtonLink>
-          )}
-          {!isNew && !draft.isChanged && batch.stage === 'CUT' && (
-            <Button onClick={() => setConfirming('finish')}>Bags are finished</Button>
+          {!isNew && !draft.isChanged && (
+            <Ways
+              batch={batch}
+              onConfirm={setConfirming}
+              onGiveUp={() => giveUp.mutate(undefined)}
+              givingUp={giveUp.isPending}
+              onPause={() => !pause.isPending && pause.mutate(undefined)}
+            />
           )}
         </div>
       </header>
@@ -216,7 +288,9 @@ function Editor({
       </div>
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
-        {!unitsProblem && <ProblemNotice problem={problem ?? giveUp.problem ?? preview.error} />}
+        {!unitsProblem && typedWrong.units.size === 0 && (
+          <ProblemNotice problem={problem ?? giveUp.problem ?? pause.problem ?? preview.error} />
+        )}
         {[...new Set([...refused, ...care].map((finding) => finding.sentence))].map((sentence) => (
           <Notice key={sentence} look="care">
             {sentence}
@@ -225,16 +299,57 @@ function Editor({
       </div>
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
         <div className="min-w-0 space-y-3.5">
-          {planned && (
+          {planned && !several && (
             <BatchChoices
               form={form}
-              design={design}
+              line={only}
+              document={documents.get(only.designId) ?? design.document}
               designs={designs}
               fairs={fairs ?? []}
               canChangeDesign={isNew}
               onDesign={onDesign}
+              onLine={(next) => changeLine(0, next)}
               onChange={change}
-            />
+            >
+              <button
+                type="button"
+                className="mt-2 min-h-8 font-semibold text-woad hover:underline"
+                onClick={() => setSpreadOut(true)}
+              >
+                Make other designs, sizes or cloths with it …
+              </button>
+            </BatchChoices>
+          )}
+          {planned && several && (
+            <>
+              <section className="sheet no-print p-3" aria-label="Choices">
+                <div className="grid grid-cols-2 gap-3">
+                  <Purpose form={form} fairs={fairs ?? []} onChange={change} />
+                </div>
+              </section>
+              <BatchGrid
+                lines={form.lines}
+                documents={documents}
+                designs={designs}
+                problems={typedWrong.units}
+                chosen={looked}
+                onChoose={setLooked}
+                onChange={(lines) => change({ lines })}
+              />
+              {looked !== undefined && documents.get(line.designId) && (
+                <LineDetail
+                  key={at}
+                  line={line}
+                  document={document}
+                  name={lineName}
+                  problem={(field) => typedWrong.of(at, field)}
+                  onChange={(next) => changeLine(at, next)}
+                />
+              )}
+            </>
+          )}
+          {!planned && batch.lines.length > 1 && sheet && (
+            <BatchLines batch={batch} sheet={sheet} chosen={looked} onChoose={setLooked} />
           )}
           {sheet && planned && (
             <OffcutOffers
@@ -259,36 +374,60 @@ function Editor({
                 ) : undefined
               }
               replacing={
-                planned ? (need) => <Replacing need={need} form={form} onChoose={choose} /> : undefined
+                planned && !several
+                  ? (need) => (
+                      <Replacing
+                        need={need}
+                        form={sending}
+                        line={0}
+                        onChoose={(slot, materialId) =>
+                          changeLine(0, {
+                            materials: [
+                              ...only.materials.filter((choice) => choice.slot !== slot),
+                              { slot, materialId },
+                            ],
+                          })
+                        }
+                      />
+                    )
+                  : undefined
               }
             />
           )}
         </div>
-        <Ticket
-          ticket={sheet?.ticket}
-          planned={batch?.plannedCost}
-          missing={
-            refused[0]?.sentence ??
-            (batch?.finishedUnits === 0
-              ? 'None came out well, so there is nothing to price.'
-              : 'The ticket follows from the plan.')
-          }
-          stale={preview.isFetching}
-        >
-          {batch?.stage !== 'FINISHED' && (
-            <label className="mt-3 block">
-              <span className="text-[13px] font-semibold text-soft">My own price at the stall</span>
-              <input
-                className="field"
-                inputMode="decimal"
-                placeholder="as worked out"
-                aria-invalid={!!problem?.on('ownPrice')}
-                value={form.ownPrice}
-                onChange={(event) => change({ ownPrice: event.target.value })}
-              />
-            </label>
-          )}
-        </Ticket>
+        {several && !lineSheet ? (
+          <WholeTicket sheet={sheet} stale={preview.isFetching} onChoose={(i) => setLooked(places[i])} />
+        ) : (
+          <div>
+            {several && (
+              <button
+                type="button"
+                className="no-print mb-1 min-h-8 font-semibold text-woad hover:underline"
+                onClick={() => setLooked(undefined)}
+              >
+                The whole batch
+              </button>
+            )}
+            <Ticket
+              ticket={lineSheet?.ticket}
+              title={
+                several && lineSheet
+                  ? `${lineSheet.designName}, ${lineSheet.sizeName}${lineSheet.clothName && ` · ${lineSheet.clothName}`}`
+                  : undefined
+              }
+              planned={batch?.lines.find((one) => one.number === lineSheet?.number)?.plannedCost}
+              missing={
+                refused[0]?.sentence ??
+                (batch?.stage === 'FINISHED' && done === 0
+                  ? 'None came out well, so there is nothing to price.'
+                  : 'The ticket follows from the plan.')
+              }
+              stale={preview.isFetching}
+            >
+              {ownPrice}
+            </Ticket>
+          </div>
+        )}
       </div>
       {confirming && batch && (
         <StagePanel kind={confirming} batchId={batch.id} onClose={() => setConfirming(undefined)} />
@@ -304,6 +443,49 @@ function Editor({
           }}
           onLater={() => save.reset()}
         />
+      )}
+    </>
+  );
+}
+
+/** Where a batch can go from where it is. */
+function Ways({
+  batch,
+  onConfirm,
+  onGiveUp,
+  givingUp,
+  onPause,
+}: {
+  batch: Batch;
+  onConfirm: (kind: 'cut' | 'finish') => void;
+  onGiveUp: () => void;
+  givingUp: boolean;
+  onPause: () => void;
+}) {
+  if (batch.stage === 'FINISHED') return null;
+  const uncut = batch.stage === 'PLANNED' || batch.stage === 'CUTTING';
+  return (
+    <>
+      {batch.stage === 'PLANNED' && (
+        <>
+          <Button look="quiet" onClick={onGiveUp} disabled={givingUp}>
+            Give up
+          </Button>
+          <Button look="quiet" onClick={() => window.print()}>
+            Print
+          </Button>
+        </>
+      )}
+      <Button look="quiet" onClick={onPause}>
+        {batch.paused ? 'Take up again' : 'Put aside'}
+      </Button>
+      <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
+        Cutting sheet
+      </ButtonLink>
+      {uncut ? (
+        <Button onClick={() => onConfirm('cut')}>Cut it</Button>
+      ) : (
+        <Button onClick={() => onConfirm('finish')}>Bags are finished</Button>
       )}
     </>
   );

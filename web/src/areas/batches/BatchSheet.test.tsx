@@ -9,10 +9,27 @@ const cloth = (value: number) => amount(`${value} in`, value, length(`${value} i
 
 const sheet: Schemas['BatchSheet'] = {
   mark: 'a',
-  designName: 'Heron',
-  sizeName: 'medium',
   units: 24,
-  cutList: [{ piece: piece('A', { directional: true }), count: 48, from: 'Reed Stripe' }],
+  lines: [
+    {
+      number: 1,
+      designName: 'Heron',
+      sizeName: 'medium',
+      units: 24,
+      clothName: 'Reed Stripe',
+      colour: '#678',
+    },
+  ],
+  cutList: [
+    {
+      label: 'A',
+      name: 'Outer',
+      piece: piece('A', { directional: true }),
+      count: 48,
+      lines: [1],
+      from: 'Reed Stripe',
+    },
+  ],
   trims: [],
   needs: [
     {
@@ -26,6 +43,8 @@ const sheet: Schemas['BatchSheet'] = {
       held: cloth(0),
       heldForOthers: cloth(30),
       shortBy: cloth(24),
+      taken: false,
+      shares: [],
       working: working('96 in'),
     },
     {
@@ -38,6 +57,8 @@ const sheet: Schemas['BatchSheet'] = {
       onHand: amount('40', 40),
       held: amount('24', 24),
       heldForOthers: amount('0', 0),
+      taken: false,
+      shares: [],
       working: working('24'),
     },
   ],
@@ -54,6 +75,8 @@ const sheet: Schemas['BatchSheet'] = {
   steps: [
     {
       name: 'Cut',
+      lines: [1],
+      units: 24,
       stage: 'CUT',
       station: 'CUTTING_TABLE',
       changes: [],
@@ -64,6 +87,8 @@ const sheet: Schemas['BatchSheet'] = {
     },
     {
       name: 'Sew zips',
+      lines: [1],
+      units: 24,
       stage: 'SEW',
       station: 'MACHINE',
       changes: ['zip foot'],
@@ -140,7 +165,8 @@ describe('the plan of a batch', () => {
   });
 
   it('puts the steps to come first once the cloth is cut, and what was taken is no longer short', () => {
-    rendered(<BatchSheet sheet={sheet} stage="CUT" />);
+    const needs = sheet.needs.map((need) => ({ ...need, taken: need.kind === 'CLOTH' }));
+    rendered(<BatchSheet sheet={{ ...sheet, needs }} stage="CUT" />);
     const steps = region('Steps to come');
     expect(steps.getByText('zip foot')).toBeVisible();
     expect(steps.queryByText('Cut')).toBeNull();

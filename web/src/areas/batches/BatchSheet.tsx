@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { hatch } from '../../ui/Hatches';
 import type { BatchStage } from '../../ui/RunningStitch';
-import { leavesWhenCut } from './stock';
 import { Notes } from '../../ui/Notes';
 import { Tag } from '../../ui/Tag';
 import { sides, useUnits } from '../../ui/units';
@@ -30,7 +29,7 @@ export function BatchSheet({
       {sewing && <Steps sheet={sheet} title="Steps to come" stages={['SEW', 'FINISH']} />}
       <CutList sheet={sheet} />
       <div className="grid gap-4 md:grid-cols-2">
-        <Needs sheet={sheet} stage={stage} reserving={reserving} replacing={replacing} />
+        <Needs sheet={sheet} reserving={reserving} replacing={replacing} />
         <Hours sheet={sheet} />
       </div>
       <Cautions sheet={sheet} stage={stage} />
@@ -41,7 +40,8 @@ export function BatchSheet({
 
 function CutList({ sheet }: { sheet: Sheet }) {
   const units = useUnits();
-  const corner = sheet.corner;
+  const several = sheet.lines.length > 1;
+  const corner = several ? undefined : sheet.lines[0]?.corner;
   return (
     <section className="sheet px-2 pt-3 pb-1.5" aria-label="Cut list">
       <div className="flex justify-between gap-4 px-2">
@@ -87,19 +87,26 @@ function CutList({ sheet }: { sheet: Sheet }) {
           </tr>
         </thead>
         <tbody>
-          {sheet.cutList.map(({ piece, count, from, cutAs }) => (
-            <tr key={piece.letter}>
+          {sheet.cutList.map(({ label, name, piece, count, lines, from, cutAs }) => (
+            <tr key={label}>
               <td className="w-10">
-                <svg width="30" height="22" role="img" aria-label={`Piece ${piece.letter}`}>
+                <svg width="30" height="22" role="img" aria-label={`Piece ${label}`}>
                   <rect x="1" y="1" width="28" height="20" rx="2" fill={hatch(piece.role)} stroke="#48595f" />
                   <rect x="8" y="3" width="14" height="16" rx="2" fill="#fff" fillOpacity=".92" />
-                  <text x="15" y="16" fontSize="13" fontWeight="700" textAnchor="middle">
-                    {piece.letter}
+                  <text
+                    x="15"
+                    y="16"
+                    fontSize={label.length > 2 ? 9 : 13}
+                    fontWeight="700"
+                    textAnchor="middle"
+                  >
+                    {label}
                   </text>
                 </svg>
               </td>
               <td>
-                {piece.name}
+                {name}
+                {several && <ForLines lines={lines} />}
                 <Notes notes={piece.notes} />
               </td>
               <td className="whitespace-nowrap">
@@ -127,15 +134,18 @@ function CutList({ sheet }: { sheet: Sheet }) {
               </td>
             </tr>
           ))}
-          {sheet.trims.map(({ trim, count, from }) => (
-            <tr key={trim.letter}>
+          {sheet.trims.map(({ trim, count, lines, from }, i) => (
+            <tr key={`${trim.letter}-${i}`}>
               <td>
                 <svg width="30" height="22" aria-hidden>
                   <path d="M2 11h26" stroke="#14242d" strokeWidth="5" strokeDasharray="2 1.5" />
                   <rect x="17" y="5" width="6" height="12" rx="2" fill="#9aa7a8" />
                 </svg>
               </td>
-              <td>{trim.name}</td>
+              <td>
+                {trim.name}
+                {several && <ForLines lines={lines} />}
+              </td>
               <td>
                 <WorkedFigure label={trim.name} working={trim.length.working}>
                   {units.own(trim.length.value)}
@@ -152,14 +162,22 @@ function CutList({ sheet }: { sheet: Sheet }) {
   );
 }
 
+/** For which lines of the batch a row is. */
+function ForLines({ lines }: { lines: number[] }) {
+  return (
+    <span className="text-[13px] text-soft">
+      {' '}
+      · line{lines.length > 1 ? 's' : ''} {lines.join(', ')}
+    </span>
+  );
+}
+
 function Needs({
   sheet,
-  stage,
   reserving,
   replacing,
 }: {
   sheet: Sheet;
-  stage?: BatchStage;
   reserving?: ReactNode;
   replacing?: (need: Schemas['NeedLine']) => ReactNode;
 }) {
@@ -169,7 +187,7 @@ function Needs({
       <h2 className="mb-1">Material</h2>
       {sheet.needs.length === 0 && <p className="text-soft">Choose the materials above.</p>}
       {sheet.needs.map((need) => {
-        const taken = stage === 'FINISHED' || (stage === 'CUT' && leavesWhenCut(need.kind));
+        const taken = need.taken;
         const whole = Math.max(need.needed.value, need.onHand.value, 1);
         return (
           <div
@@ -210,6 +228,11 @@ function Needs({
             {!taken && need.heldForOthers.value > 0 && (
               <span className="col-span-4 text-[13px] text-soft">
                 {units.amount(need.heldForOthers)} of {units.amount(need.onHand)} are held for other batches
+              </span>
+            )}
+            {need.shares.length > 0 && (
+              <span className="col-span-4 text-[13px] text-soft">
+                {need.shares.map((share) => `line ${share.line}: ${units.amount(share.amount)}`).join(' · ')}
               </span>
             )}
             {!taken && need.shortBy && replacing && <span className="col-span-4">{replacing(need)}</span>}
@@ -270,6 +293,9 @@ function Steps({ sheet, title, stages }: { sheet: Sheet; title: string; stages: 
                 <td className="w-8 text-soft">{i + 1}</td>
                 <td>
                   {step.name}
+                  {sheet.lines.length > 1 && step.lines.length < sheet.lines.length && (
+                    <ForLines lines={step.lines} />
+                  )}
                   {step.changes.length > 0 && (
                     <span className="text-soft">
                       {' '}

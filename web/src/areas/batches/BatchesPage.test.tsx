@@ -7,11 +7,14 @@ import BatchesPage from './BatchesPage';
 
 afterEach(() => vi.unstubAllGlobals());
 
-const line = (id: number, stage: Schemas['BatchLine']['stage']): Schemas['BatchLine'] => ({
+const line = (id: number, stage: Schemas['BatchRow']['stage']): Schemas['BatchRow'] => ({
   id,
   designName: 'Heron pouch',
   sizeName: 'small',
+  lineCount: 1,
   units: 10,
+  doneUnits: stage === 'FINISHED' ? 10 : 0,
+  paused: false,
   stage,
   forWhat: '',
   clothName: 'Juniper Dot',
@@ -24,7 +27,7 @@ function workroom(finished: number) {
   const done = Array.from({ length: finished }, (_, i) => line(finished + 1 - i, 'FINISHED'));
   vi.stubGlobal('fetch', (path: string) => {
     const query = new URL(path, 'http://localhost').searchParams;
-    const all = query.get('open') === 'true' ? [line(1, 'PLANNED')] : done;
+    const all = query.get('list') === 'OPEN' ? [line(1, 'PLANNED')] : done;
     const [page, size] = [Number(query.get('page')), Number(query.get('size'))];
     const items = all.slice(page * size, (page + 1) * size);
     return Promise.resolve(Response.json({ items, page, size, total: all.length }));

@@ -1,26 +1,63 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBatches } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
+import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
 import { Tag } from '../../ui/Tag';
 import { day } from '../../ui/units';
+import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
+
+type Open = 'OPEN' | 'PLANNED' | 'CUT';
+type Batches = ReturnType<typeof useBatches>;
 
 export default function BatchesPage() {
   useTitle('Batches');
-  const open = useBatches(true);
-  const done = useBatches(false);
+  const [query, setQuery] = useState('');
+  const [stage, setStage] = useState<Open>('OPEN');
+  const words = useSettled(query, 200);
+  const open = useBatches(stage, words);
+  const done = useBatches('FINISHED', words);
   const error = open.error ?? done.error;
   if (error) return <ProblemNotice problem={error} />;
+  const none = open.items?.length === 0 && done.items?.length === 0;
+  const searched = words.trim() !== '' || stage !== 'OPEN';
   return (
     <>
-      <header className="mb-4 flex items-center justify-between">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1>Batches</h1>
-        <ButtonLink to="/batches/new">New batch</ButtonLink>
+        <div className="flex flex-wrap items-end gap-3">
+          {(!none || searched || query !== '') && (
+            <>
+              <div className="w-[250px]">
+                <TextField
+                  label="Find"
+                  placeholder="a design, a fair, a number"
+                  maxLength={120}
+                  value={query}
+                  onChange={(event) => setQuery(event.target.value)}
+                />
+              </div>
+              <div className="w-[150px]">
+                <SelectField
+                  label="On the go"
+                  value={stage}
+                  onChange={(event) => setStage(event.target.value as Open)}
+                >
+                  <option value="OPEN">all</option>
+                  <option value="PLANNED">only planned</option>
+                  <option value="CUT">only cut</option>
+                </SelectField>
+              </div>
+            </>
+          )}
+          <ButtonLink to="/batches/new">New batch</ButtonLink>
+        </div>
       </header>
-      {open.items?.length === 0 && done.items?.length === 0 && (
+      {none && !searched && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No batch yet</h2>
           <p className="mt-1 text-soft">
@@ -28,13 +65,14 @@ export default function BatchesPage() {
           </p>
         </section>
       )}
+      {none && searched && <p className="text-soft">No batch has these words in it.</p>}
       <Table title="On the go" batches={open} />
       <Table title="Finished" batches={done} />
     </>
   );
 }
 
-function Table({ title, batches }: { title: string; batches: ReturnType<typeof useBatches> }) {
+function Table({ title, batches }: { title: string; batches: Batches }) {
   if (!batches.items?.length) return null;
   return (
     <section className="sheet mb-4 px-2 py-3" aria-label={title}>
@@ -51,35 +89,43 @@ function Table({ title, batches }: { title: string; batches: ReturnType<typeof u
           </tr>
         </thead>
         <tbody>
-          {batches.items.map((batch) => (
-            <tr key={batch.id}>
-              <td>
-                <Link to={`/batches/${batch.id}`} className="font-semibold text-woad hover:underline">
-                  {batch.finishedUnits ?? batch.units} × {batch.designName}
-                </Link>
-                <span className="block text-[13px] text-soft">
-                  Batch {batch.id} · {batch.sizeName} · {batch.clothName}
-                  {batch.finishedUnits !== undefined &&
-                    batch.finishedUnits < batch.units &&
-                    ` · ${batch.units - batch.finishedUnits} spoiled`}
-                </span>
-              </td>
-              <td>
-                <RunningStitch stage={batch.stage} width={210} small />
-              </td>
-              <td>
-                {batch.forWhat || '–'}
-                <span className="block text-[13px] text-soft">
-                  {batch.dueOn && day(batch.dueOn)} {batch.isShort && <Tag look="bad">material short</Tag>}
-                </span>
-              </td>
-              <td className="num">{batch.cost?.amount ?? '–'}</td>
-              <td className="num">{batch.price?.amount ?? '–'}</td>
-              <td className="num">
-                <b>{batch.perHour?.amount ?? '–'}</b>
-              </td>
-            </tr>
-          ))}
+          {batches.items.map((batch) => {
+            const finished = batch.stage === 'FINISHED';
+            return (
+              <tr key={batch.id}>
+                <td>
+                  <Link to={`/batches/${batch.id}`} className="font-semibold text-woad hover:underline">
+                    {finished ? batch.doneUnits : batch.units} × {batch.designName}
+                  </Link>
+                  <span className="block text-[13px] text-soft">
+                    Batch {batch.id} · {batch.lineCount > 1 ? `${batch.lineCount} lines` : batch.sizeName}
+                    {batch.clothName && ` · ${batch.clothName}`}
+                    {finished &&
+                      batch.doneUnits < batch.units &&
+                      ` · ${batch.units - batch.doneUnits} spoiled`}
+                    {!finished && batch.doneUnits > 0 && ` · ${batch.doneUnits} done`}
+                  </span>
+                </td>
+                <td>
+                  <RunningStitch stage={batch.stage} width={210} small />
+                </td>
+                <td>
+                  {batch.forWhat || '–'}
+                  <span className="block text-[13px] text-soft">
+                    {batch.dueOn && day(batch.dueOn)} {batch.paused && <Tag look="plain">put aside</Tag>}{' '}
+                    {batch.isShort && <Tag look="bad">material short</Tag>}
+                  </span>
+                </td>
+                <td className="num">
+                  {batch.cost?.amount ?? (batch.total ? <span>{batch.total.amount} in all</span> : '–')}
+                </td>
+                <td className="num">{batch.price?.amount ?? '–'}</td>
+                <td className="num">
+                  <b>{batch.perHour?.amount ?? '–'}</b>
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
       <More list={batches} />

@@ -8,16 +8,19 @@ import { useSend } from '../../ui/useSend';
 export function Replacing({
   need,
   form,
+  line,
   onChoose,
 }: {
   need: Schemas['NeedLine'];
   form: Schemas['BatchForm'];
+  /** The place of the form's line that it is for. */
+  line: number;
   onChoose: (slot: string, materialId: number) => void;
 }) {
   const units = useUnits();
   const find = useSend(() =>
     api.post<Schemas['Replacement'][]>(
-      `/api/batches/replacements?slot=${encodeURIComponent(need.slot)}`,
+      `/api/batches/replacements?line=${line}&slot=${encodeURIComponent(need.slot)}`,
       form,
     ),
   );

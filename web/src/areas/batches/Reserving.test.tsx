@@ -21,6 +21,8 @@ const need = (held: number): Schemas['NeedLine'] => ({
   held: amount(String(held), held),
   heldForOthers: amount('0', 0),
   shortBy: amount('4', 4),
+  taken: false,
+  shares: [],
   working: working('24'),
 });
 
@@ -70,7 +72,7 @@ describe('something else in its place', () => {
         },
       ],
     });
-    rendered(<Replacing need={need(0)} form={form} onChoose={choose} />);
+    rendered(<Replacing line={0} need={need(0)} form={form} onChoose={choose} />);
     await userEvent.click(screen.getByRole('button', { name: 'What else would do?' }));
     await userEvent.click(
       await screen.findByRole('button', { name: /Reed Stripe.*takes 22 of 40, 11.90 each/ }),
@@ -80,7 +82,7 @@ describe('something else in its place', () => {
 
   it('says so when there is nothing', async () => {
     server({ '/api/batches/replacements': [] });
-    rendered(<Replacing need={need(0)} form={form} onChoose={() => {}} />);
+    rendered(<Replacing line={0} need={need(0)} form={form} onChoose={() => {}} />);
     await userEvent.click(screen.getByRole('button', { name: 'What else would do?' }));
     expect(await screen.findByText(/Nothing else on the shelf would do/)).toBeVisible();
   });

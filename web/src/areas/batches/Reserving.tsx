@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { leavesWhenCut } from './stock';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
 
@@ -16,7 +15,7 @@ export function Reserving({ batch, sheet }: { batch: Schemas['BatchView']; sheet
     () => api.post<Schemas['BatchView']>(`/api/batches/${batch.id}/release`, { version: batch.version }),
     () => setMissing([]),
   );
-  const coming = sheet.needs.filter((need) => batch.stage === 'PLANNED' || !leavesWhenCut(need.kind));
+  const coming = sheet.needs.filter((need) => !need.taken);
   const holds = coming.some((need) => need.held.value > 0);
   const holdsAll = coming.every((need) => need.held.value >= need.needed.value);
   return (

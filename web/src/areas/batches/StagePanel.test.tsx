@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
-import { length } from '../../ui/fixtures.test.helper';
+import { amount, length } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { server } from '../designs/editing.test.helper';
 import { OffcutOffers } from './OffcutOffers';
@@ -23,7 +23,25 @@ const batch = (...leftOver: Schemas['LeftLine'][]) =>
   ({
     id: 9,
     version: 2,
-    sheet: { mark: 'now', units: 4, needs: [], leftOver },
+    cloths: [{ materialId: 7, name: 'Juniper Dot', colour: '#345', cut: false }],
+    lines: [{ number: 1, designName: 'Heron', sizeName: 'small', started: 4, good: 0, seconds: 0, scrap: 0 }],
+    sheet: {
+      mark: 'now',
+      units: 4,
+      lines: [{ number: 1, clothName: 'Juniper Dot' }],
+      needs: [
+        {
+          materialId: 7,
+          part: 'WHOLE',
+          name: 'Juniper Dot',
+          kind: 'CLOTH',
+          needed: amount('24 in', 24),
+          onHand: amount('40 in', 40),
+          taken: false,
+        },
+      ],
+      leftOver,
+    },
   }) as unknown as Schemas['BatchView'];
 
 const panel = (kind: 'cut' | 'finish', before?: Schemas['BatchView']) =>
@@ -46,7 +64,22 @@ describe('cutting', () => {
     expect(sent.find((one) => one.path.endsWith('/cut'))?.body).toMatchObject({
       version: 2,
       mark: 'now',
+      cloths: [7],
       keep: [{ materialId: 7, width: '7 in', height: '6 in', count: '2' }],
+    });
+  });
+
+  it('books one cloth today and leaves the other, with its offcuts, for tomorrow', async () => {
+    const two = batch(left('7 1/2 in'), { ...left('9 in'), materialId: 8, name: 'Oat cotton' });
+    two.cloths = [...two.cloths, { materialId: 8, name: 'Oat cotton', colour: '#eee', cut: false }];
+    const sent = server({ '/api/batches/9': two, '/api/batches/9/cut': {} });
+    panel('cut');
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'Oat cotton' }));
+    expect(screen.queryByLabelText('Across, offcut 2')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'It is cut' }));
+    expect(sent.find((one) => one.path.endsWith('/cut'))?.body).toMatchObject({
+      cloths: [7],
+      keep: [{ materialId: 7 }],
     });
   });
 
@@ -75,7 +108,22 @@ describe('cutting', () => {
     panel('finish');
     await userEvent.click(await screen.findByRole('button', { name: 'They are finished' }));
     expect(screen.queryByText('Keep what is left?')).toBeNull();
-    expect(sent.find((one) => one.path.endsWith('/finish'))?.body).not.toHaveProperty('keep');
+    const body = sent.find((one) => one.path.endsWith('/finish'))?.body;
+    expect(body).not.toHaveProperty('keep');
+    expect(body).toMatchObject({ lines: [{ number: 1, good: '4', seconds: '', scrap: '' }] });
+  });
+
+  it('finishes some today and says how many stay to be made', async () => {
+    const sent = server({ '/api/batches/9': batch(), '/api/batches/9/finish': {} });
+    panel('finish');
+    const well = await screen.findByLabelText('Well');
+    await userEvent.type(well, '{Backspace}2');
+    await userEvent.type(screen.getByLabelText('Spoiled'), '1');
+    expect(screen.getByText(/1 stay to be made/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'They are finished' }));
+    expect(sent.find((one) => one.path.endsWith('/finish'))?.body).toMatchObject({
+      lines: [{ number: 1, good: '2', scrap: '1' }],
+    });
   });
 });
 

@@ -45,6 +45,7 @@ const mat = (steps: Schemas['StepView'][]): Schemas['MatView'] => ({
     {
       letter: 'A',
       number: 1,
+      line: 0,
       bag: 1,
       x: 0,
       y: 0,

@@ -53,6 +53,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
   directional: true,
   bySheet: false,
   usable: length('43 in', '109.2 cm'),
+  cut: false,
   severalDyes: false,
   needed: amount('2 yd'),
   free: amount('6 yd'),
@@ -66,6 +67,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
       count: 4,
       each: 2,
       again: 1,
+      lines: [1],
       notes: ['Corners cut out 1 ¼ in × 1 ¼ in at the bottom.'],
     },
   ],
@@ -113,6 +115,7 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
 const cutting = (laidOut: boolean, more: Partial<Schemas['CuttingView']> = {}): Schemas['CuttingView'] => ({
   batchId: 9,
   version: 1,
+  lines: [],
   designName: 'Heron pouch',
   sizeName: 'medium',
   units: 2,
@@ -327,7 +330,7 @@ describe('a spoiled piece', () => {
     const [mat] = cloth(true).mats;
     if (!mat) throw new Error('no mat');
     const sides = { x: 0, y: 0, width: 266_700_000, height: 203_200_000, turned: false };
-    const pieces = [{ letter: 'A', number: 1, bag: 1, step: '0:STRIP:0:0', ...sides }];
+    const pieces = [{ letter: 'A', number: 1, line: 1, bag: 1, step: '0:STRIP:0:0', ...sides }];
     const mats = [
       { ...mat, pieces, title: 'From roll 1, dye lot A' },
       { ...mat, pieces, title: 'From roll 2, dye lot B', cloth: 1 },

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button';
 import { Notes } from '../../ui/Notes';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
+import { Tag } from '../../ui/Tag';
 import { sides, useUnits } from '../../ui/units';
 import { useShortcut } from '../../ui/useShortcut';
 import { StagePanel } from '../batches/StagePanel';
@@ -83,15 +84,15 @@ function Cutting({ cutting }: { cutting: Cutting }) {
   const units = useUnits();
   const client = useQueryClient();
   const id = cutting.batchId;
-  const planned = cutting.stage === 'PLANNED';
+  const planned = cutting.stage === 'PLANNED' || cutting.stage === 'CUTTING';
   const search = useSearch(cutting);
   const [picked, setPicked] = useState<number | typeof LENGTHS>();
   const [looked, setLooked] = useState<string>();
   const [zoomed, setZoomed] = useState(false);
-  const [panel, setPanel] = useState<'spoiled' | 'cut'>();
+  const [panel, setPanel] = useState<'spoiled' | 'cut' | 'this'>();
   const [fromOffcuts, setFromOffcuts] = useState(true);
   const cloth = cutting.cloths.find((one) => one.materialId === picked) ?? cutting.cloths[0];
-  const lacking = planned && cutting.cloths.some((one) => !one.bill && !one.trouble);
+  const lacking = planned && cutting.cloths.some((one) => !one.cut && !one.bill && !one.trouble);
   const begun = useRef(false);
   const begin = search.begin.mutate;
   const known = search.state !== undefined;
@@ -123,9 +124,10 @@ function Cutting({ cutting }: { cutting: Cutting }) {
   const next = steps.find((step) => !step.done);
   const shown = steps.find((step) => step.key === looked) ?? next;
   const lengths = picked === LENGTHS;
-  const canTick = planned && !lengths && !tick.isPending;
+  const open = planned && !lengths && cloth !== undefined && !cloth.cut;
+  const canTick = open && !tick.isPending;
   useShortcut('c', () => canTick && next && tick.mutate({ step: next, done: true }));
-  useShortcut('x', () => planned && !lengths && cloth?.bill && setPanel('spoiled'));
+  useShortcut('x', () => open && cloth.bill && setPanel('spoiled'));
   if (!cloth) {
     return cutting.trims.length > 0 ? (
       <Lengths trims={cutting.trims} />
@@ -134,6 +136,11 @@ function Cutting({ cutting }: { cutting: Cutting }) {
     );
   }
   const bill = lengths ? undefined : cloth.bill;
+  const uncut = cutting.cloths.filter((one) => !one.cut);
+  const cutNow = (what: 'cut' | 'this') => {
+    if (search.running) search.stop.mutate();
+    setPanel(what);
+  };
   return (
     <>
       <header className="flex flex-wrap items-start justify-between gap-4">
@@ -142,7 +149,8 @@ function Cutting({ cutting }: { cutting: Cutting }) {
             <Link to={`/batches/${id}`} className="font-semibold text-woad">
               Batch {id}
             </Link>{' '}
-            · {cutting.units} × {cutting.designName}, {cutting.sizeName}
+            · {cutting.units} × {cutting.designName}
+            {cutting.sizeName && `, ${cutting.sizeName}`}
           </div>
           <h1>
             {lengths
@@ -160,14 +168,12 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               >
                 Search longer
               </Button>
-              <Button
-                onClick={() => {
-                  if (search.running) search.stop.mutate();
-                  setPanel('cut');
-                }}
-              >
-                All is cut
-              </Button>
+              {open && uncut.length > 1 && (
+                <Button look="quiet" onClick={() => cutNow('this')}>
+                  This cloth is cut
+                </Button>
+              )}
+              <Button onClick={() => cutNow('cut')}>All is cut</Button>
             </>
           )}
         </div>
@@ -176,7 +182,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
         <RunningStitch stage={cutting.stage} width={830} />
       </div>
       <div className="space-y-2 not-empty:mb-3">
-        {!lengths && !planned && !bill && (
+        {!lengths && cloth.cut && !bill && (
           <Notice look="care">
             {cloth.name} was cut without a cutting sheet, by the strips of the plan.
           </Notice>
@@ -210,7 +216,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
       {lengths && <Lengths trims={cutting.trims} />}
       {bill && (
         <>
-          <Aims cloth={cloth} fixed={!planned || cutting.begun} onChoose={(one) => aim.mutate(one)} />
+          <Aims cloth={cloth} fixed={!open || cutting.begun} onChoose={(one) => aim.mutate(one)} />
           <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_340px]">
             <div className="min-w-0 space-y-3.5">
               <div className="space-y-3">
@@ -225,18 +231,13 @@ function Cutting({ cutting }: { cutting: Cutting }) {
                   />
                 ))}
               </div>
-              <Bill bill={bill} pieces={cloth.pieces} />
+              <Bill bill={bill} pieces={cloth.pieces} lines={cutting.lines} />
               {cutting.minutes && <CuttingTime batchId={id} minutes={cutting.minutes} onTaken={take} />}
-              {planned && !cloth.bySheet && (
+              {open && !cloth.bySheet && (
                 <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />
               )}
-              <Files
-                id={id}
-                materialId={cloth.materialId}
-                canTake={planned && !cutting.begun}
-                onTaken={take}
-              />
-              {planned && (
+              <Files id={id} materialId={cloth.materialId} canTake={open && !cutting.begun} onTaken={take} />
+              {open && (
                 <label className="no-print flex min-h-11 items-center gap-2">
                   <input
                     type="checkbox"
@@ -252,14 +253,14 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               <CutSteps
                 mats={cloth.mats}
                 now={shown?.key}
-                canTick={planned}
+                canTick={open}
                 onTick={(step, done) => {
                   setLooked(undefined);
                   tick.mutate({ step, done });
                 }}
                 onLook={(step) => setLooked(step.key)}
               />
-              {planned && (
+              {open && (
                 <div className="no-print flex gap-2.5">
                   <Button
                     disabled={!next || tick.isPending}
@@ -283,7 +284,14 @@ function Cutting({ cutting }: { cutting: Cutting }) {
         </>
       )}
       {panel === 'spoiled' && <SpoiledPanel batchId={id} cloth={cloth} onClose={() => setPanel(undefined)} />}
-      {panel === 'cut' && <StagePanel kind="cut" batchId={id} onClose={() => setPanel(undefined)} />}
+      {(panel === 'cut' || panel === 'this') && (
+        <StagePanel
+          kind="cut"
+          batchId={id}
+          only={panel === 'this' ? cloth.materialId : undefined}
+          onClose={() => setPanel(undefined)}
+        />
+      )}
     </>
   );
 }
@@ -396,7 +404,8 @@ function Cloths({
               aria-hidden
             />
             {cloth.name}
-            {steps.length > 0 && (
+            {cloth.cut && <Tag look="ok">cut</Tag>}
+            {!cloth.cut && steps.length > 0 && (
               <span className="font-normal text-soft">
                 {done} of {steps.length}
               </span>
@@ -465,7 +474,15 @@ function Aims({
 
 const ofSheets = (count: number) => (count === 1 ? '1 sheet' : `${count} sheets`);
 
-function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['PieceKind'][] }) {
+function Bill({
+  bill,
+  pieces,
+  lines,
+}: {
+  bill: Schemas['BillView'];
+  pieces: Schemas['PieceKind'][];
+  lines: Schemas['LineName'][];
+}) {
   const units = useUnits();
   const largest = bill.largest;
   return (
@@ -512,6 +529,14 @@ function Bill({ bill, pieces }: { bill: Schemas['BillView']; pieces: Schemas['Pi
             <tr key={kind.letter}>
               <td>
                 <b>{kind.letter}</b> {kind.name}
+                {lines.length > 0 && (
+                  <span className="block text-[13px] text-soft">
+                    {lines
+                      .filter((line) => kind.lines.includes(line.number))
+                      .map((line) => `${line.number} ${line.designName}, ${line.sizeName}`)
+                      .join(' · ')}
+                  </span>
+                )}
                 <Notes notes={kind.notes} />
               </td>
               <td>{sides(units.own(kind.width), units.own(kind.height))}</td>

@@ -199,7 +199,8 @@ function Piece({
   const words = roomForSize ? size(kind) : '';
   const small = Math.min(letter * 0.6, (width * 0.92) / (words.length * DIGIT || 1));
   const box = Math.min(Math.max(letter * 2.4, words.length * DIGIT * small + letter * 0.4), width * 0.96);
-  const bag = piece.bag === 0 ? 'cut once more' : `bag ${piece.bag}`;
+  const bag =
+    piece.bag === 0 ? 'cut once more' : `${piece.line ? `line ${piece.line}, ` : ''}bag ${piece.bag}`;
   return (
     <g opacity={done ? 0.45 : 1}>
       <title>{`${kind?.name ?? piece.letter} ${piece.number}, ${bag}${piece.turned ? ', turned' : ''}`}</title>

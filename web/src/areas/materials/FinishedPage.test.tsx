@@ -16,6 +16,7 @@ const goods: Schemas['FinishedGoodsLine'] = {
   designName: 'Heron pouch',
   sizeName: 'small',
   clothName: 'Juniper Dot',
+  quality: 'GOOD',
   units: 9,
   places: [
     { place: 'home', units: 3 },

@@ -226,6 +226,27 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">
+        <legend className="float-left mb-2 w-full font-bold">Several made together</legend>
+        <div className="clear-left grid items-start gap-3 md:grid-cols-2">
+          <SelectField
+            label="What is set up once is shared"
+            hint="threading, a needle, clearing up"
+            {...register('setUps')}
+          >
+            <option value="BY_UNITS">by how many bags of each line</option>
+            <option value="BY_MINUTES">by the minutes of each line</option>
+          </SelectField>
+          <SelectField
+            label="Cloth that no piece is cut from is borne"
+            hint="what is beside the pieces"
+            {...register('waste')}
+          >
+            <option value="BY_STRIP">by the strip it lies in</option>
+            <option value="BY_AREA">by all, by the area of their pieces</option>
+          </SelectField>
+        </div>
+      </fieldset>
+      <fieldset className="sheet mt-4 p-4">
         <legend className="float-left mb-2 w-full font-bold">Cutting</legend>
         <div className="clear-left grid items-start gap-3 md:grid-cols-4">
           <TextField

@@ -243,7 +243,7 @@ class CuttingTest {
                 .toList();
         Answer cut = APP.post(
                 "/api/batches/" + made.id() + "/cut",
-                Map.of("version", batch.get("version").asLong(), "reason", "", "goodUnits", "", "keep", keep));
+                Map.of("version", batch.get("version").asLong(), "reason", "", "keep", keep));
         assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
         assertThat(onHand(outer)).isEqualTo(before - needed);
         long lots = list(APP.get("/api/materials/" + outer + "/shelf").body().get("lots")).stream()
@@ -295,9 +295,7 @@ class CuttingTest {
 
     private static Answer cutAll(long id) {
         long version = APP.get("/api/batches/" + id).body().get("version").asLong();
-        return APP.post(
-                "/api/batches/" + id + "/cut",
-                Map.of("version", version, "reason", "", "goodUnits", "", "keep", List.of()));
+        return APP.post("/api/batches/" + id + "/cut", Map.of("version", version, "reason", "", "keep", List.of()));
     }
 
     @Test
@@ -388,17 +386,7 @@ class CuttingTest {
         assertThat(leftOver.get("isKept").asBoolean()).isFalse();
         assertThat(cutAll(made.id()).status()).isEqualTo(200);
         Answer cut = APP.get("/api/batches/" + made.id());
-        Answer finished = APP.post(
-                "/api/batches/" + made.id() + "/finish",
-                Map.of(
-                        "version",
-                        cut.body().get("version").asLong(),
-                        "reason",
-                        "",
-                        "goodUnits",
-                        "6",
-                        "keep",
-                        List.of()));
+        Answer finished = APP.post("/api/batches/" + made.id() + "/finish", RunningApp.finish(cut.body(), "6"));
         assertThat(finished.status()).as(finished.body().toString()).isEqualTo(200);
         assertThat(left(tape)).as("the left-over is used up").hasSize(1);
         assertThat(needed(finished.body(), tape)).isEqualTo(needed(made.body(), tape));
@@ -576,6 +564,8 @@ class CuttingTest {
         return APP.get("/api/batches/" + batch)
                 .body()
                 .get("sheet")
+                .get("lines")
+                .get(0)
                 .get("ticket")
                 .get("batchTime")
                 .get("value")

@@ -78,21 +78,33 @@ class EarlierFoldersTest {
             figures.put(name + ", pieces", line.get("pieces").asString());
             figures.put(name + ", worth", line.get("worth").get("amount").asString());
         }
-        for (JsonNode line : app.get("/api/batches").body().get("items")) {
-            long id = line.get("id").asLong();
+        for (JsonNode row : app.get("/api/batches").body().get("items")) {
+            long id = row.get("id").asLong();
             JsonNode batch = app.get("/api/batches/" + id).body();
             JsonNode sheet = batch.get("sheet");
             String name = "batch " + id;
+            JsonNode line = batch.get("lines").get(0);
+            assertThat(batch.get("lines")).hasSize(1);
             figures.put(
                     name + ", of",
-                    sheet.get("designName").asString() + ", "
-                            + sheet.get("sizeName").asString());
+                    line.get("designName").asString() + ", "
+                            + line.get("sizeName").asString());
             figures.put(name + ", stage", batch.get("stage").asString());
             figures.put(name + ", units", sheet.get("units").asString());
-            figures.put(name + ", good", batch.path("finishedUnits").asString("none"));
+            figures.put(
+                    name + ", good",
+                    batch.get("stage").asString().equals("FINISHED")
+                            ? line.get("good").asString()
+                            : "none");
             figures.put(
                     name + ", cost of one",
-                    sheet.get("ticket").get("cost").get("value").get("amount").asString());
+                    sheet.get("lines")
+                            .get(0)
+                            .get("ticket")
+                            .get("cost")
+                            .get("value")
+                            .get("amount")
+                            .asString());
             for (JsonNode need : sheet.get("needs")) {
                 String of = name + ", " + need.get("name").asString();
                 figures.put(of + ", takes", need.get("needed").get("exact").asString());
@@ -245,7 +257,9 @@ class EarlierFoldersTest {
         JsonNode now = app.get("/api/batches/" + batch).body();
         done(app.post(
                 "/api/batches/" + batch + "/" + next,
-                Map.of("version", now.get("version").asLong(), "reason", "", "goodUnits", good, "keep", List.of())));
+                next.equals("finish")
+                        ? RunningApp.finish(now, good)
+                        : Map.of("version", now.get("version").asLong(), "reason", "", "keep", List.of())));
     }
 
     private static Answer done(Answer answer) {

@@ -171,8 +171,7 @@ class FirstClothTest {
                         "version", now.get("version").asLong(),
                         "mark", now.get("sheet").get("mark").asString(),
                         "reason", "",
-                        "goodUnits", "",
-                        "kept", List.of()));
+                        "keep", List.of()));
         assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
         assertThat(APP.get("/api/materials/" + felt)
                         .body()
@@ -231,8 +230,7 @@ class FirstClothTest {
                         "version", now.get("version").asLong(),
                         "mark", now.get("sheet").get("mark").asString(),
                         "reason", "",
-                        "goodUnits", "",
-                        "kept", List.of()));
+                        "keep", List.of()));
         assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
         assertThat(APP.get("/api/materials/" + felt)
                         .body()

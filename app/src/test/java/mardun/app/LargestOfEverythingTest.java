@@ -98,7 +98,7 @@ class LargestOfEverythingTest {
                         .limit(6)
                         .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
                         .toList());
-        return form;
+        return RunningApp.oneLine(form);
     }
 
     private static void everyScreenIsThere(String after) {

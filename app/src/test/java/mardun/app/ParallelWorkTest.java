@@ -133,7 +133,7 @@ class ParallelWorkTest {
             String path = "/api/batches/" + made.id();
             atOnce(List.of(
                     () -> APP.post(path + "/reserve", Map.of("version", version)),
-                    () -> APP.post(path + "/cut", Map.of("version", version, "reason", "", "goodUnits", "")),
+                    () -> APP.post(path + "/cut", Map.of("version", version, "reason", "")),
                     () -> APP.post(path + "/reserve", Map.of("version", version))));
             assertThat(APP.get(path).body().get("stage").asString()).isEqualTo("CUT");
             for (JsonNode held : APP.get("/api/materials/" + SHELF.get("outer") + "/shelf")
@@ -202,8 +202,8 @@ class ParallelWorkTest {
         }
         List<Answer> answers = atOnce(same);
         assertThat(answers).allMatch(answer -> answer.id() == answers.get(0).id());
-        Map<String, Object> other = new LinkedHashMap<>(form);
-        other.put("units", "9");
+        Map<String, Object> other = form("9");
+        other.put("requestId", form.get("requestId"));
         Answer refused = APP.post("/api/batches", other);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("was sent before with something else in it");

@@ -108,6 +108,8 @@ class PutAwayTest {
         put("/api/materials/" + id, true);
         assertThat(APP.get("/api/batches/" + planned.id())
                         .body()
+                        .get("lines")
+                        .get(0)
                         .get("materials")
                         .valueStream())
                 .anyMatch(choice -> choice.get("materialId").asLong() == id);

@@ -148,7 +148,7 @@ class RenamingTest {
                 "",
                 "materials",
                 List.of(Map.of("slot", "outer", "materialId", shelf))));
-        return form;
+        return RunningApp.oneLine(form);
     }
 
     /** Without trims and notions, so that one cloth is all that a batch needs. */
@@ -175,7 +175,7 @@ class RenamingTest {
         assertThat(turned.get("sizes").get(0).asString()).isEqualTo("grande {0}");
         saved(turned);
         JsonNode after = APP.get("/api/batches/" + batch.id()).body();
-        assertThat(after.get("sheet").get("sizeName").asString()).isEqualTo("grande {0}");
+        assertThat(after.get("lines").get(0).get("sizeName").asString()).isEqualTo("grande {0}");
         assertThat(widthOf(after)).isEqualTo(width);
 
         saved(APP.post("/api/designs/arranged", Map.of("document", turned, "order", List.of(1)))
@@ -186,7 +186,7 @@ class RenamingTest {
         assertThat(gone.get("sheet").get("cutList")).isEmpty();
         Answer cut = APP.post(
                 "/api/batches/" + batch.id() + "/cut",
-                Map.of("version", gone.get("version").asLong(), "reason", "", "goodUnits", ""));
+                Map.of("version", gone.get("version").asLong(), "reason", ""));
         assertThat(cut.status()).isEqualTo(422);
         assertThat(cut.detail()).contains("no size “medium” any more");
         assertThat(APP.get("/api/bench").status()).isEqualTo(200);

@@ -266,6 +266,44 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
                 shelf.entrySet().stream()
                         .map(slot -> Map.of("slot", slot.getKey(), "materialId", slot.getValue()))
                         .toList());
-        return form;
+        return oneLine(form);
+    }
+
+    private static final List<String> OF_LINES =
+            List.of("number", "designId", "sizeName", "units", "started", "materials", "ownPrice");
+
+    /** A batch of one line, of what is said of the line and of the batch together. */
+    public static Map<String, Object> oneLine(Map<String, Object> together) {
+        Map<String, Object> batch = new HashMap<>();
+        Map<String, Object> line = new HashMap<>();
+        together.forEach((field, value) -> (OF_LINES.contains(field) ? line : batch).put(field, value));
+        batch.put("lines", List.of(line));
+        return batch;
+    }
+
+    /** The only line of a batch's form, to be changed. */
+    @SuppressWarnings("unchecked")
+    public static Map<String, Object> line(Map<String, Object> form) {
+        return (Map<String, Object>) ((List<?>) form.get("lines")).get(0);
+    }
+
+    /** All bags of a batch of one line are done: so many came out well, the others didn't. */
+    public static Map<String, Object> finish(JsonNode batch, String good) {
+        long scrap = batch.get("sheet").get("units").asLong() - Long.parseLong(good);
+        return Map.of(
+                "version",
+                batch.get("version").asLong(),
+                "reason",
+                "",
+                "lines",
+                List.of(Map.of(
+                        "number",
+                        batch.get("lines").get(0).get("number").asInt(),
+                        "good",
+                        good,
+                        "seconds",
+                        "",
+                        "scrap",
+                        Long.toString(Math.max(0, scrap)))));
     }
 }

@@ -195,13 +195,10 @@ class StockTest {
         Answer stale = APP.post("/api/batches/" + made.id() + "/reserve", Map.of("version", 0));
         assertThat(stale.status()).isEqualTo(409);
         long version = after.body().get("version").asLong();
-        Answer cut = APP.post(
-                "/api/batches/" + made.id() + "/cut", Map.of("version", version, "reason", "", "goodUnits", ""));
+        Answer cut = APP.post("/api/batches/" + made.id() + "/cut", Map.of("version", version, "reason", ""));
         assertThat(heldOf(second)).isZero();
         assertThat(heldOf(SHELF.get("label"))).isEqualTo(labels + 4);
-        APP.post(
-                "/api/batches/" + made.id() + "/finish",
-                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "4"));
+        APP.post("/api/batches/" + made.id() + "/finish", RunningApp.finish(cut.body(), "4"));
         assertThat(heldOf(SHELF.get("label"))).isEqualTo(labels);
         assertThat(reserve(made).detail()).contains("is finished already");
     }
@@ -214,8 +211,7 @@ class StockTest {
         Map<String, Object> large =
                 Map.of("materialId", cloth, "width", "40 in", "height", "20 in", "count", "2", "place", "");
         Answer refused = APP.post(
-                "/api/batches/" + made.id() + "/cut",
-                Map.of("version", version, "reason", "", "goodUnits", "", "keep", List.of(large)));
+                "/api/batches/" + made.id() + "/cut", Map.of("version", version, "reason", "", "keep", List.of(large)));
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("There can't be 2 of 40 in × 20 in left of “Kept whole”");
         assertThat(shelf(cloth).get("lots")).hasSize(1);
@@ -237,17 +233,10 @@ class StockTest {
                     Map.of("materialId", cloth, "width", "8 in", "height", "6 in", "count", "1", "place", "");
             Answer cut = APP.post(
                     "/api/batches/" + made.id() + "/cut",
-                    Map.of(
-                            "version",
-                            made.body().get("version").asLong(),
-                            "reason",
-                            "",
-                            "goodUnits",
-                            "",
-                            "keep",
-                            List.of(small)));
+                    Map.of("version", made.body().get("version").asLong(), "reason", "", "keep", List.of(small)));
             assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
-            for (JsonNode line : cut.body().get("sheet").get("ticket").get("lines")) {
+            for (JsonNode line :
+                    cut.body().get("sheet").get("lines").get(0).get("ticket").get("lines")) {
                 assertThat(line.get("cost").get("value").get("minor").asLong())
                         .as("%s, %s", school, line.get("name"))
                         .isNotNegative();
@@ -268,18 +257,28 @@ class StockTest {
         Answer made = planned("12", SHELF);
         Answer cut = APP.post(
                 "/api/batches/" + made.id() + "/cut",
-                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
-        assertThat(cut.body().get("plannedCost").get("amount").asString()).isEqualTo(cost(made.body()));
-        Answer finished = APP.post(
-                "/api/batches/" + made.id() + "/finish",
-                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "11"));
-        JsonNode ticket = finished.body().get("sheet").get("ticket");
+                Map.of("version", made.body().get("version").asLong(), "reason", ""));
+        assertThat(cut.body()
+                        .get("lines")
+                        .get(0)
+                        .get("plannedCost")
+                        .get("amount")
+                        .asString())
+                .isEqualTo(cost(made.body()));
+        Answer finished = APP.post("/api/batches/" + made.id() + "/finish", RunningApp.finish(cut.body(), "11"));
+        JsonNode ticket = finished.body().get("sheet").get("lines").get(0).get("ticket");
         String each = cost(finished.body());
         assertThat(each).isNotEqualTo(cost(cut.body()));
         assertThat(ticket.get("good").asInt()).isEqualTo(11);
         assertThat(ticket.get("spoiled").get("working").get("rule").asString())
                 .contains("bear what the spoiled ones took");
-        assertThat(finished.body().get("plannedCost").get("amount").asString()).isEqualTo(cost(made.body()));
+        assertThat(finished.body()
+                        .get("lines")
+                        .get(0)
+                        .get("plannedCost")
+                        .get("amount")
+                        .asString())
+                .isEqualTo(cost(made.body()));
         JsonNode line = APP.get("/api/batches").body().get("items").get(0);
         assertThat(line.get("id").asLong()).isEqualTo(made.id());
         assertThat(line.get("cost").get("amount").asString()).isEqualTo(each);
@@ -477,7 +476,7 @@ class StockTest {
                 .contains("No one dye lot of “Dyed” has")
                 .contains("the largest has 3 yd");
         Map<String, Object> stage =
-                new HashMap<>(Map.of("version", large.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+                new HashMap<>(Map.of("version", large.body().get("version").asLong(), "reason", ""));
         Answer mixed = APP.post("/api/batches/" + large.id() + "/cut", stage);
         assertThat(mixed.detail()).contains("say why dyes may be mixed");
         reserve(small);
@@ -510,15 +509,7 @@ class StockTest {
                 "basket");
         Answer cut = APP.post(
                 "/api/batches/" + made.id() + "/cut",
-                Map.of(
-                        "version",
-                        made.body().get("version").asLong(),
-                        "reason",
-                        "",
-                        "goodUnits",
-                        "",
-                        "keep",
-                        List.of(keep)));
+                Map.of("version", made.body().get("version").asLong(), "reason", "", "keep", List.of(keep)));
         assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
         JsonNode offcut = null;
         for (JsonNode lot : shelf(cloth).get("lots")) {
@@ -526,7 +517,8 @@ class StockTest {
         }
         assertThat(offcut.get("place").asString()).isEqualTo("basket");
         long clothCost = 0;
-        for (JsonNode line : cut.body().get("sheet").get("ticket").get("lines")) {
+        for (JsonNode line :
+                cut.body().get("sheet").get("lines").get(0).get("ticket").get("lines")) {
             clothCost += line.path("name").asString("").equals("With offcuts")
                     ? line.get("cost").get("value").get("minor").asLong()
                     : 0;
@@ -560,7 +552,7 @@ class StockTest {
         reserve(stored);
         Answer used = APP.post(
                 "/api/batches/" + stored.id() + "/cut",
-                Map.of("version", stored.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+                Map.of("version", stored.body().get("version").asLong(), "reason", ""));
         assertThat(used.status()).as(used.body().toString()).isEqualTo(200);
         for (JsonNode lot : shelf(cloth).get("lots")) {
             assertThat(lot.get("origin").asString()).isNotEqualTo("OFFCUT_KEPT");
@@ -583,16 +575,14 @@ class StockTest {
         Answer made = planned("4", shelfWith("outer", cloth));
         Answer cut = APP.post(
                 "/api/batches/" + made.id() + "/cut",
-                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
+                Map.of("version", made.body().get("version").asLong(), "reason", ""));
         String first = cost(cut.body());
         school("REPLACEMENT");
         String replaced = cost(APP.get("/api/batches/" + made.id()).body());
         assertThat(replaced).isNotEqualTo(first);
         school("FIRST_IN_FIRST_OUT");
         assertThat(cost(APP.get("/api/batches/" + made.id()).body())).isEqualTo(first);
-        Answer finished = APP.post(
-                "/api/batches/" + made.id() + "/finish",
-                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "4"));
+        Answer finished = APP.post("/api/batches/" + made.id() + "/finish", RunningApp.finish(cut.body(), "4"));
         String atTheEnd = cost(finished.body());
         school("REPLACEMENT");
         assertThat(cost(APP.get("/api/batches/" + made.id()).body())).isEqualTo(atTheEnd);
@@ -601,6 +591,8 @@ class StockTest {
 
     private static String cost(JsonNode batch) {
         return batch.get("sheet")
+                .get("lines")
+                .get(0)
                 .get("ticket")
                 .get("cost")
                 .get("value")
@@ -689,10 +681,8 @@ class StockTest {
         Answer made = planned("3", SHELF);
         Answer cut = APP.post(
                 "/api/batches/" + made.id() + "/cut",
-                Map.of("version", made.body().get("version").asLong(), "reason", "", "goodUnits", ""));
-        APP.post(
-                "/api/batches/" + made.id() + "/finish",
-                Map.of("version", cut.body().get("version").asLong(), "reason", "", "goodUnits", "3"));
+                Map.of("version", made.body().get("version").asLong(), "reason", ""));
+        APP.post("/api/batches/" + made.id() + "/finish", RunningApp.finish(cut.body(), "3"));
         JsonNode goods = APP.get("/api/finished-goods?query=test%20pouch")
                 .body()
                 .get("page")

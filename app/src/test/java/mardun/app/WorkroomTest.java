@@ -231,27 +231,29 @@ class WorkroomTest {
         assertThat(value(cloth)).isEqualTo(before);
 
         long id = made.id();
-        Answer tooEarly = APP.post("/api/batches/" + id + "/finish", stage(made, "", "6"));
+        Answer tooEarly = APP.post("/api/batches/" + id + "/finish", RunningApp.finish(made.body(), "6"));
         assertThat(tooEarly.detail()).contains("must be cut first");
-        Answer cut = APP.post("/api/batches/" + id + "/cut", stage(made, "", ""));
+        Answer cut = APP.post("/api/batches/" + id + "/cut", stage(made, ""));
         assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
         long needed = need(made.body(), cloth).get("needed").get("value").asLong();
         assertThat(value(cloth)).isEqualTo(before - needed);
         assertThat(value(SHELF.get("slider"))).isEqualTo(slidersBefore);
-        assertThat(APP.post("/api/batches/" + id + "/cut", stage(made, "", "")).detail())
+        assertThat(APP.post("/api/batches/" + id + "/cut", stage(made, "")).detail())
                 .isEqualTo("Batch " + id + " is cut already.");
         assertThat(value(cloth)).isEqualTo(before - needed);
 
-        assertThat(APP.post("/api/batches/" + id + "/finish", stage(cut, "", "7"))
-                        .on("goodUnits"))
+        assertThat(APP.post("/api/batches/" + id + "/finish", RunningApp.finish(cut.body(), "7"))
+                        .on("good"))
                 .contains("is more than 6");
-        Answer finished = APP.post("/api/batches/" + id + "/finish", stage(cut, "", "5"));
+        Answer finished = APP.post("/api/batches/" + id + "/finish", RunningApp.finish(cut.body(), "5"));
         assertThat(finished.status()).isEqualTo(200);
         assertThat(value(SHELF.get("slider"))).isEqualTo(slidersBefore - 6);
         JsonNode goods = goodsOf(id);
         assertThat(goods.get("units").asInt()).isEqualTo(5);
         long fullCost = made.body()
                 .get("sheet")
+                .get("lines")
+                .get(0)
                 .get("ticket")
                 .get("cost")
                 .get("value")
@@ -264,8 +266,9 @@ class WorkroomTest {
     @Test
     void aCutBatchKeepsItsFiguresWhateverChangesLater() {
         Answer made = APP.post("/api/batches", batch("2", "21.50"));
-        Answer cut = APP.post("/api/batches/" + made.id() + "/cut", stage(made, "", ""));
-        String before = cut.body().get("sheet").get("ticket").toString();
+        Answer cut = APP.post("/api/batches/" + made.id() + "/cut", stage(made, ""));
+        String before =
+                cut.body().get("sheet").get("lines").get(0).get("ticket").toString();
         Map<String, Object> dearer = new LinkedHashMap<>(APP.cloth("Lining cloth", "44 in", "70.20", ""));
         dearer.put(
                 "version",
@@ -283,6 +286,8 @@ class WorkroomTest {
         assertThat(APP.get("/api/batches/" + made.id())
                         .body()
                         .get("sheet")
+                        .get("lines")
+                        .get(0)
                         .get("ticket")
                         .toString())
                 .isEqualTo(before);
@@ -305,7 +310,7 @@ class WorkroomTest {
         assertThat(need.has("shortBy")).isTrue();
         assertThat(APP.get("/api/bench").body().get("shortages").toString()).contains("Outer cloth");
         List<Long> before = SHELF.values().stream().map(WorkroomTest::value).toList();
-        Answer refused = APP.post("/api/batches/" + made.id() + "/cut", stage(made, "", ""));
+        Answer refused = APP.post("/api/batches/" + made.id() + "/cut", stage(made, ""));
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("give a reason");
         assertThat(SHELF.values().stream().map(WorkroomTest::value).toList())
@@ -320,7 +325,7 @@ class WorkroomTest {
     @Test
     void aSizeThatTheDesignHasntAndAnotherDesignAreRefused() {
         Map<String, Object> form = new HashMap<>(batch("3", ""));
-        form.put("sizeName", "colossal");
+        RunningApp.line(form).put("sizeName", "colossal");
         for (String path : List.of("/api/batches", "/api/batches/preview")) {
             Answer refused = APP.post(path, form);
             assertThat(refused.status()).isEqualTo(422);
@@ -329,14 +334,15 @@ class WorkroomTest {
         Answer made = APP.post("/api/batches", batch("3", ""));
         Answer other = APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Another pouch"));
         assertThat(other.status()).as(other.body().toString()).isEqualTo(201);
-        form.put("sizeName", "small");
-        form.put("designId", other.id());
+        RunningApp.line(form).put("sizeName", "small");
+        RunningApp.line(form).put("designId", other.id());
+        RunningApp.line(form).put("number", 1);
         form.put("version", made.body().get("version").asLong());
         Answer refused = APP.put("/api/batches/" + made.id(), form);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("is of another design").contains("stays so");
         JsonNode stored = APP.get("/api/batches/" + made.id()).body();
-        assertThat(stored.get("designId").asLong()).isEqualTo(design);
+        assertThat(stored.get("lines").get(0).get("designId").asLong()).isEqualTo(design);
         APP.delete("/api/batches/" + made.id() + "?version=" + stored.get("version"));
     }
 
@@ -427,7 +433,7 @@ class WorkroomTest {
         List<Map<String, Object>> materials = SHELF.entrySet().stream()
                 .map(slot -> Map.<String, Object>of("slot", slot.getKey(), "materialId", slot.getValue()))
                 .toList();
-        return Map.of(
+        return RunningApp.oneLine(Map.of(
                 "requestId",
                 UUID.randomUUID(),
                 "version",
@@ -443,11 +449,11 @@ class WorkroomTest {
                 "ownPrice",
                 ownPrice,
                 "forWhat",
-                "");
+                ""));
     }
 
-    private static Map<String, Object> stage(Answer batch, String reason, String good) {
-        return Map.of("version", batch.body().get("version").asLong(), "reason", reason, "goodUnits", good);
+    private static Map<String, Object> stage(Answer batch, String reason) {
+        return Map.of("version", batch.body().get("version").asLong(), "reason", reason);
     }
 
     private static JsonNode need(JsonNode batch, long materialId) {

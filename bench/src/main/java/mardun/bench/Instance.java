@@ -7,6 +7,7 @@ import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.PieceKey;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
@@ -34,7 +35,7 @@ record Instance(CuttingJob job, long unit, boolean stock, double least, double a
             String id = piece.get("id").asString();
             Extent extent = extent(piece.get("w"), piece.get("h"), unit);
             pieces.add(new CutPiece(
-                    id,
+                    PieceKey.of(id),
                     id,
                     extent,
                     piece.get("qty").asLong(),

@@ -45,7 +45,7 @@ final class LayoutFiles {
 
     private static void add(ObjectNode placement, String sheet, Placed piece, long unit) {
         placement.put("sheet", sheet);
-        placement.put("piece", piece.letter());
+        placement.put("piece", piece.key().letter());
         placement.put("x", piece.x().nanometres() / unit);
         placement.put("y", piece.y().nanometres() / unit);
         placement.put("w", piece.width().nanometres() / unit);
@@ -71,18 +71,13 @@ final class LayoutFiles {
                         pieces,
                         first,
                         new Placed(
-                                first.letter(),
-                                first.x(),
-                                first.y(),
-                                first.height(),
-                                first.width(),
-                                !first.turned()))));
+                                first.key(), first.x(), first.y(), first.height(), first.width(), !first.turned()))));
         variants.add(with(layout, last, changed(pieces, first, at(first, last.width(), first.y()))));
         return variants;
     }
 
     private static Placed at(Placed piece, Length x, Length y) {
-        return new Placed(piece.letter(), x, y, piece.width(), piece.height(), piece.turned());
+        return new Placed(piece.key(), x, y, piece.width(), piece.height(), piece.turned());
     }
 
     private static List<Placed> changed(List<Placed> pieces, Placed out, Placed... in) {

@@ -1,6 +1,8 @@
 package mardun.app.batch;
 
+import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -8,13 +10,20 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import jakarta.persistence.OneToMany;
+import jakarta.persistence.OrderBy;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.plan.ChosenLine;
+import org.hibernate.annotations.BatchSize;
 
-/** So many units of one size of a design, made together. */
+/** Bags that are made together: one line, or several designs, sizes and cloths. */
 @Entity
 class Batch {
 
@@ -25,85 +34,105 @@ class Batch {
     @Version
     private long version;
 
-    private long designId;
-    private String sizeName;
-    private String sizeKey;
-    private int units;
+    /** Counts what was changed of its lines, so that its version changes with them. */
+    private long changes;
 
     @Enumerated(EnumType.STRING)
     private BatchStage stage;
 
     private LocalDate dueOn;
     private String forWhat;
-    private Long ownPriceMinor;
-
-    @Lob
-    @Column(length = Integer.MAX_VALUE)
-    private String materials;
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
     private String frozen;
 
-    private String offcuts;
-    private Integer finishedUnits;
+    @Convert(converter = LotNumbers.class)
+    private List<Long> offcuts;
+
     private Instant createdAt;
     private Instant cutAt;
     private Instant finishedAt;
+    private Instant pausedAt;
+
+    @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
+    @OrderBy("position, number")
+    @BatchSize(size = 200)
+    private List<StoredLine> lines = new ArrayList<>();
 
     protected Batch() {}
 
-    Batch(long designId, Instant createdAt) {
-        this.designId = designId;
+    Batch(Instant createdAt) {
         this.stage = BatchStage.PLANNED;
         this.createdAt = createdAt;
+        this.offcuts = List.of();
     }
 
-    /** What a form says about a batch, read and checked; {@code materials} and {@code offcuts} are JSON. */
-    record Entered(
-            String sizeName,
-            String sizeKey,
-            int units,
-            Optional<LocalDate> dueOn,
-            String forWhat,
-            Optional<Long> ownPriceMinor,
-            String materials,
-            String offcuts) {}
+    /** What a form says about a batch, read and checked. */
+    record Entered(List<ChosenLine> lines, Optional<LocalDate> dueOn, String forWhat, List<Long> offcuts) {}
 
+    /** Takes what was typed; a line that it had keeps its number, and one that isn't there any more goes. */
     void enter(Entered entered) {
-        sizeName = entered.sizeName();
-        sizeKey = entered.sizeKey();
-        units = entered.units();
-        dueOn = entered.dueOn().orElse(null);
-        forWhat = entered.forWhat();
-        ownPriceMinor = entered.ownPriceMinor().orElse(null);
-        materials = entered.materials();
+        re(entered.dueOn(), entered.forWhat());
         offcuts = entered.offcuts();
+        Set<Integer> kept = entered.lines().stream().map(ChosenLine::number).collect(Collectors.toSet());
+        lines.removeIf(line -> !kept.contains(line.number()));
+        int position = 0;
+        for (ChosenLine chosen : entered.lines()) {
+            int its = position++;
+            line(chosen.number())
+                    .ifPresentOrElse(
+                            line -> line.enter(chosen, its), () -> lines.add(new StoredLine(this, chosen, its)));
+        }
+        changes++;
     }
 
-    /** The price and the day it is wanted may change as long as it isn't finished, whatever was cut. */
-    void rePrice(@Nullable LocalDate newDueOn, String newForWhat, @Nullable Long newOwnPriceMinor) {
-        dueOn = newDueOn;
+    /** The day it is wanted and what it is for may change as long as it isn't finished, whatever was cut. */
+    void re(Optional<LocalDate> newDueOn, String newForWhat) {
+        dueOn = newDueOn.orElse(null);
         forWhat = newForWhat;
-        ownPriceMinor = newOwnPriceMinor;
     }
 
-    void cut(String frozenInputs, Instant now) {
-        stage = BatchStage.CUT;
+    /** Prices may change whatever was cut. */
+    void rePrice(int number, Optional<Long> ownPriceMinor) {
+        line(number).ifPresent(line -> line.rePrice(ownPriceMinor));
+        changes++;
+    }
+
+    /** Some of its cloths, or all, are cut. */
+    void cut(String frozenInputs, boolean all, Instant now) {
+        stage = all ? BatchStage.CUT : BatchStage.CUTTING;
         frozen = frozenInputs;
-        cutAt = now;
+        if (all) {
+            cutAt = now;
+        }
+        changes++;
+    }
+
+    /** So many bags of a line are done. */
+    void done(int number, int good, int seconds, int scrap) {
+        line(number).orElseThrow().done(good, seconds, scrap);
+        changes++;
     }
 
     /**
-     * The bags are done.
+     * All is done.
      *
      * @param frozenInputs what the plan was worked out from, with what everything really cost
      */
-    void finish(int good, String frozenInputs, Instant now) {
+    void finish(String frozenInputs, Instant now) {
         frozen = frozenInputs;
         stage = BatchStage.FINISHED;
-        finishedUnits = good;
         finishedAt = now;
+        pausedAt = null;
+    }
+
+    void pause(Instant now) {
+        pausedAt = now;
+    }
+
+    void resume() {
+        pausedAt = null;
     }
 
     long id() {
@@ -112,24 +141,6 @@ class Batch {
 
     long version() {
         return version;
-    }
-
-    long designId() {
-        return designId;
-    }
-
-    /** What the size is known by, whatever it is called by now; of batches from before that was kept, nothing. */
-    Optional<String> sizeKey() {
-        return Optional.ofNullable(sizeKey);
-    }
-
-    /** What the size was called when the batch was planned. */
-    String sizeName() {
-        return sizeName;
-    }
-
-    int units() {
-        return units;
     }
 
     BatchStage stage() {
@@ -144,16 +155,11 @@ class Batch {
         return forWhat;
     }
 
-    Optional<Long> ownPriceMinor() {
-        return Optional.ofNullable(ownPriceMinor);
+    boolean isPaused() {
+        return pausedAt != null;
     }
 
-    String materials() {
-        return materials;
-    }
-
-    /** The lots of offcuts and precuts that it is cut from first, as JSON. */
-    String offcuts() {
+    List<Long> offcuts() {
         return offcuts;
     }
 
@@ -161,11 +167,20 @@ class Batch {
         return Optional.ofNullable(frozen);
     }
 
-    Optional<Integer> finishedUnits() {
-        return Optional.ofNullable(finishedUnits);
-    }
-
     Optional<Instant> finishedAt() {
         return Optional.ofNullable(finishedAt);
+    }
+
+    List<StoredLine> lines() {
+        return lines;
+    }
+
+    Optional<StoredLine> line(int number) {
+        return lines.stream().filter(line -> line.number() == number).findFirst();
+    }
+
+    /** A number that no line has, and none had before while this one is there. */
+    int freeNumber() {
+        return lines.stream().mapToInt(StoredLine::number).max().orElse(0) + 1;
     }
 }

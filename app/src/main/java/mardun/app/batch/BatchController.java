@@ -4,16 +4,19 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.batch.BatchReading.BatchList;
 import mardun.app.batch.BatchViews.BatchForm;
-import mardun.app.batch.BatchViews.BatchLine;
 import mardun.app.batch.BatchViews.BatchReserved;
+import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.CutForm;
+import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.Replacement;
-import mardun.app.batch.BatchViews.StageForm;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -32,70 +35,111 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "batches")
 class BatchController {
 
-    private final BatchService batches;
+    private final BatchReading reading;
+    private final BatchEntry entry;
+    private final Replacements replacements;
+    private final ClothCutting cutting;
+    private final Finishing finishing;
+    private final Pausing pausing;
+    private final Reserving reserving;
 
-    BatchController(BatchService batches) {
-        this.batches = batches;
+    BatchController(
+            BatchReading reading,
+            BatchEntry entry,
+            Replacements replacements,
+            ClothCutting cutting,
+            Finishing finishing,
+            Pausing pausing,
+            Reserving reserving) {
+        this.reading = reading;
+        this.entry = entry;
+        this.replacements = replacements;
+        this.cutting = cutting;
+        this.finishing = finishing;
+        this.pausing = pausing;
+        this.reserving = reserving;
     }
 
     @GetMapping("/batches")
-    PageView<BatchLine> listBatches(
-            @RequestParam Optional<Boolean> open,
+    PageView<BatchRow> listBatches(
+            @RequestParam Optional<BatchList> list,
+            @RequestParam(defaultValue = "") @Size(max = 120) String q,
+            @RequestParam Optional<Long> design,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
-        return batches.list(open, page, size);
+        return reading.list(list, q, design, page, size);
     }
 
     @PostMapping("/batches")
     @ResponseStatus(HttpStatus.CREATED)
     BatchView createBatch(@RequestBody @Valid BatchForm form) {
-        return batches.create(form);
+        return reading.get(entry.create(form));
     }
 
     @PostMapping("/batches/preview")
     BatchSheet previewBatch(@RequestBody @Valid BatchForm form) {
-        return batches.preview(form);
+        return reading.preview(form);
     }
 
-    /** What else would serve in a slot of a batch, whatever state its form is in. */
+    /** What else would serve in a slot of a line of a batch, whatever state its form is in. */
     @PostMapping("/batches/replacements")
-    List<Replacement> findReplacements(@RequestParam String slot, @RequestBody @Valid BatchForm form) {
-        return batches.replacements(form, slot);
+    List<Replacement> findReplacements(
+            @RequestParam(defaultValue = "0") @Min(0) int line,
+            @RequestParam String slot,
+            @RequestBody @Valid BatchForm form) {
+        return replacements.of(form, line, slot);
     }
 
     @GetMapping("/batches/{id}")
     BatchView readBatch(@PathVariable long id) {
-        return batches.get(id);
+        return reading.get(id);
     }
 
     @PutMapping("/batches/{id}")
     BatchView changeBatch(@PathVariable long id, @RequestBody @Valid BatchForm form) {
-        return batches.change(id, form);
+        entry.change(id, form);
+        return reading.get(id);
     }
 
     @DeleteMapping("/batches/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeBatch(@PathVariable long id, @RequestParam long version) {
-        batches.remove(id, version);
+        entry.remove(id, version);
     }
 
     @PostMapping("/batches/{id}/cut")
-    BatchView cutBatch(@PathVariable long id, @RequestBody @Valid StageForm form) {
-        return batches.cut(id, form);
+    BatchView cutBatch(@PathVariable long id, @RequestBody @Valid CutForm form) {
+        cutting.cut(id, form);
+        return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/finish")
-    BatchView finishBatch(@PathVariable long id, @RequestBody @Valid StageForm form) {
-        return batches.finish(id, form);
+    BatchView finishBatch(@PathVariable long id, @RequestBody @Valid FinishForm form) {
+        finishing.finish(id, form);
+        return reading.get(id);
+    }
+
+    @PostMapping("/batches/{id}/pause")
+    BatchView pauseBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        pausing.pause(id, form.version());
+        return reading.get(id);
+    }
+
+    @PostMapping("/batches/{id}/resume")
+    BatchView resumeBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        pausing.resume(id, form.version());
+        return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/reserve")
     BatchReserved reserveForBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
-        return batches.reserve(id, form.version());
+        List<String> missing = reserving.reserve(id, form.version());
+        return new BatchReserved(reading.get(id), missing);
     }
 
     @PostMapping("/batches/{id}/release")
     BatchView releaseFromBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
-        return batches.release(id, form.version());
+        reserving.release(id, form.version());
+        return reading.get(id);
     }
 }

@@ -20,20 +20,37 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     @Query("select b from Batch b where b.id = :id")
     Optional<Batch> findForChange(long id);
 
-    /** The batches of a design that are only planned. */
-    List<Batch> findByDesignIdAndStage(long designId, BatchStage stage);
+    /** The batches with a line of a design that are only planned. */
+    @Query("""
+            select distinct b from Batch b join b.lines l
+            where l.designId = :designId and b.stage = mardun.app.batch.BatchStage.PLANNED""")
+    List<Batch> findPlannedOfDesign(long designId);
 
-    Optional<Batch> findFirstByDesignId(long designId);
+    @Query("select min(b.id) from Batch b join b.lines l where l.designId = :designId")
+    Optional<Long> findFirstOfDesign(long designId);
 
-    Page<Batch> findAllByOrderByIdDesc(Pageable page);
-
-    Page<Batch> findByStageInOrderByIdDesc(Collection<BatchStage> stages, Pageable page);
+    /**
+     * Batches of these stages, the newest first.
+     *
+     * @param words as for {@code like}, in small letters: in the number, what it is for, or the name of one of its designs
+     * @param designId 0 for any design
+     */
+    @Query("""
+            select b from Batch b
+            where b.stage in :stages
+              and (lower(concat(cast(b.id as string), ' ', b.forWhat)) like :words escape '!'
+                or exists (select l.id from StoredLine l where l.batch = b and l.designId in :designs))
+              and (:designId = 0 or exists (
+                select l.id from StoredLine l where l.batch = b and l.designId = :designId))
+            order by b.id desc""")
+    Page<Batch> search(
+            Collection<BatchStage> stages, String words, Collection<Long> designs, long designId, Pageable page);
 
     List<Batch> findByStageInOrderByIdAsc(Collection<BatchStage> stages);
 
-    /** How many units of a design were finished or are planned in its batches, but for one of them. */
+    /** How many units of a design came out well or are planned in its batches, but for one of them. */
     @Query("""
-            select coalesce(sum(coalesce(b.finishedUnits, b.units)), 0) from Batch b
-            where b.designId = :designId and b.id <> :except""")
+            select coalesce(sum(l.started - l.scrap), 0) from StoredLine l
+            where l.designId = :designId and l.batch.id <> :except""")
     long unitsOfDesign(long designId, long except);
 }

@@ -1,5 +1,6 @@
 package mardun.app.batch;
 
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -7,26 +8,33 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mardun.app.batch.BatchPlans.Planned;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.batch.BatchViews.CutLine;
+import mardun.app.batch.BatchViews.LineSheet;
 import mardun.app.batch.BatchViews.NeedLine;
+import mardun.app.batch.BatchViews.ShareView;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
-import mardun.app.batch.CuttingViews.SidesView;
-import mardun.app.design.DesignDocument;
 import mardun.app.design.SheetWriter;
+import mardun.app.plan.OuterCloth;
+import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.FindingView;
+import mardun.app.show.Views.SidesView;
 import mardun.core.batch.BatchPlan;
-import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.CutList.PieceShare;
+import mardun.core.batch.CutList.TrimShare;
+import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.caution.Caution;
-import mardun.core.design.Design;
+import mardun.core.cutting.PieceKey;
 import mardun.core.design.Finding;
+import mardun.core.making.Operation;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Step;
@@ -37,9 +45,10 @@ import mardun.core.material.Part;
 import mardun.core.material.Shrinkage;
 import mardun.core.measure.Extent;
 import mardun.core.measure.ShownRounding;
+import org.apache.commons.numbers.fraction.BigFraction;
 
 /** Writes a batch's plan in the maker's units. */
-final class BatchSheetWriter {
+public final class BatchSheetWriter {
 
     private final ViewWriter writer;
     private final SheetWriter sheets;
@@ -60,58 +69,111 @@ final class BatchSheetWriter {
                         writer.length(extent.height(), ShownRounding.UP)));
     }
 
-    BatchSheet write(Planned planned, boolean ownPrice, Optional<Finding> licence, Settings settings) {
+    BatchSheet write(Planned planned, List<Finding> licences, Map<Long, String> colours, Settings settings) {
         BatchPlan plan = planned.plan();
-        Design design = planned.design();
-        DesignDocument document = planned.document();
-        Map<String, String> names = document.slots().stream()
-                .collect(Collectors.toMap(
-                        DesignDocument.SlotRow::key,
-                        slot -> "no " + slot.label().toLowerCase() + " chosen"));
-        planned.supplies().forEach(supply -> names.put(supply.slot(), supply.name()));
+        boolean several = planned.lines().size() > 1;
         return new BatchSheet(
                 planned.mark(),
-                design.name(),
-                plan.sized().size(),
                 plan.units(),
+                planned.lines().stream()
+                        .map(line -> line(line, planned, colours))
+                        .toList(),
                 plan.pieces().stream()
-                        .map(line -> new CutLine(
-                                sheets.piece(line.piece()),
-                                line.count(),
-                                names.getOrDefault(line.piece().piece().slot(), ""),
-                                planned.supplies().stream()
-                                        .filter(supply -> supply.slot()
-                                                .equals(line.piece().piece().slot()))
-                                        .findFirst()
-                                        .flatMap(supply -> cutAs(line.piece().extent(), supply))
+                        .map(piece -> new CutLine(
+                                label(piece.key(), several),
+                                piece.name(),
+                                sheets.piece(piece.piece()),
+                                piece.count(),
+                                piece.shares().stream().map(PieceShare::line).toList(),
+                                piece.from()
+                                        .map(Supply::name)
+                                        .orElseGet(() -> nothing(
+                                                planned,
+                                                piece.key().line(),
+                                                piece.piece().piece().slot())),
+                                piece.from()
+                                        .flatMap(cloth -> cutAs(piece.piece().extent(), cloth))
                                         .orElse(null)))
                         .toList(),
                 plan.trims().stream()
-                        .map(line -> new TrimLine(
-                                sheets.trim(line.trim(), plan.sized()),
-                                line.count(),
-                                names.getOrDefault(line.trim().trim().slot(), "")))
+                        .map(trim -> new TrimLine(
+                                sheets.trim(
+                                        trim.trim(),
+                                        plan.line(trim.key().line()).sized()),
+                                trim.count(),
+                                trim.shares().stream().map(TrimShare::line).toList(),
+                                trim.from()
+                                        .map(Supply::name)
+                                        .orElseGet(() -> nothing(
+                                                planned,
+                                                trim.key().line(),
+                                                trim.trim().trim().slot()))))
                         .toList(),
                 plan.needs().stream().map(need -> need(need, planned)).toList(),
                 offcuts.offers(planned),
                 plan.needs().stream()
+                        .filter(need -> !planned.batch()
+                                .isCut(Long.parseLong(need.supply().key())))
                         .flatMap(need -> OffcutWriter.left(need, writer, settings))
                         .toList(),
                 times(plan.time()),
-                steps(design.steps(), plan.units()),
-                plan.sized().corner().map(sheets::corner).orElse(null),
-                plan.sized()
-                        .finished()
-                        .map(finished ->
-                                sheets.finished(finished, document.form().kind()))
-                        .orElse(null),
-                sheets.ticket(plan, ownPrice).orElse(null),
+                steps(plan.operations()),
+                plan.cost().map(writer::money).orElse(null),
+                plan.perHour().map(writer::money).orElse(null),
                 Arrays.stream(Stage.values())
                         .flatMap(stage -> cautions(planned, stage))
                         .toList(),
-                Stream.concat(plan.findings().stream(), licence.stream())
-                        .map(writer::finding)
+                Stream.concat(plan.findings().stream(), licences.stream())
+                        .map(finding -> inItsLine(finding, planned))
                         .toList());
+    }
+
+    private FindingView inItsLine(Finding finding, Planned planned) {
+        FindingView view = writer.finding(finding);
+        return new FindingView(
+                view.severity(),
+                view.check(),
+                view.title(),
+                view.place(),
+                BatchRefusals.where(planned, finding) + view.sentence(),
+                view.setAside());
+    }
+
+    private LineSheet line(PlannedLine line, Planned planned, Map<Long, String> colours) {
+        OuterCloth cloth = OuterCloth.of(planned, line);
+        return new LineSheet(
+                line.number(),
+                line.design().name(),
+                line.sizeName(),
+                line.chosen().started(),
+                cloth.name(),
+                cloth.materialId().map(colours::get).orElse(BatchReading.GREY),
+                line.plan().sized().corner().map(sheets::corner).orElse(null),
+                line.plan()
+                        .sized()
+                        .finished()
+                        .map(finished ->
+                                sheets.finished(finished, line.document().form().kind()))
+                        .orElse(null),
+                sheets.ticket(
+                                planned.plan(),
+                                line.plan(),
+                                line.chosen().ownPriceMinor().isPresent())
+                        .orElse(null),
+                line.plan().total().map(writer::money).orElse(null));
+    }
+
+    /** A piece's letter, with its line where the batch has several. */
+    public static String label(PieceKey key, boolean several) {
+        return several ? key.toString() : key.letter();
+    }
+
+    private static String nothing(Planned planned, int line, String slot) {
+        return planned.line(line).document().slots().stream()
+                .filter(one -> one.key().equals(slot))
+                .findFirst()
+                .map(one -> "no " + one.label().toLowerCase() + " chosen")
+                .orElse("");
     }
 
     private NeedLine need(Need need, Planned planned) {
@@ -119,6 +181,10 @@ final class BatchSheetWriter {
         Amount held = planned.batchId() == null || !planned.shelves().has(id)
                 ? Amount.none(need.amount().counting())
                 : planned.shelves().heldFor(planned.batchId(), id, need.part());
+        Optional<Need> toCome = planned.toCome().stream()
+                .filter(one -> one.supply().key().equals(need.supply().key()) && one.part() == need.part())
+                .findFirst();
+        List<Integer> lines = need.shares().lines();
         return new NeedLine(
                 id,
                 need.supply().slot(),
@@ -130,8 +196,27 @@ final class BatchSheetWriter {
                 writer.amount(need.stock().onHand()),
                 writer.amount(held),
                 writer.amount(need.stock().heldForOthers()),
-                need.isShort() ? writer.amount(need.shortBy()) : null,
+                toCome.filter(Need::isShort)
+                        .map(one -> writer.amount(one.shortBy()))
+                        .orElse(null),
+                toCome.isEmpty(),
+                lines.size() < 2
+                        ? List.of()
+                        : lines.stream()
+                                .map(line -> new ShareView(line, writer.amount(share(need, line))))
+                                .toList(),
                 writer.working(need.working()));
+    }
+
+    /** What a line bears of an amount, to be shown: rounded to the nearest. */
+    private static Amount share(Need need, int line) {
+        return new Amount(
+                need.amount().counting(),
+                need.shares()
+                        .of(line)
+                        .multiply(BigFraction.of(need.amount().value()))
+                        .bigDecimalValue(0, RoundingMode.HALF_UP)
+                        .longValueExact());
     }
 
     private TimesView times(WorkTime time) {
@@ -144,29 +229,33 @@ final class BatchSheetWriter {
                 writer.time(time.passive()));
     }
 
-    List<StepLine> steps(List<Step> steps, int units) {
+    List<StepLine> steps(List<Operation> operations) {
         List<StepLine> lines = new ArrayList<>();
         SetUp before = SetUp.NONE;
-        for (Step step : steps) {
+        for (Operation operation : operations) {
+            Step step = operation.step();
             lines.add(new StepLine(
                     step.name(),
+                    operation.lines(),
+                    operation.units(),
                     step.stage(),
                     step.station(),
                     step.setUp().changesFrom(before),
-                    writer.time(step.perUnit().multipliedBy(units).plus(step.perBatch())),
-                    step.check(),
-                    step.caution(),
-                    step.note()));
+                    writer.time(operation.time()),
+                    operation.text(Step::check),
+                    operation.text(Step::caution),
+                    operation.text(Step::note)));
             before = step.setUp().after(before);
         }
         return lines;
     }
 
     /** The cautions for a stage of a batch, with what it is made of. */
-    static Stream<CautionView> cautions(Planned planned, Stage stage) {
+    public static Stream<CautionView> cautions(Planned planned, Stage stage) {
         Caution.Here here = new Caution.Here(
                 stage,
-                planned.design().steps().stream()
+                planned.plan().operations().stream()
+                        .flatMap(operation -> operation.parts().stream().map(Operation.Part::step))
                         .filter(step -> step.stage() == stage)
                         .toList(),
                 planned.supplies().stream()
@@ -177,7 +266,7 @@ final class BatchSheetWriter {
                                 || supply.kind() == MaterialKind.FILLING_BY_VOLUME)
                         .map(Supply::name)
                         .toList(),
-                planned.design().forChildren());
+                planned.lines().stream().anyMatch(line -> line.design().forChildren()));
         return Caution.at(here).stream().map(caution -> new CautionView(stage, caution.title(), caution.text()));
     }
 }

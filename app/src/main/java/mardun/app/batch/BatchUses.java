@@ -11,30 +11,28 @@ import org.springframework.transaction.annotation.Transactional;
 class BatchUses implements UsesDesigns, UsesMaterials {
 
     private final BatchRepository batches;
-    private final BatchPlans plans;
 
-    BatchUses(BatchRepository batches, BatchPlans plans) {
+    BatchUses(BatchRepository batches) {
         this.batches = batches;
-        this.plans = plans;
     }
 
     @Override
     @Transactional(readOnly = true)
     public Optional<String> useOfDesign(long designId) {
-        return batches.findFirstByDesignId(designId).map(BatchUses::name);
+        return batches.findFirstOfDesign(designId).map(BatchUses::name);
     }
 
     @Override
     @Transactional(readOnly = true)
     public Optional<String> useOfMaterial(long materialId) {
         return batches.findAll().stream()
-                .filter(batch ->
-                        plans.choices(batch).materials().stream().anyMatch(choice -> choice.materialId() == materialId))
+                .filter(batch -> batch.lines().stream()
+                        .anyMatch(line -> line.chosen().materials().containsValue(materialId)))
                 .findFirst()
-                .map(BatchUses::name);
+                .map(batch -> name(batch.id()));
     }
 
-    private static String name(Batch batch) {
-        return "Batch " + batch.id();
+    private static String name(long id) {
+        return "Batch " + id;
     }
 }

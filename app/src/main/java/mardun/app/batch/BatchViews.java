@@ -1,13 +1,14 @@
 package mardun.app.batch;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import mardun.app.batch.CuttingViews.SidesView;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
@@ -18,6 +19,7 @@ import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.SidesView;
 import mardun.app.show.Views.TimeFigure;
 import mardun.app.show.Views.TimeView;
 import mardun.app.show.Views.WorkingView;
@@ -30,6 +32,9 @@ import org.jspecify.annotations.Nullable;
 /** What the interface sends and gets to see of batches. */
 public final class BatchViews {
 
+    /** No batch has more lines. */
+    public static final int MOST_LINES = 60;
+
     private BatchViews() {}
 
     /** Which material fills which of the design's slots. */
@@ -39,8 +44,7 @@ public final class BatchViews {
      * A batch as it is typed.
      *
      * @param batchId the batch that is being changed; absent for a new one
-     * @param units how many, as typed
-     * @param ownPrice the maker's price at the stall; empty to take the suggested one
+     * @param lines in the order in which they are shown
      * @param offcuts the lots of offcuts and precuts that it is cut from first; absent for none
      * @param forWhat the fair or the order it is for; may be empty
      */
@@ -48,29 +52,68 @@ public final class BatchViews {
             @NotNull UUID requestId,
             long version,
             @Nullable Long batchId,
-            long designId,
-            @NotNull String sizeName,
-            @NotNull String units,
-            @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
-            @NotNull String ownPrice,
+
+            @NotNull @Size(min = 1, max = MOST_LINES, message = "A batch has from 1 to 60 lines.")
+            List<@NotNull @Valid LineForm> lines,
+
             @Nullable LocalDate dueOn,
             @NotNull @Size(max = 120) String forWhat,
             @Nullable @Size(max = 200) List<@NotNull Long> offcuts) {}
 
     /**
-     * A stage to be confirmed.
+     * A line as it is typed.
      *
-     * @param reason why the shelf may go below zero; empty if it needn't
-     * @param keep when cutting, the offcuts that are kept; absent for none
-     * @param goodUnits when finishing, how many came out well, as typed
-     * @param mark the plan's mark as it was shown, so that nothing else is booked than was confirmed
+     * @param number what the line is known by; absent for a new one
+     * @param units how many are wanted, as typed
+     * @param started how many are begun, where that is more; empty for as many as are wanted
+     * @param ownPrice the maker's price at the stall; empty to take the suggested one
      */
-    public record StageForm(
+    public record LineForm(
+            @Nullable @Min(1) @Max(10_000) Integer number,
+            long designId,
+            @NotNull @Size(max = 60) String sizeName,
+            @NotNull String units,
+            @Nullable String started,
+            @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
+            @NotNull String ownPrice) {}
+
+    /**
+     * Cloth that is cut, to be confirmed.
+     *
+     * @param mark the plan's mark as it was shown, so that nothing else is booked than was confirmed
+     * @param reason why the shelf may go below zero; empty if it needn't
+     * @param keep the offcuts that are kept; absent for none
+     * @param cloths the materials that are cut; absent for all that aren't cut yet
+     */
+    public record CutForm(
             long version,
             @Nullable @Size(max = 40) String mark,
             @NotNull @Size(max = 300) String reason,
-            @NotNull String goodUnits,
-            @Nullable @Size(max = 100) List<@NotNull @Valid KeepForm> keep) {}
+            @Nullable @Size(max = 100) List<@NotNull @Valid KeepForm> keep,
+            @Nullable @Size(max = 200) List<@NotNull Long> cloths) {}
+
+    /**
+     * Bags that are done, to be confirmed.
+     *
+     * @param lines how many of which lines
+     */
+    public record FinishForm(
+            long version,
+            @Nullable @Size(max = 40) String mark,
+            @NotNull @Size(max = 300) String reason,
+            @NotNull @Size(min = 1, max = MOST_LINES) List<@NotNull @Valid DoneForm> lines) {}
+
+    /**
+     * So many bags of a line, as typed; empty for none.
+     *
+     * @param seconds not quite as they should be, and sold as such
+     * @param scrap didn't come out
+     */
+    public record DoneForm(
+            int number,
+            @NotNull String good,
+            @NotNull String seconds,
+            @NotNull String scrap) {}
 
     /** An offcut to be kept, as it is typed. */
     public record KeepForm(
@@ -93,38 +136,72 @@ public final class BatchViews {
     /**
      * A batch with its plan.
      *
-     * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
+     * @param paused it is put aside for a while
      */
     public record BatchView(
             long id,
             long version,
-            long designId,
-            String designName,
             BatchStage stage,
+            boolean paused,
             @Nullable LocalDate dueOn,
             String forWhat,
-            String ownPrice,
-            List<SlotChoice> materials,
+            List<LineView> lines,
             List<Long> offcuts,
-            @Nullable Integer finishedUnits,
-            @Nullable MoneyView plannedCost,
+            List<ClothState> cloths,
             BatchSheet sheet) {}
 
-    /** A batch in the list. */
-    public record BatchLine(
+    /**
+     * A line as it was chosen, and how far it is.
+     *
+     * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
+     */
+    public record LineView(
+            int number,
+            long designId,
+            String designName,
+            String sizeName,
+            int wanted,
+            int started,
+            List<SlotChoice> materials,
+            String ownPrice,
+            int good,
+            int seconds,
+            int scrap,
+            @Nullable MoneyView plannedCost) {}
+
+    /** A cloth of a batch, and whether it is cut. */
+    public record ClothState(long materialId, String name, String colour, boolean cut) {}
+
+    /**
+     * A batch in the list.
+     *
+     * @param designName of its design, or of several, one after the other
+     * @param sizeName of its only size; empty where there are several
+     * @param clothName of its outer cloth, or how many cloths
+     * @param lineCount how many lines it has
+     * @param units how many bags are started
+     * @param doneUnits how many came out so far
+     * @param cost of one bag; absent where it has several lines
+     * @param total of all bags
+     * @param price of one bag; absent where it has several lines
+     */
+    public record BatchRow(
             long id,
             String designName,
             String sizeName,
+            int lineCount,
             int units,
             BatchStage stage,
+            boolean paused,
             @Nullable LocalDate dueOn,
             String forWhat,
             String clothName,
-            @Nullable Integer finishedUnits,
+            int doneUnits,
             @Nullable Instant finishedAt,
             boolean isShort,
             TimeView hoursLeft,
             @Nullable MoneyView cost,
+            @Nullable MoneyView total,
             @Nullable MoneyView price,
             @Nullable MoneyView perHour) {}
 
@@ -135,7 +212,7 @@ public final class BatchViews {
      * @param stepsOfTheFirst all steps of the first of them
      * @param shortages what they still need together, where that is more than there is
      */
-    public record OpenBatches(List<BatchLine> lines, List<StepLine> stepsOfTheFirst, List<ShortLine> shortages) {}
+    public record OpenBatches(List<BatchRow> lines, List<StepLine> stepsOfTheFirst, List<ShortLine> shortages) {}
 
     /**
      * All that follows from a batch's choices.
@@ -144,9 +221,8 @@ public final class BatchViews {
      */
     public record BatchSheet(
             String mark,
-            String designName,
-            String sizeName,
             int units,
+            List<LineSheet> lines,
             List<CutLine> cutList,
             List<TrimLine> trims,
             List<NeedLine> needs,
@@ -154,25 +230,51 @@ public final class BatchViews {
             List<LeftLine> leftOver,
             TimesView times,
             List<StepLine> steps,
-            @Nullable CornerView corner,
-            @Nullable FinishedView finished,
-            @Nullable TicketView ticket,
+            @Nullable MoneyView total,
+            @Nullable MoneyView perHour,
             List<CautionView> cautions,
             List<FindingView> findings) {}
 
     /**
-     * A line of the cut list.
+     * What follows for a line.
      *
+     * @param colour of its outer cloth
+     * @param total what all its bags cost; absent while something is missing
+     */
+    public record LineSheet(
+            int number,
+            String designName,
+            String sizeName,
+            int units,
+            String clothName,
+            String colour,
+            @Nullable CornerView corner,
+            @Nullable FinishedView finished,
+            @Nullable TicketView ticket,
+            @Nullable MoneyView total) {}
+
+    /**
+     * A row of the cut list: pieces that are cut alike, for one line or several.
+     *
+     * @param label the piece's letter, with its line where the batch has several
+     * @param name what it is called in its lines
+     * @param lines for which lines it is
      * @param from the cloth's name, or what its slot is called
      * @param cutAs the size in which it is cut, where its cloth shrinks afterwards
      */
     public record CutLine(
+            String label,
+            String name,
             PieceView piece,
             long count,
+            List<Integer> lines,
             String from,
             @Nullable SidesView cutAs) {}
 
-    public record TrimLine(TrimView trim, long count, String from) {}
+    public record TrimLine(TrimView trim, long count, List<Integer> lines, String from) {}
+
+    /** What a line of the batch bears of a material. */
+    public record ShareView(int line, AmountView amount) {}
 
     /**
      * What the batch takes of a material.
@@ -181,6 +283,8 @@ public final class BatchViews {
      * @param held what is reserved for this batch
      * @param heldForOthers what other batches have reserved
      * @param shortBy what is missing of what others haven't reserved; absent where there is enough
+     * @param taken the batch has taken it all
+     * @param shares which line bears how much; empty where only one takes it
      */
     public record NeedLine(
             long materialId,
@@ -193,6 +297,8 @@ public final class BatchViews {
             AmountView held,
             AmountView heldForOthers,
             @Nullable AmountView shortBy,
+            boolean taken,
+            List<ShareView> shares,
             WorkingView working) {}
 
     /**
@@ -240,9 +346,11 @@ public final class BatchViews {
             TimeView settingUp,
             TimeView passive) {}
 
-    /** A step with what has to be changed on the machine before it. */
+    /** A step with what has to be changed on the machine before it, for the lines that have it. */
     public record StepLine(
             String name,
+            List<Integer> lines,
+            int units,
             Stage stage,
             Station station,
             List<String> changes,

@@ -7,13 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mardun.app.batch.BatchPlans.Planned;
 import mardun.app.batch.BatchViews.LeftLine;
 import mardun.app.batch.BatchViews.OffcutOffer;
 import mardun.app.material.StockViews.SizeToScale;
+import mardun.app.plan.CuttingJobs;
+import mardun.app.plan.Planned;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
-import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.Offcuts;
@@ -57,7 +58,8 @@ record OffcutWriter(ViewWriter writer) {
                             .findFirst()
                             .orElse(null);
             if (use != null) {
-                offers.add(offer(id, cloth, piece, isChosen, use, wanted));
+                offers.add(offer(
+                        id, cloth, piece, isChosen, use, wanted, planned.lines().size() > 1));
             }
         }
         offers.sort(
@@ -66,9 +68,15 @@ record OffcutWriter(ViewWriter writer) {
     }
 
     private OffcutOffer offer(
-            long id, Supply cloth, ClothPiece piece, boolean chosen, Offcuts.Use use, List<CutPiece> wanted) {
+            long id,
+            Supply cloth,
+            ClothPiece piece,
+            boolean chosen,
+            Offcuts.Use use,
+            List<CutPiece> wanted,
+            boolean several) {
         String gives = use.pieces().entrySet().stream()
-                .map(given -> given.getValue() + " of " + given.getKey())
+                .map(given -> given.getValue() + " of " + BatchSheetWriter.label(given.getKey(), several))
                 .collect(Collectors.joining(", "));
         return new OffcutOffer(
                 Long.parseLong(piece.key()),
@@ -91,7 +99,7 @@ record OffcutWriter(ViewWriter writer) {
         BigFraction area = wanted.stream()
                 .map(piece -> BigFraction.of(piece.extent().width().nanometres())
                         .multiply(piece.extent().height().nanometres())
-                        .multiply(use.pieces().getOrDefault(piece.letter(), 0L)))
+                        .multiply(use.pieces().getOrDefault(piece.key(), 0L)))
                 .reduce(BigFraction.ZERO, BigFraction::add);
         return Length.rounded(area.divide(cloth.usableWidth().orElseThrow().nanometres()), RoundingMode.HALF_UP);
     }

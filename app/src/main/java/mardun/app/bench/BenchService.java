@@ -8,9 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.app.batch.BatchService;
+import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
-import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.bench.BenchViews.BenchView;
@@ -40,7 +40,7 @@ public class BenchService {
     private static final int DAYS_ON_THE_TAPE = 14;
     private static final int LOW_SHOWN = 12;
 
-    private final BatchService batches;
+    private final BatchReading batches;
     private final DesignService designs;
     private final MaterialService materials;
     private final FairService fairs;
@@ -48,7 +48,7 @@ public class BenchService {
     private final Clock clock;
 
     BenchService(
-            BatchService batches,
+            BatchReading batches,
             DesignService designs,
             MaterialService materials,
             FairService fairs,
@@ -68,7 +68,7 @@ public class BenchService {
         LocalDate today = LocalDate.now(clock);
         OpenBatches all = batches.open();
         LowStock low = materials.low(LOW_SHOWN);
-        List<BatchLine> open = all.lines();
+        List<BatchRow> open = all.lines();
         DayPlan.Plan plan = DayPlan.lay(
                 open.stream()
                         .map(b -> new DayPlan.Work(
@@ -94,9 +94,9 @@ public class BenchService {
                 firstSteps(current));
     }
 
-    private TapeView tape(List<BatchLine> open, DayPlan.Plan plan, Settings current, LocalDate today) {
+    private TapeView tape(List<BatchRow> open, DayPlan.Plan plan, Settings current, LocalDate today) {
         ViewWriter writer = current.writer();
-        Map<Long, BatchLine> byId = new HashMap<>();
+        Map<Long, BatchRow> byId = new HashMap<>();
         open.forEach(b -> byId.put(b.id(), b));
         List<DayView> days = new ArrayList<>();
         Duration free = Duration.ZERO;
@@ -134,14 +134,14 @@ public class BenchService {
 
     /** Work that goes on from one day to the next is one stretch on the tape. */
     private static List<LaidView> laid(
-            DayPlan.Plan plan, Map<Long, BatchLine> byId, Settings current, LocalDate today, LocalDate end) {
+            DayPlan.Plan plan, Map<Long, BatchRow> byId, Settings current, LocalDate today, LocalDate end) {
         List<LaidView> stretches = new ArrayList<>();
         Map<LocalDate, Duration> used = new HashMap<>();
         for (DayPlan.Laid laid : plan.laid()) {
             if (!laid.day().isBefore(end)) {
                 continue;
             }
-            BatchLine batch = byId.get(Long.parseLong(laid.key()));
+            BatchRow batch = byId.get(Long.parseLong(laid.key()));
             double free = current.freeTime().get(laid.day().getDayOfWeek()).toSeconds();
             Duration before = used.getOrDefault(laid.day(), Duration.ZERO);
             used.put(laid.day(), before.plus(laid.hours()));
@@ -161,12 +161,12 @@ public class BenchService {
         return stretches;
     }
 
-    private static LaneView lane(BatchLine batch, LocalDate ready) {
+    private static LaneView lane(BatchRow batch, LocalDate ready) {
         boolean late = batch.dueOn() != null && (ready == null || ready.isAfter(batch.dueOn()));
         return new LaneView(batch, ready, late);
     }
 
-    private static NextView next(BatchLine batch, List<StepLine> steps) {
+    private static NextView next(BatchRow batch, List<StepLine> steps) {
         String subject = batch.designName() + ", " + batch.sizeName()
                 + (batch.clothName().isEmpty() ? "" : ", in " + batch.clothName());
         boolean planned = batch.stage() == BatchStage.PLANNED;

@@ -3,7 +3,7 @@ package mardun.app.bench;
 import java.time.LocalDate;
 import java.util.List;
 import mardun.app.batch.BatchStage;
-import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.ShortLine;
 import mardun.app.material.MaterialView;
 import mardun.app.show.Views.TimeView;
@@ -83,7 +83,7 @@ public final class BenchViews {
      *
      * @param ready the day when its work is done if the free hours are used; absent if a year isn't enough
      */
-    public record LaneView(BatchLine batch, @Nullable LocalDate ready, boolean late) {}
+    public record LaneView(BatchRow batch, @Nullable LocalDate ready, boolean late) {}
 
     /** One of the first things to do in an empty workroom. */
     public record FirstStep(Key key, boolean done) {

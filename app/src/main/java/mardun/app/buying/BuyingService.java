@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import mardun.app.batch.BatchService;
+import mardun.app.batch.BatchReading;
 import mardun.app.buying.BuyingViews.BuyLine;
 import mardun.app.buying.BuyingViews.BuyingView;
 import mardun.app.buying.BuyingViews.ShopView;
@@ -35,13 +35,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class BuyingService {
 
-    private final BatchService batches;
+    private final BatchReading batches;
     private final MaterialService materials;
     private final SupplierService suppliers;
     private final SettingsService settings;
 
     BuyingService(
-            BatchService batches, MaterialService materials, SupplierService suppliers, SettingsService settings) {
+            BatchReading batches, MaterialService materials, SupplierService suppliers, SettingsService settings) {
         this.batches = batches;
         this.materials = materials;
         this.suppliers = suppliers;

@@ -8,10 +8,15 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
+import mardun.app.plan.ChosenLayouts;
+import mardun.app.plan.CuttingJobs;
+import mardun.app.plan.LayoutDocument;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.Recut;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,7 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps the layouts of batches, and how far each is cut. Whoever changes them holds the batch for the transaction. */
 @Component
-public class CuttingSheets {
+public class CuttingSheets implements ChosenLayouts {
 
     private final StoredSheetRepository sheets;
     private final JsonMapper json;
@@ -55,25 +60,23 @@ public class CuttingSheets {
     public record Sheet(
             long materialId, Aim aim, boolean chosen, CuttingLayout layout, List<Recut> recuts, List<String> done) {
 
-        /** How many pieces of each letter are cut once more. */
-        public Map<String, Long> extra() {
-            Map<String, Long> extra = new HashMap<>();
-            recuts.forEach(recut -> extra.merge(recut.piece().letter(), 1L, Long::sum));
-            return extra;
+        /** How many pieces of each kind are cut once more. */
+        public Map<PieceKey, Long> extra() {
+            return CuttingJobs.extra(recuts);
         }
     }
 
     /** A piece that is cut once more, as it is stored. */
     record RecutRow(int cloth, LayoutDocument.PlacedRow piece) {}
 
-    /** The layouts by which batches are cut, by batch and material. */
+    @Override
     @Transactional(readOnly = true)
-    public Map<Long, Map<Long, Sheet>> chosen(Collection<Long> batchIds) {
-        Map<Long, Map<Long, Sheet>> chosen = new HashMap<>();
+    public Map<Long, Map<Long, ChosenLayout>> chosenFor(Collection<Long> batchIds) {
+        Map<Long, Map<Long, ChosenLayout>> chosen = new HashMap<>();
         if (!batchIds.isEmpty()) {
             sheets.findByBatchIdInAndChosenTrue(batchIds)
                     .forEach(stored -> chosen.computeIfAbsent(stored.batchId(), id -> new LinkedHashMap<>())
-                            .put(stored.materialId(), read(stored)));
+                            .put(stored.materialId(), new ChosenLayout(layout(stored), recuts(stored))));
         }
         return chosen;
     }
@@ -96,10 +99,14 @@ public class CuttingSheets {
     /**
      * Chooses for what a batch is laid out, of which nothing may be cut. A cloth without a layout for that aim, because its
      * layout came from a file, keeps the one it has.
+     *
+     * @param isCut whether a cloth is cut already, so that its layout stays
      */
     @Transactional
-    public void choose(long batchId, Aim aim) {
-        List<StoredSheet> all = sheets.findByBatchIdOrderById(batchId);
+    public void choose(long batchId, Aim aim, LongPredicate isCut) {
+        List<StoredSheet> all = sheets.findByBatchIdOrderById(batchId).stream()
+                .filter(sheet -> !isCut.test(sheet.materialId()))
+                .toList();
         all.forEach(sheet -> refuseIfBegun(batchId, sheet.materialId()));
         Set<Long> have = all.stream()
                 .filter(sheet -> sheet.aim() == aim)
@@ -158,15 +165,19 @@ public class CuttingSheets {
                 id -> json.readValue(stored.layout(), LayoutDocument.class).layout());
     }
 
+    private List<Recut> recuts(StoredSheet stored) {
+        return List.of(json.readValue(stored.recuts(), RecutRow[].class)).stream()
+                .map(row -> new Recut(row.cloth(), row.piece().piece()))
+                .toList();
+    }
+
     private Sheet read(StoredSheet stored) {
         return new Sheet(
                 stored.materialId(),
                 stored.aim(),
                 stored.isChosen(),
                 layout(stored),
-                List.of(json.readValue(stored.recuts(), RecutRow[].class)).stream()
-                        .map(row -> new Recut(row.cloth(), row.piece().piece()))
-                        .toList(),
+                recuts(stored),
                 List.of(json.readValue(stored.done(), String[].class)));
     }
 }

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.app.design.DesignDocument;
@@ -27,6 +28,7 @@ class DemoDesigns {
     private final DesignService designs;
     private final JsonMapper json;
     private final Map<String, Long> ids = new HashMap<>();
+    private final Map<String, Map<String, Long>> usual = new HashMap<>();
 
     DemoDesigns(DesignService designs, JsonMapper json) {
         this.designs = designs;
@@ -40,7 +42,15 @@ class DemoDesigns {
     void enter(Map<String, Long> materialIds) {
         for (DemoDesign design : read(json)) {
             ids.put(design.document().name(), designs.store(filled(design, materialIds)));
+            Map<String, Long> its = new LinkedHashMap<>();
+            design.materials().forEach((slot, material) -> its.put(slot, materialIds.get(material)));
+            usual.put(design.document().name(), its);
         }
+    }
+
+    /** Which material usually fills which slot of a design. */
+    Map<String, Long> usual(String name) {
+        return usual.get(name);
     }
 
     long idOf(String name) {

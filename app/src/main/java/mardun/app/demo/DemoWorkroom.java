@@ -5,18 +5,12 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.WorkroomFolder;
-import mardun.app.batch.BatchService;
-import mardun.app.batch.BatchViews.BatchForm;
-import mardun.app.batch.BatchViews.BatchView;
-import mardun.app.batch.BatchViews.KeepForm;
-import mardun.app.batch.BatchViews.SlotChoice;
-import mardun.app.batch.BatchViews.StageForm;
+import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.buying.BuyingViews.OfferForm;
 import mardun.app.buying.BuyingViews.SupplierForm;
 import mardun.app.buying.DeliveryService;
@@ -70,7 +64,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DeliveryService deliveries;
     private final GoodsService goods;
     private final DemoDesigns designs;
-    private final BatchService batches;
+    private final DemoBatches batches;
     private final FairService fairs;
     private final TravellingClock clock;
     private final Path whole;
@@ -86,7 +80,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DeliveryService deliveries,
             GoodsService goods,
             DemoDesigns designs,
-            BatchService batches,
+            DemoBatches batches,
             FairService fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -124,9 +118,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
             enterShops();
         });
         clock.on(today.minusDays(85), () -> designs.enter(ids));
-        long pouch = designs.idOf("Heron pouch");
         String spring = "Wherry Lane market";
-        finished(pouch, today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
+        finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
         clock.on(today.minusDays(50), () -> {
             receive(
                     today.minusDays(50),
@@ -138,7 +131,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                             line("Reed Stripe", "4", "1/2 yd", "20.00", "0412", "42 3/4 in")));
             move("Slider, nickel", MovementKind.SPOILED, "3", "teeth jammed in the cold");
         });
-        finished(pouch, today.minusDays(44), "medium", 12, "11", "Reed Stripe", "Straw cotton", "", "Autumn yard sale");
+        finished(today.minusDays(44), "medium", 12, "11", "Reed Stripe", "Straw cotton", "", "Autumn yard sale");
         clock.on(today.minusDays(20), () -> {
             receive(
                     today.minusDays(20),
@@ -150,18 +143,17 @@ class DemoWorkroom implements SmartInitializingSingleton {
                             line("Reed Stripe", "2", "1 yd", "20.40", "0377", "43 in")));
             move("Straw cotton", MovementKind.COUNTED, "3 yd 9 in", "stock-take: a fold had been counted twice");
         });
-        finished(pouch, today.minusDays(16), "small", 10, "10", "Kelp linen", "Oat cotton", "", "Pier Hall");
+        finished(today.minusDays(16), "small", 10, "10", "Kelp linen", "Oat cotton", "", "Pier Hall");
         LocalDate bigFair = today.plusDays(9);
         clock.on(today, () -> {
             fairs.create(new NewFair(UUID.randomUUID(), "Lantern Quay", bigFair));
             fairs.create(new NewFair(UUID.randomUUID(), "Pier Hall", today.plusDays(12)));
         });
-        long underWay = planned(
-                pouch, today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
-        clock.on(today.minusDays(1), () -> cut(underWay));
+        long underWay =
+                planned(today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
+        batches.cut(today.minusDays(1), underWay);
         clock.on(today.minusDays(12), this::moveGoods);
         long order = planned(
-                pouch,
                 today.minusDays(2),
                 "small",
                 14,
@@ -171,7 +163,6 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 today.plusDays(5),
                 "Order for the sailing school");
         planned(
-                pouch,
                 today.minusDays(2),
                 "medium",
                 24,
@@ -180,9 +171,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "17.50",
                 today.plusDays(12),
                 "Pier Hall");
-        clock.on(
-                today.minusDays(1),
-                () -> batches.reserve(order, batches.get(order).version()));
+        batches.reserve(today.minusDays(1), order);
     }
 
     /** Some bags are in the stall box, one was given away. */
@@ -214,6 +203,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "30",
                 "40",
                 PricePoint.HALF,
+                null,
+                null,
                 List.of("2", "2", "2.5", "1", "3", "0", "4"),
                 null,
                 null));
@@ -424,7 +415,6 @@ class DemoWorkroom implements SmartInitializingSingleton {
     }
 
     private void finished(
-            long design,
             LocalDate day,
             String size,
             int units,
@@ -433,16 +423,14 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String lining,
             String price,
             String forWhat) {
-        long id = planned(design, day, size, units, outer, lining, price, day.plusDays(9), forWhat);
-        clock.on(day.plusDays(1), () -> cut(id));
-        clock.on(day.plusDays(6), () -> {
-            BatchView batch = batches.get(id);
-            batches.finish(id, new StageForm(batch.version(), null, "", good, null));
-        });
+        long id = planned(day, size, units, outer, lining, price, day.plusDays(9), forWhat);
+        batches.cut(day.plusDays(1), id);
+        String scrap = Integer.toString(units - Integer.parseInt(good));
+        batches.finish(day.plusDays(6), id, new DoneForm(1, good, "", scrap));
     }
 
+    /** A batch of pouches of one size. */
     private long planned(
-            long design,
             LocalDate day,
             String size,
             int units,
@@ -451,50 +439,12 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String price,
             LocalDate due,
             String forWhat) {
-        List<Long> made = new ArrayList<>();
-        clock.on(
+        return batches.planned(
                 day,
-                () -> made.add(batches.create(new BatchForm(
-                                UUID.randomUUID(),
-                                0,
-                                null,
-                                design,
-                                size,
-                                Integer.toString(units),
-                                List.of(
-                                        new SlotChoice("outer", ids.get(outer)),
-                                        new SlotChoice("lining", ids.get(lining)),
-                                        new SlotChoice("interfacing", ids.get("Soft fusible")),
-                                        new SlotChoice("zip", ids.get("Zip tape, navy")),
-                                        new SlotChoice("slider", ids.get("Slider, nickel")),
-                                        new SlotChoice("label", ids.get("Woven label"))),
-                                price,
-                                due,
-                                forWhat,
-                                null))
-                        .id()));
-        return made.get(0);
-    }
-
-    /** Cuts a batch and keeps the first offcut that is proposed. */
-    private void cut(long id) {
-        BatchView batch = batches.get(id);
-        batches.cut(
-                id,
-                new StageForm(
-                        batch.version(),
-                        batch.sheet().mark(),
-                        "",
-                        "",
-                        batch.sheet().leftOver().stream()
-                                .limit(1)
-                                .map(left -> new KeepForm(
-                                        left.materialId(),
-                                        left.width().exact(),
-                                        left.height().exact(),
-                                        "1",
-                                        "basket"))
-                                .toList()));
+                due,
+                forWhat,
+                new DemoBatches.Line(
+                        "Heron pouch", size, units, Map.of("outer", ids.get(outer), "lining", ids.get(lining)), price));
     }
 
     private void cloth(

@@ -42,7 +42,9 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
+import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
@@ -350,7 +352,8 @@ public class DesignService implements UsesMaterials {
         if (rowsFit) {
             for (int size = 0; size < design.sizes().size(); size++) {
                 BatchPlan plan = planner.plan(
-                        design, size, document.usualUnits(), supplies, current.workroom(), Optional.empty());
+                        List.of(BatchLine.only(design, size, document.usualUnits(), supplies, Optional.empty())),
+                        current.workroom());
                 sizes.add(with(writer.size(plan, document.form().kind()), unreadable));
             }
         }
@@ -401,13 +404,12 @@ public class DesignService implements UsesMaterials {
     private DesignLine line(DesignEntity entity, DesignDocument document, Shelves shelves, Settings current) {
         Design design = stored(document);
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
-        BatchPlan plan = planner.plan(
-                design,
-                middle,
-                document.usualUnits(),
-                supplies(document, shelves),
-                current.workroom(),
-                Optional.empty());
+        LinePlan plan = planner.plan(
+                        List.of(BatchLine.only(
+                                design, middle, document.usualUnits(), supplies(document, shelves), Optional.empty())),
+                        current.workroom())
+                .lines()
+                .get(0);
         ViewWriter writer = current.writer();
         SheetWriter sheets = new SheetWriter(writer, current.workroom());
         return new DesignLine(

@@ -24,6 +24,8 @@ import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView.TicketLine;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlan.LinePlan;
+import mardun.core.batch.Need;
 import mardun.core.batch.Workroom;
 import mardun.core.construction.Boxing.Corner;
 import mardun.core.costing.UnitCost;
@@ -60,7 +62,7 @@ public final class SheetWriter {
     }
 
     SizeSheet size(BatchPlan plan, FormKind form) {
-        SizedDesign sized = plan.sized();
+        SizedDesign sized = plan.lines().get(0).sized();
         List<MeasuredView> measurements = new ArrayList<>();
         sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
         return new SizeSheet(
@@ -78,10 +80,10 @@ public final class SheetWriter {
                         .toList(),
                 sized.corner().map(this::corner).orElse(null),
                 sized.finished().map(finished -> finished(finished, form)).orElse(null),
-                ticket(plan, false).orElse(null),
+                ticket(plan, plan.lines().get(0), false).orElse(null),
                 missing(plan).orElse(null),
                 plan.findings().stream()
-                        .filter(f -> !f.place().startsWith("slots."))
+                        .filter(f -> !BatchPlan.isOfMaterials(f))
                         .map(writer::finding)
                         .toList());
     }
@@ -93,24 +95,24 @@ public final class SheetWriter {
                 writer.text(Value.of(value)));
     }
 
-    /** The ticket, once every figure of it is known. */
-    public Optional<TicketView> ticket(BatchPlan plan, boolean ownPrice) {
-        if (plan.cost().isEmpty() || plan.pricing().isEmpty()) {
+    /** The ticket of a line, once every figure of it is known. */
+    public Optional<TicketView> ticket(BatchPlan plan, LinePlan line, boolean ownPrice) {
+        if (line.cost().isEmpty() || line.pricing().isEmpty()) {
             return Optional.empty();
         }
-        UnitCost cost = plan.cost().get();
-        UnitPricing pricing = plan.pricing().get();
+        UnitCost cost = line.cost().get();
+        UnitPricing pricing = line.pricing().get();
+        List<Need> needs = plan.needsOf(line.number());
         List<TicketLine> lines = new ArrayList<>();
-        for (int i = 0; i < plan.needs().size(); i++) {
+        for (int i = 0; i < needs.size(); i++) {
             lines.add(new TicketLine(
-                    plan.needs().get(i).supply().name(),
-                    writer.money(cost.lines().get(i))));
+                    needs.get(i).supply().name(), writer.money(cost.lines().get(i))));
         }
         return Optional.of(new TicketView(
-                plan.units(),
+                line.units(),
                 cost.good(),
-                writer.time(plan.time().perUnit()),
-                writer.time(plan.time().asBatch()),
+                writer.time(line.time().perUnit()),
+                writer.time(line.time().asBatch()),
                 writer.money(cost.material()),
                 lines,
                 writer.money(cost.labour()),
@@ -134,7 +136,7 @@ public final class SheetWriter {
         return plan.findings().stream()
                 .filter(Finding::isRefused)
                 .findFirst()
-                .map(finding -> finding.place().startsWith("slots.")
+                .map(finding -> BatchPlan.isOfMaterials(finding)
                         ? writer.sentence(finding.what()) + " " + writer.sentence(finding.remedy())
                         : "The ticket waits until the design can be sewn.");
     }

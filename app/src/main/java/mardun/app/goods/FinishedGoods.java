@@ -1,12 +1,15 @@
 package mardun.app.goods;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.LocalDate;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import mardun.app.goods.GoodsViews.NewGoods;
+import mardun.core.money.Apportionment;
 
 /** The bags that a batch gave, with what each of them cost. */
 @Entity
@@ -17,6 +20,15 @@ class FinishedGoods {
     private Long id;
 
     private Long batchId;
+    private Integer lineNumber;
+    private Long designId;
+    private String sizeKey;
+    private Long clothId;
+
+    @Enumerated(EnumType.STRING)
+    private Quality quality;
+
+    private long totalCostMinor;
     private String designName;
     private String sizeName;
     private String clothName;
@@ -27,8 +39,8 @@ class FinishedGoods {
 
     protected FinishedGoods() {}
 
+    /** Bags that were made before Mardun knew of them. */
     FinishedGoods(
-            @Nullable Long batchId,
             String designName,
             String sizeName,
             String clothName,
@@ -36,13 +48,31 @@ class FinishedGoods {
             long unitCostMinor,
             long priceMinor,
             LocalDate finishedOn) {
-        this.batchId = batchId;
+        this.quality = Quality.GOOD;
         this.designName = designName;
         this.sizeName = sizeName;
         this.clothName = clothName;
         this.units = units;
         this.unitCostMinor = unitCostMinor;
+        this.totalCostMinor = Math.multiplyExact(unitCostMinor, (long) units);
         this.priceMinor = priceMinor;
+        this.finishedOn = finishedOn;
+    }
+
+    FinishedGoods(NewGoods made, LocalDate finishedOn) {
+        this.batchId = made.batchId();
+        this.lineNumber = made.lineNumber();
+        this.designId = made.designId();
+        this.sizeKey = made.sizeKey();
+        this.clothId = made.clothId();
+        this.quality = made.quality();
+        this.designName = made.designName();
+        this.sizeName = made.sizeName();
+        this.clothName = made.clothName();
+        this.units = made.units();
+        this.totalCostMinor = made.totalCostMinor();
+        this.unitCostMinor = Apportionment.share(made.totalCostMinor(), 1, made.units());
+        this.priceMinor = made.priceMinor();
         this.finishedOn = finishedOn;
     }
 
@@ -53,6 +83,20 @@ class FinishedGoods {
     /** The batch that gave them; empty for bags that were entered from a list. */
     Optional<Long> batchId() {
         return Optional.ofNullable(batchId);
+    }
+
+    /** The line of the batch; empty for bags that were entered from a list. */
+    Optional<Integer> lineNumber() {
+        return Optional.ofNullable(lineNumber);
+    }
+
+    Quality quality() {
+        return quality;
+    }
+
+    /** What all of them cost together, to the cent; {@link #unitCostMinor()} is what one cost, rounded. */
+    long totalCostMinor() {
+        return totalCostMinor;
     }
 
     String designName() {

@@ -1,6 +1,7 @@
 package mardun.app.goods;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
@@ -9,6 +10,8 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
+
+    List<FinishedGoods> findByBatchId(long batchId);
 
     /**
      * Goods whose design, size or cloth holds what was typed, of which any are left, the latest first.

@@ -58,19 +58,20 @@ public class GoodsService {
         this.clock = clock;
     }
 
-    /** Puts the bags of a finished batch among the finished goods, at home; inside the caller's transaction. */
+    /** Puts bags of a batch that are done among the finished goods, at home; inside the caller's transaction. */
     @Transactional
     public void receive(NewGoods made) {
-        FinishedGoods stored = goods.save(new FinishedGoods(
-                made.batchId(),
-                made.designName(),
-                made.sizeName(),
-                made.clothName(),
-                made.units(),
-                made.unitCostMinor(),
-                made.priceMinor(),
-                LocalDate.now(clock)));
+        FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
         movements.save(new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
+    }
+
+    /** What the bags that a batch gave so far cost, by its lines, in minor units. */
+    @Transactional(readOnly = true)
+    public Map<Integer, Long> costOfLines(long batchId) {
+        Map<Integer, Long> byLine = new HashMap<>();
+        goods.findByBatchId(batchId)
+                .forEach(one -> byLine.merge(one.lineNumber().orElse(1), one.totalCostMinor(), Long::sum));
+        return byLine;
     }
 
     /** A page of finished bags, the latest first; {@code all} also those of which none are left. */
@@ -123,6 +124,7 @@ public class GoodsService {
                 one.designName(),
                 one.sizeName(),
                 one.clothName(),
+                one.quality(),
                 places.stream().mapToInt(PlaceView::units).sum(),
                 places,
                 writer.money(one.unitCostMinor()),

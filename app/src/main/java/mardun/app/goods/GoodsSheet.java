@@ -102,7 +102,7 @@ class GoodsSheet implements ListSheet {
         }
         return Verdict.add(
                 units + " × " + design,
-                () -> goods.enter(new FinishedGoods(null, design, size, cloth, units, cost, price, day), place));
+                () -> goods.enter(new FinishedGoods(design, size, cloth, units, cost, price, day), place));
     }
 
     private static String atMost(FieldReader fields, SheetLine line, String column, int most) {

@@ -24,6 +24,7 @@ public final class GoodsViews {
             String designName,
             String sizeName,
             String clothName,
+            Quality quality,
             int units,
             List<PlaceView> places,
             MoneyView unitCost,
@@ -52,13 +53,24 @@ public final class GoodsViews {
             @NotNull String units,
             @NotNull String reason) {}
 
-    /** Bags that a batch gave. */
+    /**
+     * Bags that a line of a batch gave.
+     *
+     * @param sizeKey what the size is known by; absent where nobody kept that
+     * @param clothId the material of the outer cloth; absent where the design has none
+     * @param totalCostMinor what all of them cost together
+     */
     public record NewGoods(
             long batchId,
+            int lineNumber,
+            long designId,
             String designName,
+            @Nullable String sizeKey,
             String sizeName,
+            @Nullable Long clothId,
             String clothName,
+            Quality quality,
             int units,
-            long unitCostMinor,
+            long totalCostMinor,
             long priceMinor) {}
 }

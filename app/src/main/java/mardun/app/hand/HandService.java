@@ -24,6 +24,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.FromHand;
@@ -191,7 +192,8 @@ public class HandService {
     }
 
     private BatchPlan plan(Design design, int size, int units, List<Supply> supplies, Settings current) {
-        return planner.plan(design, size, units, supplies, current.workroom(), Optional.empty());
+        return planner.plan(
+                List.of(BatchLine.only(design, size, units, supplies, Optional.empty())), current.workroom());
     }
 
     private static MakeableView view(
@@ -233,8 +235,12 @@ public class HandService {
                                 writer.amount(need.amount()),
                                 need.isShort() ? writer.amount(need.shortBy()) : null))
                         .toList(),
-                plan.pricing().map(pricing -> writer.money(pricing.price())).orElse(null),
-                plan.pricing()
+                plan.line(1)
+                        .pricing()
+                        .map(pricing -> writer.money(pricing.price()))
+                        .orElse(null),
+                plan.line(1)
+                        .pricing()
                         .flatMap(UnitPricing::perHour)
                         .map(figure -> writer.money(figure.value()))
                         .orElse(null),

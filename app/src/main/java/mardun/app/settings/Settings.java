@@ -16,7 +16,9 @@ import java.util.stream.Collectors;
 import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
+import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
+import mardun.core.making.SetUpSpread;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
 import mardun.core.measure.InchStep;
@@ -87,6 +89,12 @@ public class Settings {
     private BigDecimal offcutUseLarge;
 
     @Enumerated(EnumType.STRING)
+    private SetUpSpread setUps;
+
+    @Enumerated(EnumType.STRING)
+    private WasteSchool waste;
+
+    @Enumerated(EnumType.STRING)
     private DecimalMark decimalMark;
 
     protected Settings() {}
@@ -104,6 +112,8 @@ public class Settings {
             BigDecimal stallShare,
             long stallFeeMinor,
             PriceChoice prices,
+            SetUpSpread setUps,
+            WasteSchool waste,
             List<Integer> freeMinutes,
             Shelf shelf,
             Cutting cutting) {}
@@ -150,6 +160,8 @@ public class Settings {
         freeMinutes = entered.freeMinutes().stream().map(String::valueOf).collect(Collectors.joining(","));
         valueSchool = entered.shelf().valuing().school();
         givenCostsNothing = entered.shelf().valuing().givenCostsNothing();
+        setUps = entered.setUps();
+        waste = entered.waste();
         offcutsArePaid = entered.shelf().valuing().offcutsArePaid();
         offcutShortNm = entered.shelf().offcutShort().nanometres();
         offcutLongNm = entered.shelf().offcutLong().nanometres();
@@ -252,7 +264,9 @@ public class Settings {
                 new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint),
                 thickestSeam(),
                 new Length(endTrimNm),
-                new Length(keptLengthNm));
+                new Length(keptLengthNm),
+                setUps,
+                waste);
     }
 
     /** The minutes that are free at the bench on each day of the week, Monday first. */

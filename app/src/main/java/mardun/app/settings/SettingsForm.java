@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import mardun.app.show.DecimalMark;
+import mardun.core.costing.WasteSchool;
+import mardun.core.making.SetUpSpread;
 import mardun.core.material.ValueSchool;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
@@ -18,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param version of the settings that the form was filled from
  * @param thickestSeam the thickest seam that the machine sews
  * @param decimalMark absent to leave it as it is
+ * @param setUps how what is set up once is shared by the lines of a batch; absent to leave it as it is
+ * @param waste who bears the cloth that no piece is cut from; absent to leave it as it is
  * @param shelf absent to leave it as it is
  * @param cutting absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
@@ -39,6 +43,8 @@ public record SettingsForm(
         @NotNull String priceMargin,
         @NotNull String priceMarkup,
         @NotNull PricePoint pricePoint,
+        @Nullable SetUpSpread setUps,
+        @Nullable WasteSchool waste,
         @NotNull @Size(min = 7, max = 7) List<String> freeHours,
         @Nullable @Valid ShelfForm shelf,
         @Nullable @Valid CuttingForm cutting) {

@@ -76,6 +76,8 @@ public class SettingsService {
                 percent(settings, prices.margin()),
                 percent(settings, prices.markup()),
                 prices.point(),
+                workroom.setUps(),
+                workroom.waste(),
                 settings.freeMinutes().stream()
                         .map(minutes -> settings.decimalMark().in(hours(minutes)))
                         .toList(),
@@ -138,6 +140,8 @@ public class SettingsService {
                         fields.decimal("priceMarkup", form.priceMarkup(), BigDecimal.ZERO, BigDecimal.valueOf(1000))
                                 .movePointLeft(2),
                         form.pricePoint()),
+                form.setUps() == null ? before.workroom().setUps() : form.setUps(),
+                form.waste() == null ? before.workroom().waste() : form.waste(),
                 free,
                 form.shelf() == null
                         ? before.shelf()

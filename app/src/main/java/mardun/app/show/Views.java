@@ -88,4 +88,7 @@ public final class Views {
             return new FindingView(Finding.Severity.REFUSED, null, null, place, sentence, null);
         }
     }
+
+    /** Two sides of a rectangle. */
+    public record SidesView(LengthView wide, LengthView high) {}
 }

@@ -13,9 +13,9 @@ import java.time.ZoneOffset;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import mardun.app.batch.BatchService;
+import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
-import mardun.app.batch.BatchViews.BatchLine;
+import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.bench.BenchViews.BenchView;
@@ -48,7 +48,7 @@ class BenchServiceTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
 
     @Mock
-    private BatchService batches;
+    private BatchReading batches;
 
     @Mock
     private DesignService designs;
@@ -139,28 +139,40 @@ class BenchServiceTest {
         return new BenchService(batches, designs, materials, fairs, settingsService, clock).bench();
     }
 
-    private static BatchLine batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {
-        return new BatchLine(
+    private static BatchRow batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {
+        return new BatchRow(
                 id,
                 "Heron pouch",
                 "small",
+                1,
                 4,
                 BatchStage.PLANNED,
+                false,
                 due,
                 forWhat,
                 "Reed Stripe",
-                null,
+                0,
                 null,
                 isShort,
                 new TimeView(hours + " h", hours * 3600L),
                 null,
                 null,
+                null,
                 null);
     }
 
-    private static OpenBatches open(BatchLine... lines) {
+    private static OpenBatches open(BatchRow... lines) {
         StepLine cut = new StepLine(
-                "Cut", Stage.CUT, Station.CUTTING_TABLE, List.of(), new TimeView("", 0), "Print upright.", "", "");
+                "Cut",
+                List.of(1),
+                4,
+                Stage.CUT,
+                Station.CUTTING_TABLE,
+                List.of(),
+                new TimeView("", 0),
+                "Print upright.",
+                "",
+                "");
         return new OpenBatches(List.of(lines), List.of(cut), List.of());
     }
 }

@@ -3,7 +3,6 @@ package mardun.core.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mardun.core.batch.BatchPlan.Need;
 import mardun.core.design.Check;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
@@ -21,17 +20,19 @@ final class BatchFindings {
     private BatchFindings() {}
 
     /** Materials that are of the right kind and yet not what their slot asks for. */
-    static List<Finding> unfit(Design design, List<Supply> supplies) {
+    static List<Finding> unfit(BatchLine line) {
+        Design design = line.design();
         List<Finding> unfit = new ArrayList<>();
         for (MaterialSlot slot : design.slots()) {
-            supplies.stream()
+            line.supplies().stream()
                     .filter(supply -> supply.slot().equals(slot.key()))
                     .filter(supply ->
                             supply.kind() == slot.kind() && supply.cloth().isEmpty())
                     .filter(supply -> !SlotFit.serves(design, slot, supply.candidate()))
                     .forEach(supply -> unfit.add(Finding.refused(
-                            "slots." + slot.key(),
-                            Sentence.of("“" + supply.name() + "” can't be used for “" + slot.label() + "”."),
+                            line.place("slots." + slot.key()),
+                            Sentence.of(
+                                    "“{0}” can't be used for “{1}”.", Value.of(supply.name()), Value.of(slot.label())),
                             Sentence.of("Choose a material that is what the design asks for there."))));
         }
         return unfit;
@@ -45,7 +46,7 @@ final class BatchFindings {
                         && need.stock().worth().cost(need.amount()).signum() == 0)
                 .map(need -> Finding.care(
                         Check.PRICE,
-                        "slots." + need.supply().slot(),
+                        Need.place(need.supply()),
                         Sentence.of(
                                 "“{0}” costs nothing here: it has no price.",
                                 Value.of(need.supply().name())),
@@ -56,12 +57,12 @@ final class BatchFindings {
     }
 
     /** A price below what one costs with its fees. */
-    static Optional<Finding> loss(UnitPricing pricing) {
+    static Optional<Finding> loss(BatchLine line, UnitPricing pricing) {
         Money left = pricing.left().value();
         return left.isNegative()
                 ? Optional.of(Finding.care(
                         Check.PRICE,
-                        "ownPrice",
+                        line.place("ownPrice"),
                         Sentence.of(
                                 "At a price of {0} each one loses {1}: fees and costs together are more.",
                                 Value.of(pricing.price()), Value.of(left.negated())),
@@ -74,7 +75,7 @@ final class BatchFindings {
     /** More of a material than can be reckoned with. */
     static Finding tooMuch(Need need) {
         return Finding.refused(
-                "slots." + need.supply().slot(),
+                Need.place(need.supply()),
                 Sentence.of(
                         "The batch takes {0} of “{1}”, and {2} is the most that can be reckoned with.",
                         need.amount().shown(),

@@ -1,199 +1,138 @@
 package mardun.core.batch;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import mardun.core.batch.CutList.PieceLine;
+import mardun.core.batch.CutList.TrimLine;
 import mardun.core.costing.UnitCost;
-import mardun.core.cutting.LengthPlan;
-import mardun.core.cutting.Offcuts;
-import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
-import mardun.core.design.SizedPiece;
-import mardun.core.design.SizedTrim;
+import mardun.core.making.Operation;
 import mardun.core.making.WorkTime;
-import mardun.core.material.Amount;
-import mardun.core.material.Counting;
-import mardun.core.material.Part;
-import mardun.core.material.Stock;
-import mardun.core.measure.Length;
+import mardun.core.money.Apportionment;
 import mardun.core.pricing.UnitPricing;
-import mardun.core.working.Figure;
-import mardun.core.working.Value;
-import mardun.core.working.Working;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.Money;
 
 /**
  * All that a batch asks for and gives.
  *
- * @param cost empty while a material is missing
- * @param pricing empty while a material is missing
+ * @param lines what follows for each line
+ * @param pieces what is cut, for all lines together
+ * @param needs each material once, for all lines together
+ * @param operations what is done, each once for all lines that have it
+ * @param cost what all lines cost together; empty while a material is missing
  */
 public record BatchPlan(
-        SizedDesign sized,
-        int units,
+        List<LinePlan> lines,
         List<PieceLine> pieces,
         List<TrimLine> trims,
         List<Need> needs,
+        List<Operation> operations,
         WorkTime time,
-        Optional<UnitCost> cost,
-        Optional<UnitPricing> pricing,
+        Optional<Money> cost,
         List<Finding> findings) {
 
-    /** A piece on the cut list. */
-    public record PieceLine(SizedPiece piece, long count) {}
-
-    /** A length of trim on the cut list. */
-    public record TrimLine(SizedTrim trim, long count) {}
-
     /**
-     * What the batch takes of one material, against what is on the shelf.
+     * What a line of the batch gives.
      *
-     * @param part of a two-part notion, which half
-     * @param offcuts what is cut from offcuts and precuts instead, which is not in {@code amount}
-     * @param left what cutting leaves at the ends of the strips, for cloth
-     * @param sheet by which it is cut, for a cloth that has one
-     * @param lengths which roll gives which lengths, for a trim
-     * @param inOnePiece what has to be bought of it in one piece, because what lies on the shelf is too short
+     * @param time what the line bears of the batch's hands-on time
+     * @param cost of one bag; empty while a material is missing
+     * @param total of all its bags; those of all lines add up to the batch's to the cent
+     * @param pricing empty while a material is missing, and where none came out well
      */
-    public record Need(
-            Supply supply,
-            Part part,
-            Amount amount,
-            Working working,
-            List<Offcuts.Use> offcuts,
-            List<Offcuts.Left> left,
-            Optional<CuttingSheet> sheet,
-            Optional<LengthPlan> lengths,
-            Amount inOnePiece) {
+    public record LinePlan(
+            BatchLine line,
+            SizedDesign sized,
+            WorkTime time,
+            Optional<UnitCost> cost,
+            Optional<Money> total,
+            Optional<UnitPricing> pricing) {
 
-        public Need {
-            offcuts = List.copyOf(offcuts);
-            left = List.copyOf(left);
+        public int number() {
+            return line.number();
         }
 
-        /** Something that isn't cut from a bolt. */
-        static Need of(Supply supply, Part part, Amount amount, Working working) {
-            return new Need(
-                    supply,
-                    part,
-                    amount,
-                    working,
-                    List.of(),
-                    List.of(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    Amount.none(amount.counting()));
-        }
-
-        /** A cloth. */
-        static Need ofCloth(
-                Supply supply,
-                Figure<Length> length,
-                List<Offcuts.Use> offcuts,
-                List<Offcuts.Left> left,
-                Optional<CuttingSheet> sheet,
-                Length inOnePiece) {
-            return new Need(
-                    supply,
-                    Part.WHOLE,
-                    Amount.of(length.value()),
-                    length.working(),
-                    offcuts,
-                    left,
-                    sheet,
-                    Optional.empty(),
-                    Amount.of(inOnePiece));
-        }
-
-        /** A cloth that is bought by the sheet, as it is laid out. */
-        static Need ofSheets(Supply supply, CuttingSheet sheet) {
-            long count = sheet.layout().sheets();
-            return new Need(
-                    supply,
-                    Part.WHOLE,
-                    Amount.pieces(count),
-                    Working.of("So many sheets by the cutting sheet; the pieces' area is that of {least} or more.")
-                            .expression("{sheets}")
-                            .input("sheets", "sheets that are cut into", Value.of(count))
-                            .input(
-                                    "least",
-                                    "the fewest possible",
-                                    Value.of(sheet.layout().leastSheets()))
-                            .gives(Value.of(count)),
-                    List.of(),
-                    List.of(),
-                    Optional.of(sheet),
-                    Optional.empty(),
-                    Amount.none(Counting.PIECES));
-        }
-
-        /** A trim. */
-        static Need ofTrim(Supply supply, LengthPlan lengths, Working working) {
-            return new Need(
-                    supply,
-                    Part.WHOLE,
-                    Amount.of(lengths.taken().plus(lengths.toBuy())),
-                    working,
-                    List.of(),
-                    List.of(),
-                    Optional.empty(),
-                    Optional.of(lengths),
-                    Amount.of(lengths.toBuy()));
-        }
-
-        /** What the offcuts are worth that go back on the shelf, in exact minor units: their part of what the cloth costs. */
-        BigFraction goesBack() {
-            return sheet.map(one -> one.back().worth(stock().worth().cost(amount)))
-                    .orElse(BigFraction.ZERO);
-        }
-
-        public Stock stock() {
-            return supply.stock(part);
-        }
-
-        /** What is missing of what nobody else has reserved; zero or less where there is enough. */
-        public Amount shortBy() {
-            Amount missing = amount.minus(stock().free());
-            return missing.compareTo(inOnePiece) < 0 && inOnePiece.isPositive() ? inOnePiece : missing;
-        }
-
-        /** So much has to be there for this batch that nothing is missing: more than it takes where rolls are too short. */
-        public Amount wanted() {
-            return isShort() ? stock().free().plus(shortBy()) : amount;
-        }
-
-        /** What leaves each roll, by its lot, where it was worked out. */
-        public Map<String, Length> takenOfRolls() {
-            Map<String, Length> taken = new LinkedHashMap<>();
-            sheet.ifPresent(one -> one.takenOfRolls()
-                    .forEach((lot, cut) -> taken.put(lot, supply.shrinkage().toTake(cut))));
-            lengths.ifPresent(
-                    plan -> plan.cuts().forEach(cut -> taken.put(cut.roll().key(), cut.taken())));
-            return taken;
-        }
-
-        public boolean isShort() {
-            return amount.isPositive() && shortBy().isPositive();
+        public int units() {
+            return line.units();
         }
     }
 
-    /** A plan of which nothing could be worked out, with the reason. */
-    public static BatchPlan impossible(Design design, String size, int units, Finding why) {
-        return new BatchPlan(
-                SizedDesign.unknown(size),
-                units,
-                List.of(),
-                List.of(),
-                List.of(),
-                WorkTime.of(design.steps(), units),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(why));
+    public BatchPlan {
+        lines = List.copyOf(lines);
+        pieces = List.copyOf(pieces);
+        trims = List.copyOf(trims);
+        needs = List.copyOf(needs);
+        operations = List.copyOf(operations);
+        findings = List.copyOf(findings);
+    }
+
+    /**
+     * A plan of which nothing could be worked out, with the reason.
+     *
+     * @param lines as far as they are known
+     */
+    public static BatchPlan impossible(List<LinePlan> lines, WorkTime time, Finding why) {
+        return new BatchPlan(lines, List.of(), List.of(), List.of(), List.of(), time, Optional.empty(), List.of(why));
     }
 
     public boolean isComplete() {
         return findings.stream().noneMatch(Finding::isRefused);
+    }
+
+    /** How many bags are started. */
+    public int units() {
+        return lines.stream().mapToInt(LinePlan::units).sum();
+    }
+
+    /**
+     * The plan of a line.
+     *
+     * @throws java.util.NoSuchElementException if the batch has no such line
+     */
+    public LinePlan line(int number) {
+        return lines.stream()
+                .filter(line -> line.number() == number)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What a line takes part in, in the order of its costs. */
+    public List<Need> needsOf(int line) {
+        return lines.size() == 1
+                ? needs
+                : needs.stream()
+                        .filter(need -> need.shares().lines().contains(line))
+                        .toList();
+    }
+
+    /** What an hour of hands-on work earns, over all lines; empty where a line isn't priced, or there is no work. */
+    public Optional<Money> perHour() {
+        BigFraction earned = BigFraction.ZERO;
+        BigFraction hours = BigFraction.ZERO;
+        for (LinePlan line : lines) {
+            Optional<Money> its = line.pricing().flatMap(UnitPricing::perHour).map(figure -> figure.value());
+            if (its.isEmpty()) {
+                return Optional.empty();
+            }
+            BigFraction seconds = BigFraction.of(line.time().asBatch().value().toSeconds());
+            earned = earned.add(seconds.multiply(its.get().getAmountMinorLong()));
+            hours = hours.add(seconds);
+        }
+        if (hours.signum() == 0) {
+            return Optional.empty();
+        }
+        long minor = Apportionment.rounded(earned.divide(hours));
+        return cost.map(all -> Money.ofMinor(all.getCurrencyUnit(), minor));
+    }
+
+    /** Whether a finding is about what fills a slot, and not about the design or the number. */
+    public static boolean isOfMaterials(Finding finding) {
+        return finding.place().startsWith("materials.") || finding.place().contains(".slots.");
+    }
+
+    /** The pieces that are cut from a cloth. */
+    public List<PieceLine> piecesFrom(Supply cloth) {
+        return pieces.stream().filter(piece -> piece.isFrom(cloth)).toList();
     }
 }

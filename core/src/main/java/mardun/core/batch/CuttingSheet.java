@@ -10,6 +10,7 @@ import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
 import mardun.core.cutting.Offcuts;
+import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.cutting.StripsOnRolls;
 import mardun.core.measure.Extent;
@@ -22,10 +23,10 @@ import mardun.core.working.Working;
  * The layout by which a batch's pieces are cut from one cloth.
  *
  * @param squaring what is cut off to square the end of the bolt
- * @param extra pieces that are cut beyond those of the batch, by letter, because some were spoiled
+ * @param extra pieces that are cut beyond those of the batch, of each kind, because some were spoiled
  * @param back what of it goes back on the shelf as offcuts; nothing once it is cut, when the ledger has counted them
  */
-public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Long> extra, CuttingBill.Back back) {
+public record CuttingSheet(CuttingLayout layout, Length squaring, Map<PieceKey, Long> extra, CuttingBill.Back back) {
 
     public CuttingSheet {
         extra = Map.copyOf(extra);
@@ -39,7 +40,7 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
     /** The pieces with those that are cut once more. */
     public List<CutPiece> withExtra(List<CutPiece> pieces) {
         return pieces.stream()
-                .map(piece -> piece.times(piece.count() + extra.getOrDefault(piece.letter(), 0L)))
+                .map(piece -> piece.times(piece.count() + extra.getOrDefault(piece.key(), 0L)))
                 .toList();
     }
 
@@ -105,11 +106,11 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<String, Lo
     /** Which offcuts and precuts are cut into, and what each lot of them gives. */
     List<Offcuts.Use> uses() {
         Map<String, Long> counts = new LinkedHashMap<>();
-        Map<String, Map<String, Long>> pieces = new LinkedHashMap<>();
+        Map<String, Map<PieceKey, Long>> pieces = new LinkedHashMap<>();
         layout.cloths().stream().filter(cloth -> !cloth.isBolt()).forEach(cloth -> {
             counts.merge(cloth.lot(), 1L, Long::sum);
-            Map<String, Long> given = pieces.computeIfAbsent(cloth.lot(), lot -> new LinkedHashMap<>());
-            cloth.pieces().forEach(piece -> given.merge(piece.letter(), 1L, Long::sum));
+            Map<PieceKey, Long> given = pieces.computeIfAbsent(cloth.lot(), lot -> new LinkedHashMap<>());
+            cloth.pieces().forEach(piece -> given.merge(piece.key(), 1L, Long::sum));
         });
         return counts.entrySet().stream()
                 .map(entry -> new Offcuts.Use(entry.getKey(), entry.getValue(), pieces.get(entry.getKey())))

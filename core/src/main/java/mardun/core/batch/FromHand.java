@@ -31,7 +31,7 @@ public final class FromHand {
     }
 
     private static boolean fits(BatchPlan plan, String key, Amount there) {
-        List<BatchPlan.Need> needs = plan.needs().stream()
+        List<Need> needs = plan.needs().stream()
                 .filter(need -> need.supply().key().equals(key))
                 .toList();
         return !needs.isEmpty() && needs.stream().allMatch(need -> need.amount().compareTo(there) <= 0);
@@ -46,9 +46,9 @@ public final class FromHand {
      * @param count how many there are
      */
     public static int units(BatchPlan unit, Supply cloth, Extent piece, long count) {
-        List<CutPiece> pieces = BatchPlanner.cutPieces(
+        List<CutPiece> pieces = ClothNeeds.cutPieces(
                 cloth,
-                unit.pieces().stream()
+                unit.piecesFrom(cloth).stream()
                         .filter(line -> line.piece().piece().slot().equals(cloth.slot()))
                         .toList());
         return pieces.isEmpty() ? 0 : Math.toIntExact(Math.multiplyExact(count, (long) Offcuts.units(piece, pieces)));

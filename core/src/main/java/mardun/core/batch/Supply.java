@@ -117,6 +117,26 @@ public record Supply(
         return stock.get(part);
     }
 
+    /** This material in another slot. */
+    public Supply forSlot(String other) {
+        return new Supply(
+                other,
+                key,
+                name,
+                kind,
+                usableWidth,
+                sheet,
+                cloth,
+                directional,
+                shrinkage,
+                ware,
+                zip,
+                stock,
+                pieces,
+                price,
+                lie);
+    }
+
     /** This material with another stock. */
     public Supply stocked(Map<Part, Stock> other) {
         return with(other, pieces, lie);

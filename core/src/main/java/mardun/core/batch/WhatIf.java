@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.stream.Stream;
-import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.CutList.PieceLine;
 import mardun.core.cutting.Aim;
+import mardun.core.cutting.Bags;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
-import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.LayoutSearch;
 import mardun.core.cutting.ShelfCloth;
@@ -21,9 +21,8 @@ import mardun.core.measure.Length;
  *
  * @param cloth what is cut
  * @param job the batch's pieces on that cloth
- * @param units how many bags the pieces are for; one or more
  */
-public record WhatIf(Supply cloth, CuttingJob job, int units) {
+public record WhatIf(Supply cloth, CuttingJob job) {
 
     /** About a tenth of a second for each question. */
     private static final long WORK = 10_000;
@@ -35,22 +34,22 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
 
     /** What the batch takes of the roll as it is; empty if a piece is wider than the cloth. */
     public Optional<Length> asItIs() {
-        return length(job.width(), units, false);
+        return length(job.width(), job.units(), false);
     }
 
     /** What it would take of a cloth of another usable width. */
     public Optional<Length> onWidth(Length width) {
-        return length(width, units, false);
+        return length(width, job.units(), false);
     }
 
-    /** What it would take for another number of bags. */
+    /** What it would take for another number of bags: the first of them, line by line. */
     public Optional<Length> forBags(int bags) {
         return length(job.width(), bags, false);
     }
 
     /** What it would take if pieces with a top were turned wherever that helps; never more than as it is. */
     public Optional<Length> turned() {
-        return Stream.of(length(job.width(), units, true), asItIs())
+        return Stream.of(length(job.width(), job.units(), true), asItIs())
                 .flatMap(Optional::stream)
                 .min(Comparator.naturalOrder());
     }
@@ -61,10 +60,10 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
      * @param lines the pieces that are cut
      */
     public Optional<Length> from(Supply other, List<PieceLine> lines) {
-        ShelfCloth lying = BatchPlanner.shelfCloth(
-                other, lines.stream().map(line -> line.piece().piece()).toList(), List.of());
-        List<CutPiece> all = BatchPlanner.cutPieces(other, lines);
-        return taken(other, units, part -> cut(forBags(all, part, false), lying.whole(lying.width()), part));
+        ShelfCloth lying = ClothNeeds.shelfCloth(other, lines, List.of());
+        CuttingJob there =
+                new CuttingJob(ClothNeeds.cutPieces(other, lines), lying.whole(lying.width()), job.terms(), job.bags());
+        return taken(other, job.units(), part -> cut(there, part, false));
     }
 
     /**
@@ -81,10 +80,8 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
     }
 
     private Optional<Length> length(Length width, int bags, boolean turned) {
-        return taken(
-                cloth,
-                bags,
-                part -> cut(forBags(job.pieces(), part, turned), job.cloth().whole(width), part));
+        CuttingJob onWidth = job.from(job.cloth().whole(width));
+        return taken(cloth, bags, part -> cut(onWidth, part, turned));
     }
 
     /** What leaves the shelf for so many bags, cut in parts; squared once. */
@@ -102,22 +99,18 @@ public record WhatIf(Supply cloth, CuttingJob job, int units) {
         return rest == 0 ? whole : whole.flatMap(length -> cut.apply(rest).map(length::plus));
     }
 
-    private List<CutPiece> forBags(List<CutPiece> pieces, int bags, boolean turned) {
-        return pieces.stream()
-                .map(piece -> piece.times(piece.count() / units * bags).turning(turned))
-                .toList();
-    }
-
-    /** How much is cut of the roll, without squaring its end. */
-    private Optional<Length> cut(List<CutPiece> pieces, ShelfCloth from, int bags) {
+    /** How much is cut of the roll for the first so many bags, without squaring its end. */
+    private static Optional<Length> cut(CuttingJob all, int bags, boolean turned) {
+        CuttingJob part = all.forBags(Bags.first(all.bags(), bags), all.cloth());
+        CuttingJob laid = new CuttingJob(
+                part.pieces().stream().map(piece -> piece.turning(turned)).toList(),
+                part.cloth(),
+                part.terms(),
+                part.bags());
         try {
-            return Optional.of(LayoutSearch.search(
-                            new CuttingJob(pieces, from, job.terms(), bags),
-                            Aim.LEAST_CLOTH,
-                            SEED,
-                            Budget.of(WORK, () -> false),
-                            better -> {})
-                    .boltLength());
+            return Optional.of(
+                    LayoutSearch.search(laid, Aim.LEAST_CLOTH, SEED, Budget.of(WORK, () -> false), better -> {})
+                            .boltLength());
         } catch (CannotBeCutException tooWide) {
             return Optional.empty();
         }

@@ -1,5 +1,7 @@
 package mardun.core.batch;
 
+import mardun.core.costing.WasteSchool;
+import mardun.core.making.SetUpSpread;
 import mardun.core.measure.Length;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
@@ -11,6 +13,8 @@ import org.joda.money.Money;
  * @param thickestSeam the thickest seam that the machine sews
  * @param endTrim what is cut off the end of a roll of trim before lengths are cut from it
  * @param keptLength the shortest left-over length of trim that is kept
+ * @param setUps how the time that is spent once is spread over lines that share it
+ * @param waste who bears the cloth that no piece is cut from
  */
 public record Workroom(
         Money hourlyRate,
@@ -19,10 +23,21 @@ public record Workroom(
         PriceChoice prices,
         Length thickestSeam,
         Length endTrim,
-        Length keptLength) {
+        Length keptLength,
+        SetUpSpread setUps,
+        WasteSchool waste) {
 
     /** One that trims no ends and keeps every length. */
     public Workroom(Money hourlyRate, Money overheadPerHour, Channel stall, PriceChoice prices, Length thickestSeam) {
-        this(hourlyRate, overheadPerHour, stall, prices, thickestSeam, Length.ZERO, Length.ZERO);
+        this(
+                hourlyRate,
+                overheadPerHour,
+                stall,
+                prices,
+                thickestSeam,
+                Length.ZERO,
+                Length.ZERO,
+                SetUpSpread.BY_UNITS,
+                WasteSchool.BY_STRIP);
     }
 }

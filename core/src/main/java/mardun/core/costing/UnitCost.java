@@ -1,5 +1,6 @@
 package mardun.core.costing;
 
+import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,9 +37,10 @@ public record UnitCost(
         List<Figure<Money>> lines,
         int good) {
 
+    private static final int SHARE_DIGITS = 4;
     private static final String TO_MINOR = "rounded once, half up";
     private static final String TO_SUM = "rounded so that the parts add up to the whole";
-    private static final long SECONDS_PER_HOUR = Duration.ofHours(1).toSeconds();
+    private static final long NANOS_PER_HOUR = Duration.ofHours(1).toNanos();
 
     /**
      * The cost of one unit.
@@ -63,10 +65,10 @@ public record UnitCost(
         CurrencyUnit currency = hourlyRate.getCurrencyUnit();
         int units = time.units();
         List<BigFraction> exactLines =
-                lines.stream().map(line -> line.batchCost().divide(units)).toList();
+                lines.stream().map(line -> line.borne().divide(units)).toList();
         BigFraction exactMaterial = exactLines.stream().reduce(BigFraction.ZERO, BigFraction::add);
-        BigFraction exactLabour = perUnit(hourlyRate, time);
-        BigFraction exactOverhead = perUnit(overheadPerHour, time);
+        BigFraction exactLabour = forHours(hourlyRate, time).divide(units);
+        BigFraction exactOverhead = forHours(overheadPerHour, time).divide(units);
         BigFraction exactEach = exactMaterial.add(exactLabour).add(exactOverhead);
         BigFraction exactSpoiled = exactEach.multiply(BigFraction.of(units - good, good));
         long full = Apportionment.rounded(exactEach.add(exactSpoiled));
@@ -127,40 +129,60 @@ public record UnitCost(
         return new Figure<>(result, told);
     }
 
-    private static BigFraction perUnit(Money perHour, WorkTime time) {
+    private static BigFraction forHours(Money perHour, WorkTime time) {
         return BigFraction.of(perHour.getAmountMinorLong())
-                .multiply(time.asBatch().value().toSeconds())
-                .divide(SECONDS_PER_HOUR)
-                .divide(time.units());
+                .multiply(BigFraction.of(time.asBatch().value().toNanos(), NANOS_PER_HOUR));
+    }
+
+    /** What all units cost together, in exact minor units. */
+    public static BigFraction exact(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour) {
+        return lines.stream()
+                .map(CostLine::borne)
+                .reduce(BigFraction.ZERO, BigFraction::add)
+                .add(forHours(hourlyRate, time))
+                .add(forHours(overheadPerHour, time));
     }
 
     private static Figure<Money> line(CostLine line, int units, Money result) {
         List<Worth.Taken> taken = line.worth().taken(line.amount());
         boolean atOnePrice = line.offcuts().signum() == 0 && taken.stream().noneMatch(Worth.Taken::isOnTheShelf);
-        Working told = atOnePrice
-                ? atOnePrice(line)
-                        .input("n", "units", Value.of(units))
-                        .rounded(TO_SUM)
-                        .gives(Value.of(result))
-                : inLayers(line, taken, result.getCurrencyUnit())
-                        .input("n", "units", Value.of(units))
-                        .rounded(TO_SUM)
-                        .gives(Value.of(result));
+        CurrencyUnit currency = result.getCurrencyUnit();
+        if (line.isShared()) {
+            Value whole = new Value.ExactSum(line.whole(), currency.getCode());
+            Working ofBatch = (atOnePrice ? atOnePrice(line, "") : inLayers(line, taken, currency, "")).gives(whole);
+            return new Figure<>(
+                    result,
+                    Working.of("What the batch takes costs so much; of that this line bears its share.")
+                            .expression("{whole} × {share} ÷ {n}")
+                            .input("whole", line.name() + " for the batch", whole, ofBatch)
+                            .input(
+                                    "share",
+                                    "share of this line",
+                                    new Value.Share(line.share().bigDecimalValue(SHARE_DIGITS, RoundingMode.HALF_UP)))
+                            .input("n", "units", Value.of(units))
+                            .rounded(TO_SUM)
+                            .gives(Value.of(result)));
+        }
+        Working told = (atOnePrice ? atOnePrice(line, " ÷ {n}") : inLayers(line, taken, currency, " ÷ {n}"))
+                .input("n", "units", Value.of(units))
+                .rounded(TO_SUM)
+                .gives(Value.of(result));
         return new Figure<>(result, told);
     }
 
-    private static Working.Builder atOnePrice(CostLine line) {
+    private static Working.Builder atOnePrice(CostLine line, String shared) {
         UnitPrice price = line.worth().beyond();
-        return Working.of("What the batch takes, at its price, shared by the units.")
-                .expression("{amount} × {price} ÷ {per} ÷ {n}")
+        return Working.of("What the batch takes, at its price" + (shared.isEmpty() ? "." : ", shared by the units."))
+                .expression("{amount} × {price} ÷ {per}" + shared)
                 .input("amount", line.name() + " for the batch", line.amount().shown())
                 .input("price", "price", Value.of(price.price()))
                 .input("per", "price is for", price.per().shown());
     }
 
-    private static Working.Builder inLayers(CostLine line, List<Worth.Taken> taken, CurrencyUnit currency) {
-        Working.Builder told =
-                Working.of("What the batch takes is worth what was paid for it, lot by lot, shared by the units.");
+    private static Working.Builder inLayers(
+            CostLine line, List<Worth.Taken> taken, CurrencyUnit currency, String shared) {
+        Working.Builder told = Working.of("What the batch takes is worth what was paid for it, lot by lot"
+                + (shared.isEmpty() ? "." : ", shared by the units."));
         List<String> terms = new ArrayList<>();
         for (int i = 0; i < taken.size(); i++) {
             Worth.Taken part = taken.get(i);
@@ -182,7 +204,8 @@ public record UnitCost(
             terms.add("{offcuts}");
             told.input("offcuts", "offcuts and precuts", new Value.ExactSum(line.offcuts(), currency.getCode()));
         }
-        return told.expression("(" + String.join(" + ", terms) + ") ÷ {n}");
+        return told.expression(
+                shared.isEmpty() ? String.join(" + ", terms) : "(" + String.join(" + ", terms) + ")" + shared);
     }
 
     private static Figure<Money> material(List<CostLine> lines, List<Figure<Money>> figures, Money result) {

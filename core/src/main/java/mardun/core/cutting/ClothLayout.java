@@ -68,14 +68,14 @@ public record ClothLayout(String lot, boolean ofRoll, Length width, Length lengt
     /**
      * A piece on the cloth.
      *
-     * @param letter of its kind
+     * @param key of its kind
      * @param x from the left edge to its left side
      * @param y from the beginning of the cloth to its lower side
      * @param width as it lies
      * @param height as it lies
      * @param turned it lies across the grain
      */
-    public record Placed(String letter, Length x, Length y, Length width, Length height, boolean turned) {
+    public record Placed(PieceKey key, Length x, Length y, Length width, Length height, boolean turned) {
 
         public Length right() {
             return x.plus(width);

@@ -6,15 +6,16 @@ import mardun.core.measure.Extent;
 /**
  * A kind of piece to be cut from a cloth.
  *
+ * @param key what it is known by; pieces of several lines that are alike are one kind, known by the first of them
  * @param count how many, one or more
  * @param mayTurn it may lie across the grain: it has no top
  * @param meetsPrint all of them begin at the same height of the print, where the cloth has one that comes again
  */
-public record CutPiece(String letter, String name, Extent extent, long count, boolean mayTurn, boolean meetsPrint) {
+public record CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn, boolean meetsPrint) {
 
     /** A piece that may begin anywhere. */
-    public CutPiece(String letter, String name, Extent extent, long count, boolean mayTurn) {
-        this(letter, name, extent, count, mayTurn, false);
+    public CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn) {
+        this(key, name, extent, count, mayTurn, false);
     }
 
     /** The area of all of them. */
@@ -24,16 +25,16 @@ public record CutPiece(String letter, String name, Extent extent, long count, bo
 
     /** The same kind of piece, so many of them. */
     public CutPiece times(long other) {
-        return new CutPiece(letter, name, extent, other, mayTurn, meetsPrint);
+        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint);
     }
 
     /** The same kind of piece, which may lie across the grain too, if {@code may}. */
     public CutPiece turning(boolean may) {
-        return new CutPiece(letter, name, extent, count, mayTurn || may, meetsPrint);
+        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint);
     }
 
     /** The same kind of piece with its sides changed over. */
     CutPiece lying() {
-        return new CutPiece(letter, name, extent.turned(), count, mayTurn, meetsPrint);
+        return new CutPiece(key, name, extent.turned(), count, mayTurn, meetsPrint);
     }
 }

@@ -59,7 +59,7 @@ public record CutTree(
     }
 
     /** All pieces, wherever they are. */
-    Stream<Placed> pieces() {
+    public Stream<Placed> pieces() {
         return Stream.concat(piece.stream(), parts.stream().flatMap(CutTree::pieces));
     }
 
@@ -80,7 +80,7 @@ public record CutTree(
                 && height.equals(other.height)
                 && across == other.across
                 && parts.size() == other.parts.size()
-                && piece.map(Placed::letter).equals(other.piece.map(Placed::letter))
+                && piece.map(Placed::key).equals(other.piece.map(Placed::key))
                 && piece.map(Placed::turned).equals(other.piece.map(Placed::turned));
         for (int i = 0; same && i < parts.size(); i++) {
             same = parts.get(i).isLike(other.parts.get(i));

@@ -1,7 +1,9 @@
 package mardun.core.cutting;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Area;
 import mardun.core.measure.Length;
@@ -10,24 +12,36 @@ import mardun.core.measure.Length;
  * Pieces to be cut from one cloth.
  *
  * @param pieces at least one kind
- * @param bags how many bags they are for, one or more; each takes the same share of every kind
+ * @param bags which bags they are for, line by line; together they take just these pieces
  * @param chosen the lots of offcuts and precuts that the maker wants to be used first
  */
-public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags, Set<String> chosen) {
+public record CuttingJob(
+        List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, List<Bags> bags, Set<String> chosen) {
 
     /** A job for which nothing has to be used first. */
-    public CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags) {
+    public CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, List<Bags> bags) {
         this(pieces, cloth, terms, bags, Set.of());
+    }
+
+    /** A job for so many bags of one line, each of which takes the same share of every kind. */
+    public CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms terms, int bags) {
+        this(pieces, cloth, terms, List.of(ofOneLine(pieces, bags)));
+    }
+
+    private static Bags ofOneLine(List<CutPiece> pieces, int bags) {
+        return new Bags(
+                1, bags, pieces.stream().collect(Collectors.toMap(CutPiece::key, piece -> piece.count() / bags)));
     }
 
     public CuttingJob {
         pieces = List.copyOf(pieces);
+        bags = List.copyOf(bags);
         chosen = Set.copyOf(chosen);
         if (pieces.isEmpty()) {
             throw new IllegalArgumentException("there is nothing to cut");
         }
-        if (bags < 1) {
-            throw new IllegalArgumentException("pieces are for one bag or more: " + bags);
+        if (bags.isEmpty()) {
+            throw new IllegalArgumentException("pieces are for one bag or more");
         }
     }
 
@@ -46,20 +60,27 @@ public record CuttingJob(List<CutPiece> pieces, ShelfCloth cloth, CuttingTerms t
         return cloth.sheets();
     }
 
-    /** The same for so many bags, from another cloth. */
-    CuttingJob forBags(int other, ShelfCloth from) {
+    /** How many bags it is for. */
+    public int units() {
+        return Bags.together(bags);
+    }
+
+    /** The same for other bags of these lines, from another cloth. */
+    public CuttingJob forBags(List<Bags> others, ShelfCloth from) {
+        Map<PieceKey, Long> counts = Bags.pieces(others);
         return new CuttingJob(
                 pieces.stream()
-                        .map(piece -> piece.times(piece.count() / bags * other))
+                        .filter(piece -> counts.containsKey(piece.key()))
+                        .map(piece -> piece.times(counts.get(piece.key())))
                         .toList(),
                 from,
                 terms,
-                other,
+                others,
                 chosen);
     }
 
     /** The same from another cloth. */
-    CuttingJob from(ShelfCloth other) {
+    public CuttingJob from(ShelfCloth other) {
         return new CuttingJob(pieces, other, terms, bags, chosen);
     }
 

@@ -49,11 +49,11 @@ public final class LayoutCheck {
      */
     public static List<Flaw> flaws(CuttingLayout layout, List<CutPiece> wanted, ShelfCloth from, Length squaring) {
         Set<Flaw> flaws = EnumSet.noneOf(Flaw.class);
-        Map<String, CutPiece> kinds = new HashMap<>();
-        Map<String, Long> missing = new HashMap<>();
+        Map<PieceKey, CutPiece> kinds = new HashMap<>();
+        Map<PieceKey, Long> missing = new HashMap<>();
         wanted.forEach(piece -> {
-            kinds.put(piece.letter(), piece);
-            missing.put(piece.letter(), piece.count());
+            kinds.put(piece.key(), piece);
+            missing.put(piece.key(), piece.count());
         });
         Map<String, Long> there = new HashMap<>();
         from.sheets().forEach(sheet -> there.merge(sheet.key(), sheet.count(), Long::sum));
@@ -69,11 +69,11 @@ public final class LayoutCheck {
                 flaws.add(Flaw.OUT_OF_REPEAT);
             }
             for (Placed one : cloth.pieces()) {
-                CutPiece kind = kinds.get(one.letter());
+                CutPiece kind = kinds.get(one.key());
                 if (kind == null) {
                     flaws.add(Flaw.UNKNOWN_PIECE);
                 } else {
-                    missing.merge(one.letter(), -1L, Long::sum);
+                    missing.merge(one.key(), -1L, Long::sum);
                     flaws.addAll(flaws(one, kind));
                 }
                 if (cloth.isBolt() && !from.isBetweenEdges(one)) {
@@ -107,11 +107,11 @@ public final class LayoutCheck {
     }
 
     /** Where the print comes again, the pieces that meet it lie on a roll, a whole number of repeats from one another. */
-    private static boolean meetsPrint(ClothLayout cloth, Map<String, CutPiece> kinds, ShelfCloth from) {
+    private static boolean meetsPrint(ClothLayout cloth, Map<PieceKey, CutPiece> kinds, ShelfCloth from) {
         return from.repeat().isEmpty()
                 || cloth.pieces().stream()
-                        .filter(one -> kinds.containsKey(one.letter())
-                                && kinds.get(one.letter()).meetsPrint())
+                        .filter(one -> kinds.containsKey(one.key())
+                                && kinds.get(one.key()).meetsPrint())
                         .allMatch(one -> cloth.isBolt()
                                 && !one.turned()
                                 && from.toTheRepeat(one.y()).equals(one.y()));

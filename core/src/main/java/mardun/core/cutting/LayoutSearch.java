@@ -184,7 +184,7 @@ public final class LayoutSearch {
             CutPiece piece = pieces.get(problem.bolt().kindOf()[item]);
             boolean turned = problem.bolt().turned()[item] != isTurnedOver;
             Extent lies = turned ? piece.extent().turned() : piece.extent();
-            laid.add(new Placed(piece.letter(), x, y, lies.width(), lies.height(), turned));
+            laid.add(new Placed(piece.key(), x, y, lies.width(), lies.height(), turned));
             return lies;
         }
         Extent one = lay(block.one(), x, y, laid);
@@ -364,7 +364,7 @@ public final class LayoutSearch {
                 Length beside = x;
                 for (int i = 0; i < items.timesOf()[item]; i++) {
                     laid.add(new Placed(
-                            piece.letter(),
+                            piece.key(),
                             along ? up : beside,
                             along ? beside : up,
                             lies.width(),

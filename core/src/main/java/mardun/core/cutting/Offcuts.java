@@ -24,9 +24,9 @@ public final class Offcuts {
      *
      * @param key their lot
      * @param count how many of them are cut into
-     * @param pieces how many pieces they give, by letter
+     * @param pieces how many pieces they give of each kind
      */
-    public record Use(String key, long count, Map<String, Long> pieces) {}
+    public record Use(String key, long count, Map<PieceKey, Long> pieces) {}
 
     /** Which offcuts to use, and which pieces have to come from the bolt. */
     public record Plan(List<Use> uses, List<CutPiece> rest) {}
@@ -40,13 +40,13 @@ public final class Offcuts {
         List<Use> uses = new ArrayList<>();
         for (ClothPiece offcut : offcuts) {
             long used = 0;
-            Map<String, Long> given = new LinkedHashMap<>();
+            Map<PieceKey, Long> given = new LinkedHashMap<>();
             while (used < offcut.count()) {
-                Map<String, Long> filled = fill(offcut.extent(), rest);
+                Map<PieceKey, Long> filled = fill(offcut.extent(), rest);
                 if (filled.isEmpty()) {
                     break;
                 }
-                filled.forEach((letter, count) -> given.merge(letter, count, Long::sum));
+                filled.forEach((key, count) -> given.merge(key, count, Long::sum));
                 rest = without(rest, filled);
                 used++;
             }
@@ -57,10 +57,10 @@ public final class Offcuts {
         return new Plan(List.copyOf(uses), rest);
     }
 
-    /** How many pieces of each letter one rectangle gives, at most as many as are wanted. */
-    public static Map<String, Long> fill(Extent rectangle, List<CutPiece> wanted) {
-        Map<String, Long> tall = fill(rectangle, wanted, false);
-        Map<String, Long> flat = fill(rectangle, wanted, true);
+    /** How many pieces of each kind one rectangle gives, at most as many as are wanted. */
+    public static Map<PieceKey, Long> fill(Extent rectangle, List<CutPiece> wanted) {
+        Map<PieceKey, Long> tall = fill(rectangle, wanted, false);
+        Map<PieceKey, Long> flat = fill(rectangle, wanted, true);
         return area(flat, wanted) > area(tall, wanted) ? flat : tall;
     }
 
@@ -113,14 +113,14 @@ public final class Offcuts {
         }
     }
 
-    private static Map<String, Long> fill(Extent rectangle, List<CutPiece> wanted, boolean flat) {
+    private static Map<PieceKey, Long> fill(Extent rectangle, List<CutPiece> wanted, boolean flat) {
         List<CutPiece> pieces = wanted.stream()
                 .map(piece -> laid(piece, rectangle, flat))
                 .sorted(Comparator.comparing((CutPiece piece) -> piece.extent().height())
                         .reversed())
                 .toList();
         long[] missing = pieces.stream().mapToLong(CutPiece::count).toArray();
-        Map<String, Long> given = new LinkedHashMap<>();
+        Map<PieceKey, Long> given = new LinkedHashMap<>();
         Length heightLeft = rectangle.height();
         for (int first = 0; first < pieces.size(); first++) {
             Extent tallest = pieces.get(first).extent();
@@ -135,7 +135,7 @@ public final class Offcuts {
                         missing[i] -= count;
                         widthLeft =
                                 widthLeft.minus(pieces.get(i).extent().width().times(count));
-                        given.merge(pieces.get(i).letter(), count, Long::sum);
+                        given.merge(pieces.get(i).key(), count, Long::sum);
                     }
                 }
                 heightLeft = heightLeft.minus(tallest.height());
@@ -158,17 +158,17 @@ public final class Offcuts {
         return piece.width().compareTo(rectangle.width()) <= 0 && piece.height().compareTo(rectangle.height()) <= 0;
     }
 
-    private static double area(Map<String, Long> given, List<CutPiece> pieces) {
+    private static double area(Map<PieceKey, Long> given, List<CutPiece> pieces) {
         return pieces.stream()
                 .mapToDouble(piece -> (double) piece.extent().width().nanometres()
                         * piece.extent().height().nanometres()
-                        * given.getOrDefault(piece.letter(), 0L))
+                        * given.getOrDefault(piece.key(), 0L))
                 .sum();
     }
 
-    private static List<CutPiece> without(List<CutPiece> pieces, Map<String, Long> given) {
+    private static List<CutPiece> without(List<CutPiece> pieces, Map<PieceKey, Long> given) {
         return pieces.stream()
-                .map(piece -> piece.times(piece.count() - given.getOrDefault(piece.letter(), 0L)))
+                .map(piece -> piece.times(piece.count() - given.getOrDefault(piece.key(), 0L)))
                 .filter(piece -> piece.count() > 0)
                 .toList();
     }

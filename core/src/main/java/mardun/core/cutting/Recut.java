@@ -107,7 +107,7 @@ public record Recut(int cloth, Placed piece) {
 
     private static Placed placed(CutPiece kind, Length x, Length y, boolean turned) {
         Extent lies = turned ? kind.extent().turned() : kind.extent();
-        return new Placed(kind.letter(), x, y, lies.width(), lies.height(), turned);
+        return new Placed(kind.key(), x, y, lies.width(), lies.height(), turned);
     }
 
     private static boolean fits(Extent piece, Extent rest) {

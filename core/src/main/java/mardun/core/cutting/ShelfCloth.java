@@ -38,9 +38,9 @@ public record ShelfCloth(
      * Selvages that some pieces may have inside and others not.
      *
      * @param wide each of the two
-     * @param between the letters of the pieces that have to stay between them
+     * @param between the kinds of pieces that have to stay between them
      */
-    public record Selvages(Length wide, Set<String> between) {
+    public record Selvages(Length wide, Set<PieceKey> between) {
 
         /** No piece has to stay away from an edge. */
         public static final Selvages NONE = new Selvages(Length.ZERO, Set.of());
@@ -50,11 +50,11 @@ public record ShelfCloth(
         }
 
         boolean keepAway(CutPiece piece) {
-            return keepAway(piece.letter());
+            return keepAway(piece.key());
         }
 
-        boolean keepAway(String letter) {
-            return wide.isPositive() && between.contains(letter);
+        boolean keepAway(PieceKey key) {
+            return wide.isPositive() && between.contains(key);
         }
     }
 
@@ -153,7 +153,7 @@ public record ShelfCloth(
 
     /** Whether a piece that has to lies between the selvages. */
     boolean isBetweenEdges(Placed piece) {
-        return !selvages.keepAway(piece.letter())
+        return !selvages.keepAway(piece.key())
                 || (piece.x().compareTo(selvages.wide()) >= 0
                         && piece.right().compareTo(width.minus(selvages.wide())) <= 0);
     }
@@ -177,7 +177,7 @@ public record ShelfCloth(
         Extent extent = piece.extent();
         return isMetBy(piece)
                 ? new CutPiece(
-                        piece.letter(),
+                        piece.key(),
                         piece.name(),
                         new Extent(extent.width(), toTheRepeat(extent.height())),
                         piece.count(),

@@ -117,15 +117,15 @@ public final class ShelfSearch {
     /** The dye lot that has most gives as many bags as it can, then the next one; the rest has to be bought. */
     private CuttingLayout shared(CuttingLayout whole, List<List<Roll>> dyes) {
         List<ClothLayout> cloths = new ArrayList<>();
-        int open = job.bags();
+        List<Bags> open = job.bags();
         for (List<Roll> dye : dyes.stream()
                 .sorted(Comparator.comparing(ShelfSearch::together).reversed())
                 .toList()) {
             ShelfCloth its = job.cloth().whole(job.width()).with(dye);
-            int most = Math.min(open, atMost(whole, dye));
+            int most = Math.min(Bags.together(open), atMost(whole, dye));
             CuttingLayout layout = null;
             while (layout == null && most > 0) {
-                CuttingJob part = job.forBags(most, its);
+                CuttingJob part = job.forBags(Bags.first(open, most), its);
                 CuttingLayout tried = StripsOnRolls.of(search(part), part);
                 boolean fits = tried.bolts().stream().noneMatch(ClothLayout::isOfAnyRoll);
                 layout = fits ? tried : null;
@@ -133,10 +133,10 @@ public final class ShelfSearch {
             }
             if (layout != null) {
                 cloths.addAll(layout.cloths());
-                open -= most;
+                open = Bags.without(open, most);
             }
         }
-        if (open > 0) {
+        if (!open.isEmpty()) {
             cloths.addAll(
                     search(job.forBags(open, job.cloth().whole(job.width()))).cloths());
         }
@@ -149,8 +149,8 @@ public final class ShelfSearch {
 
     /** By the area alone, and one more; no more are tried. */
     private int atMost(CuttingLayout whole, List<Roll> dye) {
-        long each = Math.max(1, whole.leastLength().nanometres() / job.bags());
-        return Math.toIntExact(Math.min(job.bags(), together(dye).nanometres() / each + 1));
+        long each = Math.max(1, whole.leastLength().nanometres() / job.units());
+        return Math.toIntExact(Math.min(job.units(), together(dye).nanometres() / each + 1));
     }
 
     private static Length together(List<Roll> rolls) {

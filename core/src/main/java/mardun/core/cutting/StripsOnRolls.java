@@ -21,13 +21,13 @@ import mardun.core.measure.Length;
 public final class StripsOnRolls {
 
     private final CuttingJob job;
-    private final Set<String> meetingPrint;
+    private final Set<PieceKey> meetingPrint;
 
     private StripsOnRolls(CuttingJob job) {
         this.job = job;
         this.meetingPrint = job.pieces().stream()
                 .filter(job.cloth()::isMetBy)
-                .map(CutPiece::letter)
+                .map(CutPiece::key)
                 .collect(Collectors.toSet());
     }
 
@@ -111,7 +111,7 @@ public final class StripsOnRolls {
     }
 
     private boolean meetsPrint(CutTree strip) {
-        return strip.pieces().anyMatch(piece -> meetingPrint.contains(piece.letter()));
+        return strip.pieces().anyMatch(piece -> meetingPrint.contains(piece.key()));
     }
 
     /** The strips of these heights, in the order in which they lay. */
@@ -133,7 +133,7 @@ public final class StripsOnRolls {
                     Length begin = y;
                     strip.pieces()
                             .forEach(piece -> laid.add(new Placed(
-                                    piece.letter(),
+                                    piece.key(),
                                     piece.x(),
                                     piece.y().minus(strip.y()).plus(begin),
                                     piece.width(),

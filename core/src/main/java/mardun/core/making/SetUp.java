@@ -53,8 +53,13 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
                 .toList();
     }
 
+    /** Written as it compares with others. */
+    SetUp plain() {
+        return new SetUp(plain(needle), plain(thread), plain(foot), plain(stitch));
+    }
+
     /** A space or a capital letter is no change-over. */
-    private static String plain(String typed) {
+    static String plain(String typed) {
         return typed.replaceAll("\\s+", "").toLowerCase(Locale.ROOT);
     }
 }

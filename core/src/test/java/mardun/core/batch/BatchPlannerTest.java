@@ -7,7 +7,6 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
@@ -47,7 +46,7 @@ class BatchPlannerTest {
     void plansTwentyFourPouches() {
         BatchPlan plan = plan(24, supplies(), workroom(PriceSchool.MARKUP), Optional.empty());
         assertThat(plan.isComplete()).isTrue();
-        assertThat(plan.pieces()).extracting(BatchPlan.PieceLine::count).containsExactly(48L, 48L, 48L, 48L);
+        assertThat(plan.pieces()).extracting(CutList.PieceLine::count).containsExactly(48L, 48L, 48L, 48L);
         // Outer: 12 strips of 8 in for the panels, and for the tabs 34 or 14 across a strip of 3 or 1 1/4 in turned.
         assertThat(need(plan, "outer").amount()).isEqualTo(Amount.of(in("101")));
         assertThat(need(plan, "lining").amount()).isEqualTo(Amount.of(in("96")));
@@ -62,7 +61,7 @@ class BatchPlannerTest {
     @Test
     void costsOneUnitByHand() {
         BatchPlan plan = plan(24, supplies(), workroom(PriceSchool.MARKUP), Optional.empty());
-        UnitCost cost = plan.cost().orElseThrow();
+        UnitCost cost = plan.line(1).cost().orElseThrow();
         // outer 101 in of 9.00/yd, lining 96 in of 7.20/yd, interfacing 5 across 43 in: 12 x 7.5 in of 4.50/yd,
         // zip 228 in of 1.80/yd, sliders 24 of 2.50 for ten, labels 24 of 12.00 for fifty; by 24.
         double material = (101 / 36.0 * 9 + 96 / 36.0 * 7.2 + 90 / 36.0 * 4.5 + 228 / 36.0 * 1.8 + 6 + 5.76) / 24;
@@ -82,8 +81,8 @@ class BatchPlannerTest {
         Finding finding = cheap.findings().get(0);
         assertThat(cheap.findings()).hasSize(1);
         assertThat(cheap.isComplete()).isTrue();
-        assertThat(finding.place()).isEqualTo("ownPrice");
-        Money lost = cheap.pricing().orElseThrow().left().value().negated();
+        assertThat(finding.place()).isEqualTo("lines.1.ownPrice");
+        Money lost = cheap.line(1).pricing().orElseThrow().left().value().negated();
         assertThat(lost.isPositive()).isTrue();
         assertThat(finding.what().values()).containsExactly(Value.of(Money.of(EUR, 5)), Value.of(lost));
     }
@@ -96,7 +95,7 @@ class BatchPlannerTest {
         assertThat(plan(24, supplies, workroom(PriceSchool.MARKUP), Optional.empty())
                         .findings())
                 .extracting(Finding::place)
-                .containsExactly("slots.zip");
+                .containsExactly("materials.zip");
     }
 
     @Test
@@ -108,6 +107,7 @@ class BatchPlannerTest {
                     .toList();
             int units = 1 + random.nextInt(60);
             UnitCost cost = plan(units, supplies, workroom(PriceSchool.MARGIN), Optional.empty())
+                    .line(1)
                     .cost()
                     .orElseThrow();
             assertThat(sum(List.of(cost.material(), cost.labour(), cost.overhead())))
@@ -120,10 +120,10 @@ class BatchPlannerTest {
     @Test
     void thoseThatCameOutWellBearWhatWasSpoiled() {
         BatchPlan all = finished(12, 12);
-        assertThat(all.cost().orElseThrow().spoiled()).isEmpty();
+        assertThat(all.line(1).cost().orElseThrow().spoiled()).isEmpty();
         for (int good = 1; good < 12; good++) {
             BatchPlan plan = finished(12, good);
-            UnitCost cost = plan.cost().orElseThrow();
+            UnitCost cost = plan.line(1).cost().orElseThrow();
             assertThat(sum(List.of(
                             cost.material(),
                             cost.labour(),
@@ -131,9 +131,10 @@ class BatchPlannerTest {
                             cost.spoiled().orElseThrow())))
                     .isEqualTo(cost.full().value());
             assertThat(sum(cost.lines())).isEqualTo(cost.material().value());
-            double whole = all.cost().orElseThrow().full().value().getAmount().doubleValue() * 12;
+            double whole =
+                    all.line(1).cost().orElseThrow().full().value().getAmount().doubleValue() * 12;
             assertThat(cost.full().value().getAmount().doubleValue()).isCloseTo(whole / good, within(0.07));
-            UnitPricing pricing = plan.pricing().orElseThrow();
+            UnitPricing pricing = plan.line(1).pricing().orElseThrow();
             double sold =
                     pricing.price().minus(pricing.fees().value()).getAmount().doubleValue() * good;
             double spent = cost.material()
@@ -152,19 +153,13 @@ class BatchPlannerTest {
     void whereNoneCameOutWellNothingIsPriced() {
         BatchPlan plan = finished(12, 0);
         assertThat(plan.cost()).isPresent();
-        assertThat(plan.pricing()).isEmpty();
+        assertThat(plan.line(1).pricing()).isEmpty();
     }
 
     private BatchPlan finished(int units, int good) {
-        return planner.plan(
-                Pouch.design(),
-                MEDIUM,
-                units,
-                supplies(),
-                workroom(PriceSchool.MARKUP),
-                Optional.empty(),
-                Map.of(),
-                OptionalInt.of(good));
+        BatchLine line =
+                new BatchLine(1, Pouch.design(), MEDIUM, units, OptionalInt.of(good), supplies(), Optional.empty());
+        return planner.plan(List.of(line), workroom(PriceSchool.MARKUP));
     }
 
     @Test
@@ -196,7 +191,7 @@ class BatchPlannerTest {
         assertThat(plan.isComplete()).isFalse();
         assertThat(plan.cost()).isEmpty();
         assertThat(plan.pieces()).hasSize(4);
-        assertThat(plan.findings()).extracting(Finding::place).containsExactly("slots.lining");
+        assertThat(plan.findings()).extracting(Finding::place).containsExactly("lines.1.slots.lining");
     }
 
     @Test
@@ -204,7 +199,7 @@ class BatchPlannerTest {
         List<Supply> supplies = new ArrayList<>(supplies());
         supplies.set(0, cloth("outer", "10 in", "2 yd", "9.00", true));
         BatchPlan plan = plan(24, supplies, workroom(PriceSchool.MARKUP), Optional.empty());
-        assertThat(plan.findings()).extracting(Finding::place).containsExactly("slots.outer");
+        assertThat(plan.findings()).extracting(Finding::place).containsExactly("materials.outer");
     }
 
     @Test
@@ -214,7 +209,7 @@ class BatchPlannerTest {
         assertThat(plan(24, supplies, workroom(PriceSchool.MARKUP), Optional.empty())
                         .findings())
                 .extracting(Finding::place)
-                .containsExactly("slots.zip");
+                .containsExactly("lines.1.slots.zip");
     }
 
     @Test
@@ -227,9 +222,9 @@ class BatchPlannerTest {
     @EnumSource(PriceSchool.class)
     void atTheSuggestedPriceTheSchoolsWishIsMet(PriceSchool school) {
         BatchPlan plan = plan(24, supplies(), workroom(school), Optional.empty());
-        UnitPricing pricing = plan.pricing().orElseThrow();
+        UnitPricing pricing = plan.line(1).pricing().orElseThrow();
         Money net = pricing.price().minus(pricing.fees().value());
-        Money wanted = wanted(plan.cost().orElseThrow(), school);
+        Money wanted = wanted(plan.line(1).cost().orElseThrow(), school);
         assertThat(net).isGreaterThanOrEqualTo(wanted);
         assertThat(net.minus(wanted)).isLessThanOrEqualTo(eur("0.50"));
         assertThat(pricing.suggested().working().schools())
@@ -242,8 +237,8 @@ class BatchPlannerTest {
     @Test
     void theMakersOwnPriceSaysWhatAnHourEarns() {
         BatchPlan plan = plan(24, supplies(), workroom(PriceSchool.MARKUP), Optional.of(eur("15.00")));
-        UnitPricing pricing = plan.pricing().orElseThrow();
-        UnitCost cost = plan.cost().orElseThrow();
+        UnitPricing pricing = plan.line(1).pricing().orElseThrow();
+        UnitCost cost = plan.line(1).cost().orElseThrow();
         assertThat(pricing.fees().value()).isEqualTo(eur("1.45"));
         double hours = (24 * 20 + 35) / 60.0;
         double earned = (15
@@ -279,6 +274,7 @@ class BatchPlannerTest {
         List<Supply> given =
                 supplies().stream().map(s -> priced(s, eur("0.00"))).toList();
         assertThat(plan(1, given, plain, Optional.empty())
+                        .line(1)
                         .pricing()
                         .orElseThrow()
                         .price())
@@ -292,7 +288,7 @@ class BatchPlannerTest {
     }
 
     private BatchPlan plan(int units, List<Supply> supplies, Workroom workroom, Optional<Money> own) {
-        return planner.plan(Pouch.design(), MEDIUM, units, supplies, workroom, own);
+        return planner.plan(List.of(BatchLine.only(Pouch.design(), MEDIUM, units, supplies, own)), workroom);
     }
 
     private static Money wanted(UnitCost cost, PriceSchool school) {
@@ -304,7 +300,7 @@ class BatchPlannerTest {
         };
     }
 
-    private static BatchPlan.Need need(BatchPlan plan, String slot) {
+    private static Need need(BatchPlan plan, String slot) {
         return plan.needs().stream()
                 .filter(n -> n.supply().slot().equals(slot))
                 .findFirst()

@@ -1,14 +1,13 @@
 package mardun.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
-import mardun.core.batch.BatchPlan.Need;
-import mardun.core.batch.BatchPlan.PieceLine;
+import mardun.core.batch.CutList.PieceLine;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CutPiece;
@@ -76,14 +75,9 @@ class CuttingSheetTest {
     private static BatchPlan plan(int units, Supply outer, Map<String, CuttingSheet> sheets) {
         return new BatchPlanner(new StripArithmetic())
                 .plan(
-                        Pouch.design(),
-                        1,
-                        units,
-                        supplies(outer),
+                        List.of(BatchLine.only(Pouch.design(), 1, units, supplies(outer), Optional.empty())),
                         WORKROOM,
-                        Optional.empty(),
-                        sheets,
-                        OptionalInt.empty());
+                        sheets);
     }
 
     private static Need outer(BatchPlan plan) {
@@ -94,7 +88,7 @@ class CuttingSheetTest {
     }
 
     private static List<CutPiece> pieces(BatchPlan plan, Supply outer) {
-        return BatchPlanner.cutPieces(outer, lines(plan));
+        return ClothNeeds.cutPieces(outer, lines(plan));
     }
 
     private static List<PieceLine> lines(BatchPlan plan) {
@@ -116,13 +110,7 @@ class CuttingSheetTest {
                 in("6"),
                 true);
         return new CuttingJob(
-                pieces(plan, outer),
-                BatchPlanner.shelfCloth(
-                        outer,
-                        lines(plan).stream().map(line -> line.piece().piece()).toList(),
-                        outer.pieces()),
-                terms,
-                plan.units());
+                pieces(plan, outer), ClothNeeds.shelfCloth(outer, lines(plan), outer.pieces()), terms, plan.units());
     }
 
     private static CuttingSheet sheet(Supply outer, Aim aim) {
@@ -157,10 +145,12 @@ class CuttingSheetTest {
                 sheet.layout(),
                 sheet.squaring(),
                 Map.of(),
-                new CuttingBill.Back(BigFraction.ZERO, BigFraction.of(UNITS * 10)));
+                new CuttingBill.Back(BigFraction.of(1, 10), BigFraction.ZERO));
         long without = cost(plan(UNITS, outer, Map.of("outer", nothingBack)));
         long with = cost(plan(UNITS, outer, Map.of("outer", muchBack)));
-        assertThat(without - with).isEqualTo(10);
+        double cloth =
+                outer(plan(UNITS, outer, Map.of("outer", nothingBack))).cost().doubleValue();
+        assertThat((double) (without - with)).isCloseTo(cloth / 10 / UNITS, within(1.0));
     }
 
     /** Cloth that was given costs nothing, so what goes back of it is worth nothing: nobody is paid for cutting it. */
@@ -174,11 +164,12 @@ class CuttingSheetTest {
         Supply free = outer.stocked(Map.of(Part.WHOLE, new Stock(there, Amount.none(there.counting()), given)));
         BatchPlan plan = plan(UNITS, free, Map.of("outer", sheet));
         assertThat(outer(plan).sheet()).isPresent();
-        assertThat(plan.cost().orElseThrow().lines().get(0).value().isZero()).isTrue();
+        assertThat(plan.line(1).cost().orElseThrow().lines().get(0).value().isZero())
+                .isTrue();
     }
 
     private static long cost(BatchPlan plan) {
-        return plan.cost().orElseThrow().full().value().getAmountMinorLong();
+        return plan.line(1).cost().orElseThrow().full().value().getAmountMinorLong();
     }
 
     @Test
@@ -215,7 +206,7 @@ class CuttingSheetTest {
         for (int i = 0; i < 6; i++) {
             more = Recut.with(more, List.of(Recut.of(more, kind, whole(in("43")), in("1/4"))), whole(in("43")));
         }
-        CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.letter(), 6L), CuttingBill.Back.NOTHING);
+        CuttingSheet again = new CuttingSheet(more, in("1/4"), Map.of(kind.key(), 6L), CuttingBill.Back.NOTHING);
         assertThat(outer(plan(UNITS, outer, Map.of("outer", again))).sheet()).contains(again);
         assertThat(again.layout().boltLength()).isGreaterThan(sheet.layout().boltLength());
         CuttingSheet unsaid = new CuttingSheet(more, in("1/4"), Map.of(), CuttingBill.Back.NOTHING);

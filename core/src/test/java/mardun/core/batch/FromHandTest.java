@@ -56,7 +56,7 @@ class FromHandTest {
     }
 
     private static BatchPlan plan(int units) {
-        return PLANNER.plan(Pouch.design(), 1, units, supplies(), WORKROOM, Optional.empty());
+        return PLANNER.plan(List.of(BatchLine.only(Pouch.design(), 1, units, supplies(), Optional.empty())), WORKROOM);
     }
 
     private static Amount need(BatchPlan plan, String key) {

@@ -6,13 +6,19 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.core.batch.BatchPlan.Need;
+import mardun.core.batch.CutList.PieceLine;
+import mardun.core.batch.CutList.PieceShare;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.design.ClothFold;
+import mardun.core.design.Design;
+import mardun.core.design.DesignMaker;
 import mardun.core.design.Edges;
 import mardun.core.design.Piece;
 import mardun.core.design.Role;
+import mardun.core.design.SizedPiece;
+import mardun.core.design.Sizing;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
@@ -41,8 +47,8 @@ class LiePlanningTest {
         return LengthReader.read(text, LengthUnit.INCH);
     }
 
-    private static Piece piece(boolean meetsPrint, boolean overSelvage) {
-        return new Piece(
+    private static PieceLine piece(boolean meetsPrint, boolean overSelvage) {
+        Piece piece = new Piece(
                 "A",
                 "Panel",
                 Role.OUTER,
@@ -61,6 +67,9 @@ class LiePlanningTest {
                 Optional.empty(),
                 Optional.empty(),
                 List.of());
+        Design design = DesignMaker.empty().cloth("outer").pieces(piece).make();
+        SizedPiece sized = Sizing.of(design, 0).pieces().get(0);
+        return new PieceLine(PieceKey.of("A"), Optional.empty(), List.of(new PieceShare(1, 1, sized)));
     }
 
     private static Supply cloth(Roll... rolls) {
@@ -80,16 +89,16 @@ class LiePlanningTest {
     @Test
     void theSelvageCountsWhereAPieceMayHaveItAndTheOthersStayBetween() {
         Supply cloth = cloth();
-        assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, true), piece(true, true))))
+        assertThat(ClothNeeds.widthToCut(cloth, List.of(piece(false, true), piece(true, true))))
                 .isEqualTo(in("43"));
-        assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, true), piece(false, false))))
+        assertThat(ClothNeeds.widthToCut(cloth, List.of(piece(false, true), piece(false, false))))
                 .isEqualTo(in("43"));
-        assertThat(BatchPlanner.widthToCut(cloth, List.of(piece(false, false)))).isEqualTo(in("42"));
+        assertThat(ClothNeeds.widthToCut(cloth, List.of(piece(false, false)))).isEqualTo(in("42"));
         List<ClothPiece> none = List.of();
-        assertThat(BatchPlanner.shelfCloth(cloth, List.of(piece(false, true)), none)
+        assertThat(ClothNeeds.shelfCloth(cloth, List.of(piece(false, true)), none)
                         .selvages())
                 .isEqualTo(ShelfCloth.Selvages.NONE);
-        assertThat(BatchPlanner.shelfCloth(cloth, List.of(piece(false, false)), none)
+        assertThat(ClothNeeds.shelfCloth(cloth, List.of(piece(false, false)), none)
                         .selvages())
                 .isEqualTo(ShelfCloth.Selvages.NONE);
     }
@@ -139,7 +148,7 @@ class LiePlanningTest {
     @Test
     void rollsAndRepeatShrinkAsTheClothDoes() {
         Supply raw = shrinking(new Shrinkage(new BigDecimal("0.1"), false));
-        ShelfCloth lying = BatchPlanner.shelfCloth(raw, List.of(piece(true, true)), List.of());
+        ShelfCloth lying = ClothNeeds.shelfCloth(raw, List.of(piece(true, true)), List.of());
         assertThat(lying.width()).isEqualTo(in("38.7"));
         assertThat(lying.rolls()).containsExactly(new Roll("4", "B", in("45")));
         assertThat(lying.repeat()).contains(in("2.7"));
@@ -149,7 +158,7 @@ class LiePlanningTest {
     @Test
     void clothThatShrinksAfterwardsKeepsItsSizeAndItsPiecesAreCutLarger() {
         Supply unwashed = shrinking(new Shrinkage(new BigDecimal("0.1"), true));
-        ShelfCloth lying = BatchPlanner.shelfCloth(unwashed, List.of(piece(true, true)), List.of());
+        ShelfCloth lying = ClothNeeds.shelfCloth(unwashed, List.of(piece(true, true)), List.of());
         assertThat(lying.width()).isEqualTo(in("43"));
         assertThat(lying.rolls()).containsExactly(new Roll("4", "B", in("50")));
         assertThat(lying.repeat()).contains(in("3"));
@@ -157,11 +166,11 @@ class LiePlanningTest {
 
     @Test
     void aPieceThatMeetsThePrintTakesWholeRepeats() {
-        ShelfCloth lying = BatchPlanner.shelfCloth(cloth(), List.of(piece(true, false)), List.of());
-        CutPiece meeting = new CutPiece("A", "A", new Extent(in("10"), in("8")), 4, true, true);
+        ShelfCloth lying = ClothNeeds.shelfCloth(cloth(), List.of(piece(true, false)), List.of());
+        CutPiece meeting = new CutPiece(PieceKey.of("A"), "A", new Extent(in("10"), in("8")), 4, true, true);
         assertThat(lying.asHighAsItTakes(meeting).extent()).isEqualTo(new Extent(in("10"), in("9")));
         assertThat(lying.asHighAsItTakes(meeting).mayTurn()).isFalse();
-        CutPiece free = new CutPiece("A", "A", new Extent(in("10"), in("8")), 4, true);
+        CutPiece free = new CutPiece(PieceKey.of("A"), "A", new Extent(in("10"), in("8")), 4, true);
         assertThat(lying.asHighAsItTakes(free)).isEqualTo(free);
     }
 
@@ -178,7 +187,8 @@ class LiePlanningTest {
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
-                Amount.of(in("20")));
+                Amount.of(in("20")),
+                LineShares.byAmount(Map.of(1, 60L)));
         assertThat(need.isShort()).isTrue();
         assertThat(need.shortBy()).isEqualTo(Amount.of(in("20")));
         assertThat(need.wanted()).isEqualTo(Amount.of(in("120")));

@@ -7,8 +7,8 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.core.batch.BatchPlan.Need;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.StripArithmetic;
 import mardun.core.design.Design;
 import mardun.core.design.DesignMaker;
@@ -88,18 +88,19 @@ class StockPlanningTest {
         Workroom workroom = Workrooms.atAnHourly(19);
         return new BatchPlanner(new StripArithmetic())
                 .plan(
-                        design,
-                        1,
-                        24,
-                        List.of(
-                                outer,
-                                cloth("lining"),
-                                cloth("interfacing"),
-                                zip,
-                                notion("slider", Optional.empty()),
-                                label),
-                        workroom,
-                        Optional.empty());
+                        List.of(BatchLine.only(
+                                design,
+                                1,
+                                24,
+                                List.of(
+                                        outer,
+                                        cloth("lining"),
+                                        cloth("interfacing"),
+                                        zip,
+                                        notion("slider", Optional.empty()),
+                                        label),
+                                Optional.empty())),
+                        workroom);
     }
 
     private static BatchPlan plan(Supply outer) {
@@ -114,7 +115,7 @@ class StockPlanningTest {
     }
 
     private static long lineMinor(BatchPlan plan, int line) {
-        return plan.cost().orElseThrow().lines().get(line).value().getAmountMinorLong();
+        return plan.line(1).cost().orElseThrow().lines().get(line).value().getAmountMinorLong();
     }
 
     @Test
@@ -129,7 +130,7 @@ class StockPlanningTest {
         for (Supply zip : List.of(zip("9 in", false), zip("10 in", true))) {
             BatchPlan plan = plan(Pouch.design(), cloth("outer"), zip, notion("label", Optional.empty()));
             assertThat(plan.findings()).filteredOn(Finding::isRefused).hasSize(1);
-            assertThat(plan.findings().get(plan.findings().size() - 1).place()).isEqualTo("slots.zip");
+            assertThat(plan.findings().get(plan.findings().size() - 1).place()).isEqualTo("materials.zip");
         }
         assertThat(plan(Pouch.design(), cloth("outer"), zip("9 1/2 in", true), notion("label", Optional.empty()))
                         .isComplete())
@@ -213,7 +214,7 @@ class StockPlanningTest {
     void piecesOfClothThatShrinksAfterwardsAreCutLarger() {
         Supply raw = shrinking(cloth("outer"), true);
         BatchPlan plan = plan(raw);
-        CutPiece panel = BatchPlanner.cutPieces(raw, plan.pieces()).get(0);
+        CutPiece panel = ClothNeeds.cutPieces(raw, plan.pieces()).get(0);
         assertThat(plan.pieces().get(0).piece().extent().width()).isEqualTo(in("10 1/2"));
         assertThat(panel.extent().width()).isEqualTo(in("11 1/8"));
         assertThat(need(plan, "outer").amount())
@@ -230,7 +231,7 @@ class StockPlanningTest {
         Need need = need(with, "outer");
         assertThat(need.offcuts()).hasSize(1);
         assertThat(need.offcuts().get(0).count()).isEqualTo(12);
-        assertThat(need.offcuts().get(0).pieces()).containsEntry("A", 48L);
+        assertThat(need.offcuts().get(0).pieces()).containsEntry(PieceKey.of("A"), 48L);
         assertThat(need.amount()).isLessThan(need(without, "outer").amount());
         BigFraction cost =
                 NINE_A_YARD.cost(need.amount()).add(BigFraction.of(600)).divide(24);
@@ -250,7 +251,7 @@ class StockPlanningTest {
                 .isBetween(
                         (long) cost.divide(24).doubleValue() - 1,
                         (long) cost.divide(24).doubleValue() + 1);
-        assertThat(plan.cost().orElseThrow().lines().get(0).working().inputs())
+        assertThat(plan.line(1).cost().orElseThrow().lines().get(0).working().inputs())
                 .extracting(input -> input.label())
                 .containsExactly("outer, from the shelf", "outer, to buy", "units");
     }
@@ -292,7 +293,9 @@ class StockPlanningTest {
                 .pieces(Piece.of("A", "Leaf", Role.OUTER, "outer", "2", "5 in", "4 in"))
                 .make();
         return new BatchPlanner(new StripArithmetic())
-                .plan(design, 0, units, List.of(sheets), Workrooms.atAnHourly(19), Optional.empty());
+                .plan(
+                        List.of(BatchLine.only(design, 0, units, List.of(sheets), Optional.empty())),
+                        Workrooms.atAnHourly(19));
     }
 
     /** On a sheet of 11 x 8 in lie four leaves of 5 x 4 in. */
@@ -306,7 +309,7 @@ class StockPlanningTest {
             assertThat(need.left()).isEmpty();
         });
         assertThat(ofSheets(sheets("11 x 8", 4), 11).needs().get(0).shortBy()).isEqualTo(Amount.pieces(2));
-        assertThat(plan.cost().orElseThrow().material().value()).isEqualTo(Money.parse("EUR 0.82"));
+        assertThat(plan.line(1).cost().orElseThrow().material().value()).isEqualTo(Money.parse("EUR 0.82"));
     }
 
     @Test

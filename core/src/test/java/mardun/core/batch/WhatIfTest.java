@@ -7,10 +7,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mardun.core.cutting.Bags;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.PieceNumbers;
+import mardun.core.cutting.ShelfCloth;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.UnitPrice;
@@ -59,8 +62,8 @@ class WhatIfTest {
                 in(6),
                 in(6),
                 true);
-        CutPiece panel = new CutPiece("A", "Panel", new Extent(in(10), in(8)), 2L * bags, false);
-        return new WhatIf(cloth, new CuttingJob(List.of(panel), in(42), List.of(), terms), bags);
+        CutPiece panel = new CutPiece(PieceKey.of("A"), "Panel", new Extent(in(10), in(8)), 2L * bags, false);
+        return new WhatIf(cloth, new CuttingJob(List.of(panel), ShelfCloth.endless(in(42), List.of()), terms, bags));
     }
 
     @Test
@@ -99,19 +102,20 @@ class WhatIfTest {
 
     @Test
     void piecesAreNumberedAsTheyAreCutAndMakeBagAfterBag() {
-        PieceNumbers numbers = new PieceNumbers(Map.of("A", 2L, "B", 1L));
+        PieceNumbers numbers =
+                new PieceNumbers(List.of(new Bags(1, 2, Map.of(PieceKey.of("A"), 2L, PieceKey.of("B"), 1L))));
         List<PieceNumbers.Number> first = new ArrayList<>();
         for (String letter : List.of("A", "A", "B", "A", "B")) {
-            first.add(numbers.next(letter));
+            first.add(numbers.next(PieceKey.of(letter)));
         }
         assertThat(first)
                 .containsExactly(
-                        new PieceNumbers.Number(1, 1),
-                        new PieceNumbers.Number(2, 1),
-                        new PieceNumbers.Number(1, 1),
-                        new PieceNumbers.Number(3, 2),
-                        new PieceNumbers.Number(2, 2));
-        assertThat(numbers.again("A")).isEqualTo(new PieceNumbers.Number(4, 0));
+                        new PieceNumbers.Number(1, 1, 1),
+                        new PieceNumbers.Number(2, 1, 1),
+                        new PieceNumbers.Number(1, 1, 1),
+                        new PieceNumbers.Number(3, 1, 2),
+                        new PieceNumbers.Number(2, 1, 2));
+        assertThat(numbers.again(PieceKey.of("A"))).isEqualTo(new PieceNumbers.Number(4, 0, 0));
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mardun.core.cutting.ClothLayout.Placed;
@@ -45,15 +46,17 @@ class AimTest {
                 true);
     }
 
-    private static final CutPiece PANEL = new CutPiece("A", "Panel", new Extent(in("12"), in("15")), 4, true, false);
+    private static final CutPiece PANEL =
+            new CutPiece(PieceKey.of("A"), "Panel", new Extent(in("12"), in("15")), 4, true, false);
 
     private static CuttingJob job(OffcutUse use, List<Roll> rolls, List<ClothPiece> sheets, Set<String> chosen) {
         ShelfCloth cloth = new ShelfCloth(in("44"), sheets, rolls, Optional.empty(), false);
-        return new CuttingJob(List.of(PANEL), cloth, terms(use), 1, chosen);
+        return new CuttingJob(
+                List.of(PANEL), cloth, terms(use), List.of(new Bags(1, 1, Map.of(PANEL.key(), 4L))), chosen);
     }
 
     private static Placed panel(String x, String y) {
-        return new Placed("A", in(x), in(y), in("12"), in("15"), false);
+        return new Placed(PieceKey.of("A"), in(x), in(y), in("12"), in("15"), false);
     }
 
     /** Three and one: 30 in of the roll, with a rest of 32 x 15 beside the last one and 8 x 15 beside the three. */
@@ -76,8 +79,8 @@ class AimTest {
                 List.of(
                         panel("0", "0"),
                         panel("12", "0"),
-                        new Placed("A", in("0"), in("15"), in("15"), in("12"), true),
-                        new Placed("A", in("15"), in("15"), in("15"), in("12"), true)))));
+                        new Placed(PieceKey.of("A"), in("0"), in("15"), in("15"), in("12"), true),
+                        new Placed(PieceKey.of("A"), in("15"), in("15"), in("15"), in("12"), true)))));
     }
 
     @Test

@@ -18,7 +18,7 @@ class BlockSearchTest {
     private static final long WORK = 60_000;
 
     private static CutPiece piece(String letter, int width, int height, long count, boolean mayTurn) {
-        return new CutPiece(letter, letter, new Extent(inches(width), inches(height)), count, mayTurn);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(inches(width), inches(height)), count, mayTurn);
     }
 
     private static Length inches(int count) {

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 class CutOrderTest {
 
     private static Placed at(String letter, int x, int y, int width, int height) {
-        return new Placed(letter, inches(x), inches(y), inches(width), inches(height), false);
+        return new Placed(PieceKey.of(letter), inches(x), inches(y), inches(width), inches(height), false);
     }
 
     private static Length inches(int count) {
@@ -36,7 +36,7 @@ class CutOrderTest {
                 .singleElement()
                 .matches(part -> part.times() == 2
                         && part.size().equals(inches(7))
-                        && part.piece().orElseThrow().letter().equals("B"));
+                        && part.piece().orElseThrow().key().equals(PieceKey.of("B")));
     }
 
     @Test
@@ -67,7 +67,14 @@ class CutOrderTest {
         CutOrder.Step last = steps.get(2);
         assertThat(last.times()).isEqualTo(1);
         assertThat(last.parts()).hasSize(3);
-        assertThat(last.parts().get(1).parts().get(0).piece().orElseThrow().letter())
+        assertThat(last.parts()
+                        .get(1)
+                        .parts()
+                        .get(0)
+                        .piece()
+                        .orElseThrow()
+                        .key()
+                        .letter())
                 .isEqualTo("B");
         assertThat(last.parts().get(2).isRest()).isTrue();
         assertThat(last.parts().get(2).size()).isEqualTo(inches(4));

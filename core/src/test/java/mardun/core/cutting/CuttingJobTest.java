@@ -27,7 +27,7 @@ class CuttingJobTest {
     private static final BigFraction FREE = BigFraction.ZERO;
 
     private static CutPiece piece(String letter, String width, String height, long count, boolean mayTurn) {
-        return new CutPiece(letter, letter, new Extent(in(width), in(height)), count, mayTurn);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(in(width), in(height)), count, mayTurn);
     }
 
     private static ClothPiece sheet(String key, String width, String height, long count, BigFraction minorEach) {
@@ -145,7 +145,8 @@ class CuttingJobTest {
         CuttingJob job = Cutting.job(in("43"), List.of(piece("D", "1 1/4", "3", 48, false)));
         List<Placed> pieces = new ArrayList<>();
         for (int i = 0; i < 48; i++) {
-            pieces.add(new Placed("D", in("1 1/4").times(i % 12), in("3").times(i / 12), in("1 1/4"), in("3"), false));
+            pieces.add(new Placed(
+                    PieceKey.of("D"), in("1 1/4").times(i % 12), in("3").times(i / 12), in("1 1/4"), in("3"), false));
         }
         ClothLayout cloth = ClothLayout.onBolt(in("43"), in("12"), pieces);
         assertThat(CuttingBill.of(new CuttingLayout(List.of(cloth)), job).kept())
@@ -161,7 +162,9 @@ class CuttingJobTest {
     void aSpoiledPieceIsCutOnceMoreWithTheSmallestLoss() {
         CutPiece kind = piece("A", "20", "12", 1, false);
         ClothLayout cloth = ClothLayout.onBolt(
-                in("43"), in("12"), List.of(new Placed("A", Length.ZERO, Length.ZERO, in("20"), in("12"), false)));
+                in("43"),
+                in("12"),
+                List.of(new Placed(PieceKey.of("A"), Length.ZERO, Length.ZERO, in("20"), in("12"), false)));
         CuttingLayout layout = new CuttingLayout(List.of(cloth));
         Recut first = Recut.of(layout, kind, ShelfCloth.endless(in("43"), List.of()), in("1/4"));
         assertThat(first.piece().x()).isEqualTo(in("20"));
@@ -261,7 +264,8 @@ class CuttingJobTest {
         CuttingJob job = Cutting.job(in("43"), List.of(piece("A", "10 1/2", "8", 8, false)));
         List<Placed> pieces = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
-            pieces.add(new Placed("A", in("10 1/2").times(i % 4), in("8").times(i / 4), in("10 1/2"), in("8"), false));
+            pieces.add(new Placed(
+                    PieceKey.of("A"), in("10 1/2").times(i % 4), in("8").times(i / 4), in("10 1/2"), in("8"), false));
         }
         CuttingLayout layout = new CuttingLayout(List.of(ClothLayout.onBolt(in("43"), in("16"), pieces)));
         CuttingBill bill = CuttingBill.of(layout, job);
@@ -299,7 +303,11 @@ class CuttingJobTest {
                         new Length(1 + Math.abs(random.nextLong()) % (width.nanometres() + width.nanometres() / 8 + 1)),
                         new Length(1 + Math.abs(random.nextLong()) % 900_000_000L));
                 pieces.add(new CutPiece(
-                        "P" + kind, "piece " + kind, extent, 1 + random.nextInt(40), random.nextBoolean()));
+                        PieceKey.of("P" + kind),
+                        "piece " + kind,
+                        extent,
+                        1 + random.nextInt(40),
+                        random.nextBoolean()));
             }
             CuttingJob job = Cutting.job(width, pieces, sheet("o", "11 3/64", "23", 1 + random.nextInt(3), FREE));
             try {

@@ -24,7 +24,7 @@ class LayoutSearchTest {
     }
 
     private static CutPiece piece(String letter, String width, String height, long count, boolean mayTurn) {
-        return new CutPiece(letter, letter, new Extent(in(width), in(height)), count, mayTurn);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(in(width), in(height)), count, mayTurn);
     }
 
     /** Stops after so many rounds. */
@@ -132,7 +132,7 @@ class LayoutSearchTest {
 
     private static Placed at(String letter, long x, long y, long width, long height) {
         return new Placed(
-                letter,
+                PieceKey.of(letter),
                 Length.of(x, LengthUnit.INCH),
                 Length.of(y, LengthUnit.INCH),
                 Length.of(width, LengthUnit.INCH),
@@ -157,7 +157,7 @@ class LayoutSearchTest {
         assertThat(flaws(two, at("A", 0, 0, 4, 3), at("A", 4, 0, 3, 4))).containsExactly(Flaw.WRONG_SIZE);
         assertThat(flaws(two, at("A", 0, 0, 4, 3), at("A", 4, 0, 4, 3), at("B", 0, 5, 1, 1)))
                 .containsExactly(Flaw.UNKNOWN_PIECE);
-        Placed turned = new Placed("A", in("4"), in("0 in"), in("3"), in("4"), true);
+        Placed turned = new Placed(PieceKey.of("A"), in("4"), in("0 in"), in("3"), in("4"), true);
         assertThat(flaws(two, at("A", 0, 0, 4, 3), turned)).containsExactly(Flaw.TURNED);
     }
 

@@ -22,7 +22,7 @@ class OffcutsTest {
     }
 
     private static CutPiece piece(String letter, long width, long height, long count, boolean mayTurn) {
-        return new CutPiece(letter, letter, inches(width, height), count, mayTurn);
+        return new CutPiece(PieceKey.of(letter), letter, inches(width, height), count, mayTurn);
     }
 
     private static ClothPiece offcut(String key, long width, long height, long count) {
@@ -35,7 +35,9 @@ class OffcutsTest {
                 List.of(piece("A", 8, 6, 10, false), piece("B", 3, 2, 4, true)),
                 List.of(offcut("small", 3, 3, 5), offcut("large", 18, 14, 2)));
         assertThat(plan.uses())
-                .containsExactly(new Use("small", 4, Map.of("B", 4L)), new Use("large", 2, Map.of("A", 8L)));
+                .containsExactly(
+                        new Use("small", 4, Map.of(PieceKey.of("B"), 4L)),
+                        new Use("large", 2, Map.of(PieceKey.of("A"), 8L)));
         assertThat(plan.rest()).containsExactly(piece("A", 8, 6, 2, false));
     }
 
@@ -44,7 +46,7 @@ class OffcutsTest {
         assertThat(Offcuts.fill(inches(6, 8), List.of(piece("A", 8, 6, 1, false))))
                 .isEmpty();
         assertThat(Offcuts.fill(inches(6, 8), List.of(piece("A", 8, 6, 1, true))))
-                .isEqualTo(Map.of("A", 1L));
+                .isEqualTo(Map.of(PieceKey.of("A"), 1L));
     }
 
     @Test
@@ -98,21 +100,21 @@ class OffcutsTest {
         for (int i = 0; i < 500; i++) {
             Extent rectangle = inches(5 + random.nextInt(20), 5 + random.nextInt(20));
             List<CutPiece> pieces = pieces(random, 12);
-            Map<String, Long> given = Offcuts.fill(rectangle, pieces);
+            Map<PieceKey, Long> given = Offcuts.fill(rectangle, pieces);
             long area = pieces.stream()
-                    .mapToLong(piece -> squareInches(piece.extent()) * given.getOrDefault(piece.letter(), 0L))
+                    .mapToLong(piece -> squareInches(piece.extent()) * given.getOrDefault(piece.key(), 0L))
                     .sum();
             assertThat(area).isLessThanOrEqualTo(squareInches(rectangle));
             pieces.forEach(
-                    piece -> assertThat(given.getOrDefault(piece.letter(), 0L)).isBetween(0L, piece.count()));
+                    piece -> assertThat(given.getOrDefault(piece.key(), 0L)).isBetween(0L, piece.count()));
             Offcuts.Plan plan = Offcuts.first(
                     pieces, List.of(new ClothPiece("one", rectangle, 3, BigFraction.ZERO), offcut("two", 9, 9, 2)));
             for (CutPiece piece : pieces) {
                 long fromOffcuts = plan.uses().stream()
-                        .mapToLong(use -> use.pieces().getOrDefault(piece.letter(), 0L))
+                        .mapToLong(use -> use.pieces().getOrDefault(piece.key(), 0L))
                         .sum();
                 long rest = plan.rest().stream()
-                        .filter(one -> one.letter().equals(piece.letter()))
+                        .filter(one -> one.key().equals(piece.key()))
                         .mapToLong(CutPiece::count)
                         .sum();
                 assertThat(fromOffcuts + rest).isEqualTo(piece.count());

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.cutting.LayoutCheck.Flaw;
 import mardun.core.cutting.ShelfCloth.Selvages;
@@ -19,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class SelvageSearchTest {
 
     private static CutPiece piece(String letter, String width, long count) {
-        return new CutPiece(letter, letter, new Extent(in(width), in("10")), count, false);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(in(width), in("10")), count, false);
     }
 
     /** All but A have to stay between. */
@@ -29,7 +30,13 @@ class SelvageSearchTest {
 
     private static ShelfCloth cloth(Set<String> between) {
         return new ShelfCloth(
-                in("43"), List.of(), List.of(), Optional.empty(), false, new Selvages(in("1/2"), between), false);
+                in("43"),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                false,
+                new Selvages(in("1/2"), between.stream().map(PieceKey::of).collect(Collectors.toSet())),
+                false);
     }
 
     private static CuttingLayout search(CuttingJob job, Aim aim) {
@@ -78,7 +85,7 @@ class SelvageSearchTest {
     @Test
     void aPieceInTheSelvageIsAFlaw() {
         CuttingJob job = job(piece("B", "10", 1));
-        Placed atTheEdge = new Placed("B", in("0"), in("0"), in("10"), in("10"), false);
+        Placed atTheEdge = new Placed(PieceKey.of("B"), in("0"), in("0"), in("10"), in("10"), false);
         CuttingLayout wrong = new CuttingLayout(List.of(ClothLayout.onBolt(in("43"), in("10"), List.of(atTheEdge))));
         assertThat(LayoutCheck.flaws(wrong, job)).containsExactly(Flaw.IN_THE_SELVAGE);
     }
@@ -104,7 +111,8 @@ class SelvageSearchTest {
                 Extent extent = new Extent(
                         new Length((1 + random.nextInt(600)) * 1_587_500L),
                         new Length((1 + random.nextInt(300)) * 1_587_500L));
-                pieces.add(new CutPiece(letter, letter, extent, 1 + random.nextInt(9), random.nextBoolean()));
+                pieces.add(
+                        new CutPiece(PieceKey.of(letter), letter, extent, 1 + random.nextInt(9), random.nextBoolean()));
             }
             CuttingJob job = new CuttingJob(pieces, cloth(Set.of("B", "D")), Cutting.terms(), 1);
             search(job, Aim.values()[round % 4]);

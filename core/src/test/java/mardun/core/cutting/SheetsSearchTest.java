@@ -23,7 +23,7 @@ class SheetsSearchTest {
     private static final BigFraction EACH = BigFraction.of(60);
 
     private static CutPiece piece(String letter, String width, String height, long count, boolean mayTurn) {
-        return new CutPiece(letter, "Piece " + letter, new Extent(in(width), in(height)), count, mayTurn);
+        return new CutPiece(PieceKey.of(letter), "Piece " + letter, new Extent(in(width), in(height)), count, mayTurn);
     }
 
     private static CuttingJob job(Extent sheet, CutPiece... pieces) {
@@ -83,7 +83,7 @@ class SheetsSearchTest {
             List<CutPiece> pieces = new ArrayList<>();
             for (int kind = 0; kind < 1 + random.nextInt(6); kind++) {
                 pieces.add(new CutPiece(
-                        "P" + kind,
+                        PieceKey.of("P" + kind),
                         "",
                         new Extent(sixteenths(random, 12, 128), sixteenths(random, 12, 176)),
                         1 + random.nextInt(12),

@@ -26,11 +26,11 @@ class ShelfSearchTest {
     private static final long WORK = 3000;
 
     private static CutPiece piece(String letter, String width, String height, long count) {
-        return new CutPiece(letter, letter, new Extent(in(width), in(height)), count, false);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(in(width), in(height)), count, false);
     }
 
     private static CutPiece meeting(String letter, String width, String height, long count) {
-        return new CutPiece(letter, letter, new Extent(in(width), in(height)), count, true, true);
+        return new CutPiece(PieceKey.of(letter), letter, new Extent(in(width), in(height)), count, true, true);
     }
 
     private static Roll roll(String key, String dye, String length) {
@@ -120,7 +120,7 @@ class ShelfSearchTest {
 
     private static long count(ClothLayout cloth, String letter) {
         return cloth.pieces().stream()
-                .filter(piece -> piece.letter().equals(letter))
+                .filter(piece -> piece.key().letter().equals(letter))
                 .count();
     }
 
@@ -136,7 +136,7 @@ class ShelfSearchTest {
         CuttingLayout layout = search(job);
         List<Placed> meeting = layout.bolts().stream()
                 .flatMap(cloth -> cloth.pieces().stream())
-                .filter(placed -> placed.letter().equals("A"))
+                .filter(placed -> placed.key().equals(PieceKey.of("A")))
                 .toList();
         assertThat(meeting).hasSize(12).allMatch(placed -> placed.y().nanometres() % in("8").nanometres() == 0);
         assertThat(meeting).noneMatch(Placed::turned);
@@ -148,9 +148,9 @@ class ShelfSearchTest {
     void aPieceOutOfTheRepeatIsAFlaw() {
         ShelfCloth print = new ShelfCloth(in("42"), List.of(), List.of(), Optional.of(in("8")), false);
         CuttingJob job = job(1, print, meeting("A", "10", "6", 2));
-        Placed first = new Placed("A", in("0"), in("0"), in("10"), in("6"), false);
-        Placed out = new Placed("A", in("0"), in("6"), in("10"), in("6"), false);
-        Placed met = new Placed("A", in("0"), in("8"), in("10"), in("6"), false);
+        Placed first = new Placed(PieceKey.of("A"), in("0"), in("0"), in("10"), in("6"), false);
+        Placed out = new Placed(PieceKey.of("A"), in("0"), in("6"), in("10"), in("6"), false);
+        Placed met = new Placed(PieceKey.of("A"), in("0"), in("8"), in("10"), in("6"), false);
         assertThat(LayoutCheck.flaws(bolt("14", first, out), job)).containsExactly(Flaw.OUT_OF_REPEAT);
         assertThat(LayoutCheck.flaws(bolt("14", first, met), job)).isEmpty();
         Recut again = Recut.of(bolt("14", first, met), meeting("A", "10", "6", 1), print, in("1/4"));
@@ -164,7 +164,7 @@ class ShelfSearchTest {
     @Test
     void aRollThatIsTooShortOrGoneIsAFlaw() {
         CuttingJob job = job(1, on(roll("1", "", "10")), piece("A", "10", "10", 1));
-        Placed one = new Placed("A", in("0"), in("0"), in("10"), in("10"), false);
+        Placed one = new Placed(PieceKey.of("A"), in("0"), in("0"), in("10"), in("10"), false);
         ClothLayout onRoll = new ClothLayout("1", true, in("42"), in("10"), List.of(one));
         assertThat(LayoutCheck.flaws(new CuttingLayout(List.of(onRoll)), job)).containsExactly(Flaw.UNKNOWN_CLOTH);
         CuttingJob enough = job(1, on(roll("1", "", "10 1/4")), piece("A", "10", "10", 1));
@@ -176,7 +176,11 @@ class ShelfSearchTest {
     void aSpoiledPieceComesFromARollThatStillGivesIt() {
         CutPiece kind = piece("A", "42", "10", 1);
         ClothLayout begun = new ClothLayout(
-                "1", true, in("42"), in("10"), List.of(new Placed("A", in("0"), in("0"), in("42"), in("10"), false)));
+                "1",
+                true,
+                in("42"),
+                in("10"),
+                List.of(new Placed(PieceKey.of("A"), in("0"), in("0"), in("42"), in("10"), false)));
         CuttingLayout layout = new CuttingLayout(List.of(begun));
         assertThat(Recut.of(layout, kind, on(roll("1", "", "30")), in("1/4")).cloth())
                 .isZero();
@@ -188,7 +192,7 @@ class ShelfSearchTest {
     @Test
     void aSpoiledPieceComesFromTheDyeLotOfItsBag() {
         CutPiece kind = piece("A", "10", "10", 1);
-        Placed one = new Placed("A", in("0"), in("0"), in("10"), in("10"), false);
+        Placed one = new Placed(PieceKey.of("A"), in("0"), in("0"), in("10"), in("10"), false);
         ClothLayout ofA = new ClothLayout("1", true, in("42"), in("10"), List.of(one));
         ClothLayout ofB = new ClothLayout("2", true, in("21"), in("10"), List.of(one));
         CuttingLayout layout = new CuttingLayout(List.of(ofA, ofB));
@@ -223,7 +227,7 @@ class ShelfSearchTest {
             List<CutPiece> pieces = new ArrayList<>();
             for (int kind = 0; kind < 1 + random.nextInt(3); kind++) {
                 pieces.add(new CutPiece(
-                        "P" + kind,
+                        PieceKey.of("P" + kind),
                         "",
                         new Extent(sixteenths(random, 40, 300), sixteenths(random, 40, 300)),
                         (long) bags * (1 + random.nextInt(2)),
@@ -249,7 +253,7 @@ class ShelfSearchTest {
     }
 
     private static void assertBagsAreOfOneDye(CuttingLayout layout, CuttingJob job) {
-        Map<String, Map<String, Long>> byDye = new HashMap<>();
+        Map<String, Map<PieceKey, Long>> byDye = new HashMap<>();
         for (ClothLayout cloth : layout.cloths()) {
             String dye = job.cloth().rolls().stream()
                     .filter(roll -> roll.key().equals(cloth.lot()))
@@ -258,13 +262,13 @@ class ShelfSearchTest {
                     .orElse("bought");
             job.pieces()
                     .forEach(piece -> byDye.computeIfAbsent(dye, any -> new HashMap<>())
-                            .merge(piece.letter(), count(cloth, piece.letter()), Long::sum));
+                            .merge(piece.key(), count(cloth, piece.key().letter()), Long::sum));
         }
         long dyes = job.cloth().rolls().stream().map(Roll::dyeLot).distinct().count();
         if (dyes > 1) {
             byDye.values()
                     .forEach(given -> assertThat(job.pieces().stream()
-                                    .map(piece -> given.get(piece.letter()) * job.bags() / piece.count())
+                                    .map(piece -> given.get(piece.key()) * job.units() / piece.count())
                                     .distinct())
                             .hasSize(1));
         }

@@ -75,7 +75,7 @@ class StripArithmeticTest {
         for (int i = 0; i < 1000; i++) {
             Length width = Length.of(300 + random.nextInt(1200), LengthUnit.MILLIMETRE);
             CutPiece piece = new CutPiece(
-                    "A",
+                    PieceKey.of("A"),
                     "Panel",
                     new Extent(
                             Length.of(10 + random.nextInt(290), LengthUnit.MILLIMETRE),
@@ -93,7 +93,11 @@ class StripArithmeticTest {
 
     private static CutPiece piece(String letter, String extent, int count, boolean mayTurn) {
         return new CutPiece(
-                letter, "Panel " + letter, LengthReader.readExtent(extent, LengthUnit.INCH), count, mayTurn);
+                PieceKey.of(letter),
+                "Panel " + letter,
+                LengthReader.readExtent(extent, LengthUnit.INCH),
+                count,
+                mayTurn);
     }
 
     private static Length in(String text) {

@@ -25,7 +25,7 @@ class TinyLayoutsTest {
             List<CutPiece> pieces = new ArrayList<>();
             for (int kind = 0; kind < kinds.length; kind++) {
                 pieces.add(new CutPiece(
-                        "P" + kind,
+                        PieceKey.of("P" + kind),
                         "P" + kind,
                         new Extent(
                                 Length.of(kinds[kind][0], LengthUnit.CENTIMETRE),

@@ -78,7 +78,7 @@ public final class Pouch {
                 "panel_height(below_zip(height; shows); depth; seam; seam)");
     }
 
-    private static Step step(String name, Stage stage, Station station, int perUnit, int perBatch) {
+    public static Step step(String name, Stage stage, Station station, int perUnit, int perBatch) {
         return new Step(
                 name,
                 name,

@@ -12,6 +12,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
@@ -69,10 +70,10 @@ class EveryWorkingTest {
     }
 
     private static Stream<Working> figures(BatchPlan plan) {
-        SizedDesign sized = plan.sized();
+        SizedDesign sized = plan.line(1).sized();
         Finished finished = sized.finished().orElseThrow();
-        UnitCost cost = plan.cost().orElseThrow();
-        UnitPricing pricing = plan.pricing().orElseThrow();
+        UnitCost cost = plan.line(1).cost().orElseThrow();
+        UnitPricing pricing = plan.line(1).pricing().orElseThrow();
         List<Working> all = new ArrayList<>();
         sized.pieces().forEach(piece -> {
             all.add(piece.width().working());
@@ -107,7 +108,8 @@ class EveryWorkingTest {
                 supply("zip", MaterialKind.TRIM),
                 supply("slider", MaterialKind.NOTION),
                 supply("label", MaterialKind.NOTION));
-        return new BatchPlanner(new StripArithmetic()).plan(Pouch.design(), 1, 7, supplies, workroom, Optional.empty());
+        return new BatchPlanner(new StripArithmetic())
+                .plan(List.of(BatchLine.only(Pouch.design(), 1, 7, supplies, Optional.empty())), workroom);
     }
 
     private static Supply supply(String slot, MaterialKind kind) {

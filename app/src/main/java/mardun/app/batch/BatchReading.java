@@ -1,0 +1,343 @@
+package mardun.app.batch;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mardun.app.batch.BatchViews.BatchForm;
+import mardun.app.batch.BatchViews.BatchRow;
+import mardun.app.batch.BatchViews.BatchSheet;
+import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.ClothState;
+import mardun.app.batch.BatchViews.LineView;
+import mardun.app.batch.BatchViews.OpenBatches;
+import mardun.app.batch.BatchViews.SlotChoice;
+import mardun.app.design.DesignService;
+import mardun.app.design.DesignViews.DesignName;
+import mardun.app.material.MaterialService;
+import mardun.app.plan.BatchPlans;
+import mardun.app.plan.ChosenBatch;
+import mardun.app.plan.OuterCloth;
+import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
+import mardun.app.show.ViewWriter;
+import mardun.core.design.Finding;
+import mardun.core.design.Licences;
+import mardun.core.making.Operation;
+import mardun.core.making.Stage;
+import mardun.core.material.Amount;
+import mardun.core.material.Part;
+import mardun.core.pricing.UnitPricing;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Batches as they are shown: one with its plan, lists of them, and what they still take together. */
+@Service
+public class BatchReading {
+
+    /** Of a material that is no longer there. */
+    static final String GREY = "#9fb0b0";
+
+    private static final Set<BatchStage> OPEN = EnumSet.of(BatchStage.PLANNED, BatchStage.CUTTING, BatchStage.CUT);
+
+    private final BatchRepository repository;
+    private final Batches batches;
+    private final BatchEntry entry;
+    private final BatchPlans plans;
+    private final DesignService designs;
+    private final MaterialService materials;
+    private final SettingsService settings;
+
+    BatchReading(
+            BatchRepository repository,
+            Batches batches,
+            BatchEntry entry,
+            BatchPlans plans,
+            DesignService designs,
+            MaterialService materials,
+            SettingsService settings) {
+        this.repository = repository;
+        this.batches = batches;
+        this.entry = entry;
+        this.plans = plans;
+        this.designs = designs;
+        this.materials = materials;
+        this.settings = settings;
+    }
+
+    public boolean hasAny() {
+        return repository.count() > 0;
+    }
+
+    /**
+     * A page of the batches, the newest first.
+     *
+     * @param stage empty for all
+     * @param query words of what they are for, of their designs or their number; empty for all
+     * @param designId empty for all designs
+     */
+    @Transactional(readOnly = true)
+    public PageView<BatchRow> list(
+            Optional<BatchList> stage, String query, Optional<Long> designId, int page, int size) {
+        Set<BatchStage> stages = stage.map(BatchReading::stages).orElse(EnumSet.allOf(BatchStage.class));
+        Page<Batch> found = repository.search(
+                stages,
+                SearchWords.like(query),
+                designsNamed(query),
+                designId.orElse(0L),
+                PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        Settings current = settings.current();
+        Map<Batch, Planned> planned = planned(found.getContent(), current);
+        return PageView.of(found, batch -> row(batch, planned.get(batch), current));
+    }
+
+    /** Which batches a list shows. */
+    public enum BatchList {
+        OPEN,
+        PLANNED,
+        CUT,
+        FINISHED
+    }
+
+    private static Set<BatchStage> stages(BatchList list) {
+        return switch (list) {
+            case OPEN -> OPEN;
+            case PLANNED -> EnumSet.of(BatchStage.PLANNED);
+            case CUT -> EnumSet.of(BatchStage.CUTTING, BatchStage.CUT);
+            case FINISHED -> EnumSet.of(BatchStage.FINISHED);
+        };
+    }
+
+    private List<Long> designsNamed(String query) {
+        String words = query.strip().toLowerCase(Locale.ROOT);
+        List<Long> named = designs.names().stream()
+                .filter(design -> !words.isEmpty()
+                        && design.name().toLowerCase(Locale.ROOT).contains(words))
+                .map(DesignName::id)
+                .toList();
+        return named.isEmpty() ? List.of(0L) : named;
+    }
+
+    /** The batches that are planned or under way, those due first first, and what they still need together. */
+    @Transactional(readOnly = true)
+    public OpenBatches open() {
+        Settings current = settings.current();
+        Map<Batch, Planned> open = openByDueDay(current);
+        List<BatchRow> rows = open.entrySet().stream()
+                .map(one -> row(one.getKey(), one.getValue(), current))
+                .toList();
+        return new OpenBatches(
+                rows,
+                open.values().stream()
+                        .findFirst()
+                        .map(first -> new BatchSheetWriter(current.writer(), first.workroom())
+                                .steps(first.plan().operations()))
+                        .orElse(List.of()),
+                new Shortages(current.writer(), materials).of(open));
+    }
+
+    /** The open batches with their plans, those due first first, and those that are put aside last. */
+    private Map<Batch, Planned> openByDueDay(Settings current) {
+        List<Batch> open = repository.findByStageInOrderByIdAsc(OPEN).stream()
+                .sorted(Comparator.comparing(Batch::isPaused)
+                        .thenComparing(batch -> batch.dueOn().orElse(LocalDate.MAX)))
+                .toList();
+        return planned(open, current);
+    }
+
+    private Map<Batch, Planned> planned(List<Batch> all, Settings current) {
+        Map<Batch, ChosenBatch> chosen = new LinkedHashMap<>();
+        all.forEach(batch -> chosen.put(batch, batches.chosen(batch)));
+        Map<ChosenBatch, Planned> planned = plans.of(chosen.values(), current);
+        Map<Batch, Planned> byBatch = new LinkedHashMap<>();
+        chosen.forEach((batch, its) -> byBatch.put(batch, planned.get(its)));
+        return byBatch;
+    }
+
+    @Transactional(readOnly = true)
+    public BatchView get(long id) {
+        Settings current = settings.current();
+        Batch batch = batches.find(id);
+        Planned planned = plans.of(batches.chosen(batch), current);
+        Map<Long, String> colours = colours(planned);
+        ViewWriter writer = current.writer();
+        return new BatchView(
+                batch.id(),
+                batch.version(),
+                batch.stage(),
+                batch.isPaused(),
+                batch.dueOn().orElse(null),
+                batch.forWhat(),
+                planned.lines().stream().map(line -> line(line, writer)).toList(),
+                batch.offcuts(),
+                planned.supplies().stream()
+                        .filter(supply -> supply.kind().isCloth())
+                        .map(supply -> new ClothState(
+                                Long.parseLong(supply.key()),
+                                supply.name(),
+                                colours.getOrDefault(Long.valueOf(supply.key()), GREY),
+                                planned.batch().isCut(Long.parseLong(supply.key()))))
+                        .toList(),
+                sheet(planned, batch.stage() == BatchStage.FINISHED, colours, current));
+    }
+
+    private static LineView line(PlannedLine line, ViewWriter writer) {
+        return new LineView(
+                line.number(),
+                line.chosen().designId(),
+                line.design().name(),
+                line.sizeName(),
+                line.chosen().wanted(),
+                line.chosen().started(),
+                line.chosen().materials().entrySet().stream()
+                        .map(slot -> new SlotChoice(slot.getKey(), slot.getValue()))
+                        .toList(),
+                line.chosen()
+                        .ownPriceMinor()
+                        .map(minor -> writer.money(minor).amount())
+                        .orElse(""),
+                line.chosen().good(),
+                line.chosen().seconds(),
+                line.chosen().scrap(),
+                line.plannedCost().map(writer::money).orElse(null));
+    }
+
+    /** What follows from a batch that is being planned, whatever state its form is in. */
+    @Transactional(readOnly = true)
+    public BatchSheet preview(BatchForm form) {
+        Settings current = settings.current();
+        Planned planned = entry.preview(form, current);
+        return sheet(planned, false, colours(planned), current);
+    }
+
+    private BatchSheet sheet(Planned planned, boolean finished, Map<Long, String> colours, Settings current) {
+        return new BatchSheetWriter(current.writer(), planned.workroom())
+                .write(planned, finished ? List.of() : licences(planned), colours, current);
+    }
+
+    private Map<Long, String> colours(Planned planned) {
+        return materials.colours(planned.supplies().stream()
+                .map(supply -> Long.valueOf(supply.key()))
+                .toList());
+    }
+
+    /** What the licences of the patterns say about these units, with those of the designs' other batches. */
+    private List<Finding> licences(Planned planned) {
+        Map<Long, List<PlannedLine>> byDesign = planned.lines().stream()
+                .collect(Collectors.groupingBy(
+                        line -> line.chosen().designId(), LinkedHashMap::new, Collectors.toList()));
+        List<Finding> licences = new ArrayList<>();
+        byDesign.forEach((designId, its) -> Licences.look(
+                        its.get(0).design().source(),
+                        repository.unitsOfDesign(designId, planned.batchId() == null ? 0 : planned.batchId()),
+                        its.stream().mapToInt(line -> line.chosen().started()).sum())
+                .ifPresent(licences::add));
+        return licences;
+    }
+
+    /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */
+    @Transactional(readOnly = true)
+    public Map<Long, Amount> stillNeeded() {
+        Map<Long, Map<Part, Amount>> byPart = new LinkedHashMap<>();
+        planned(repository.findByStageInOrderByIdAsc(OPEN), settings.current())
+                .values()
+                .forEach(planned -> planned.toCome()
+                        .forEach(need -> byPart.computeIfAbsent(
+                                        Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
+                                .merge(need.part(), need.wanted(), Amount::together)));
+        Map<Long, Amount> needed = new LinkedHashMap<>();
+        byPart.forEach((id, parts) -> needed.put(
+                id, parts.values().stream().max(Comparator.naturalOrder()).orElseThrow()));
+        return needed;
+    }
+
+    private BatchRow row(Batch batch, Planned planned, Settings current) {
+        ViewWriter writer = current.writer();
+        List<PlannedLine> lines = planned.lines();
+        boolean one = lines.size() == 1;
+        return new BatchRow(
+                batch.id(),
+                names(lines, line -> line.design().name()),
+                one ? lines.get(0).sizeName() : "",
+                lines.size(),
+                planned.plan().units(),
+                batch.stage(),
+                batch.isPaused(),
+                batch.dueOn().orElse(null),
+                batch.forWhat(),
+                cloths(planned),
+                lines.stream()
+                        .mapToInt(line -> line.chosen().good() + line.chosen().seconds())
+                        .sum(),
+                batch.finishedAt().orElse(null),
+                planned.isShort(),
+                writer.time(left(batch, planned)),
+                one ? lines.get(0).cost().map(writer::money).orElse(null) : null,
+                planned.plan().cost().map(writer::money).orElse(null),
+                one
+                        ? lines.get(0)
+                                .plan()
+                                .pricing()
+                                .map(UnitPricing::price)
+                                .map(writer::money)
+                                .orElse(null)
+                        : null,
+                planned.plan().perHour().map(writer::money).orElse(null));
+    }
+
+    private static String names(List<PlannedLine> lines, Function<PlannedLine, String> name) {
+        List<String> names = lines.stream().map(name).distinct().toList();
+        return names.size() < 3
+                ? String.join(" and ", names)
+                : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
+    }
+
+    private static String cloths(Planned planned) {
+        List<String> names = planned.lines().stream()
+                .map(line -> OuterCloth.of(planned, line).name())
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
+        return names.size() > 2 ? names.size() + " cloths" : String.join(", ", names);
+    }
+
+    /** Hands-on time still to come: all of it, or what follows the cutting, for the bags that aren't done. */
+    private static Duration left(Batch batch, Planned planned) {
+        if (batch.stage() == BatchStage.FINISHED) {
+            return Duration.ZERO;
+        }
+        boolean cut = batch.stage() == BatchStage.CUT;
+        Map<Integer, Integer> open = planned.lines().stream()
+                .collect(Collectors.toMap(
+                        PlannedLine::number, line -> line.chosen().open()));
+        boolean anyDone =
+                planned.lines().stream().anyMatch(line -> line.chosen().done() > 0);
+        return planned.plan().operations().stream()
+                .filter(operation -> !cut || operation.step().stage() != Stage.CUT)
+                .map(operation -> left(operation, open, anyDone))
+                .reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static Duration left(Operation operation, Map<Integer, Integer> open, boolean anyDone) {
+        Duration sewing = operation.parts().stream()
+                .map(part -> part.step().perUnit().multipliedBy(open.get(part.line())))
+                .reduce(Duration.ZERO, Duration::plus);
+        return anyDone && sewing.isZero() ? Duration.ZERO : sewing.plus(operation.once());
+    }
+}

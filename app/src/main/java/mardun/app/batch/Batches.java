@@ -1,0 +1,65 @@
+package mardun.app.batch;
+
+import java.util.List;
+import mardun.app.plan.ChosenBatch;
+import mardun.app.plan.FrozenReader;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.RefusedException;
+import org.springframework.stereotype.Component;
+
+/** The door to stored batches: to read one, to hold one for a change, and to see it as a plan is worked out from it. */
+@Component
+class Batches {
+
+    private final BatchRepository batches;
+    private final FrozenReader frozen;
+
+    Batches(BatchRepository batches, FrozenReader frozen) {
+        this.batches = batches;
+        this.frozen = frozen;
+    }
+
+    Batch find(long id) {
+        return batches.findById(id).orElseThrow(Batches::missing);
+    }
+
+    /** The batch, held for this transaction, so that two changes at once are made one after the other. */
+    Batch forChange(long id) {
+        return batches.findForChange(id).orElseThrow(Batches::missing);
+    }
+
+    /** The same, if it is as it was when it was read. */
+    Batch forChange(long id, long version) {
+        Batch batch = forChange(id);
+        ChangedMeanwhileException.check("Batch " + id, version, batch.version());
+        return batch;
+    }
+
+    /** One that isn't finished. */
+    Batch open(long id, long version) {
+        Batch batch = forChange(id);
+        if (!batch.stage().isOpen()) {
+            throw RefusedException.conflict("Batch " + id + " is finished already; it takes nothing more.");
+        }
+        ChangedMeanwhileException.check("Batch " + id, version, batch.version());
+        return batch;
+    }
+
+    /** The batch as its plan is worked out from it. */
+    ChosenBatch chosen(Batch batch) {
+        return new ChosenBatch(
+                batch.id(),
+                batch.lines().stream().map(StoredLine::chosen).toList(),
+                batch.offcuts(),
+                batch.frozen().map(frozen::read),
+                batch.stage() == BatchStage.FINISHED);
+    }
+
+    List<ChosenBatch> chosen(List<Batch> all) {
+        return all.stream().map(this::chosen).toList();
+    }
+
+    private static RefusedException missing() {
+        return RefusedException.missing("There is no such batch, or no longer.");
+    }
+}

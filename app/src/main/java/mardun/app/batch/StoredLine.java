@@ -1,0 +1,100 @@
+package mardun.app.batch;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.util.Map;
+import java.util.Optional;
+import mardun.app.plan.ChosenLine;
+
+/** A line of a batch: so many bags of one size of one design in one choice of materials. */
+@Entity
+@Table(name = "batch_line")
+class StoredLine {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @ManyToOne(fetch = FetchType.LAZY)
+    private Batch batch;
+
+    private int number;
+    private int position;
+    private long designId;
+    private String sizeName;
+    private String sizeKey;
+    private int wanted;
+    private int started;
+    private Long ownPriceMinor;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = SlotMaterials.class)
+    private Map<String, Long> materials;
+
+    private int good;
+    private int seconds;
+    private int scrap;
+
+    protected StoredLine() {}
+
+    StoredLine(Batch batch, ChosenLine chosen, int position) {
+        this.batch = batch;
+        this.number = chosen.number();
+        enter(chosen, position);
+    }
+
+    /** Takes what was chosen anew; what is done of it stays. */
+    void enter(ChosenLine chosen, int newPosition) {
+        position = newPosition;
+        designId = chosen.designId();
+        sizeName = chosen.sizeName();
+        sizeKey = chosen.sizeKey();
+        wanted = chosen.wanted();
+        started = chosen.started();
+        ownPriceMinor = chosen.ownPriceMinor().orElse(null);
+        materials = chosen.materials();
+    }
+
+    void rePrice(Optional<Long> newOwnPriceMinor) {
+        ownPriceMinor = newOwnPriceMinor.orElse(null);
+    }
+
+    /** So many more are done. */
+    void done(int newGood, int newSeconds, int newScrap) {
+        good += newGood;
+        seconds += newSeconds;
+        scrap += newScrap;
+    }
+
+    int number() {
+        return number;
+    }
+
+    long designId() {
+        return designId;
+    }
+
+    ChosenLine chosen() {
+        return new ChosenLine(
+                number,
+                designId,
+                sizeKey,
+                sizeName,
+                wanted,
+                started,
+                materials,
+                Optional.ofNullable(ownPriceMinor),
+                good,
+                seconds,
+                scrap);
+    }
+}

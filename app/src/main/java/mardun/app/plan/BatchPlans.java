@@ -1,0 +1,304 @@
+package mardun.app.plan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignService;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.plan.ChosenLayouts.ChosenLayout;
+import mardun.app.plan.FrozenInputs.FrozenLine;
+import mardun.app.plan.FrozenInputs.FrozenSupply;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.settings.Settings;
+import mardun.core.batch.BatchLine;
+import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.CutList.PieceLine;
+import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.Need;
+import mardun.core.batch.Supply;
+import mardun.core.batch.Workroom;
+import mardun.core.design.Design;
+import mardun.core.design.Finding;
+import mardun.core.working.Sentence;
+import mardun.core.working.Value;
+import org.joda.money.Money;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Works out what follows from a batch's lines and the shelf: of a planned batch from what is stored now, of one whose cloth is cut
+ * from what was frozen then. Whoever needs to know what a batch takes or costs asks here.
+ */
+@Component
+public class BatchPlans {
+
+    private static final Logger LOG = LoggerFactory.getLogger(BatchPlans.class);
+
+    private final DesignService designs;
+    private final StockShelves stock;
+    private final BatchPlanner planner;
+    private final ChosenLayouts layouts;
+
+    BatchPlans(DesignService designs, StockShelves stock, BatchPlanner planner, ChosenLayouts layouts) {
+        this.designs = designs;
+        this.stock = stock;
+        this.planner = planner;
+        this.layouts = layouts;
+    }
+
+    /** The plan of one batch, stored or still being typed. */
+    public Planned of(ChosenBatch batch, Settings current) {
+        return of(List.of(batch), current).get(batch);
+    }
+
+    /** The plans of many batches; the shelf is read once for all of them. */
+    public Map<ChosenBatch, Planned> of(Collection<ChosenBatch> batches, Settings current) {
+        Set<Long> ids = new LinkedHashSet<>();
+        batches.forEach(batch ->
+                batch.lines().forEach(line -> ids.addAll(line.materials().values())));
+        Shelves shelves = stock.read(ids);
+        Map<Long, Map<Long, ChosenLayout>> chosen = layouts.chosenFor(batches.stream()
+                .filter(batch -> batch.id() != null && !batch.finished())
+                .map(ChosenBatch::id)
+                .toList());
+        Documents documents = new Documents();
+        Map<ChosenBatch, Planned> planned = new LinkedHashMap<>();
+        for (ChosenBatch batch : batches) {
+            try {
+                planned.put(batch, plan(batch, shelves, current, chosen.getOrDefault(batch.id(), Map.of()), documents));
+            } catch (RuntimeException broken) {
+                LOG.error("Batch {} can't be worked out", batch.id(), broken);
+                planned.put(batch, broken(batch, shelves, current, documents));
+            }
+        }
+        return planned;
+    }
+
+    /** The designs of some batches, each read once. */
+    private final class Documents {
+
+        private final Map<Long, DesignDocument> byId = new HashMap<>();
+        private final Map<DesignDocument, Design> designs = new IdentityHashMap<>();
+
+        DesignDocument of(ChosenBatch batch, ChosenLine line) {
+            return batch.frozen()
+                    .flatMap(frozen -> frozen.line(line.number()))
+                    .map(FrozenLine::design)
+                    .orElseGet(() -> byId.computeIfAbsent(line.designId(), BatchPlans.this.designs::document));
+        }
+
+        Design design(DesignDocument document) {
+            return designs.computeIfAbsent(document, DesignService::stored);
+        }
+    }
+
+    private Planned plan(
+            ChosenBatch batch,
+            Shelves shelves,
+            Settings current,
+            Map<Long, ChosenLayout> layouts,
+            Documents documents) {
+        Workroom workroom =
+                batch.frozen().map(frozen -> frozen.workroom().workroom()).orElseGet(current::workroom);
+        Map<Long, Supply> supplies = supplies(batch, shelves, layouts.values());
+        List<Finding> gone = new ArrayList<>();
+        List<BatchLine> lines = new ArrayList<>();
+        for (ChosenLine line : batch.lines()) {
+            DesignDocument document = documents.of(batch, line);
+            OptionalInt size = document.indexOf(line.sizeKey(), line.sizeName());
+            if (size.isEmpty()) {
+                gone.add(noSuchSize(line, document));
+            }
+            lines.add(line(line, documents.design(document), size.orElse(0), supplies, workroom));
+        }
+        BatchPlan plan = gone.isEmpty()
+                ? planner.plan(lines, workroom, pieces -> sheets(batch, layouts, supplies, pieces, current))
+                : BatchPlanner.impossible(lines, gone.get(0));
+        List<PlannedLine> planned = new ArrayList<>();
+        for (ChosenLine line : batch.lines()) {
+            DesignDocument document = documents.of(batch, line);
+            planned.add(new PlannedLine(
+                    line, document, documents.design(document), plan.line(line.number()), plannedCost(batch, line)));
+        }
+        return new Planned(
+                batch,
+                plan,
+                toCome(batch, plan, lines, workroom),
+                planned,
+                List.copyOf(supplies.values()),
+                workroom,
+                shelves,
+                batch.offcuts().stream().map(String::valueOf).collect(Collectors.toSet()));
+    }
+
+    private static BatchLine line(
+            ChosenLine line, Design design, int size, Map<Long, Supply> supplies, Workroom workroom) {
+        List<Supply> its = line.materials().entrySet().stream()
+                .filter(entry -> supplies.containsKey(entry.getValue()))
+                .map(entry -> supplies.get(entry.getValue()).forSlot(entry.getKey()))
+                .toList();
+        return new BatchLine(line.number(), design, size, line.started(), line.carrying(), its, own(line, workroom));
+    }
+
+    /** What isn't taken yet: cloth until it is cut, everything else for the bags that aren't done. */
+    private List<Need> toCome(ChosenBatch batch, BatchPlan plan, List<BatchLine> lines, Workroom workroom) {
+        if (batch.finished()) {
+            return List.of();
+        }
+        List<Need> cloths = plan.needs().stream()
+                .filter(need -> need.supply().kind().leavesWhenCut())
+                .filter(need -> !batch.isCut(Long.parseLong(need.supply().key())))
+                .toList();
+        boolean anyDone = batch.lines().stream().anyMatch(line -> line.done() > 0);
+        List<Need> others = anyDone ? ofOpenBags(batch, lines, workroom) : plan.needs();
+        return Stream.concat(
+                        cloths.stream(),
+                        others.stream().filter(need -> !need.supply().kind().leavesWhenCut()))
+                .toList();
+    }
+
+    private List<Need> ofOpenBags(ChosenBatch batch, List<BatchLine> lines, Workroom workroom) {
+        Map<Integer, Integer> open =
+                batch.lines().stream().collect(Collectors.toMap(ChosenLine::number, ChosenLine::open));
+        List<BatchLine> left = lines.stream()
+                .filter(line -> open.get(line.number()) > 0)
+                .map(line -> line.withUnits(open.get(line.number())))
+                .toList();
+        return left.isEmpty() ? List.of() : planner.plan(left, workroom).needs();
+    }
+
+    /** What a number of bags of each line takes beside cloth: trims, notions, fillings. */
+    public List<Need> besideCloth(Planned planned, Map<Integer, Integer> bags) {
+        List<BatchLine> its = planned.lines().stream()
+                .filter(line -> bags.getOrDefault(line.number(), 0) > 0)
+                .map(line -> line.plan().line().withUnits(bags.get(line.number())))
+                .toList();
+        return its.isEmpty()
+                ? List.of()
+                : planner.plan(its, planned.workroom()).needs().stream()
+                        .filter(need -> !need.supply().kind().leavesWhenCut())
+                        .toList();
+    }
+
+    /** One that can't be worked out shows as itself, and not as a page that is dead. */
+    private Planned broken(ChosenBatch batch, Shelves shelves, Settings current, Documents documents) {
+        Finding why = Finding.refused(
+                "lines",
+                Sentence.of("Batch " + batch.id() + " can't be worked out as it is stored."),
+                Sentence.of("Choose its size, its materials and its number once more, or give it up."));
+        List<BatchLine> lines = batch.lines().stream()
+                .map(line -> line(line, documents.design(documents.of(batch, line)), 0, Map.of(), current.workroom()))
+                .toList();
+        BatchPlan plan = BatchPlanner.impossible(lines, why);
+        return new Planned(
+                batch,
+                plan,
+                List.of(),
+                batch.lines().stream()
+                        .map(line -> new PlannedLine(
+                                line,
+                                documents.of(batch, line),
+                                documents.design(documents.of(batch, line)),
+                                plan.line(line.number()),
+                                Optional.empty()))
+                        .toList(),
+                List.of(),
+                current.workroom(),
+                shelves,
+                Set.of());
+    }
+
+    private static Optional<Money> plannedCost(ChosenBatch batch, ChosenLine line) {
+        return batch.frozen().flatMap(frozen -> frozen.plannedCost(line.number()));
+    }
+
+    private static Optional<Money> own(ChosenLine line, Workroom workroom) {
+        return line.ownPriceMinor()
+                .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
+    }
+
+    /** Each material of a batch once, as it is for this batch, with the offcuts that were chosen or that a layout lies on. */
+    private static Map<Long, Supply> supplies(ChosenBatch batch, Shelves shelves, Collection<ChosenLayout> layouts) {
+        List<Long> pieces = Stream.concat(
+                        batch.offcuts().stream(),
+                        layouts.stream()
+                                .flatMap(one -> one.layout().cloths().stream())
+                                .filter(cloth -> !cloth.isBolt() && !cloth.isOfAnySheet())
+                                .map(cloth -> Long.valueOf(cloth.lot())))
+                .distinct()
+                .toList();
+        Map<Long, Supply> supplies = new LinkedHashMap<>();
+        for (ChosenLine line : batch.lines()) {
+            line.materials().forEach((slot, id) -> {
+                if (!supplies.containsKey(id)) {
+                    supply(batch, slot, id, shelves, pieces).ifPresent(supply -> supplies.put(id, supply));
+                }
+            });
+        }
+        return supplies;
+    }
+
+    private static Optional<Supply> supply(
+            ChosenBatch batch, String slot, long id, Shelves shelves, List<Long> pieces) {
+        Optional<FrozenSupply> frozen = batch.frozen().flatMap(inputs -> inputs.supply(id));
+        if (frozen.isEmpty()) {
+            return shelves.supply(slot, id, batch.id(), pieces);
+        }
+        Supply was = frozen.get()
+                .supply(batch.frozen().get().workroom().currencyUnit())
+                .forSlot(slot);
+        if (batch.finished() || !shelves.has(id)) {
+            return Optional.of(was);
+        }
+        if (batch.isCut(id)) {
+            return Optional.of(UsedMaterial.cut(batch.id(), id, was, shelves));
+        }
+        return shelves.supply(slot, id, batch.id(), pieces)
+                .map(now -> UsedMaterial.inPart(batch.id(), id, was, now, shelves));
+    }
+
+    /** The layouts as the core takes them, by the key of their supply, with what their offcuts are worth. */
+    private static Map<String, CuttingSheet> sheets(
+            ChosenBatch batch,
+            Map<Long, ChosenLayout> layouts,
+            Map<Long, Supply> supplies,
+            List<PieceLine> pieces,
+            Settings current) {
+        Map<String, CuttingSheet> byKey = new HashMap<>();
+        layouts.forEach((id, layout) -> {
+            Supply cloth = supplies.get(id);
+            if (cloth != null && !batch.isCut(id)) {
+                List<PieceLine> its =
+                        pieces.stream().filter(piece -> piece.isFrom(cloth)).toList();
+                byKey.put(cloth.key(), CuttingJobs.sheet(layout, cloth, its, current));
+            }
+        });
+        batch.frozen().ifPresent(frozen -> byKey.putAll(frozen.sheetsByKey()));
+        return byKey;
+    }
+
+    private static Finding noSuchSize(ChosenLine line, DesignDocument document) {
+        return Finding.refused(
+                "lines." + line.number() + ".sizeName",
+                Sentence.of(
+                        "“{0}” has no size “{1}” any more; it has {2}.",
+                        Value.of(document.name()),
+                        Value.of(line.sizeName()),
+                        Value.of(String.join(", ", document.sizes()))),
+                Sentence.of("Choose the size that this batch is made in."));
+    }
+}

@@ -1,0 +1,54 @@
+package mardun.app.plan;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a maker chose for a line of a batch, and how far it is.
+ *
+ * @param number what the line is known by in its batch, from 1 on
+ * @param sizeKey what the size is known by, whatever it is called by now; absent where nobody kept that
+ * @param sizeName what the size was called when it was chosen
+ * @param wanted how many bags are wanted
+ * @param started how many are begun: as many or more
+ * @param materials which material fills which slot
+ * @param ownPriceMinor the maker's price; empty to take the suggested one
+ * @param good how many came out well so far
+ * @param seconds how many came out as seconds
+ * @param scrap how many didn't come out
+ */
+public record ChosenLine(
+        int number,
+        long designId,
+        @Nullable String sizeKey,
+        String sizeName,
+        int wanted,
+        int started,
+        Map<String, Long> materials,
+        Optional<Long> ownPriceMinor,
+        int good,
+        int seconds,
+        int scrap) {
+
+    public ChosenLine {
+        materials = new LinkedHashMap<>(materials);
+    }
+
+    /** How many are done, however they came out. */
+    public int done() {
+        return good + seconds + scrap;
+    }
+
+    /** How many are still to be made. */
+    public int open() {
+        return started - done();
+    }
+
+    /** How many carry the cost, once all are done: those that came out, as good ones or as seconds. */
+    OptionalInt carrying() {
+        return open() == 0 ? OptionalInt.of(good + seconds) : OptionalInt.empty();
+    }
+}

@@ -1,0 +1,130 @@
+package mardun.app.plan;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import mardun.app.plan.ChosenLayouts.ChosenLayout;
+import mardun.app.settings.Settings;
+import mardun.core.batch.ClothNeeds;
+import mardun.core.batch.CutList;
+import mardun.core.batch.CutList.PieceLine;
+import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.Supply;
+import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.CuttingJob;
+import mardun.core.cutting.CuttingLayout;
+import mardun.core.cutting.CuttingTerms;
+import mardun.core.cutting.OffcutUse;
+import mardun.core.cutting.PieceKey;
+import mardun.core.cutting.Recut;
+import mardun.core.cutting.ShelfCloth;
+import mardun.core.material.ClothKind;
+import mardun.core.material.ClothPiece;
+import mardun.core.measure.Area;
+import org.apache.commons.numbers.fraction.BigFraction;
+
+/** What has to be cut for a batch, from each of its cloths. */
+public final class CuttingJobs {
+
+    private static final int SECONDS_PER_HOUR = 3600;
+
+    /** Of a cloth of which the maker didn't say how many layers are cut at once. */
+    private static final int USUAL_LAYERS = 2;
+
+    private CuttingJobs() {}
+
+    /** The cloths that a batch is cut from. */
+    public static List<Supply> cloths(Planned planned) {
+        return planned.supplies().stream()
+                .filter(supply -> supply.kind().isCloth())
+                .filter(cloth -> !planned.plan().piecesFrom(cloth).isEmpty())
+                .toList();
+    }
+
+    /** The pieces that are cut from a cloth. */
+    public static List<CutPiece> pieces(Supply cloth, Planned planned) {
+        return ClothNeeds.cutPieces(cloth, planned.plan().piecesFrom(cloth));
+    }
+
+    /** What the pieces of some cloths cover. */
+    public static Map<Long, Area> covered(Planned planned, Set<Long> materialIds) {
+        Map<Long, Area> covered = new HashMap<>();
+        cloths(planned).stream()
+                .filter(cloth -> materialIds.contains(Long.parseLong(cloth.key())))
+                .forEach(cloth -> covered.put(
+                        Long.parseLong(cloth.key()),
+                        pieces(cloth, planned).stream()
+                                .map(piece -> piece.extent().area().times(piece.count()))
+                                .reduce(Area.ZERO, Area::plus)));
+        return covered;
+    }
+
+    /** The job for a cloth, from its bolt and from these offcuts and precuts. */
+    public static CuttingJob job(Supply cloth, Planned planned, List<ClothPiece> sheets, Settings current) {
+        int layers = planned.shelves().layersAtOnce(Long.parseLong(cloth.key())).orElse(USUAL_LAYERS);
+        List<PieceLine> kinds = planned.plan().piecesFrom(cloth);
+        return new CuttingJob(
+                ClothNeeds.cutPieces(cloth, kinds),
+                ClothNeeds.shelfCloth(cloth, kinds, sheets),
+                terms(cloth, layers, current),
+                CutList.bags(kinds),
+                planned.chosenPieces());
+    }
+
+    /** A cloth as it lies there for this batch, with these offcuts and precuts. */
+    public static ShelfCloth shelfCloth(Supply cloth, Planned planned, List<ClothPiece> sheets) {
+        return ClothNeeds.shelfCloth(cloth, planned.plan().piecesFrom(cloth), sheets);
+    }
+
+    /** Sheets are paid whole, so a length of such a cloth costs nothing and no rest of it goes back. */
+    private static CuttingTerms terms(Supply cloth, int layers, Settings current) {
+        Settings.Cutting cutting = current.cutting();
+        boolean bySheet = cloth.sheet().isPresent();
+        return new CuttingTerms(
+                bySheet
+                        ? BigFraction.ZERO
+                        : BigFraction.of(
+                                cloth.price().price().getAmountMinorLong(),
+                                cloth.price().per().value()),
+                BigFraction.of(current.workroom().hourlyRate().getAmountMinorLong(), SECONDS_PER_HOUR),
+                cutting.ruler(),
+                cutting.cut(),
+                cutting.piece(),
+                layers,
+                cutting.squaring(),
+                current.offcutShort(),
+                current.offcutLong(),
+                use(cloth, current),
+                !bySheet && !current.valuing().offcutsArePaid());
+    }
+
+    /** What lies hidden inside a bag may be pieced together, so its offcuts are used whatever their size. */
+    private static OffcutUse use(Supply cloth, Settings current) {
+        OffcutUse use = current.offcutUse();
+        boolean hidden = cloth.cloth()
+                .filter(kind -> kind == ClothKind.FUSIBLE || kind == ClothKind.BATTING || kind == ClothKind.FOAM)
+                .isPresent();
+        return hidden ? new OffcutUse(use.large(), use.large()) : use;
+    }
+
+    /** A stored layout with the pieces that are cut once more. */
+    public static CuttingLayout whole(CuttingLayout layout, List<Recut> recuts, ShelfCloth cloth) {
+        return Recut.with(layout, recuts, cloth);
+    }
+
+    /** A stored layout as the plan takes it; {@code kinds} are cut from this cloth. */
+    static CuttingSheet sheet(ChosenLayout chosen, Supply cloth, List<PieceLine> kinds, Settings current) {
+        CuttingLayout whole = whole(chosen.layout(), chosen.recuts(), ClothNeeds.shelfCloth(cloth, kinds, List.of()));
+        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
+        return new CuttingSheet(whole, current.cutting().squaring(), extra(chosen.recuts()), bill.back());
+    }
+
+    /** How many pieces of each kind are cut once more. */
+    public static Map<PieceKey, Long> extra(List<Recut> recuts) {
+        Map<PieceKey, Long> extra = new HashMap<>();
+        recuts.forEach(recut -> extra.merge(recut.piece().key(), 1L, Long::sum));
+        return extra;
+    }
+}

@@ -1,0 +1,439 @@
+package mardun.app.plan;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.design.DesignDocument;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.Need;
+import mardun.core.batch.Supply;
+import mardun.core.batch.Workroom;
+import mardun.core.costing.WasteSchool;
+import mardun.core.cutting.CuttingBill;
+import mardun.core.cutting.PieceKey;
+import mardun.core.making.SetUpSpread;
+import mardun.core.material.Amount;
+import mardun.core.material.ClosedZip;
+import mardun.core.material.ClothKind;
+import mardun.core.material.ClothPiece;
+import mardun.core.material.Counting;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Part;
+import mardun.core.material.Roll;
+import mardun.core.material.Shrinkage;
+import mardun.core.material.Stock;
+import mardun.core.material.UnitPrice;
+import mardun.core.material.Worth;
+import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceSchool;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a batch's plan was worked out from when its first cloth was cut: the designs, the materials' prices and the workroom's
+ * rates as they were, and the layouts by which it was cut; those are absent in batches from before there were any. From it the
+ * plan can be worked out again, to the cent, whatever changed since. Older forms of it are read by {@link FrozenReader}.
+ *
+ * @param schema which form this is
+ * @param supplies each material once, whatever slots of whatever lines it fills
+ * @param sheets the layouts of the cloths that are cut
+ * @param cut the cloths that are cut
+ */
+public record FrozenInputs(
+        int schema,
+        List<FrozenLine> lines,
+        List<FrozenSupply> supplies,
+        FrozenWorkroom workroom,
+        List<FrozenSheet> sheets,
+        List<Long> cut) {
+
+    /** The form that is written now. */
+    static final int SCHEMA = 2;
+
+    /**
+     * A line as it was.
+     *
+     * @param slots which material fills which slot
+     * @param plannedUnitMinor what one bag was to cost when the first cloth was about to be cut; absent in batches from before
+     *     that was kept
+     */
+    record FrozenLine(
+            int number,
+            DesignDocument design,
+            Map<String, Long> slots,
+            @Nullable Long plannedUnitMinor) {}
+
+    /**
+     * A material as it was.
+     *
+     * @param stocks what was there, and what it was worth; absent in batches from before there were lots
+     * @param pieces the offcuts and precuts that were used; absent where there were none
+     * @param lie how it lay there; absent in batches from before that counted
+     */
+    record FrozenSupply(
+            String slot,
+            long materialId,
+            String name,
+            MaterialKind kind,
+            @Nullable Long usableWidthNm,
+            @Nullable Long sheetHeightNm,
+            @Nullable ClothKind cloth,
+            boolean directional,
+            long priceMinor,
+            long pricePerValue,
+            long onHandValue,
+            @Nullable BigDecimal shrinkage,
+            @Nullable Boolean shrinksAfterCutting,
+            @Nullable Long zipLengthNm,
+            @Nullable Boolean zipMetal,
+            @Nullable List<FrozenStock> stocks,
+            @Nullable List<FrozenPiece> pieces,
+            @Nullable FrozenLie lie) {
+
+        static FrozenSupply of(Supply supply) {
+            List<FrozenStock> stocks = Arrays.stream(Part.values())
+                    .filter(supply.stock()::containsKey)
+                    .map(part -> FrozenStock.of(part, supply.stock(part)))
+                    .toList();
+            return new FrozenSupply(
+                    supply.slot(),
+                    Long.parseLong(supply.key()),
+                    supply.name(),
+                    supply.kind(),
+                    supply.usableWidth().map(Length::nanometres).orElse(null),
+                    supply.sheet().map(sheet -> sheet.height().nanometres()).orElse(null),
+                    supply.cloth().orElse(null),
+                    supply.directional(),
+                    supply.price().price().getAmountMinorLong(),
+                    supply.price().per().value(),
+                    stocks.get(0).onHandValue(),
+                    supply.shrinkage().share(),
+                    supply.shrinkage().afterCutting(),
+                    supply.zip().map(zip -> zip.length().nanometres()).orElse(null),
+                    supply.zip().map(ClosedZip::metal).orElse(false),
+                    stocks,
+                    supply.pieces().stream().map(FrozenPiece::of).toList(),
+                    FrozenLie.of(supply.lie()));
+        }
+
+        Supply supply(CurrencyUnit currency) {
+            UnitPrice price =
+                    new UnitPrice(Money.ofMinor(currency, priceMinor), new Amount(kind.counting(), pricePerValue));
+            Map<Part, Stock> stock = new EnumMap<>(Part.class);
+            if (stocks == null) {
+                stock.put(Part.WHOLE, Stock.of(new Amount(kind.counting(), onHandValue), price));
+            } else {
+                stocks.forEach(one -> stock.put(one.part(), one.stock(kind.counting(), price)));
+            }
+            return new Supply(
+                    slot,
+                    Long.toString(materialId),
+                    name,
+                    kind,
+                    Optional.ofNullable(usableWidthNm).map(Length::new),
+                    Optional.ofNullable(sheetHeightNm)
+                            .map(height -> new Extent(new Length(usableWidthNm), new Length(height))),
+                    Optional.ofNullable(cloth),
+                    directional,
+                    new Shrinkage(
+                            Optional.ofNullable(shrinkage).orElse(BigDecimal.ZERO),
+                            Boolean.TRUE.equals(shrinksAfterCutting)),
+                    Optional.empty(),
+                    Optional.ofNullable(zipLengthNm)
+                            .map(length -> new ClosedZip(new Length(length), Boolean.TRUE.equals(zipMetal))),
+                    stock,
+                    pieces == null
+                            ? List.of()
+                            : pieces.stream().map(FrozenPiece::piece).toList(),
+                    price,
+                    lie == null ? Supply.Lie.UNKNOWN : lie.lie());
+        }
+    }
+
+    /** How a material lay on the shelf. */
+    record FrozenLie(
+            List<FrozenRoll> rolls,
+            boolean oneDye,
+            @Nullable Long repeatNm,
+            long selvageNm) {
+
+        static FrozenLie of(Supply.Lie lie) {
+            return new FrozenLie(
+                    lie.rolls().stream()
+                            .map(roll -> new FrozenRoll(
+                                    roll.key(), roll.dye(), roll.length().nanometres()))
+                            .toList(),
+                    lie.oneDye(),
+                    lie.repeat().map(Length::nanometres).orElse(null),
+                    lie.selvage().nanometres());
+        }
+
+        Supply.Lie lie() {
+            return new Supply.Lie(
+                    rolls.stream()
+                            .map(roll -> new Roll(roll.key(), roll.dye(), new Length(roll.lengthNm())))
+                            .toList(),
+                    oneDye,
+                    Optional.ofNullable(repeatNm).map(Length::new),
+                    new Length(selvageNm));
+        }
+    }
+
+    /** A roll or a left-over length as it was. */
+    record FrozenRoll(String key, String dye, long lengthNm) {}
+
+    /** The layout by which a cloth was cut. */
+    record FrozenSheet(long materialId, LayoutDocument layout, long squaringNm, List<FrozenExtra> extra) {
+
+        static FrozenSheet of(long materialId, CuttingSheet sheet) {
+            return new FrozenSheet(
+                    materialId,
+                    LayoutDocument.of(sheet.layout()),
+                    sheet.squaring().nanometres(),
+                    sheet.extra().entrySet().stream()
+                            .sorted(Map.Entry.comparingByKey())
+                            .map(entry -> new FrozenExtra(
+                                    entry.getKey().line(), entry.getKey().letter(), entry.getValue()))
+                            .toList());
+        }
+
+        /** What went back on the shelf is in the ledger by now. */
+        CuttingSheet sheet() {
+            return new CuttingSheet(
+                    layout.layout(),
+                    new Length(squaringNm),
+                    extra.stream()
+                            .collect(Collectors.toMap(
+                                    one -> new PieceKey(one.line(), one.letter()), FrozenExtra::count)),
+                    CuttingBill.Back.NOTHING);
+        }
+    }
+
+    /** So many pieces of a kind that were cut beyond those of the batch. */
+    record FrozenExtra(int line, String letter, long count) {}
+
+    /** What is kept when some cloths of a batch are cut: with the first of them all, later what belongs to them. */
+    public static FrozenInputs afterCutting(Planned planned, Set<Long> cloths) {
+        Optional<FrozenInputs> before = planned.batch().frozen();
+        List<FrozenSupply> supplies = planned.supplies().stream()
+                .map(supply -> before.flatMap(inputs -> inputs.supply(id(supply)))
+                        .filter(known -> !cloths.contains(known.materialId()))
+                        .orElseGet(() -> FrozenSupply.of(supply)))
+                .toList();
+        List<FrozenSheet> sheets = planned.plan().needs().stream()
+                .flatMap(need -> need.sheet().stream().map(sheet -> FrozenSheet.of(id(need.supply()), sheet)))
+                .filter(sheet ->
+                        cloths.contains(sheet.materialId()) || planned.batch().isCut(sheet.materialId()))
+                .toList();
+        return new FrozenInputs(
+                SCHEMA,
+                before.map(FrozenInputs::lines)
+                        .orElseGet(() -> planned.lines().stream()
+                                .map(line -> new FrozenLine(
+                                        line.number(),
+                                        line.document(),
+                                        line.chosen().materials(),
+                                        line.cost()
+                                                .map(Money::getAmountMinorLong)
+                                                .orElse(null)))
+                                .toList()),
+                supplies,
+                before.map(FrozenInputs::workroom).orElseGet(() -> FrozenWorkroom.of(planned.workroom())),
+                sheets,
+                Stream.concat(before.map(FrozenInputs::cut).orElse(List.of()).stream(), cloths.stream())
+                        .distinct()
+                        .sorted()
+                        .toList());
+    }
+
+    /**
+     * What is kept when a batch is done, as it was planned until then: the materials at what the ledger says that it took of them, which stays so whatever school
+     * is chosen later.
+     */
+    public static FrozenInputs asUsed(Planned planned, StockShelves shelves) {
+        FrozenInputs before = planned.batch().frozen().orElseThrow();
+        Shelves after =
+                shelves.read(planned.supplies().stream().map(FrozenInputs::id).toList());
+        return new FrozenInputs(
+                SCHEMA,
+                before.lines(),
+                planned.supplies().stream()
+                        .map(supply -> after.has(id(supply)) ? used(supply, planned, after) : supply)
+                        .map(FrozenSupply::of)
+                        .toList(),
+                before.workroom(),
+                before.sheets(),
+                before.cut());
+    }
+
+    /** What was taken bit by bit costs what was paid for all of it, even where rests made it a little more than was planned. */
+    private static Supply used(Supply supply, Planned planned, Shelves after) {
+        return supply.kind().leavesWhenCut()
+                ? UsedMaterial.cut(planned.batchId(), id(supply), supply, after)
+                : UsedMaterial.all(
+                        planned.batchId(),
+                        supply,
+                        planned.plan().needs().stream()
+                                .filter(need -> need.supply().key().equals(supply.key()))
+                                .collect(Collectors.toMap(Need::part, Need::amount)),
+                        after);
+    }
+
+    private static long id(Supply supply) {
+        return Long.parseLong(supply.key());
+    }
+
+    Optional<FrozenLine> line(int number) {
+        return lines.stream().filter(line -> line.number() == number).findFirst();
+    }
+
+    Optional<FrozenSupply> supply(long materialId) {
+        return supplies.stream()
+                .filter(supply -> supply.materialId() == materialId)
+                .findFirst();
+    }
+
+    /** What one bag of a line was to cost when the first cloth was about to be cut. */
+    Optional<Money> plannedCost(int number) {
+        return line(number)
+                .map(FrozenLine::plannedUnitMinor)
+                .map(minor -> Money.ofMinor(workroom.currencyUnit(), minor));
+    }
+
+    /** The layouts by the key of their supply. */
+    Map<String, CuttingSheet> sheetsByKey() {
+        Map<String, CuttingSheet> byKey = new HashMap<>();
+        sheets.forEach(sheet -> byKey.put(Long.toString(sheet.materialId()), sheet.sheet()));
+        return byKey;
+    }
+
+    /** What was there of a part of a material, and what the next amounts of it were worth. */
+    record FrozenStock(Part part, long onHandValue, List<FrozenLayer> layers) {
+
+        static FrozenStock of(Part part, Stock stock) {
+            return new FrozenStock(
+                    part,
+                    stock.onHand().value(),
+                    stock.worth().layers().stream()
+                            .map(layer -> new FrozenLayer(
+                                    layer.amount().value(),
+                                    layer.minor().getNumerator(),
+                                    layer.minor().getDenominator()))
+                            .toList());
+        }
+
+        Stock stock(Counting counting, UnitPrice price) {
+            return new Stock(
+                    new Amount(counting, onHandValue),
+                    Amount.none(counting),
+                    new Worth(
+                            layers.stream()
+                                    .map(layer -> new Worth.Layer(
+                                            new Amount(counting, layer.value()),
+                                            BigFraction.of(layer.numerator(), layer.denominator())))
+                                    .toList(),
+                            price));
+        }
+    }
+
+    /** So much of a material, worth so many minor units, as an exact fraction. */
+    record FrozenLayer(long value, BigInteger numerator, BigInteger denominator) {}
+
+    /** An offcut or a precut that was used. */
+    record FrozenPiece(
+            String key, long widthNm, long heightNm, long count, BigInteger numerator, BigInteger denominator) {
+
+        static FrozenPiece of(ClothPiece piece) {
+            return new FrozenPiece(
+                    piece.key(),
+                    piece.extent().width().nanometres(),
+                    piece.extent().height().nanometres(),
+                    piece.count(),
+                    piece.minorEach().getNumerator(),
+                    piece.minorEach().getDenominator());
+        }
+
+        ClothPiece piece() {
+            return new ClothPiece(
+                    key,
+                    new Extent(new Length(widthNm), new Length(heightNm)),
+                    count,
+                    BigFraction.of(numerator, denominator));
+        }
+    }
+
+    /** The workroom's rates as they were. */
+    record FrozenWorkroom(
+            String currency,
+            long hourlyRateMinor,
+            long overheadPerHourMinor,
+            String stall,
+            BigDecimal stallShare,
+            long stallFeeMinor,
+            PriceSchool school,
+            BigDecimal factor,
+            BigDecimal margin,
+            BigDecimal markup,
+            PricePoint point,
+            long thickestSeamNm,
+            @Nullable Long endTrimNm,
+            @Nullable Long keptLengthNm,
+            @Nullable SetUpSpread setUps,
+            @Nullable WasteSchool waste) {
+
+        static FrozenWorkroom of(Workroom workroom) {
+            PriceChoice prices = workroom.prices();
+            return new FrozenWorkroom(
+                    workroom.hourlyRate().getCurrencyUnit().getCode(),
+                    workroom.hourlyRate().getAmountMinorLong(),
+                    workroom.overheadPerHour().getAmountMinorLong(),
+                    workroom.stall().name(),
+                    workroom.stall().share(),
+                    workroom.stall().feePerUnit().getAmountMinorLong(),
+                    prices.school(),
+                    prices.factor(),
+                    prices.margin(),
+                    prices.markup(),
+                    prices.point(),
+                    workroom.thickestSeam().nanometres(),
+                    workroom.endTrim().nanometres(),
+                    workroom.keptLength().nanometres(),
+                    workroom.setUps(),
+                    workroom.waste());
+        }
+
+        CurrencyUnit currencyUnit() {
+            return CurrencyUnit.of(currency);
+        }
+
+        Workroom workroom() {
+            CurrencyUnit unit = currencyUnit();
+            return new Workroom(
+                    Money.ofMinor(unit, hourlyRateMinor),
+                    Money.ofMinor(unit, overheadPerHourMinor),
+                    new Channel(stall, stallShare, Money.ofMinor(unit, stallFeeMinor)),
+                    new PriceChoice(school, factor, margin, markup, point),
+                    new Length(thickestSeamNm),
+                    new Length(endTrimNm == null ? 0 : endTrimNm),
+                    new Length(keptLengthNm == null ? 0 : keptLengthNm),
+                    setUps == null ? SetUpSpread.BY_UNITS : setUps,
+                    waste == null ? WasteSchool.BY_STRIP : waste);
+        }
+    }
+}

@@ -1,0 +1,19 @@
+package mardun.app.plan;
+
+import java.util.Optional;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.core.design.Role;
+
+/** The cloth that a bag is known by: what its first outer piece is cut from. */
+public record OuterCloth(Optional<Long> materialId, String name) {
+
+    /** That of a line; without a name where the design has no outer piece, or nothing is chosen for it. */
+    public static OuterCloth of(Planned planned, PlannedLine line) {
+        return line.design().pieces().stream()
+                .filter(piece -> piece.role() == Role.OUTER)
+                .findFirst()
+                .flatMap(piece -> planned.supply(line, piece.slot()))
+                .map(supply -> new OuterCloth(Optional.of(Long.parseLong(supply.key())), supply.name()))
+                .orElse(new OuterCloth(Optional.empty(), ""));
+    }
+}

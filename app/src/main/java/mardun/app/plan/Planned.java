@@ -1,0 +1,104 @@
+package mardun.app.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import mardun.app.design.DesignDocument;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.request.Fingerprint;
+import mardun.core.batch.BatchPlan;
+import mardun.core.batch.BatchPlan.LinePlan;
+import mardun.core.batch.Need;
+import mardun.core.batch.Supply;
+import mardun.core.batch.Workroom;
+import mardun.core.design.Design;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A batch's plan with what it was worked out from.
+ *
+ * @param plan of the whole batch
+ * @param toCome what it will still take: of a batch of which some bags are done, what the others take
+ * @param supplies each material once
+ * @param chosenPieces the lots of offcuts and precuts that the maker chose
+ */
+public record Planned(
+        ChosenBatch batch,
+        BatchPlan plan,
+        List<Need> toCome,
+        List<PlannedLine> lines,
+        List<Supply> supplies,
+        Workroom workroom,
+        Shelves shelves,
+        Set<String> chosenPieces) {
+
+    /**
+     * A line with what it was worked out from.
+     *
+     * @param plannedCost what one bag was to cost when the first cloth was about to be cut; empty before that
+     */
+    public record PlannedLine(
+            ChosenLine chosen, DesignDocument document, Design design, LinePlan plan, Optional<Money> plannedCost) {
+
+        public int number() {
+            return chosen.number();
+        }
+
+        /** What one costs: as planned, or as those came out that came out. */
+        public Optional<Money> cost() {
+            return plan.cost().map(cost -> cost.full().value());
+        }
+
+        public String sizeName() {
+            return plan.sized().size();
+        }
+    }
+
+    public @Nullable Long batchId() {
+        return batch.id();
+    }
+
+    /** The first line: the only one of a simple batch. */
+    public PlannedLine first() {
+        return lines.get(0);
+    }
+
+    public PlannedLine line(int number) {
+        return lines.stream()
+                .filter(line -> line.number() == number)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What fills a slot of a line. */
+    public Optional<Supply> supply(PlannedLine line, String slot) {
+        return Optional.ofNullable(line.chosen().materials().get(slot))
+                .flatMap(id -> supplies.stream()
+                        .filter(supply -> supply.key().equals(Long.toString(id)))
+                        .findFirst());
+    }
+
+    /** Whether something of it goes short, counting what others hold. */
+    public boolean isShort() {
+        return toCome.stream().anyMatch(Need::isShort);
+    }
+
+    /** Tells this state of the plan from another that takes or leaves something else. */
+    public String mark() {
+        Map<Boolean, List<Need>> all = Map.of(true, plan.needs(), false, toCome);
+        return Fingerprint.of(Stream.of(true, false)
+                .flatMap(whole -> all.get(whole).stream())
+                .map(need -> List.of(
+                        need.supply().key(),
+                        need.part(),
+                        need.amount(),
+                        need.offcuts(),
+                        need.left(),
+                        need.takenOfRolls()))
+                .toList()
+                .toString());
+    }
+}

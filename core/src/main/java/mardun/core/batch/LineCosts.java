@@ -1,0 +1,106 @@
+package mardun.core.batch;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mardun.core.batch.BatchPlan.LinePlan;
+import mardun.core.costing.CostLine;
+import mardun.core.costing.UnitCost;
+import mardun.core.making.Operation;
+import mardun.core.making.WorkTime;
+import mardun.core.material.Part;
+import mardun.core.money.Apportionment;
+import mardun.core.pricing.UnitPricing;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.Money;
+
+/**
+ * How a cost reaches a line: of each material what {@link LineShares} says, of the hands-on time its own and its share of what is
+ * set up once. The lines' costs are exact until the end and are then rounded so that they add up to the batch's.
+ */
+record LineCosts(List<LinePlan> lines, Optional<Money> total) {
+
+    private record Costed(SizedLine line, WorkTime time, List<CostLine> materials) {
+
+        BigFraction exact(Workroom workroom) {
+            return UnitCost.exact(materials, time, workroom.hourlyRate(), workroom.overheadPerHour());
+        }
+    }
+
+    /**
+     * The lines with what they cost.
+     *
+     * @param complete nothing is missing; else nothing is costed
+     */
+    static LineCosts of(
+            List<SizedLine> lines, List<Need> needs, List<Operation> operations, Workroom workroom, boolean complete) {
+        boolean several = lines.size() > 1;
+        List<Costed> costed = lines.stream()
+                .map(line -> new Costed(
+                        line,
+                        WorkTime.ofLine(line.number(), line.line().units(), operations, workroom.setUps()),
+                        complete
+                                ? needs.stream()
+                                        .filter(need -> !several
+                                                || need.shares().lines().contains(line.number()))
+                                        .map(need -> costLine(need, line.number()))
+                                        .toList()
+                                : List.of()))
+                .toList();
+        if (!complete) {
+            return new LineCosts(
+                    costed.stream()
+                            .map(one -> new LinePlan(
+                                    one.line().line(),
+                                    one.line().sized(),
+                                    one.time(),
+                                    Optional.empty(),
+                                    Optional.empty(),
+                                    Optional.empty()))
+                            .toList(),
+                    Optional.empty());
+        }
+        List<BigFraction> exact =
+                costed.stream().map(one -> one.exact(workroom)).toList();
+        long total = Apportionment.rounded(exact.stream().reduce(BigFraction.ZERO, BigFraction::add));
+        List<Long> totals = Apportionment.of(exact, total);
+        List<LinePlan> plans = new ArrayList<>();
+        for (int i = 0; i < costed.size(); i++) {
+            plans.add(plan(costed.get(i), totals.get(i), workroom));
+        }
+        return new LineCosts(plans, Optional.of(money(total, workroom)));
+    }
+
+    private static LinePlan plan(Costed one, long total, Workroom workroom) {
+        BatchLine line = one.line().line();
+        int good = line.good().orElse(line.units());
+        UnitCost cost = UnitCost.of(
+                one.materials(),
+                one.time(),
+                workroom.hourlyRate(),
+                workroom.overheadPerHour(),
+                good > 0 ? good : line.units());
+        Optional<UnitPricing> pricing = good > 0
+                ? Optional.of(UnitPricing.of(cost, one.time(), workroom.stall(), workroom.prices(), line.ownPrice()))
+                : Optional.empty();
+        return new LinePlan(
+                line, one.line().sized(), one.time(), Optional.of(cost), Optional.of(money(total, workroom)), pricing);
+    }
+
+    /** What costs something here: packing counts in the channel and thread in the overheads, and neither fills a slot. */
+    private static CostLine costLine(Need need, int line) {
+        boolean whole = need.part() == Part.WHOLE;
+        return new CostLine(
+                need.supply().slot() + (whole ? "" : " " + need.part().words()),
+                need.supply().name() + (whole ? "" : ", " + need.part().words()),
+                need.amount(),
+                need.stock().worth(),
+                need.offcutsCost().subtract(need.backOfRolls()),
+                need.cost(),
+                need.shares().lines().size() > 1 ? need.cost(line) : need.cost());
+    }
+
+    private static Money money(long minor, Workroom workroom) {
+        return Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor);
+    }
+}
