@@ -179,7 +179,8 @@ class JourneyTest {
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Steps to come")))
                 .isVisible();
         press(page, "Bags are finished");
-        page.getByLabel("How many of 6 came out well?").fill("5");
+        page.getByLabel("Well").fill("5");
+        page.getByLabel("Spoiled").fill("1");
         press(page, "They are finished");
         assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
         place(page, "Materials");

@@ -58,6 +58,7 @@ final class PackagedApp implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(
                 JAVA,
                 "-XX:TieredStopAtLevel=1",
+                "-XX:ReservedCodeCacheSize=240m",
                 "-Xmx256m",
                 "-Duser.timezone=" + ZONE,
                 "-XX:+UseSerialGC",
