@@ -20,6 +20,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/marginal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['readMarginal'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/preview': {
     parameters: {
       query?: never;
@@ -276,6 +292,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/join': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['joinBatches'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/pause': {
     parameters: {
       query?: never;
@@ -334,6 +366,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['resumeBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/split': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['splitBatch'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1401,6 +1449,15 @@ export interface components {
       text: string;
       title: string;
     };
+    ChangeView: {
+      materials: string[];
+      money: string;
+      /** Format: int64 */
+      movesBy: number;
+      /** Format: date */
+      ready?: string;
+      time: string;
+    };
     ChangedDesign: {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
@@ -1836,6 +1893,7 @@ export interface components {
       /** @enum {string} */
       quality: 'GOOD' | 'SECOND';
       sizeName: string;
+      totalCost: components['schemas']['MoneyView'];
       unitCost: components['schemas']['MoneyView'];
       /** Format: int32 */
       units: number;
@@ -1982,6 +2040,14 @@ export interface components {
       symbol: string;
       value: string;
       working?: components['schemas']['WorkingView'];
+    };
+    JoinForm: {
+      /** Format: int64 */
+      otherId: number;
+      /** Format: int64 */
+      otherVersion: number;
+      /** Format: int64 */
+      version: number;
     };
     KeepForm: {
       count: string;
@@ -2180,6 +2246,10 @@ export interface components {
       takes: components['schemas']['AmountView'];
       /** Format: int32 */
       units: number;
+    };
+    MarginalView: {
+      fewer?: components['schemas']['ChangeView'];
+      more?: components['schemas']['ChangeView'];
     };
     MarkRow: {
       across: string;
@@ -3097,6 +3167,18 @@ export interface components {
       /** Format: int32 */
       most: number;
     };
+    SplitForm: {
+      lines: components['schemas']['SplitLine'][];
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      version: number;
+    };
+    SplitLine: {
+      /** Format: int32 */
+      number: number;
+      units: string;
+    };
     SpoiledForm: {
       /** Format: int32 */
       cloth?: number;
@@ -3488,6 +3570,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  readMarginal: {
+    parameters: {
+      query?: {
+        line?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BatchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MarginalView'];
         };
       };
     };
@@ -3982,6 +4090,32 @@ export interface operations {
       };
     };
   };
+  joinBatches: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JoinForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
   pauseBatch: {
     parameters: {
       query?: never;
@@ -4072,6 +4206,32 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['HoldForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  splitBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SplitForm'];
       };
     };
     responses: {

@@ -19,10 +19,12 @@ import { BatchLines } from './BatchLines';
 import { BatchSheet } from './BatchSheet';
 import { filled, gridOf, type LineForm } from './grid';
 import { LineDetail } from './LineChoices';
+import { MarginalPart } from './MarginalPart';
 import { OffcutOffers } from './OffcutOffers';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
+import { WaysPanel } from './WaysPanel';
 import { WholeTicket } from './WholeTicket';
 
 type Form = Schemas['BatchForm'];
@@ -152,7 +154,7 @@ function Editor({
   const form = draft.value ?? startOf(design, batch, request.id, begun);
   const [spreadOut, setSpreadOut] = useState(false);
   const [looked, setLooked] = useState<number>();
-  const [confirming, setConfirming] = useState<'cut' | 'finish'>();
+  const [confirming, setConfirming] = useState<'cut' | 'finish' | 'more'>();
   const documents = useDesignDocuments(form.lines.map((line) => line.designId));
   const several = form.lines.length > 1 || spreadOut;
   const { lines: sent, places } = filled(form.lines);
@@ -187,15 +189,6 @@ function Editor({
       setLooked(undefined);
       if (isNew) navigate(`/batches/${saved.id}`, { replace: true });
     },
-  );
-  const giveUp = useSend(
-    () => api.remove(`/api/batches/${batch?.id}?version=${batch?.version}`),
-    () => navigate('/batches'),
-  );
-  const pause = useSend(() =>
-    api.post<Batch>(`/api/batches/${batch?.id}/${batch?.paused ? 'resume' : 'pause'}`, {
-      version: batch?.version,
-    }),
   );
   const change = (next: Partial<Form>) => {
     if (save.problem && !save.problem.isClash) save.reset();
@@ -273,13 +266,7 @@ function Editor({
             </Button>
           )}
           {!isNew && !draft.isChanged && (
-            <Ways
-              batch={batch}
-              onConfirm={setConfirming}
-              onGiveUp={() => giveUp.mutate(undefined)}
-              givingUp={giveUp.isPending}
-              onPause={() => !pause.isPending && pause.mutate(undefined)}
-            />
+            <Ways batch={batch} onConfirm={setConfirming} onMore={() => setConfirming('more')} />
           )}
         </div>
       </header>
@@ -288,9 +275,7 @@ function Editor({
       </div>
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
-        {!unitsProblem && typedWrong.units.size === 0 && (
-          <ProblemNotice problem={problem ?? giveUp.problem ?? pause.problem ?? preview.error} />
-        )}
+        {!unitsProblem && typedWrong.units.size === 0 && <ProblemNotice problem={problem ?? preview.error} />}
         {[...new Set([...refused, ...care].map((finding) => finding.sentence))].map((sentence) => (
           <Notice key={sentence} look="care">
             {sentence}
@@ -344,7 +329,9 @@ function Editor({
                   name={lineName}
                   problem={(field) => typedWrong.of(at, field)}
                   onChange={(next) => changeLine(at, next)}
-                />
+                >
+                  <MarginalPart form={settled} line={places.indexOf(at)} />
+                </LineDetail>
               )}
             </>
           )}
@@ -429,7 +416,10 @@ function Editor({
           </div>
         )}
       </div>
-      {confirming && batch && (
+      {confirming === 'more' && batch && (
+        <WaysPanel batchId={batch.id} onClose={() => setConfirming(undefined)} />
+      )}
+      {confirming && confirming !== 'more' && batch && (
         <StagePanel kind={confirming} batchId={batch.id} onClose={() => setConfirming(undefined)} />
       )}
       {save.problem?.isClash && (
@@ -452,33 +442,24 @@ function Editor({
 function Ways({
   batch,
   onConfirm,
-  onGiveUp,
-  givingUp,
-  onPause,
+  onMore,
 }: {
   batch: Batch;
   onConfirm: (kind: 'cut' | 'finish') => void;
-  onGiveUp: () => void;
-  givingUp: boolean;
-  onPause: () => void;
+  onMore: () => void;
 }) {
   if (batch.stage === 'FINISHED') return null;
   const uncut = batch.stage === 'PLANNED' || batch.stage === 'CUTTING';
   return (
     <>
-      {batch.stage === 'PLANNED' && (
-        <>
-          <Button look="quiet" onClick={onGiveUp} disabled={givingUp}>
-            Give up
-          </Button>
-          <Button look="quiet" onClick={() => window.print()}>
-            Print
-          </Button>
-        </>
-      )}
-      <Button look="quiet" onClick={onPause}>
-        {batch.paused ? 'Take up again' : 'Put aside'}
+      <Button look="quiet" onClick={onMore}>
+        More …
       </Button>
+      {batch.stage === 'PLANNED' && (
+        <Button look="quiet" onClick={() => window.print()}>
+          Print
+        </Button>
+      )}
       <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
         Cutting sheet
       </ButtonLink>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
@@ -69,10 +69,12 @@ export function LineDetail({
   name,
   problem,
   onChange,
+  children,
 }: {
   line: LineForm;
   document: Schemas['DesignDocument'];
   name: string;
+  children?: ReactNode;
   problem: (field: string) => string | undefined;
   onChange: (next: Partial<LineForm>) => void;
 }) {
@@ -99,6 +101,7 @@ export function LineDetail({
           onChange={(event) => onChange({ ownPrice: event.target.value })}
         />
       </div>
+      {children}
     </section>
   );
 }

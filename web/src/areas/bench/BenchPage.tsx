@@ -119,13 +119,17 @@ function Lanes({ lanes }: { lanes: Schemas['LaneView'][] }) {
               {batch.units} × {batch.designName}
             </b>
             <span className="text-soft">
-              {batch.sizeName} · {batch.clothName}
+              {[batch.lineCount > 1 ? `${batch.lineCount} lines` : batch.sizeName, batch.clothName]
+                .filter(Boolean)
+                .join(' · ')}
             </span>
           </span>
           <RunningStitch stage={batch.stage} width={280} small />
           <span>
             <span className="block">
-              {ready ? (
+              {batch.paused ? (
+                <b>put aside</b>
+              ) : ready ? (
                 <>
                   ready <b>{day(ready)}</b>
                 </>

@@ -23,6 +23,7 @@ const goods: Schemas['FinishedGoodsLine'] = {
     { place: 'stall box', units: 6 },
   ],
   unitCost: money(1187),
+  totalCost: money(11870),
   price: money(1400),
   finishedOn: '2026-11-15',
 };

@@ -97,7 +97,10 @@ export default function FinishedPage() {
                     <b>
                       {goods.designName}, {goods.sizeName}
                     </b>
-                    <span className="block text-[13px] text-soft">{goods.clothName}</span>
+                    <span className="block text-[13px] text-soft">
+                      {goods.clothName}
+                      {goods.quality === 'SECOND' && ' · seconds'}
+                    </span>
                   </td>
                   <td>
                     {goods.places.map((place) => (

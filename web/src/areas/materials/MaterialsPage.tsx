@@ -321,7 +321,10 @@ function Finished() {
             <tr key={goods.id}>
               <td>
                 {goods.designName}, {goods.sizeName}
-                <span className="block text-[13px] text-soft">{goods.clothName}</span>
+                <span className="block text-[13px] text-soft">
+                  {goods.clothName}
+                  {goods.quality === 'SECOND' && ' · seconds'}
+                </span>
               </td>
               <td className="num">
                 <b>{goods.units}</b>

@@ -84,7 +84,6 @@ class EarlierFoldersTest {
             JsonNode sheet = batch.get("sheet");
             String name = "batch " + id;
             JsonNode line = batch.get("lines").get(0);
-            assertThat(batch.get("lines")).hasSize(1);
             figures.put(
                     name + ", of",
                     line.get("designName").asString() + ", "
@@ -105,6 +104,15 @@ class EarlierFoldersTest {
                             .get("value")
                             .get("amount")
                             .asString());
+            for (int i = 1; i < batch.get("lines").size(); i++) {
+                JsonNode further = batch.get("lines").get(i);
+                String of = name + ", line " + further.get("number").asString();
+                figures.put(of + ", begun", further.get("started").asString());
+                figures.put(of + ", good", further.get("good").asString());
+                figures.put(
+                        of + ", costs",
+                        sheet.get("lines").get(i).get("total").get("amount").asString());
+            }
             for (JsonNode need : sheet.get("needs")) {
                 String of = name + ", " + need.get("name").asString();
                 figures.put(of + ", takes", need.get("needed").get("exact").asString());
@@ -238,6 +246,30 @@ class EarlierFoldersTest {
         long version = app.get("/api/batches/" + planned).body().get("version").asLong();
         done(app.post("/api/batches/" + planned + "/reserve", Map.of("version", version)));
         batch(app, pouch, "5", felt);
+        severalLines(app, pouch, shelf);
+    }
+
+    /** Two sizes and two linings together, of which some are done. */
+    private static void severalLines(RunningApp app, long pouch, Map<String, Long> shelf) {
+        Map<String, Object> form = RunningApp.batch(pouch, "6", shelf, List.of());
+        Map<String, Object> other = new HashMap<>(RunningApp.line(form));
+        other.put("sizeName", "small");
+        other.put("units", "4");
+        form.put("lines", List.of(RunningApp.line(form), other));
+        long together = done(app.post("/api/batches", form)).id();
+        stage(app, together, "cut", "");
+        JsonNode now = app.get("/api/batches/" + together).body();
+        done(app.post(
+                "/api/batches/" + together + "/finish",
+                Map.of(
+                        "version",
+                        now.get("version").asLong(),
+                        "reason",
+                        "",
+                        "lines",
+                        List.of(
+                                Map.of("number", 1, "good", "3", "seconds", "1", "scrap", ""),
+                                Map.of("number", 2, "good", "1", "seconds", "", "scrap", "1")))));
     }
 
     private static long batch(RunningApp app, long design, String units, Map<String, Long> shelf) {

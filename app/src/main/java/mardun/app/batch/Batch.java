@@ -16,6 +16,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -85,6 +86,26 @@ class Batch {
                             line -> line.enter(chosen, its), () -> lines.add(new StoredLine(this, chosen, its)));
         }
         changes++;
+    }
+
+    /** A line as it is chosen now, at its place; one that isn't there yet comes to it. */
+    void put(ChosenLine chosen, int position) {
+        line(chosen.number())
+                .ifPresentOrElse(
+                        line -> line.enter(chosen, position), () -> lines.add(new StoredLine(this, chosen, position)));
+        lines.sort(Comparator.comparing(StoredLine::position).thenComparing(StoredLine::number));
+        changes++;
+    }
+
+    /** A line goes out of it. */
+    void takeOut(int number) {
+        lines.removeIf(line -> line.number() == number);
+        changes++;
+    }
+
+    /** Which offcuts and precuts it is cut from first. */
+    void cutFrom(List<Long> lots) {
+        offcuts = lots;
     }
 
     /** The day it is wanted and what it is for may change as long as it isn't finished, whatever was cut. */

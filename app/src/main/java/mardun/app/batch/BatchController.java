@@ -16,7 +16,10 @@ import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.CutForm;
 import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.HoldForm;
+import mardun.app.batch.BatchViews.JoinForm;
+import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.Replacement;
+import mardun.app.batch.BatchViews.SplitForm;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -40,7 +43,9 @@ class BatchController {
     private final Replacements replacements;
     private final ClothCutting cutting;
     private final Finishing finishing;
+    private final Splitting splitting;
     private final Pausing pausing;
+    private final Marginals marginals;
     private final Reserving reserving;
 
     BatchController(
@@ -49,14 +54,18 @@ class BatchController {
             Replacements replacements,
             ClothCutting cutting,
             Finishing finishing,
+            Splitting splitting,
             Pausing pausing,
+            Marginals marginals,
             Reserving reserving) {
         this.reading = reading;
         this.entry = entry;
         this.replacements = replacements;
         this.cutting = cutting;
         this.finishing = finishing;
+        this.splitting = splitting;
         this.pausing = pausing;
+        this.marginals = marginals;
         this.reserving = reserving;
     }
 
@@ -90,6 +99,12 @@ class BatchController {
         return replacements.of(form, line, slot);
     }
 
+    /** What one bag more and one fewer of a line would change, whatever state the form is in. */
+    @PostMapping("/batches/marginal")
+    MarginalView readMarginal(@RequestParam(defaultValue = "0") @Min(0) int line, @RequestBody @Valid BatchForm form) {
+        return marginals.of(form, line);
+    }
+
     @GetMapping("/batches/{id}")
     BatchView readBatch(@PathVariable long id) {
         return reading.get(id);
@@ -116,6 +131,19 @@ class BatchController {
     @PostMapping("/batches/{id}/finish")
     BatchView finishBatch(@PathVariable long id, @RequestBody @Valid FinishForm form) {
         finishing.finish(id, form);
+        return reading.get(id);
+    }
+
+    /** Parts bags off into a batch of their own; answers the new one. */
+    @PostMapping("/batches/{id}/split")
+    BatchView splitBatch(@PathVariable long id, @RequestBody @Valid SplitForm form) {
+        return reading.get(splitting.split(id, form));
+    }
+
+    /** Takes another planned batch into this one. */
+    @PostMapping("/batches/{id}/join")
+    BatchView joinBatches(@PathVariable long id, @RequestBody @Valid JoinForm form) {
+        splitting.join(id, form);
         return reading.get(id);
     }
 

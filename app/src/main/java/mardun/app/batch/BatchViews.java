@@ -115,6 +115,46 @@ public final class BatchViews {
             @NotNull String seconds,
             @NotNull String scrap) {}
 
+    /**
+     * Bags of a planned batch that become one of their own.
+     *
+     * @param lines how many of which lines
+     */
+    public record SplitForm(
+            @NotNull UUID requestId,
+            long version,
+            @NotNull @Size(min = 1, max = MOST_LINES) List<@NotNull @Valid SplitLine> lines) {}
+
+    /** So many bags of a line, as typed; empty for none. */
+    public record SplitLine(int number, @NotNull String units) {}
+
+    /**
+     * Another planned batch that becomes part of this one.
+     *
+     * @param otherVersion that the other was read at
+     */
+    public record JoinForm(long version, long otherId, long otherVersion) {}
+
+    /** What one bag more and one fewer of a line change; absent where that can't be worked out. */
+    public record MarginalView(
+            @Nullable ChangeView more, @Nullable ChangeView fewer) {}
+
+    /**
+     * A change of the whole batch.
+     *
+     * @param money how much more or less it costs, with its sign
+     * @param time how much longer or shorter it takes, with its sign
+     * @param materials what is taken more or less, in words
+     * @param ready the day on which the batch is ready then; absent where the free hours of a year aren't enough
+     * @param movesBy so many days later than now, or earlier where it is below zero
+     */
+    public record ChangeView(
+            String money,
+            String time,
+            List<String> materials,
+            @Nullable LocalDate ready,
+            long movesBy) {}
+
     /** An offcut to be kept, as it is typed. */
     public record KeepForm(
             long materialId,

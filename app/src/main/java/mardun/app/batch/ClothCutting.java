@@ -84,12 +84,15 @@ public class ClothCutting {
         List<Need> now = asked(form, planned, open);
         Set<Long> cloths = now.stream().map(ClothCutting::material).collect(Collectors.toSet());
         List<KeptOffcut> kept = kept(form, cloths, current);
+        boolean held = reservations.holdsAnything(id);
         Map<Long, List<Long>> movements = reservations.take(
                 id, MovementKind.CUT, BatchHolds.wants(now), form.reason().strip());
         stock.keep(id, kept, new CutCloth(movements, CuttingJobs.covered(planned, cloths)));
         batch.cut(frozen.write(FrozenInputs.afterCutting(planned, cloths)), now.size() == open.size(), clock.instant());
         repository.saveAndFlush(batch);
-        holds.follow(batch);
+        if (held) {
+            holds.hold(batch);
+        }
     }
 
     private static List<Need> asked(CutForm form, Planned planned, List<Need> open) {

@@ -102,21 +102,22 @@ public class Finishing {
         Planned planned = plans.of(batches.chosen(batch), current);
         List<Done> done = read(form, planned);
         BatchRefusals.checkMark(form.mark(), planned);
+        boolean held = reservations.holdsAnything(id);
         take(id, form, planned, done);
         done.forEach(one -> batch.done(one.line(), one.good(), one.seconds(), one.scrap()));
         repository.saveAndFlush(batch);
-        settle(batch, planned, done, current);
+        settle(batch, planned, done, held, current);
     }
 
     /** After bags were done, or the rest isn't made: what is held follows, the bags are received, and a batch that is done is closed. */
-    private void settle(Batch batch, Planned before, List<Done> done, Settings current) {
+    private void settle(Batch batch, Planned before, List<Done> done, boolean held, Settings current) {
         boolean all = batch.lines().stream().allMatch(line -> line.chosen().open() == 0);
         if (all) {
             reservations.release(batch.id());
             batch.finish(frozen.write(FrozenInputs.asUsed(before, shelves)), clock.instant());
             repository.saveAndFlush(batch);
-        } else {
-            holds.follow(batch);
+        } else if (held) {
+            holds.hold(batch);
         }
         receive(batch, plans.of(batches.chosen(batch), current), done, all);
     }

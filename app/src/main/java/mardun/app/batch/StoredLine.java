@@ -75,6 +75,10 @@ class StoredLine {
         scrap += newScrap;
     }
 
+    int position() {
+        return position;
+    }
+
     int number() {
         return number;
     }

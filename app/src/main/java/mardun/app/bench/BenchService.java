@@ -71,6 +71,7 @@ public class BenchService {
         List<BatchRow> open = all.lines();
         DayPlan.Plan plan = DayPlan.lay(
                 open.stream()
+                        .filter(b -> !b.paused())
                         .map(b -> new DayPlan.Work(
                                 Long.toString(b.id()),
                                 Duration.ofSeconds(b.hoursLeft().seconds()),
@@ -82,6 +83,7 @@ public class BenchService {
                 today,
                 tape(open, plan, current, today),
                 open.stream()
+                        .filter(batch -> !batch.paused())
                         .findFirst()
                         .map(batch -> next(batch, all.stepsOfTheFirst()))
                         .orElse(null),
@@ -162,14 +164,15 @@ public class BenchService {
     }
 
     private static LaneView lane(BatchRow batch, LocalDate ready) {
-        boolean late = batch.dueOn() != null && (ready == null || ready.isAfter(batch.dueOn()));
+        boolean late = !batch.paused() && batch.dueOn() != null && (ready == null || ready.isAfter(batch.dueOn()));
         return new LaneView(batch, ready, late);
     }
 
     private static NextView next(BatchRow batch, List<StepLine> steps) {
-        String subject = batch.designName() + ", " + batch.sizeName()
+        String subject = batch.designName()
+                + (batch.sizeName().isEmpty() ? "" : ", " + batch.sizeName())
                 + (batch.clothName().isEmpty() ? "" : ", in " + batch.clothName());
-        boolean planned = batch.stage() == BatchStage.PLANNED;
+        boolean planned = batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.CUTTING;
         Optional<StepLine> step =
                 steps.stream().filter(s -> (s.stage() == Stage.CUT) == planned).findFirst();
         boolean waits = planned && batch.isShort();

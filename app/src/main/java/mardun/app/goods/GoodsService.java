@@ -128,6 +128,7 @@ public class GoodsService {
                 places.stream().mapToInt(PlaceView::units).sum(),
                 places,
                 writer.money(one.unitCostMinor()),
+                writer.money(one.totalCostMinor()),
                 writer.money(one.priceMinor()),
                 one.finishedOn());
     }

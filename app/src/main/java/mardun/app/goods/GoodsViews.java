@@ -17,7 +17,11 @@ public final class GoodsViews {
     /** Finished bags with all places that were ever used. */
     public record GoodsView(PageView<FinishedGoodsLine> page, List<String> places) {}
 
-    /** The bags of one batch that are done, with where they are. */
+    /**
+     * Bags of a line of a batch that were done together, with where they are.
+     *
+     * @param totalCost what all of them cost that were made, to the cent
+     */
     public record FinishedGoodsLine(
             long id,
             @Nullable Long batchId,
@@ -28,6 +32,7 @@ public final class GoodsViews {
             int units,
             List<PlaceView> places,
             MoneyView unitCost,
+            MoneyView totalCost,
             MoneyView price,
             LocalDate finishedOn) {}
 

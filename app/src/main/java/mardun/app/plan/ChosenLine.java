@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import mardun.core.batch.LineCounts;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,6 +36,44 @@ public record ChosenLine(
 
     public ChosenLine {
         materials = new LinkedHashMap<>(materials);
+    }
+
+    /** How many are wanted and begun. */
+    public LineCounts counts() {
+        return new LineCounts(wanted, started);
+    }
+
+    /** The same line for other numbers of bags. */
+    public ChosenLine with(LineCounts counts) {
+        return as(number, counts);
+    }
+
+    /** The same line under another number. */
+    public ChosenLine numbered(int other) {
+        return as(other, counts());
+    }
+
+    private ChosenLine as(int otherNumber, LineCounts counts) {
+        return new ChosenLine(
+                otherNumber,
+                designId,
+                sizeKey,
+                sizeName,
+                counts.wanted(),
+                counts.started(),
+                materials,
+                ownPriceMinor,
+                good,
+                seconds,
+                scrap);
+    }
+
+    /** Whether another line is of the same bags: design, size, materials and price. */
+    public boolean isLike(ChosenLine other) {
+        return designId == other.designId
+                && sizeName.equals(other.sizeName)
+                && materials.equals(other.materials)
+                && ownPriceMinor.equals(other.ownPriceMinor);
     }
 
     /** How many are done, however they came out. */

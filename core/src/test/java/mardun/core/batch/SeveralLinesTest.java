@@ -195,6 +195,36 @@ class SeveralLinesTest {
         assertThat(plan.lines()).hasSize(2);
     }
 
+    /** One more of a line takes no whole new strip where there is room beside the others: the change, and not the average. */
+    @Test
+    void oneMoreChangesWhatItReallyTakes() {
+        List<BatchLine> lines =
+                List.of(line(1, Pouch.design(), 1, 7, pouchIn("navy")), line(2, tote(), 0, 2, toteIn("navy")));
+        BatchPlan now = planner.plan(lines, workroom());
+        Marginal more = Marginal.of(planner, lines, 1, 1, workroom()).orElseThrow();
+        BatchPlan then = planner.plan(List.of(lines.get(0).withUnits(8), lines.get(1)), workroom());
+        assertThat(now.cost().orElseThrow().plus(more.money()))
+                .isEqualTo(then.cost().orElseThrow());
+        assertThat(more.time()).isEqualTo(Duration.ofMinutes(20));
+        assertThat(more.materials())
+                .filteredOn(change -> change.supply().key().equals("sliders"))
+                .extracting(Marginal.Change::more)
+                .containsExactly(Amount.pieces(1));
+        // 14 panels lie in three strips of 10 1/2 in, turned, and 16 in four of 8 in: 1/2 in more, and not the average
+        // of 4 1/2 in.
+        assertThat(more.materials())
+                .filteredOn(change -> change.supply().key().equals("linen"))
+                .extracting(Marginal.Change::more)
+                .containsExactly(Amount.of(in("1/2")));
+        Marginal fewer = Marginal.of(planner, lines, 2, -2, workroom()).orElseThrow();
+        assertThat(fewer.money().isNegative()).isTrue();
+        assertThat(fewer.materials()).anySatisfy(change -> {
+            assertThat(change.supply().key()).isEqualTo("navy");
+            assertThat(change.more().isNegative()).isTrue();
+        });
+        assertThat(Marginal.of(planner, lines.subList(0, 1), 1, -7, workroom())).isEmpty();
+    }
+
     private static List<BatchLine> random(Random random) {
         List<BatchLine> lines = new ArrayList<>();
         for (int number = 1; number <= 1 + random.nextInt(6); number++) {

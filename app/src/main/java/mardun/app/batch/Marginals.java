@@ -1,0 +1,116 @@
+package mardun.app.batch;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mardun.app.batch.BatchViews.BatchForm;
+import mardun.app.batch.BatchViews.BatchRow;
+import mardun.app.batch.BatchViews.ChangeView;
+import mardun.app.batch.BatchViews.MarginalView;
+import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.batch.BatchLine;
+import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.Marginal;
+import mardun.core.making.DayPlan;
+import mardun.core.material.Amount;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What one bag more, or one fewer, of a line of a batch really changes: cloth, minutes, money, the day. */
+@Service
+class Marginals {
+
+    private static final String NEW = "new";
+
+    private final BatchEntry entry;
+    private final BatchReading reading;
+    private final BatchPlanner planner;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    Marginals(BatchEntry entry, BatchReading reading, BatchPlanner planner, SettingsService settings, Clock clock) {
+        this.entry = entry;
+        this.reading = reading;
+        this.planner = planner;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /**
+     * Both changes.
+     *
+     * @param line which of the form's lines, from 0
+     */
+    @Transactional(readOnly = true)
+    public MarginalView of(BatchForm form, int line) {
+        Settings current = settings.current();
+        if (line >= form.lines().size()) {
+            throw RefusedException.missing("The batch has no such line.");
+        }
+        Planned planned = entry.preview(form, current);
+        List<BatchRow> others = reading.open().lines().stream()
+                .filter(row -> form.batchId() == null || row.id() != form.batchId())
+                .toList();
+        return new MarginalView(
+                change(planned, line, 1, form, others, current).orElse(null),
+                change(planned, line, -1, form, others, current).orElse(null));
+    }
+
+    private Optional<ChangeView> change(
+            Planned planned, int line, int by, BatchForm form, List<BatchRow> others, Settings current) {
+        List<BatchLine> lines =
+                planned.lines().stream().map(one -> one.plan().line()).toList();
+        PlannedLine its = planned.lines().get(line);
+        ViewWriter writer = current.writer();
+        return Marginal.of(planner, lines, its.number(), by, planned.workroom()).map(change -> {
+            Duration now = planned.plan().time().asBatch().value();
+            Optional<LocalDate> ready = ready(now, form, others, current);
+            Optional<LocalDate> then = ready(now.plus(change.time()), form, others, current);
+            return new ChangeView(
+                    signed(
+                            change.money().isNegative(),
+                            writer.money(change.money().abs()).amount()),
+                    signed(
+                            change.time().isNegative(),
+                            writer.time(change.time().abs()).text()),
+                    change.materials().stream()
+                            .map(one -> one.supply().name() + " " + signed(one.more(), writer))
+                            .toList(),
+                    then.orElse(null),
+                    ready.isPresent() && then.isPresent() ? ChronoUnit.DAYS.between(ready.get(), then.get()) : 0);
+        });
+    }
+
+    private static String signed(Amount amount, ViewWriter writer) {
+        boolean less = amount.isNegative();
+        Amount size = less ? Amount.none(amount.counting()).minus(amount) : amount;
+        return signed(less, writer.amount(size).text());
+    }
+
+    private static String signed(boolean less, String text) {
+        return (less ? "−" : "+") + text;
+    }
+
+    /** When the batch is ready if its hours are laid on the free days among those of the others. */
+    private Optional<LocalDate> ready(Duration hours, BatchForm form, List<BatchRow> others, Settings current) {
+        List<DayPlan.Work> works = new ArrayList<>(others.stream()
+                .filter(row -> !row.paused())
+                .map(row -> new DayPlan.Work(
+                        Long.toString(row.id()),
+                        Duration.ofSeconds(row.hoursLeft().seconds()),
+                        Optional.ofNullable(row.dueOn())))
+                .toList());
+        works.add(new DayPlan.Work(NEW, hours, Optional.ofNullable(form.dueOn())));
+        DayPlan.Plan plan = DayPlan.lay(works, current.freeTime(), LocalDate.now(clock));
+        return Optional.ofNullable(plan.ready().get(NEW));
+    }
+}
