@@ -10,7 +10,7 @@ export function MarginalPart({ form, line }: { form: Schemas['BatchForm']; line:
       api.post<Schemas['MarginalView']>(`/api/batches/marginal?line=${line}`, form, signal),
     placeholderData: keepPreviousData,
     gcTime: 10_000,
-    enabled: line >= 0,
+    enabled: line >= 0 && line < form.lines.length,
     retry: false,
   });
   if (!data?.more && !data?.fewer) return null;

@@ -26,16 +26,30 @@ class DemoWorkroomTest {
         assertThat(bench.get("today").asString()).isEqualTo(LocalDate.now().toString());
         assertThat(bench.has("firstSteps")).isFalse();
         assertThat(bench.get("tape").get("pins").toString()).contains("Lantern Quay");
-        assertThat(bench.get("lanes")).hasSize(3);
+        assertThat(bench.get("lanes")).hasSize(7);
         assertThat(bench.get("lanes").toString()).contains("\"stage\":\"CUT\"").contains("\"stage\":\"PLANNED\"");
         assertThat(bench.get("shortages")).isNotEmpty();
         assertThat(bench.get("tape").get("laid")).isNotEmpty();
     }
 
+    /** Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part. */
+    private static final int GOODS = 3 + 4 + 3;
+
+    @Test
+    void batchesOfSeveralLinesAreInEveryStage() {
+        JsonNode batches = APP.get("/api/batches").body().get("items");
+        assertThat(batches.valueStream()
+                        .filter(batch -> batch.get("lineCount").asInt() > 1)
+                        .map(batch -> batch.get("stage").asString()))
+                .contains("PLANNED", "CUTTING", "CUT", "FINISHED");
+        assertThat(batches.valueStream().filter(batch -> batch.get("paused").asBoolean()))
+                .hasSize(1);
+    }
+
     @Test
     void aSeasonLiesBehindWithSpoiledUnits() {
         JsonNode goods = APP.get("/api/finished-goods").body().get("page").get("items");
-        assertThat(goods).hasSize(3);
+        assertThat(goods).hasSize(GOODS);
         JsonNode batches = APP.get("/api/batches").body().get("items");
         assertThat(batches)
                 .anySatisfy(batch -> assertThat(batch.get("doneUnits").asInt())
@@ -62,7 +76,7 @@ class DemoWorkroomTest {
         APP.stop();
         APP.start();
         assertThat(APP.get("/api/finished-goods").body().get("page").get("items"))
-                .hasSize(3);
+                .hasSize(GOODS);
     }
 
     @Test

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.util.List;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -75,6 +76,7 @@ class JourneyTest {
             design(page, maker);
             batch(page, maker);
             cutAndFinish(page);
+            madeTogether(page, maker);
             assertThat(CHROMIUM.complaints()).isEmpty();
         }
     }
@@ -194,6 +196,37 @@ class JourneyTest {
                 .containsText("used for batch 1");
         place(page, "Bench");
         assertThat(page.getByText("Four things")).isHidden();
+    }
+
+    /** Two sizes in two cloths, typed into the table, cut and finished but for one. */
+    private static void madeTogether(Page page, Maker maker) {
+        place(page, "Batches");
+        page.getByRole(AriaRole.LINK, named("New batch")).click();
+        press(page, "Make other designs, sizes or cloths with it …");
+        Locator table = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What is made together"));
+        table.getByLabel("Add a cloth")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Cream lining"));
+        table.getByLabel("Add a design")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Gull pouch"));
+        table.getByText("+ small").click();
+        table.getByLabel("Gull pouch, medium in Sail canvas").click();
+        for (String key : List.of("2", "Tab", "1", "ArrowDown", "ArrowLeft", "1")) {
+            page.keyboard().press(key);
+        }
+        assertThat(page.getByText("4 bags of 2 kinds")).isVisible();
+        Locator cutList = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut list"));
+        assertThat(cutList).containsText(maker.panel + " ×");
+        assertThat(cutList).containsText("lines 1, 2");
+        press(page, "Keep this plan");
+        press(page, "Cut it");
+        press(page, "It is cut");
+        press(page, "Bags are finished");
+        page.getByLabel("Well, line 1").fill("1");
+        press(page, "They are finished");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+        Locator lines = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Lines"));
+        assertThat(lines.getByRole(AriaRole.ROW).nth(1)).containsText("211");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Bags are finished"))).isVisible();
     }
 
     private static void choose(Page page, String slot, String material) {

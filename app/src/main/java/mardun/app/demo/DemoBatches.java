@@ -18,6 +18,7 @@ import mardun.app.batch.BatchViews.LineForm;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.ClothCutting;
 import mardun.app.batch.Finishing;
+import mardun.app.batch.Pausing;
 import mardun.app.batch.Reserving;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -33,6 +34,7 @@ class DemoBatches {
     private final ClothCutting cutting;
     private final Finishing finishing;
     private final Reserving reserving;
+    private final Pausing pausing;
     private final TravellingClock clock;
 
     DemoBatches(
@@ -42,6 +44,7 @@ class DemoBatches {
             ClothCutting cutting,
             Finishing finishing,
             Reserving reserving,
+            Pausing pausing,
             TravellingClock clock) {
         this.designs = designs;
         this.entry = entry;
@@ -49,6 +52,7 @@ class DemoBatches {
         this.cutting = cutting;
         this.finishing = finishing;
         this.reserving = reserving;
+        this.pausing = pausing;
         this.clock = clock;
     }
 
@@ -124,6 +128,10 @@ class DemoBatches {
     /** Bags are done: the good ones, the seconds and the scrap of each line, as they are typed. */
     void finish(LocalDate day, long id, DoneForm... done) {
         clock.on(day, () -> finishing.finish(id, new FinishForm(reading.get(id).version(), null, "", List.of(done))));
+    }
+
+    void putAside(LocalDate day, long id) {
+        clock.on(day, () -> pausing.pause(id, reading.get(id).version()));
     }
 
     void reserve(LocalDate day, long id) {

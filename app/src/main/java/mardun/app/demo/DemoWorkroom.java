@@ -172,6 +172,59 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 today.plusDays(12),
                 "Pier Hall");
         batches.reserve(today.minusDays(1), order);
+        enterBatchesOfSeveralLines(today, bigFair);
+    }
+
+    /** Several designs, sizes and cloths made together, one such batch in each stage. */
+    private void enterBatchesOfSeveralLines(LocalDate today, LocalDate bigFair) {
+        long gifts = batches.planned(
+                today.minusDays(30),
+                today.minusDays(24),
+                "Advent in the boat house",
+                line("Puffin key fob", "one size", 8, "outer", "Kelp linen"),
+                line("Puffin key fob", "one size", 8, "outer", "Slate canvas"),
+                line("Eider hand warmer", "one size", 6, "outer", "Kelp linen"));
+        batches.cut(today.minusDays(29), gifts);
+        batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", "1"));
+        batches.finish(today.minusDays(25), gifts, new DoneForm(3, "6", "", ""));
+        long partlyDone = batches.planned(
+                today.minusDays(7),
+                bigFair,
+                "Lantern Quay",
+                line("Dipper wash bag", "small", 3, "outer", "Slate canvas"),
+                line("Dipper wash bag", "large", 2, "outer", "Slate canvas"),
+                line("Kittiwake clear pouch", "one size", 6, "tab", "Slate canvas"));
+        batches.cut(today.minusDays(5), partlyDone);
+        batches.finish(today.minusDays(2), partlyDone, new DoneForm(1, "1", "1", ""), new DoneForm(3, "4", "", ""));
+        long halfCut = batches.planned(
+                today.minusDays(3),
+                bigFair,
+                "Lantern Quay",
+                line("Tern tote", "small", 2, "accent", "Juniper Dot"),
+                line("Tern tote", "large", 1, "accent", "Reed Stripe"),
+                line("Grebe basket", "small", 2, "lining", "Oat cotton"));
+        batches.cutOnly(today.minusDays(1), halfCut, ids.get("Slate canvas"));
+        batches.planned(
+                today.minusDays(1),
+                today.plusDays(12),
+                "Pier Hall",
+                line("Heron pouch", "small", 4, "outer", "Reed Stripe"),
+                line("Heron pouch", "small", 3, "outer", "Juniper Dot"),
+                line("Swift two-zip pouch", "one size", 3, "outer", "Reed Stripe"),
+                line("Avocet glasses case", "one size", 6, "outer", "Juniper Dot"),
+                line("Avocet glasses case", "one size", 4, "outer", "Reed Stripe"));
+        long aside = batches.planned(
+                today.minusDays(12),
+                today.plusDays(40),
+                "",
+                line("Skua sleeve", "small", 2, "outer", "Natural cork"),
+                line("Skua sleeve", "medium", 2, "outer", "Natural cork"));
+        batches.putAside(today.minusDays(6), aside);
+    }
+
+    /** A line in the design's usual materials but for one slot. */
+    private DemoBatches.Line line(String design, String size, int units, String slot, String material) {
+        return new DemoBatches.Line(design, size, units, Map.of(slot, ids.get(material)), "");
     }
 
     /** Some bags are in the stall box, one was given away. */

@@ -1,0 +1,158 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Three designs, five lines, three cloths in one batch: planned in the table by keyboard, cut cloth by cloth, finished in parts. */
+class MadeTogetherTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    @RegisterExtension
+    static final WarmWorkroom APP = new WarmWorkroom();
+
+    private static final int SEARCHING_MS = 60_000;
+
+    @Test
+    void aBatchOfFiveLinesGoesFromTheTableToTheShelf() {
+        Page page = CHROMIUM.page();
+        plan(page);
+        String batch = cutOneCloth(page);
+        finishInParts(page, batch);
+        page.context().close();
+    }
+
+    private static void plan(Page page) {
+        page.navigate(APP.url("/batches/new"));
+        page.getByLabel("Design").selectOption(new SelectOption().setLabel("Wren wallet"));
+        assertThat(page.getByLabel("How many")).hasValue("10");
+        press(page, "Make other designs, sizes or cloths with it …");
+        Locator table = page.getByRole(AriaRole.REGION, region("What is made together"));
+        add(table, "Add a cloth", "Natural cork");
+        add(table, "Add a cloth", "Oat cotton");
+        add(table, "Add a design", "Skua sleeve");
+        table.getByText("+ small").click();
+        add(table, "Add a design", "Puffin key fob");
+        table.getByText("+ one size").click();
+
+        field(table, "Wren wallet, one size in Saddle vinyl").click();
+        type(page, "2", "ArrowRight", "1", "ArrowDown", "m", "a", "ArrowLeft", "1", "Tab", "Backspace", "Backspace");
+        type(page, "2", "ArrowDown", "Tab", "4");
+        assertThat(field(table, "Wren wallet, one size in Saddle vinyl")).hasValue("2");
+        assertThat(field(table, "Wren wallet, one size in Natural cork")).hasValue("1");
+        assertThat(field(table, "Skua sleeve, small in Saddle vinyl")).hasValue("1");
+        assertThat(field(table, "Skua sleeve, small in Natural cork")).hasValue("2");
+        assertThat(field(table, "Puffin key fob, one size in Oat cotton")).hasValue("4");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("10 bags of 3 kinds");
+
+        // A word in a field is told at the field, and all that was typed stays.
+        type(page, "ArrowUp", "s", "i", "x");
+        assertThat(table).containsText("“six” isn't a number");
+        assertThat(field(table, "Skua sleeve, small in Oat cotton")).hasValue("six");
+        type(page, "Backspace", "Backspace", "Backspace");
+        assertThat(table).not().containsText("isn't a number");
+        assertThat(page.getByLabel("Ticket for the whole batch")).isVisible();
+
+        field(table, "Puffin key fob, one size in Oat cotton").click();
+        Locator line = page.getByRole(AriaRole.REGION, region("Line: Puffin key fob, one size"));
+        assertThat(line).containsText("One more:");
+        assertThat(line).containsText("Fob clamp +1");
+        assertThat(page.getByLabel("Ticket for one unit")).containsText("Puffin key fob, one size · Oat cotton");
+        press(page, "The whole batch");
+        assertThat(page.getByLabel("Ticket for the whole batch")).containsText("10 bags");
+        press(page, "Keep this plan");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Cut it"))).isVisible();
+        page.reload();
+        assertThat(field(table, "Skua sleeve, small in Natural cork")).hasValue("2");
+    }
+
+    /** The cork is cut from its sheet; the vinyl and the rest are for later. Answers the batch's address. */
+    private static String cutOneCloth(Page page) {
+        String batch = page.url();
+        page.getByRole(AriaRole.LINK, named("Cutting sheet")).click();
+        assertThat(page.getByRole(AriaRole.REGION, region("Cuts in order"))).isVisible();
+        Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths and lengths"));
+        assertThat(page.getByText("Looking for better layouts"))
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        cloths.getByText("Natural cork").click();
+        assertThat(page.getByRole(AriaRole.REGION, region("What it takes"))).containsText("Skua sleeve, small");
+        press(page, "This cloth is cut");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog.getByLabel("Natural cork", new Locator.GetByLabelOptions().setExact(true)))
+                .isChecked();
+        assertThat(dialog.getByLabel("Saddle vinyl", new Locator.GetByLabelOptions().setExact(true)))
+                .not()
+                .isChecked();
+        dialog.getByText("It is cut").dblclick();
+        assertThat(dialog).isHidden();
+        assertThat(cloths.getByText("Natural cork").locator("..")).containsText("cut");
+        press(page, "All is cut");
+        assertThat(dialog).not().containsText("Natural cork");
+        dialog.getByText("It is cut").click();
+        assertThat(dialog).isHidden();
+        return batch;
+    }
+
+    private static void finishInParts(Page page, String batch) {
+        page.navigate(batch);
+        Locator lines = page.getByRole(AriaRole.REGION, region("Lines"));
+        assertThat(lines.getByRole(AriaRole.ROW)).hasCount(6);
+        press(page, "Bags are finished");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        for (String number : new String[] {"2", "3", "4"}) {
+            dialog.getByLabel("Well, line " + number).fill("");
+        }
+        dialog.getByLabel("Well, line 5").fill("3");
+        dialog.getByLabel("Seconds, line 5").fill("1");
+        assertThat(dialog).containsText("4 stay to be made");
+        press(page, "They are finished");
+        assertThat(dialog).isHidden();
+        assertThat(lines).containsText("Seconds");
+        press(page, "Bags are finished");
+        assertThat(dialog.getByLabel("Well, line 5")).isHidden();
+        dialog.getByLabel("Well, line 2").fill("7");
+        press(page, "They are finished");
+        assertThat(dialog).containsText("is more than 1");
+        dialog.getByLabel("Well, line 2").fill("1");
+        press(page, "They are finished");
+        assertThat(dialog).isHidden();
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Bags are finished"))).isHidden();
+        page.navigate(APP.url("/materials/finished"));
+        assertThat(page.getByText("Oat cotton · seconds")).isVisible();
+    }
+
+    private static void type(Page page, String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+        }
+    }
+
+    private static void add(Locator table, String what, String name) {
+        table.getByLabel(what).selectOption(new SelectOption().setLabel(name));
+    }
+
+    private static Locator field(Locator table, String name) {
+        return table.getByLabel(name, new Locator.GetByLabelOptions().setExact(true));
+    }
+
+    private static void press(Page page, String button) {
+        page.getByRole(AriaRole.BUTTON, named(button)).click();
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name).setExact(true);
+    }
+
+    private static Page.GetByRoleOptions region(String name) {
+        return named(name);
+    }
+}
