@@ -200,16 +200,16 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 today.minusDays(3),
                 bigFair,
                 "Lantern Quay",
-                line("Tern tote", "small", 2, "accent", "Juniper Dot"),
-                line("Tern tote", "large", 1, "accent", "Reed Stripe"),
+                line("Tern tote", "small", 2, "accent", "Juniper Dot", "lining", "Oat cotton"),
+                line("Tern tote", "large", 1, "accent", "Reed Stripe", "lining", "Oat cotton"),
                 line("Grebe basket", "small", 2, "lining", "Oat cotton"));
         batches.cutOnly(today.minusDays(1), halfCut, ids.get("Slate canvas"));
         batches.planned(
                 today.minusDays(1),
                 today.plusDays(12),
                 "Pier Hall",
-                line("Heron pouch", "small", 4, "outer", "Reed Stripe"),
-                line("Heron pouch", "small", 3, "outer", "Juniper Dot"),
+                line("Heron pouch", "small", 4, "outer", "Reed Stripe", "lining", "Oat cotton"),
+                line("Heron pouch", "small", 3, "outer", "Juniper Dot", "lining", "Oat cotton"),
                 line("Swift two-zip pouch", "one size", 3, "outer", "Reed Stripe"),
                 line("Avocet glasses case", "one size", 6, "outer", "Juniper Dot"),
                 line("Avocet glasses case", "one size", 4, "outer", "Reed Stripe"));
@@ -222,9 +222,13 @@ class DemoWorkroom implements SmartInitializingSingleton {
         batches.putAside(today.minusDays(6), aside);
     }
 
-    /** A line in the design's usual materials but for one slot. */
-    private DemoBatches.Line line(String design, String size, int units, String slot, String material) {
-        return new DemoBatches.Line(design, size, units, Map.of(slot, ids.get(material)), "");
+    /** A line in the design's usual materials but for some slots: each with what fills it. */
+    private DemoBatches.Line line(String design, String size, int units, String... slots) {
+        Map<String, Long> materials = new HashMap<>();
+        for (int i = 0; i < slots.length; i += 2) {
+            materials.put(slots[i], ids.get(slots[i + 1]));
+        }
+        return new DemoBatches.Line(design, size, units, materials, "");
     }
 
     /** Some bags are in the stall box, one was given away. */
