@@ -52,6 +52,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/preview/ticket': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['previewTicket'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/replacements': {
     parameters: {
       query?: never;
@@ -382,6 +398,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['splitBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/tickets/{line}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readTicket'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -2155,6 +2187,7 @@ export interface components {
       colour: string;
       corner?: components['schemas']['CornerView'];
       designName: string;
+      each?: components['schemas']['MoneyView'];
       finished?: components['schemas']['FinishedView'];
       /** Format: int32 */
       number: number;
@@ -3624,6 +3657,32 @@ export interface operations {
       };
     };
   };
+  previewTicket: {
+    parameters: {
+      query?: {
+        line?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BatchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketView'];
+        };
+      };
+    };
+  };
   findReplacements: {
     parameters: {
       query: {
@@ -4242,6 +4301,29 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  readTicket: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        line: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketView'];
         };
       };
     };

@@ -59,7 +59,7 @@ export function BatchLines({
                 <td className="num">
                   <b>{line.started - line.good - line.seconds - line.scrap}</b>
                 </td>
-                <td className="num">{its?.ticket?.cost.value.amount ?? '–'}</td>
+                <td className="num">{its?.each?.amount ?? '–'}</td>
               </tr>
             );
           })}

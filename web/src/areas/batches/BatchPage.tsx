@@ -204,6 +204,21 @@ function Editor({
   const at = looked !== undefined && form.lines[looked] ? looked : 0;
   const line = form.lines[at] ?? only;
   const lineSheet = several ? sheet?.lines[looked === undefined ? -1 : places.indexOf(at)] : sheet?.lines[0];
+  const { data: lineTicket } = useQuery({
+    queryKey: ['batch-ticket', previewed ? settled : [batch?.id, batch?.version], lineSheet?.number],
+    queryFn: ({ signal }) =>
+      previewed
+        ? api.post<Schemas['TicketView']>(
+            `/api/batches/preview/ticket?line=${places.indexOf(at)}`,
+            settled,
+            signal,
+          )
+        : api.get<Schemas['TicketView']>(`/api/batches/${batch?.id}/tickets/${lineSheet?.number}`),
+    enabled: several && lineSheet?.each !== undefined && places.indexOf(at) < settled.lines.length,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  });
   const document = documents.get(line.designId) ?? design.document;
   const lineName = `${document.name}, ${line.sizeName}`;
   const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;
@@ -396,7 +411,7 @@ function Editor({
               </button>
             )}
             <Ticket
-              ticket={lineSheet?.ticket}
+              ticket={several ? lineTicket : lineSheet?.ticket}
               title={
                 several && lineSheet
                   ? `${lineSheet.designName}, ${lineSheet.sizeName}${lineSheet.clothName && ` · ${lineSheet.clothName}`}`

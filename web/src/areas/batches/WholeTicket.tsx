@@ -46,7 +46,7 @@ export function WholeTicket({
                       <span className="min-w-0 flex-1 truncate">
                         {line.sizeName} · {line.clothName}
                       </span>
-                      <span>{line.ticket?.cost.value.amount} each</span>
+                      <span>{line.each?.amount} each</span>
                     </span>
                     <span className="mt-0.5 block h-1.5 rounded bg-line-faint" aria-hidden>
                       <span

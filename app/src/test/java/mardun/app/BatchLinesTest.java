@@ -150,6 +150,21 @@ class BatchLinesTest {
     }
 
     @Test
+    void eachLineHasItsTicketBeforeAndAfterItIsKept() {
+        Map<String, Object> form = fiveLines();
+        JsonNode previewed = done(APP.post("/api/batches/preview/ticket?line=2", form));
+        JsonNode batch = made(form);
+        JsonNode kept = done(APP.get("/api/batches/" + batch.get("id") + "/tickets/3"));
+        assertThat(kept).isEqualTo(previewed);
+        JsonNode third = batch.get("sheet").get("lines").get(2);
+        assertThat(third.has("ticket")).isFalse();
+        assertThat(kept.get("cost").get("value")).isEqualTo(third.get("each"));
+        assertThat(kept.get("material").get("working").toString()).contains("share of this line");
+        assertThat(APP.get("/api/batches/" + batch.get("id") + "/tickets/9").status())
+                .isEqualTo(404);
+    }
+
+    @Test
     void whatIsWrongWithALineIsSaidAtItsField() {
         Map<String, Object> form = fiveLines();
         List<Map<String, Object>> lines = new ArrayList<>();

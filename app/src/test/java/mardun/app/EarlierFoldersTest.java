@@ -97,13 +97,7 @@ class EarlierFoldersTest {
                             : "none");
             figures.put(
                     name + ", cost of one",
-                    sheet.get("lines")
-                            .get(0)
-                            .get("ticket")
-                            .get("cost")
-                            .get("value")
-                            .get("amount")
-                            .asString());
+                    sheet.get("lines").get(0).get("each").get("amount").asString());
             for (int i = 1; i < batch.get("lines").size(); i++) {
                 JsonNode further = batch.get("lines").get(i);
                 String of = name + ", line " + further.get("number").asString();

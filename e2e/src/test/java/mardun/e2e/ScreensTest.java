@@ -71,6 +71,8 @@ class ScreensTest {
         "/batches/new, Keep this plan",
         "/batches/4, Steps to come",
         "/batches/6, Cut list",
+        "/batches/8, Made together",
+        "/batches/10, Made together",
         "/batches/6/cutting, Cuts in order",
         "/settings, Hours free at the bench"
     })

@@ -20,6 +20,7 @@ import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
+import mardun.app.design.TicketView;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -88,6 +89,17 @@ class BatchController {
     @PostMapping("/batches/preview")
     BatchSheet previewBatch(@RequestBody @Valid BatchForm form) {
         return reading.preview(form);
+    }
+
+    /** The ticket of one line of a batch that is being planned. */
+    @PostMapping("/batches/preview/ticket")
+    TicketView previewTicket(@RequestParam(defaultValue = "0") @Min(0) int line, @RequestBody @Valid BatchForm form) {
+        return reading.previewTicket(form, line);
+    }
+
+    @GetMapping("/batches/{id}/tickets/{line}")
+    TicketView readTicket(@PathVariable long id, @PathVariable int line) {
+        return reading.ticket(id, line);
     }
 
     /** What else would serve in a slot of a line of a batch, whatever state its form is in. */

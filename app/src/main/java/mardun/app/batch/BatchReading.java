@@ -24,12 +24,14 @@ import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
+import mardun.app.design.TicketView;
 import mardun.app.material.MaterialService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
@@ -224,6 +226,42 @@ public class BatchReading {
         Settings current = settings.current();
         Planned planned = entry.preview(form, current);
         return sheet(planned, false, colours(planned), current);
+    }
+
+    /** The ticket of one line of a batch. */
+    @Transactional(readOnly = true)
+    public TicketView ticket(long id, int number) {
+        Settings current = settings.current();
+        Planned planned = plans.of(batches.chosen(batches.find(id)), current);
+        return planned.lines().stream()
+                .filter(line -> line.number() == number)
+                .findFirst()
+                .flatMap(line -> ticket(planned, line, current))
+                .orElseThrow(BatchReading::noTicket);
+    }
+
+    /**
+     * The ticket of one line of a batch that is being planned.
+     *
+     * @param line which of the form's lines, from 0
+     */
+    @Transactional(readOnly = true)
+    public TicketView previewTicket(BatchForm form, int line) {
+        Settings current = settings.current();
+        Planned planned = entry.preview(form, current);
+        return planned.lines().stream()
+                .skip(line)
+                .findFirst()
+                .flatMap(its -> ticket(planned, its, current))
+                .orElseThrow(BatchReading::noTicket);
+    }
+
+    private static Optional<TicketView> ticket(Planned planned, PlannedLine line, Settings current) {
+        return new BatchSheetWriter(current.writer(), planned.workroom()).ticket(planned, line);
+    }
+
+    private static RefusedException noTicket() {
+        return RefusedException.missing("There is no ticket of this line: nothing of it is priced yet.");
     }
 
     private BatchSheet sheet(Planned planned, boolean finished, Map<Long, String> colours, Settings current) {

@@ -18,6 +18,7 @@ import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
 import mardun.app.design.SheetWriter;
+import mardun.app.design.TicketView;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
@@ -155,12 +156,15 @@ public final class BatchSheetWriter {
                         .map(finished ->
                                 sheets.finished(finished, line.document().form().kind()))
                         .orElse(null),
-                sheets.ticket(
-                                planned.plan(),
-                                line.plan(),
-                                line.chosen().ownPriceMinor().isPresent())
-                        .orElse(null),
+                planned.lines().size() == 1 ? ticket(planned, line).orElse(null) : null,
+                line.cost().map(writer::money).orElse(null),
                 line.plan().total().map(writer::money).orElse(null));
+    }
+
+    /** The ticket of a line, once every figure of it is known. */
+    Optional<TicketView> ticket(Planned planned, PlannedLine line) {
+        return sheets.ticket(
+                planned.plan(), line.plan(), line.chosen().ownPriceMinor().isPresent());
     }
 
     /** A piece's letter, with its line where the batch has several. */

@@ -279,7 +279,9 @@ public final class BatchViews {
      * What follows for a line.
      *
      * @param colour of its outer cloth
+     * @param each what one bag costs; absent while something is missing
      * @param total what all its bags cost; absent while something is missing
+     * @param ticket of the only line of a batch; those of several are asked for one by one
      */
     public record LineSheet(
             int number,
@@ -291,6 +293,7 @@ public final class BatchViews {
             @Nullable CornerView corner,
             @Nullable FinishedView finished,
             @Nullable TicketView ticket,
+            @Nullable MoneyView each,
             @Nullable MoneyView total) {}
 
     /**
