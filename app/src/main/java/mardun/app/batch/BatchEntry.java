@@ -2,6 +2,7 @@ package mardun.app.batch;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -151,11 +152,14 @@ public class BatchEntry {
                                 .orElse(0)
                         + 1);
         List<ChosenLine> lines = new ArrayList<>();
+        Map<Long, DesignDocument> documents = new HashMap<>();
         for (int i = 0; i < form.lines().size(); i++) {
             LineForm line = form.lines().get(i);
             int number = line.number() == null ? free++ : line.number();
             refuseOtherDesign(batch, number, line);
-            lines.add(line(line, number, form.lines().size() == 1 ? "" : "lines." + i + ".", fields, current));
+            DesignDocument document = documents.computeIfAbsent(line.designId(), designs::document);
+            String place = form.lines().size() == 1 ? "" : "lines." + i + ".";
+            lines.add(line(line, document, number, place, fields, current));
         }
         boolean twice = lines.stream().map(ChosenLine::number).distinct().count() < lines.size();
         if (twice) {
@@ -195,8 +199,8 @@ public class BatchEntry {
      *
      * @param place where its fields are, in front of their names; empty for the only line, whose fields go by their names alone
      */
-    private ChosenLine line(LineForm form, int number, String place, FieldReader fields, Settings current) {
-        DesignDocument document = designs.document(form.designId());
+    private static ChosenLine line(
+            LineForm form, DesignDocument document, int number, String place, FieldReader fields, Settings current) {
         int wanted = fields.count(place + "units", form.units(), 1, MOST_UNITS);
         String typed = form.started() == null ? "" : form.started().strip();
         int started = typed.isEmpty() ? wanted : fields.count(place + "started", typed, 1, MOST_UNITS);

@@ -3,6 +3,7 @@ package mardun.core.making;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -124,9 +125,10 @@ public record Operation(List<Part> parts) {
      */
     public static List<Operation> of(List<LineSteps> lines) {
         List<List<Part>> merged = new ArrayList<>();
+        Map<Step, Sameness> known = new IdentityHashMap<>();
         for (LineSteps line : lines) {
             List<Step> steps = line.steps();
-            int[] matches = matches(merged, steps);
+            int[] matches = matches(merged, steps, step -> known.computeIfAbsent(step, Sameness::of));
             List<List<Part>> next = new ArrayList<>();
             int from = 0;
             int step = 0;
@@ -175,10 +177,11 @@ public record Operation(List<Part> parts) {
     }
 
     /** For each step the operation that it belongs to, or -1: as many as can be with both orders kept. */
-    private static int[] matches(List<List<Part>> merged, List<Step> steps) {
-        List<Sameness> ones =
-                merged.stream().map(parts -> Sameness.of(parts.get(0).step())).toList();
-        List<Sameness> others = steps.stream().map(Sameness::of).toList();
+    private static int[] matches(List<List<Part>> merged, List<Step> steps, Function<Step, Sameness> sameness) {
+        List<Sameness> ones = merged.stream()
+                .map(parts -> sameness.apply(parts.get(0).step()))
+                .toList();
+        List<Sameness> others = steps.stream().map(sameness).toList();
         int[][] most = new int[ones.size() + 1][others.size() + 1];
         for (int i = ones.size() - 1; i >= 0; i--) {
             for (int j = others.size() - 1; j >= 0; j--) {

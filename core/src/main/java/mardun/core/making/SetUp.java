@@ -7,9 +7,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** What must be on the machine for a step; an empty text where it doesn't matter. */
 public record SetUp(String needle, String thread, String foot, String stitch) {
+
+    private static final Pattern SPACE = Pattern.compile("\\s+");
 
     public static final SetUp NONE = new SetUp("", "", "", "");
 
@@ -60,6 +63,6 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
 
     /** A space or a capital letter is no change-over. */
     static String plain(String typed) {
-        return typed.replaceAll("\\s+", "").toLowerCase(Locale.ROOT);
+        return SPACE.matcher(typed).replaceAll("").toLowerCase(Locale.ROOT);
     }
 }
