@@ -4,6 +4,33 @@ import { WorkedFigure } from './WorkedFigure';
 
 type TicketView = Schemas['TicketView'];
 
+/** The swing ticket's paper on its string, with what stands on it. */
+export function Tagged({
+  label,
+  stale,
+  children,
+}: {
+  label: string;
+  /** The figures are being worked out anew. */
+  stale?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <aside aria-label={label} aria-busy={stale} className="relative pt-4 drop-shadow-md">
+      <svg viewBox="0 0 292 60" className="block w-full overflow-visible" aria-hidden>
+        <path d="M146 40C128 14 150 -10 176 -16" fill="none" stroke="#48595f" strokeWidth="2" />
+        <path d="M8 60V52L44 8H248L284 52V60" fill="#fff" stroke="#c9d3d2" />
+        <circle cx="146" cy="36" r="10" fill="#ecf0ef" stroke="#b39b4a" strokeWidth="4" />
+      </svg>
+      <div
+        className={`mx-[2.74%] -mt-px rounded-b border border-t-0 border-line bg-white px-4 pt-1 pb-4 transition-opacity ${stale ? 'opacity-60' : ''}`}
+      >
+        {children}
+      </div>
+    </aside>
+  );
+}
+
 /** The swing ticket: what one unit takes, costs, sells for and leaves. */
 export function Ticket({
   ticket,
@@ -24,24 +51,15 @@ export function Ticket({
   children?: ReactNode;
 }) {
   return (
-    <aside aria-label="Ticket for one unit" aria-busy={stale} className="relative pt-4 drop-shadow-md">
-      <svg viewBox="0 0 292 60" className="block w-full overflow-visible" aria-hidden>
-        <path d="M146 40C128 14 150 -10 176 -16" fill="none" stroke="#48595f" strokeWidth="2" />
-        <path d="M8 60V52L44 8H248L284 52V60" fill="#fff" stroke="#c9d3d2" />
-        <circle cx="146" cy="36" r="10" fill="#ecf0ef" stroke="#b39b4a" strokeWidth="4" />
-      </svg>
-      <div
-        className={`mx-[2.74%] -mt-px rounded-b border border-t-0 border-line bg-white px-4 pt-1 pb-4 transition-opacity ${stale ? 'opacity-60' : ''}`}
-      >
-        {title && <div className="text-center font-semibold">{title}</div>}
-        {ticket ? (
-          <Figures ticket={ticket} planned={planned} />
-        ) : (
-          <p className="py-6 text-center text-soft">{missing}</p>
-        )}
-        {children}
-      </div>
-    </aside>
+    <Tagged label="Ticket for one unit" stale={stale}>
+      {title && <div className="text-center font-semibold">{title}</div>}
+      {ticket ? (
+        <Figures ticket={ticket} planned={planned} />
+      ) : (
+        <p className="py-6 text-center text-soft">{missing}</p>
+      )}
+      {children}
+    </Tagged>
   );
 }
 

@@ -151,7 +151,8 @@ function Editor({
     `mardun.batch.${batch?.id ?? `new-${design.id}${begun?.get('slot') ? `-${begun.toString()}` : ''}`}`,
     startOf(design, batch, request.id, begun),
   );
-  const form = draft.value ?? startOf(design, batch, request.id, begun);
+  // A tab may still hold a draft from before batches had lines.
+  const form = draft.value?.lines ? draft.value : startOf(design, batch, request.id, begun);
   const [spreadOut, setSpreadOut] = useState(false);
   const [looked, setLooked] = useState<number>();
   const [confirming, setConfirming] = useState<'cut' | 'finish' | 'more'>();
@@ -222,16 +223,17 @@ function Editor({
   const document = documents.get(line.designId) ?? design.document;
   const lineName = `${document.name}, ${line.sizeName}`;
   const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;
-  const ownPrice = batch?.stage !== 'FINISHED' && !several && (
+  // While several lines are planned, each has its price beside its materials.
+  const ownPrice = batch?.stage !== 'FINISHED' && (!several || !planned) && (
     <label className="mt-3 block">
       <span className="text-[13px] font-semibold text-soft">My own price at the stall</span>
       <input
         className="field"
         inputMode="decimal"
         placeholder="as worked out"
-        aria-invalid={!!problem?.on('ownPrice')}
-        value={only.ownPrice}
-        onChange={(event) => changeLine(0, { ownPrice: event.target.value })}
+        aria-invalid={!!typedWrong.of(at, 'ownPrice')}
+        value={line.ownPrice}
+        onChange={(event) => changeLine(at, { ownPrice: event.target.value })}
       />
     </label>
   );

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { Tagged } from '../../ui/Ticket';
 
 /** What a whole batch of several lines costs, and what each line bears of it. */
 export function WholeTicket({
@@ -12,64 +13,55 @@ export function WholeTicket({
 }) {
   const most = Math.max(1, ...(sheet?.lines.map((line) => line.total?.minor ?? 0) ?? []));
   return (
-    <aside aria-label="Ticket for the whole batch" aria-busy={stale} className="relative pt-4 drop-shadow-md">
-      <svg viewBox="0 0 292 60" className="block w-full overflow-visible" aria-hidden>
-        <path d="M146 40C128 14 150 -10 176 -16" fill="none" stroke="#48595f" strokeWidth="2" />
-        <path d="M8 60V52L44 8H248L284 52V60" fill="#fff" stroke="#c9d3d2" />
-        <circle cx="146" cy="36" r="10" fill="#ecf0ef" stroke="#b39b4a" strokeWidth="4" />
-      </svg>
-      <div
-        className={`mx-[2.74%] -mt-px rounded-b border border-t-0 border-line bg-white px-4 pt-1 pb-4 transition-opacity ${stale ? 'opacity-60' : ''}`}
-      >
-        {!sheet?.total && (
-          <p className="py-6 text-center text-soft">The ticket follows when every line is complete.</p>
-        )}
-        {sheet?.total && (
-          <>
-            <div className="text-center text-soft">the whole batch, {sheet.units} bags</div>
-            <div className="mt-1 text-center text-[30px] leading-none font-bold">{sheet.total.amount}</div>
-            <ul className="mt-3">
-              {sheet.lines.map((line, i) => (
-                <li key={line.number} className="border-b border-line-faint">
-                  <button
-                    type="button"
-                    className="block min-h-11 w-full py-1 text-left hover:bg-woad-tint"
-                    onClick={() => onChoose(i)}
-                  >
-                    <span className="flex justify-between gap-2">
-                      <span className="truncate">
-                        <span className="text-soft">{line.number} ·</span> {line.units} × {line.designName}
-                      </span>
-                      <b>{line.total?.amount}</b>
+    <Tagged label="Ticket for the whole batch" stale={stale}>
+      {!sheet?.total && (
+        <p className="py-6 text-center text-soft">The ticket follows when every line is complete.</p>
+      )}
+      {sheet?.total && (
+        <>
+          <div className="text-center text-soft">the whole batch, {sheet.units} bags</div>
+          <div className="mt-1 text-center text-[30px] leading-none font-bold">{sheet.total.amount}</div>
+          <ul className="mt-3">
+            {sheet.lines.map((line, i) => (
+              <li key={line.number} className="border-b border-line-faint">
+                <button
+                  type="button"
+                  className="block min-h-11 w-full py-1 text-left hover:bg-woad-tint"
+                  onClick={() => onChoose(i)}
+                >
+                  <span className="flex justify-between gap-2">
+                    <span className="truncate">
+                      <span className="text-soft">{line.number} ·</span> {line.units} × {line.designName}
                     </span>
-                    <span className="flex items-center gap-2 text-[13px] text-soft">
-                      <span className="min-w-0 flex-1 truncate">
-                        {line.sizeName} · {line.clothName}
-                      </span>
-                      <span>{line.each?.amount} each</span>
+                    <b>{line.total?.amount}</b>
+                  </span>
+                  <span className="flex items-center gap-2 text-[13px] text-soft">
+                    <span className="min-w-0 flex-1 truncate">
+                      {line.sizeName} · {line.clothName}
                     </span>
-                    <span className="mt-0.5 block h-1.5 rounded bg-line-faint" aria-hidden>
-                      <span
-                        className="block h-full rounded"
-                        style={{
-                          width: `${(100 * (line.total?.minor ?? 0)) / most}%`,
-                          background: line.colour,
-                        }}
-                      />
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-            {sheet.perHour && (
-              <div className="mt-3 rounded bg-woad-tint px-3 py-2.5">
-                <div>Left for an hour, over all</div>
-                <div className="mt-1 text-[26px] leading-none font-bold">{sheet.perHour.amount}</div>
-              </div>
-            )}
-          </>
-        )}
-      </div>
-    </aside>
+                    <span>{line.each?.amount} each</span>
+                  </span>
+                  <span className="mt-0.5 block h-1.5 rounded bg-line-faint" aria-hidden>
+                    <span
+                      className="block h-full rounded"
+                      style={{
+                        width: `${(100 * (line.total?.minor ?? 0)) / most}%`,
+                        background: line.colour,
+                      }}
+                    />
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {sheet.perHour && (
+            <div className="mt-3 rounded bg-woad-tint px-3 py-2.5">
+              <div>Left for an hour, over all</div>
+              <div className="mt-1 text-[26px] leading-none font-bold">{sheet.perHour.amount}</div>
+            </div>
+          )}
+        </>
+      )}
+    </Tagged>
   );
 }

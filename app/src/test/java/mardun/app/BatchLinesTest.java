@@ -262,7 +262,7 @@ class BatchLinesTest {
         whole = batch(id);
         long heldBefore = held(shelf.get("slider"));
         Random random = new Random(4);
-        for (int round = 0; round < 6; round++) {
+        for (int round = 0; round < 4; round++) {
             JsonNode now = batch(id);
             List<Map<String, Object>> going = new ArrayList<>();
             for (JsonNode line : now.get("lines")) {

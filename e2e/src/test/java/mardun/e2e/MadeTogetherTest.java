@@ -7,10 +7,12 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Three designs, five lines, three cloths in one batch: planned in the table by keyboard, cut cloth by cloth, finished in parts. */
+@Order(4)
 class MadeTogetherTest {
 
     @RegisterExtension

@@ -74,7 +74,7 @@ class Batch {
 
     /** Takes what was typed; a line that it had keeps its number, and one that isn't there any more goes. */
     void enter(Entered entered) {
-        re(entered.dueOn(), entered.forWhat());
+        wantedFor(entered.dueOn(), entered.forWhat());
         offcuts = entered.offcuts();
         Set<Integer> kept = entered.lines().stream().map(ChosenLine::number).collect(Collectors.toSet());
         lines.removeIf(line -> !kept.contains(line.number()));
@@ -109,7 +109,7 @@ class Batch {
     }
 
     /** The day it is wanted and what it is for may change as long as it isn't finished, whatever was cut. */
-    void re(Optional<LocalDate> newDueOn, String newForWhat) {
+    void wantedFor(Optional<LocalDate> newDueOn, String newForWhat) {
         dueOn = newDueOn.orElse(null);
         forWhat = newForWhat;
     }

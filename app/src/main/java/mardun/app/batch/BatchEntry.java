@@ -98,7 +98,8 @@ public class BatchEntry {
                     }
                 }
                 fields.check();
-                batch.re(Optional.ofNullable(form.dueOn()), form.forWhat().strip());
+                batch.wantedFor(
+                        Optional.ofNullable(form.dueOn()), form.forWhat().strip());
                 prices.forEach(batch::rePrice);
             }
             case FINISHED ->

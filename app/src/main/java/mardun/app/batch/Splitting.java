@@ -65,7 +65,7 @@ public class Splitting {
                     "All bags of batch " + id + " would go, and none would stay. Leave at least one.");
         }
         Batch other = new Batch(clock.instant());
-        other.re(batch.dueOn(), batch.forWhat());
+        other.wantedFor(batch.dueOn(), batch.forWhat());
         for (Going one : going) {
             other.put(one.goes(), one.line().position());
             one.stays()

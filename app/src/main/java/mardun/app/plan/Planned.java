@@ -1,7 +1,6 @@
 package mardun.app.plan;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -88,9 +87,7 @@ public record Planned(
 
     /** Tells this state of the plan from another that takes or leaves something else. */
     public String mark() {
-        Map<Boolean, List<Need>> all = Map.of(true, plan.needs(), false, toCome);
-        return Fingerprint.of(Stream.of(true, false)
-                .flatMap(whole -> all.get(whole).stream())
+        return Fingerprint.of(Stream.concat(plan.needs().stream(), toCome.stream())
                 .map(need -> List.of(
                         need.supply().key(),
                         need.part(),

@@ -119,42 +119,27 @@ public record Supply(
 
     /** This material in another slot. */
     public Supply forSlot(String other) {
-        return new Supply(
-                other,
-                key,
-                name,
-                kind,
-                usableWidth,
-                sheet,
-                cloth,
-                directional,
-                shrinkage,
-                ware,
-                zip,
-                stock,
-                pieces,
-                price,
-                lie);
+        return with(other, stock, pieces, lie);
     }
 
     /** This material with another stock. */
     public Supply stocked(Map<Part, Stock> other) {
-        return with(other, pieces, lie);
+        return with(slot, other, pieces, lie);
     }
 
     /** This material with other offcuts and precuts to use. */
     public Supply with(List<ClothPiece> otherPieces) {
-        return with(stock, otherPieces, lie);
+        return with(slot, stock, otherPieces, lie);
     }
 
     /** This material as it lies now. */
     public Supply lying(Lie now) {
-        return with(stock, pieces, now);
+        return with(slot, stock, pieces, now);
     }
 
-    private Supply with(Map<Part, Stock> otherStock, List<ClothPiece> otherPieces, Lie otherLie) {
+    private Supply with(String otherSlot, Map<Part, Stock> otherStock, List<ClothPiece> otherPieces, Lie otherLie) {
         return new Supply(
-                slot,
+                otherSlot,
                 key,
                 name,
                 kind,

@@ -295,7 +295,7 @@ class SeveralLinesTest {
     @Test
     void byALayoutTooTheLinesBearTheWhole() {
         Random random = new Random(17);
-        for (int round = 0; round < 25; round++) {
+        for (int round = 0; round < 12; round++) {
             List<BatchLine> lines = random(random);
             List<ClothPiece> offcuts = List.of(
                     new ClothPiece("o1", new Extent(in("20"), in("17")), 2, BigFraction.of(211)),
@@ -353,7 +353,7 @@ class SeveralLinesTest {
     @Test
     void cutTogetherTheyTakeNoMoreThanApart() {
         Random random = new Random(23);
-        for (int round = 0; round < 20; round++) {
+        for (int round = 0; round < 8; round++) {
             List<BatchLine> lines = random(random);
             BatchPlan plan = planner.plan(lines, workroom());
             Set<String> cloths = new LinkedHashSet<>(List.of("linen", "navy"));
