@@ -8,13 +8,11 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.List;
-import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** The whole path in an empty workroom: settings, shelf, design, batch, cut, finished bags. */
-@Order(2)
 class JourneyTest {
 
     @RegisterExtension

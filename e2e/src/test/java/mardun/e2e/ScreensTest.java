@@ -17,14 +17,12 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Each main screen with demo data: no barrier that axe knows, no complaint on the console, all by keyboard. */
-@Order(3)
 class ScreensTest {
 
     @RegisterExtension
@@ -54,7 +52,7 @@ class ScreensTest {
 
     @ParameterizedTest
     @CsvSource({
-        "/bench, Next at the",
+        "/bench, On the go",
         "/designs, Heron pouch",
         "/designs/1, What it shall measure",
         "/designs/7, Strip above",
@@ -123,7 +121,7 @@ class ScreensTest {
     @Test
     void aBatchIsPlannedWithTheKeyboardAlone() {
         page.navigate(APP.url("/bench"));
-        assertThat(page.getByText("Next at the")).isVisible();
+        assertThat(page.getByText("On the go")).isVisible();
         page.keyboard().press("n");
         Locator units = page.getByLabel("How many", new Page.GetByLabelOptions().setExact(true));
         assertThat(units).isVisible();
