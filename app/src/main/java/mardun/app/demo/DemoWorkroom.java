@@ -211,8 +211,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 line("Heron pouch", "small", 4, "outer", "Reed Stripe", "lining", "Oat cotton"),
                 line("Heron pouch", "small", 3, "outer", "Juniper Dot", "lining", "Oat cotton"),
                 line("Swift two-zip pouch", "one size", 3, "outer", "Reed Stripe"),
-                line("Avocet glasses case", "one size", 6, "outer", "Juniper Dot"),
-                line("Avocet glasses case", "one size", 4, "outer", "Reed Stripe"));
+                line("Avocet glasses case", "one size", 4, "outer", "Reed Stripe"),
+                line("Avocet glasses case", "one size", 6, "outer", "Juniper Dot"));
         long aside = batches.planned(
                 today.minusDays(12),
                 today.plusDays(40),
