@@ -8,7 +8,7 @@ public enum BatchStage {
     CUTTING,
     /** All its cloths are cut; some bags may be done. */
     CUT,
-    /** All its bags are done, or the rest isn't made. */
+    /** All its bags are done. */
     FINISHED;
 
     /** Whether anything is still to be done. */

@@ -109,7 +109,7 @@ public class Finishing {
         settle(batch, planned, done, held, current);
     }
 
-    /** After bags were done, or the rest isn't made: what is held follows, the bags are received, and a batch that is done is closed. */
+    /** After bags were done: what is held follows, the bags are received, and a batch that is done is closed. */
     private void settle(Batch batch, Planned before, List<Done> done, boolean held, Settings current) {
         boolean all = batch.lines().stream().allMatch(line -> line.chosen().open() == 0);
         if (all) {
