@@ -10,6 +10,7 @@ export const keys = {
   designs: ['designs'] as const,
   batches: ['batches'] as const,
   finishedGoods: ['finished-goods'] as const,
+  cutPieces: ['cut-pieces'] as const,
   fairs: ['fairs'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
@@ -124,12 +125,21 @@ export const useDesignDocuments = (ids: number[]) =>
   });
 
 /** Batches of a stage that have the words in them, the newest first. */
-export const useBatches = (list: 'OPEN' | 'PLANNED' | 'CUT' | 'FINISHED' | 'ALL', query: string) =>
-  usePages<Schemas['PageViewBatchRow'], Schemas['BatchRow']>(
-    [...keys.batches, 'list', list, query],
-    `/api/batches?${list === 'ALL' ? '' : `list=${list}&`}q=${encodeURIComponent(query)}&size=50&page=`,
+export const useBatches = (
+  list: 'OPEN' | 'PLANNED' | 'CUT' | 'FINISHED' | 'ALL',
+  query: string,
+  only: { design?: string; forWhat?: string } = {},
+) => {
+  const asked = new URLSearchParams({ q: query, size: '50' });
+  if (list !== 'ALL') asked.set('list', list);
+  if (only.design) asked.set('design', only.design);
+  if (only.forWhat) asked.set('for', only.forWhat);
+  return usePages<Schemas['PageViewBatchRow'], Schemas['BatchRow']>(
+    [...keys.batches, 'list', asked.toString()],
+    `/api/batches?${asked.toString()}&page=`,
     (answer) => answer,
   );
+};
 
 export const useBatch = (id: number | undefined) =>
   useQuery({
@@ -153,6 +163,14 @@ export const useFinishedGoods = (query: string, all: boolean) =>
   usePages<Schemas['GoodsView'], Schemas['FinishedGoodsLine']>(
     [...keys.finishedGoods, query, all],
     `/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}&page=`,
+    (answer) => answer.page,
+  );
+
+/** Pieces that are cut and not sewn, by design. */
+export const useCutPieces = (query: string) =>
+  usePages<Schemas['UnsewnView'], Schemas['UnsewnLine']>(
+    [...keys.cutPieces, query],
+    `/api/cut-pieces?query=${encodeURIComponent(query)}&page=`,
     (answer) => answer.page,
   );
 

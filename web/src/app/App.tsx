@@ -16,6 +16,7 @@ const StockTakePage = lazy(() => import('../areas/materials/StockTakePage'));
 const ValuePage = lazy(() => import('../areas/materials/ValuePage'));
 const HandPage = lazy(() => import('../areas/materials/HandPage'));
 const FilesPage = lazy(() => import('../areas/materials/FilesPage'));
+const CutPiecesPage = lazy(() => import('../areas/materials/CutPiecesPage'));
 const FinishedPage = lazy(() => import('../areas/materials/FinishedPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
@@ -53,6 +54,7 @@ const router = createBrowserRouter([
       { path: '/materials/value', element: <ValuePage /> },
       { path: '/materials/hand', element: <HandPage /> },
       { path: '/materials/files', element: <FilesPage /> },
+      { path: '/materials/cut', element: <CutPiecesPage /> },
       { path: '/materials/finished', element: <FinishedPage /> },
       { path: '/materials/:id', element: <MaterialPage /> },
       { path: '/batches', element: <BatchesPage /> },

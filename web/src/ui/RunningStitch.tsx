@@ -1,8 +1,14 @@
 const STAGES = ['Plan', 'Cut', 'Sew', 'Finish'];
 
-export type BatchStage = 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+export type BatchStage = 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
 
-const AT: Record<BatchStage, number> = { PLANNED: 1, CUTTING: 1, CUT: 2, FINISHED: STAGES.length };
+const AT: Record<BatchStage, number> = {
+  PLANNED: 1,
+  CUTTING: 1,
+  CUT: 2,
+  FINISHED: STAGES.length,
+  DROPPED: 2,
+};
 
 /** The stage that a batch is in: what is stitched is done, the button is what comes next. */
 export function RunningStitch({
@@ -16,7 +22,12 @@ export function RunningStitch({
 }) {
   const at = stage ? AT[stage] : 0;
   const step = (width - 24) / (STAGES.length - 1);
-  const says = at === STAGES.length ? 'all stages done' : `${STAGES[at]} comes next`;
+  const dropped = stage === 'DROPPED';
+  const says = dropped
+    ? 'cut, and dropped'
+    : at === STAGES.length
+      ? 'all stages done'
+      : `${STAGES[at]} comes next`;
   return (
     <svg
       viewBox={`0 0 ${width} ${small ? 26 : 46}`}
@@ -40,7 +51,7 @@ export function RunningStitch({
       ))}
       {STAGES.map((name, i) => {
         const done = i < at;
-        const now = i === at;
+        const now = i === at && !dropped;
         return (
           <g key={name} transform={`translate(${12 + i * step},13)`}>
             <circle

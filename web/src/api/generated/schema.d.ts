@@ -116,6 +116,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/cut-short': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['cutBatchShort'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/cutting': {
     parameters: {
       query?: never;
@@ -404,6 +420,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/take-up': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeUpBags'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/tickets/{line}': {
     parameters: {
       query?: never;
@@ -494,6 +526,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['workConstruction'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cut-pieces': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listCutPieces'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cut-pieces/movements': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['moveCutPieces'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1362,13 +1426,14 @@ export interface components {
       price?: components['schemas']['MoneyView'];
       sizeName: string;
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       total?: components['schemas']['MoneyView'];
       /** Format: int32 */
       units: number;
     };
     BatchSheet: {
       cautions: components['schemas']['CautionView'][];
+      cutBefore: components['schemas']['CutOffer'][];
       cutList: components['schemas']['CutLine'][];
       findings: components['schemas']['FindingView'][];
       leftOver: components['schemas']['LeftLine'][];
@@ -1393,10 +1458,12 @@ export interface components {
       id: number;
       lines: components['schemas']['LineView'][];
       offcuts: number[];
+      /** Format: int64 */
+      partedFrom?: number;
       paused: boolean;
       sheet: components['schemas']['BatchSheet'];
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** Format: int64 */
       version: number;
     };
@@ -1445,6 +1512,12 @@ export interface components {
       on: string;
       /** Format: int32 */
       total: number;
+    };
+    BroughtForm: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: int64 */
+      materialId: number;
     };
     BuyLine: {
       amount: components['schemas']['AmountView'];
@@ -1617,6 +1690,33 @@ export interface components {
       name: string;
       piece: components['schemas']['PieceView'];
     };
+    CutOffer: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: int32 */
+      chosen: number;
+      colour: string;
+      letters: string;
+      /** Format: int32 */
+      line: number;
+      lineName: string;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      worth: components['schemas']['MoneyView'];
+    };
+    CutPiecesValue: {
+      /** Format: int64 */
+      pieces: number;
+      worth: components['schemas']['MoneyView'];
+    };
+    CutShortForm: {
+      lines: components['schemas']['LineUnits'][];
+      reason: string;
+      throwAway: boolean;
+      /** Format: int64 */
+      version: number;
+    };
     CuttingForm: {
       cutSeconds: string;
       endTrim: string;
@@ -1639,7 +1739,7 @@ export interface components {
       search?: components['schemas']['SearchView'];
       sizeName: string;
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       trims: components['schemas']['TrimLengths'][];
       /** Format: int32 */
       units: number;
@@ -2130,7 +2230,7 @@ export interface components {
       from: number;
       label: string;
       /** @enum {string} */
-      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED';
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** Format: double */
       to: number;
     };
@@ -2163,6 +2263,7 @@ export interface components {
       metric: string;
     };
     LineForm: {
+      brought?: components['schemas']['BroughtForm'][];
       /** Format: int64 */
       designId: number;
       materials: components['schemas']['SlotChoice'][];
@@ -2197,7 +2298,13 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    LineUnits: {
+      /** Format: int32 */
+      number: number;
+      units: string;
+    };
     LineView: {
+      brought: components['schemas']['BroughtForm'][];
       /** Format: int64 */
       designId: number;
       designName: string;
@@ -2206,8 +2313,12 @@ export interface components {
       materials: components['schemas']['SlotChoice'][];
       /** Format: int32 */
       number: number;
+      /** Format: int32 */
+      open: number;
       ownPrice: string;
       plannedCost?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      putBy: number;
       /** Format: int32 */
       scrap: number;
       /** Format: int32 */
@@ -2525,6 +2636,7 @@ export interface components {
         | 'FILLING_BY_VOLUME'
         | 'THREAD'
         | 'PACKING';
+      leavesWhenCut: boolean;
       /** Format: int64 */
       materialId: number;
       name: string;
@@ -2680,6 +2792,15 @@ export interface components {
     };
     PageViewMovementView: {
       items: components['schemas']['MovementView'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
+    PageViewUnsewnLine: {
+      items: components['schemas']['UnsewnLine'][];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -3201,16 +3322,11 @@ export interface components {
       most: number;
     };
     SplitForm: {
-      lines: components['schemas']['SplitLine'][];
+      lines: components['schemas']['LineUnits'][];
       /** Format: uuid */
       requestId: string;
       /** Format: int64 */
       version: number;
-    };
-    SplitLine: {
-      /** Format: int32 */
-      number: number;
-      units: string;
     };
     SpoiledForm: {
       /** Format: int32 */
@@ -3294,6 +3410,7 @@ export interface components {
       places: string[];
     };
     StockValueView: {
+      cutPieces: components['schemas']['CutPiecesValue'];
       kinds: components['schemas']['KindValue'][];
       lines: components['schemas']['ValueLine'][];
       /** Format: date */
@@ -3358,6 +3475,13 @@ export interface components {
       id: number;
       name: string;
       postage: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      version: number;
+    };
+    TakeUpForm: {
+      /** Format: int32 */
+      line: number;
+      units: string;
       /** Format: int64 */
       version: number;
     };
@@ -3467,6 +3591,43 @@ export interface components {
       opening?: components['schemas']['LengthFigure'];
       slot: string;
     };
+    UnsewnForm: {
+      count: string;
+      forBags: boolean;
+      ids: number[];
+      /** @enum {string} */
+      kind: 'PUT_BY' | 'TAKEN_UP' | 'USED' | 'THROWN_AWAY' | 'SOLD_AS_KIT' | 'GIVEN_AWAY';
+      reason: string;
+      /** Format: uuid */
+      requestId: string;
+    };
+    UnsewnLine: {
+      /** Format: int64 */
+      batchId: number;
+      clothName: string;
+      colour: string;
+      designName: string;
+      height: components['schemas']['LengthView'];
+      /** Format: int64 */
+      held: number;
+      /** Format: int64 */
+      id: number;
+      letter: string;
+      /** Format: int64 */
+      materialId: number;
+      /** Format: int64 */
+      perBag: number;
+      pieceName: string;
+      /** Format: int64 */
+      pieces: number;
+      sizeName: string;
+      width: components['schemas']['LengthView'];
+      worth: components['schemas']['MoneyView'];
+    };
+    UnsewnView: {
+      page: components['schemas']['PageViewUnsewnLine'];
+      total: components['schemas']['MoneyView'];
+    };
     ValueLine: {
       /** @enum {string} */
       kind:
@@ -3563,6 +3724,7 @@ export interface operations {
         list?: 'OPEN' | 'PLANNED' | 'CUT' | 'FINISHED';
         q?: string;
         design?: number;
+        for?: string;
         page?: number;
         size?: number;
       };
@@ -3792,6 +3954,32 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['CutForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  cutBatchShort: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CutShortForm'];
       };
     };
     responses: {
@@ -4305,6 +4493,32 @@ export interface operations {
       };
     };
   };
+  takeUpBags: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TakeUpForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
   readTicket: {
     parameters: {
       query?: never;
@@ -4429,6 +4643,52 @@ export interface operations {
         content: {
           'application/json': components['schemas']['RuleAnswer'];
         };
+      };
+    };
+  };
+  listCutPieces: {
+    parameters: {
+      query?: {
+        query?: string;
+        page?: number;
+        size?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['UnsewnView'];
+        };
+      };
+    };
+  };
+  moveCutPieces: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['UnsewnForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -44,7 +44,10 @@ export function BatchLines({
                   >
                     {line.number} · {line.designName}
                   </button>
-                  <span className="block text-[13px] text-soft">{line.sizeName}</span>
+                  <span className="block text-[13px] text-soft">
+                    {line.sizeName}
+                    {line.putBy > 0 && ` · ${line.putBy} more are cut and put by`}
+                  </span>
                 </td>
                 <td>
                   <span className="flex items-center gap-2">
@@ -57,7 +60,7 @@ export function BatchLines({
                 {anySeconds && <td className="num">{line.seconds}</td>}
                 {anyScrap && <td className="num">{line.scrap}</td>}
                 <td className="num">
-                  <b>{line.started - line.good - line.seconds - line.scrap}</b>
+                  <b>{line.open}</b>
                 </td>
                 <td className="num">{its?.each?.amount ?? '–'}</td>
               </tr>

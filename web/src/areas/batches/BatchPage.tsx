@@ -17,6 +17,7 @@ import { BatchChoices, Purpose } from './BatchChoices';
 import { BatchGrid } from './BatchGrid';
 import { BatchLines } from './BatchLines';
 import { BatchSheet } from './BatchSheet';
+import { CutOffers } from './CutOffers';
 import { filled, gridOf, type LineForm } from './grid';
 import { LineDetail } from './LineChoices';
 import { MarginalPart } from './MarginalPart';
@@ -98,7 +99,7 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
     version: batch?.version ?? 0,
     batchId: batch?.id,
     lines: batch
-      ? batch.lines.map(({ number, designId, sizeName, wanted, started, materials, ownPrice }) => ({
+      ? batch.lines.map(({ number, designId, sizeName, wanted, started, materials, ownPrice, brought }) => ({
           number,
           designId,
           sizeName,
@@ -106,6 +107,7 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
           started: started > wanted ? String(started) : undefined,
           materials,
           ownPrice,
+          brought,
         }))
       : [firstLine(design, begun)],
     offcuts: batch?.offcuts ?? (lot ? [Number(lot)] : []),
@@ -197,6 +199,14 @@ function Editor({
   };
   const changeLine = (place: number, next: Partial<LineForm>) =>
     change({ lines: form.lines.map((line, i) => (i === place ? { ...line, ...next } : line)) });
+  const placeOf = (number: number) =>
+    places[sheet?.lines.findIndex((one) => one.number === number) ?? -1] ?? 0;
+  const broughtTo = (place: number, materialId: number) =>
+    form.lines[place]?.brought?.find((one) => one.materialId === materialId)?.bags ?? 0;
+  const bring = (place: number, materialId: number, bags: number) => {
+    const others = form.lines[place]?.brought?.filter((one) => one.materialId !== materialId) ?? [];
+    changeLine(place, { brought: bags > 0 ? [...others, { materialId, bags }] : others });
+  };
   const problem = save.problem && !save.problem.isClash ? save.problem : undefined;
   const typedWrong = lineProblems(problem ?? (preview.error as Problem | null), places);
   const unitsProblem = several ? undefined : typedWrong.of(0, 'units');
@@ -222,9 +232,10 @@ function Editor({
   });
   const document = documents.get(line.designId) ?? design.document;
   const lineName = `${document.name}, ${line.sizeName}`;
+  const closed = batch?.stage === 'FINISHED' || batch?.stage === 'DROPPED';
   const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;
   // While several lines are planned, each has its price beside its materials.
-  const ownPrice = batch?.stage !== 'FINISHED' && (!several || !planned) && (
+  const ownPrice = !closed && (!several || !planned) && (
     <label className="mt-3 block">
       <span className="text-[13px] font-semibold text-soft">My own price at the stall</span>
       <input
@@ -246,15 +257,14 @@ function Editor({
             {form.forWhat && ` · for ${form.forWhat}`}
             {form.dueOn && `, ${day(form.dueOn)}`}
             {batch?.paused && ' · put aside'}
+            {batch?.stage === 'DROPPED' && ' · dropped after it was cut'}
           </div>
           <h1>
             {several ? (
               `${total} bags of ${gridOf(form.lines, documents).rows.length} kinds`
             ) : (
               <>
-                {batch &&
-                  batch.stage !== 'PLANNED' &&
-                  `${batch.stage === 'FINISHED' ? done : (sheet?.units ?? '')} × `}
+                {batch && batch.stage !== 'PLANNED' && `${closed ? done : (sheet?.units ?? '')} × `}
                 {sheet?.lines[0]?.designName ?? design.document.name}, {only.sizeName}
               </>
             )}
@@ -356,6 +366,14 @@ function Editor({
             <BatchLines batch={batch} sheet={sheet} chosen={looked} onChoose={setLooked} />
           )}
           {sheet && planned && (
+            <CutOffers
+              offers={sheet.cutBefore}
+              several={several}
+              chosen={(offer) => broughtTo(placeOf(offer.line), offer.materialId)}
+              onChoose={(offer, bags) => bring(placeOf(offer.line), offer.materialId, bags)}
+            />
+          )}
+          {sheet && planned && (
             <OffcutOffers
               offers={sheet.offcuts}
               chosen={form.offcuts ?? []}
@@ -373,9 +391,7 @@ function Editor({
               sheet={sheet}
               stage={batch?.stage}
               reserving={
-                !isNew && !draft.isChanged && batch.stage !== 'FINISHED' ? (
-                  <Reserving batch={batch} sheet={sheet} />
-                ) : undefined
+                !isNew && !draft.isChanged && !closed ? <Reserving batch={batch} sheet={sheet} /> : undefined
               }
               replacing={
                 planned && !several
@@ -422,7 +438,7 @@ function Editor({
               planned={batch?.lines.find((one) => one.number === lineSheet?.number)?.plannedCost}
               missing={
                 refused[0]?.sentence ??
-                (batch?.stage === 'FINISHED' && done === 0
+                (closed && done === 0
                   ? 'None came out well, so there is nothing to price.'
                   : 'The ticket follows from the plan.')
               }
@@ -466,6 +482,13 @@ function Ways({
   onMore: () => void;
 }) {
   if (batch.stage === 'FINISHED') return null;
+  if (batch.stage === 'DROPPED') {
+    return (
+      <Button look="quiet" onClick={onMore}>
+        Take it up again …
+      </Button>
+    );
+  }
   const uncut = batch.stage === 'PLANNED' || batch.stage === 'CUTTING';
   return (
     <>

@@ -320,7 +320,7 @@ function Steps({ sheet, title, stages }: { sheet: Sheet; title: string; stages: 
 }
 
 function Cautions({ sheet, stage }: { sheet: Sheet; stage?: BatchStage }) {
-  if (stage === 'FINISHED') return null;
+  if (stage === 'FINISHED' || stage === 'DROPPED') return null;
   const shown = sheet.cautions.filter((caution) => (stage === 'CUT') === (caution.stage !== 'CUT'));
   const once = [...new Map(shown.map((caution) => [caution.title, caution])).values()];
   return (

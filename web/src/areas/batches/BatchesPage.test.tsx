@@ -22,11 +22,16 @@ const line = (id: number, stage: Schemas['BatchRow']['stage']): Schemas['BatchRo
   hoursLeft: { text: '0 min', seconds: 0 },
 });
 
+const asked: URLSearchParams[] = [];
+
 /** A workroom with one batch on the go, which is its oldest, and so many finished ones. */
 function workroom(finished: number) {
   const done = Array.from({ length: finished }, (_, i) => line(finished + 1 - i, 'FINISHED'));
   vi.stubGlobal('fetch', (path: string) => {
-    const query = new URL(path, 'http://localhost').searchParams;
+    const { pathname, searchParams: query } = new URL(path, 'http://localhost');
+    if (pathname === '/api/fairs') return Promise.resolve(Response.json([{ id: 1, name: 'Reed Fair' }]));
+    if (pathname !== '/api/batches') return Promise.resolve(Response.json([{ id: 4, name: 'Heron pouch' }]));
+    asked.push(query);
     const all = query.get('list') === 'OPEN' ? [line(1, 'PLANNED')] : done;
     const [page, size] = [Number(query.get('page')), Number(query.get('size'))];
     const items = all.slice(page * size, (page + 1) * size);
@@ -48,5 +53,16 @@ describe('batches', () => {
     await userEvent.click(await within(finished).findByRole('button', { name: 'Show more' }));
     expect(await within(finished).findByText(/Batch 2 ·/)).toBeVisible();
     expect(within(finished).queryByRole('button', { name: 'Show more' })).toBeNull();
+  });
+
+  it('asks for those of one design and of one fair', async () => {
+    workroom(3);
+    rendered(<BatchesPage />);
+    await screen.findByRole('option', { name: 'Reed Fair' });
+    await userEvent.selectOptions(screen.getByLabelText('For'), 'Reed Fair');
+    await userEvent.selectOptions(screen.getByLabelText('Design'), 'Heron pouch');
+    await screen.findByRole('region', { name: 'Finished' });
+    const last = asked[asked.length - 1];
+    expect([last?.get('for'), last?.get('design')]).toEqual(['Reed Fair', '4']);
   });
 });

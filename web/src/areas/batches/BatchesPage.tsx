@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useBatches } from '../../api/queries';
+import { useBatches, useDesignNames, useFairs } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
@@ -19,12 +19,16 @@ export default function BatchesPage() {
   const [query, setQuery] = useState('');
   const [stage, setStage] = useState<Open>('OPEN');
   const words = useSettled(query, 200);
-  const open = useBatches(stage, words);
-  const done = useBatches('FINISHED', words);
+  const [design, setDesign] = useState('');
+  const [forWhat, setForWhat] = useState('');
+  const { data: designs } = useDesignNames();
+  const { data: fairs } = useFairs();
+  const open = useBatches(stage, words, { design, forWhat });
+  const done = useBatches('FINISHED', words, { design, forWhat });
   const error = open.error ?? done.error;
   if (error) return <ProblemNotice problem={error} />;
   const none = open.items?.length === 0 && done.items?.length === 0;
-  const searched = words.trim() !== '' || stage !== 'OPEN';
+  const searched = words.trim() !== '' || stage !== 'OPEN' || design !== '' || forWhat !== '';
   return (
     <>
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -32,16 +36,40 @@ export default function BatchesPage() {
         <div className="flex flex-wrap items-end gap-3">
           {(!none || searched || query !== '') && (
             <>
-              <div className="w-[250px]">
+              <div className="w-[200px]">
                 <TextField
                   label="Find"
-                  placeholder="a design, a fair, a number"
+                  placeholder="a design, a number …"
                   maxLength={120}
                   value={query}
                   onChange={(event) => setQuery(event.target.value)}
                 />
               </div>
               <div className="w-[150px]">
+                <SelectField
+                  label="Design"
+                  value={design}
+                  onChange={(event) => setDesign(event.target.value)}
+                >
+                  <option value="">any</option>
+                  {designs?.map((one) => (
+                    <option key={one.id} value={one.id}>
+                      {one.name}
+                    </option>
+                  ))}
+                </SelectField>
+              </div>
+              <div className="w-[150px]">
+                <SelectField label="For" value={forWhat} onChange={(event) => setForWhat(event.target.value)}>
+                  <option value="">anything</option>
+                  {[...new Set(fairs?.map((fair) => fair.name))].map((name) => (
+                    <option key={name} value={name}>
+                      {name}
+                    </option>
+                  ))}
+                </SelectField>
+              </div>
+              <div className="w-[130px]">
                 <SelectField
                   label="On the go"
                   value={stage}
@@ -65,7 +93,7 @@ export default function BatchesPage() {
           </p>
         </section>
       )}
-      {none && searched && <p className="text-soft">No batch has these words in it.</p>}
+      {none && searched && <p className="text-soft">No batch is like that.</p>}
       <Table title="On the go" batches={open} />
       <Table title="Finished" batches={done} />
     </>
@@ -91,6 +119,7 @@ function Table({ title, batches }: { title: string; batches: Batches }) {
         <tbody>
           {batches.items.map((batch) => {
             const finished = batch.stage === 'FINISHED';
+            const dropped = batch.stage === 'DROPPED';
             return (
               <tr key={batch.id}>
                 <td>
@@ -103,6 +132,7 @@ function Table({ title, batches }: { title: string; batches: Batches }) {
                     {finished &&
                       batch.doneUnits < batch.units &&
                       ` · ${batch.units - batch.doneUnits} spoiled`}
+                    {dropped && ' · dropped after it was cut'}
                     {!finished && batch.doneUnits > 0 && ` · ${batch.doneUnits} done`}
                   </span>
                 </td>

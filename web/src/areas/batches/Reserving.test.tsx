@@ -21,6 +21,7 @@ const need = (held: number): Schemas['NeedLine'] => ({
   held: amount(String(held), held),
   heldForOthers: amount('0', 0),
   shortBy: amount('4', 4),
+  leavesWhenCut: true,
   taken: false,
   shares: [],
   working: working('24'),

@@ -24,7 +24,18 @@ const batch = (...leftOver: Schemas['LeftLine'][]) =>
     id: 9,
     version: 2,
     cloths: [{ materialId: 7, name: 'Juniper Dot', colour: '#345', cut: false }],
-    lines: [{ number: 1, designName: 'Heron', sizeName: 'small', started: 4, good: 0, seconds: 0, scrap: 0 }],
+    lines: [
+      {
+        number: 1,
+        designName: 'Heron',
+        sizeName: 'small',
+        started: 4,
+        good: 0,
+        seconds: 0,
+        scrap: 0,
+        open: 4,
+      },
+    ],
     sheet: {
       mark: 'now',
       units: 4,
@@ -37,6 +48,7 @@ const batch = (...leftOver: Schemas['LeftLine'][]) =>
           kind: 'CLOTH',
           needed: amount('24 in', 24),
           onHand: amount('40 in', 40),
+          leavesWhenCut: true,
           taken: false,
         },
       ],

@@ -3,7 +3,6 @@ import { useEffect, useState } from 'react';
 import { api, type Problem, type Schemas } from '../../api/client';
 import { keys, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { leavesWhenCut } from './stock';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
@@ -183,7 +182,7 @@ function Cutting({ batch, only, onClose }: { batch: Batch; only?: number; onClos
     if (one) setSetRight({ ...setRight, [keyOf(one)]: { ...setRight[keyOf(one)], ...next } });
   };
   const leaving = sheet.needs.filter(
-    (need) => leavesWhenCut(need.kind) && !need.taken && isCutNow(need.materialId),
+    (need) => need.leavesWhenCut && !need.taken && isCutNow(need.materialId),
   );
   const short = leaving.some((need) => need.shortBy);
   const send = useSend(
@@ -238,13 +237,17 @@ function Cutting({ batch, only, onClose }: { batch: Batch; only?: number; onClos
           ))}
         </fieldset>
       )}
-      <Leaving needs={leaving} />
+      {uncut.length === 0 ? (
+        <p className="text-soft">All its pieces are cut already; they come off the shelf now.</p>
+      ) : (
+        <Leaving needs={leaving} />
+      )}
       {kept.length > 0 && (
         <Offcuts kept={kept} onChange={change} problem={send.problem?.errors[0]?.sentence} />
       )}
       {(short || send.problem) && <Reason short={short} reason={reason} onChange={setReason} />}
       {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
-      <Button type="submit" disabled={send.isPending || leaving.length === 0}>
+      <Button type="submit" disabled={send.isPending || (leaving.length === 0 && uncut.length > 0)}>
         It is cut
       </Button>
     </form>
@@ -257,9 +260,7 @@ const WORDS = { good: 'Well', seconds: 'Seconds', scrap: 'Spoiled' } as const;
 
 function Finishing({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   const { sheet } = batch;
-  const lines = batch.lines
-    .map((line) => ({ ...line, open: line.started - line.good - line.seconds - line.scrap }))
-    .filter((line) => line.open > 0);
+  const lines = batch.lines.filter((line) => line.open > 0);
   const [typed, setTyped] = useState<Record<number, Partial<Done>>>({});
   const [reason, setReason] = useState('');
   const done = (line: (typeof lines)[number]): Done => ({
@@ -273,7 +274,7 @@ function Finishing({ batch, onClose }: { batch: Batch; onClose: () => void }) {
     const its = done(line);
     return sum + Math.max(0, line.open - count(its.good) - count(its.seconds) - count(its.scrap));
   }, 0);
-  const leaving = sheet.needs.filter((need) => !leavesWhenCut(need.kind) && !need.taken);
+  const leaving = sheet.needs.filter((need) => !need.leavesWhenCut && !need.taken);
   const short = leaving.some((need) => need.shortBy);
   const send = useSend(
     () =>

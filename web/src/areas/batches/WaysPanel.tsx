@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type Schemas } from '../../api/client';
+import { api, type Problem, type Schemas } from '../../api/client';
 import { useBatches, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
@@ -40,25 +40,36 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
     () => api.remove(`/api/batches/${batch.id}?version=${batch.version}`),
     () => navigate('/batches'),
   );
-  const bags = batch.lines.reduce((sum, line) => sum + line.started, 0);
+  const open = batch.lines.reduce((sum, line) => sum + line.open, 0);
+  const dropped = batch.stage === 'DROPPED';
+  const putBy = batch.lines.filter((line) => line.putBy > 0);
   return (
     <div className="space-y-5">
-      <section>
-        <h3 className="font-semibold">{batch.paused ? 'Take it up again' : 'Put it aside for a while'}</h3>
-        <p className="mb-2 text-soft">
-          {batch.paused
-            ? 'Its hours are laid on days again.'
-            : 'Nothing of it is lost; no hours of it are laid on days until it is taken up again.'}
-        </p>
-        <Button look="quiet" disabled={pause.isPending} onClick={() => pause.mutate(undefined)}>
-          {batch.paused ? 'Take up again' : 'Put aside'}
-        </Button>
-        <ProblemNotice problem={pause.problem} />
-      </section>
-      {planned && bags > 1 && (
+      {!dropped && (
+        <section>
+          <h3 className="font-semibold">{batch.paused ? 'Take it up again' : 'Put it aside for a while'}</h3>
+          <p className="mb-2 text-soft">
+            {batch.paused
+              ? 'Its hours are laid on days again.'
+              : 'Nothing of it is lost; no hours of it are laid on days until it is taken up again.'}
+          </p>
+          <Button look="quiet" disabled={pause.isPending} onClick={() => pause.mutate(undefined)}>
+            {batch.paused ? 'Take up again' : 'Put aside'}
+          </Button>
+          <ProblemNotice problem={pause.problem} />
+        </section>
+      )}
+      {putBy.map((line) => (
+        <TakeUp key={line.number} batch={batch} line={line} onDone={onClose} />
+      ))}
+      {open > 1 && (
         <SplitOff batch={batch} onDone={(made) => navigate(`/batches/${made.id}`)} onClose={onClose} />
       )}
       {planned && <Join batch={batch} onDone={onClose} />}
+      {!planned && batch.partedFrom !== undefined && !dropped && (
+        <PutBack batch={batch} from={batch.partedFrom} onDone={(whole) => navigate(`/batches/${whole}`)} />
+      )}
+      {!planned && open > 0 && <CutShort batch={batch} onDone={onClose} />}
       {planned && (
         <section>
           <h3 className="font-semibold">Give it up</h3>
@@ -72,6 +83,59 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
     </div>
   );
 }
+
+/** How many bags of which lines, as typed. */
+function Bags({
+  batch,
+  says,
+  problem,
+  typed,
+  onType,
+}: {
+  batch: Batch;
+  /** What becomes of them, for those who hear the form: “Split off”. */
+  says: string;
+  problem?: Problem;
+  typed: Record<number, string>;
+  onType: (typed: Record<number, string>) => void;
+}) {
+  return (
+    <table className="listing mb-2">
+      <tbody>
+        {batch.lines.map((line, i) => {
+          const wrong = problem?.on(`lines.${i}.units`);
+          return (
+            <tr key={line.number}>
+              <td>
+                {line.designName}, {line.sizeName}
+                <span className="block text-[13px] text-soft">
+                  {batch.sheet.lines.find((one) => one.number === line.number)?.clothName}
+                </span>
+                {wrong && <span className="block text-[13px] text-madder">{wrong}</span>}
+              </td>
+              <td className="num w-[84px]">
+                <input
+                  className="field text-right"
+                  inputMode="numeric"
+                  autoComplete="off"
+                  placeholder="0"
+                  aria-label={`${says}, line ${line.number}`}
+                  aria-invalid={!!wrong}
+                  value={typed[line.number] ?? ''}
+                  onChange={(event) => onType({ ...typed, [line.number]: event.target.value })}
+                />
+              </td>
+              <td className="w-[70px] text-soft">of {line.open}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+const linesOf = (batch: Batch, typed: Record<number, string>) =>
+  batch.lines.map((line) => ({ number: line.number, units: typed[line.number] ?? '' }));
 
 function SplitOff({
   batch,
@@ -89,7 +153,7 @@ function SplitOff({
       api.post<Batch>(`/api/batches/${batch.id}/split`, {
         requestId: request.id,
         version: batch.version,
-        lines: batch.lines.map((line) => ({ number: line.number, units: typed[line.number] ?? '' })),
+        lines: linesOf(batch, typed),
       }),
     (made) => {
       onClose();
@@ -105,42 +169,142 @@ function SplitOff({
       }}
     >
       <h3 className="font-semibold">Split some off into a batch of their own</h3>
-      <table className="listing mb-2">
-        <tbody>
-          {batch.lines.map((line, i) => {
-            const wrong = send.problem?.on(`lines.${i}.units`);
-            return (
-              <tr key={line.number}>
-                <td>
-                  {line.designName}, {line.sizeName}
-                  <span className="block text-[13px] text-soft">
-                    {batch.sheet.lines.find((one) => one.number === line.number)?.clothName}
-                  </span>
-                  {wrong && <span className="block text-[13px] text-madder">{wrong}</span>}
-                </td>
-                <td className="num w-[84px]">
-                  <input
-                    className="field text-right"
-                    inputMode="numeric"
-                    autoComplete="off"
-                    placeholder="0"
-                    aria-label={`Split off, line ${line.number}`}
-                    aria-invalid={!!wrong}
-                    value={typed[line.number] ?? ''}
-                    onChange={(event) => setTyped({ ...typed, [line.number]: event.target.value })}
-                  />
-                </td>
-                <td className="w-[70px] text-soft">of {line.started}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      {batch.stage !== 'PLANNED' && (
+        <p className="text-soft">They take their cut pieces and the minutes of their cutting along.</p>
+      )}
+      <Bags batch={batch} says="Split off" problem={send.problem} typed={typed} onType={setTyped} />
       <Button look="quiet" type="submit" disabled={send.isPending}>
         Split off
       </Button>
       {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
     </form>
+  );
+}
+
+/** Bags whose cloth is cut and that aren't made: their pieces are kept, or thrown away. */
+function CutShort({ batch, onDone }: { batch: Batch; onDone: () => void }) {
+  const [typed, setTyped] = useState<Record<number, string>>({});
+  const [throwAway, setThrowAway] = useState(false);
+  const send = useSend(
+    (lines: { number: number; units: string }[]) =>
+      api.post<Batch>(`/api/batches/${batch.id}/cut-short`, {
+        version: batch.version,
+        throwAway,
+        reason: '',
+        lines,
+      }),
+    onDone,
+  );
+  const all = batch.lines.map((line) => ({ number: line.number, units: String(line.open) }));
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!send.isPending) send.mutate(linesOf(batch, typed));
+      }}
+    >
+      <h3 className="font-semibold">Some of them aren’t made</h3>
+      <Bags batch={batch} says="Not made" problem={send.problem} typed={typed} onType={setTyped} />
+      <fieldset className="mb-2">
+        <legend className="text-soft">Their cut pieces</legend>
+        {[false, true].map((thrown) => (
+          <label key={String(thrown)} className="flex min-h-11 cursor-pointer items-center gap-2.5">
+            <input
+              type="radio"
+              className="size-5"
+              name="pieces"
+              checked={throwAway === thrown}
+              onChange={() => setThrowAway(thrown)}
+            />
+            {thrown
+              ? 'are thrown away; those that are made bear them'
+              : 'are put by, with what their cloth cost'}
+          </label>
+        ))}
+      </fieldset>
+      <div className="flex flex-wrap gap-2">
+        <Button look="quiet" type="submit" disabled={send.isPending}>
+          Don’t make these
+        </Button>
+        <Button look="quiet" disabled={send.isPending} onClick={() => !send.isPending && send.mutate(all)}>
+          Make none of the rest
+        </Button>
+      </div>
+      {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
+    </form>
+  );
+}
+
+/** Bags whose pieces were put by are made after all. */
+function TakeUp({ batch, line, onDone }: { batch: Batch; line: Schemas['LineView']; onDone: () => void }) {
+  const [units, setUnits] = useState(String(line.putBy));
+  const send = useSend(
+    () =>
+      api.post<Batch>(`/api/batches/${batch.id}/take-up`, {
+        version: batch.version,
+        line: line.number,
+        units,
+      }),
+    onDone,
+  );
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!send.isPending) send.mutate(undefined);
+      }}
+    >
+      <h3 className="font-semibold">
+        {line.putBy} of {line.designName}, {line.sizeName} are cut and put by
+      </h3>
+      <div className="mt-1 flex items-center gap-2">
+        <input
+          className="field !w-[84px] text-right"
+          inputMode="numeric"
+          autoComplete="off"
+          aria-label={`Make after all, line ${line.number}`}
+          aria-invalid={!!send.problem?.on('units')}
+          value={units}
+          onChange={(event) => setUnits(event.target.value)}
+        />
+        <Button look="quiet" type="submit" disabled={send.isPending}>
+          Make them after all
+        </Button>
+      </div>
+      {send.problem?.on('units') && <p className="text-[13px] text-madder">{send.problem.on('units')}</p>}
+      {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
+    </form>
+  );
+}
+
+/** Bags that were parted off a batch whose cloth is cut go back into it. */
+function PutBack({ batch, from, onDone }: { batch: Batch; from: number; onDone: (whole: number) => void }) {
+  const send = useSend(
+    async () => {
+      const whole = await api.get<Batch>(`/api/batches/${from}`);
+      return api.post<Batch>(`/api/batches/${from}/join`, {
+        version: whole.version,
+        otherId: batch.id,
+        otherVersion: batch.version,
+      });
+    },
+    () => onDone(from),
+  );
+  return (
+    <section>
+      <h3 className="font-semibold">Put them back into batch {from}</h3>
+      <p className="mb-2 text-soft">They were parted off it; then it is as it was.</p>
+      <Button
+        look="quiet"
+        disabled={send.isPending}
+        onClick={() => !send.isPending && send.mutate(undefined)}
+      >
+        Put back
+      </Button>
+      <ProblemNotice problem={send.problem} />
+    </section>
   );
 }
 

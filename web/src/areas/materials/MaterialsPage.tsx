@@ -14,6 +14,7 @@ import { useTitle } from '../../ui/useTitle';
 
 const OTHER_PLACES = [
   { to: '/materials/stock-take', label: 'Stock-take' },
+  { to: '/materials/cut', label: 'Cut, not sewn' },
   { to: '/materials/finished', label: 'Finished bags' },
   { to: '/materials/value', label: 'What it is worth' },
   { to: '/materials/files', label: 'Lists in and out' },

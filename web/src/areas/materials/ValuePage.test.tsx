@@ -13,6 +13,7 @@ const value = {
   on: '2025-12-31',
   school: 'FIRST_IN_FIRST_OUT',
   kinds: [{ kind: 'CLOTH', materials: 1, worth: money(3600) }],
+  cutPieces: { pieces: 12, worth: money(480) },
   total: money(3600),
   lines: [
     {

@@ -80,6 +80,22 @@ export default function ValuePage() {
                     <td className="num font-bold">{kind.worth.amount}</td>
                   </tr>
                 ))}
+                {data.cutPieces.pieces > 0 && (
+                  <tr>
+                    <td>
+                      <Link
+                        className="inline-block min-h-6 font-semibold text-woad hover:underline"
+                        to="/materials/cut"
+                      >
+                        Cut, not sewn
+                      </Link>
+                      <span className="block text-[13px] text-soft">
+                        {data.cutPieces.pieces} pieces, at what their cloth cost
+                      </span>
+                    </td>
+                    <td className="num font-bold">{data.cutPieces.worth.amount}</td>
+                  </tr>
+                )}
               </tbody>
             </table>
           </section>

@@ -329,7 +329,7 @@ class BatchLinesTest {
     }
 
     @Test
-    void whatIsCutCantBePartedOrJoined() {
+    void whatIsCutIsntJoinedToAnother() {
         JsonNode planned = made(form(line(null, pouch, "small", "3", rust)));
         JsonNode other = made(form(line(null, pouch, "small", "2", rust)));
         JsonNode cut = cut(other, null);
@@ -343,7 +343,7 @@ class BatchLinesTest {
                         "otherVersion",
                         cut.get("version").asLong()));
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.detail()).contains("Cloth of batch " + cut.get("id") + " is cut");
+        assertThat(refused.detail()).contains("only what was parted off a batch can be put back into it");
         Answer itself = APP.post(
                 "/api/batches/" + planned.get("id") + "/join",
                 Map.of(
@@ -405,6 +405,8 @@ class BatchLinesTest {
         assertThat(ids("/api/batches?q=lantern%20%7Bquay%7D%20%C3%A7")).containsExactly(id);
         assertThat(ids("/api/batches?q=other%20pouch&list=PLANNED")).contains(id);
         assertThat(ids("/api/batches?list=OPEN&design=" + tote)).contains(id);
+        assertThat(ids("/api/batches?for=Lantern%20%7BQuay%7D%20%C3%A7")).containsExactly(id);
+        assertThat(ids("/api/batches?for=Lantern")).isEmpty();
         assertThat(ids("/api/batches?list=FINISHED")).doesNotContain(id);
         assertThat(ids("/api/batches?q=nothing%20of%20that%20name")).isEmpty();
     }

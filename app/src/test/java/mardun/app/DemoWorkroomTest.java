@@ -47,6 +47,16 @@ class DemoWorkroomTest {
     }
 
     @Test
+    void someBagsWereCutAndNotSewn() {
+        JsonNode pieces = APP.get("/api/cut-pieces").body().get("page").get("items");
+        assertThat(pieces).isNotEmpty().allSatisfy(piece -> {
+            assertThat(piece.get("designName").asString()).isEqualTo("Eider hand warmer");
+            assertThat(piece.get("pieces").asLong())
+                    .isEqualTo(4 * piece.get("perBag").asLong());
+        });
+    }
+
+    @Test
     void aSeasonLiesBehindWithSpoiledUnits() {
         JsonNode goods = APP.get("/api/finished-goods").body().get("page").get("items");
         assertThat(goods).hasSize(GOODS);

@@ -55,6 +55,7 @@ class Batch {
     private Instant cutAt;
     private Instant finishedAt;
     private Instant pausedAt;
+    private Long partedFrom;
 
     @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
     @OrderBy("position, number")
@@ -130,6 +131,16 @@ class Batch {
         changes++;
     }
 
+    /** Is the part of another batch whose cloth is cut, and is as far as that one. */
+    void partOf(Batch other, String frozenInputs) {
+        partedFrom = other.id;
+        stage = other.stage;
+        frozen = frozenInputs;
+        cutAt = other.cutAt;
+        dueOn = other.dueOn;
+        forWhat = other.forWhat;
+    }
+
     /** So many bags of a line are done. */
     void done(int number, int good, int seconds, int scrap) {
         line(number).orElseThrow().done(good, seconds, scrap);
@@ -146,6 +157,27 @@ class Batch {
         stage = BatchStage.FINISHED;
         finishedAt = now;
         pausedAt = null;
+    }
+
+    /**
+     * None of it is made.
+     *
+     * @param frozenInputs what the plan was worked out from, with what everything really cost
+     */
+    void drop(String frozenInputs, Instant now) {
+        finish(frozenInputs, now);
+        stage = BatchStage.DROPPED;
+    }
+
+    /** Some of it is made after all. */
+    void takeUp(boolean allCut) {
+        stage = allCut ? BatchStage.CUT : BatchStage.CUTTING;
+        finishedAt = null;
+    }
+
+    /** Cut pieces of its lines moved, or their numbers changed. */
+    void linesChanged() {
+        changes++;
     }
 
     void pause(Instant now) {
@@ -194,6 +226,11 @@ class Batch {
 
     List<StoredLine> lines() {
         return lines;
+    }
+
+    /** The batch that it was parted from when its cloth was cut. */
+    Optional<Long> partedFrom() {
+        return Optional.ofNullable(partedFrom);
     }
 
     Optional<StoredLine> line(int number) {

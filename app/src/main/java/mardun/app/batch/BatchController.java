@@ -14,12 +14,14 @@ import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.CutForm;
+import mardun.app.batch.BatchViews.CutShortForm;
 import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
+import mardun.app.batch.BatchViews.TakeUpForm;
 import mardun.app.design.TicketView;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
@@ -44,6 +46,7 @@ class BatchController {
     private final Replacements replacements;
     private final ClothCutting cutting;
     private final Finishing finishing;
+    private final CuttingShort cuttingShort;
     private final Splitting splitting;
     private final Pausing pausing;
     private final Marginals marginals;
@@ -55,6 +58,7 @@ class BatchController {
             Replacements replacements,
             ClothCutting cutting,
             Finishing finishing,
+            CuttingShort cuttingShort,
             Splitting splitting,
             Pausing pausing,
             Marginals marginals,
@@ -64,6 +68,7 @@ class BatchController {
         this.replacements = replacements;
         this.cutting = cutting;
         this.finishing = finishing;
+        this.cuttingShort = cuttingShort;
         this.splitting = splitting;
         this.pausing = pausing;
         this.marginals = marginals;
@@ -75,9 +80,10 @@ class BatchController {
             @RequestParam Optional<BatchList> list,
             @RequestParam(defaultValue = "") @Size(max = 120) String q,
             @RequestParam Optional<Long> design,
+            @RequestParam(name = "for", defaultValue = "") @Size(max = 120) String forWhat,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
-        return reading.list(list, q, design, page, size);
+        return reading.list(list, q, design, forWhat, page, size);
     }
 
     @PostMapping("/batches")
@@ -152,10 +158,24 @@ class BatchController {
         return reading.get(splitting.split(id, form));
     }
 
-    /** Takes another planned batch into this one. */
+    /** Takes another planned batch into this one, or puts back what was parted off it. */
     @PostMapping("/batches/{id}/join")
     BatchView joinBatches(@PathVariable long id, @RequestBody @Valid JoinForm form) {
         splitting.join(id, form);
+        return reading.get(id);
+    }
+
+    /** Bags aren't made though their cloth is cut. */
+    @PostMapping("/batches/{id}/cut-short")
+    BatchView cutBatchShort(@PathVariable long id, @RequestBody @Valid CutShortForm form) {
+        cuttingShort.cutShort(id, form);
+        return reading.get(id);
+    }
+
+    /** Bags whose cut pieces were put by are made after all. */
+    @PostMapping("/batches/{id}/take-up")
+    BatchView takeUpBags(@PathVariable long id, @RequestBody @Valid TakeUpForm form) {
+        cuttingShort.takeUp(id, form);
         return reading.get(id);
     }
 

@@ -24,6 +24,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.core.batch.PiecesMoved;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -72,7 +73,9 @@ public class BatchEntry {
         return onceOnly.make(form.requestId(), "batch", form, () -> {
             Batch batch = new Batch(clock.instant());
             batch.enter(readComplete(form, batch));
-            return repository.saveAndFlush(batch).id();
+            long made = repository.saveAndFlush(batch).id();
+            holds.followPieces(batch);
+            return made;
         });
     }
 
@@ -85,6 +88,7 @@ public class BatchEntry {
                 batch.enter(readComplete(form, batch));
                 repository.saveAndFlush(batch);
                 holds.follow(batch);
+                holds.followPieces(batch);
             }
             case CUTTING, CUT -> {
                 FieldReader fields = new FieldReader();
@@ -102,7 +106,7 @@ public class BatchEntry {
                         Optional.ofNullable(form.dueOn()), form.forWhat().strip());
                 prices.forEach(batch::rePrice);
             }
-            case FINISHED ->
+            case FINISHED, DROPPED ->
                 throw RefusedException.conflict(
                         "This batch is finished; it stays as it is, so that its figures can be trusted.");
         }
@@ -231,7 +235,18 @@ public class BatchEntry {
                 ownPrice(form.ownPrice(), place + "ownPrice", fields, current),
                 0,
                 0,
-                0);
+                0,
+                brought(form),
+                PiecesMoved.NONE);
+    }
+
+    /** For how many bags cut pieces are taken; none that is chosen twice counts twice. */
+    private static Map<Long, Integer> brought(LineForm form) {
+        Map<Long, Integer> brought = new LinkedHashMap<>();
+        if (form.brought() != null) {
+            form.brought().forEach(one -> brought.put(one.materialId(), one.bags()));
+        }
+        return brought;
     }
 
     private static Optional<Long> ownPrice(String typed, String field, FieldReader fields, Settings current) {
@@ -261,6 +276,14 @@ public class BatchEntry {
                 .filter(choice -> !choice.slot().equals(other.slot()))
                 .toList());
         choices.add(other);
-        return new LineForm(line.number(), line.designId(), line.sizeName(), line.units(), line.started(), choices, "");
+        return new LineForm(
+                line.number(),
+                line.designId(),
+                line.sizeName(),
+                line.units(),
+                line.started(),
+                choices,
+                "",
+                line.brought());
     }
 }

@@ -7,6 +7,7 @@ import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.plan.BatchPlans;
 import mardun.app.settings.SettingsService;
+import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.batch.Need;
 import mardun.core.cutting.Offcuts;
 import org.springframework.context.event.EventListener;
@@ -21,6 +22,7 @@ class BatchHolds {
     private final Batches batches;
     private final BatchPlans plans;
     private final ReservationService reservations;
+    private final UnsewnShelf unsewn;
     private final SettingsService settings;
 
     BatchHolds(
@@ -28,11 +30,13 @@ class BatchHolds {
             Batches batches,
             BatchPlans plans,
             ReservationService reservations,
+            UnsewnShelf unsewn,
             SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
         this.plans = plans;
         this.reservations = reservations;
+        this.unsewn = unsewn;
         this.settings = settings;
     }
 
@@ -52,6 +56,18 @@ class BatchHolds {
         }
     }
 
+    /** After its plan has changed: of what lies there cut and not sewn, a planned batch holds what it takes now. */
+    @Transactional
+    public void followPieces(Batch batch) {
+        boolean takesAny =
+                batch.lines().stream().anyMatch(line -> !line.chosen().brought().isEmpty());
+        if (batch.stage() == BatchStage.PLANNED && (takesAny || unsewn.holdsAnything(batch.id()))) {
+            unsewn.hold(
+                    batch.id(),
+                    plans.of(batches.chosen(batch), settings.current()).unsewn().taken());
+        }
+    }
+
     /** A planned batch takes what its designs take now. */
     @EventListener
     @Transactional
@@ -59,7 +75,10 @@ class BatchHolds {
         repository.findPlannedOfDesign(changed.designId()).stream()
                 .map(Batch::id)
                 .sorted()
-                .forEach(id -> repository.findForChange(id).ifPresent(this::follow));
+                .forEach(id -> repository.findForChange(id).ifPresent(batch -> {
+                    follow(batch);
+                    followPieces(batch);
+                }));
     }
 
     static List<Want> wants(List<Need> needs) {

@@ -18,6 +18,7 @@ import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.BatchView;
+import mardun.app.batch.BatchViews.BroughtForm;
 import mardun.app.batch.BatchViews.ClothState;
 import mardun.app.batch.BatchViews.LineView;
 import mardun.app.batch.BatchViews.OpenBatches;
@@ -37,6 +38,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
+import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
 import mardun.core.making.Operation;
@@ -62,6 +64,7 @@ public class BatchReading {
     private final Batches batches;
     private final BatchEntry entry;
     private final BatchPlans plans;
+    private final UnsewnShelf unsewn;
     private final DesignService designs;
     private final MaterialService materials;
     private final SettingsService settings;
@@ -71,6 +74,7 @@ public class BatchReading {
             Batches batches,
             BatchEntry entry,
             BatchPlans plans,
+            UnsewnShelf unsewn,
             DesignService designs,
             MaterialService materials,
             SettingsService settings) {
@@ -78,6 +82,7 @@ public class BatchReading {
         this.batches = batches;
         this.entry = entry;
         this.plans = plans;
+        this.unsewn = unsewn;
         this.designs = designs;
         this.materials = materials;
         this.settings = settings;
@@ -93,16 +98,18 @@ public class BatchReading {
      * @param stage empty for all
      * @param query words of what they are for, of their designs or their number; empty for all
      * @param designId empty for all designs
+     * @param forWhat the fair or the order that they are for, in just these words; empty for all
      */
     @Transactional(readOnly = true)
     public PageView<BatchRow> list(
-            Optional<BatchList> stage, String query, Optional<Long> designId, int page, int size) {
+            Optional<BatchList> stage, String query, Optional<Long> designId, String forWhat, int page, int size) {
         Set<BatchStage> stages = stage.map(BatchReading::stages).orElse(EnumSet.allOf(BatchStage.class));
         Page<Batch> found = repository.search(
                 stages,
                 SearchWords.like(query),
                 designsNamed(query),
                 designId.orElse(0L),
+                forWhat.strip(),
                 PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Settings current = settings.current();
         Map<Batch, Planned> planned = planned(found.getContent(), current);
@@ -122,7 +129,7 @@ public class BatchReading {
             case OPEN -> OPEN;
             case PLANNED -> EnumSet.of(BatchStage.PLANNED);
             case CUT -> EnumSet.of(BatchStage.CUTTING, BatchStage.CUT);
-            case FINISHED -> EnumSet.of(BatchStage.FINISHED);
+            case FINISHED -> EnumSet.of(BatchStage.FINISHED, BatchStage.DROPPED);
         };
     }
 
@@ -179,6 +186,11 @@ public class BatchReading {
         Planned planned = plans.of(batches.chosen(batch), current);
         Map<Long, String> colours = colours(planned);
         ViewWriter writer = current.writer();
+        Map<Integer, Integer> putBy = unsewn.bagsOf(id);
+        Set<String> toCut = planned.toCome().stream()
+                .filter(need -> need.supply().kind().leavesWhenCut())
+                .map(need -> need.supply().key())
+                .collect(Collectors.toSet());
         return new BatchView(
                 batch.id(),
                 batch.version(),
@@ -186,7 +198,9 @@ public class BatchReading {
                 batch.isPaused(),
                 batch.dueOn().orElse(null),
                 batch.forWhat(),
-                planned.lines().stream().map(line -> line(line, writer)).toList(),
+                planned.lines().stream()
+                        .map(line -> line(line, putBy.getOrDefault(line.number(), 0), writer))
+                        .toList(),
                 batch.offcuts(),
                 planned.supplies().stream()
                         .filter(supply -> supply.kind().isCloth())
@@ -194,12 +208,13 @@ public class BatchReading {
                                 Long.parseLong(supply.key()),
                                 supply.name(),
                                 colours.getOrDefault(Long.valueOf(supply.key()), GREY),
-                                planned.batch().isCut(Long.parseLong(supply.key()))))
+                                !toCut.contains(supply.key())))
                         .toList(),
-                sheet(planned, batch.stage() == BatchStage.FINISHED, colours, current));
+                batch.partedFrom().orElse(null),
+                sheet(planned, !batch.stage().isOpen(), colours, current));
     }
 
-    private static LineView line(PlannedLine line, ViewWriter writer) {
+    private static LineView line(PlannedLine line, int putBy, ViewWriter writer) {
         return new LineView(
                 line.number(),
                 line.chosen().designId(),
@@ -217,6 +232,12 @@ public class BatchReading {
                 line.chosen().good(),
                 line.chosen().seconds(),
                 line.chosen().scrap(),
+                line.chosen().open(),
+                putBy,
+                line.chosen().brought().entrySet().stream()
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(one -> new BroughtForm(one.getKey(), one.getValue()))
+                        .toList(),
                 line.plannedCost().map(writer::money).orElse(null));
     }
 
@@ -249,11 +270,10 @@ public class BatchReading {
     public TicketView previewTicket(BatchForm form, int line) {
         Settings current = settings.current();
         Planned planned = entry.preview(form, current);
-        return planned.lines().stream()
-                .skip(line)
-                .findFirst()
-                .flatMap(its -> ticket(planned, its, current))
-                .orElseThrow(BatchReading::noTicket);
+        if (line >= planned.lines().size()) {
+            throw noTicket();
+        }
+        return ticket(planned, planned.lines().get(line), current).orElseThrow(BatchReading::noTicket);
     }
 
     private static Optional<TicketView> ticket(Planned planned, PlannedLine line, Settings current) {
@@ -357,7 +377,7 @@ public class BatchReading {
 
     /** Hands-on time still to come: all of it, or what follows the cutting, for the bags that aren't done. */
     private static Duration left(Batch batch, Planned planned) {
-        if (batch.stage() == BatchStage.FINISHED) {
+        if (!batch.stage().isOpen()) {
             return Duration.ZERO;
         }
         boolean cut = batch.stage() == BatchStage.CUT;

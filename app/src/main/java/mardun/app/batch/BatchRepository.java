@@ -34,17 +34,24 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
      *
      * @param words as for {@code like}, in small letters: in the number, what it is for, or the name of one of its designs
      * @param designId 0 for any design
+     * @param forWhat just what they are for; empty for anything
      */
     @Query("""
             select b from Batch b
             where b.stage in :stages
               and (lower(concat(cast(b.id as string), ' ', b.forWhat)) like :words escape '!'
                 or exists (select l.id from StoredLine l where l.batch = b and l.designId in :designs))
+              and (:forWhat = '' or b.forWhat = :forWhat)
               and (:designId = 0 or exists (
                 select l.id from StoredLine l where l.batch = b and l.designId = :designId))
             order by b.id desc""")
     Page<Batch> search(
-            Collection<BatchStage> stages, String words, Collection<Long> designs, long designId, Pageable page);
+            Collection<BatchStage> stages,
+            String words,
+            Collection<Long> designs,
+            long designId,
+            String forWhat,
+            Pageable page);
 
     List<Batch> findByStageInOrderByIdAsc(Collection<BatchStage> stages);
 

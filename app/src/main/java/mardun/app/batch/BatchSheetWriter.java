@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.batch.BatchViews.CutLine;
+import mardun.app.batch.BatchViews.CutOffer;
 import mardun.app.batch.BatchViews.LineSheet;
 import mardun.app.batch.BatchViews.NeedLine;
 import mardun.app.batch.BatchViews.ShareView;
@@ -112,6 +113,9 @@ public final class BatchSheetWriter {
                         .toList(),
                 plan.needs().stream().map(need -> need(need, planned)).toList(),
                 offcuts.offers(planned),
+                planned.lines().stream()
+                        .flatMap(line -> cutBefore(line, planned, colours))
+                        .toList(),
                 plan.needs().stream()
                         .filter(need -> !planned.batch()
                                 .isCut(Long.parseLong(need.supply().key())))
@@ -203,6 +207,7 @@ public final class BatchSheetWriter {
                 toCome.filter(Need::isShort)
                         .map(one -> writer.amount(one.shortBy()))
                         .orElse(null),
+                need.supply().kind().leavesWhenCut(),
                 toCome.isEmpty(),
                 lines.size() < 2
                         ? List.of()
@@ -221,6 +226,27 @@ public final class BatchSheetWriter {
                         .multiply(BigFraction.of(need.amount().value()))
                         .bigDecimalValue(0, RoundingMode.HALF_UP)
                         .longValueExact());
+    }
+
+    /** What lies there cut and not sewn for a line. */
+    private Stream<CutOffer> cutBefore(PlannedLine line, Planned planned, Map<Long, String> colours) {
+        return planned.unsewn().offers().getOrDefault(line.number(), List.of()).stream()
+                .map(offer -> new CutOffer(
+                        line.number(),
+                        line.design().name() + ", " + line.sizeName(),
+                        Long.parseLong(offer.cloth()),
+                        planned.supplies().stream()
+                                .filter(supply -> supply.key().equals(offer.cloth()))
+                                .findFirst()
+                                .map(Supply::name)
+                                .orElse(""),
+                        colours.getOrDefault(Long.valueOf(offer.cloth()), BatchReading.GREY),
+                        offer.pieces().stream()
+                                .map(piece -> piece.piece().letter())
+                                .collect(Collectors.joining(", ")),
+                        offer.bags(),
+                        line.plan().line().moved().of(offer.cloth()).came(),
+                        writer.money(offer.minor())));
     }
 
     private TimesView times(WorkTime time) {

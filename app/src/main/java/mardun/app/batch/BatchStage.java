@@ -8,11 +8,18 @@ public enum BatchStage {
     CUTTING,
     /** All its cloths are cut; some bags may be done. */
     CUT,
-    /** All its bags are done. */
-    FINISHED;
+    /** All its bags are done, or the rest isn't made. */
+    FINISHED,
+    /** Its cloth was cut, and none of its bags is made. */
+    DROPPED;
 
     /** Whether anything is still to be done. */
     public boolean isOpen() {
-        return this != FINISHED;
+        return this != FINISHED && this != DROPPED;
+    }
+
+    /** Whether its cloth is still to be cut, some or all of it. */
+    public boolean isToCut() {
+        return this == PLANNED || this == CUTTING;
     }
 }

@@ -67,6 +67,7 @@ public final class BatchViews {
      * @param units how many are wanted, as typed
      * @param started how many are begun, where that is more; empty for as many as are wanted
      * @param ownPrice the maker's price at the stall; empty to take the suggested one
+     * @param brought cut pieces that are taken from the shelf; absent for none
      */
     public record LineForm(
             @Nullable @Min(1) @Max(10_000) Integer number,
@@ -75,7 +76,12 @@ public final class BatchViews {
             @NotNull String units,
             @Nullable String started,
             @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
-            @NotNull String ownPrice) {}
+            @NotNull String ownPrice,
+            @Nullable @Size(max = 50) List<@NotNull @Valid BroughtForm> brought) {}
+
+    /** For so many bags of a line the pieces of a cloth are taken from those that lie there cut and not sewn. */
+    public record BroughtForm(
+            long materialId, @Min(1) @Max(10_000) int bags) {}
 
     /**
      * Cloth that is cut, to be confirmed.
@@ -116,20 +122,36 @@ public final class BatchViews {
             @NotNull String scrap) {}
 
     /**
-     * Bags of a planned batch that become one of their own.
+     * Bags of a batch that become one of their own.
      *
      * @param lines how many of which lines
      */
     public record SplitForm(
             @NotNull UUID requestId,
             long version,
-            @NotNull @Size(min = 1, max = MOST_LINES) List<@NotNull @Valid SplitLine> lines) {}
+            @NotNull @Size(min = 1, max = MOST_LINES) List<@NotNull @Valid LineUnits> lines) {}
 
     /** So many bags of a line, as typed; empty for none. */
-    public record SplitLine(int number, @NotNull String units) {}
+    public record LineUnits(int number, @NotNull String units) {}
 
     /**
-     * Another planned batch that becomes part of this one.
+     * Bags that aren't made though their cloth is cut.
+     *
+     * @param lines how many of which lines
+     * @param throwAway their pieces are thrown away, and the others bear them; else they are put on the shelf
+     */
+    public record CutShortForm(
+            long version,
+            @NotNull @Size(min = 1, max = MOST_LINES) List<@NotNull @Valid LineUnits> lines,
+            boolean throwAway,
+            @NotNull @Size(max = 300) String reason) {}
+
+    /** So many bags of a line whose pieces were put by, which are made after all. */
+    public record TakeUpForm(
+            long version, int line, @NotNull String units) {}
+
+    /**
+     * Another planned batch that becomes part of this one, or a part of this one that is put back.
      *
      * @param otherVersion that the other was read at
      */
@@ -188,11 +210,15 @@ public final class BatchViews {
             List<LineView> lines,
             List<Long> offcuts,
             List<ClothState> cloths,
+            @Nullable Long partedFrom,
             BatchSheet sheet) {}
 
     /**
      * A line as it was chosen, and how far it is.
      *
+     * @param open how many are still to be made
+     * @param putBy for how many bags its pieces lie on the shelf, cut and not sewn, and can be taken up again
+     * @param brought cut pieces that are taken from the shelf, while it is planned
      * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
      */
     public record LineView(
@@ -207,9 +233,12 @@ public final class BatchViews {
             int good,
             int seconds,
             int scrap,
+            int open,
+            int putBy,
+            List<BroughtForm> brought,
             @Nullable MoneyView plannedCost) {}
 
-    /** A cloth of a batch, and whether it is cut. */
+    /** A cloth of a batch, and whether nothing of it is to be cut any more. */
     public record ClothState(long materialId, String name, String colour, boolean cut) {}
 
     /**
@@ -267,6 +296,7 @@ public final class BatchViews {
             List<TrimLine> trims,
             List<NeedLine> needs,
             List<OffcutOffer> offcuts,
+            List<CutOffer> cutBefore,
             List<LeftLine> leftOver,
             TimesView times,
             List<StepLine> steps,
@@ -326,6 +356,7 @@ public final class BatchViews {
      * @param held what is reserved for this batch
      * @param heldForOthers what other batches have reserved
      * @param shortBy what is missing of what others haven't reserved; absent where there is enough
+     * @param leavesWhenCut it leaves the shelf when it is cut; all else when the bags are finished
      * @param taken the batch has taken it all
      * @param shares which line bears how much; empty where only one takes it
      */
@@ -340,6 +371,7 @@ public final class BatchViews {
             AmountView held,
             AmountView heldForOthers,
             @Nullable AmountView shortBy,
+            boolean leavesWhenCut,
             boolean taken,
             List<ShareView> shares,
             WorkingView working) {}
@@ -377,6 +409,26 @@ public final class BatchViews {
             boolean chosen,
             String gives,
             AmountView saves) {}
+
+    /**
+     * Pieces of a cloth that lie there cut and not sewn and would do for a line.
+     *
+     * @param line the line's number
+     * @param letters of the pieces: {@code A, C}
+     * @param bags for how many bags they are enough
+     * @param chosen for how many they are taken
+     * @param worth what their cloth cost
+     */
+    public record CutOffer(
+            int line,
+            String lineName,
+            long materialId,
+            String name,
+            String colour,
+            String letters,
+            int bags,
+            int chosen,
+            MoneyView worth) {}
 
     /** What cutting leaves at the ends of the strips and is large enough to keep. */
     public record LeftLine(long materialId, String name, LengthView width, LengthView height, long count) {}

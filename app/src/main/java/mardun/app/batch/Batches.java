@@ -52,7 +52,7 @@ class Batches {
                 batch.lines().stream().map(StoredLine::chosen).toList(),
                 batch.offcuts(),
                 batch.frozen().map(frozen::read),
-                batch.stage() == BatchStage.FINISHED);
+                !batch.stage().isOpen());
     }
 
     List<ChosenBatch> chosen(List<Batch> all) {

@@ -23,6 +23,7 @@ import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.batch.Need;
 import mardun.core.material.MovementKind;
 import org.springframework.stereotype.Service;
@@ -38,6 +39,7 @@ public class ClothCutting {
     private final BatchHolds holds;
     private final ReservationService reservations;
     private final StockService stock;
+    private final UnsewnShelf unsewn;
     private final FrozenReader frozen;
     private final SettingsService settings;
     private final Clock clock;
@@ -49,6 +51,7 @@ public class ClothCutting {
             BatchHolds holds,
             ReservationService reservations,
             StockService stock,
+            UnsewnShelf unsewn,
             FrozenReader frozen,
             SettingsService settings,
             Clock clock) {
@@ -58,6 +61,7 @@ public class ClothCutting {
         this.holds = holds;
         this.reservations = reservations;
         this.stock = stock;
+        this.unsewn = unsewn;
         this.frozen = frozen;
         this.settings = settings;
         this.clock = clock;
@@ -70,7 +74,7 @@ public class ClothCutting {
     @Transactional
     public void cut(long id, CutForm form) {
         Batch batch = batches.forChange(id);
-        if (batch.stage() == BatchStage.CUT || batch.stage() == BatchStage.FINISHED) {
+        if (!batch.stage().isToCut()) {
             throw RefusedException.conflict("Batch " + id + " is cut already.");
         }
         ChangedMeanwhileException.check("Batch " + id, form.version(), batch.version());
@@ -85,6 +89,9 @@ public class ClothCutting {
         Set<Long> cloths = now.stream().map(ClothCutting::material).collect(Collectors.toSet());
         List<KeptOffcut> kept = kept(form, cloths, current);
         boolean held = reservations.holdsAnything(id);
+        if (batch.frozen().isEmpty()) {
+            bring(batch, planned);
+        }
         Map<Long, List<Long>> movements = reservations.take(
                 id, MovementKind.CUT, BatchHolds.wants(now), form.reason().strip());
         stock.keep(id, kept, new CutCloth(movements, CuttingJobs.covered(planned, cloths)));
@@ -95,8 +102,17 @@ public class ClothCutting {
         }
     }
 
+    /** With the first cloth, pieces that were cut before leave the shelf for it. */
+    private void bring(Batch batch, Planned planned) {
+        unsewn.use(batch.id(), planned.unsewn().taken());
+        planned.lines()
+                .forEach(line -> batch.line(line.number())
+                        .orElseThrow()
+                        .bring(line.plan().line().moved()));
+    }
+
     private static List<Need> asked(CutForm form, Planned planned, List<Need> open) {
-        if (form.cloths() == null) {
+        if (form.cloths() == null || open.isEmpty()) {
             return open;
         }
         Set<Long> asked = new HashSet<>(form.cloths());

@@ -1,26 +1,18 @@
 package mardun.app.batch;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.batch.BatchViews.FinishForm;
-import mardun.app.goods.GoodsService;
-import mardun.app.goods.GoodsViews.NewGoods;
-import mardun.app.goods.Quality;
 import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Spool;
 import mardun.app.plan.BatchPlans;
-import mardun.app.plan.FrozenInputs;
-import mardun.app.plan.FrozenReader;
-import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -28,13 +20,10 @@ import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.core.costing.LotCost;
 import mardun.core.making.ThreadUse;
 import mardun.core.material.Amount;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
-import mardun.core.money.Apportionment;
-import org.joda.money.Money;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,47 +34,26 @@ public class Finishing {
     private final BatchRepository repository;
     private final Batches batches;
     private final BatchPlans plans;
-    private final BatchHolds holds;
     private final ReservationService reservations;
     private final StockShelves shelves;
-    private final GoodsService goods;
-    private final FrozenReader frozen;
+    private final Closing closing;
     private final SettingsService settings;
-    private final Clock clock;
 
     Finishing(
             BatchRepository repository,
             Batches batches,
             BatchPlans plans,
-            BatchHolds holds,
             ReservationService reservations,
             StockShelves shelves,
-            GoodsService goods,
-            FrozenReader frozen,
-            SettingsService settings,
-            Clock clock) {
+            Closing closing,
+            SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
         this.plans = plans;
-        this.holds = holds;
         this.reservations = reservations;
         this.shelves = shelves;
-        this.goods = goods;
-        this.frozen = frozen;
+        this.closing = closing;
         this.settings = settings;
-        this.clock = clock;
-    }
-
-    /** How many bags of a line are done now. */
-    private record Done(int line, int good, int seconds, int scrap) {
-
-        int all() {
-            return good + seconds + scrap;
-        }
-
-        int carrying() {
-            return good + seconds;
-        }
     }
 
     /** Bags are done: their trims and notions leave the stock, and those that came out are among the finished goods. */
@@ -93,38 +61,25 @@ public class Finishing {
     public void finish(long id, FinishForm form) {
         Batch batch = batches.forChange(id);
         switch (batch.stage()) {
-            case FINISHED -> throw RefusedException.conflict("Batch " + id + " is finished already.");
+            case FINISHED, DROPPED -> throw RefusedException.conflict("Batch " + id + " is finished already.");
             case PLANNED, CUTTING -> throw RefusedException.conflict("Batch " + id + " must be cut first.");
             case CUT -> {}
         }
         ChangedMeanwhileException.check("Batch " + id, form.version(), batch.version());
         Settings current = settings.current();
         Planned planned = plans.of(batches.chosen(batch), current);
-        List<Done> done = read(form, planned);
+        List<DoneBags> done = read(form, planned);
         BatchRefusals.checkMark(form.mark(), planned);
         boolean held = reservations.holdsAnything(id);
         take(id, form, planned, done);
         done.forEach(one -> batch.done(one.line(), one.good(), one.seconds(), one.scrap()));
         repository.saveAndFlush(batch);
-        settle(batch, planned, done, held, current);
+        closing.settle(batch, planned, done, held, current);
     }
 
-    /** After bags were done: what is held follows, the bags are received, and a batch that is done is closed. */
-    private void settle(Batch batch, Planned before, List<Done> done, boolean held, Settings current) {
-        boolean all = batch.lines().stream().allMatch(line -> line.chosen().open() == 0);
-        if (all) {
-            reservations.release(batch.id());
-            batch.finish(frozen.write(FrozenInputs.asUsed(before, shelves)), clock.instant());
-            repository.saveAndFlush(batch);
-        } else if (held) {
-            holds.hold(batch);
-        }
-        receive(batch, plans.of(batches.chosen(batch), current), done, all);
-    }
-
-    private static List<Done> read(FinishForm form, Planned planned) {
+    private static List<DoneBags> read(FinishForm form, Planned planned) {
         FieldReader fields = new FieldReader();
-        List<Done> done = new ArrayList<>();
+        List<DoneBags> done = new ArrayList<>();
         for (int i = 0; i < form.lines().size(); i++) {
             DoneForm typed = form.lines().get(i);
             String place = form.lines().size() == 1 ? "" : "lines." + i + ".";
@@ -133,7 +88,7 @@ public class Finishing {
                     .findFirst()
                     .orElseThrow(() -> RefusedException.missing("This batch has no line " + typed.number() + "."));
             int open = line.chosen().open();
-            Done its = new Done(
+            DoneBags its = new DoneBags(
                     line.number(),
                     count(fields, place + "good", typed.good(), open),
                     count(fields, place + "seconds", typed.seconds(), open),
@@ -160,8 +115,9 @@ public class Finishing {
         return typed.isBlank() ? 0 : fields.count(field, typed, 0, most);
     }
 
-    private void take(long id, FinishForm form, Planned planned, List<Done> done) {
-        Map<Integer, Integer> bags = done.stream().collect(Collectors.toMap(Done::line, Done::all, Integer::sum));
+    private void take(long id, FinishForm form, Planned planned, List<DoneBags> done) {
+        Map<Integer, Integer> bags =
+                done.stream().collect(Collectors.toMap(DoneBags::line, DoneBags::all, Integer::sum));
         List<Want> wants = BatchHolds.wants(plans.besideCloth(planned, bags));
         List<Spool> spools = shelves.spools();
         reservations.lock(Stream.concat(
@@ -186,66 +142,5 @@ public class Finishing {
                     List.of(new Want(spool.materialId(), Part.WHOLE, taken, Map.of(), Map.of())),
                     "by the hours at the machine");
         }
-    }
-
-    /**
-     * The bags are goods, each lot with its part of what its line costs. What earlier lots of other lines carry too much or too little, because
-     * something turned out otherwise, is borne by the last lot of all, so that the goods are just what the batch cost.
-     */
-    private void receive(Batch batch, Planned planned, List<Done> done, boolean last) {
-        Map<Integer, Long> carried = goods.costOfLines(batch.id());
-        List<Done> came = done.stream().filter(one -> one.carrying() > 0).toList();
-        Map<Integer, Money> costs = new LinkedHashMap<>();
-        for (Done one : came) {
-            PlannedLine line = planned.line(one.line());
-            Money total = line.plan().total().orElseThrow();
-            costs.put(
-                    one.line(),
-                    LotCost.of(
-                            total,
-                            Money.ofMinor(total.getCurrencyUnit(), carried.getOrDefault(one.line(), 0L)),
-                            one.carrying(),
-                            line.chosen().open()));
-        }
-        if (last && !came.isEmpty()) {
-            Money all = planned.plan().cost().orElseThrow();
-            long before = carried.values().stream().mapToLong(Long::longValue).sum();
-            long now =
-                    costs.values().stream().mapToLong(Money::getAmountMinorLong).sum();
-            int lastLine = came.get(came.size() - 1).line();
-            costs.computeIfPresent(lastLine, (line, cost) -> cost.plusMinor(all.getAmountMinorLong() - before - now));
-        }
-        came.forEach(one -> receive(batch, planned, one, costs.get(one.line())));
-    }
-
-    private void receive(Batch batch, Planned planned, Done done, Money cost) {
-        long minor = cost.getAmountMinorLong();
-        long ofGood = Apportionment.share(minor, done.good(), done.carrying());
-        receive(batch, planned, done.line(), Quality.GOOD, done.good(), ofGood);
-        receive(batch, planned, done.line(), Quality.SECOND, done.seconds(), minor - ofGood);
-    }
-
-    private void receive(Batch batch, Planned planned, int number, Quality quality, int units, long costMinor) {
-        if (units == 0) {
-            return;
-        }
-        PlannedLine line = planned.line(number);
-        OuterCloth cloth = OuterCloth.of(planned, line);
-        goods.receive(new NewGoods(
-                batch.id(),
-                number,
-                line.chosen().designId(),
-                line.design().name(),
-                line.chosen().sizeKey(),
-                line.sizeName(),
-                cloth.materialId().orElse(null),
-                cloth.name(),
-                quality,
-                units,
-                costMinor,
-                line.plan()
-                        .pricing()
-                        .map(pricing -> pricing.price().getAmountMinorLong())
-                        .orElse(0L)));
     }
 }

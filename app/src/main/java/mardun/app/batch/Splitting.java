@@ -2,12 +2,16 @@ package mardun.app.batch;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.JoinForm;
+import mardun.app.batch.BatchViews.LineUnits;
 import mardun.app.batch.BatchViews.SplitForm;
-import mardun.app.batch.BatchViews.SplitLine;
 import mardun.app.material.ReservationService;
 import mardun.app.plan.ChosenLine;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -19,8 +23,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Planned batches that are parted and put together. What was parted off and put back is as it was: lines keep their numbers, places and
- * materials, and what is held follows.
+ * Batches that are parted and put together. What was parted off and put back is as it was: lines keep their numbers, places and
+ * materials, and what is held follows. Of a batch whose cloth is cut, bags take their cut pieces along ({@link CutParts}).
  */
 @Service
 public class Splitting {
@@ -29,6 +33,7 @@ public class Splitting {
     private final Batches batches;
     private final BatchHolds holds;
     private final ReservationService reservations;
+    private final CutParts cutParts;
     private final OnceOnly onceOnly;
     private final Clock clock;
 
@@ -37,12 +42,14 @@ public class Splitting {
             Batches batches,
             BatchHolds holds,
             ReservationService reservations,
+            CutParts cutParts,
             OnceOnly onceOnly,
             Clock clock) {
         this.repository = repository;
         this.batches = batches;
         this.holds = holds;
         this.reservations = reservations;
+        this.cutParts = cutParts;
         this.onceOnly = onceOnly;
         this.clock = clock;
     }
@@ -50,13 +57,16 @@ public class Splitting {
     /** So many bags of a line that go, and what of the line stays: nothing where all of it goes. */
     private record Going(StoredLine line, ChosenLine goes, Optional<ChosenLine> stays) {}
 
-    /** Parts bags off into a planned batch of their own, for the same day and the same purpose. Answers its number. */
+    /** Parts bags off into a batch of their own, for the same day and the same purpose. Answers its number. */
     public long split(long id, SplitForm form) {
         return onceOnly.make(form.requestId(), "split of batch " + id, form, () -> part(id, form));
     }
 
     private long part(long id, SplitForm form) {
-        Batch batch = planned(batches.forChange(id, form.version()));
+        Batch batch = batches.open(id, form.version());
+        if (batch.stage() != BatchStage.PLANNED) {
+            return partOfCut(batch, form);
+        }
         List<Going> going = read(form, batch);
         boolean allGo = going.stream().filter(one -> one.stays().isEmpty()).count()
                 == batch.lines().size();
@@ -80,27 +90,85 @@ public class Splitting {
         if (held) {
             holds.hold(other);
         }
+        holds.followPieces(batch);
+        holds.followPieces(other);
         return made;
+    }
+
+    private long partOfCut(Batch batch, SplitForm form) {
+        Map<Integer, Integer> bags = readCut(form, batch);
+        Batch other = new Batch(clock.instant());
+        cutParts.part(batch, other, bags);
+        boolean held = reservations.holdsAnything(batch.id());
+        repository.saveAndFlush(batch);
+        long made = repository.saveAndFlush(other).id();
+        if (held) {
+            holds.hold(batch);
+            holds.hold(other);
+        }
+        return made;
+    }
+
+    /** How many bags of each line go, of those that are still to be made. */
+    private static Map<Integer, Integer> readCut(SplitForm form, Batch batch) {
+        FieldReader fields = new FieldReader();
+        Map<Integer, Integer> bags = new LinkedHashMap<>();
+        for (int i = 0; i < form.lines().size(); i++) {
+            LineUnits typed = form.lines().get(i);
+            StoredLine line = batch.line(typed.number()).orElseThrow(() -> noSuchLine(typed.number()));
+            int units = typed.units().isBlank()
+                    ? 0
+                    : fields.count(
+                            "lines." + i + ".units",
+                            typed.units(),
+                            0,
+                            line.chosen().open());
+            if (units > 0) {
+                bags.put(line.number(), units);
+            }
+        }
+        fields.check();
+        int open = batch.lines().stream().mapToInt(line -> line.chosen().open()).sum();
+        if (bags.isEmpty()) {
+            throw nothingGoes();
+        }
+        if (bags.values().stream().mapToInt(Integer::intValue).sum() == open) {
+            throw RefusedException.conflict("All bags of batch " + batch.id()
+                    + " that are still to be made would go, and none would stay. Leave at least one.");
+        }
+        return bags;
+    }
+
+    private static RefusedException noSuchLine(int number) {
+        return RefusedException.missing("This batch has no line " + number + ".");
+    }
+
+    private static RefusedException nothingGoes() {
+        return RefusedException.conflict("Nothing is said to go. Type how many bags become a batch of their own.");
     }
 
     private static List<Going> read(SplitForm form, Batch batch) {
         FieldReader fields = new FieldReader();
         List<Going> going = new ArrayList<>();
         for (int i = 0; i < form.lines().size(); i++) {
-            SplitLine typed = form.lines().get(i);
+            LineUnits typed = form.lines().get(i);
             if (typed.units().isBlank()) {
                 continue;
             }
             String place = "lines." + i + ".units";
-            StoredLine line = batch.line(typed.number())
-                    .orElseThrow(() -> RefusedException.missing("This batch has no line " + typed.number() + "."));
+            StoredLine line = batch.line(typed.number()).orElseThrow(() -> noSuchLine(typed.number()));
             ChosenLine chosen = line.chosen();
             int units = fields.count(place, typed.units(), 0, chosen.started());
             if (units == chosen.started()) {
                 going.add(new Going(line, chosen, Optional.empty()));
             } else if (chosen.counts().canPart(units)) {
                 LineCounts.Parts parts = chosen.counts().part(units);
-                going.add(new Going(line, chosen.with(parts.goes()), Optional.of(chosen.with(parts.stays()))));
+                int staying = parts.stays().started();
+                going.add(new Going(
+                        line,
+                        chosen.with(parts.goes()).bringing(brought(chosen, bags -> Math.max(0, bags - staying))),
+                        Optional.of(chosen.with(parts.stays())
+                                .bringing(brought(chosen, bags -> Math.min(bags, staying))))));
             } else if (units > 0) {
                 fields.refuse(
                         place,
@@ -111,12 +179,27 @@ public class Splitting {
         }
         fields.check();
         if (going.isEmpty()) {
-            throw RefusedException.conflict("Nothing is said to go. Type how many bags become a batch of their own.");
+            throw nothingGoes();
         }
         return going;
     }
 
-    /** Takes another planned batch into this one; what both are made of alike is one line again. */
+    /** Pieces from the shelf for so many of the bags that a line takes them for; those that stay have them first. */
+    private static Map<Long, Integer> brought(ChosenLine chosen, IntUnaryOperator some) {
+        Map<Long, Integer> brought = new HashMap<>();
+        chosen.brought().forEach((cloth, bags) -> {
+            int its = some.applyAsInt(bags);
+            if (its > 0) {
+                brought.put(cloth, its);
+            }
+        });
+        return brought;
+    }
+
+    /**
+     * Takes another planned batch into this one; what both are made of alike is one line again. What was parted off a batch whose cloth is
+     * cut can be put back.
+     */
     @Transactional
     public void join(long id, JoinForm form) {
         if (id == form.otherId()) {
@@ -125,11 +208,26 @@ public class Splitting {
         // Held in the order of their numbers, so that two who join them crosswise wait for one another.
         Batch first = batches.forChange(Math.min(id, form.otherId()));
         Batch second = batches.forChange(Math.max(id, form.otherId()));
-        Batch batch = planned(first.id() == id ? first : second);
-        Batch other = planned(first.id() == id ? second : first);
+        Batch batch = first.id() == id ? first : second;
+        Batch other = first.id() == id ? second : first;
         ChangedMeanwhileException.check("Batch " + id, form.version(), batch.version());
         ChangedMeanwhileException.check("Batch " + other.id(), form.otherVersion(), other.version());
         boolean held = reservations.holdsAnything(id) || reservations.holdsAnything(other.id());
+        if (batch.stage() != BatchStage.PLANNED || other.stage() != BatchStage.PLANNED) {
+            cutParts.putBack(batch, other);
+        } else {
+            takeIn(batch, other);
+        }
+        reservations.release(other.id());
+        repository.delete(other);
+        repository.saveAndFlush(batch);
+        if (held) {
+            holds.hold(batch);
+        }
+        holds.followPieces(batch);
+    }
+
+    private static void takeIn(Batch batch, Batch other) {
         List<Long> offcuts = Stream.concat(batch.offcuts().stream(), other.offcuts().stream())
                 .distinct()
                 .toList();
@@ -145,12 +243,6 @@ public class Splitting {
                     "Together they are " + units + " bags, and a batch has at most " + BatchEntry.MOST_UNITS + ".");
         }
         batch.cutFrom(offcuts);
-        reservations.release(other.id());
-        repository.delete(other);
-        repository.saveAndFlush(batch);
-        if (held) {
-            holds.hold(batch);
-        }
     }
 
     private static void take(StoredLine line, Batch into) {
@@ -159,18 +251,14 @@ public class Splitting {
                 into.lines().stream().filter(its -> its.chosen().isLike(chosen)).findFirst();
         if (like.isPresent()) {
             ChosenLine its = like.get().chosen();
-            into.put(its.with(its.counts().with(chosen.counts())), like.get().position());
+            Map<Long, Integer> brought = new HashMap<>(its.brought());
+            chosen.brought().forEach((cloth, bags) -> brought.merge(cloth, bags, Integer::sum));
+            into.put(
+                    its.with(its.counts().with(chosen.counts())).bringing(brought),
+                    like.get().position());
             return;
         }
         boolean taken = into.line(chosen.number()).isPresent();
         into.put(taken ? chosen.numbered(into.freeNumber()) : chosen, line.position());
-    }
-
-    private static Batch planned(Batch batch) {
-        if (batch.stage() != BatchStage.PLANNED) {
-            throw RefusedException.conflict("Cloth of batch " + batch.id()
-                    + " is cut. Only batches of which nothing is cut yet can be parted or joined.");
-        }
-        return batch;
     }
 }

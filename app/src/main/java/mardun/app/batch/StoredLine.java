@@ -10,9 +10,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.plan.ChosenLine;
+import mardun.core.batch.LineCounts;
+import mardun.core.batch.PiecesMoved;
 
 /** A line of a batch: so many bags of one size of one design in one choice of materials. */
 @Entity
@@ -40,6 +43,19 @@ class StoredLine {
     @Convert(converter = SlotMaterials.class)
     private Map<String, Long> materials;
 
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = BroughtPieces.class)
+    private Map<Long, Integer> brought = Map.of();
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = MovedPieces.class)
+    private Map<String, PiecesMoved.OfCloth> moved = Map.of();
+
+    private int movedCutting;
+    private long movedNanos;
+
     private int good;
     private int seconds;
     private int scrap;
@@ -62,6 +78,27 @@ class StoredLine {
         started = chosen.started();
         ownPriceMinor = chosen.ownPriceMinor().orElse(null);
         materials = chosen.materials();
+        brought = chosen.brought();
+        move(chosen.moved());
+    }
+
+    /** Cut pieces came to it or went from it. */
+    void move(PiecesMoved pieces) {
+        moved = pieces.cloths();
+        movedCutting = pieces.cutting();
+        movedNanos = pieces.time().toNanos();
+    }
+
+    /** Its cloth is cut: what it brought from the shelf is there, and nothing more comes. */
+    void bring(PiecesMoved pieces) {
+        brought = Map.of();
+        move(pieces);
+    }
+
+    /** It makes other numbers of bags from now on. */
+    void count(LineCounts counts) {
+        wanted = counts.wanted();
+        started = counts.started();
     }
 
     void rePrice(Optional<Long> newOwnPriceMinor) {
@@ -99,6 +136,8 @@ class StoredLine {
                 Optional.ofNullable(ownPriceMinor),
                 good,
                 seconds,
-                scrap);
+                scrap,
+                brought,
+                new PiecesMoved(moved, movedCutting, Duration.ofNanos(movedNanos)));
     }
 }

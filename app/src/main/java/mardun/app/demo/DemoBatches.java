@@ -11,12 +11,15 @@ import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.CutForm;
+import mardun.app.batch.BatchViews.CutShortForm;
 import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.KeepForm;
 import mardun.app.batch.BatchViews.LineForm;
+import mardun.app.batch.BatchViews.LineUnits;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.ClothCutting;
+import mardun.app.batch.CuttingShort;
 import mardun.app.batch.Finishing;
 import mardun.app.batch.Pausing;
 import mardun.app.batch.Reserving;
@@ -33,6 +36,7 @@ class DemoBatches {
     private final BatchReading reading;
     private final ClothCutting cutting;
     private final Finishing finishing;
+    private final CuttingShort cuttingShort;
     private final Reserving reserving;
     private final Pausing pausing;
     private final TravellingClock clock;
@@ -43,6 +47,7 @@ class DemoBatches {
             BatchReading reading,
             ClothCutting cutting,
             Finishing finishing,
+            CuttingShort cuttingShort,
             Reserving reserving,
             Pausing pausing,
             TravellingClock clock) {
@@ -51,6 +56,7 @@ class DemoBatches {
         this.reading = reading;
         this.cutting = cutting;
         this.finishing = finishing;
+        this.cuttingShort = cuttingShort;
         this.reserving = reserving;
         this.pausing = pausing;
         this.clock = clock;
@@ -92,7 +98,8 @@ class DemoBatches {
                 materials.entrySet().stream()
                         .map(slot -> new SlotChoice(slot.getKey(), slot.getValue()))
                         .toList(),
-                line.price());
+                line.price(),
+                null);
     }
 
     /** Cuts all cloths of a batch and keeps the first offcut that is proposed. */
@@ -128,6 +135,19 @@ class DemoBatches {
     /** Bags are done: the good ones, the seconds and the scrap of each line, as they are typed. */
     void finish(LocalDate day, long id, DoneForm... done) {
         clock.on(day, () -> finishing.finish(id, new FinishForm(reading.get(id).version(), null, "", List.of(done))));
+    }
+
+    /** So many of a line aren't made; their cut pieces are put by. */
+    void cutShort(LocalDate day, long id, int line, int units, String why) {
+        clock.on(
+                day,
+                () -> cuttingShort.cutShort(
+                        id,
+                        new CutShortForm(
+                                reading.get(id).version(),
+                                List.of(new LineUnits(line, Integer.toString(units))),
+                                false,
+                                why)));
     }
 
     void putAside(LocalDate day, long id) {

@@ -183,10 +183,11 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "Advent in the boat house",
                 line("Puffin key fob", "one size", 8, "outer", "Kelp linen"),
                 line("Puffin key fob", "one size", 8, "outer", "Slate canvas"),
-                line("Eider hand warmer", "one size", 6, "outer", "Kelp linen"));
+                line("Eider hand warmer", "one size", 10, "outer", "Kelp linen"));
         batches.cut(today.minusDays(29), gifts);
         batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", "1"));
         batches.finish(today.minusDays(25), gifts, new DoneForm(3, "6", "", ""));
+        batches.cutShort(today.minusDays(24), gifts, 3, 4, "no filling left before Advent");
         long partlyDone = batches.planned(
                 today.minusDays(7),
                 bigFair,

@@ -25,7 +25,6 @@ import mardun.app.design.TicketView.TicketLine;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
-import mardun.core.batch.Need;
 import mardun.core.batch.Workroom;
 import mardun.core.construction.Boxing.Corner;
 import mardun.core.costing.UnitCost;
@@ -102,12 +101,9 @@ public final class SheetWriter {
         }
         UnitCost cost = line.cost().get();
         UnitPricing pricing = line.pricing().get();
-        List<Need> needs = plan.needsOf(line.number());
-        List<TicketLine> lines = new ArrayList<>();
-        for (int i = 0; i < needs.size(); i++) {
-            lines.add(new TicketLine(
-                    needs.get(i).supply().name(), writer.money(cost.lines().get(i))));
-        }
+        List<TicketLine> lines = cost.lines().stream()
+                .map(material -> new TicketLine(material.name(), writer.money(material.cost())))
+                .toList();
         return Optional.of(new TicketView(
                 line.units(),
                 cost.good(),

@@ -76,6 +76,12 @@ class FinishedGoods {
         this.finishedOn = finishedOn;
     }
 
+    /** They cost so much more together. */
+    void bear(long minor) {
+        totalCostMinor += minor;
+        unitCostMinor = Apportionment.share(totalCostMinor, 1, units);
+    }
+
     long id() {
         return id;
     }

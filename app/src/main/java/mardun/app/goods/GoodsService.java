@@ -2,6 +2,7 @@ package mardun.app.goods;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,6 +64,17 @@ public class GoodsService {
     public void receive(NewGoods made) {
         FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
         movements.save(new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
+    }
+
+    /**
+     * The bags that a batch gave last bear what is left of its cost, because others aren't made; inside the caller's transaction. Where it
+     * gave none, nobody bears it.
+     */
+    @Transactional
+    public void bear(long batchId, long minor) {
+        goods.findByBatchId(batchId).stream()
+                .max(Comparator.comparing(FinishedGoods::id))
+                .ifPresent(one -> one.bear(minor));
     }
 
     /** What the bags that a batch gave so far cost, by its lines, in minor units. */

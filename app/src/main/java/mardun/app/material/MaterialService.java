@@ -103,6 +103,11 @@ public class MaterialService implements HoldsMoney {
         return materials.findAllById(ids).stream().collect(Collectors.toMap(Material::id, Material::colour));
     }
 
+    @Transactional(readOnly = true)
+    public Map<Long, String> names(Collection<Long> ids) {
+        return materials.findAllById(ids).stream().collect(Collectors.toMap(Material::id, Material::name));
+    }
+
     /** All closed-end zips, by their materials' ids. */
     @Transactional(readOnly = true)
     public Map<Long, ClosedZip> zips() {

@@ -34,9 +34,11 @@ import org.springframework.web.bind.annotation.RestController;
 class StockController {
 
     private final StockService stock;
+    private final ShelfValue value;
 
-    StockController(StockService stock) {
+    StockController(StockService stock, ShelfValue value) {
         this.stock = stock;
+        this.value = value;
     }
 
     @PostMapping("/materials/{id}/movements")
@@ -76,13 +78,13 @@ class StockController {
 
     @GetMapping("/stock-value")
     StockValueView readStockValue(@RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) Optional<LocalDate> on) {
-        return stock.value(on);
+        return value.on(on);
     }
 
     @GetMapping(path = "/stock-value.csv", produces = CsvSheet.MEDIA_TYPE)
     ResponseEntity<String> downloadStockValue(
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) Optional<LocalDate> on) {
-        return CsvSheet.download("stock-value.csv", stock.valueCsv(on));
+        return CsvSheet.download("stock-value.csv", value.csv(on));
     }
 
     @GetMapping("/scrap")

@@ -4,15 +4,12 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -21,7 +18,6 @@ import mardun.app.material.Arrival.KeptOf;
 import mardun.app.material.StockLedger.Leaving;
 import mardun.app.material.StockViews.CountLine;
 import mardun.app.material.StockViews.CountedLine;
-import mardun.app.material.StockViews.KindValue;
 import mardun.app.material.StockViews.LotForm;
 import mardun.app.material.StockViews.LotView;
 import mardun.app.material.StockViews.PieceForm;
@@ -33,8 +29,6 @@ import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.material.StockViews.StockTakeDone;
 import mardun.app.material.StockViews.StockTakeForm;
 import mardun.app.material.StockViews.StockTakeView;
-import mardun.app.material.StockViews.StockValueView;
-import mardun.app.material.StockViews.ValueLine;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.Days;
 import mardun.app.problem.FieldReader;
@@ -42,7 +36,6 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.CsvSheet;
 import mardun.app.show.ViewWriter;
 import mardun.core.cutting.Offcuts;
 import mardun.core.material.Amount;
@@ -208,7 +201,7 @@ public class StockService {
         LocalDate today = LocalDate.now(clock);
         LocalDate day = on.map(Days::possible).orElse(today);
         MaterialShelf shelf = day.isBefore(today)
-                ? reader.readAll(endOf(day)).get(id)
+                ? reader.readAll(Days.endOf(day, clock.getZone())).get(id)
                 : reader.read(List.of(id)).get(id);
         if (shelf == null) {
             throw RefusedException.missing("There is no such material, or no longer.");
@@ -244,10 +237,6 @@ public class StockService {
                                                 : new Amount(onHand.counting(), r.heldValue()))))
                         .toList(),
                 onHandOfParts < inLots ? writer.amount(new Amount(onHand.counting(), onHandOfParts - inLots)) : null);
-    }
-
-    private Instant endOf(LocalDate day) {
-        return day.plusDays(1).atStartOfDay(clock.getZone()).toInstant();
     }
 
     private LotView view(Lot lot, MaterialShelf shelf, long left, Settings current) {
@@ -543,102 +532,6 @@ public class StockService {
                 ? MaterialReader.amount(
                         fields, field, line.there(), shelf.material().kind(), current)
                 : Amount.pieces(fields.count(field, line.there(), 0, 10_000));
-    }
-
-    /** What the shelf was worth at the end of a day, by the maker's school. */
-    @Transactional(readOnly = true)
-    public StockValueView value(Optional<LocalDate> on) {
-        LocalDate day = on.map(Days::possible).orElse(LocalDate.now(clock));
-        Settings current = settings.current();
-        ViewWriter writer = current.writer();
-        List<ValueLine> lines = new ArrayList<>();
-        Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
-        Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
-        for (MaterialShelf shelf : reader.readAll(endOf(day)).values()) {
-            Map<Long, Long> left = shelf.left();
-            long pieces = shelf.lots().stream()
-                    .filter(Lot::isOfPieces)
-                    .mapToLong(lot -> left.get(lot.id()))
-                    .sum();
-            if (shelf.worth() == 0 && shelf.onHand().value() == 0 && pieces == 0) {
-                continue;
-            }
-            Material material = shelf.material();
-            worth.merge(material.kind(), shelf.worth(), Long::sum);
-            counts.merge(material.kind(), 1, Integer::sum);
-            lines.add(new ValueLine(
-                    material.id(),
-                    material.name(),
-                    material.kind(),
-                    writer.amount(shelf.onHand()),
-                    pieces,
-                    writer.money(shelf.worthOfRolls()),
-                    writer.money(shelf.worth() - shelf.worthOfRolls())));
-        }
-        return new StockValueView(
-                day,
-                current.valuing().school(),
-                worth.entrySet().stream()
-                        .map(kind ->
-                                new KindValue(kind.getKey(), counts.get(kind.getKey()), writer.money(kind.getValue())))
-                        .toList(),
-                writer.money(worth.values().stream().mapToLong(Long::longValue).sum()),
-                lines);
-    }
-
-    /** The same as a CSV sheet: a line for each material, then one for each kind and the total. */
-    @Transactional(readOnly = true)
-    public String valueCsv(Optional<LocalDate> on) {
-        StockValueView value = value(on);
-        String currency = settings.current().currency().getCode();
-        String school = value.school().words();
-        CsvSheet sheet = new CsvSheet(
-                settings.current().decimalMark(),
-                "on",
-                "kind",
-                "material",
-                "on hand",
-                "offcuts and precuts",
-                "worth",
-                "currency",
-                "valued by");
-        String day = value.on().toString();
-        for (ValueLine line : value.lines()) {
-            sheet.line(
-                    day,
-                    words(line.kind()),
-                    line.name(),
-                    line.onHand().exact(),
-                    Long.toString(line.pieces()),
-                    settings.current()
-                            .money(line.worth().minor() + line.worthOfPieces().minor())
-                            .getAmount()
-                            .toPlainString(),
-                    currency,
-                    school);
-        }
-        for (KindValue kind : value.kinds()) {
-            sheet.line(
-                    day,
-                    words(kind.kind()),
-                    "all together",
-                    "",
-                    "",
-                    plain(kind.worth().minor()),
-                    currency,
-                    school);
-        }
-        sheet.line(
-                day, "everything", "all together", "", "", plain(value.total().minor()), currency, school);
-        return sheet.text();
-    }
-
-    private String plain(long minor) {
-        return settings.current().money(minor).getAmount().toPlainString();
-    }
-
-    private static String words(MaterialKind kind) {
-        return kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** Old small offcuts, the oldest first, that may go into the scrap bag. */

@@ -153,7 +153,15 @@ public final class StockViews {
 
     /** What the shelf is worth at the end of a day. */
     public record StockValueView(
-            LocalDate on, ValueSchool school, List<KindValue> kinds, MoneyView total, List<ValueLine> lines) {}
+            LocalDate on,
+            ValueSchool school,
+            List<KindValue> kinds,
+            CutPiecesValue cutPieces,
+            MoneyView total,
+            List<ValueLine> lines) {}
+
+    /** Pieces that are cut and not sewn, at what their cloth cost. */
+    public record CutPiecesValue(long pieces, MoneyView worth) {}
 
     public record KindValue(MaterialKind kind, int materials, MoneyView worth) {}
 

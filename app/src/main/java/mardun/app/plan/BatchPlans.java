@@ -21,7 +21,9 @@ import mardun.app.plan.ChosenLayouts.ChosenLayout;
 import mardun.app.plan.FrozenInputs.FrozenLine;
 import mardun.app.plan.FrozenInputs.FrozenSupply;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.Planned.Unsewn;
 import mardun.app.settings.Settings;
+import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlanner;
@@ -29,6 +31,7 @@ import mardun.core.batch.CutList.PieceLine;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
+import mardun.core.batch.UnsewnPieces;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
@@ -52,12 +55,19 @@ public class BatchPlans {
     private final StockShelves stock;
     private final BatchPlanner planner;
     private final ChosenLayouts layouts;
+    private final UnsewnShelf unsewn;
 
-    BatchPlans(DesignService designs, StockShelves stock, BatchPlanner planner, ChosenLayouts layouts) {
+    BatchPlans(
+            DesignService designs,
+            StockShelves stock,
+            BatchPlanner planner,
+            ChosenLayouts layouts,
+            UnsewnShelf unsewn) {
         this.designs = designs;
         this.stock = stock;
         this.planner = planner;
         this.layouts = layouts;
+        this.unsewn = unsewn;
     }
 
     /** The plan of one batch, stored or still being typed. */
@@ -75,11 +85,21 @@ public class BatchPlans {
                 .filter(batch -> batch.id() != null && !batch.finished())
                 .map(ChosenBatch::id)
                 .toList());
+        UnsewnShelf.Snapshot cutPieces = unsewn.read(batches.stream()
+                .filter(batch -> batch.frozen().isEmpty())
+                .flatMap(batch -> batch.lines().stream().map(ChosenLine::designId))
+                .collect(Collectors.toSet()));
         Documents documents = new Documents();
         Map<ChosenBatch, Planned> planned = new LinkedHashMap<>();
         for (ChosenBatch batch : batches) {
             try {
-                planned.put(batch, plan(batch, shelves, current, chosen.getOrDefault(batch.id(), Map.of()), documents));
+                planned.put(
+                        batch,
+                        plan(
+                                batch,
+                                new OnTheShelf(shelves, chosen.getOrDefault(batch.id(), Map.of()), cutPieces),
+                                current,
+                                documents));
             } catch (RuntimeException broken) {
                 LOG.error("Batch {} can't be worked out", batch.id(), broken);
                 planned.put(batch, broken(batch, shelves, current, documents));
@@ -106,12 +126,12 @@ public class BatchPlans {
         }
     }
 
-    private Planned plan(
-            ChosenBatch batch,
-            Shelves shelves,
-            Settings current,
-            Map<Long, ChosenLayout> layouts,
-            Documents documents) {
+    /** What a batch finds: materials, the layouts that were chosen for it, and pieces that are cut and not sewn. */
+    private record OnTheShelf(Shelves materials, Map<Long, ChosenLayout> layouts, UnsewnShelf.Snapshot cutPieces) {}
+
+    private Planned plan(ChosenBatch batch, OnTheShelf there, Settings current, Documents documents) {
+        Shelves shelves = there.materials();
+        Map<Long, ChosenLayout> layouts = there.layouts();
         Workroom workroom =
                 batch.frozen().map(frozen -> frozen.workroom().workroom()).orElseGet(current::workroom);
         Map<Long, Supply> supplies = supplies(batch, shelves, layouts.values());
@@ -125,6 +145,9 @@ public class BatchPlans {
             }
             lines.add(line(line, documents.design(document), size.orElse(0), supplies, workroom));
         }
+        Unsewn found = gone.isEmpty() && batch.frozen().isEmpty()
+                ? bring(batch, lines, there.cutPieces().freeFor(batch.id()), workroom)
+                : Unsewn.NOTHING;
         BatchPlan plan = gone.isEmpty()
                 ? planner.plan(lines, workroom, pieces -> sheets(batch, layouts, supplies, pieces, current))
                 : BatchPlanner.impossible(lines, gone.get(0));
@@ -142,7 +165,32 @@ public class BatchPlans {
                 List.copyOf(supplies.values()),
                 workroom,
                 shelves,
-                batch.offcuts().stream().map(String::valueOf).collect(Collectors.toSet()));
+                batch.offcuts().stream().map(String::valueOf).collect(Collectors.toSet()),
+                found);
+    }
+
+    /** Pieces that are cut already come to the lines that take them, in the order of the lines. */
+    private static Unsewn bring(ChosenBatch batch, List<BatchLine> lines, UnsewnPieces pieces, Workroom workroom) {
+        if (pieces.isEmpty()) {
+            return Unsewn.NOTHING;
+        }
+        Map<Integer, List<UnsewnPieces.Offer>> offers = new HashMap<>();
+        List<UnsewnPieces.Taken> taken = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            BatchLine line = lines.get(i);
+            ChosenLine chosen = batch.lines().get(i);
+            String design = Long.toString(chosen.designId());
+            offers.put(line.number(), pieces.offers(line, design, workroom.thickestSeam()));
+            UnsewnPieces.Brought brought = pieces.bring(
+                    line,
+                    design,
+                    workroom.thickestSeam(),
+                    chosen.brought().entrySet().stream()
+                            .collect(Collectors.toMap(entry -> Long.toString(entry.getKey()), Map.Entry::getValue)));
+            taken.addAll(brought.taken());
+            lines.set(i, line.with(brought.moved()));
+        }
+        return new Unsewn(offers, taken);
     }
 
     private static BatchLine line(
@@ -151,7 +199,8 @@ public class BatchPlans {
                 .filter(entry -> supplies.containsKey(entry.getValue()))
                 .map(entry -> supplies.get(entry.getValue()).forSlot(entry.getKey()))
                 .toList();
-        return new BatchLine(line.number(), design, size, line.started(), line.carrying(), its, own(line, workroom));
+        return new BatchLine(
+                line.number(), design, size, line.started(), line.carrying(), its, own(line, workroom), line.moved());
     }
 
     /** What isn't taken yet: cloth until it is cut, everything else for the bags that aren't done. */
@@ -219,7 +268,8 @@ public class BatchPlans {
                 List.of(),
                 current.workroom(),
                 shelves,
-                Set.of());
+                Set.of(),
+                Unsewn.NOTHING);
     }
 
     private static Optional<Money> plannedCost(ChosenBatch batch, ChosenLine line) {

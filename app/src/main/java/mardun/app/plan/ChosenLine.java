@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import mardun.core.batch.LineCounts;
+import mardun.core.batch.PiecesMoved;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param good how many came out well so far
  * @param seconds how many came out as seconds
  * @param scrap how many didn't come out
+ * @param brought while it is planned: for how many bags pieces are taken that lie there cut and not sewn, by the cloth
+ * @param moved cut pieces that came to it or went from it
  */
 public record ChosenLine(
         int number,
@@ -32,10 +35,13 @@ public record ChosenLine(
         Optional<Long> ownPriceMinor,
         int good,
         int seconds,
-        int scrap) {
+        int scrap,
+        Map<Long, Integer> brought,
+        PiecesMoved moved) {
 
     public ChosenLine {
         materials = new LinkedHashMap<>(materials);
+        brought = Map.copyOf(brought);
     }
 
     /** How many are wanted and begun. */
@@ -45,15 +51,43 @@ public record ChosenLine(
 
     /** The same line for other numbers of bags. */
     public ChosenLine with(LineCounts counts) {
-        return as(number, counts);
+        return as(number, counts, brought, moved);
     }
 
     /** The same line under another number. */
     public ChosenLine numbered(int other) {
-        return as(other, counts());
+        return as(other, counts(), brought, moved);
     }
 
-    private ChosenLine as(int otherNumber, LineCounts counts) {
+    /** The same line with pieces from the shelf for other numbers of bags. */
+    public ChosenLine bringing(Map<Long, Integer> others) {
+        return as(number, counts(), others, moved);
+    }
+
+    /** The same line with other cut pieces that came or went. */
+    public ChosenLine moving(PiecesMoved others) {
+        return as(number, counts(), brought, others);
+    }
+
+    /** The bags of it that are begun elsewhere, in a line of their own: nothing of them is done. */
+    public ChosenLine ofItsOwn(LineCounts counts) {
+        return new ChosenLine(
+                number,
+                designId,
+                sizeKey,
+                sizeName,
+                counts.wanted(),
+                counts.started(),
+                materials,
+                ownPriceMinor,
+                0,
+                0,
+                0,
+                Map.of(),
+                PiecesMoved.NONE);
+    }
+
+    private ChosenLine as(int otherNumber, LineCounts counts, Map<Long, Integer> otherBrought, PiecesMoved otherMoved) {
         return new ChosenLine(
                 otherNumber,
                 designId,
@@ -65,7 +99,9 @@ public record ChosenLine(
                 ownPriceMinor,
                 good,
                 seconds,
-                scrap);
+                scrap,
+                otherBrought,
+                otherMoved);
     }
 
     /** Whether another line is of the same bags: design, size, materials and price. */

@@ -295,6 +295,17 @@ public record FrozenInputs(
                         after);
     }
 
+    /** The same for some of its lines, in a batch of their own: the cloths that are cut stay so, and its layouts are the other's. */
+    public FrozenInputs ofLines(Set<Integer> numbers) {
+        return new FrozenInputs(
+                schema,
+                lines.stream().filter(line -> numbers.contains(line.number())).toList(),
+                supplies,
+                workroom,
+                List.of(),
+                cut);
+    }
+
     private static long id(Supply supply) {
         return Long.parseLong(supply.key());
     }

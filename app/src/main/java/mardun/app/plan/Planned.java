@@ -1,6 +1,7 @@
 package mardun.app.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -11,6 +12,7 @@ import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
+import mardun.core.batch.UnsewnPieces;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
 import org.joda.money.Money;
@@ -23,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param toCome what it will still take: of a batch of which some bags are done, what the others take
  * @param supplies each material once
  * @param chosenPieces the lots of offcuts and precuts that the maker chose
+ * @param unsewn while it is planned: what lies there cut and not sewn for its lines
  */
 public record Planned(
         ChosenBatch batch,
@@ -32,7 +35,19 @@ public record Planned(
         List<Supply> supplies,
         Workroom workroom,
         Shelves shelves,
-        Set<String> chosenPieces) {
+        Set<String> chosenPieces,
+        Unsewn unsewn) {
+
+    /**
+     * Pieces that are cut and not sewn, for the lines of a batch.
+     *
+     * @param offers what would do, by the line's number
+     * @param taken what is taken of it
+     */
+    public record Unsewn(Map<Integer, List<UnsewnPieces.Offer>> offers, List<UnsewnPieces.Taken> taken) {
+
+        static final Unsewn NOTHING = new Unsewn(Map.of(), List.of());
+    }
 
     /**
      * A line with what it was worked out from.
@@ -87,15 +102,16 @@ public record Planned(
 
     /** Tells this state of the plan from another that takes or leaves something else. */
     public String mark() {
-        return Fingerprint.of(Stream.concat(plan.needs().stream(), toCome.stream())
-                .map(need -> List.of(
-                        need.supply().key(),
-                        need.part(),
-                        need.amount(),
-                        need.offcuts(),
-                        need.left(),
-                        need.takenOfRolls()))
-                .toList()
-                .toString());
+        return Fingerprint.of(unsewn.taken() + " "
+                + Stream.concat(plan.needs().stream(), toCome.stream())
+                        .map(need -> List.of(
+                                need.supply().key(),
+                                need.part(),
+                                need.amount(),
+                                need.offcuts(),
+                                need.left(),
+                                need.takenOfRolls()))
+                        .toList()
+                        .toString());
     }
 }

@@ -1,6 +1,8 @@
 package mardun.app.problem;
 
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
@@ -17,6 +19,11 @@ public final class Days {
     /** A day as the interface writes it: {@code 27 Nov 2026}. */
     public static String words(LocalDate day) {
         return WORDS.format(day);
+    }
+
+    /** The moment at which a day is over. */
+    public static Instant endOf(LocalDate day, ZoneId zone) {
+        return day.plusDays(1).atStartOfDay(zone).toInstant();
     }
 
     public static boolean isPossible(LocalDate day) {

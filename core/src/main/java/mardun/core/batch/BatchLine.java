@@ -18,10 +18,11 @@ import org.joda.money.Money;
  *
  * @param number what it is known by in its batch, from 1 on
  * @param size the index of the size
- * @param units how many are started, one or more
+ * @param units how many are made, spoiled ones among them; none only where cut pieces of the line went elsewhere
  * @param good how many came out well, once that is known: they carry the cost of all; where none did, nothing is priced
  * @param supplies what fills the design's slots; a slot that nothing fills becomes a finding
  * @param ownPrice the price at the stall, if the maker has set one
+ * @param moved cut pieces that came to it or went from it
  */
 public record BatchLine(
         int number,
@@ -30,23 +31,29 @@ public record BatchLine(
         int units,
         OptionalInt good,
         List<Supply> supplies,
-        Optional<Money> ownPrice) {
+        Optional<Money> ownPrice,
+        PiecesMoved moved) {
 
     public BatchLine {
         supplies = List.copyOf(supplies);
-        if (units < 1) {
+        if (units < 0 || units == 0 && moved.equals(PiecesMoved.NONE)) {
             throw new IllegalArgumentException("a line has one unit or more: " + units);
         }
     }
 
     /** The only line of a batch of which nothing is finished yet. */
     public static BatchLine only(Design design, int size, int units, List<Supply> supplies, Optional<Money> ownPrice) {
-        return new BatchLine(1, design, size, units, OptionalInt.empty(), supplies, ownPrice);
+        return new BatchLine(1, design, size, units, OptionalInt.empty(), supplies, ownPrice, PiecesMoved.NONE);
     }
 
     /** The same for another number of bags. */
     public BatchLine withUnits(int other) {
-        return new BatchLine(number, design, size, other, good, supplies, ownPrice);
+        return new BatchLine(number, design, size, other, good, supplies, ownPrice, moved.atMost(other));
+    }
+
+    /** The same with cut pieces that came to it or went from it. */
+    public BatchLine with(PiecesMoved itsPieces) {
+        return new BatchLine(number, design, size, units, good, supplies, ownPrice, itsPieces);
     }
 
     /** What fills a slot. */

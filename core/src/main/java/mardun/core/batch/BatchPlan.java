@@ -97,15 +97,6 @@ public record BatchPlan(
                 .orElseThrow();
     }
 
-    /** What a line takes part in, in the order of its costs. */
-    public List<Need> needsOf(int line) {
-        return lines.size() == 1
-                ? needs
-                : needs.stream()
-                        .filter(need -> need.shares().lines().contains(line))
-                        .toList();
-    }
-
     /** What an hour of hands-on work earns, over all lines; empty where a line isn't priced, or there is no work. */
     public Optional<Money> perHour() {
         BigFraction earned = BigFraction.ZERO;

@@ -1,5 +1,6 @@
 package mardun.core.batch;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -96,9 +97,7 @@ public final class BatchPlanner {
                                 Optional.empty(),
                                 Optional.empty()))
                         .toList(),
-                WorkTime.ofBatch(
-                        operations(lines),
-                        lines.stream().mapToInt(BatchLine::units).sum()),
+                time(lines, operations(lines)),
                 why);
     }
 
@@ -110,12 +109,14 @@ public final class BatchPlanner {
         sized.forEach(line -> findings.addAll(line.sized().findings()));
         lines.forEach(line -> findings.addAll(BatchFindings.unfit(line)));
         List<PieceLine> pieces = CutList.pieces(sized, filled);
-        List<TrimLine> trims = CutList.trims(sized, filled);
+        List<SizedLine> made =
+                sized.stream().filter(line -> line.line().units() > 0).toList();
+        List<TrimLine> trims = CutList.trims(made, filled);
         List<Need> needs = new ArrayList<>();
         needs.addAll(clothNeeds(pieces, new ClothNeeds(cloths, workroom.waste()), sheets.apply(pieces), findings));
         needs.addAll(trimNeeds(trims, sized.size() > 1, workroom, findings));
-        needs.addAll(notionNeeds(sized, filled));
-        needs.addAll(fillingNeeds(sized, filled));
+        needs.addAll(notionNeeds(made, filled));
+        needs.addAll(fillingNeeds(made, filled));
         findings.addAll(filled.findings());
         needs.stream()
                 .filter(need -> !ShelfLimits.holds(need.amount()))
@@ -136,8 +137,7 @@ public final class BatchPlanner {
                 trims,
                 needs,
                 operations,
-                WorkTime.ofBatch(
-                        operations, lines.stream().mapToInt(BatchLine::units).reduce(0, Math::addExact)),
+                time(lines, operations),
                 costs.total(),
                 findings.stream().distinct().toList());
     }
@@ -158,9 +158,19 @@ public final class BatchPlanner {
 
     private static List<Operation> operations(List<BatchLine> lines) {
         return Operation.of(lines.stream()
-                .map(line ->
-                        new LineSteps(line.number(), line.units(), line.design().steps()))
+                .map(line -> new LineSteps(
+                        line.number(),
+                        line.units(),
+                        line.moved().cutting(line.units()),
+                        line.design().steps()))
                 .toList());
+    }
+
+    private static WorkTime time(List<BatchLine> lines, List<Operation> operations) {
+        return WorkTime.ofBatch(
+                operations,
+                lines.stream().mapToInt(BatchLine::units).reduce(0, Math::addExact),
+                lines.stream().map(line -> line.moved().time()).reduce(Duration.ZERO, Duration::plus));
     }
 
     private static List<Need> clothNeeds(

@@ -61,7 +61,11 @@ public final class CutList {
         }
     }
 
-    /** The pieces of a kind that are for one line. */
+    /**
+     * The pieces of a kind that are for one line.
+     *
+     * @param units for how many bags they are cut here
+     */
     public record PieceShare(int line, int units, SizedPiece piece) {
 
         public long count() {
@@ -120,7 +124,7 @@ public final class CutList {
 
     private record AlikeTrim(String from, String name, Length length, int which) {}
 
-    /** The pieces of all lines. */
+    /** The pieces of all lines that are cut here. */
     static List<PieceLine> pieces(List<SizedLine> lines, Filled filled) {
         Map<Object, List<PieceShare>> kinds = new LinkedHashMap<>();
         Map<Object, Optional<Supply>> from = new HashMap<>();
@@ -128,8 +132,14 @@ public final class CutList {
         for (SizedLine line : lines) {
             Map<Object, Integer> seen = new HashMap<>();
             for (SizedPiece piece : line.sized().pieces()) {
-                PieceShare share = new PieceShare(line.number(), line.line().units(), piece);
                 Optional<Supply> cloth = filled.cloth(line.line(), piece.piece().slot());
+                int bags = line.line().units();
+                int cutHere = cloth.map(its -> line.line().moved().cutHere(its.key(), bags))
+                        .orElse(bags);
+                if (cutHere == 0) {
+                    continue;
+                }
+                PieceShare share = new PieceShare(line.number(), cutHere, piece);
                 Object kind = several && cloth.isPresent() ? alike(cloth.get(), piece, seen) : share.key();
                 kinds.computeIfAbsent(kind, k -> new ArrayList<>()).add(share);
                 from.put(kind, cloth);
@@ -162,7 +172,7 @@ public final class CutList {
                 which);
     }
 
-    /** The trims of all lines. */
+    /** The trims of all lines; each has one bag or more. */
     static List<TrimLine> trims(List<SizedLine> lines, Filled filled) {
         Map<Object, List<TrimShare>> kinds = new LinkedHashMap<>();
         Map<Object, PieceKey> keys = new HashMap<>();

@@ -3,6 +3,7 @@ package mardun.core.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.costing.CostLine;
 import mardun.core.costing.UnitCost;
@@ -34,18 +35,16 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
      */
     static LineCosts of(
             List<SizedLine> lines, List<Need> needs, List<Operation> operations, Workroom workroom, boolean complete) {
-        boolean several = lines.size() > 1;
         List<Costed> costed = lines.stream()
                 .map(line -> new Costed(
                         line,
-                        WorkTime.ofLine(line.number(), line.line().units(), operations, workroom.setUps()),
-                        complete
-                                ? needs.stream()
-                                        .filter(need -> !several
-                                                || need.shares().lines().contains(line.number()))
-                                        .map(need -> costLine(need, line.number()))
-                                        .toList()
-                                : List.of()))
+                        WorkTime.ofLine(
+                                line.number(),
+                                line.line().units(),
+                                operations,
+                                workroom.setUps(),
+                                line.line().moved().time()),
+                        complete ? materials(line, needs) : List.of()))
                 .toList();
         if (!complete) {
             return new LineCosts(
@@ -71,8 +70,38 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
         return new LineCosts(plans, Optional.of(money(total, workroom)));
     }
 
+    private static List<CostLine> materials(SizedLine line, List<Need> needs) {
+        return Stream.concat(
+                        needs.stream()
+                                .filter(need -> need.shares().lines().contains(line.number()))
+                                .map(need -> costLine(need, line.number())),
+                        line.line().moved().cloths().entrySet().stream()
+                                .filter(cloth -> cloth.getValue().minor() != 0)
+                                .map(cloth -> movedLine(line.line(), cloth.getKey(), cloth.getValue())))
+                .toList();
+    }
+
+    /** Cut pieces that came cost what their cloth cost; those that went take it along. */
+    private static CostLine movedLine(BatchLine line, String cloth, PiecesMoved.OfCloth moved) {
+        Supply supply = line.supplies().stream()
+                .filter(one -> one.key().equals(cloth))
+                .findFirst()
+                .orElseThrow();
+        return CostLine.ofCutPieces(
+                supply.slot(), supply.name(), supply.stock(Part.WHOLE).worth(), moved.came(), moved.minor());
+    }
+
     private static LinePlan plan(Costed one, long total, Workroom workroom) {
         BatchLine line = one.line().line();
+        if (line.units() == 0) {
+            return new LinePlan(
+                    line,
+                    one.line().sized(),
+                    one.time(),
+                    Optional.empty(),
+                    Optional.of(money(total, workroom)),
+                    Optional.empty());
+        }
         int good = line.good().orElse(line.units());
         UnitCost cost = UnitCost.of(
                 one.materials(),
@@ -97,7 +126,8 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
                 need.stock().worth(),
                 need.offcutsCost().subtract(need.backOfRolls()),
                 need.cost(),
-                need.shares().lines().size() > 1 ? need.cost(line) : need.cost());
+                need.cost(line),
+                Optional.empty());
     }
 
     private static Money money(long minor, Workroom workroom) {

@@ -34,8 +34,11 @@ public record UnitCost(
         Figure<Money> labour,
         Figure<Money> overhead,
         Optional<Figure<Money>> spoiled,
-        List<Figure<Money>> lines,
+        List<MaterialCost> lines,
         int good) {
+
+    /** What a material costs in one that was begun. */
+    public record MaterialCost(String name, Figure<Money> cost) {}
 
     private static final int SHARE_DIGITS = 4;
     private static final String TO_MINOR = "rounded once, half up";
@@ -75,11 +78,12 @@ public record UnitCost(
         List<Long> parts = Apportionment.of(List.of(exactMaterial, exactLabour, exactOverhead, exactSpoiled), full);
         List<Long> lineParts = Apportionment.of(exactLines, parts.get(0));
 
-        List<Figure<Money>> lineFigures = new ArrayList<>();
+        List<MaterialCost> costs = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            lineFigures.add(line(lines.get(i), units, Money.ofMinor(currency, lineParts.get(i))));
+            costs.add(new MaterialCost(
+                    lines.get(i).name(), line(lines.get(i), units, Money.ofMinor(currency, lineParts.get(i)))));
         }
-        Figure<Money> material = material(lines, lineFigures, Money.ofMinor(currency, parts.get(0)));
+        Figure<Money> material = material(costs, Money.ofMinor(currency, parts.get(0)));
         Figure<Money> labour = hours(
                 "Labour is hands-on time at the hourly rate.",
                 "hourly rate",
@@ -111,7 +115,7 @@ public record UnitCost(
                 labour,
                 overhead,
                 spoiled,
-                List.copyOf(lineFigures),
+                List.copyOf(costs),
                 good);
     }
 
@@ -144,6 +148,21 @@ public record UnitCost(
     }
 
     private static Figure<Money> line(CostLine line, int units, Money result) {
+        if (line.cutPieces().isPresent()) {
+            return new Figure<>(
+                    result,
+                    Working.of(line.cutPieces().get())
+                            .expression("{all} ÷ {n}")
+                            .input(
+                                    "all",
+                                    line.name(),
+                                    new Value.ExactSum(
+                                            line.whole(),
+                                            result.getCurrencyUnit().getCode()))
+                            .input("n", "units", Value.of(units))
+                            .rounded(TO_SUM)
+                            .gives(Value.of(result)));
+        }
         List<Worth.Taken> taken = line.worth().taken(line.amount());
         boolean atOnePrice = line.offcuts().signum() == 0 && taken.stream().noneMatch(Worth.Taken::isOnTheShelf);
         CurrencyUnit currency = result.getCurrencyUnit();
@@ -208,18 +227,14 @@ public record UnitCost(
                 shared.isEmpty() ? String.join(" + ", terms) : "(" + String.join(" + ", terms) + ")" + shared);
     }
 
-    private static Figure<Money> material(List<CostLine> lines, List<Figure<Money>> figures, Money result) {
+    private static Figure<Money> material(List<MaterialCost> costs, Money result) {
         Working.Builder working = Working.of("All materials of one unit together.");
         List<String> terms = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            CostLine line = lines.get(i);
-            String symbol = "material " + (i + 1);
+        for (MaterialCost one : costs) {
+            String symbol = "material " + (terms.size() + 1);
             terms.add("{" + symbol + "}");
             working.input(
-                    symbol,
-                    line.name(),
-                    Value.of(figures.get(i).value()),
-                    figures.get(i).working());
+                    symbol, one.name(), Value.of(one.cost().value()), one.cost().working());
         }
         return new Figure<>(
                 result,

@@ -2,6 +2,8 @@ package mardun.core.design;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The line along which a piece is cut, for drawings: begins at the first corner, goes round with the clock and closes at the end.
@@ -38,6 +40,15 @@ public record Outline(List<Corner> corners) {
 
     public Outline {
         corners = List.copyOf(corners);
+    }
+
+    /** The line in a text, to a thousandth of a millimetre: two pieces with the same are cut alike. */
+    public String path() {
+        return corners.stream()
+                .map(corner -> Stream.of(corner.x(), corner.y(), corner.radiusAcross(), corner.radiusAlong())
+                        .map(at -> String.format(Locale.ROOT, "%.3f", at + 0.0))
+                        .collect(Collectors.joining(",")))
+                .collect(Collectors.joining(" "));
     }
 
     static Outline rectangle(double width, double height) {

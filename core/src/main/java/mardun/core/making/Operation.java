@@ -142,7 +142,7 @@ public record Operation(List<Part> parts) {
                 from = to;
                 if (end < steps.size()) {
                     List<Part> parts = new ArrayList<>(merged.get(to));
-                    parts.add(new Part(line.line(), line.units(), steps.get(end)));
+                    parts.add(new Part(line.line(), line.units(steps.get(end)), steps.get(end)));
                     next.add(parts);
                     from = to + 1;
                 }
@@ -156,7 +156,7 @@ public record Operation(List<Part> parts) {
 
     private static List<List<Part>> alone(LineSteps line, int from, int to) {
         return line.steps().subList(from, to).stream()
-                .map(step -> List.of(new Part(line.line(), line.units(), step)))
+                .map(step -> List.of(new Part(line.line(), line.units(step), step)))
                 .toList();
     }
 

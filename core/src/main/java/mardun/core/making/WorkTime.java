@@ -33,29 +33,19 @@ public record WorkTime(
      * The time of a batch.
      *
      * @param units how many bags it is
+     * @param came hands-on time that came with cut pieces; below zero where more went
      */
-    public static WorkTime ofBatch(List<Operation> operations, int units) {
+    public static WorkTime ofBatch(List<Operation> operations, int units, Duration came) {
         Map<Integer, List<Operation.Part>> byLine = new TreeMap<>();
         operations.forEach(operation -> operation
                 .parts()
                 .forEach(part -> byLine.computeIfAbsent(part.line(), line -> new ArrayList<>())
                         .add(part)));
-        boolean isOneLine = byLine.values().stream()
-                .allMatch(parts -> byLine.size() == 1 && parts.get(0).units() == units);
-        if (isOneLine) {
-            return ofOneLine(
-                    byLine.values().stream().findFirst().orElse(List.of()).stream()
-                            .map(Operation.Part::step)
-                            .toList(),
-                    units);
+        if (byLine.size() <= 1) {
+            return ofParts(byLine.values().stream().findFirst().orElse(List.of()), units, came);
         }
-        List<WorkTime> alone = byLine.values().stream()
-                .map(parts -> ofOneLine(
-                        parts.stream().map(Operation.Part::step).toList(),
-                        parts.get(0).units()))
-                .toList();
-        Duration oneByOne = alone.stream().map(time -> time.oneByOne().value()).reduce(Duration.ZERO, Duration::plus);
-        Duration sewing = alone.stream().map(WorkTime::sewing).reduce(Duration.ZERO, Duration::plus);
+        Duration oneByOne = byLine.values().stream().map(WorkTime::oneByOne).reduce(came, Duration::plus);
+        Duration sewing = operations.stream().map(Operation::sewing).reduce(came, Duration::plus);
         Duration once = operations.stream().map(Operation::once).reduce(Duration.ZERO, Duration::plus);
         Duration passive = operations.stream().map(Operation::passive).reduce(Duration.ZERO, Duration::plus);
         return new WorkTime(
@@ -68,11 +58,14 @@ public record WorkTime(
                                 .gives(Value.of(oneByOne))),
                 new Figure<>(
                         sewing.plus(once),
-                        Working.of("As a batch, what several lines have in common is set up once for all of them.")
-                                .expression("{all} + {b}")
-                                .input("all", "all steps for all bags", Value.of(sewing))
-                                .input("b", "time once per batch, each operation once", Value.of(once))
-                                .gives(Value.of(sewing.plus(once)))),
+                        withWhatCame(
+                                Working.of(
+                                                "As a batch, what several lines have in common is set up once for all of them.")
+                                        .input("all", "all steps for all bags", Value.of(sewing.minus(came)))
+                                        .input("b", "time once per batch, each operation once", Value.of(once)),
+                                "{all} + {b}",
+                                came,
+                                sewing.plus(once))),
                 sewing,
                 once,
                 passive);
@@ -82,15 +75,16 @@ public record WorkTime(
      * The time that one line of a batch bears.
      *
      * @param units how many bags the line is
+     * @param came hands-on time that came with its cut pieces; below zero where more went
      */
-    public static WorkTime ofLine(int line, int units, List<Operation> operations, SetUpSpread spread) {
+    public static WorkTime ofLine(int line, int units, List<Operation> operations, SetUpSpread spread, Duration came) {
         List<Operation> its = operations.stream()
                 .filter(operation -> operation.lines().contains(line))
                 .toList();
         List<Operation.Part> parts = its.stream()
                 .flatMap(operation -> operation.parts().stream().filter(part -> part.line() == line))
                 .toList();
-        WorkTime alone = ofOneLine(parts.stream().map(Operation.Part::step).toList(), units);
+        WorkTime alone = ofParts(parts, units, came);
         if (its.stream().allMatch(operation -> operation.parts().size() == 1)) {
             return alone;
         }
@@ -103,15 +97,69 @@ public record WorkTime(
                 alone.oneByOne(),
                 new Figure<>(
                         together,
-                        Working.of("The line's own steps, and its share of what several lines are set up for together: "
-                                        + spread.words() + ".")
-                                .expression("{sewing} + {share}")
-                                .input("sewing", "all steps for all bags of the line", Value.of(alone.sewing()))
-                                .input("share", "share of the time once per batch", Value.of(borne))
-                                .gives(Value.of(together))),
+                        withWhatCame(
+                                Working.of(
+                                                "The line's own steps, and its share of what several lines are set up for together: "
+                                                        + spread.words() + ".")
+                                        .input(
+                                                "sewing",
+                                                "all steps for all bags of the line",
+                                                Value.of(alone.sewing().minus(came)))
+                                        .input("share", "share of the time once per batch", Value.of(borne)),
+                                "{sewing} + {share}",
+                                came,
+                                together)),
                 alone.sewing(),
                 borne,
                 alone.passive());
+    }
+
+    private static Working withWhatCame(Working.Builder told, String expression, Duration came, Duration all) {
+        if (came.isZero()) {
+            return told.expression(expression).gives(Value.of(all));
+        }
+        return told.expression(expression + (came.isNegative() ? " − {moved}" : " + {moved}"))
+                .input(
+                        "moved",
+                        came.isNegative() ? "cutting of bags that went" : "cutting of bags that came",
+                        Value.of(came.abs()))
+                .gives(Value.of(all));
+    }
+
+    /** The time of one line, some of whose steps may be done for more or fewer bags than it makes. */
+    private static WorkTime ofParts(List<Operation.Part> parts, int units, Duration came) {
+        if (came.isZero() && parts.stream().allMatch(part -> part.units() == units)) {
+            return ofOneLine(parts.stream().map(Operation.Part::step).toList(), units);
+        }
+        Duration oneByOne = oneByOne(parts).plus(came);
+        Duration sewing = parts.stream().map(Operation.Part::sewing).reduce(came, Duration::plus);
+        Duration once = parts.stream().map(part -> part.step().perBatch()).reduce(Duration.ZERO, Duration::plus);
+        return new WorkTime(
+                units,
+                new Figure<>(
+                        oneByOne,
+                        Working.of("One by one, every unit pays for its own set-ups.")
+                                .expression("{all}")
+                                .input("all", "all bags, those that are only cut among them", Value.of(oneByOne))
+                                .gives(Value.of(oneByOne))),
+                new Figure<>(
+                        sewing.plus(once),
+                        withWhatCame(
+                                Working.of("As a batch, a set-up is made once and not once per bag.")
+                                        .input("all", "all steps, each for its bags", Value.of(sewing.minus(came)))
+                                        .input("b", "time once per batch", Value.of(once)),
+                                "{all} + {b}",
+                                came,
+                                sewing.plus(once))),
+                sewing,
+                once,
+                parts.stream().map(part -> part.step().passive()).reduce(Duration.ZERO, Duration::plus));
+    }
+
+    private static Duration oneByOne(List<Operation.Part> parts) {
+        return parts.stream()
+                .map(part -> part.step().perUnit().plus(part.step().perBatch()).multipliedBy(part.units()))
+                .reduce(Duration.ZERO, Duration::plus);
     }
 
     private static WorkTime ofOneLine(List<Step> steps, int units) {

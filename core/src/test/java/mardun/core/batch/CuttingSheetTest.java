@@ -164,7 +164,14 @@ class CuttingSheetTest {
         Supply free = outer.stocked(Map.of(Part.WHOLE, new Stock(there, Amount.none(there.counting()), given)));
         BatchPlan plan = plan(UNITS, free, Map.of("outer", sheet));
         assertThat(outer(plan).sheet()).isPresent();
-        assertThat(plan.line(1).cost().orElseThrow().lines().get(0).value().isZero())
+        assertThat(plan.line(1)
+                        .cost()
+                        .orElseThrow()
+                        .lines()
+                        .get(0)
+                        .cost()
+                        .value()
+                        .isZero())
                 .isTrue();
     }
 

@@ -104,7 +104,8 @@ class SeveralLinesTest {
     }
 
     private static BatchLine line(int number, Design design, int size, int units, List<Supply> supplies) {
-        return new BatchLine(number, design, size, units, OptionalInt.empty(), supplies, Optional.empty());
+        return new BatchLine(
+                number, design, size, units, OptionalInt.empty(), supplies, Optional.empty(), PiecesMoved.NONE);
     }
 
     private static Workroom workroom(SetUpSpread spread, WasteSchool waste) {
@@ -310,7 +311,8 @@ class SeveralLinesTest {
                             line.supplies().stream()
                                     .map(supply -> supply.key().equals("linen") ? supply.with(offcuts) : supply)
                                     .toList(),
-                            line.ownPrice()))
+                            line.ownPrice(),
+                            line.moved()))
                     .toList();
             BatchPlan plan = planner.plan(withOffcuts, workroom());
             assertWhole(plan);

@@ -115,7 +115,14 @@ class StockPlanningTest {
     }
 
     private static long lineMinor(BatchPlan plan, int line) {
-        return plan.line(1).cost().orElseThrow().lines().get(line).value().getAmountMinorLong();
+        return plan.line(1)
+                .cost()
+                .orElseThrow()
+                .lines()
+                .get(line)
+                .cost()
+                .value()
+                .getAmountMinorLong();
     }
 
     @Test
@@ -251,7 +258,14 @@ class StockPlanningTest {
                 .isBetween(
                         (long) cost.divide(24).doubleValue() - 1,
                         (long) cost.divide(24).doubleValue() + 1);
-        assertThat(plan.line(1).cost().orElseThrow().lines().get(0).working().inputs())
+        assertThat(plan.line(1)
+                        .cost()
+                        .orElseThrow()
+                        .lines()
+                        .get(0)
+                        .cost()
+                        .working()
+                        .inputs())
                 .extracting(input -> input.label())
                 .containsExactly("outer, from the shelf", "outer, to buy", "units");
     }

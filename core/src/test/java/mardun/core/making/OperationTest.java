@@ -45,8 +45,8 @@ class OperationTest {
     @Test
     void stepsWithTheSameNameStationAndSetUpAreOneHoweverTheyAreWritten() {
         List<Operation> operations = Operation.of(List.of(
-                new LineSteps(1, 4, List.of(sew("Sew zip", 5, 10), sew("Close", 3, 2))),
-                new LineSteps(
+                LineSteps.of(1, 4, List.of(sew("Sew zip", 5, 10), sew("Close", 3, 2))),
+                LineSteps.of(
                         2,
                         6,
                         List.of(
@@ -64,21 +64,21 @@ class OperationTest {
     void anotherSetUpKeepsThemApart() {
         Step other = step("Sew zip", Stage.SEW, new SetUp("100", "", "zip foot", "2.5"), 5, 10);
         assertThat(Operation.of(List.of(
-                        new LineSteps(1, 1, List.of(sew("Sew zip", 5, 10))), new LineSteps(2, 1, List.of(other)))))
+                        LineSteps.of(1, 1, List.of(sew("Sew zip", 5, 10))), LineSteps.of(2, 1, List.of(other)))))
                 .hasSize(2);
     }
 
     @Test
     void aStageOfAllLinesComesBeforeTheNext() {
         List<Operation> operations = Operation.of(List.of(
-                new LineSteps(
+                LineSteps.of(
                         1,
                         1,
                         List.of(
                                 step("Cut pouch", Stage.CUT, SetUp.NONE, 1, 0),
                                 sew("Sew pouch", 1, 0),
                                 step("Press", Stage.FINISH, SetUp.NONE, 1, 0))),
-                new LineSteps(
+                LineSteps.of(
                         2,
                         1,
                         List.of(
@@ -92,8 +92,8 @@ class OperationTest {
     @Test
     void theSameTwoStepsInAnotherOrderStayApart() {
         List<Operation> operations = Operation.of(List.of(
-                new LineSteps(1, 1, List.of(sew("Label", 1, 0), sew("Close", 1, 0))),
-                new LineSteps(2, 1, List.of(sew("Close", 1, 0), sew("Label", 1, 0)))));
+                LineSteps.of(1, 1, List.of(sew("Label", 1, 0), sew("Close", 1, 0))),
+                LineSteps.of(2, 1, List.of(sew("Close", 1, 0), sew("Label", 1, 0)))));
         assertThat(operations).hasSize(3);
     }
 
@@ -112,7 +112,7 @@ class OperationTest {
                         steps.add(sew(name, random.nextInt(4), random.nextInt(7)));
                     }
                 }
-                lines.add(new LineSteps(line, 1 + random.nextInt(30), steps));
+                lines.add(LineSteps.of(line, 1 + random.nextInt(30), steps));
             }
             List<Operation> operations = Operation.of(lines);
             for (LineSteps line : lines) {
@@ -126,12 +126,14 @@ class OperationTest {
             for (SetUpSpread spread : SetUpSpread.values()) {
                 Duration borne = Duration.ZERO;
                 for (LineSteps line : lines) {
-                    borne = borne.plus(WorkTime.ofLine(line.line(), line.units(), operations, spread)
+                    borne = borne.plus(WorkTime.ofLine(line.line(), line.units(), operations, spread, Duration.ZERO)
                             .asBatch()
                             .value());
                 }
                 assertThat(borne)
-                        .isEqualTo(WorkTime.ofBatch(operations, 1).asBatch().value());
+                        .isEqualTo(WorkTime.ofBatch(operations, 1, Duration.ZERO)
+                                .asBatch()
+                                .value());
             }
         }
     }
@@ -139,8 +141,8 @@ class OperationTest {
     @Test
     void aSetUpIsSharedByUnitsOrByMinutes() {
         Operation zip = Operation.of(List.of(
-                        new LineSteps(1, 1, List.of(sew("Sew zip", 9, 12))),
-                        new LineSteps(2, 3, List.of(sew("Sew zip", 1, 12)))))
+                        LineSteps.of(1, 1, List.of(sew("Sew zip", 9, 12))),
+                        LineSteps.of(2, 3, List.of(sew("Sew zip", 1, 12)))))
                 .get(0);
         assertThat(zip.shares(SetUpSpread.BY_UNITS))
                 .isEqualTo(Map.of(1, Duration.ofMinutes(3), 2, Duration.ofMinutes(9)));

@@ -1,0 +1,148 @@
+package mardun.app.batch;
+
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.goods.GoodsService;
+import mardun.app.goods.GoodsViews.NewGoods;
+import mardun.app.goods.Quality;
+import mardun.app.material.ReservationService;
+import mardun.app.material.StockShelves;
+import mardun.app.plan.BatchPlans;
+import mardun.app.plan.FrozenInputs;
+import mardun.app.plan.FrozenReader;
+import mardun.app.plan.OuterCloth;
+import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.settings.Settings;
+import mardun.core.costing.LotCost;
+import mardun.core.money.Apportionment;
+import org.joda.money.Money;
+import org.springframework.stereotype.Component;
+
+/** What follows when bags are done or aren't made: what is held, the goods that came, and the end of a batch of which nothing is to come. */
+@Component
+class Closing {
+
+    private final BatchRepository repository;
+    private final Batches batches;
+    private final BatchPlans plans;
+    private final BatchHolds holds;
+    private final ReservationService reservations;
+    private final StockShelves shelves;
+    private final GoodsService goods;
+    private final FrozenReader frozen;
+    private final Clock clock;
+
+    Closing(
+            BatchRepository repository,
+            Batches batches,
+            BatchPlans plans,
+            BatchHolds holds,
+            ReservationService reservations,
+            StockShelves shelves,
+            GoodsService goods,
+            FrozenReader frozen,
+            Clock clock) {
+        this.repository = repository;
+        this.batches = batches;
+        this.plans = plans;
+        this.holds = holds;
+        this.reservations = reservations;
+        this.shelves = shelves;
+        this.goods = goods;
+        this.frozen = frozen;
+        this.clock = clock;
+    }
+
+    /**
+     * After bags were done or taken out of the plan, inside the caller's transaction.
+     *
+     * @param planned what the batch took in all, as it is planned now
+     * @param done the bags that are done now; none where bags were only taken out
+     * @param held whether it held anything on the shelf
+     */
+    void settle(Batch batch, Planned planned, List<DoneBags> done, boolean held, Settings current) {
+        boolean all = batch.lines().stream().allMatch(line -> line.chosen().open() == 0);
+        boolean anyMade = batch.lines().stream().anyMatch(line -> line.chosen().done() > 0);
+        if (all) {
+            reservations.release(batch.id());
+            String inputs = frozen.write(FrozenInputs.asUsed(planned, shelves));
+            if (anyMade) {
+                batch.finish(inputs, clock.instant());
+            } else {
+                batch.drop(inputs, clock.instant());
+            }
+            repository.saveAndFlush(batch);
+        } else if (held) {
+            holds.hold(batch);
+        }
+        receive(batch, plans.of(batches.chosen(batch), current), done, all);
+    }
+
+    /**
+     * The bags are goods, each lot with its part of what its line costs. What earlier lots of other lines carry too much or too little,
+     * because something turned out otherwise, is borne by the last lot of all, so that the goods are just what the batch cost.
+     */
+    private void receive(Batch batch, Planned planned, List<DoneBags> done, boolean last) {
+        Map<Integer, Long> carried = goods.costOfLines(batch.id());
+        List<DoneBags> came = done.stream().filter(one -> one.carrying() > 0).toList();
+        Map<Integer, Money> costs = new LinkedHashMap<>();
+        for (DoneBags one : came) {
+            PlannedLine line = planned.line(one.line());
+            Money total = line.plan().total().orElseThrow();
+            costs.put(
+                    one.line(),
+                    LotCost.of(
+                            total,
+                            Money.ofMinor(total.getCurrencyUnit(), carried.getOrDefault(one.line(), 0L)),
+                            one.carrying(),
+                            line.chosen().open()));
+        }
+        if (last) {
+            Money all = planned.plan().cost().orElseThrow();
+            long before = carried.values().stream().mapToLong(Long::longValue).sum();
+            long now =
+                    costs.values().stream().mapToLong(Money::getAmountMinorLong).sum();
+            long rest = all.getAmountMinorLong() - before - now;
+            if (came.isEmpty()) {
+                goods.bear(batch.id(), rest);
+            } else {
+                costs.computeIfPresent(came.get(came.size() - 1).line(), (line, cost) -> cost.plusMinor(rest));
+            }
+        }
+        came.forEach(one -> receive(batch, planned, one, costs.get(one.line())));
+    }
+
+    private void receive(Batch batch, Planned planned, DoneBags done, Money cost) {
+        long minor = cost.getAmountMinorLong();
+        long ofGood = Apportionment.share(minor, done.good(), done.carrying());
+        receive(batch, planned, done.line(), Quality.GOOD, done.good(), ofGood);
+        receive(batch, planned, done.line(), Quality.SECOND, done.seconds(), minor - ofGood);
+    }
+
+    private void receive(Batch batch, Planned planned, int number, Quality quality, int units, long costMinor) {
+        if (units == 0) {
+            return;
+        }
+        PlannedLine line = planned.line(number);
+        OuterCloth cloth = OuterCloth.of(planned, line);
+        goods.receive(new NewGoods(
+                batch.id(),
+                number,
+                line.chosen().designId(),
+                line.design().name(),
+                line.chosen().sizeKey(),
+                line.sizeName(),
+                cloth.materialId().orElse(null),
+                cloth.name(),
+                quality,
+                units,
+                costMinor,
+                line.plan()
+                        .pricing()
+                        .map(pricing -> pricing.price().getAmountMinorLong())
+                        .orElse(0L)));
+    }
+}

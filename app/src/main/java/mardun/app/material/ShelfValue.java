@@ -1,0 +1,148 @@
+package mardun.app.material;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import mardun.app.material.StockViews.CutPiecesValue;
+import mardun.app.material.StockViews.KindValue;
+import mardun.app.material.StockViews.StockValueView;
+import mardun.app.material.StockViews.ValueLine;
+import mardun.app.problem.Days;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.CsvSheet;
+import mardun.app.show.ViewWriter;
+import mardun.core.material.MaterialKind;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What all that lies on the shelf is worth: materials by the maker's school, cut pieces at what their cloth cost. */
+@Service
+public class ShelfValue {
+
+    private final ShelfReader reader;
+    private final CutPieces cutPieces;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    ShelfValue(ShelfReader reader, CutPieces cutPieces, SettingsService settings, Clock clock) {
+        this.reader = reader;
+        this.cutPieces = cutPieces;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /** What the shelf was worth at the end of a day, by the maker's school. */
+    @Transactional(readOnly = true)
+    public StockValueView on(Optional<LocalDate> on) {
+        LocalDate day = on.map(Days::possible).orElse(LocalDate.now(clock));
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        List<ValueLine> lines = new ArrayList<>();
+        Instant end = Days.endOf(day, clock.getZone());
+        Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
+        Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
+        for (MaterialShelf shelf : reader.readAll(end).values()) {
+            Map<Long, Long> left = shelf.left();
+            long pieces = shelf.lots().stream()
+                    .filter(Lot::isOfPieces)
+                    .mapToLong(lot -> left.get(lot.id()))
+                    .sum();
+            if (shelf.worth() == 0 && shelf.onHand().value() == 0 && pieces == 0) {
+                continue;
+            }
+            Material material = shelf.material();
+            worth.merge(material.kind(), shelf.worth(), Long::sum);
+            counts.merge(material.kind(), 1, Integer::sum);
+            lines.add(new ValueLine(
+                    material.id(),
+                    material.name(),
+                    material.kind(),
+                    writer.amount(shelf.onHand()),
+                    pieces,
+                    writer.money(shelf.worthOfRolls()),
+                    writer.money(shelf.worth() - shelf.worthOfRolls())));
+        }
+        CutPieces.Worth cut = cutPieces.at(end);
+        return new StockValueView(
+                day,
+                current.valuing().school(),
+                worth.entrySet().stream()
+                        .map(kind ->
+                                new KindValue(kind.getKey(), counts.get(kind.getKey()), writer.money(kind.getValue())))
+                        .toList(),
+                new CutPiecesValue(cut.pieces(), writer.money(cut.minor())),
+                writer.money(worth.values().stream().mapToLong(Long::longValue).sum() + cut.minor()),
+                lines);
+    }
+
+    /** The same as a CSV sheet: a line for each material, then one for each kind and the total. */
+    @Transactional(readOnly = true)
+    public String csv(Optional<LocalDate> on) {
+        StockValueView value = on(on);
+        String currency = settings.current().currency().getCode();
+        String school = value.school().words();
+        CsvSheet sheet = new CsvSheet(
+                settings.current().decimalMark(),
+                "on",
+                "kind",
+                "material",
+                "on hand",
+                "offcuts and precuts",
+                "worth",
+                "currency",
+                "valued by");
+        String day = value.on().toString();
+        for (ValueLine line : value.lines()) {
+            sheet.line(
+                    day,
+                    words(line.kind()),
+                    line.name(),
+                    line.onHand().exact(),
+                    Long.toString(line.pieces()),
+                    settings.current()
+                            .money(line.worth().minor() + line.worthOfPieces().minor())
+                            .getAmount()
+                            .toPlainString(),
+                    currency,
+                    school);
+        }
+        for (KindValue kind : value.kinds()) {
+            sheet.line(
+                    day,
+                    words(kind.kind()),
+                    "all together",
+                    "",
+                    "",
+                    plain(kind.worth().minor()),
+                    currency,
+                    school);
+        }
+        sheet.line(
+                day,
+                "cut, not sewn",
+                "all together",
+                "",
+                Long.toString(value.cutPieces().pieces()),
+                plain(value.cutPieces().worth().minor()),
+                currency,
+                "what their cloth cost");
+        sheet.line(
+                day, "everything", "all together", "", "", plain(value.total().minor()), currency, school);
+        return sheet.text();
+    }
+
+    private String plain(long minor) {
+        return settings.current().money(minor).getAmount().toPlainString();
+    }
+
+    private static String words(MaterialKind kind) {
+        return kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+}

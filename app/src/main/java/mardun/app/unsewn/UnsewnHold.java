@@ -1,0 +1,27 @@
+package mardun.app.unsewn;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+
+/** Cut pieces that a planned batch will take. */
+@Entity
+class UnsewnHold {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private long batchId;
+    private long pieceId;
+    private long pieces;
+
+    protected UnsewnHold() {}
+
+    UnsewnHold(long batchId, long pieceId, long pieces) {
+        this.batchId = batchId;
+        this.pieceId = pieceId;
+        this.pieces = pieces;
+    }
+}

@@ -1,0 +1,19 @@
+package mardun.app.unsewn;
+
+/** Why cut pieces came onto the shelf or left it. */
+public enum UnsewnKind {
+    /** A batch doesn't make them. */
+    PUT_BY,
+    /** Their own batch makes them after all. */
+    TAKEN_UP,
+    /** Another batch makes them. */
+    USED,
+    THROWN_AWAY,
+    SOLD_AS_KIT,
+    GIVEN_AWAY;
+
+    /** Whether a person books it on the shelf, and not a batch. */
+    boolean isByHand() {
+        return this == THROWN_AWAY || this == SOLD_AS_KIT || this == GIVEN_AWAY;
+    }
+}
