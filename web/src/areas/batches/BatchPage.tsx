@@ -264,7 +264,10 @@ function Editor({
               `${total} bags of ${gridOf(form.lines, documents).rows.length} kinds`
             ) : (
               <>
-                {batch && batch.stage !== 'PLANNED' && `${closed ? done : (sheet?.units ?? '')} × `}
+                {batch &&
+                  batch.stage !== 'PLANNED' &&
+                  batch.stage !== 'DROPPED' &&
+                  `${closed ? done : (sheet?.units ?? '')} × `}
                 {sheet?.lines[0]?.designName ?? design.document.name}, {only.sizeName}
               </>
             )}
@@ -438,9 +441,11 @@ function Editor({
               planned={batch?.lines.find((one) => one.number === lineSheet?.number)?.plannedCost}
               missing={
                 refused[0]?.sentence ??
-                (closed && done === 0
-                  ? 'None came out well, so there is nothing to price.'
-                  : 'The ticket follows from the plan.')
+                (batch?.stage === 'DROPPED'
+                  ? 'None of it is made. What was put by keeps what its cloth cost.'
+                  : closed && done === 0
+                    ? 'None came out well, so there is nothing to price.'
+                    : 'The ticket follows from the plan.')
               }
               stale={preview.isFetching}
             >

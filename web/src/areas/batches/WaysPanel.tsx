@@ -1,7 +1,8 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Problem, type Schemas } from '../../api/client';
-import { useBatches, useBatchAsItIs } from '../../api/queries';
+import { keys, useBatches, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
@@ -28,6 +29,9 @@ export function WaysPanel({ batchId, onClose }: { batchId: number; onClose: () =
 
 function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   const navigate = useNavigate();
+  const client = useQueryClient();
+  /** It is gone: nobody asks for it any more while the page changes. */
+  const forget = () => client.removeQueries({ queryKey: [...keys.batches, batch.id], exact: true });
   const planned = batch.stage === 'PLANNED';
   const pause = useSend(
     () =>
@@ -38,7 +42,10 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   );
   const giveUp = useSend(
     () => api.remove(`/api/batches/${batch.id}?version=${batch.version}`),
-    () => navigate('/batches'),
+    () => {
+      forget();
+      navigate('/batches');
+    },
   );
   const open = batch.lines.reduce((sum, line) => sum + line.open, 0);
   const dropped = batch.stage === 'DROPPED';
@@ -67,7 +74,14 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
       )}
       {planned && <Join batch={batch} onDone={onClose} />}
       {!planned && batch.partedFrom !== undefined && !dropped && (
-        <PutBack batch={batch} from={batch.partedFrom} onDone={(whole) => navigate(`/batches/${whole}`)} />
+        <PutBack
+          batch={batch}
+          from={batch.partedFrom}
+          onDone={(whole) => {
+            forget();
+            navigate(`/batches/${whole}`);
+          }}
+        />
       )}
       {!planned && open > 0 && <CutShort batch={batch} onDone={onClose} />}
       {planned && (

@@ -307,15 +307,7 @@ class CutNotSewnTest {
     @Test
     void partedOffWhenCutAndPutBackIsTheIdentity() {
         JsonNode whole = cut("9");
-        JsonNode part = ok(APP.post(
-                "/api/batches/" + whole.get("id") + "/split",
-                Map.of(
-                        "requestId",
-                        UUID.randomUUID(),
-                        "version",
-                        version(whole),
-                        "lines",
-                        List.of(Map.of("number", 1, "units", "4")))));
+        JsonNode part = split(whole, "4");
         JsonNode rest = batch(whole);
         assertThat(part.get("stage").asString()).isEqualTo("CUT");
         assertThat(line(part).get("started").asInt()).isEqualTo(4);
@@ -324,9 +316,7 @@ class CutNotSewnTest {
         long onceMore = total(part) + total(rest) - total(whole);
         assertThat(onceMore).isPositive().isLessThan(total(whole) / 10);
         assertThat(seconds(part) + seconds(rest)).isGreaterThan(seconds(whole));
-        JsonNode joined = ok(APP.post(
-                "/api/batches/" + whole.get("id") + "/join",
-                Map.of("version", version(rest), "otherId", part.get("id").asLong(), "otherVersion", version(part))));
+        JsonNode joined = ok(putBack(whole, part));
         assertThat(joined.get("lines")).isEqualTo(whole.get("lines"));
         assertThat(joined.get("sheet").get("needs"))
                 .isEqualTo(whole.get("sheet").get("needs"));
@@ -334,6 +324,40 @@ class CutNotSewnTest {
                 .isEqualTo(whole.get("sheet").get("times"));
         assertThat(total(joined)).isEqualTo(total(whole));
         assertThat(APP.get("/api/batches/" + part.get("id")).status()).isEqualTo(404);
+    }
+
+    @Test
+    void aPartWithBagsThatWerePutByIsPutBackOnceTheyAreTakenUp() {
+        JsonNode whole = cut("6");
+        JsonNode part = split(whole, "3");
+        JsonNode shorter = ok(cutShort(part, "1", false));
+        assertThat(putBack(whole, shorter).detail()).contains("They stay apart");
+        JsonNode again = ok(takeUp(shorter, "1"));
+        assertThat(ok(putBack(whole, again)).get("lines")).isEqualTo(whole.get("lines"));
+    }
+
+    private static JsonNode split(JsonNode batch, String units) {
+        return ok(APP.post(
+                "/api/batches/" + batch.get("id") + "/split",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "version",
+                        version(batch),
+                        "lines",
+                        List.of(Map.of("number", 1, "units", units)))));
+    }
+
+    private static Answer putBack(JsonNode whole, JsonNode part) {
+        return APP.post(
+                "/api/batches/" + whole.get("id") + "/join",
+                Map.of(
+                        "version",
+                        version(batch(whole)),
+                        "otherId",
+                        part.get("id").asLong(),
+                        "otherVersion",
+                        version(part)));
     }
 
     private static long seconds(JsonNode batch) {

@@ -7,10 +7,15 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import java.io.IOException;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Three designs, five lines, three cloths in one batch: planned in the table by keyboard, cut cloth by cloth, finished in parts. */
+/**
+ * Three designs, five lines, three cloths in one batch: planned in the table by keyboard, cut cloth by cloth, finished in parts, the rest
+ * parted off, and some of it left cut and taken up again.
+ */
 class MadeTogetherTest {
 
     @RegisterExtension
@@ -24,14 +29,36 @@ class MadeTogetherTest {
     @Test
     void aBatchOfFiveLinesGoesFromTheTableToTheShelf() {
         Page page = CHROMIUM.page();
-        plan(page);
-        String batch = cutOneCloth(page);
-        finishInParts(page, batch);
+        goes(page, APP::url, "0 in");
         page.context().close();
     }
 
+    @Test
+    void theSameInCentimetres() throws IOException {
+        try (PackagedApp app = PackagedApp.withDemoData()) {
+            Page page = CHROMIUM.page();
+            page.navigate(app.url("/settings"));
+            page.getByLabel("I measure in").selectOption("METRIC");
+            press(page, "Save");
+            assertThat(page.getByText("Saved. Every figure follows.")).isVisible();
+            goes(page, app::url, "0 cm");
+            page.context().close();
+        }
+    }
+
+    private static void goes(Page page, UnaryOperator<String> url, String unit) {
+        page.navigate(url.apply("/batches/new"));
+        plan(page);
+        assertThat(page.getByRole(AriaRole.REGION, region("Cut list"))).containsText(unit.substring(1));
+        String batch = cutOneCloth(page);
+        finishSome(page, batch);
+        partOffAndPutBack(page, url);
+        finishTheRest(page);
+        page.navigate(url.apply("/materials/finished"));
+        assertThat(page.getByText("Slate canvas · seconds").first()).isVisible();
+    }
+
     private static void plan(Page page) {
-        page.navigate(APP.url("/batches/new"));
         page.getByLabel("Design").selectOption(new SelectOption().setLabel("Skua sleeve"));
         assertThat(page.getByLabel("How many")).hasValue("10");
         page.getByLabel("Size").selectOption("small");
@@ -103,7 +130,7 @@ class MadeTogetherTest {
         return batch;
     }
 
-    private static void finishInParts(Page page, String batch) {
+    private static void finishSome(Page page, String batch) {
         page.navigate(batch);
         Locator lines = page.getByRole(AriaRole.REGION, region("Lines"));
         assertThat(lines.getByRole(AriaRole.ROW)).hasCount(6);
@@ -118,6 +145,45 @@ class MadeTogetherTest {
         press(page, "They are finished");
         assertThat(dialog).isHidden();
         assertThat(lines).containsText("Seconds");
+    }
+
+    /** Two of the four that are left become a batch of their own, one of these isn't made and then is, and both go back. */
+    private static void partOffAndPutBack(Page page, UnaryOperator<String> url) {
+        String whole = page.url();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        press(page, "More …");
+        dialog.getByLabel("Split off, line 2").click();
+        type(page, "2", "Backspace", "1", "Tab", "1");
+        press(page, "Split off");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("2 bags of 2 kinds");
+        String part = page.url();
+        press(page, "More …");
+        dialog.getByLabel("Not made, line 3").click();
+        type(page, "1", "Enter");
+        assertThat(dialog).isHidden();
+        assertThat(page.getByRole(AriaRole.REGION, region("Lines"))).containsText("1 more are cut and put by");
+        page.navigate(url.apply("/materials/cut"));
+        String number = part.substring(part.lastIndexOf('/') + 1);
+        assertThat(page.getByRole(AriaRole.REGION, region("Eider hand warmer, batch " + number)))
+                .containsText("Natural cork");
+        page.goBack();
+        press(page, "More …");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Put back"))).isVisible();
+        press(page, "Put back");
+        assertThat(dialog).containsText("They stay apart");
+        press(page, "Make them after all");
+        assertThat(dialog).isHidden();
+        press(page, "More …");
+        press(page, "Put back");
+        page.waitForURL(whole);
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("10 bags of 3 kinds");
+        assertThat(dialog).isHidden();
+    }
+
+    private static void finishTheRest(Page page) {
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
         press(page, "Bags are finished");
         assertThat(dialog.getByLabel("Well, line 5")).isHidden();
         dialog.getByLabel("Well, line 2").fill("7");
@@ -127,8 +193,6 @@ class MadeTogetherTest {
         press(page, "They are finished");
         assertThat(dialog).isHidden();
         assertThat(page.getByRole(AriaRole.BUTTON, named("Bags are finished"))).isHidden();
-        page.navigate(APP.url("/materials/finished"));
-        assertThat(page.getByText("Slate canvas · seconds").first()).isVisible();
     }
 
     private static void type(Page page, String... keys) {
