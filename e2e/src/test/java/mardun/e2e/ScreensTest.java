@@ -66,6 +66,7 @@ class ScreensTest {
         "/materials/hand?material=2, can be made",
         "/materials/files, Its columns",
         "/materials/finished, Where they are",
+        "/materials/cut, Eider hand warmer",
         "/materials/buying, All together",
         "/batches, On the go",
         "/batches/new, Keep this plan",

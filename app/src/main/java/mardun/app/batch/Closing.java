@@ -21,7 +21,7 @@ import mardun.core.money.Apportionment;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 
-/** What follows when bags are done or aren't made: what is held, the goods that came, and the end of a batch of which nothing is to come. */
+/** What follows when bags are done or aren't made: what is held, the goods that came, the end of a batch of which nothing is to come. */
 @Component
 class Closing {
 
