@@ -30,9 +30,28 @@ class NothingIsLostTest {
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
 
-    private static final int STEPS = 110;
+    /** All that can be done; a sequence goes on until each was done at least once. */
+    private static final Set<String> ALL = Set.of(
+            "bring",
+            "cut",
+            "cut one cloth",
+            "cut short",
+            "finish",
+            "give up",
+            "hold",
+            "join",
+            "pause",
+            "plan",
+            "put back",
+            "sell as kit",
+            "split",
+            "split cut",
+            "take up",
+            "throw away");
 
-    private final Random random = new Random(22);
+    private static final int STEPS = 90;
+
+    private final Random random = new Random(25);
     private final Map<String, Integer> done = new TreeMap<>();
     private Map<String, Long> shelf;
     private long rust;
@@ -60,7 +79,7 @@ class NothingIsLostTest {
         perBag = piecesOfOne();
         long sliders = onHand(shelf.get("slider"));
         long worth = worth();
-        for (int step = 0; step < STEPS; step++) {
+        for (int step = 0; step < STEPS || !done.keySet().equals(ALL) && step < 4 * STEPS; step++) {
             String what = step();
             if (step % 22 == 21) {
                 assertNumbers(sliders, "step " + step + ", " + what);
@@ -91,24 +110,7 @@ class NothingIsLostTest {
         }
         // A cent for what is rounded once: each batch's cost, and each material's worth.
         assertThat(worth() + borne + soldMinor).isCloseTo(worth, offset((long) closed.size() + 7));
-        assertThat(done.keySet())
-                .containsExactlyInAnyOrder(
-                        "bring",
-                        "cut",
-                        "cut one cloth",
-                        "cut short",
-                        "finish",
-                        "give up",
-                        "hold",
-                        "join",
-                        "pause",
-                        "plan",
-                        "put back",
-                        "sell as kit",
-                        "split",
-                        "split cut",
-                        "take up",
-                        "throw away");
+        assertThat(done.keySet()).isEqualTo(ALL);
     }
 
     private String step() {
