@@ -1,0 +1,250 @@
+package mardun.core.order;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * What a part of the operations still costs at least, if the others weren't there: exactly, by all orders, each state once. Taking operations
+ * away never makes an order dearer, so nothing that contains this part costs less.
+ */
+final class PartCost {
+
+    /** A part has at most so many operations, so that which are left fits a number. */
+    static final int MOST = 62;
+
+    private static final int BYTE = 256;
+    private static final int STATION_BITS = 6;
+
+    /** A setting that operations of the part need. */
+    private record Local(int setting, int slot, int value, int cost, long neededBy) {}
+
+    private final OrderProblem problem;
+    private final int[] operations;
+    private final long[] before;
+    private final int[] station;
+    private final int[][] slotOf;
+    private final int[][] valueOf;
+    private final Local[] settings;
+    private final long[][] gather;
+    private final int[] slots;
+    private final int[] shift;
+    private final int[] width;
+    private final int[][] number;
+    private final int[] costOf;
+    private final PartStates known = new PartStates();
+    private final int mostStates;
+
+    /** Whether what is on its slots fits a number. */
+    private final boolean fits;
+
+    private PartCost(OrderProblem problem, Slots all, BitSet members, int mostStates) {
+        this.problem = problem;
+        this.mostStates = mostStates;
+        operations = members.stream().toArray();
+        int count = operations.length;
+        before = new long[count];
+        station = new int[count];
+        for (int i = 0; i < count; i++) {
+            station[i] = problem.station(operations[i]);
+            for (int j = 0; j < count; j++) {
+                if (problem.before(operations[i]).get(operations[j])) {
+                    before[i] |= 1L << j;
+                }
+            }
+        }
+        int[] numbers = new int[all.count()];
+        number = new int[all.count()][BYTE];
+        List<Local> locals = new ArrayList<>();
+        for (int setting = 0; setting < all.settings().size(); setting++) {
+            Slots.Setting one = all.settings().get(setting);
+            long neededBy = 0;
+            for (int i = 0; i < count; i++) {
+                if (one.neededBy().get(operations[i])) {
+                    neededBy |= 1L << i;
+                }
+            }
+            if (neededBy != 0) {
+                int local = ++numbers[one.slot()];
+                number[one.slot()][one.value()] = local;
+                locals.add(new Local(setting, one.slot(), local, one.cost(), neededBy));
+            }
+        }
+        settings = locals.toArray(Local[]::new);
+        slots = IntStream.range(0, all.count())
+                .filter(slot -> numbers[slot] > 0)
+                .toArray();
+        shift = new int[all.count()];
+        width = new int[all.count()];
+        costOf = new int[all.count()];
+        int bits = STATION_BITS;
+        for (int slot : slots) {
+            shift[slot] = bits;
+            width[slot] = Integer.SIZE - Integer.numberOfLeadingZeros(numbers[slot]);
+            costOf[slot] = all.cost(slot);
+            bits += width[slot];
+        }
+        fits = bits < Long.SIZE && problem.stations() < 1 << STATION_BITS;
+        slotOf = new int[count][];
+        valueOf = new int[count][];
+        for (int i = 0; i < count; i++) {
+            int[] wanted = all.wanted(operations[i]);
+            int needed = (int) Arrays.stream(wanted).filter(value -> value > 0).count();
+            slotOf[i] = new int[needed];
+            valueOf[i] = new int[needed];
+            int at = 0;
+            for (int part = 0; part < wanted.length; part++) {
+                if (wanted[part] > 0) {
+                    int slot = station[i] * all.parts() + part;
+                    slotOf[i][at] = slot;
+                    valueOf[i][at++] = number[slot][wanted[part]];
+                }
+            }
+        }
+        gather = gather(problem.size());
+    }
+
+    /** The cost of a part; empty where it is too large to be told so. */
+    static Optional<PartCost> of(OrderProblem problem, Slots all, BitSet members, int mostStates) {
+        if (members.cardinality() > MOST) {
+            return Optional.empty();
+        }
+        return Optional.of(new PartCost(problem, all, members, mostStates)).filter(part -> part.fits);
+    }
+
+    /** For each eight operations of the whole, which of the part are among those that are left. */
+    private long[][] gather(int all) {
+        long[][] tables = new long[(all + 7) / 8][BYTE];
+        for (int i = 0; i < operations.length; i++) {
+            long[] table = tables[operations[i] / 8];
+            int bit = 1 << operations[i] % 8;
+            for (int left = 0; left < BYTE; left++) {
+                if ((left & bit) != 0) {
+                    table[left] |= 1L << i;
+                }
+            }
+        }
+        return tables;
+    }
+
+    /**
+     * What the part still costs, less what has to be put on for it in any case.
+     *
+     * @param left the operations of the whole that are left
+     * @param on what is on the machines
+     */
+    int beyondForced(long[] left, int at, byte[] on) {
+        long mine = mine(left);
+        if (mine == 0) {
+            return 0;
+        }
+        long code = 0;
+        int forced = 0;
+        for (int slot : slots) {
+            code |= (long) number[slot][on[slot]] << shift[slot];
+        }
+        for (Local one : settings) {
+            if ((one.neededBy & mine) != 0 && value(code, one.slot) != one.value) {
+                forced += one.cost;
+            }
+        }
+        return toGo(mine, at, code) - forced;
+    }
+
+    private long mine(long[] left) {
+        long mine = 0;
+        for (int table = 0; table < gather.length; table++) {
+            int eight = (int) (left[table >> 3] >>> ((table & 7) << 3)) & 0xff;
+            if (eight != 0) {
+                mine |= gather[table][eight];
+            }
+        }
+        return mine;
+    }
+
+    private int value(long code, int slot) {
+        return (int) (code >>> shift[slot]) & (1 << width[slot]) - 1;
+    }
+
+    private int toGo(long left, int at, long code) {
+        long rest = left;
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (long open = rest; open != 0; open &= open - 1) {
+                int i = Long.numberOfTrailingZeros(open);
+                if (station[i] == at && (before[i] & rest) == 0 && isOn(i, code)) {
+                    rest &= ~(1L << i);
+                    more = true;
+                }
+            }
+        }
+        if (rest == 0) {
+            return 0;
+        }
+        long plain = plain(rest, code);
+        long second = plain | at;
+        int before = known.get(rest, second);
+        if (before >= 0) {
+            return before;
+        }
+        if (known.size() >= mostStates) {
+            return forced(rest, plain);
+        }
+        int best = Integer.MAX_VALUE;
+        for (long open = rest; open != 0; open &= open - 1) {
+            int i = Long.numberOfTrailingZeros(open);
+            if ((this.before[i] & rest) == 0) {
+                int cost = problem.walk(at, station[i]);
+                long next = plain;
+                for (int k = 0; k < slotOf[i].length; k++) {
+                    int slot = slotOf[i][k];
+                    if (value(next, slot) != valueOf[i][k]) {
+                        cost += costOf[slot];
+                        next = next & ~((1L << width[slot]) - 1 << shift[slot]) | (long) valueOf[i][k] << shift[slot];
+                    }
+                }
+                long then = rest & ~(1L << i);
+                if (cost + forced(then, next) < best) {
+                    best = Math.min(best, cost + toGo(then, station[i], next));
+                }
+            }
+        }
+        known.put(rest, second, best);
+        return best;
+    }
+
+    private boolean isOn(int i, long code) {
+        for (int k = 0; k < slotOf[i].length; k++) {
+            if (value(code, slotOf[i][k]) != valueOf[i][k]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** What nobody needs any more is as good as nothing. */
+    private long plain(long rest, long code) {
+        long plain = 0;
+        for (Local one : settings) {
+            if ((one.neededBy & rest) != 0 && value(code, one.slot) == one.value) {
+                plain |= (long) one.value << shift[one.slot];
+            }
+        }
+        return plain;
+    }
+
+    /** Each setting that is still needed and isn't on is put on once more. */
+    private int forced(long rest, long code) {
+        int forced = 0;
+        for (Local one : settings) {
+            if ((one.neededBy & rest) != 0 && value(code, one.slot) != one.value) {
+                forced += one.cost;
+            }
+        }
+        return forced;
+    }
+}
