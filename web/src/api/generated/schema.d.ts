@@ -340,6 +340,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/order': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readOrder'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/pause': {
     parameters: {
       query?: never;
@@ -1554,6 +1570,13 @@ export interface components {
       text: string;
       title: string;
     };
+    ChangeCount: {
+      kind: string;
+      /** Format: int32 */
+      lineByLine: number;
+      /** Format: int32 */
+      now: number;
+    };
     ChangeView: {
       materials: string[];
       money: string;
@@ -1567,6 +1590,13 @@ export interface components {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
       version: number;
+    };
+    ChangesForm: {
+      foot: string;
+      needle: string;
+      stitch: string;
+      thread: string;
+      walk: string;
     };
     ClothRow: {
       /** Format: int64 */
@@ -2738,6 +2768,16 @@ export interface components {
       /** Format: int64 */
       supplierId: number;
     };
+    OrderView: {
+      changing: components['schemas']['TimeView'];
+      circle: string[];
+      kinds: components['schemas']['ChangeCount'][];
+      lineByLine: components['schemas']['TimeView'];
+      overLeast: components['schemas']['TimeView'];
+      proven: boolean;
+      turns: components['schemas']['TurnView'][];
+      walks: components['schemas']['ChangeCount'];
+    };
     OtherView: {
       amount: components['schemas']['AmountView'];
       /** Format: int64 */
@@ -3109,6 +3149,7 @@ export interface components {
       thread: string[];
     };
     SettingsForm: {
+      changes?: components['schemas']['ChangesForm'];
       currency: string;
       cutting?: components['schemas']['CuttingForm'];
       /** @enum {string} */
@@ -3590,6 +3631,23 @@ export interface components {
       name: string;
       opening?: components['schemas']['LengthFigure'];
       slot: string;
+    };
+    TurnView: {
+      caution: string;
+      changes: string[];
+      check: string;
+      elsewhere: boolean;
+      lines: number[];
+      name: string;
+      note: string;
+      passive: components['schemas']['TimeView'];
+      /** @enum {string} */
+      stage: 'CUT' | 'SEW' | 'FINISH';
+      /** @enum {string} */
+      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      time: components['schemas']['TimeView'];
+      /** Format: int32 */
+      units: number;
     };
     UnsewnForm: {
       count: string;
@@ -4359,6 +4417,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  readOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OrderView'];
         };
       };
     };

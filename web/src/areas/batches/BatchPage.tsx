@@ -22,6 +22,7 @@ import { filled, gridOf, type LineForm } from './grid';
 import { LineDetail } from './LineChoices';
 import { MarginalPart } from './MarginalPart';
 import { OffcutOffers } from './OffcutOffers';
+import { OrderOfWork } from './OrderOfWork';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
@@ -393,6 +394,7 @@ function Editor({
             <BatchSheet
               sheet={sheet}
               stage={batch?.stage}
+              order={!isNew && !draft.isChanged && !closed ? <OrderOfWork batch={batch} /> : undefined}
               reserving={
                 !isNew && !draft.isChanged && !closed ? <Reserving batch={batch} sheet={sheet} /> : undefined
               }

@@ -15,6 +15,7 @@ export function BatchSheet({
   stage,
   reserving,
   replacing,
+  order,
 }: {
   sheet: Sheet;
   stage?: BatchStage;
@@ -22,18 +23,20 @@ export function BatchSheet({
   reserving?: ReactNode;
   /** What offers something else where a material is short; absent where nothing can be changed. */
   replacing?: (need: Schemas['NeedLine']) => ReactNode;
+  /** The order of work, in the place of the steps; absent while the plan is still being changed, and once all is done. */
+  order?: ReactNode;
 }) {
   const sewing = stage === 'CUT';
   return (
     <>
-      {sewing && <Steps sheet={sheet} title="Steps to come" stages={['SEW', 'FINISH']} />}
+      {sewing && (order ?? <Steps sheet={sheet} title="Steps to come" stages={['SEW', 'FINISH']} />)}
       <CutList sheet={sheet} />
       <div className="grid gap-4 md:grid-cols-2">
         <Needs sheet={sheet} reserving={reserving} replacing={replacing} />
         <Hours sheet={sheet} />
       </div>
       <Cautions sheet={sheet} stage={stage} />
-      {!sewing && <Steps sheet={sheet} title="Steps" stages={['CUT', 'SEW', 'FINISH']} />}
+      {!sewing && (order ?? <Steps sheet={sheet} title="Steps" stages={['CUT', 'SEW', 'FINISH']} />)}
     </>
   );
 }

@@ -10,6 +10,14 @@ import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 
 type Form = Schemas['SettingsForm'];
+const CHANGES = [
+  ['needle', 'The needle', ''],
+  ['thread', 'The thread', 'with its bobbin'],
+  ['foot', 'The foot', ''],
+  ['stitch', 'The stitch', ''],
+  ['walk', 'Going elsewhere', 'table, press, machine'],
+] as const;
+
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
 export default function SettingsPage() {
@@ -287,6 +295,21 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             error={on('cutting.keptLength')}
             {...register('cutting.keptLength')}
           />
+        </div>
+      </fieldset>
+      <fieldset className="sheet mt-4 p-4">
+        <legend className="float-left mb-2 w-full font-bold">Minutes to change</legend>
+        <div className="clear-left grid grid-cols-2 items-start gap-3 md:grid-cols-5">
+          {CHANGES.map(([name, label, hint]) => (
+            <TextField
+              key={name}
+              label={label}
+              hint={hint}
+              inputMode="decimal"
+              error={on(`changes.${name}`)}
+              {...register(`changes.${name}`)}
+            />
+          ))}
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">

@@ -374,6 +374,40 @@ class BatchLinesTest {
         assertThat(lane(id).has("ready")).isTrue();
     }
 
+    /** The lining's thread is said; what matches is sewn cloth by cloth, and what is done isn't shown any more. */
+    @Test
+    void theOrderOfWorkChangesLessThanLineAfterLine() {
+        JsonNode batch = made(fiveLines());
+        String path = "/api/batches/" + batch.get("id") + "/order";
+        JsonNode order = done(APP.get(path));
+        assertThat(order.get("circle")).isEmpty();
+        assertThat(order.get("proven").asBoolean()).isTrue();
+        assertThat(order.get("changing").get("seconds").asLong())
+                .isLessThan(order.get("lineByLine").get("seconds").asLong());
+        JsonNode feet = order.get("kinds")
+                .valueStream()
+                .filter(kind -> kind.get("kind").asString().equals("FOOT"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(feet.get("now").asInt()).isLessThan(feet.get("lineByLine").asInt());
+        assertThat(order.get("turns").get(0).get("lines").toString()).isEqualTo("[1,2,3,4,5]");
+        assertThat(order.get("turns").toString()).contains("thread matching Outer", "thread matching Rust");
+        long changes = order.get("turns")
+                .valueStream()
+                .mapToLong(turn -> turn.get("changes").size())
+                .sum();
+        long counted = order.get("kinds")
+                .valueStream()
+                .mapToLong(kind -> kind.get("now").asLong())
+                .sum();
+        assertThat(changes).isEqualTo(counted);
+        JsonNode cut = cut(batch(batch.get("id").asLong()), null);
+        done(APP.post("/api/batches/" + batch.get("id") + "/finish", finish(cut, Map.of(2, "8/0/0"))));
+        JsonNode rest = done(APP.get(path));
+        assertThat(texts(rest.get("turns"), "stage")).doesNotContain("CUT");
+        assertThat(rest.get("turns").toString()).doesNotContain("[2]", ",2,");
+    }
+
     private static JsonNode lane(long id) {
         return APP.get("/api/bench")
                 .body()

@@ -86,7 +86,7 @@ class CuttingJourneyTest {
         assertThat(dialog).isHidden();
         assertThat(steps.getByRole(AriaRole.CHECKBOX).first()).isDisabled();
         page.navigate(APP.url("/batches/6"));
-        assertThat(page.getByText("Steps to come")).isVisible();
+        assertThat(page.getByText("Order of work")).isVisible();
         page.navigate(APP.url("/materials?find=Soft"));
         page.getByRole(
                         AriaRole.LINK,

@@ -178,7 +178,7 @@ class JourneyTest {
         press(page, "Cut it");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Sail canvas");
         page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Steps to come")))
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Order of work")))
                 .isVisible();
         press(page, "Bags are finished");
         page.getByLabel("Well").fill("5");

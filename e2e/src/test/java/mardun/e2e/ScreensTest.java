@@ -70,7 +70,7 @@ class ScreensTest {
         "/materials/buying, All together",
         "/batches, On the go",
         "/batches/new, Keep this plan",
-        "/batches/4, Steps to come",
+        "/batches/4, Order of work",
         "/batches/6, Cut list",
         "/batches/8, Made together",
         "/batches/10, Made together",

@@ -38,7 +38,7 @@ class ScreenshotsTest {
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/10", "Made together", "together");
-            take(app, "/batches/8", "Steps to come", "batch-sewing");
+            take(app, "/batches/8", "Order of work", "batch-sewing");
             take(app, "/settings", "Hours free at the bench", "settings");
             Page page = open(app, "/batches/6", "Cut list");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))

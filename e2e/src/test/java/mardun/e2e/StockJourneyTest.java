@@ -132,7 +132,7 @@ class StockJourneyTest {
             keep.uncheck();
         }
         page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
-        assertThat(page.getByRole(AriaRole.REGION, region("Steps to come"))).isVisible();
+        assertThat(page.getByRole(AriaRole.REGION, region("Order of work"))).isVisible();
         page.navigate(APP.url("/materials?find=juniper"));
         page.getByRole(AriaRole.LINK, named("Juniper Dot")).click();
         assertThat(page.getByRole(AriaRole.REGION, region("How it came and went")))

@@ -19,6 +19,7 @@ import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.MarginalView;
+import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
 import mardun.app.batch.BatchViews.TakeUpForm;
@@ -51,6 +52,7 @@ class BatchController {
     private final Pausing pausing;
     private final Marginals marginals;
     private final Reserving reserving;
+    private final WorkOrders orders;
 
     BatchController(
             BatchReading reading,
@@ -62,7 +64,8 @@ class BatchController {
             Splitting splitting,
             Pausing pausing,
             Marginals marginals,
-            Reserving reserving) {
+            Reserving reserving,
+            WorkOrders orders) {
         this.reading = reading;
         this.entry = entry;
         this.replacements = replacements;
@@ -73,6 +76,7 @@ class BatchController {
         this.pausing = pausing;
         this.marginals = marginals;
         this.reserving = reserving;
+        this.orders = orders;
     }
 
     @GetMapping("/batches")
@@ -126,6 +130,12 @@ class BatchController {
     @GetMapping("/batches/{id}")
     BatchView readBatch(@PathVariable long id) {
         return reading.get(id);
+    }
+
+    /** The order of work of what is still to be done. */
+    @GetMapping("/batches/{id}/order")
+    OrderView readOrder(@PathVariable long id) {
+        return orders.of(id);
     }
 
     @PutMapping("/batches/{id}")

@@ -454,6 +454,51 @@ public final class BatchViews {
             String caution,
             String note) {}
 
+    /**
+     * The order of work: what is still to be done of a batch, with the least changing of machines.
+     *
+     * @param kinds how often each part of a machine's set-up is changed
+     * @param walks how often one goes to another station
+     * @param changing how long both take
+     * @param lineByLine how long they would take line after line
+     * @param proven there is no better order
+     * @param overLeast no order is better by more than this
+     * @param circle steps that wait for one another, so that there is no order; empty otherwise
+     */
+    public record OrderView(
+            List<TurnView> turns,
+            List<ChangeCount> kinds,
+            ChangeCount walks,
+            TimeView changing,
+            TimeView lineByLine,
+            boolean proven,
+            TimeView overLeast,
+            List<String> circle) {}
+
+    /** How often something is changed, line after line and in this order. */
+    public record ChangeCount(String kind, int lineByLine, int now) {}
+
+    /**
+     * An operation at its place in the order.
+     *
+     * @param elsewhere one goes to its station from another
+     * @param changes what has to be changed for it, and only that
+     * @param passive time after it that needs no hands
+     */
+    public record TurnView(
+            String name,
+            List<Integer> lines,
+            int units,
+            Stage stage,
+            Station station,
+            boolean elsewhere,
+            List<String> changes,
+            TimeView time,
+            TimeView passive,
+            String check,
+            String caution,
+            String note) {}
+
     public record CautionView(Stage stage, String title, String text) {}
 
     /** A material that open batches need more of than there is, or that is low. */

@@ -265,6 +265,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 null,
                 List.of("2", "2", "2.5", "1", "3", "0", "4"),
                 null,
+                null,
                 null));
     }
 

@@ -18,6 +18,7 @@ import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
+import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUpSpread;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
@@ -79,6 +80,11 @@ public class Settings {
     private long offcutShortNm;
     private long offcutLongNm;
     private int offcutDays;
+    private int needleSeconds;
+    private int threadSeconds;
+    private int footSeconds;
+    private int stitchSeconds;
+    private int walkSeconds;
     private int rulerSeconds;
     private int cutSeconds;
     private int pieceSeconds;
@@ -116,7 +122,8 @@ public class Settings {
             WasteSchool waste,
             List<Integer> freeMinutes,
             Shelf shelf,
-            Cutting cutting) {}
+            Cutting cutting,
+            ChangeTimes changes) {}
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.
@@ -168,6 +175,11 @@ public class Settings {
         offcutDays = entered.shelf().offcutDays();
         offcutUseSmall = entered.shelf().use().small();
         offcutUseLarge = entered.shelf().use().large();
+        needleSeconds = Math.toIntExact(entered.changes().needle().toSeconds());
+        threadSeconds = Math.toIntExact(entered.changes().thread().toSeconds());
+        footSeconds = Math.toIntExact(entered.changes().foot().toSeconds());
+        stitchSeconds = Math.toIntExact(entered.changes().stitch().toSeconds());
+        walkSeconds = Math.toIntExact(entered.changes().walk().toSeconds());
         rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
@@ -253,6 +265,16 @@ public class Settings {
                 new Length(squaringNm),
                 new Length(endTrimNm),
                 new Length(keptLengthNm));
+    }
+
+    /** How long it takes to change what is on a machine, and to go to another station. */
+    public ChangeTimes changeTimes() {
+        return new ChangeTimes(
+                Duration.ofSeconds(needleSeconds),
+                Duration.ofSeconds(threadSeconds),
+                Duration.ofSeconds(footSeconds),
+                Duration.ofSeconds(stitchSeconds),
+                Duration.ofSeconds(walkSeconds));
     }
 
     /** Rates, the stall's terms and the way of pricing, for the core. */

@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param waste who bears the cloth that no piece is cut from; absent to leave it as it is
  * @param shelf absent to leave it as it is
  * @param cutting absent to leave it as it is
+ * @param changes absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -47,7 +48,20 @@ public record SettingsForm(
         @Nullable WasteSchool waste,
         @NotNull @Size(min = 7, max = 7) List<String> freeHours,
         @Nullable @Valid ShelfForm shelf,
-        @Nullable @Valid CuttingForm cutting) {
+        @Nullable @Valid CuttingForm cutting,
+        @Nullable @Valid ChangesForm changes) {
+
+    /**
+     * How many minutes it takes to change what is on a machine, and to go to another station.
+     *
+     * @param thread top thread and bobbin
+     */
+    public record ChangesForm(
+            @NotNull String needle,
+            @NotNull String thread,
+            @NotNull String foot,
+            @NotNull String stitch,
+            @NotNull String walk) {}
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.

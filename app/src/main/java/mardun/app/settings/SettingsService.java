@@ -9,9 +9,11 @@ import java.util.Locale;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
+import mardun.app.settings.SettingsForm.ChangesForm;
 import mardun.app.settings.SettingsForm.CuttingForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
 import mardun.core.cutting.OffcutUse;
+import mardun.core.making.ChangeTimes;
 import mardun.core.material.Valuing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -29,6 +31,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Reads and keeps the workroom's settings. */
 @Service
 public class SettingsService {
+
+    private static final BigDecimal SECONDS_PER_MINUTE = BigDecimal.valueOf(60);
+
+    /** No change of a machine takes longer. */
+    private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(60);
 
     private static final Length WIDEST_SEAM = Length.of(10, LengthUnit.CENTIMETRE);
     private static final Length WIDEST_OFFCUT = Length.of(2, LengthUnit.METRE);
@@ -96,7 +103,38 @@ public class SettingsService {
                         Long.toString(settings.cutting().piece().toSeconds()),
                         length(settings, settings.cutting().squaring()),
                         length(settings, settings.cutting().endTrim()),
-                        length(settings, settings.cutting().keptLength())));
+                        length(settings, settings.cutting().keptLength())),
+                new ChangesForm(
+                        minutes(settings, settings.changeTimes().needle()),
+                        minutes(settings, settings.changeTimes().thread()),
+                        minutes(settings, settings.changeTimes().foot()),
+                        minutes(settings, settings.changeTimes().stitch()),
+                        minutes(settings, settings.changeTimes().walk())));
+    }
+
+    private static String minutes(Settings settings, Duration time) {
+        return settings.decimalMark()
+                .in(BigDecimal.valueOf(time.toSeconds())
+                        .divide(SECONDS_PER_MINUTE, 3, RoundingMode.HALF_UP)
+                        .stripTrailingZeros()
+                        .toPlainString());
+    }
+
+    private static ChangeTimes changes(ChangesForm form, FieldReader fields) {
+        return new ChangeTimes(
+                minutes(fields, "changes.needle", form.needle()),
+                minutes(fields, "changes.thread", form.thread()),
+                minutes(fields, "changes.foot", form.foot()),
+                minutes(fields, "changes.stitch", form.stitch()),
+                minutes(fields, "changes.walk", form.walk()));
+    }
+
+    /** Minutes as they are typed, to the second. */
+    private static Duration minutes(FieldReader fields, String field, String typed) {
+        return Duration.ofSeconds(fields.decimal(field, typed, BigDecimal.ZERO, MOST_MINUTES)
+                .multiply(SECONDS_PER_MINUTE)
+                .setScale(0, RoundingMode.HALF_UP)
+                .longValueExact());
     }
 
     @Transactional
@@ -148,7 +186,8 @@ public class SettingsService {
                         : shelf(form.shelf(), fields, form.unitSystem().smallUnit(), before),
                 form.cutting() == null
                         ? before.cutting()
-                        : cutting(form.cutting(), fields, form.unitSystem().smallUnit()));
+                        : cutting(form.cutting(), fields, form.unitSystem().smallUnit()),
+                form.changes() == null ? before.changeTimes() : changes(form.changes(), fields));
         fields.check();
         return entered;
     }

@@ -1,6 +1,6 @@
 package mardun.core.making;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -16,14 +16,49 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
 
     public static final SetUp NONE = new SetUp("", "", "", "");
 
-    /** What has to be changed to come from {@code before} to this set-up, in words: {@code zip foot}. */
+    /** A part of a set-up. */
+    public enum Part {
+        NEEDLE,
+        THREAD,
+        FOOT,
+        STITCH;
+
+        String of(SetUp setUp) {
+            return switch (this) {
+                case NEEDLE -> setUp.needle;
+                case THREAD -> setUp.thread;
+                case FOOT -> setUp.foot;
+                case STITCH -> setUp.stitch;
+            };
+        }
+    }
+
+    /** What has to be changed to come from {@code before} to this set-up. */
+    public List<Part> partsFrom(SetUp before) {
+        return Arrays.stream(Part.values())
+                .filter(part -> !part.of(this).isBlank())
+                .filter(part -> !plain(part.of(this)).equals(plain(part.of(before))))
+                .toList();
+    }
+
+    /** The same in words: {@code zip foot}. */
     public List<String> changesFrom(SetUp before) {
-        List<String> changes = new ArrayList<>();
-        change(changes, before.needle, needle, "needle " + needle);
-        change(changes, before.thread, thread, thread + " thread");
-        change(changes, before.foot, foot, foot);
-        change(changes, before.stitch, stitch, "stitch " + stitch);
-        return changes;
+        return partsFrom(before).stream().map(this::words).toList();
+    }
+
+    /** What is put on of a part, in words. */
+    public String words(Part part) {
+        return switch (part) {
+            case NEEDLE -> "needle " + needle;
+            case THREAD -> thread + " thread";
+            case FOOT -> foot;
+            case STITCH -> "stitch " + stitch;
+        };
+    }
+
+    /** The same with another thread. */
+    SetUp with(String otherThread) {
+        return new SetUp(needle, otherThread, foot, stitch);
     }
 
     /** What is on the machine for this set-up after {@code before}: what doesn't matter stays as it was. */
@@ -33,12 +68,6 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
                 thread.isBlank() ? before.thread : thread,
                 foot.isBlank() ? before.foot : foot,
                 stitch.isBlank() ? before.stitch : stitch);
-    }
-
-    private static void change(List<String> changes, String before, String now, String words) {
-        if (!now.isBlank() && !plain(now).equals(plain(before))) {
-            changes.add(words);
-        }
     }
 
     /** What was typed for a machine's part, those typed most first; however it is written, each once, as it was first. */

@@ -1,0 +1,152 @@
+package mardun.app.batch;
+
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import mardun.app.batch.BatchViews.ChangeCount;
+import mardun.app.batch.BatchViews.OrderView;
+import mardun.app.batch.BatchViews.TurnView;
+import mardun.app.plan.BatchPlans;
+import mardun.app.plan.OuterCloth;
+import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.making.Operation;
+import mardun.core.making.SetUp;
+import mardun.core.making.Stage;
+import mardun.core.making.Step;
+import mardun.core.making.WorkOrder;
+import mardun.core.making.WorkOrder.Found;
+import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.WorkOrder.Turn;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The order in which a batch is made: what is still to be done of it, with the least changing of machines. */
+@Service
+public class WorkOrders {
+
+    private static final int WIDTH = 3000;
+    private static final Duration MOST = Duration.ofSeconds(4);
+    private static final String WALK = "WALK";
+
+    /** Steps say so where the thread shall match the cloth. */
+    private static final String MATCHING = "matching";
+
+    private final Batches batches;
+    private final BatchPlans plans;
+    private final SettingsService settings;
+
+    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings) {
+        this.batches = batches;
+        this.plans = plans;
+        this.settings = settings;
+    }
+
+    /** The order of what is still to be done. */
+    @Transactional(readOnly = true)
+    public OrderView of(long id) {
+        Settings current = settings.current();
+        Batch batch = batches.find(id);
+        Planned planned = plans.of(batches.chosen(batch), current);
+        long end = System.nanoTime() + MOST.toNanos();
+        BooleanSupplier timeIsUp = () -> System.nanoTime() > end;
+        Found found = WorkOrder.find(toDo(batch, planned), threads(planned), current.changeTimes(), WIDTH, timeIsUp);
+        return found.order()
+                .map(order -> view(order, current.writer()))
+                .orElseGet(() -> circle(found.circle(), current.writer()));
+    }
+
+    /** The operations that are still to be done, for the bags that are still to be made. */
+    private static List<Operation> toDo(Batch batch, Planned planned) {
+        boolean isToCut = batch.stage().isToCut();
+        Map<Integer, Integer> open = planned.lines().stream()
+                .collect(Collectors.toMap(
+                        PlannedLine::number, line -> line.chosen().open()));
+        return planned.plan().operations().stream()
+                .filter(operation -> isToCut || operation.step().stage() != Stage.CUT)
+                .map(operation -> operation.parts().stream()
+                        .filter(part -> open.get(part.line()) > 0)
+                        .map(part -> part.step().stage() == Stage.CUT
+                                ? part
+                                : new Operation.Part(part.line(), open.get(part.line()), part.step()))
+                        .toList())
+                .filter(parts -> !parts.isEmpty())
+                .map(Operation::new)
+                .toList();
+    }
+
+    /** Where a step says that the thread matches, it is the one that matches the line's outer cloth. */
+    private static WorkOrder.Threads threads(Planned planned) {
+        Map<Integer, String> cloths = planned.lines().stream()
+                .collect(Collectors.toMap(
+                        PlannedLine::number,
+                        line -> OuterCloth.of(planned, line).name()));
+        return (line, step) -> {
+            String said = step.setUp().thread();
+            boolean matches = said.strip().toLowerCase(Locale.ROOT).equals(MATCHING);
+            String cloth = cloths.get(line);
+            return matches && !cloth.isEmpty() ? MATCHING + " " + cloth : said;
+        };
+    }
+
+    private static OrderView view(Ordered order, ViewWriter writer) {
+        return new OrderView(
+                order.turns().stream().map(turn -> turn(turn, writer)).toList(),
+                Arrays.stream(SetUp.Part.values())
+                        .map(part -> new ChangeCount(
+                                part.name(),
+                                order.lineByLine().counts().getOrDefault(part, 0),
+                                order.changes().counts().getOrDefault(part, 0)))
+                        .toList(),
+                new ChangeCount(
+                        WALK, order.lineByLine().walks(), order.changes().walks()),
+                writer.time(order.changes().time()),
+                writer.time(order.lineByLine().time()),
+                order.isProven(),
+                writer.time(order.changes().time().minus(order.least())),
+                List.of());
+    }
+
+    private static TurnView turn(Turn turn, ViewWriter writer) {
+        Operation operation = turn.operation();
+        return new TurnView(
+                turn.step().name(),
+                operation.lines(),
+                operation.units(),
+                turn.step().stage(),
+                turn.step().station(),
+                turn.isElsewhere(),
+                turn.changes().stream().map(part -> words(turn, part)).toList(),
+                writer.time(turn.time()),
+                writer.time(operation.passive()),
+                operation.text(Step::check),
+                operation.text(Step::caution),
+                operation.text(Step::note));
+    }
+
+    private static String words(Turn turn, SetUp.Part part) {
+        String words = turn.setUp().words(part);
+        boolean matches = part == SetUp.Part.THREAD && words.startsWith(MATCHING + " ");
+        return matches ? "thread " + turn.setUp().thread() : words;
+    }
+
+    /** There is no order as long as steps wait for one another. */
+    private static OrderView circle(List<Step> circle, ViewWriter writer) {
+        return new OrderView(
+                List.of(),
+                List.of(),
+                new ChangeCount(WALK, 0, 0),
+                writer.time(Duration.ZERO),
+                writer.time(Duration.ZERO),
+                false,
+                writer.time(Duration.ZERO),
+                circle.stream().map(Step::name).toList());
+    }
+}

@@ -1,0 +1,266 @@
+package mardun.core.making;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BooleanSupplier;
+import mardun.core.order.CircularOrderException;
+import mardun.core.order.FoundOrder;
+import mardun.core.order.OrderFinder;
+import mardun.core.order.OrderProblem;
+
+/**
+ * The order of work of a batch: its operations in the sequence that takes least time for changing machines and walking. What doesn't matter
+ * to an operation stays on the machine as it is. A step comes after those that it says it comes after; one that says nothing, after the step
+ * before it in its design; and in each line what is cut comes before what is sewn, and that before what is finished.
+ */
+public final class WorkOrder {
+
+    private WorkOrder() {}
+
+    /** Which thread a step of a line is sewn with, in words: where the step says “matching”, that which matches the line's cloth. */
+    public interface Threads {
+
+        String of(int line, Step step);
+
+        /** As the step says it, the same for all lines. */
+        Threads AS_SAID = (line, step) -> step.setUp().thread();
+    }
+
+    /**
+     * An operation at its place in the order.
+     *
+     * @param parts for which lines it is done here: those that are sewn with one thread
+     * @param setUp what it needs on the machine, with the thread that is really taken
+     * @param once hands-on time that is spent once for the operation; of one that is done in several turns, in one of them
+     * @param changes what has to be changed for it, and only that
+     * @param isElsewhere the worker goes to another station for it
+     */
+    public record Turn(
+            List<Operation.Part> parts, SetUp setUp, Duration once, List<SetUp.Part> changes, boolean isElsewhere) {
+
+        /** Hands-on time of the turn, without the changes. */
+        public Duration time() {
+            return operation().sewing().plus(once);
+        }
+
+        public Operation operation() {
+            return new Operation(parts);
+        }
+
+        public Step step() {
+            return parts.get(0).step();
+        }
+    }
+
+    /**
+     * What is changed, how often, and how long that and walking take.
+     *
+     * @param walks how often the worker goes to another station
+     */
+    public record Changes(Map<SetUp.Part, Integer> counts, int walks, Duration time) {}
+
+    /**
+     * The order.
+     *
+     * @param changes what it takes
+     * @param lineByLine what it would take to make one line after the other, each in the order of its design
+     * @param least no order takes less
+     */
+    public record Ordered(List<Turn> turns, Changes changes, Changes lineByLine, Duration least) {
+
+        /** Whether there is no better order. */
+        public boolean isProven() {
+            return changes.time().equals(least);
+        }
+    }
+
+    /**
+     * What was found: an order, or steps that wait for one another.
+     *
+     * @param circle each before the next, and the last before the first; empty where there is an order
+     */
+    public record Found(Optional<Ordered> order, List<Step> circle) {}
+
+    /** What is done at once: the parts of an operation that are sewn with one thread. */
+    private record Node(List<Operation.Part> parts, SetUp setUp, Duration once) {
+
+        Step step() {
+            return parts.get(0).step();
+        }
+    }
+
+    /**
+     * Finds the order.
+     *
+     * @param operations each line's in the order of its design
+     * @param width how much effort is made at most, as for {@link OrderFinder#find}
+     * @param stop whether time is up
+     */
+    public static Found find(
+            List<Operation> operations, Threads threads, ChangeTimes times, int width, BooleanSupplier stop) {
+        List<Node> nodes = nodes(operations, threads);
+        OrderProblem problem;
+        try {
+            problem = problem(nodes, times);
+        } catch (CircularOrderException circle) {
+            return new Found(
+                    Optional.empty(),
+                    circle.circle().stream().map(one -> nodes.get(one).step()).toList());
+        }
+        FoundOrder found = OrderFinder.find(problem, width, 1, stop);
+        List<Node> order =
+                Arrays.stream(found.operations()).mapToObj(nodes::get).toList();
+        List<Turn> turns = turns(order);
+        return new Found(
+                Optional.of(new Ordered(
+                        turns,
+                        changes(turns, times),
+                        changes(turns(lineByLine(nodes)), times),
+                        Duration.ofSeconds(found.leastCost()))),
+                List.of());
+    }
+
+    private static List<Node> nodes(List<Operation> operations, Threads threads) {
+        List<Node> nodes = new ArrayList<>();
+        for (Operation operation : operations) {
+            Map<String, List<Operation.Part>> byThread = new LinkedHashMap<>();
+            for (Operation.Part part : operation.parts()) {
+                byThread.computeIfAbsent(SetUp.plain(threads.of(part.line(), part.step())), thread -> new ArrayList<>())
+                        .add(part);
+            }
+            Duration once = operation.once();
+            for (List<Operation.Part> parts : byThread.values()) {
+                Operation.Part first = parts.get(0);
+                nodes.add(new Node(parts, first.step().setUp().with(threads.of(first.line(), first.step())), once));
+                once = Duration.ZERO;
+            }
+        }
+        return nodes;
+    }
+
+    private static OrderProblem problem(List<Node> nodes, ChangeTimes times) {
+        int stations = Station.values().length;
+        SetUp.Part[] parts = SetUp.Part.values();
+        int[][] walk = new int[stations][stations];
+        int[][] on = new int[stations][parts.length];
+        for (int at = 0; at < stations; at++) {
+            Arrays.fill(walk[at], seconds(times.walk()));
+            Arrays.fill(on[at], OrderProblem.ANYTHING);
+        }
+        int[] change = new int[parts.length];
+        for (SetUp.Part part : parts) {
+            change[part.ordinal()] = seconds(times.of(part));
+        }
+        OrderProblem.Builder builder = new OrderProblem.Builder(walk, change, Station.CUTTING_TABLE.ordinal(), on);
+        Map<String, Integer> known = new HashMap<>();
+        for (Node node : nodes) {
+            int[] needs = new int[parts.length];
+            for (SetUp.Part part : parts) {
+                String needed = SetUp.plain(part.of(node.setUp()));
+                needs[part.ordinal()] = needed.isEmpty()
+                        ? OrderProblem.ANYTHING
+                        : known.computeIfAbsent(part + " " + needed, text -> known.size());
+            }
+            BitSet lines = new BitSet();
+            node.parts().forEach(part -> lines.set(part.line()));
+            builder.add(node.step().station().ordinal(), needs, lines);
+        }
+        ofLines(nodes).values().forEach(its -> waits(its, builder));
+        return builder.build();
+    }
+
+    private static int seconds(Duration time) {
+        return Math.toIntExact(time.toSeconds());
+    }
+
+    /** Each line's own steps, with the numbers of the nodes in which they are done, in the order of its design. */
+    private static Map<Integer, Map<Integer, Step>> ofLines(List<Node> nodes) {
+        Map<Integer, Map<Integer, Step>> lines = new TreeMap<>();
+        for (int number = 0; number < nodes.size(); number++) {
+            for (Operation.Part part : nodes.get(number).parts()) {
+                lines.computeIfAbsent(part.line(), line -> new LinkedHashMap<>())
+                        .put(number, part.step());
+            }
+        }
+        return lines;
+    }
+
+    private static void waits(Map<Integer, Step> line, OrderProblem.Builder builder) {
+        Map<String, Integer> byKey = new HashMap<>();
+        line.forEach((number, step) -> byKey.put(step.key(), number));
+        Integer before = null;
+        for (Map.Entry<Integer, Step> one : line.entrySet()) {
+            Step step = one.getValue();
+            List<Integer> stated = step.after().stream()
+                    .filter(byKey::containsKey)
+                    .map(byKey::get)
+                    .toList();
+            stated.forEach(first -> builder.before(first, one.getKey()));
+            if (stated.isEmpty() && before != null) {
+                builder.before(before, one.getKey());
+            }
+            line.forEach((number, other) -> {
+                if (other.stage().compareTo(step.stage()) < 0) {
+                    builder.before(number, one.getKey());
+                }
+            });
+            before = one.getKey();
+        }
+    }
+
+    private static List<Node> lineByLine(List<Node> nodes) {
+        List<Node> order = new ArrayList<>();
+        ofLines(nodes)
+                .forEach((line, its) -> its.forEach((number, step) -> {
+                    Node node = nodes.get(number);
+                    order.add(new Node(
+                            node.parts().stream()
+                                    .filter(part -> part.line() == line)
+                                    .toList(),
+                            node.setUp(),
+                            node.once()));
+                }));
+        return order;
+    }
+
+    private static List<Turn> turns(List<Node> order) {
+        Map<Station, SetUp> on = new EnumMap<>(Station.class);
+        Station here = Station.CUTTING_TABLE;
+        List<Turn> turns = new ArrayList<>();
+        for (Node node : order) {
+            Station at = node.step().station();
+            SetUp before = on.getOrDefault(at, SetUp.NONE);
+            turns.add(new Turn(
+                    node.parts(), node.setUp(), node.once(), node.setUp().partsFrom(before), at != here));
+            on.put(at, node.setUp().after(before));
+            here = at;
+        }
+        return turns;
+    }
+
+    private static Changes changes(List<Turn> turns, ChangeTimes times) {
+        Map<SetUp.Part, Integer> counts = new EnumMap<>(SetUp.Part.class);
+        int walks = 0;
+        Duration time = Duration.ZERO;
+        for (Turn turn : turns) {
+            for (SetUp.Part part : turn.changes()) {
+                counts.merge(part, 1, Integer::sum);
+                time = time.plus(times.of(part));
+            }
+            if (turn.isElsewhere()) {
+                walks++;
+                time = time.plus(times.walk());
+            }
+        }
+        return new Changes(counts, walks, time);
+    }
+}

@@ -1,0 +1,171 @@
+package mardun.core.making;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.WorkOrder.Threads;
+import mardun.core.making.WorkOrder.Turn;
+import org.junit.jupiter.api.Test;
+
+/** The order of work of a batch, as a maker sees it. */
+class WorkOrderTest {
+
+    private static final int WIDE = 3000;
+
+    private static Step step(String key, Station station, Stage stage, SetUp setUp, String... after) {
+        return new Step(
+                key,
+                key,
+                stage,
+                station,
+                setUp,
+                Duration.ofMinutes(2),
+                Duration.ZERO,
+                Duration.ZERO,
+                "",
+                "",
+                "",
+                List.of(after),
+                List.of());
+    }
+
+    private static Step sew(String key, String thread, String foot, String... after) {
+        return step(key, Station.MACHINE, Stage.SEW, new SetUp("80", thread, foot, ""), after);
+    }
+
+    private static Step cut() {
+        return step("cut", Station.CUTTING_TABLE, Stage.CUT, SetUp.NONE);
+    }
+
+    private static Ordered order(List<LineSteps> lines, Threads threads) {
+        return WorkOrder.find(Operation.of(lines), threads, ChangeTimes.USUAL, WIDE, () -> false)
+                .order()
+                .orElseThrow();
+    }
+
+    private static List<String> names(Ordered order) {
+        return order.turns().stream().map(turn -> turn.step().name()).toList();
+    }
+
+    /** The straps may be sewn at any time before the rim: with the thread that is on then. */
+    @Test
+    void preparationLiesWhereItCostsLeast() {
+        Ordered order = order(
+                List.of(LineSteps.of(
+                        1,
+                        6,
+                        List.of(
+                                cut(),
+                                sew("straps", "heavy", "standard foot", "cut"),
+                                sew("sides", "navy", "standard foot", "cut"),
+                                sew("box", "navy", "standard foot", "sides"),
+                                sew("rim", "heavy", "standard foot", "box", "straps")))),
+                Threads.AS_SAID);
+        assertThat(names(order)).containsExactly("cut", "sides", "box", "straps", "rim");
+        assertThat(order.isProven()).isTrue();
+        assertThat(order.changes().counts())
+                .containsEntry(SetUp.Part.THREAD, 2)
+                .containsEntry(SetUp.Part.NEEDLE, 1)
+                .containsEntry(SetUp.Part.FOOT, 1);
+        assertThat(order.lineByLine().counts()).containsEntry(SetUp.Part.THREAD, 3);
+        assertThat(order.changes().time()).isEqualTo(Duration.ofSeconds(24 + 120 + 48 + 2 * 90));
+        assertThat(order.turns().get(2).changes()).isEmpty();
+        assertThat(order.turns().get(3).changes()).containsExactly(SetUp.Part.THREAD);
+    }
+
+    /** Two lines of one design in two cloths share their steps, but not their matching thread. */
+    @Test
+    void whatMatchesTheClothIsSewnClothByCloth() {
+        List<Step> steps =
+                List.of(cut(), sew("zip", "matching", "zip foot"), sew("round", "matching", "standard foot"));
+        List<LineSteps> lines = List.of(LineSteps.of(1, 4, steps), LineSteps.of(2, 3, steps));
+        assertThat(order(lines, Threads.AS_SAID).turns()).hasSize(3);
+        Map<Integer, String> cloths = Map.of(1, "navy", 2, "rust");
+        Ordered order =
+                order(lines, (line, step) -> step.setUp().thread().isEmpty() ? "" : "matching " + cloths.get(line));
+        assertThat(order.turns()).hasSize(5);
+        assertThat(order.turns().get(0).parts()).hasSize(2);
+        // Both zips, then both rounds: three threads and two feet take 6 s less than two threads and four feet.
+        assertThat(order.changes().counts()).containsEntry(SetUp.Part.THREAD, 3).containsEntry(SetUp.Part.FOOT, 2);
+        assertThat(order.lineByLine().counts())
+                .containsEntry(SetUp.Part.THREAD, 2)
+                .containsEntry(SetUp.Part.FOOT, 4);
+        assertThat(order.turns())
+                .filteredOn(turn -> turn.changes().contains(SetUp.Part.THREAD))
+                .extracting(turn -> turn.setUp().thread())
+                .contains("matching navy", "matching rust");
+    }
+
+    @Test
+    void stepsThatWaitForOneAnotherAreNamed() {
+        List<Step> steps = List.of(cut(), sew("box", "navy", "", "turn"), sew("turn", "navy", "", "box"));
+        WorkOrder.Found found = WorkOrder.find(
+                Operation.of(List.of(LineSteps.of(1, 1, steps))),
+                Threads.AS_SAID,
+                ChangeTimes.USUAL,
+                WIDE,
+                () -> false);
+        assertThat(found.order()).isEmpty();
+        assertThat(found.circle()).extracting(Step::name).containsExactlyInAnyOrder("box", "turn");
+    }
+
+    /** For random batches: each line's bags go through each of its steps once, none before one that it waits for, and never dearer. */
+    @Test
+    void nothingIsLeftOutAndNothingComesTooEarly() {
+        Random random = new Random(3);
+        for (int round = 0; round < 40; round++) {
+            List<LineSteps> lines = new ArrayList<>();
+            for (int line = 1; line <= 1 + random.nextInt(4); line++) {
+                List<Step> steps = new ArrayList<>(List.of(cut()));
+                for (int i = 1; i < 3 + random.nextInt(6); i++) {
+                    String[] after = random.nextBoolean()
+                            ? new String[] {
+                                steps.get(random.nextInt(steps.size())).key()
+                            }
+                            : new String[0];
+                    steps.add(sew(
+                            "s" + i,
+                            List.of("navy", "matching", "").get(random.nextInt(3)),
+                            List.of("zip foot", "standard foot", "").get(random.nextInt(3)),
+                            after));
+                }
+                steps.add(step("pack", Station.PRESS, Stage.FINISH, SetUp.NONE));
+                lines.add(LineSteps.of(line, 1 + random.nextInt(9), steps));
+            }
+            Ordered order = order(
+                    lines,
+                    (line, step) -> step.setUp().thread().equals("matching")
+                            ? "matching " + line
+                            : step.setUp().thread());
+            assertThat(order.changes().time())
+                    .isLessThanOrEqualTo(order.lineByLine().time());
+            assertThat(order.least()).isLessThanOrEqualTo(order.changes().time());
+            assertThat(order.turns().stream().map(Turn::time).reduce(Duration.ZERO, Duration::plus))
+                    .isEqualTo(Operation.of(lines).stream().map(Operation::time).reduce(Duration.ZERO, Duration::plus));
+            for (LineSteps line : lines) {
+                Map<String, Integer> at = new HashMap<>();
+                for (int turn = 0; turn < order.turns().size(); turn++) {
+                    Turn its = order.turns().get(turn);
+                    for (Operation.Part part : its.parts()) {
+                        if (part.line() == line.line()) {
+                            assertThat(at.put(part.step().key(), turn)).isNull();
+                            assertThat(part.units()).isEqualTo(line.units());
+                        }
+                    }
+                }
+                assertThat(at).hasSize(line.steps().size());
+                line.steps()
+                        .forEach(step -> step.after()
+                                .forEach(before -> assertThat(at.get(before)).isLessThan(at.get(step.key()))));
+                assertThat(at.get("pack"))
+                        .isEqualTo(at.values().stream().max(Integer::compare).orElseThrow());
+            }
+        }
+    }
+}

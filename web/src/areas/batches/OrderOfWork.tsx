@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Tag } from '../../ui/Tag';
+
+type Batch = Schemas['BatchView'];
+type Count = Schemas['ChangeCount'];
+type Turn = Schemas['TurnView'];
+
+const KINDS: Record<string, string> = {
+  NEEDLE: 'needle',
+  THREAD: 'thread',
+  FOOT: 'foot',
+  STITCH: 'stitch',
+  WALK: 'ways between places',
+};
+
+const STATIONS: Record<Turn['station'], string> = {
+  CUTTING_TABLE: 'at the cutting table',
+  PRESS: 'at the press',
+  MACHINE: 'at the machine',
+  WORK_TABLE: 'at the work table',
+};
+
+/** What is still to be done of a batch, in the order that changes machines least, with what to change at each point. */
+export function OrderOfWork({ batch }: { batch: Batch }) {
+  const { data: order, error } = useQuery({
+    queryKey: [...keys.batches, batch.id, 'order', batch.version],
+    queryFn: () => api.get<Schemas['OrderView']>(`/api/batches/${batch.id}/order`),
+  });
+  if (error) return <ProblemNotice problem={error} />;
+  if (!order) return <p className="text-soft">Looking for the best order …</p>;
+  if (order.circle.length > 0) {
+    return (
+      <Notice look="care">
+        There is no order: {order.circle.map((name) => `“${name}”`).join(' waits for ')} and round again. Say
+        in the design what really comes first.
+      </Notice>
+    );
+  }
+  if (order.turns.length === 0) return null;
+  return (
+    <section className="sheet px-2 py-3" aria-label="Order of work">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-2">
+        <h2>Order of work</h2>
+        <Summary order={order} several={batch.lines.length > 1} />
+      </div>
+      <ul className="my-1.5 flex flex-wrap gap-x-4 gap-y-1 px-2" aria-label="Changes">
+        {[...order.kinds, order.walks]
+          .filter((one) => one.lineByLine > 0)
+          .map((one) => (
+            <ChangeBar key={one.kind} count={one} />
+          ))}
+      </ul>
+      <table className="listing">
+        <tbody>
+          {order.turns.map((turn, i) => (
+            <TurnRow key={i} turn={turn} number={i + 1} lines={batch.lines.length} />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Summary({ order, several }: { order: Schemas['OrderView']; several: boolean }) {
+  const saves = order.lineByLine.seconds > order.changing.seconds;
+  return (
+    <p className="text-soft">
+      changing and walking <b className="text-ink">{order.changing.text}</b>
+      {saves &&
+        ` instead of ${order.lineByLine.text} ${several ? 'line after line' : 'as the design lists it'}`}
+      {order.proven
+        ? '; no order takes less'
+        : `; it is the best that was found, and the best one may take up to ${order.overLeast.text} less`}
+    </p>
+  );
+}
+
+/** So often line after line, so often now. */
+function ChangeBar({ count }: { count: Count }) {
+  return (
+    <li className="whitespace-nowrap">
+      <span className="text-soft">{KINDS[count.kind]}</span>{' '}
+      {count.lineByLine !== count.now && (
+        <>
+          <s className="text-soft">{count.lineByLine}</s>
+          <span aria-hidden> → </span>
+        </>
+      )}
+      <b>{count.now}</b>
+    </li>
+  );
+}
+
+function TurnRow({ turn, number, lines }: { turn: Turn; number: number; lines: number }) {
+  return (
+    <tr>
+      <td className="w-8 text-soft">{number}</td>
+      <td>
+        {turn.changes.length > 0 && (
+          <span className="mb-0.5 block">
+            <Tag look="plain">change</Tag> <b>{turn.changes.join(', ')}</b>
+          </span>
+        )}
+        {turn.name}
+        <span className="text-soft">
+          {lines > 1 && turn.lines.length < lines && (
+            <> · {turn.lines.length === 1 ? `line ${turn.lines[0]}` : `lines ${turn.lines.join(', ')}`}</>
+          )}
+          {turn.elsewhere && <> · {STATIONS[turn.station]}</>}
+        </span>
+        {turn.check && <span className="block text-[13.5px] text-soft">{turn.check}</span>}
+        {turn.caution && (
+          <span className="block text-[13.5px]">
+            <Tag look="care">Caution</Tag> {turn.caution}
+          </span>
+        )}
+        {turn.note && <span className="block text-[13.5px]">You noted: {turn.note}</span>}
+      </td>
+      <td className="num whitespace-nowrap text-soft">{turn.units} ×</td>
+      <td className="num whitespace-nowrap">
+        {turn.time.text}
+        {turn.passive.seconds > 0 && (
+          <span className="block text-[13px] text-soft">then {turn.passive.text} by itself</span>
+        )}
+      </td>
+    </tr>
+  );
+}
