@@ -234,6 +234,7 @@ function Editor({
   const document = documents.get(line.designId) ?? design.document;
   const lineName = `${document.name}, ${line.sizeName}`;
   const closed = batch?.stage === 'FINISHED' || batch?.stage === 'DROPPED';
+  const givenUp = batch?.stage === 'DROPPED' && batch.lines.some((one) => one.open > 0);
   const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;
   // While several lines are planned, each has its price beside its materials.
   const ownPrice = !closed && (!several || !planned) && (
@@ -258,7 +259,7 @@ function Editor({
             {form.forWhat && ` · for ${form.forWhat}`}
             {form.dueOn && `, ${day(form.dueOn)}`}
             {batch?.paused && ' · put aside'}
-            {batch?.stage === 'DROPPED' && ' · dropped after it was cut'}
+            {batch?.stage === 'DROPPED' && (givenUp ? ' · given up' : ' · dropped after it was cut')}
           </div>
           <h1>
             {several ? (
@@ -302,7 +303,7 @@ function Editor({
         </div>
       </header>
       <div className="my-3.5 max-w-[830px]">
-        <RunningStitch stage={batch?.stage} width={830} />
+        <RunningStitch stage={givenUp ? 'PLANNED' : batch?.stage} width={830} />
       </div>
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
@@ -443,7 +444,7 @@ function Editor({
               planned={batch?.lines.find((one) => one.number === lineSheet?.number)?.plannedCost}
               missing={
                 refused[0]?.sentence ??
-                (batch?.stage === 'DROPPED'
+                (batch?.stage === 'DROPPED' && !givenUp
                   ? 'None of it is made. What was put by keeps what its cloth cost.'
                   : closed && done === 0
                     ? 'None came out well, so there is nothing to price.'

@@ -132,12 +132,16 @@ function Table({ title, batches }: { title: string; batches: Batches }) {
                     {finished &&
                       batch.doneUnits < batch.units &&
                       ` · ${batch.units - batch.doneUnits} spoiled`}
-                    {dropped && ' · dropped after it was cut'}
+                    {dropped && (batch.units > 0 ? ' · given up' : ' · dropped after it was cut')}
                     {!finished && batch.doneUnits > 0 && ` · ${batch.doneUnits} done`}
                   </span>
                 </td>
                 <td>
-                  <RunningStitch stage={batch.stage} width={210} small />
+                  <RunningStitch
+                    stage={dropped && batch.units > 0 ? 'PLANNED' : batch.stage}
+                    width={210}
+                    small
+                  />
                 </td>
                 <td>
                   {batch.forWhat || '–'}

@@ -85,4 +85,17 @@ describe('what becomes of a batch that is cut', () => {
       expect(bodies(sent, '/api/batches/7/join')).toEqual([{ version: 11, otherId: 9, otherVersion: 2 }]),
     );
   });
+
+  it('is planned again, or removed, once it was given up before anything was cut', async () => {
+    const sent = server({
+      '/api/batches/9': batch({ stage: 'DROPPED' }, { good: 0, open: 6 }),
+      '/api/batches/9/plan-again': {},
+    });
+    rendered(<WaysPanel batchId={9} onClose={() => {}} />);
+    expect(await screen.findByRole('button', { name: 'Remove' })).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Don’t make these' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Split off' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Plan it again' }));
+    expect(bodies(sent, '/api/batches/9/plan-again')).toEqual([{ version: 2 }]);
+  });
 });

@@ -33,6 +33,8 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   /** It is gone: nobody asks for it any more while the page changes. */
   const forget = () => client.removeQueries({ queryKey: [...keys.batches, batch.id], exact: true });
   const planned = batch.stage === 'PLANNED';
+  const open = batch.lines.reduce((sum, line) => sum + line.open, 0);
+  const dropped = batch.stage === 'DROPPED';
   const pause = useSend(
     () =>
       api.post<Batch>(`/api/batches/${batch.id}/${batch.paused ? 'resume' : 'pause'}`, {
@@ -40,15 +42,22 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
       }),
     onClose,
   );
+  const givenUp = dropped && open > 0;
   const giveUp = useSend(
+    () => api.post<Batch>(`/api/batches/${batch.id}/give-up`, { version: batch.version }),
+    onClose,
+  );
+  const planAgain = useSend(
+    () => api.post<Batch>(`/api/batches/${batch.id}/plan-again`, { version: batch.version }),
+    onClose,
+  );
+  const remove = useSend(
     () => api.remove(`/api/batches/${batch.id}?version=${batch.version}`),
     () => {
       forget();
       navigate('/batches');
     },
   );
-  const open = batch.lines.reduce((sum, line) => sum + line.open, 0);
-  const dropped = batch.stage === 'DROPPED';
   const putBy = batch.lines.filter((line) => line.putBy > 0);
   return (
     <div className="space-y-5">
@@ -69,7 +78,26 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
       {putBy.map((line) => (
         <TakeUp key={line.number} batch={batch} line={line} onDone={onClose} />
       ))}
-      {open > 1 && (
+      {givenUp && (
+        <section>
+          <h3 className="font-semibold">Make it after all</h3>
+          <p className="mb-2 text-soft">It is planned as it was; what it held may be another’s by now.</p>
+          <Button look="quiet" disabled={planAgain.isPending} onClick={() => planAgain.mutate(undefined)}>
+            Plan it again
+          </Button>
+          <ProblemNotice problem={planAgain.problem} />
+        </section>
+      )}
+      {givenUp && (
+        <section>
+          <h3 className="font-semibold">Remove it for good</h3>
+          <Button look="quiet" disabled={remove.isPending} onClick={() => remove.mutate(undefined)}>
+            Remove
+          </Button>
+          <ProblemNotice problem={remove.problem} />
+        </section>
+      )}
+      {open > 1 && !dropped && (
         <SplitOff batch={batch} onDone={(made) => navigate(`/batches/${made.id}`)} onClose={onClose} />
       )}
       {planned && <Join batch={batch} onDone={onClose} />}
@@ -83,11 +111,13 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
           }}
         />
       )}
-      {!planned && open > 0 && <CutShort batch={batch} onDone={onClose} />}
+      {!planned && !dropped && open > 0 && <CutShort batch={batch} onDone={onClose} />}
       {planned && (
         <section>
           <h3 className="font-semibold">Give it up</h3>
-          <p className="mb-2 text-soft">Nothing is cut yet: what it holds is free again.</p>
+          <p className="mb-2 text-soft">
+            Nothing is cut yet: what it holds is free again, and it can be taken up later.
+          </p>
           <Button look="quiet" disabled={giveUp.isPending} onClick={() => giveUp.mutate(undefined)}>
             Give up
           </Button>

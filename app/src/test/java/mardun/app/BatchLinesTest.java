@@ -408,6 +408,47 @@ class BatchLinesTest {
         assertThat(rest.get("turns").toString()).doesNotContain("[2]", ",2,");
     }
 
+    @Test
+    void aBatchThatIsGivenUpIsTakenUpAgainAsItWas() {
+        JsonNode planned = made(fiveLines());
+        long id = planned.get("id").asLong();
+        String path = "/api/batches/" + id;
+        done(APP.post(
+                path + "/reserve", Map.of("version", planned.get("version").asLong())));
+        planned = batch(id);
+        long heldBefore = held(shelf.get("slider"));
+        JsonNode gone = done(APP.post(
+                path + "/give-up", Map.of("version", planned.get("version").asLong())));
+        assertThat(gone.get("stage").asString()).isEqualTo("DROPPED");
+        assertThat(held(shelf.get("slider"))).isEqualTo(heldBefore - 38);
+        assertThat(ids("/api/batches?list=OPEN")).doesNotContain(id);
+        assertThat(ids("/api/batches?list=FINISHED")).contains(id);
+        long version = gone.get("version").asLong();
+        assertThat(APP.post(path + "/cut", Map.of("version", version, "reason", ""))
+                        .status())
+                .isEqualTo(422);
+        assertThat(APP.post(path + "/take-up", Map.of("version", version, "line", 1, "units", "1"))
+                        .status())
+                .isEqualTo(422);
+        JsonNode again = done(APP.post(path + "/plan-again", Map.of("version", version)));
+        assertThat(again.get("stage").asString()).isEqualTo("PLANNED");
+        assertThat(again.get("lines")).isEqualTo(planned.get("lines"));
+        assertThat(again.get("sheet").get("total"))
+                .isEqualTo(planned.get("sheet").get("total"));
+        assertThat(APP.post(
+                                path + "/plan-again",
+                                Map.of("version", again.get("version").asLong()))
+                        .detail())
+                .contains("isn't given up");
+        long last = done(APP.post(
+                        path + "/give-up",
+                        Map.of("version", again.get("version").asLong())))
+                .get("version")
+                .asLong();
+        assertThat(APP.delete(path + "?version=" + last).status()).isEqualTo(204);
+        assertThat(APP.get(path).status()).isEqualTo(404);
+    }
+
     private static JsonNode lane(long id) {
         return APP.get("/api/bench")
                 .body()

@@ -376,6 +376,24 @@ class WorkroomTest {
     }
 
     @Test
+    void minutesToChangeAMachineAreReadToTheSecondAndRefusedWithReasons() {
+        ObjectNode form = APP.settings("INCH");
+        ObjectNode changes = (ObjectNode) form.get("changes");
+        assertThat(changes.get("foot").asString()).isEqualTo("0.8");
+        changes.put("needle", "-2").put("thread", "soon").put("foot", "61").put("walk", "");
+        Answer refused = APP.put("/api/settings", form);
+        assertThat(refused.on("changes.needle")).contains("is less than 0");
+        assertThat(refused.on("changes.thread")).contains("“soon”");
+        assertThat(refused.on("changes.foot")).contains("is more than 60");
+        assertThat(refused.on("changes.walk")).isNotEmpty();
+        changes.put("needle", "2,25").put("thread", "1.5").put("foot", "0").put("walk", "0,4");
+        Answer saved = APP.put("/api/settings", form);
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        assertThat(saved.body().get("changes").get("needle").asString()).isEqualTo("2.25");
+        assertThat(saved.body().get("changes").get("foot").asString()).isEqualTo("0");
+    }
+
+    @Test
     void aMeasureIsReadBackInBothUnits() {
         JsonNode read = APP.get("/api/measures?text=13%201/2").body();
         assertThat(read.get("inch").asString()).isEqualTo("13 ½ in");

@@ -169,6 +169,24 @@ class Batch {
         stage = BatchStage.DROPPED;
     }
 
+    /** It isn't made, and nothing of it is cut. */
+    void giveUp(Instant now) {
+        stage = BatchStage.DROPPED;
+        finishedAt = now;
+        pausedAt = null;
+    }
+
+    /** Whether it was given up before anything was cut. */
+    boolean isGivenUp() {
+        return stage == BatchStage.DROPPED && frozen == null;
+    }
+
+    /** It is made after all. */
+    void planAgain() {
+        stage = BatchStage.PLANNED;
+        finishedAt = null;
+    }
+
     /** Some of it is made after all. */
     void takeUp(boolean allCut) {
         stage = allCut ? BatchStage.CUT : BatchStage.CUTTING;

@@ -50,6 +50,7 @@ class BatchController {
     private final CuttingShort cuttingShort;
     private final Splitting splitting;
     private final Pausing pausing;
+    private final GivingUp givingUp;
     private final Marginals marginals;
     private final Reserving reserving;
     private final WorkOrders orders;
@@ -63,6 +64,7 @@ class BatchController {
             CuttingShort cuttingShort,
             Splitting splitting,
             Pausing pausing,
+            GivingUp givingUp,
             Marginals marginals,
             Reserving reserving,
             WorkOrders orders) {
@@ -74,6 +76,7 @@ class BatchController {
         this.cuttingShort = cuttingShort;
         this.splitting = splitting;
         this.pausing = pausing;
+        this.givingUp = givingUp;
         this.marginals = marginals;
         this.reserving = reserving;
         this.orders = orders;
@@ -147,7 +150,7 @@ class BatchController {
     @DeleteMapping("/batches/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeBatch(@PathVariable long id, @RequestParam long version) {
-        entry.remove(id, version);
+        givingUp.remove(id, version);
     }
 
     @PostMapping("/batches/{id}/cut")
@@ -172,6 +175,20 @@ class BatchController {
     @PostMapping("/batches/{id}/join")
     BatchView joinBatches(@PathVariable long id, @RequestBody @Valid JoinForm form) {
         splitting.join(id, form);
+        return reading.get(id);
+    }
+
+    /** A planned batch isn't made; it can be taken up again. */
+    @PostMapping("/batches/{id}/give-up")
+    BatchView giveUpBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        givingUp.giveUp(id, form.version());
+        return reading.get(id);
+    }
+
+    /** A batch that was given up is planned again. */
+    @PostMapping("/batches/{id}/plan-again")
+    BatchView planBatchAgain(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+        givingUp.takeUpAgain(id, form.version());
         return reading.get(id);
     }
 

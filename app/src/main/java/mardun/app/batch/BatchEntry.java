@@ -14,7 +14,6 @@ import mardun.app.batch.BatchViews.LineForm;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
-import mardun.app.material.ReservationService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.ChosenLine;
@@ -42,7 +41,6 @@ public class BatchEntry {
     private final DesignService designs;
     private final BatchPlans plans;
     private final BatchHolds holds;
-    private final ReservationService reservations;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
@@ -53,7 +51,6 @@ public class BatchEntry {
             DesignService designs,
             BatchPlans plans,
             BatchHolds holds,
-            ReservationService reservations,
             SettingsService settings,
             OnceOnly onceOnly,
             Clock clock) {
@@ -62,7 +59,6 @@ public class BatchEntry {
         this.designs = designs;
         this.plans = plans;
         this.holds = holds;
-        this.reservations = reservations;
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
@@ -111,18 +107,6 @@ public class BatchEntry {
                         "This batch is finished; it stays as it is, so that its figures can be trusted.");
         }
         repository.saveAndFlush(batch);
-    }
-
-    /** Gives up a batch that was only planned. */
-    @Transactional
-    public void remove(long id, long version) {
-        Batch batch = batches.forChange(id, version);
-        if (batch.stage() != BatchStage.PLANNED) {
-            throw RefusedException.conflict(
-                    "Its cloth is cut, so this batch can't be given up any more. The rest of it can be cut short.");
-        }
-        reservations.release(id);
-        repository.delete(batch);
     }
 
     /** The plan of a batch that is being typed, whatever state its form is in. */

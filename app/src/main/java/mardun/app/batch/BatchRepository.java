@@ -58,6 +58,7 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     /** How many units of a design came out well or are planned in its batches, but for one of them. */
     @Query("""
             select coalesce(sum(l.started - l.scrap), 0) from StoredLine l
-            where l.designId = :designId and l.batch.id <> :except""")
+            where l.designId = :designId and l.batch.id <> :except
+              and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
     long unitsOfDesign(long designId, long except);
 }

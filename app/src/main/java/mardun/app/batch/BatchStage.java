@@ -10,7 +10,7 @@ public enum BatchStage {
     CUT,
     /** All its bags are done, or the rest isn't made. */
     FINISHED,
-    /** Its cloth was cut, and none of its bags is made. */
+    /** None of its bags is made: it was given up before anything was cut, or dropped when its cloth was cut. */
     DROPPED;
 
     /** Whether anything is still to be done. */

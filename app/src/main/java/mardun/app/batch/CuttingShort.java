@@ -2,11 +2,9 @@ package mardun.app.batch;
 
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.app.batch.BatchViews.CutShortForm;
-import mardun.app.batch.BatchViews.LineUnits;
 import mardun.app.batch.BatchViews.TakeUpForm;
 import mardun.app.material.ReservationService;
 import mardun.app.plan.BatchPlans;
@@ -71,10 +69,11 @@ public class CuttingShort {
         }
         Settings current = settings.current();
         Planned planned = plans.of(batches.chosen(batch), current);
-        Map<PlannedLine, Integer> going = read(form.lines(), planned);
+        Map<Integer, Integer> going = read(form, batch);
         boolean held = reservations.holdsAnything(id);
         List<PutBy> putBy = new ArrayList<>();
-        going.forEach((line, units) -> {
+        going.forEach((number, units) -> {
+            PlannedLine line = planned.line(number);
             PiecesMoved moved = line.chosen().moved();
             Map<String, List<SizedPiece>> cut = CutCloths.of(planned, line);
             for (Map.Entry<String, List<SizedPiece>> cloth : cut.entrySet()) {
@@ -111,45 +110,24 @@ public class CuttingShort {
         return putBy;
     }
 
-    private static Map<PlannedLine, Integer> read(List<LineUnits> typed, Planned planned) {
-        FieldReader fields = new FieldReader();
-        Map<PlannedLine, Integer> going = new LinkedHashMap<>();
-        for (int i = 0; i < typed.size(); i++) {
-            LineUnits one = typed.get(i);
-            if (one.units().isBlank()) {
-                continue;
-            }
-            PlannedLine line = planned.lines().stream()
-                    .filter(its -> its.number() == one.number())
-                    .findFirst()
-                    .orElseThrow(() -> noSuchLine(one.number()));
-            int units = fields.count(
-                    "lines." + i + ".units", one.units(), 0, line.chosen().open());
-            if (units > 0) {
-                going.merge(line, units, Integer::sum);
-            }
-        }
-        fields.check();
+    private static Map<Integer, Integer> read(CutShortForm form, Batch batch) {
+        Map<Integer, Integer> going = OpenBags.read(form.lines(), batch);
         if (going.isEmpty()) {
             throw RefusedException.conflict("Nothing is said to go. Type how many bags aren't made.");
         }
         return going;
     }
 
-    private static RefusedException noSuchLine(int number) {
-        return RefusedException.missing("This batch has no line " + number + ".");
-    }
-
     /** Bags whose pieces were put by are made after all. */
     @Transactional
     public void takeUp(long id, TakeUpForm form) {
         Batch batch = batches.forChange(id, form.version());
-        if (batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.FINISHED) {
+        if (batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.FINISHED || batch.isGivenUp()) {
             throw RefusedException.conflict("Batch " + id
                     + " takes nothing more up. Plan a new one: the cut pieces that fit are offered there.");
         }
         boolean held = reservations.holdsAnything(id);
-        StoredLine stored = batch.line(form.line()).orElseThrow(() -> noSuchLine(form.line()));
+        StoredLine stored = batch.line(form.line()).orElseThrow(() -> OpenBags.noSuchLine(form.line()));
         ChosenLine chosen = stored.chosen();
         FieldReader fields = new FieldReader();
         int most = unsewn.bagsOf(id).getOrDefault(form.line(), 0);

@@ -3,7 +3,6 @@ package mardun.app.batch;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -111,23 +110,7 @@ public class Splitting {
 
     /** How many bags of each line go, of those that are still to be made. */
     private static Map<Integer, Integer> readCut(SplitForm form, Batch batch) {
-        FieldReader fields = new FieldReader();
-        Map<Integer, Integer> bags = new LinkedHashMap<>();
-        for (int i = 0; i < form.lines().size(); i++) {
-            LineUnits typed = form.lines().get(i);
-            StoredLine line = batch.line(typed.number()).orElseThrow(() -> noSuchLine(typed.number()));
-            int units = typed.units().isBlank()
-                    ? 0
-                    : fields.count(
-                            "lines." + i + ".units",
-                            typed.units(),
-                            0,
-                            line.chosen().open());
-            if (units > 0) {
-                bags.put(line.number(), units);
-            }
-        }
-        fields.check();
+        Map<Integer, Integer> bags = OpenBags.read(form.lines(), batch);
         int open = batch.lines().stream().mapToInt(line -> line.chosen().open()).sum();
         if (bags.isEmpty()) {
             throw nothingGoes();
@@ -137,10 +120,6 @@ public class Splitting {
                     + " that are still to be made would go, and none would stay. Leave at least one.");
         }
         return bags;
-    }
-
-    private static RefusedException noSuchLine(int number) {
-        return RefusedException.missing("This batch has no line " + number + ".");
     }
 
     private static RefusedException nothingGoes() {
@@ -156,7 +135,7 @@ public class Splitting {
                 continue;
             }
             String place = "lines." + i + ".units";
-            StoredLine line = batch.line(typed.number()).orElseThrow(() -> noSuchLine(typed.number()));
+            StoredLine line = batch.line(typed.number()).orElseThrow(() -> OpenBags.noSuchLine(typed.number()));
             ChosenLine chosen = line.chosen();
             int units = fields.count(place, typed.units(), 0, chosen.started());
             if (units == chosen.started()) {

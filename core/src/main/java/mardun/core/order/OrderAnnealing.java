@@ -20,11 +20,11 @@ final class OrderAnnealing {
 
     private final Slots slots;
     private final double hottest;
-    private final byte[] start;
-    private final byte[] on;
+    private final short[] start;
+    private final short[] on;
     private final int[] station;
     private final int[][] slotOf;
-    private final byte[][] valueOf;
+    private final short[][] valueOf;
 
     OrderAnnealing(OrderProblem problem, Slots slots, long seed) {
         this.problem = problem;
@@ -35,10 +35,10 @@ final class OrderAnnealing {
                 1,
                 IntStream.range(0, problem.parts()).map(problem::change).max().orElse(1));
         start = slots.start();
-        on = new byte[start.length];
+        on = new short[start.length];
         station = new int[problem.size()];
         slotOf = new int[problem.size()][];
-        valueOf = new byte[problem.size()][];
+        valueOf = new short[problem.size()][];
         for (int one = 0; one < problem.size(); one++) {
             station[one] = problem.station(one);
             int[] wanted = slots.wanted(one);
@@ -46,10 +46,10 @@ final class OrderAnnealing {
                     .filter(part -> wanted[part] != 0)
                     .toArray();
             slotOf[one] = new int[parts.length];
-            valueOf[one] = new byte[parts.length];
+            valueOf[one] = new short[parts.length];
             for (int i = 0; i < parts.length; i++) {
                 slotOf[one][i] = station[one] * slots.parts() + parts[i];
-                valueOf[one][i] = (byte) wanted[parts[i]];
+                valueOf[one][i] = (short) wanted[parts[i]];
             }
         }
     }
@@ -63,7 +63,7 @@ final class OrderAnnealing {
             cost += problem.walk(here, station[one]);
             here = station[one];
             int[] its = slotOf[one];
-            byte[] values = valueOf[one];
+            short[] values = valueOf[one];
             for (int i = 0; i < its.length; i++) {
                 if (on[its[i]] != values[i]) {
                     on[its[i]] = values[i];

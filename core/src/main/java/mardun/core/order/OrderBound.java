@@ -3,6 +3,7 @@ package mardun.core.order;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -12,13 +13,18 @@ import java.util.List;
 final class OrderBound {
 
     private static final int MOST_STATES = 400_000;
-    private static final int MOST_PARTS = 40;
+    private static final int MOST_PARTS = 60;
+    private static final int MOST_STATES_OF_LARGE = 2_000_000;
 
     private final long[][] neededBy;
     private final int[] slot;
     private final int[] value;
     private final int[] cost;
-    private final PartCost[] parts;
+    private final OrderProblem problem;
+    private final Slots slots;
+    private final List<BitSet> groups;
+    private final PartCost[][] pairs;
+    private PartCost[] parts;
 
     OrderBound(OrderProblem problem, Slots slots) {
         int words = (problem.size() + Long.SIZE - 1) / Long.SIZE;
@@ -34,13 +40,26 @@ final class OrderBound {
             value[i] = setting.value();
             cost[i] = setting.cost();
         }
-        parts = parts(problem).stream()
-                .flatMap(members -> PartCost.of(problem, slots, members, MOST_STATES).stream())
-                .toArray(PartCost[]::new);
+        this.problem = problem;
+        this.slots = slots;
+        groups = groups(problem);
+        pairs = new PartCost[groups.size()][groups.size()];
+        List<PartCost> all = new ArrayList<>();
+        for (int i = 0; i < groups.size(); i++) {
+            for (int j = i; j < groups.size() && all.size() < MOST_PARTS; j++) {
+                if (i != j || groups.size() == 1) {
+                    pairs[i][j] = PartCost.of(problem, slots, members(List.of(i, j)), MOST_STATES)
+                            .orElse(null);
+                    if (pairs[i][j] != null) {
+                        all.add(pairs[i][j]);
+                    }
+                }
+            }
+        }
+        parts = all.toArray(PartCost[]::new);
     }
 
-    /** The operations of each two groups, or of the only one. */
-    private static List<BitSet> parts(OrderProblem problem) {
+    private static List<BitSet> groups(OrderProblem problem) {
         List<BitSet> groups = new ArrayList<>();
         for (int one = 0; one < problem.size(); one++) {
             int operation = one;
@@ -52,18 +71,66 @@ final class OrderBound {
             });
         }
         groups.removeIf(BitSet::isEmpty);
-        List<BitSet> parts = new ArrayList<>();
+        return groups;
+    }
+
+    private BitSet members(List<Integer> some) {
+        BitSet members = new BitSet();
+        some.forEach(group -> members.or(groups.get(group)));
+        return members;
+    }
+
+    /** Looks at a few larger parts too: those whose pairs cost most. It makes each state dearer to look at, and fewer of them are. */
+    void strengthen(long[] left, int at, short[] on) {
+        List<PartCost> all = new ArrayList<>(List.of(parts));
+        int[][] beyond = new int[groups.size()][groups.size()];
         for (int i = 0; i < groups.size(); i++) {
-            for (int j = i + 1; j < groups.size() && parts.size() < MOST_PARTS; j++) {
-                BitSet both = (BitSet) groups.get(i).clone();
-                both.or(groups.get(j));
-                parts.add(both);
+            for (int j = i + 1; j < groups.size(); j++) {
+                if (pairs[i][j] != null) {
+                    beyond[i][j] = pairs[i][j].beyondForced(left, at, on);
+                }
             }
         }
-        if (groups.size() == 1) {
-            parts.addAll(groups);
+        for (int size = 3; size <= Integer.getInteger("sz", 4); size++) {
+            List<List<Integer>> some = new ArrayList<>();
+            choose(size, 0, new ArrayList<>(), some);
+            some.sort(Comparator.comparingInt((List<Integer> one) -> -sum(one, beyond)));
+            for (List<Integer> one : some.subList(0, Math.min(Integer.getInteger("n" + size, 3), some.size()))) {
+                List<PartCost> its = new ArrayList<>();
+                for (int i : one) {
+                    for (int j : one) {
+                        if (i < j && pairs[i][j] != null) {
+                            its.add(pairs[i][j]);
+                        }
+                    }
+                }
+                PartCost.of(problem, slots, members(one), MOST_STATES_OF_LARGE)
+                        .ifPresent(part -> all.add(part.knowing(its)));
+            }
         }
-        return parts;
+        parts = all.toArray(PartCost[]::new);
+    }
+
+    private void choose(int size, int from, List<Integer> begun, List<List<Integer>> all) {
+        if (begun.size() == size) {
+            all.add(List.copyOf(begun));
+            return;
+        }
+        for (int group = from; group < groups.size(); group++) {
+            begun.add(group);
+            choose(size, group + 1, begun, all);
+            begun.remove(begun.size() - 1);
+        }
+    }
+
+    private static int sum(List<Integer> some, int[][] beyond) {
+        int sum = 0;
+        for (int i : some) {
+            for (int j : some) {
+                sum += i < j ? beyond[i][j] : 0;
+            }
+        }
+        return sum;
     }
 
     /**
@@ -71,7 +138,7 @@ final class OrderBound {
      *
      * @param enough from here on it doesn't matter how much it is
      */
-    int toCome(long[] left, int at, byte[] on, int enough) {
+    int toCome(long[] left, int at, short[] on, int enough) {
         int forced = 0;
         for (int i = 0; i < cost.length; i++) {
             if (on[slot[i]] != value[i] && meets(neededBy[i], left)) {
@@ -95,7 +162,7 @@ final class OrderBound {
     }
 
     /** What is on a slot is plain where nobody needs it any more. */
-    void plain(long[] left, byte[] on) {
+    void plain(long[] left, short[] on) {
         for (int i = 0; i < cost.length; i++) {
             if (on[slot[i]] == value[i] && !meets(neededBy[i], left)) {
                 on[slot[i]] = 0;

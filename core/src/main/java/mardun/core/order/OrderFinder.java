@@ -41,6 +41,11 @@ public final class OrderFinder {
             if (width * (long) WIDER > mostWidth) {
                 break;
             }
+            if (width == Integer.getInteger("sw", 180)) {
+                search.strengthen();
+            }
+            if (System.getProperty("log") != null)
+                System.out.println(width + " " + cost + " " + found.leastCost() + " " + found.looked());
             for (int cooling = 0; cooling < COOLINGS && least < cost; cooling++) {
                 int[] cooled = annealing.anneal(best, MOVES, stop);
                 if (problem.cost(cooled) < cost) {

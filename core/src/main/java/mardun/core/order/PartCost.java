@@ -3,7 +3,9 @@ package mardun.core.order;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -36,6 +38,7 @@ final class PartCost {
     private final int[][] number;
     private final int[] costOf;
     private final PartStates known = new PartStates();
+    private final List<Inner> inner = new ArrayList<>();
     private final int mostStates;
 
     /** Whether what is on its slots fits a number. */
@@ -57,7 +60,7 @@ final class PartCost {
             }
         }
         int[] numbers = new int[all.count()];
-        number = new int[all.count()][BYTE];
+        number = new int[all.count()][all.mostValues() + 1];
         List<Local> locals = new ArrayList<>();
         for (int setting = 0; setting < all.settings().size(); setting++) {
             Slots.Setting one = all.settings().get(setting);
@@ -104,7 +107,7 @@ final class PartCost {
                 }
             }
         }
-        gather = gather(problem.size());
+        gather = gather(operations, problem.size());
     }
 
     /** The cost of a part; empty where it is too large to be told so. */
@@ -116,11 +119,11 @@ final class PartCost {
     }
 
     /** For each eight operations of the whole, which of the part are among those that are left. */
-    private long[][] gather(int all) {
+    private static long[][] gather(int[] places, int all) {
         long[][] tables = new long[(all + 7) / 8][BYTE];
-        for (int i = 0; i < operations.length; i++) {
-            long[] table = tables[operations[i] / 8];
-            int bit = 1 << operations[i] % 8;
+        for (int i = 0; i < places.length; i++) {
+            long[] table = tables[places[i] / 8];
+            int bit = 1 << places[i] % 8;
             for (int left = 0; left < BYTE; left++) {
                 if ((left & bit) != 0) {
                     table[left] |= 1L << i;
@@ -130,28 +133,67 @@ final class PartCost {
         return tables;
     }
 
+    /** A smaller part of this one, with how its numbers follow from those of this one. */
+    private record Inner(PartCost part, long[][] gather, int[][] numbers) {}
+
+    /** Knows what smaller parts cost, so that fewer orders have to be gone through. */
+    PartCost knowing(List<PartCost> others) {
+        Map<Integer, Integer> places = new HashMap<>();
+        for (int i = 0; i < operations.length; i++) {
+            places.put(operations[i], i);
+        }
+        for (PartCost other : others) {
+            if (Arrays.stream(other.operations).allMatch(places::containsKey)) {
+                int[] at = Arrays.stream(other.operations).map(places::get).toArray();
+                int[][] numbers = new int[number.length][];
+                for (int slot : other.slots) {
+                    numbers[slot] = new int[1 << width[slot]];
+                    for (int value = 1; value < number[slot].length; value++) {
+                        numbers[slot][number[slot][value]] = other.number[slot][value];
+                    }
+                    numbers[slot][0] = 0;
+                }
+                inner.add(new Inner(other, gather(at, operations.length), numbers));
+            }
+        }
+        return this;
+    }
+
+    private int innerBeyond(long rest, int at, long code, int enough) {
+        int beyond = 0;
+        for (int i = 0; i < inner.size() && beyond < enough; i++) {
+            Inner one = inner.get(i);
+            long mine = 0;
+            for (int table = 0; table < one.gather.length; table++) {
+                mine |= one.gather[table][(int) (rest >>> (table << 3)) & 0xff];
+            }
+            if (mine != 0) {
+                long its = 0;
+                for (int slot : one.part.slots) {
+                    its |= (long) one.numbers[slot][value(code, slot)] << one.part.shift[slot];
+                }
+                beyond = Math.max(beyond, one.part.toGo(mine, at, its) - one.part.forced(mine, its));
+            }
+        }
+        return beyond;
+    }
+
     /**
      * What the part still costs, less what has to be put on for it in any case.
      *
      * @param left the operations of the whole that are left
      * @param on what is on the machines
      */
-    int beyondForced(long[] left, int at, byte[] on) {
+    int beyondForced(long[] left, int at, short[] on) {
         long mine = mine(left);
         if (mine == 0) {
             return 0;
         }
         long code = 0;
-        int forced = 0;
         for (int slot : slots) {
             code |= (long) number[slot][on[slot]] << shift[slot];
         }
-        for (Local one : settings) {
-            if ((one.neededBy & mine) != 0 && value(code, one.slot) != one.value) {
-                forced += one.cost;
-            }
-        }
-        return toGo(mine, at, code) - forced;
+        return toGo(mine, at, code) - forced(mine, code);
     }
 
     private long mine(long[] left) {
@@ -208,7 +250,8 @@ final class PartCost {
                     }
                 }
                 long then = rest & ~(1L << i);
-                if (cost + forced(then, next) < best) {
+                int least = cost + forced(then, next);
+                if (least < best && least + innerBeyond(then, station[i], next, best - least) < best) {
                     best = Math.min(best, cost + toGo(then, station[i], next));
                 }
             }

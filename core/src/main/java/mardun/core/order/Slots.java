@@ -67,6 +67,11 @@ final class Slots {
         return parts;
     }
 
+    /** How many settings the slot has that has most. */
+    int mostValues() {
+        return settings.stream().mapToInt(Setting::value).max().orElse(0);
+    }
+
     int cost(int slot) {
         return cost[slot];
     }
@@ -81,10 +86,10 @@ final class Slots {
     }
 
     /** What is on everything at first. */
-    byte[] start() {
-        byte[] on = new byte[start.length];
+    short[] start() {
+        short[] on = new short[start.length];
         for (int slot = 0; slot < start.length; slot++) {
-            on[slot] = (byte) start[slot];
+            on[slot] = (short) start[slot];
         }
         return on;
     }

@@ -50,7 +50,7 @@ final class WideningSearch {
     private static final class State {
         long[] left;
         int at;
-        byte[] on;
+        short[] on;
         int cost;
         int promise;
         State from;
@@ -104,6 +104,12 @@ final class WideningSearch {
         }
         int least = finished ? Math.min(bestCost, leastLeftOut) : 0;
         return new Found(best, bestCost, least, finished, looked);
+    }
+
+    /** Has the bound look closer, from where the search begins. */
+    void strengthen() {
+        State first = start();
+        bound.strengthen(first.left, first.at, first.on);
     }
 
     private boolean follow(Map<Left, List<State>> states, int width, List<Map<Left, List<State>>> layers) {
@@ -183,7 +189,7 @@ final class WideningSearch {
         bound.plain(state.left, state.on);
     }
 
-    private boolean isOn(int one, byte[] on) {
+    private boolean isOn(int one, short[] on) {
         int[] wanted = slots.wanted(one);
         int first = problem.station(one) * slots.parts();
         for (int part = 0; part < wanted.length; part++) {
@@ -272,7 +278,7 @@ final class WideningSearch {
             int slot = state.at * slots.parts() + part;
             if (wanted[part] != 0 && wanted[part] != state.on[slot]) {
                 state.cost += slots.cost(slot);
-                state.on[slot] = (byte) wanted[part];
+                state.on[slot] = (short) wanted[part];
             }
         }
     }
