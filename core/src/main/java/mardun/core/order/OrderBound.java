@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 
 /**
  * What is still to come at least: each setting that is needed and isn't on has to be put on once; and of a few groups of operations it is
@@ -14,7 +15,12 @@ final class OrderBound {
 
     private static final int MOST_STATES = 400_000;
     private static final int MOST_PARTS = 60;
-    private static final int MOST_STATES_OF_LARGE = 2_000_000;
+
+    /** So many larger parts of three and of four groups are looked at. */
+    private static final int[] HOW_MANY_OF_SIZE = {0, 0, 0, 4, 3};
+
+    private static final int MOST_GROUPS = 14;
+    private static final int MOST_STATES_OF_LARGE = 700_000;
 
     private final long[][] neededBy;
     private final int[] slot;
@@ -22,11 +28,12 @@ final class OrderBound {
     private final int[] cost;
     private final OrderProblem problem;
     private final Slots slots;
+    private final BooleanSupplier stop;
     private final List<BitSet> groups;
     private final PartCost[][] pairs;
     private PartCost[] parts;
 
-    OrderBound(OrderProblem problem, Slots slots) {
+    OrderBound(OrderProblem problem, Slots slots, BooleanSupplier stop) {
         int words = (problem.size() + Long.SIZE - 1) / Long.SIZE;
         int count = slots.settings().size();
         neededBy = new long[count][];
@@ -42,13 +49,14 @@ final class OrderBound {
         }
         this.problem = problem;
         this.slots = slots;
+        this.stop = stop;
         groups = groups(problem);
         pairs = new PartCost[groups.size()][groups.size()];
         List<PartCost> all = new ArrayList<>();
         for (int i = 0; i < groups.size(); i++) {
             for (int j = i; j < groups.size() && all.size() < MOST_PARTS; j++) {
                 if (i != j || groups.size() == 1) {
-                    pairs[i][j] = PartCost.of(problem, slots, members(List.of(i, j)), MOST_STATES)
+                    pairs[i][j] = PartCost.of(problem, slots, members(List.of(i, j)), MOST_STATES, stop)
                             .orElse(null);
                     if (pairs[i][j] != null) {
                         all.add(pairs[i][j]);
@@ -82,6 +90,9 @@ final class OrderBound {
 
     /** Looks at a few larger parts too: those whose pairs cost most. It makes each state dearer to look at, and fewer of them are. */
     void strengthen(long[] left, int at, short[] on) {
+        if (groups.size() > MOST_GROUPS) {
+            return;
+        }
         List<PartCost> all = new ArrayList<>(List.of(parts));
         int[][] beyond = new int[groups.size()][groups.size()];
         for (int i = 0; i < groups.size(); i++) {
@@ -91,11 +102,11 @@ final class OrderBound {
                 }
             }
         }
-        for (int size = 3; size <= Integer.getInteger("sz", 4); size++) {
+        for (int size = 3; size < HOW_MANY_OF_SIZE.length; size++) {
             List<List<Integer>> some = new ArrayList<>();
             choose(size, 0, new ArrayList<>(), some);
             some.sort(Comparator.comparingInt((List<Integer> one) -> -sum(one, beyond)));
-            for (List<Integer> one : some.subList(0, Math.min(Integer.getInteger("n" + size, 3), some.size()))) {
+            for (List<Integer> one : some.subList(0, Math.min(HOW_MANY_OF_SIZE[size], some.size()))) {
                 List<PartCost> its = new ArrayList<>();
                 for (int i : one) {
                     for (int j : one) {
@@ -104,7 +115,7 @@ final class OrderBound {
                         }
                     }
                 }
-                PartCost.of(problem, slots, members(one), MOST_STATES_OF_LARGE)
+                PartCost.of(problem, slots, members(one), MOST_STATES_OF_LARGE, stop)
                         .ifPresent(part -> all.add(part.knowing(its)));
             }
         }

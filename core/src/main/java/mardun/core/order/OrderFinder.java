@@ -8,8 +8,15 @@ public final class OrderFinder {
 
     private static final int FIRST_WIDTH = 30;
     private static final int WIDER = 6;
+
+    /** Where this width didn't prove anything, larger parts are looked at. */
+    private static final int LOOKING_CLOSER = 1080;
+
     private static final int MOVES = 150_000;
     private static final int COOLINGS = 3;
+
+    /** So many operations aren't gone through before they are moved about. */
+    private static final int MANY = 150;
 
     private OrderFinder() {}
 
@@ -27,10 +34,14 @@ public final class OrderFinder {
             return new FoundOrder(best, cost, cost);
         }
         Slots slots = new Slots(problem);
-        OrderBound bound = new OrderBound(problem, slots);
+        OrderBound bound = new OrderBound(problem, slots, stop);
         int least = 0;
         WideningSearch search = new WideningSearch(problem, slots, bound, stop);
         OrderAnnealing annealing = new OrderAnnealing(problem, slots, seed);
+        if (problem.size() > MANY) {
+            best = better(annealing.anneal(best, MOVES, stop), best, problem);
+            cost = problem.cost(best);
+        }
         for (int width = FIRST_WIDTH; least < cost && !stop.getAsBoolean(); width *= WIDER) {
             WideningSearch.Found found = search.run(width, cost);
             if (found.order() != null) {
@@ -41,20 +52,19 @@ public final class OrderFinder {
             if (width * (long) WIDER > mostWidth) {
                 break;
             }
-            if (width == Integer.getInteger("sw", 180)) {
+            if (width == LOOKING_CLOSER) {
                 search.strengthen();
             }
-            if (System.getProperty("log") != null)
-                System.out.println(width + " " + cost + " " + found.leastCost() + " " + found.looked());
             for (int cooling = 0; cooling < COOLINGS && least < cost; cooling++) {
-                int[] cooled = annealing.anneal(best, MOVES, stop);
-                if (problem.cost(cooled) < cost) {
-                    best = cooled;
-                    cost = problem.cost(cooled);
-                }
+                best = better(annealing.anneal(best, MOVES, stop), best, problem);
+                cost = problem.cost(best);
             }
         }
         return new FoundOrder(best, cost, least);
+    }
+
+    private static int[] better(int[] one, int[] other, OrderProblem problem) {
+        return problem.cost(one) < problem.cost(other) ? one : other;
     }
 
     /** Always what costs least now, and of those the one that was first. */

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 
 /**
@@ -20,6 +21,9 @@ final class PartCost {
 
     private static final int BYTE = 256;
     private static final int STATION_BITS = 6;
+
+    /** After so many new states the clock is looked at. */
+    private static final int ASKING = (1 << 10) - 1;
 
     /** A setting that operations of the part need. */
     private record Local(int setting, int slot, int value, int cost, long neededBy) {}
@@ -39,14 +43,17 @@ final class PartCost {
     private final int[] costOf;
     private final PartStates known = new PartStates();
     private final List<Inner> inner = new ArrayList<>();
-    private final int mostStates;
+    private final BooleanSupplier stop;
+    private int mostStates;
+    private int asked;
 
     /** Whether what is on its slots fits a number. */
     private final boolean fits;
 
-    private PartCost(OrderProblem problem, Slots all, BitSet members, int mostStates) {
+    private PartCost(OrderProblem problem, Slots all, BitSet members, int mostStates, BooleanSupplier stop) {
         this.problem = problem;
         this.mostStates = mostStates;
+        this.stop = stop;
         operations = members.stream().toArray();
         int count = operations.length;
         before = new long[count];
@@ -111,11 +118,13 @@ final class PartCost {
     }
 
     /** The cost of a part; empty where it is too large to be told so. */
-    static Optional<PartCost> of(OrderProblem problem, Slots all, BitSet members, int mostStates) {
+    static Optional<PartCost> of(
+            OrderProblem problem, Slots all, BitSet members, int mostStates, BooleanSupplier stop) {
         if (members.cardinality() > MOST) {
             return Optional.empty();
         }
-        return Optional.of(new PartCost(problem, all, members, mostStates)).filter(part -> part.fits);
+        return Optional.of(new PartCost(problem, all, members, mostStates, stop))
+                .filter(part -> part.fits);
     }
 
     /** For each eight operations of the whole, which of the part are among those that are left. */
@@ -232,6 +241,9 @@ final class PartCost {
         int before = known.get(rest, second);
         if (before >= 0) {
             return before;
+        }
+        if ((++asked & ASKING) == 0 && stop.getAsBoolean()) {
+            mostStates = 0;
         }
         if (known.size() >= mostStates) {
             return forced(rest, plain);
