@@ -491,6 +491,7 @@ function Ways({
 }) {
   if (batch.stage === 'FINISHED') return null;
   if (batch.stage === 'DROPPED') {
+    if (!batch.lines.some((line) => line.putBy > 0 || line.open > 0)) return null;
     return (
       <Button look="quiet" onClick={onMore}>
         Take it up again …

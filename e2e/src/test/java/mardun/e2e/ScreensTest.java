@@ -136,7 +136,12 @@ class ScreensTest {
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Plan a new batch");
         page.keyboard().press("Escape");
-        for (String button : List.of("More …", "Give up")) {
+        for (String button : List.of("More …", "Give up", "Take it up again …", "Plan it again", "More …", "Give up")) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
+                    .click();
+        }
+        assertThat(page.getByText("given up")).isVisible();
+        for (String button : List.of("Take it up again …", "Remove")) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
                     .click();
         }
