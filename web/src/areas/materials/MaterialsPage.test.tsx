@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
-import { amount, length } from '../../ui/fixtures.test.helper';
+import { amount, length, money } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { server } from '../designs/editing.test.helper';
 import { cloth, notion, page } from './fixtures.test.helper';
@@ -30,7 +30,7 @@ function shelf(byKind: Record<string, unknown[]>) {
       const url = new URL(path, 'http://localhost');
       const body = path.startsWith('/api/bench')
         ? bench
-        : path.startsWith('/api/finished-goods')
+        : path.startsWith('/api/finished-goods') || path.startsWith('/api/cut-pieces')
           ? { page: page([]), places: [] }
           : page(byKind[url.searchParams.get('kind') ?? ''] ?? []);
       return new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
@@ -84,6 +84,34 @@ describe('the shelf', () => {
     expect(await screen.findByText('The shelf is empty here')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Low only' }));
     expect(await screen.findByText('Nothing here matches')).toBeVisible();
+  });
+});
+
+describe('what was cut and not sewn', () => {
+  it('lies on the shelf too', async () => {
+    server({
+      '/api/bench': bench,
+      '/api/materials': page([]),
+      '/api/finished-goods': { page: page([]), places: [] },
+      '/api/cut-pieces': {
+        page: page([
+          {
+            id: 1,
+            letter: 'A',
+            pieceName: 'Face',
+            designName: 'Heron',
+            sizeName: 'small',
+            clothName: 'Dot',
+            pieces: 8,
+            worth: money(412),
+          },
+        ]),
+        total: money(412),
+      },
+    });
+    rendered(<MaterialsPage />);
+    const region = await screen.findByRole('region', { name: 'Cut, not sewn' });
+    expect(region).toHaveTextContent('A, FaceHeron, small · Dot84.12');
   });
 });
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useBench, useFinishedGoods, useMaterialLists } from '../../api/queries';
+import { useBench, useCutPieces, useFinishedGoods, useMaterialLists } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Bolt, Swatch } from '../../ui/Roll';
@@ -117,6 +117,7 @@ export default function MaterialsPage() {
         {groups.slice(0, 1).map(group)}
         <div className="space-y-4 empty:hidden">
           {groups.slice(1).map((one, index) => group(one, index + 1))}
+          {!kind && !narrowed && <CutNotSewn />}
           {!kind && !narrowed && <Finished />}
         </div>
       </div>
@@ -294,6 +295,47 @@ function Lines({ items, short }: { items: Material[]; short: Short }) {
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** The pieces that are cut and not sewn, those of six kinds at most. */
+function CutNotSewn() {
+  const { items } = useCutPieces('');
+  if (!items?.length) return null;
+  return (
+    <section className="sheet px-3 py-2.5" aria-label="Cut, not sewn">
+      <div className="flex items-center justify-between">
+        <h2>Cut, not sewn</h2>
+        <Link to="/materials/cut" className="min-h-6 font-semibold text-woad hover:underline">
+          All pieces
+        </Link>
+      </div>
+      <table className="listing">
+        <thead>
+          <tr>
+            <th>Piece</th>
+            <th className="num">There</th>
+            <th className="num">Worth</th>
+          </tr>
+        </thead>
+        <tbody>
+          {items.slice(0, 6).map((one) => (
+            <tr key={one.id}>
+              <td>
+                {one.letter}, {one.pieceName}
+                <span className="block text-[13px] text-soft">
+                  {one.designName}, {one.sizeName} · {one.clothName}
+                </span>
+              </td>
+              <td className="num">
+                <b>{one.pieces}</b>
+              </td>
+              <td className="num">{one.worth.amount}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 
