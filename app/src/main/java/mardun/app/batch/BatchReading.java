@@ -143,15 +143,39 @@ public class BatchReading {
         return named.isEmpty() ? List.of(0L) : named;
     }
 
-    /** The batches that are planned or under way, those due first first, and what they still need together. */
+    /**
+     * The batches that are planned or under way, those due first first.
+     *
+     * @param works what is still to be done of each
+     * @param shown as they are shown, in the same order, with what they still need together
+     */
+    public record Open(List<OpenWork> works, OpenBatches shown) {}
+
+    /** What is still to be done of each batch that is planned or under way, those due first first. */
     @Transactional(readOnly = true)
-    public OpenBatches open() {
+    public List<OpenWork> openWork() {
+        return works(openByDueDay(settings.current()));
+    }
+
+    private static List<OpenWork> works(Map<Batch, Planned> open) {
+        return open.entrySet().stream()
+                .map(one -> new OpenWork(
+                        one.getKey().id(),
+                        one.getKey().isPaused(),
+                        one.getKey().dueOn(),
+                        left(one.getKey(), one.getValue())))
+                .toList();
+    }
+
+    /** The open batches, to be laid on days and to be shown. */
+    @Transactional(readOnly = true)
+    public Open open() {
         Settings current = settings.current();
         Map<Batch, Planned> open = openByDueDay(current);
         List<BatchRow> rows = open.entrySet().stream()
                 .map(one -> row(one.getKey(), one.getValue(), current))
                 .toList();
-        return new OpenBatches(
+        OpenBatches shown = new OpenBatches(
                 rows,
                 open.values().stream()
                         .findFirst()
@@ -159,6 +183,7 @@ public class BatchReading {
                                 .steps(first.plan().operations()))
                         .orElse(List.of()),
                 new Shortages(current.writer(), materials).of(open));
+        return new Open(works(open), shown);
     }
 
     /** The open batches with their plans, those due first first, and those that are put aside last. */

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.batch.BatchViews.BatchForm;
-import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.ChangeView;
 import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.plan.Planned;
@@ -57,8 +56,9 @@ class Marginals {
             throw RefusedException.missing("The batch has no such line.");
         }
         Planned planned = entry.preview(form, current);
-        List<BatchRow> others = reading.open().lines().stream()
-                .filter(row -> form.batchId() == null || row.id() != form.batchId())
+        List<OpenWork> others = reading.openWork().stream()
+                .filter(work -> !work.paused())
+                .filter(work -> form.batchId() == null || work.id() != form.batchId())
                 .toList();
         return new MarginalView(
                 change(planned, line, 1, form, others, current).orElse(null),
@@ -66,7 +66,7 @@ class Marginals {
     }
 
     private Optional<ChangeView> change(
-            Planned planned, int line, int by, BatchForm form, List<BatchRow> others, Settings current) {
+            Planned planned, int line, int by, BatchForm form, List<OpenWork> others, Settings current) {
         List<BatchLine> lines =
                 planned.lines().stream().map(one -> one.plan().line()).toList();
         PlannedLine its = planned.lines().get(line);
@@ -101,14 +101,9 @@ class Marginals {
     }
 
     /** When the batch is ready if its hours are laid on the free days among those of the others. */
-    private Optional<LocalDate> ready(Duration hours, BatchForm form, List<BatchRow> others, Settings current) {
-        List<DayPlan.Work> works = new ArrayList<>(others.stream()
-                .filter(row -> !row.paused())
-                .map(row -> new DayPlan.Work(
-                        Long.toString(row.id()),
-                        Duration.ofSeconds(row.hoursLeft().seconds()),
-                        Optional.ofNullable(row.dueOn())))
-                .toList());
+    private Optional<LocalDate> ready(Duration hours, BatchForm form, List<OpenWork> others, Settings current) {
+        List<DayPlan.Work> works =
+                new ArrayList<>(others.stream().map(OpenWork::work).toList());
         works.add(new DayPlan.Work(NEW, hours, Optional.ofNullable(form.dueOn())));
         DayPlan.Plan plan = DayPlan.lay(works, current.freeTime(), LocalDate.now(clock));
         return Optional.ofNullable(plan.ready().get(NEW));

@@ -8,11 +8,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
-import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
+import mardun.app.batch.OpenWork;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.DayView;
 import mardun.app.bench.BenchViews.FirstStep;
@@ -66,16 +67,14 @@ public class BenchService {
     public BenchView bench() {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
-        OpenBatches all = batches.open();
+        BatchReading.Open all = batches.open();
         LowStock low = materials.low(LOW_SHOWN);
-        List<BatchRow> open = all.lines();
+        List<BatchRow> open = all.shown().lines();
+        Map<Long, OpenWork> works = all.works().stream().collect(Collectors.toMap(OpenWork::id, work -> work));
         DayPlan.Plan plan = DayPlan.lay(
-                open.stream()
-                        .filter(b -> !b.paused())
-                        .map(b -> new DayPlan.Work(
-                                Long.toString(b.id()),
-                                Duration.ofSeconds(b.hoursLeft().seconds()),
-                                Optional.ofNullable(b.dueOn())))
+                all.works().stream()
+                        .filter(work -> !work.paused())
+                        .map(OpenWork::work)
                         .toList(),
                 current.freeTime(),
                 today);
@@ -85,12 +84,12 @@ public class BenchService {
                 open.stream()
                         .filter(batch -> !batch.paused())
                         .findFirst()
-                        .map(batch -> next(batch, all.stepsOfTheFirst()))
+                        .map(batch -> next(batch, all.shown().stepsOfTheFirst()))
                         .orElse(null),
                 open.stream()
-                        .map(b -> lane(b, plan.ready().get(Long.toString(b.id()))))
+                        .map(b -> lane(b, works.get(b.id()), plan.ready().get(Long.toString(b.id()))))
                         .toList(),
-                all.shortages(),
+                all.shown().shortages(),
                 low.some(),
                 low.together(),
                 firstSteps(current));
@@ -163,9 +162,8 @@ public class BenchService {
         return stretches;
     }
 
-    private static LaneView lane(BatchRow batch, LocalDate ready) {
-        boolean late = !batch.paused() && batch.dueOn() != null && (ready == null || ready.isAfter(batch.dueOn()));
-        return new LaneView(batch, ready, late);
+    private static LaneView lane(BatchRow batch, OpenWork work, LocalDate ready) {
+        return new LaneView(batch, ready, work.isLate(ready));
     }
 
     private static NextView next(BatchRow batch, List<StepLine> steps) {

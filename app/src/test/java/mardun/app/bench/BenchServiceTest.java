@@ -13,11 +13,13 @@ import java.time.ZoneOffset;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
+import mardun.app.batch.OpenWork;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.LaidView;
 import mardun.app.bench.BenchViews.PinView;
@@ -161,7 +163,7 @@ class BenchServiceTest {
                 null);
     }
 
-    private static OpenBatches open(BatchRow... lines) {
+    private static BatchReading.Open open(BatchRow... lines) {
         StepLine cut = new StepLine(
                 "Cut",
                 List.of(1),
@@ -173,6 +175,15 @@ class BenchServiceTest {
                 "Print upright.",
                 "",
                 "");
-        return new OpenBatches(List.of(lines), List.of(cut), List.of());
+        OpenBatches shown = new OpenBatches(List.of(lines), List.of(cut), List.of());
+        return new BatchReading.Open(
+                List.of(lines).stream()
+                        .map(row -> new OpenWork(
+                                row.id(),
+                                row.paused(),
+                                Optional.ofNullable(row.dueOn()),
+                                Duration.ofSeconds(row.hoursLeft().seconds())))
+                        .toList(),
+                shown);
     }
 }
