@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Optional;
 import mardun.core.making.DayPlan;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What is still to be done of an open batch, to be laid on days.
@@ -19,13 +18,8 @@ public record OpenWork(long id, boolean paused, Optional<LocalDate> dueOn, Durat
         return new DayPlan.Work(Long.toString(id), left, dueOn);
     }
 
-    /**
-     * Whether it will be done too late.
-     *
-     * @param ready the day on which it is done; null where the free hours of a year aren't enough
-     */
-    public boolean isLate(@Nullable LocalDate ready) {
-        return !paused
-                && dueOn.filter(due -> ready == null || ready.isAfter(due)).isPresent();
+    /** Whether it will be done too late, by the day on which it is ready; what is put aside never is. */
+    public boolean isLate(Optional<LocalDate> ready) {
+        return !paused && work().isLate(ready);
     }
 }

@@ -3,7 +3,6 @@ package mardun.app.batch;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -35,9 +34,6 @@ public class WorkOrders {
     private static final int WIDTH = 3000;
     private static final Duration MOST = Duration.ofSeconds(4);
     private static final String WALK = "WALK";
-
-    /** Steps say so where the thread shall match the cloth. */
-    private static final String MATCHING = "matching";
 
     private final Batches batches;
     private final BatchPlans plans;
@@ -88,12 +84,7 @@ public class WorkOrders {
                 .collect(Collectors.toMap(
                         PlannedLine::number,
                         line -> OuterCloth.of(planned, line).name()));
-        return (line, step) -> {
-            String said = step.setUp().thread();
-            boolean matches = said.strip().toLowerCase(Locale.ROOT).equals(MATCHING);
-            String cloth = cloths.get(line);
-            return matches && !cloth.isEmpty() ? MATCHING + " " + cloth : said;
-        };
+        return WorkOrder.Threads.matching(cloths);
     }
 
     private static OrderView view(Ordered order, ViewWriter writer) {
@@ -123,18 +114,12 @@ public class WorkOrders {
                 turn.step().stage(),
                 turn.step().station(),
                 turn.isElsewhere(),
-                turn.changes().stream().map(part -> words(turn, part)).toList(),
+                turn.changes().stream().map(turn.setUp()::words).toList(),
                 writer.time(turn.time()),
                 writer.time(operation.passive()),
                 operation.text(Step::check),
                 operation.text(Step::caution),
                 operation.text(Step::note));
-    }
-
-    private static String words(Turn turn, SetUp.Part part) {
-        String words = turn.setUp().words(part);
-        boolean matches = part == SetUp.Part.THREAD && words.startsWith(MATCHING + " ");
-        return matches ? "thread " + turn.setUp().thread() : words;
     }
 
     /** There is no order as long as steps wait for one another. */

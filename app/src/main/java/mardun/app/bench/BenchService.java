@@ -163,7 +163,7 @@ public class BenchService {
     }
 
     private static LaneView lane(BatchRow batch, OpenWork work, LocalDate ready) {
-        return new LaneView(batch, ready, work.isLate(ready));
+        return new LaneView(batch, ready, work.isLate(Optional.ofNullable(ready)));
     }
 
     private static NextView next(BatchRow batch, List<StepLine> steps) {

@@ -6,6 +6,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface UnsewnMovementRepository extends JpaRepository<UnsewnMovement, Long> {
 
+    /** What all that is there is worth, in minor units. */
+    @Query("select coalesce(sum(m.changeMinor), 0) from UnsewnMovement m")
+    long worth();
+
     /** What all that was there at a moment was worth, in minor units. */
     @Query("select coalesce(sum(m.changeMinor), 0) from UnsewnMovement m where m.movedAt < :until")
     long worth(Instant until);

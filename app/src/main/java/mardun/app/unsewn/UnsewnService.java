@@ -74,8 +74,7 @@ public class UnsewnService {
         Map<Long, String> names = materials.names(cloths);
         Map<Long, String> colours = materials.colours(cloths);
         return new UnsewnView(
-                PageView.of(found, one -> line(one, held, names, colours, writer)),
-                writer.money(shelf.at(clock.instant().plusSeconds(1)).minor()));
+                PageView.of(found, one -> line(one, held, names, colours, writer)), writer.money(movements.worth()));
     }
 
     private static UnsewnLine line(

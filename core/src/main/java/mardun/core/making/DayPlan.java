@@ -26,7 +26,18 @@ public final class DayPlan {
      * @param hours hands-on time still to do
      * @param due the day by which it is wanted
      */
-    public record Work(String key, Duration hours, Optional<LocalDate> due) {}
+    public record Work(String key, Duration hours, Optional<LocalDate> due) {
+
+        /**
+         * Whether it is done after the day by which it is wanted.
+         *
+         * @param ready the day on which it is done; empty where a year of free hours isn't enough
+         */
+        public boolean isLate(Optional<LocalDate> ready) {
+            return due.filter(day -> ready.isEmpty() || ready.get().isAfter(day))
+                    .isPresent();
+        }
+    }
 
     /** A piece of work on a day. */
     public record Laid(String key, LocalDate day, Duration hours) {}

@@ -14,6 +14,9 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
 
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
+    /** A thread that shall have the colour of the cloth. */
+    private static final String MATCHING = "matching";
+
     public static final SetUp NONE = new SetUp("", "", "", "");
 
     /** A part of a set-up. */
@@ -50,10 +53,15 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
     public String words(Part part) {
         return switch (part) {
             case NEEDLE -> "needle " + needle;
-            case THREAD -> thread + " thread";
+            case THREAD -> thread.startsWith(MATCHING + " ") ? "thread " + thread : thread + " thread";
             case FOOT -> foot;
             case STITCH -> "stitch " + stitch;
         };
+    }
+
+    /** Which thread that is for a cloth: where it shall match, the one that matches it. */
+    String threadFor(String cloth) {
+        return plain(thread).equals(MATCHING) ? MATCHING + " " + cloth : thread;
     }
 
     /** The same with another thread. */

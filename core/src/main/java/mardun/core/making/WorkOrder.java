@@ -33,6 +33,18 @@ public final class WorkOrder {
 
         /** As the step says it, the same for all lines. */
         Threads AS_SAID = (line, step) -> step.setUp().thread();
+
+        /**
+         * The thread that matches a line's outer cloth, where the step says that it matches; else as the step says it.
+         *
+         * @param cloths the outer cloth's name by the line's number; a line without one takes the thread as the step says it
+         */
+        static Threads matching(Map<Integer, String> cloths) {
+            return (line, step) -> {
+                String cloth = cloths.getOrDefault(line, "");
+                return cloth.isEmpty() ? step.setUp().thread() : step.setUp().threadFor(cloth);
+            };
+        }
     }
 
     /**

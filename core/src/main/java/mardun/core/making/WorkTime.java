@@ -50,12 +50,7 @@ public record WorkTime(
         Duration passive = operations.stream().map(Operation::passive).reduce(Duration.ZERO, Duration::plus);
         return new WorkTime(
                 units,
-                new Figure<>(
-                        oneByOne,
-                        Working.of("One by one, every unit pays for its own set-ups.")
-                                .expression("{all}")
-                                .input("all", "all bags of all lines, each for itself", Value.of(oneByOne))
-                                .gives(Value.of(oneByOne))),
+                eachForItself(oneByOne, "all bags of all lines, each for itself"),
                 new Figure<>(
                         sewing.plus(once),
                         withWhatCame(
@@ -136,12 +131,7 @@ public record WorkTime(
         Duration once = parts.stream().map(part -> part.step().perBatch()).reduce(Duration.ZERO, Duration::plus);
         return new WorkTime(
                 units,
-                new Figure<>(
-                        oneByOne,
-                        Working.of("One by one, every unit pays for its own set-ups.")
-                                .expression("{all}")
-                                .input("all", "all bags, those that are only cut among them", Value.of(oneByOne))
-                                .gives(Value.of(oneByOne))),
+                eachForItself(oneByOne, "all bags, those that are only cut among them"),
                 new Figure<>(
                         sewing.plus(once),
                         withWhatCame(
@@ -154,6 +144,15 @@ public record WorkTime(
                 sewing,
                 once,
                 parts.stream().map(part -> part.step().passive()).reduce(Duration.ZERO, Duration::plus));
+    }
+
+    private static Figure<Duration> eachForItself(Duration oneByOne, String which) {
+        return new Figure<>(
+                oneByOne,
+                Working.of("One by one, every unit pays for its own set-ups.")
+                        .expression("{all}")
+                        .input("all", which, Value.of(oneByOne))
+                        .gives(Value.of(oneByOne)));
     }
 
     private static Duration oneByOne(List<Operation.Part> parts) {

@@ -87,8 +87,7 @@ class WorkOrderTest {
         List<LineSteps> lines = List.of(LineSteps.of(1, 4, steps), LineSteps.of(2, 3, steps));
         assertThat(order(lines, Threads.AS_SAID).turns()).hasSize(3);
         Map<Integer, String> cloths = Map.of(1, "navy", 2, "rust");
-        Ordered order =
-                order(lines, (line, step) -> step.setUp().thread().isEmpty() ? "" : "matching " + cloths.get(line));
+        Ordered order = order(lines, Threads.matching(cloths));
         assertThat(order.turns()).hasSize(5);
         assertThat(order.turns().get(0).parts()).hasSize(2);
         // Both zips, then both rounds: three threads and two feet take 6 s less than two threads and four feet.
@@ -100,6 +99,19 @@ class WorkOrderTest {
                 .filteredOn(turn -> turn.changes().contains(SetUp.Part.THREAD))
                 .extracting(turn -> turn.setUp().thread())
                 .contains("matching navy", "matching rust");
+    }
+
+    /** A thread that is said is taken as it is said, and a line without an outer cloth has nothing to match. */
+    @Test
+    void onlyAMatchingThreadFollowsTheCloth() {
+        Threads threads = Threads.matching(Map.of(1, "navy"));
+        assertThat(threads.of(1, sew("zip", " Matching ", ""))).isEqualTo("matching navy");
+        assertThat(threads.of(2, sew("zip", "matching", ""))).isEqualTo("matching");
+        assertThat(threads.of(1, sew("rim", "heavy", ""))).isEqualTo("heavy");
+        assertThat(threads.of(1, sew("baste", "", ""))).isEmpty();
+        assertThat(new SetUp("", "matching navy", "", "").words(SetUp.Part.THREAD))
+                .isEqualTo("thread matching navy");
+        assertThat(new SetUp("", "heavy", "", "").words(SetUp.Part.THREAD)).isEqualTo("heavy thread");
     }
 
     @Test
