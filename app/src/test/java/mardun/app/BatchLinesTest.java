@@ -473,6 +473,27 @@ class BatchLinesTest {
     }
 
     @Test
+    void aBatchThatIsChangedDoesNotQueueBehindItself() {
+        Map<String, Object> form = fiveLines();
+        form.put("dueOn", "2020-01-06");
+        String alone = done(APP.post("/api/batches/marginal?line=1", form))
+                .get("more")
+                .get("ready")
+                .asString();
+        JsonNode kept = made(form);
+        form.put("batchId", kept.get("id").asLong());
+        assertThat(done(APP.post("/api/batches/marginal?line=1", form))
+                        .get("more")
+                        .get("ready")
+                        .asString())
+                .isEqualTo(alone);
+        assertThat(APP.delete("/api/batches/" + kept.get("id").asLong() + "?version="
+                                + kept.get("version").asLong())
+                        .status())
+                .isEqualTo(204);
+    }
+
+    @Test
     void aLineIsFoundByItsDesignItsPurposeAndItsStage() {
         Map<String, Object> form = form(line(null, tote, "small", "2", rust));
         form.put("forWhat", "Lantern {Quay} ç");

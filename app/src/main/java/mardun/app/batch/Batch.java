@@ -21,6 +21,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
 import mardun.app.plan.ChosenLine;
 import org.hibernate.annotations.BatchSize;
 
@@ -49,13 +51,13 @@ class Batch {
     private String frozen;
 
     @Convert(converter = LotNumbers.class)
-    private List<Long> offcuts;
+    private List<LotId> offcuts;
 
     private Instant createdAt;
     private Instant cutAt;
     private Instant finishedAt;
     private Instant pausedAt;
-    private Long partedFrom;
+    private BatchId partedFrom;
 
     @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
     @OrderBy("position, number")
@@ -71,7 +73,7 @@ class Batch {
     }
 
     /** What a form says about a batch, read and checked. */
-    record Entered(List<ChosenLine> lines, Optional<LocalDate> dueOn, String forWhat, List<Long> offcuts) {}
+    record Entered(List<ChosenLine> lines, Optional<LocalDate> dueOn, String forWhat, List<LotId> offcuts) {}
 
     /** Takes what was typed; a line that it had keeps its number, and one that isn't there any more goes. */
     void enter(Entered entered) {
@@ -105,7 +107,7 @@ class Batch {
     }
 
     /** Which offcuts and precuts it is cut from first. */
-    void cutFrom(List<Long> lots) {
+    void cutFrom(List<LotId> lots) {
         offcuts = lots;
     }
 
@@ -133,7 +135,7 @@ class Batch {
 
     /** Is the part of another batch whose cloth is cut, and is as far as that one. */
     void partOf(Batch other, String frozenInputs) {
-        partedFrom = other.id;
+        partedFrom = other.id();
         stage = other.stage;
         frozen = frozenInputs;
         cutAt = other.cutAt;
@@ -206,8 +208,8 @@ class Batch {
         pausedAt = null;
     }
 
-    long id() {
-        return id;
+    BatchId id() {
+        return new BatchId(id);
     }
 
     long version() {
@@ -230,7 +232,7 @@ class Batch {
         return pausedAt != null;
     }
 
-    List<Long> offcuts() {
+    List<LotId> offcuts() {
         return offcuts;
     }
 
@@ -247,7 +249,7 @@ class Batch {
     }
 
     /** The batch that it was parted from when its cloth was cut. */
-    Optional<Long> partedFrom() {
+    Optional<BatchId> partedFrom() {
         return Optional.ofNullable(partedFrom);
     }
 

@@ -24,6 +24,8 @@ import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
 import mardun.app.batch.BatchViews.TakeUpForm;
 import mardun.app.design.TicketView;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -86,7 +88,7 @@ class BatchController {
     PageView<BatchRow> listBatches(
             @RequestParam Optional<BatchList> list,
             @RequestParam(defaultValue = "") @Size(max = 120) String q,
-            @RequestParam Optional<Long> design,
+            @RequestParam Optional<DesignId> design,
             @RequestParam(name = "for", defaultValue = "") @Size(max = 120) String forWhat,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
@@ -111,7 +113,7 @@ class BatchController {
     }
 
     @GetMapping("/batches/{id}/tickets/{line}")
-    TicketView readTicket(@PathVariable long id, @PathVariable int line) {
+    TicketView readTicket(@PathVariable BatchId id, @PathVariable int line) {
         return reading.ticket(id, line);
     }
 
@@ -131,101 +133,101 @@ class BatchController {
     }
 
     @GetMapping("/batches/{id}")
-    BatchView readBatch(@PathVariable long id) {
+    BatchView readBatch(@PathVariable BatchId id) {
         return reading.get(id);
     }
 
     /** The order of work of what is still to be done. */
     @GetMapping("/batches/{id}/order")
-    OrderView readOrder(@PathVariable long id) {
+    OrderView readOrder(@PathVariable BatchId id) {
         return orders.of(id);
     }
 
     @PutMapping("/batches/{id}")
-    BatchView changeBatch(@PathVariable long id, @RequestBody @Valid BatchForm form) {
+    BatchView changeBatch(@PathVariable BatchId id, @RequestBody @Valid BatchForm form) {
         entry.change(id, form);
         return reading.get(id);
     }
 
     @DeleteMapping("/batches/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void removeBatch(@PathVariable long id, @RequestParam long version) {
+    void removeBatch(@PathVariable BatchId id, @RequestParam long version) {
         givingUp.remove(id, version);
     }
 
     @PostMapping("/batches/{id}/cut")
-    BatchView cutBatch(@PathVariable long id, @RequestBody @Valid CutForm form) {
+    BatchView cutBatch(@PathVariable BatchId id, @RequestBody @Valid CutForm form) {
         cutting.cut(id, form);
         return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/finish")
-    BatchView finishBatch(@PathVariable long id, @RequestBody @Valid FinishForm form) {
+    BatchView finishBatch(@PathVariable BatchId id, @RequestBody @Valid FinishForm form) {
         finishing.finish(id, form);
         return reading.get(id);
     }
 
     /** Parts bags off into a batch of their own; answers the new one. */
     @PostMapping("/batches/{id}/split")
-    BatchView splitBatch(@PathVariable long id, @RequestBody @Valid SplitForm form) {
+    BatchView splitBatch(@PathVariable BatchId id, @RequestBody @Valid SplitForm form) {
         return reading.get(splitting.split(id, form));
     }
 
     /** Takes another planned batch into this one, or puts back what was parted off it. */
     @PostMapping("/batches/{id}/join")
-    BatchView joinBatches(@PathVariable long id, @RequestBody @Valid JoinForm form) {
+    BatchView joinBatches(@PathVariable BatchId id, @RequestBody @Valid JoinForm form) {
         splitting.join(id, form);
         return reading.get(id);
     }
 
     /** A planned batch isn't made; it can be taken up again. */
     @PostMapping("/batches/{id}/give-up")
-    BatchView giveUpBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchView giveUpBatch(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         givingUp.giveUp(id, form.version());
         return reading.get(id);
     }
 
     /** A batch that was given up is planned again. */
     @PostMapping("/batches/{id}/plan-again")
-    BatchView planBatchAgain(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchView planBatchAgain(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         givingUp.takeUpAgain(id, form.version());
         return reading.get(id);
     }
 
     /** Bags aren't made though their cloth is cut. */
     @PostMapping("/batches/{id}/cut-short")
-    BatchView cutBatchShort(@PathVariable long id, @RequestBody @Valid CutShortForm form) {
+    BatchView cutBatchShort(@PathVariable BatchId id, @RequestBody @Valid CutShortForm form) {
         cuttingShort.cutShort(id, form);
         return reading.get(id);
     }
 
     /** Bags whose cut pieces were put by are made after all. */
     @PostMapping("/batches/{id}/take-up")
-    BatchView takeUpBags(@PathVariable long id, @RequestBody @Valid TakeUpForm form) {
+    BatchView takeUpBags(@PathVariable BatchId id, @RequestBody @Valid TakeUpForm form) {
         cuttingShort.takeUp(id, form);
         return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/pause")
-    BatchView pauseBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchView pauseBatch(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         pausing.pause(id, form.version());
         return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/resume")
-    BatchView resumeBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchView resumeBatch(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         pausing.resume(id, form.version());
         return reading.get(id);
     }
 
     @PostMapping("/batches/{id}/reserve")
-    BatchReserved reserveForBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchReserved reserveForBatch(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         List<String> missing = reserving.reserve(id, form.version());
         return new BatchReserved(reading.get(id), missing);
     }
 
     @PostMapping("/batches/{id}/release")
-    BatchView releaseFromBatch(@PathVariable long id, @RequestBody @Valid HoldForm form) {
+    BatchView releaseFromBatch(@PathVariable BatchId id, @RequestBody @Valid HoldForm form) {
         reserving.release(id, form.version());
         return reading.get(id);
     }

@@ -14,6 +14,10 @@ import mardun.app.batch.BatchViews.LineForm;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.ChosenLine;
@@ -65,19 +69,19 @@ public class BatchEntry {
     }
 
     /** Keeps a plan; sent twice, once. Answers its number. */
-    public long create(BatchForm form) {
-        return onceOnly.make(form.requestId(), "batch", form, () -> {
+    public BatchId create(BatchForm form) {
+        return new BatchId(onceOnly.make(form.requestId(), "batch", form, () -> {
             Batch batch = new Batch(clock.instant());
             batch.enter(readComplete(form, batch));
-            long made = repository.saveAndFlush(batch).id();
+            BatchId made = repository.saveAndFlush(batch).id();
             holds.followPieces(batch);
-            return made;
-        });
+            return made.value();
+        }));
     }
 
     /** Changes a planned batch; of one that is cut only its prices, its day and what it is for. */
     @Transactional
-    public void change(long id, BatchForm form) {
+    public void change(BatchId id, BatchForm form) {
         Batch batch = batches.forChange(id, form.version());
         switch (batch.stage()) {
             case PLANNED -> {
@@ -141,7 +145,7 @@ public class BatchEntry {
                                 .orElse(0)
                         + 1);
         List<ChosenLine> lines = new ArrayList<>();
-        Map<Long, DesignDocument> documents = new HashMap<>();
+        Map<DesignId, DesignDocument> documents = new HashMap<>();
         for (int i = 0; i < form.lines().size(); i++) {
             LineForm line = form.lines().get(i);
             int number = line.number() == null ? free++ : line.number();
@@ -164,7 +168,7 @@ public class BatchEntry {
             return;
         }
         batch.line(number)
-                .filter(stored -> stored.designId() != typed.designId())
+                .filter(stored -> !stored.designId().equals(typed.designId()))
                 .ifPresent(stored -> {
                     throw RefusedException.conflict("Line " + number + " of this batch is of another design, “"
                             + designs.document(stored.designId()).name()
@@ -206,7 +210,7 @@ public class BatchEntry {
                     "“" + document.name() + "” has no size “" + form.sizeName() + "”; it has "
                             + String.join(", ", document.sizes()) + ".");
         }
-        Map<String, Long> materials = new LinkedHashMap<>();
+        Map<String, MaterialId> materials = new LinkedHashMap<>();
         form.materials().forEach(choice -> materials.put(choice.slot(), choice.materialId()));
         return new ChosenLine(
                 number,
@@ -225,8 +229,8 @@ public class BatchEntry {
     }
 
     /** For how many bags cut pieces are taken; none that is chosen twice counts twice. */
-    private static Map<Long, Integer> brought(LineForm form) {
-        Map<Long, Integer> brought = new LinkedHashMap<>();
+    private static Map<MaterialId, Integer> brought(LineForm form) {
+        Map<MaterialId, Integer> brought = new LinkedHashMap<>();
         if (form.brought() != null) {
             form.brought().forEach(one -> brought.put(one.materialId(), one.bags()));
         }
@@ -240,7 +244,7 @@ public class BatchEntry {
                         .map(Money::getAmountMinorLong);
     }
 
-    private static List<Long> offcuts(BatchForm form) {
+    private static List<LotId> offcuts(BatchForm form) {
         return form.offcuts() == null ? List.of() : form.offcuts();
     }
 

@@ -3,6 +3,8 @@ package mardun.app.batch;
 import java.util.List;
 import java.util.stream.Collectors;
 import mardun.app.design.DesignChanged;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.plan.BatchPlans;
@@ -75,7 +77,7 @@ class BatchHolds {
         repository.findPlannedOfDesign(changed.designId()).stream()
                 .map(Batch::id)
                 .sorted()
-                .forEach(id -> repository.findForChange(id).ifPresent(batch -> {
+                .forEach(id -> repository.findForChange(id.value()).ifPresent(batch -> {
                     follow(batch);
                     followPieces(batch);
                 }));
@@ -84,15 +86,15 @@ class BatchHolds {
     static List<Want> wants(List<Need> needs) {
         return needs.stream()
                 .map(need -> new Want(
-                        Long.parseLong(need.supply().key()),
+                        MaterialId.valueOf(need.supply().key()),
                         need.part(),
                         need.amount(),
                         need.offcuts().stream()
                                 .collect(Collectors.toMap(
-                                        use -> Long.parseLong(use.key()), Offcuts.Use::count, Long::sum)),
+                                        use -> LotId.valueOf(use.key()), Offcuts.Use::count, Long::sum)),
                         need.takenOfRolls().entrySet().stream()
                                 .collect(Collectors.toMap(
-                                        roll -> Long.parseLong(roll.getKey()),
+                                        roll -> LotId.valueOf(roll.getKey()),
                                         roll -> roll.getValue().nanometres()))))
                 .toList();
     }

@@ -26,6 +26,9 @@ import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.TicketView;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
@@ -102,13 +105,13 @@ public class BatchReading {
      */
     @Transactional(readOnly = true)
     public PageView<BatchRow> list(
-            Optional<BatchList> stage, String query, Optional<Long> designId, String forWhat, int page, int size) {
+            Optional<BatchList> stage, String query, Optional<DesignId> designId, String forWhat, int page, int size) {
         Set<BatchStage> stages = stage.map(BatchReading::stages).orElse(EnumSet.allOf(BatchStage.class));
         Page<Batch> found = repository.search(
                 stages,
                 SearchWords.like(query),
                 designsNamed(query),
-                designId.orElse(0L),
+                designId.orElse(null),
                 forWhat.strip(),
                 PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Settings current = settings.current();
@@ -133,14 +136,14 @@ public class BatchReading {
         };
     }
 
-    private List<Long> designsNamed(String query) {
+    private List<DesignId> designsNamed(String query) {
         String words = query.strip().toLowerCase(Locale.ROOT);
-        List<Long> named = designs.names().stream()
+        List<DesignId> named = designs.names().stream()
                 .filter(design -> !words.isEmpty()
                         && design.name().toLowerCase(Locale.ROOT).contains(words))
                 .map(DesignName::id)
                 .toList();
-        return named.isEmpty() ? List.of(0L) : named;
+        return named.isEmpty() ? List.of(new DesignId(0)) : named;
     }
 
     /**
@@ -205,11 +208,11 @@ public class BatchReading {
     }
 
     @Transactional(readOnly = true)
-    public BatchView get(long id) {
+    public BatchView get(BatchId id) {
         Settings current = settings.current();
         Batch batch = batches.find(id);
         Planned planned = plans.of(batches.chosen(batch), current);
-        Map<Long, String> colours = colours(planned);
+        Map<MaterialId, String> colours = colours(planned);
         ViewWriter writer = current.writer();
         Map<Integer, Integer> putBy = unsewn.bagsOf(id);
         Set<String> toCut = planned.toCome().stream()
@@ -230,9 +233,9 @@ public class BatchReading {
                 planned.supplies().stream()
                         .filter(supply -> supply.kind().isCloth())
                         .map(supply -> new ClothState(
-                                Long.parseLong(supply.key()),
+                                MaterialId.valueOf(supply.key()),
                                 supply.name(),
-                                colours.getOrDefault(Long.valueOf(supply.key()), GREY),
+                                colours.getOrDefault(MaterialId.valueOf(supply.key()), GREY),
                                 !toCut.contains(supply.key())))
                         .toList(),
                 batch.partedFrom().orElse(null),
@@ -276,7 +279,7 @@ public class BatchReading {
 
     /** The ticket of one line of a batch. */
     @Transactional(readOnly = true)
-    public TicketView ticket(long id, int number) {
+    public TicketView ticket(BatchId id, int number) {
         Settings current = settings.current();
         Planned planned = plans.of(batches.chosen(batches.find(id)), current);
         return planned.lines().stream()
@@ -309,26 +312,30 @@ public class BatchReading {
         return RefusedException.missing("There is no ticket of this line: nothing of it is priced yet.");
     }
 
-    private BatchSheet sheet(Planned planned, boolean finished, Map<Long, String> colours, Settings current) {
+    private BatchSheet sheet(Planned planned, boolean finished, Map<MaterialId, String> colours, Settings current) {
         return new BatchSheetWriter(current.writer(), planned.workroom())
                 .write(planned, finished ? List.of() : licences(planned), colours, current);
     }
 
-    private Map<Long, String> colours(Planned planned) {
+    private Map<MaterialId, String> colours(Planned planned) {
         return materials.colours(planned.supplies().stream()
-                .map(supply -> Long.valueOf(supply.key()))
+                .map(supply -> MaterialId.valueOf(supply.key()))
                 .toList());
     }
 
     /** What the licences of the patterns say about these units, with those of the designs' other batches. */
     private List<Finding> licences(Planned planned) {
-        Map<Long, List<PlannedLine>> byDesign = planned.lines().stream()
+        Map<DesignId, List<PlannedLine>> byDesign = planned.lines().stream()
                 .collect(Collectors.groupingBy(
                         line -> line.chosen().designId(), LinkedHashMap::new, Collectors.toList()));
         List<Finding> licences = new ArrayList<>();
         byDesign.forEach((designId, its) -> Licences.look(
                         its.get(0).design().source(),
-                        repository.unitsOfDesign(designId, planned.batchId() == null ? 0 : planned.batchId()),
+                        repository.unitsOfDesign(
+                                designId,
+                                planned.batchId() == null
+                                        ? 0
+                                        : planned.batchId().value()),
                         its.stream().mapToInt(line -> line.chosen().started()).sum())
                 .ifPresent(licences::add));
         return licences;
@@ -336,15 +343,15 @@ public class BatchReading {
 
     /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */
     @Transactional(readOnly = true)
-    public Map<Long, Amount> stillNeeded() {
-        Map<Long, Map<Part, Amount>> byPart = new LinkedHashMap<>();
+    public Map<MaterialId, Amount> stillNeeded() {
+        Map<MaterialId, Map<Part, Amount>> byPart = new LinkedHashMap<>();
         planned(repository.findByStageInOrderByIdAsc(OPEN), settings.current())
                 .values()
                 .forEach(planned -> planned.toCome()
                         .forEach(need -> byPart.computeIfAbsent(
-                                        Long.parseLong(need.supply().key()), id -> new EnumMap<>(Part.class))
+                                        MaterialId.valueOf(need.supply().key()), id -> new EnumMap<>(Part.class))
                                 .merge(need.part(), need.wanted(), Amount::together)));
-        Map<Long, Amount> needed = new LinkedHashMap<>();
+        Map<MaterialId, Amount> needed = new LinkedHashMap<>();
         byPart.forEach((id, parts) -> needed.put(
                 id, parts.values().stream().max(Comparator.naturalOrder()).orElseThrow()));
         return needed;

@@ -4,6 +4,8 @@ import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.DesignId;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -24,16 +26,16 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     @Query("""
             select distinct b from Batch b join b.lines l
             where l.designId = :designId and b.stage = mardun.app.batch.BatchStage.PLANNED""")
-    List<Batch> findPlannedOfDesign(long designId);
+    List<Batch> findPlannedOfDesign(DesignId designId);
 
     @Query("select min(b.id) from Batch b join b.lines l where l.designId = :designId")
-    Optional<Long> findFirstOfDesign(long designId);
+    Optional<Long> findFirstOfDesign(DesignId designId);
 
     /**
      * Batches of these stages, the newest first.
      *
      * @param words as for {@code like}, in small letters: in the number, what it is for, or the name of one of its designs
-     * @param designId 0 for any design
+     * @param designId absent for any design
      * @param forWhat just what they are for; empty for anything
      */
     @Query("""
@@ -42,14 +44,14 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
               and (lower(concat(cast(b.id as string), ' ', b.forWhat)) like :words escape '!'
                 or exists (select l.id from StoredLine l where l.batch = b and l.designId in :designs))
               and (:forWhat = '' or b.forWhat = :forWhat)
-              and (:designId = 0 or exists (
+              and (:designId is null or exists (
                 select l.id from StoredLine l where l.batch = b and l.designId = :designId))
             order by b.id desc""")
     Page<Batch> search(
             Collection<BatchStage> stages,
             String words,
-            Collection<Long> designs,
-            long designId,
+            Collection<DesignId> designs,
+            @Nullable DesignId designId,
             String forWhat,
             Pageable page);
 
@@ -60,5 +62,5 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             select coalesce(sum(l.started - l.scrap), 0) from StoredLine l
             where l.designId = :designId and l.batch.id <> :except
               and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
-    long unitsOfDesign(long designId, long except);
+    long unitsOfDesign(DesignId designId, long except);
 }

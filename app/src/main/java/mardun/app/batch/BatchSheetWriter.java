@@ -20,6 +20,7 @@ import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
 import mardun.app.design.SheetWriter;
 import mardun.app.design.TicketView;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
@@ -71,7 +72,7 @@ public final class BatchSheetWriter {
                         writer.length(extent.height(), ShownRounding.UP)));
     }
 
-    BatchSheet write(Planned planned, List<Finding> licences, Map<Long, String> colours, Settings settings) {
+    BatchSheet write(Planned planned, List<Finding> licences, Map<MaterialId, String> colours, Settings settings) {
         BatchPlan plan = planned.plan();
         boolean several = planned.lines().size() > 1;
         return new BatchSheet(
@@ -118,7 +119,7 @@ public final class BatchSheetWriter {
                         .toList(),
                 plan.needs().stream()
                         .filter(need -> !planned.batch()
-                                .isCut(Long.parseLong(need.supply().key())))
+                                .isCut(MaterialId.valueOf(need.supply().key())))
                         .flatMap(need -> OffcutWriter.left(need, writer, settings))
                         .toList(),
                 times(plan.time()),
@@ -144,7 +145,7 @@ public final class BatchSheetWriter {
                 view.setAside());
     }
 
-    private LineSheet line(PlannedLine line, Planned planned, Map<Long, String> colours) {
+    private LineSheet line(PlannedLine line, Planned planned, Map<MaterialId, String> colours) {
         OuterCloth cloth = OuterCloth.of(planned, line);
         return new LineSheet(
                 line.number(),
@@ -185,7 +186,7 @@ public final class BatchSheetWriter {
     }
 
     private NeedLine need(Need need, Planned planned) {
-        long id = Long.parseLong(need.supply().key());
+        MaterialId id = MaterialId.valueOf(need.supply().key());
         Amount held = planned.batchId() == null || !planned.shelves().has(id)
                 ? Amount.none(need.amount().counting())
                 : planned.shelves().heldFor(planned.batchId(), id, need.part());
@@ -229,18 +230,18 @@ public final class BatchSheetWriter {
     }
 
     /** What lies there cut and not sewn for a line. */
-    private Stream<CutOffer> cutBefore(PlannedLine line, Planned planned, Map<Long, String> colours) {
+    private Stream<CutOffer> cutBefore(PlannedLine line, Planned planned, Map<MaterialId, String> colours) {
         return planned.unsewn().offers().getOrDefault(line.number(), List.of()).stream()
                 .map(offer -> new CutOffer(
                         line.number(),
                         line.design().name() + ", " + line.sizeName(),
-                        Long.parseLong(offer.cloth()),
+                        MaterialId.valueOf(offer.cloth()),
                         planned.supplies().stream()
                                 .filter(supply -> supply.key().equals(offer.cloth()))
                                 .findFirst()
                                 .map(Supply::name)
                                 .orElse(""),
-                        colours.getOrDefault(Long.valueOf(offer.cloth()), BatchReading.GREY),
+                        colours.getOrDefault(MaterialId.valueOf(offer.cloth()), BatchReading.GREY),
                         offer.pieces().stream()
                                 .map(piece -> piece.piece().letter())
                                 .collect(Collectors.joining(", ")),

@@ -2,6 +2,9 @@ package mardun.app.batch;
 
 import java.util.Optional;
 import mardun.app.design.UsesDesigns;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.UsesMaterials;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,13 +21,13 @@ class BatchUses implements UsesDesigns, UsesMaterials {
 
     @Override
     @Transactional(readOnly = true)
-    public Optional<String> useOfDesign(long designId) {
-        return batches.findFirstOfDesign(designId).map(BatchUses::name);
+    public Optional<String> useOfDesign(DesignId designId) {
+        return batches.findFirstOfDesign(designId).map(id -> name(new BatchId(id)));
     }
 
     @Override
     @Transactional(readOnly = true)
-    public Optional<String> useOfMaterial(long materialId) {
+    public Optional<String> useOfMaterial(MaterialId materialId) {
         return batches.findAll().stream()
                 .filter(batch -> batch.lines().stream()
                         .anyMatch(line -> line.chosen().materials().containsValue(materialId)))
@@ -32,7 +35,7 @@ class BatchUses implements UsesDesigns, UsesMaterials {
                 .map(batch -> name(batch.id()));
     }
 
-    private static String name(long id) {
+    private static String name(BatchId id) {
         return "Batch " + id;
     }
 }

@@ -14,6 +14,10 @@ import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
@@ -38,7 +42,7 @@ public final class BatchViews {
     private BatchViews() {}
 
     /** Which material fills which of the design's slots. */
-    public record SlotChoice(@NotNull String slot, long materialId) {}
+    public record SlotChoice(@NotNull String slot, @NotNull MaterialId materialId) {}
 
     /**
      * A batch as it is typed.
@@ -51,14 +55,14 @@ public final class BatchViews {
     public record BatchForm(
             @NotNull UUID requestId,
             long version,
-            @Nullable Long batchId,
+            @Nullable BatchId batchId,
 
             @NotNull @Size(min = 1, max = MOST_LINES, message = "A batch has from 1 to 60 lines.")
             List<@NotNull @Valid LineForm> lines,
 
             @Nullable LocalDate dueOn,
             @NotNull @Size(max = 120) String forWhat,
-            @Nullable @Size(max = 200) List<@NotNull Long> offcuts) {}
+            @Nullable @Size(max = 200) List<@NotNull LotId> offcuts) {}
 
     /**
      * A line as it is typed.
@@ -71,7 +75,7 @@ public final class BatchViews {
      */
     public record LineForm(
             @Nullable @Min(1) @Max(10_000) Integer number,
-            long designId,
+            @NotNull DesignId designId,
             @NotNull @Size(max = 60) String sizeName,
             @NotNull String units,
             @Nullable String started,
@@ -81,7 +85,8 @@ public final class BatchViews {
 
     /** For so many bags of a line the pieces of a cloth are taken from those that lie there cut and not sewn. */
     public record BroughtForm(
-            long materialId, @Min(1) @Max(10_000) int bags) {}
+            @NotNull MaterialId materialId,
+            @Min(1) @Max(10_000) int bags) {}
 
     /**
      * Cloth that is cut, to be confirmed.
@@ -96,7 +101,7 @@ public final class BatchViews {
             @Nullable @Size(max = 40) String mark,
             @NotNull @Size(max = 300) String reason,
             @Nullable @Size(max = 100) List<@NotNull @Valid KeepForm> keep,
-            @Nullable @Size(max = 200) List<@NotNull Long> cloths) {}
+            @Nullable @Size(max = 200) List<@NotNull MaterialId> cloths) {}
 
     /**
      * Bags that are done, to be confirmed.
@@ -155,7 +160,7 @@ public final class BatchViews {
      *
      * @param otherVersion that the other was read at
      */
-    public record JoinForm(long version, long otherId, long otherVersion) {}
+    public record JoinForm(long version, @NotNull BatchId otherId, long otherVersion) {}
 
     /** What one bag more and one fewer of a line change; absent where that can't be worked out. */
     public record MarginalView(
@@ -179,7 +184,7 @@ public final class BatchViews {
 
     /** An offcut to be kept, as it is typed. */
     public record KeepForm(
-            long materialId,
+            @NotNull MaterialId materialId,
             @NotNull String width,
             @NotNull String height,
             @NotNull String count,
@@ -201,16 +206,16 @@ public final class BatchViews {
      * @param paused it is put aside for a while
      */
     public record BatchView(
-            long id,
+            BatchId id,
             long version,
             BatchStage stage,
             boolean paused,
             @Nullable LocalDate dueOn,
             String forWhat,
             List<LineView> lines,
-            List<Long> offcuts,
+            List<LotId> offcuts,
             List<ClothState> cloths,
-            @Nullable Long partedFrom,
+            @Nullable BatchId partedFrom,
             BatchSheet sheet) {}
 
     /**
@@ -223,7 +228,7 @@ public final class BatchViews {
      */
     public record LineView(
             int number,
-            long designId,
+            DesignId designId,
             String designName,
             String sizeName,
             int wanted,
@@ -239,7 +244,7 @@ public final class BatchViews {
             @Nullable MoneyView plannedCost) {}
 
     /** A cloth of a batch, and whether nothing of it is to be cut any more. */
-    public record ClothState(long materialId, String name, String colour, boolean cut) {}
+    public record ClothState(MaterialId materialId, String name, String colour, boolean cut) {}
 
     /**
      * A batch in the list.
@@ -255,7 +260,7 @@ public final class BatchViews {
      * @param price of one bag; absent where it has several lines
      */
     public record BatchRow(
-            long id,
+            BatchId id,
             String designName,
             String sizeName,
             int lineCount,
@@ -361,7 +366,7 @@ public final class BatchViews {
      * @param shares which line bears how much; empty where only one takes it
      */
     public record NeedLine(
-            long materialId,
+            MaterialId materialId,
             String slot,
             Part part,
             String name,
@@ -383,7 +388,7 @@ public final class BatchViews {
      * @param cost of one unit with it; absent where the batch isn't complete
      */
     public record Replacement(
-            long materialId,
+            MaterialId materialId,
             String name,
             String colour,
             AmountView needed,
@@ -398,8 +403,8 @@ public final class BatchViews {
      * @param saves how much less is cut from the roll
      */
     public record OffcutOffer(
-            long lotId,
-            long materialId,
+            LotId lotId,
+            MaterialId materialId,
             String name,
             String colour,
             LengthView width,
@@ -422,7 +427,7 @@ public final class BatchViews {
     public record CutOffer(
             int line,
             String lineName,
-            long materialId,
+            MaterialId materialId,
             String name,
             String colour,
             String letters,
@@ -431,7 +436,7 @@ public final class BatchViews {
             MoneyView worth) {}
 
     /** What cutting leaves at the ends of the strips and is large enough to keep. */
-    public record LeftLine(long materialId, String name, LengthView width, LengthView height, long count) {}
+    public record LeftLine(MaterialId materialId, String name, LengthView width, LengthView height, long count) {}
 
     public record TimesView(
             TimeFigure oneByOne,
@@ -503,7 +508,7 @@ public final class BatchViews {
 
     /** A material that open batches need more of than there is, or that is low. */
     public record ShortLine(
-            long materialId,
+            MaterialId materialId,
             String name,
             MaterialKind kind,
             String colour,
@@ -513,5 +518,5 @@ public final class BatchViews {
             List<ShortBatch> batches) {}
 
     /** A batch that goes short, and by how much. */
-    public record ShortBatch(long batchId, String name, AmountView shortBy) {}
+    public record ShortBatch(BatchId batchId, String name, AmountView shortBy) {}
 }

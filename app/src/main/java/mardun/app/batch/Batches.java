@@ -1,6 +1,7 @@
 package mardun.app.batch;
 
 import java.util.List;
+import mardun.app.id.BatchId;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.FrozenReader;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -19,24 +20,24 @@ class Batches {
         this.frozen = frozen;
     }
 
-    Batch find(long id) {
-        return batches.findById(id).orElseThrow(Batches::missing);
+    Batch find(BatchId id) {
+        return batches.findById(id.value()).orElseThrow(Batches::missing);
     }
 
     /** The batch, held for this transaction, so that two changes at once are made one after the other. */
-    Batch forChange(long id) {
-        return batches.findForChange(id).orElseThrow(Batches::missing);
+    Batch forChange(BatchId id) {
+        return batches.findForChange(id.value()).orElseThrow(Batches::missing);
     }
 
     /** The same, if it is as it was when it was read. */
-    Batch forChange(long id, long version) {
+    Batch forChange(BatchId id, long version) {
         Batch batch = forChange(id);
         ChangedMeanwhileException.check("Batch " + id, version, batch.version());
         return batch;
     }
 
     /** One that isn't finished. */
-    Batch open(long id, long version) {
+    Batch open(BatchId id, long version) {
         Batch batch = forChange(id);
         if (!batch.stage().isOpen()) {
             throw RefusedException.conflict("Batch " + id + " is finished already; it takes nothing more.");

@@ -6,18 +6,19 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import mardun.app.id.MaterialId;
 import tools.jackson.databind.json.JsonMapper;
 
 /** For how many bags a line takes cut pieces of each cloth, as it is stored: {@code [{"materialId": 4, "bags": 6}]}. */
 @Converter
-class BroughtPieces implements AttributeConverter<Map<Long, Integer>, String> {
+class BroughtPieces implements AttributeConverter<Map<MaterialId, Integer>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private record Row(long materialId, int bags) {}
+    private record Row(MaterialId materialId, int bags) {}
 
     @Override
-    public String convertToDatabaseColumn(Map<Long, Integer> brought) {
+    public String convertToDatabaseColumn(Map<MaterialId, Integer> brought) {
         return JSON.writeValueAsString(brought.entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .map(entry -> new Row(entry.getKey(), entry.getValue()))
@@ -25,7 +26,7 @@ class BroughtPieces implements AttributeConverter<Map<Long, Integer>, String> {
     }
 
     @Override
-    public Map<Long, Integer> convertToEntityAttribute(String stored) {
+    public Map<MaterialId, Integer> convertToEntityAttribute(String stored) {
         return Arrays.stream(JSON.readValue(stored, Row[].class))
                 .filter(Objects::nonNull)
                 .collect(Collectors.toMap(Row::materialId, Row::bags));

@@ -9,6 +9,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchViews.CutForm;
 import mardun.app.batch.BatchViews.KeepForm;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
 import mardun.app.material.StockService;
 import mardun.app.material.StockService.CutCloth;
@@ -72,7 +74,7 @@ public class ClothCutting {
      * is now.
      */
     @Transactional
-    public void cut(long id, CutForm form) {
+    public void cut(BatchId id, CutForm form) {
         Batch batch = batches.forChange(id);
         if (!batch.stage().isToCut()) {
             throw RefusedException.conflict("Batch " + id + " is cut already.");
@@ -86,13 +88,13 @@ public class ClothCutting {
                 .filter(need -> need.supply().kind().leavesWhenCut())
                 .toList();
         List<Need> now = asked(form, planned, open);
-        Set<Long> cloths = now.stream().map(ClothCutting::material).collect(Collectors.toSet());
+        Set<MaterialId> cloths = now.stream().map(ClothCutting::material).collect(Collectors.toSet());
         List<KeptOffcut> kept = kept(form, cloths, current);
         boolean held = reservations.holdsAnything(id);
         if (batch.frozen().isEmpty()) {
             bring(batch, planned);
         }
-        Map<Long, List<Long>> movements = reservations.take(
+        Map<MaterialId, List<Long>> movements = reservations.take(
                 id, MovementKind.CUT, BatchHolds.wants(now), form.reason().strip());
         stock.keep(id, kept, new CutCloth(movements, CuttingJobs.covered(planned, cloths)));
         batch.cut(frozen.write(FrozenInputs.afterCutting(planned, cloths)), now.size() == open.size(), clock.instant());
@@ -115,7 +117,7 @@ public class ClothCutting {
         if (form.cloths() == null || open.isEmpty()) {
             return open;
         }
-        Set<Long> asked = new HashSet<>(form.cloths());
+        Set<MaterialId> asked = new HashSet<>(form.cloths());
         List<Need> now =
                 open.stream().filter(need -> asked.contains(material(need))).toList();
         if (now.size() < asked.size() || now.isEmpty()) {
@@ -125,18 +127,18 @@ public class ClothCutting {
         return now;
     }
 
-    private static long material(Need need) {
-        return Long.parseLong(need.supply().key());
+    private static MaterialId material(Need need) {
+        return MaterialId.valueOf(need.supply().key());
     }
 
     /** The offcuts that are kept when the cloth is cut, as they are typed. */
-    private static List<KeptOffcut> kept(CutForm form, Set<Long> cloths, Settings current) {
+    private static List<KeptOffcut> kept(CutForm form, Set<MaterialId> cloths, Settings current) {
         List<KeptOffcut> kept = new ArrayList<>();
         FieldReader fields = new FieldReader();
         List<KeepForm> typed = form.keep() == null ? List.of() : form.keep();
         for (KeepForm keep : typed) {
             if (!cloths.contains(keep.materialId())) {
-                fields.refuse("keep", Long.toString(keep.materialId()), "This batch isn't cut from that cloth.");
+                fields.refuse("keep", keep.materialId().key(), "This batch isn't cut from that cloth.");
             }
             kept.add(new KeptOffcut(
                     keep.materialId(),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.RefusedException;
@@ -27,7 +28,7 @@ final class CutCloths {
         Map<String, List<SizedPiece>> cut = new TreeMap<>();
         for (SizedPiece piece : line.plan().sized().pieces()) {
             Supply cloth = planned.supply(line, piece.piece().slot()).orElseThrow();
-            boolean isCut = planned.batch().isCut(Long.parseLong(cloth.key()));
+            boolean isCut = planned.batch().isCut(MaterialId.valueOf(cloth.key()));
             boolean anyCame = moved.of(cloth.key()).came() > 0;
             if (isCut || anyCame && moved.cutHere(cloth.key(), line.chosen().started()) == 0) {
                 cut.computeIfAbsent(cloth.key(), key -> new ArrayList<>()).add(piece);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenLine;
 import mardun.app.plan.FrozenInputs;
@@ -98,7 +99,7 @@ class CutParts {
     }
 
     private void refuseIfMore(Batch batch, Batch other) {
-        boolean isPart = other.partedFrom().filter(from -> from == batch.id()).isPresent();
+        boolean isPart = other.partedFrom().filter(batch.id()::equals).isPresent();
         if (!isPart) {
             throw RefusedException.conflict("Cloth of batch " + batch.id() + " or of batch " + other.id()
                     + " is cut. Then only what was parted off a batch can be put back into it.");
@@ -116,7 +117,7 @@ class CutParts {
         }
     }
 
-    private Set<Long> cut(Batch batch) {
+    private Set<MaterialId> cut(Batch batch) {
         return batch.frozen().map(frozen::read).map(FrozenInputs::cut).orElseThrow().stream()
                 .collect(Collectors.toSet());
     }

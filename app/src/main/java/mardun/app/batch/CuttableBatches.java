@@ -1,5 +1,7 @@
 package mardun.app.batch;
 
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.problem.RefusedException;
 import org.springframework.stereotype.Component;
@@ -20,14 +22,14 @@ public class CuttableBatches {
     }
 
     /** A batch as it stands. */
-    public record Standing(long id, long version, BatchStage stage, ChosenBatch chosen) {
+    public record Standing(BatchId id, long version, BatchStage stage, ChosenBatch chosen) {
 
         /**
          * Refuses what can't be done any more once a cloth is cut.
          *
          * @throws RefusedException if it is
          */
-        public void refuseIfCut(long materialId) {
+        public void refuseIfCut(MaterialId materialId) {
             if (chosen.isCut(materialId)) {
                 throw cut();
             }
@@ -35,19 +37,19 @@ public class CuttableBatches {
     }
 
     @Transactional(readOnly = true)
-    public Standing get(long id) {
+    public Standing get(BatchId id) {
         return standing(batches.find(id));
     }
 
     /** One of which something is still to be cut. */
     @Transactional(readOnly = true)
-    public Standing uncut(long id) {
+    public Standing uncut(BatchId id) {
         return refuseIfAllIsCut(get(id));
     }
 
     /** The same, held for the caller's transaction, so that two ticks at once are taken one after the other. */
     @Transactional
-    public Standing uncutForChange(long id) {
+    public Standing uncutForChange(BatchId id) {
         return refuseIfAllIsCut(standing(batches.forChange(id)));
     }
 
@@ -56,9 +58,9 @@ public class CuttableBatches {
      * then lets what it holds follow.
      */
     @Transactional
-    public void ifStillUncut(long id, Runnable change) {
+    public void ifStillUncut(BatchId id, Runnable change) {
         repository
-                .findForChange(id)
+                .findForChange(id.value())
                 .filter(batch -> batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.CUTTING)
                 .ifPresent(batch -> {
                     change.run();
@@ -68,7 +70,7 @@ public class CuttableBatches {
 
     /** After its layouts have changed. */
     @Transactional
-    public void holdsFollow(long id) {
+    public void holdsFollow(BatchId id) {
         holds.follow(batches.find(id));
     }
 

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import mardun.app.batch.BatchViews.CutShortForm;
 import mardun.app.batch.BatchViews.TakeUpForm;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenLine;
@@ -61,7 +63,7 @@ public class CuttingShort {
 
     /** So many bags aren't made. A batch of which nothing is to come then is finished, or dropped where nothing was made. */
     @Transactional
-    public void cutShort(long id, CutShortForm form) {
+    public void cutShort(BatchId id, CutShortForm form) {
         Batch batch = batches.open(id, form.version());
         if (batch.stage() == BatchStage.PLANNED) {
             throw RefusedException.conflict(
@@ -103,7 +105,7 @@ public class CuttingShort {
                         line.chosen().designId(),
                         line.design().name(),
                         line.sizeName(),
-                        Long.parseLong(cloth),
+                        MaterialId.valueOf(cloth),
                         piece,
                         Math.multiplyExact(piece.count(), (long) units),
                         its)));
@@ -120,7 +122,7 @@ public class CuttingShort {
 
     /** Bags whose pieces were put by are made after all. */
     @Transactional
-    public void takeUp(long id, TakeUpForm form) {
+    public void takeUp(BatchId id, TakeUpForm form) {
         Batch batch = batches.forChange(id, form.version());
         if (batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.FINISHED || batch.isGivenUp()) {
             throw RefusedException.conflict("Batch " + id
@@ -133,10 +135,10 @@ public class CuttingShort {
         int most = unsewn.bagsOf(id).getOrDefault(form.line(), 0);
         int units = fields.count("units", form.units(), 1, most);
         fields.check();
-        Map<Long, Long> minor = unsewn.takeUp(id, form.line(), units);
+        Map<MaterialId, Long> minor = unsewn.takeUp(id, form.line(), units);
         PiecesMoved moved = chosen.moved();
         for (Map.Entry<String, PiecesMoved.OfCloth> cloth : moved.cloths().entrySet()) {
-            Long its = minor.get(Long.valueOf(cloth.getKey()));
+            Long its = minor.get(MaterialId.valueOf(cloth.getKey()));
             if (its == null) {
                 continue;
             }
@@ -159,11 +161,11 @@ public class CuttingShort {
     }
 
     /** A cloth that was cut after the pieces were put by was cut without them. */
-    private void refuseIfCutSince(Batch batch, ChosenLine chosen, Map<Long, Long> putBy) {
+    private void refuseIfCutSince(Batch batch, ChosenLine chosen, Map<MaterialId, Long> putBy) {
         Planned planned = plans.of(batches.chosen(batch), settings.current());
         PlannedLine line = planned.line(chosen.number());
         CutCloths.of(planned, line).keySet().stream()
-                .filter(cloth -> !putBy.containsKey(Long.valueOf(cloth)))
+                .filter(cloth -> !putBy.containsKey(MaterialId.valueOf(cloth)))
                 .findFirst()
                 .ifPresent(cloth -> {
                     throw RefusedException.conflict(

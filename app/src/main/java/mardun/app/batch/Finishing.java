@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.batch.BatchViews.FinishForm;
+import mardun.app.id.BatchId;
 import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.material.StockShelves;
@@ -58,7 +59,7 @@ public class Finishing {
 
     /** Bags are done: their trims and notions leave the stock, and those that came out are among the finished goods. */
     @Transactional
-    public void finish(long id, FinishForm form) {
+    public void finish(BatchId id, FinishForm form) {
         Batch batch = batches.forChange(id);
         switch (batch.stage()) {
             case FINISHED, DROPPED -> throw RefusedException.conflict("Batch " + id + " is finished already.");
@@ -115,7 +116,7 @@ public class Finishing {
         return typed.isBlank() ? 0 : fields.count(field, typed, 0, most);
     }
 
-    private void take(long id, FinishForm form, Planned planned, List<DoneBags> done) {
+    private void take(BatchId id, FinishForm form, Planned planned, List<DoneBags> done) {
         Map<Integer, Integer> bags =
                 done.stream().collect(Collectors.toMap(DoneBags::line, DoneBags::all, Integer::sum));
         List<Want> wants = BatchHolds.wants(plans.besideCloth(planned, bags));
@@ -128,7 +129,7 @@ public class Finishing {
     }
 
     /** Thread that a step's set-up names goes off its spool, by the hours at the machine; no more than is there. */
-    private void takeThread(long id, Planned planned, Map<Integer, Integer> bags, Spool spool) {
+    private void takeThread(BatchId id, Planned planned, Map<Integer, Integer> bags, Spool spool) {
         Duration hours = planned.lines().stream()
                 .map(line -> ThreadUse.time(line.design().steps(), bags.getOrDefault(line.number(), 0), spool.name()))
                 .reduce(Duration.ZERO, Duration::plus);

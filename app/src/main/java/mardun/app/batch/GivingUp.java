@@ -2,6 +2,7 @@ package mardun.app.batch;
 
 import java.time.Clock;
 import java.util.List;
+import mardun.app.id.BatchId;
 import mardun.app.material.ReservationService;
 import mardun.app.problem.RefusedException;
 import mardun.app.unsewn.UnsewnShelf;
@@ -38,7 +39,7 @@ public class GivingUp {
     }
 
     @Transactional
-    public void giveUp(long id, long version) {
+    public void giveUp(BatchId id, long version) {
         Batch batch = batches.open(id, version);
         refuseIfCut(batch);
         reservations.release(id);
@@ -49,7 +50,7 @@ public class GivingUp {
 
     /** It is planned again; what it held, somebody else may hold by now. */
     @Transactional
-    public void takeUpAgain(long id, long version) {
+    public void takeUpAgain(BatchId id, long version) {
         Batch batch = batches.forChange(id, version);
         if (!batch.isGivenUp()) {
             throw RefusedException.conflict("Batch " + id + " isn't given up.");
@@ -61,7 +62,7 @@ public class GivingUp {
 
     /** Removes a batch that was only planned. */
     @Transactional
-    public void remove(long id, long version) {
+    public void remove(BatchId id, long version) {
         Batch batch = batches.forChange(id, version);
         if (!batch.isGivenUp()) {
             refuseIfCut(batch);

@@ -5,22 +5,23 @@ import jakarta.persistence.Converter;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import mardun.app.id.LotId;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Lots of offcuts and precuts, as they are stored: {@code [4, 17]}. */
 @Converter
-class LotNumbers implements AttributeConverter<List<Long>, String> {
+class LotNumbers implements AttributeConverter<List<LotId>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Override
-    public String convertToDatabaseColumn(List<Long> lots) {
+    public String convertToDatabaseColumn(List<LotId> lots) {
         return JSON.writeValueAsString(lots);
     }
 
     @Override
-    public List<Long> convertToEntityAttribute(String stored) {
-        return Arrays.stream(JSON.readValue(stored, Long[].class))
+    public List<LotId> convertToEntityAttribute(String stored) {
+        return Arrays.stream(JSON.readValue(stored, LotId[].class))
                 .filter(Objects::nonNull)
                 .toList();
     }

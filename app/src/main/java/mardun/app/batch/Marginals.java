@@ -58,7 +58,7 @@ class Marginals {
         Planned planned = entry.preview(form, current);
         List<OpenWork> others = reading.openWork().stream()
                 .filter(work -> !work.paused())
-                .filter(work -> form.batchId() == null || work.id() != form.batchId())
+                .filter(work -> form.batchId() == null || !work.id().equals(form.batchId()))
                 .toList();
         return new MarginalView(
                 change(planned, line, 1, form, others, current).orElse(null),

@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.LeftLine;
 import mardun.app.batch.BatchViews.OffcutOffer;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.plan.CuttingJobs;
 import mardun.app.plan.Planned;
@@ -42,7 +44,7 @@ record OffcutWriter(ViewWriter writer) {
     }
 
     private List<OffcutOffer> offers(Supply cloth, Planned planned) {
-        long id = Long.parseLong(cloth.key());
+        MaterialId id = MaterialId.valueOf(cloth.key());
         List<ClothPiece> free = planned.shelves().pieces(id, planned.batchId());
         List<ClothPiece> chosen = cloth.pieces();
         List<CutPiece> wanted = CuttingJobs.pieces(cloth, planned);
@@ -68,7 +70,7 @@ record OffcutWriter(ViewWriter writer) {
     }
 
     private OffcutOffer offer(
-            long id,
+            MaterialId id,
             Supply cloth,
             ClothPiece piece,
             boolean chosen,
@@ -79,7 +81,7 @@ record OffcutWriter(ViewWriter writer) {
                 .map(given -> given.getValue() + " of " + BatchSheetWriter.label(given.getKey(), several))
                 .collect(Collectors.joining(", "));
         return new OffcutOffer(
-                Long.parseLong(piece.key()),
+                LotId.valueOf(piece.key()),
                 id,
                 cloth.name(),
                 "",
@@ -109,7 +111,7 @@ record OffcutWriter(ViewWriter writer) {
         return need.left().stream()
                 .filter(left -> Offcuts.isWorthKeeping(left.extent(), settings.offcutShort(), settings.offcutLong()))
                 .map(left -> new LeftLine(
-                        Long.parseLong(need.supply().key()),
+                        MaterialId.valueOf(need.supply().key()),
                         need.supply().name(),
                         writer.length(left.extent().width(), ShownRounding.DOWN),
                         writer.length(left.extent().height(), ShownRounding.DOWN),

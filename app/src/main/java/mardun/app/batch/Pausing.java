@@ -1,6 +1,7 @@
 package mardun.app.batch;
 
 import java.time.Clock;
+import mardun.app.id.BatchId;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,12 +19,12 @@ public class Pausing {
 
     /** Puts a batch aside; what it holds on the shelf stays held. */
     @Transactional
-    public void pause(long id, long version) {
+    public void pause(BatchId id, long version) {
         batches.open(id, version).pause(clock.instant());
     }
 
     @Transactional
-    public void resume(long id, long version) {
+    public void resume(BatchId id, long version) {
         batches.open(id, version).resume();
     }
 }

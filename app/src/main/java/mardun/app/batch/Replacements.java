@@ -9,7 +9,7 @@ import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.plan.Planned;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
@@ -55,14 +55,14 @@ class Replacements {
                 .orElseThrow(() -> RefusedException.missing("The design has no such slot."));
         List<Replacement> found = new ArrayList<>();
         Design design = DesignService.stored(document);
-        for (MaterialView material : materials.all()) {
+        for (ShelfMaterial material : materials.onShelf()) {
             boolean taken = material.putAway() || its.materials().contains(new SlotChoice(slot, material.id()));
-            if (taken || material.free().value() <= 0 || !DesignService.serves(design, wanted, material.candidate())) {
+            if (taken || !material.free().isPositive() || !DesignService.serves(design, wanted, material.candidate())) {
                 continue;
             }
             Planned planned = entry.preview(BatchEntry.with(form, line, new SlotChoice(slot, material.id())), current);
             planned.plan().needs().stream()
-                    .filter(need -> need.supply().key().equals(Long.toString(material.id())))
+                    .filter(need -> need.supply().key().equals(material.id().key()))
                     .filter(need -> !need.isShort())
                     .findFirst()
                     .ifPresent(need -> found.add(new Replacement(
@@ -70,7 +70,7 @@ class Replacements {
                             material.name(),
                             material.colour(),
                             writer.amount(need.amount()),
-                            material.free(),
+                            writer.amount(material.free()),
                             planned.lines().get(line).cost().map(writer::money).orElse(null))));
         }
         return found;

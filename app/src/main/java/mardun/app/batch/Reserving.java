@@ -1,6 +1,7 @@
 package mardun.app.batch;
 
 import java.util.List;
+import mardun.app.id.BatchId;
 import mardun.app.material.ReservationService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,13 +22,13 @@ public class Reserving {
 
     /** Holds for a batch what it still takes, as far as it is free; says what goes short. */
     @Transactional
-    public List<String> reserve(long id, long version) {
+    public List<String> reserve(BatchId id, long version) {
         return holds.hold(batches.open(id, version));
     }
 
     /** Gives back what a batch holds. */
     @Transactional
-    public void release(long id, long version) {
+    public void release(BatchId id, long version) {
         batches.open(id, version);
         reservations.release(id);
     }

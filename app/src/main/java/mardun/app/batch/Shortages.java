@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import mardun.app.batch.BatchViews.ShortBatch;
 import mardun.app.batch.BatchViews.ShortLine;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.plan.Planned;
 import mardun.app.show.ViewWriter;
@@ -20,7 +22,7 @@ import mardun.core.material.Part;
 record Shortages(ViewWriter writer, MaterialService materials) {
 
     /** A part of a material that several batches may want. */
-    private record Wanted(long materialId, Part part) {}
+    private record Wanted(MaterialId materialId, Part part) {}
 
     /** The shortages of batches that are in the order in which they are due. */
     List<ShortLine> of(Map<Batch, Planned> open) {
@@ -29,10 +31,10 @@ record Shortages(ViewWriter writer, MaterialService materials) {
         Map<String, String> names = new HashMap<>();
         open.forEach((batch, planned) -> planned.toCome().stream()
                 .filter(need ->
-                        planned.shelves().has(Long.parseLong(need.supply().key())))
+                        planned.shelves().has(MaterialId.valueOf(need.supply().key())))
                 .forEach(need -> {
-                    Wanted wanted = new Wanted(Long.parseLong(need.supply().key()), need.part());
-                    String key = Long.toString(batch.id());
+                    Wanted wanted = new Wanted(MaterialId.valueOf(need.supply().key()), need.part());
+                    String key = batch.id().key();
                     names.put(key, name(planned));
                     first.putIfAbsent(wanted, need);
                     claims.computeIfAbsent(wanted, w -> new ArrayList<>())
@@ -41,7 +43,7 @@ record Shortages(ViewWriter writer, MaterialService materials) {
                                     need.amount(),
                                     planned.shelves().heldFor(batch.id(), wanted.materialId(), wanted.part())));
                 }));
-        Map<Long, String> colours = materials.colours(
+        Map<MaterialId, String> colours = materials.colours(
                 claims.keySet().stream().map(Wanted::materialId).toList());
         List<ShortLine> lines = new ArrayList<>();
         claims.forEach((wanted, its) -> line(wanted, its, first.get(wanted), names, colours, lines));
@@ -59,7 +61,7 @@ record Shortages(ViewWriter writer, MaterialService materials) {
             List<Claim> claims,
             Need need,
             Map<String, String> names,
-            Map<Long, String> colours,
+            Map<MaterialId, String> colours,
             List<ShortLine> lines) {
         Amount onHand = need.stock().onHand();
         List<Claims.Share> going = Claims.shares(claims, onHand).stream()
@@ -83,7 +85,7 @@ record Shortages(ViewWriter writer, MaterialService materials) {
                 writer.amount(needed.minus(onHand)),
                 going.stream()
                         .map(share -> new ShortBatch(
-                                Long.parseLong(share.batch()),
+                                BatchId.valueOf(share.batch()),
                                 names.get(share.batch()),
                                 writer.amount(share.shortBy())))
                         .toList()));

@@ -11,6 +11,9 @@ import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.LineUnits;
 import mardun.app.batch.BatchViews.SplitForm;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
 import mardun.app.plan.ChosenLine;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -57,11 +60,15 @@ public class Splitting {
     private record Going(StoredLine line, ChosenLine goes, Optional<ChosenLine> stays) {}
 
     /** Parts bags off into a batch of their own, for the same day and the same purpose. Answers its number. */
-    public long split(long id, SplitForm form) {
-        return onceOnly.make(form.requestId(), "split of batch " + id, form, () -> part(id, form));
+    public BatchId split(BatchId id, SplitForm form) {
+        return new BatchId(onceOnly.make(
+                form.requestId(),
+                "split of batch " + id,
+                form,
+                () -> part(id, form).value()));
     }
 
-    private long part(long id, SplitForm form) {
+    private BatchId part(BatchId id, SplitForm form) {
         Batch batch = batches.open(id, form.version());
         if (batch.stage() != BatchStage.PLANNED) {
             return partOfCut(batch, form);
@@ -83,7 +90,7 @@ public class Splitting {
                             () -> batch.takeOut(one.goes().number()));
         }
         repository.saveAndFlush(batch);
-        long made = repository.saveAndFlush(other).id();
+        BatchId made = repository.saveAndFlush(other).id();
         boolean held = reservations.holdsAnything(id);
         holds.follow(batch);
         if (held) {
@@ -94,13 +101,13 @@ public class Splitting {
         return made;
     }
 
-    private long partOfCut(Batch batch, SplitForm form) {
+    private BatchId partOfCut(Batch batch, SplitForm form) {
         Map<Integer, Integer> bags = readCut(form, batch);
         Batch other = new Batch(clock.instant());
         cutParts.part(batch, other, bags);
         boolean held = reservations.holdsAnything(batch.id());
         repository.saveAndFlush(batch);
-        long made = repository.saveAndFlush(other).id();
+        BatchId made = repository.saveAndFlush(other).id();
         if (held) {
             holds.hold(batch);
             holds.hold(other);
@@ -164,8 +171,8 @@ public class Splitting {
     }
 
     /** Pieces from the shelf for so many of the bags that a line takes them for; those that stay have them first. */
-    private static Map<Long, Integer> brought(ChosenLine chosen, IntUnaryOperator some) {
-        Map<Long, Integer> brought = new HashMap<>();
+    private static Map<MaterialId, Integer> brought(ChosenLine chosen, IntUnaryOperator some) {
+        Map<MaterialId, Integer> brought = new HashMap<>();
         chosen.brought().forEach((cloth, bags) -> {
             int its = some.applyAsInt(bags);
             if (its > 0) {
@@ -180,15 +187,16 @@ public class Splitting {
      * cut can be put back.
      */
     @Transactional
-    public void join(long id, JoinForm form) {
-        if (id == form.otherId()) {
+    public void join(BatchId id, JoinForm form) {
+        if (id.equals(form.otherId())) {
             throw RefusedException.conflict("A batch can't be joined to itself. Choose another one.");
         }
         // Held in the order of their numbers, so that two who join them crosswise wait for one another.
-        Batch first = batches.forChange(Math.min(id, form.otherId()));
-        Batch second = batches.forChange(Math.max(id, form.otherId()));
-        Batch batch = first.id() == id ? first : second;
-        Batch other = first.id() == id ? second : first;
+        boolean isFirst = id.compareTo(form.otherId()) < 0;
+        Batch first = batches.forChange(isFirst ? id : form.otherId());
+        Batch second = batches.forChange(isFirst ? form.otherId() : id);
+        Batch batch = isFirst ? first : second;
+        Batch other = isFirst ? second : first;
         ChangedMeanwhileException.check("Batch " + id, form.version(), batch.version());
         ChangedMeanwhileException.check("Batch " + other.id(), form.otherVersion(), other.version());
         boolean held = reservations.holdsAnything(id) || reservations.holdsAnything(other.id());
@@ -207,7 +215,7 @@ public class Splitting {
     }
 
     private static void takeIn(Batch batch, Batch other) {
-        List<Long> offcuts = Stream.concat(batch.offcuts().stream(), other.offcuts().stream())
+        List<LotId> offcuts = Stream.concat(batch.offcuts().stream(), other.offcuts().stream())
                 .distinct()
                 .toList();
         other.lines().forEach(line -> take(line, batch));
@@ -230,7 +238,7 @@ public class Splitting {
                 into.lines().stream().filter(its -> its.chosen().isLike(chosen)).findFirst();
         if (like.isPresent()) {
             ChosenLine its = like.get().chosen();
-            Map<Long, Integer> brought = new HashMap<>(its.brought());
+            Map<MaterialId, Integer> brought = new HashMap<>(its.brought());
             chosen.brought().forEach((cloth, bags) -> brought.merge(cloth, bags, Integer::sum));
             into.put(
                     its.with(its.counts().with(chosen.counts())).bringing(brought),

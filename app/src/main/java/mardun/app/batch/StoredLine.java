@@ -13,6 +13,8 @@ import jakarta.persistence.Table;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenLine;
 import mardun.core.batch.LineCounts;
 import mardun.core.batch.PiecesMoved;
@@ -31,7 +33,7 @@ class StoredLine {
 
     private int number;
     private int position;
-    private long designId;
+    private DesignId designId;
     private String sizeName;
     private String sizeKey;
     private int wanted;
@@ -41,12 +43,12 @@ class StoredLine {
     @Lob
     @Column(length = Integer.MAX_VALUE)
     @Convert(converter = SlotMaterials.class)
-    private Map<String, Long> materials;
+    private Map<String, MaterialId> materials;
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
     @Convert(converter = BroughtPieces.class)
-    private Map<Long, Integer> brought = Map.of();
+    private Map<MaterialId, Integer> brought = Map.of();
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
@@ -120,7 +122,7 @@ class StoredLine {
         return number;
     }
 
-    long designId() {
+    DesignId designId() {
         return designId;
     }
 

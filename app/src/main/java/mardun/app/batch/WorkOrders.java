@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import mardun.app.batch.BatchViews.ChangeCount;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.TurnView;
+import mardun.app.id.BatchId;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
@@ -47,7 +48,7 @@ public class WorkOrders {
 
     /** The order of what is still to be done. */
     @Transactional(readOnly = true)
-    public OrderView of(long id) {
+    public OrderView of(BatchId id) {
         Settings current = settings.current();
         Batch batch = batches.find(id);
         Planned planned = plans.of(batches.chosen(batch), current);

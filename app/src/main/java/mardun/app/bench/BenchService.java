@@ -23,6 +23,7 @@ import mardun.app.bench.BenchViews.NextView;
 import mardun.app.bench.BenchViews.PinView;
 import mardun.app.bench.BenchViews.TapeView;
 import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MaterialService.LowStock;
 import mardun.app.selling.FairService;
@@ -70,7 +71,7 @@ public class BenchService {
         BatchReading.Open all = batches.open();
         LowStock low = materials.low(LOW_SHOWN);
         List<BatchRow> open = all.shown().lines();
-        Map<Long, OpenWork> works = all.works().stream().collect(Collectors.toMap(OpenWork::id, work -> work));
+        Map<BatchId, OpenWork> works = all.works().stream().collect(Collectors.toMap(OpenWork::id, work -> work));
         DayPlan.Plan plan = DayPlan.lay(
                 all.works().stream()
                         .filter(work -> !work.paused())
@@ -87,7 +88,7 @@ public class BenchService {
                         .map(batch -> next(batch, all.shown().stepsOfTheFirst()))
                         .orElse(null),
                 open.stream()
-                        .map(b -> lane(b, works.get(b.id()), plan.ready().get(Long.toString(b.id()))))
+                        .map(b -> lane(b, works.get(b.id()), plan.ready().get(b.id().key())))
                         .toList(),
                 all.shown().shortages(),
                 low.some(),
@@ -97,7 +98,7 @@ public class BenchService {
 
     private TapeView tape(List<BatchRow> open, DayPlan.Plan plan, Settings current, LocalDate today) {
         ViewWriter writer = current.writer();
-        Map<Long, BatchRow> byId = new HashMap<>();
+        Map<BatchId, BatchRow> byId = new HashMap<>();
         open.forEach(b -> byId.put(b.id(), b));
         List<DayView> days = new ArrayList<>();
         Duration free = Duration.ZERO;
@@ -135,14 +136,14 @@ public class BenchService {
 
     /** Work that goes on from one day to the next is one stretch on the tape. */
     private static List<LaidView> laid(
-            DayPlan.Plan plan, Map<Long, BatchRow> byId, Settings current, LocalDate today, LocalDate end) {
+            DayPlan.Plan plan, Map<BatchId, BatchRow> byId, Settings current, LocalDate today, LocalDate end) {
         List<LaidView> stretches = new ArrayList<>();
         Map<LocalDate, Duration> used = new HashMap<>();
         for (DayPlan.Laid laid : plan.laid()) {
             if (!laid.day().isBefore(end)) {
                 continue;
             }
-            BatchRow batch = byId.get(Long.parseLong(laid.key()));
+            BatchRow batch = byId.get(BatchId.valueOf(laid.key()));
             double free = current.freeTime().get(laid.day().getDayOfWeek()).toSeconds();
             Duration before = used.getOrDefault(laid.day(), Duration.ZERO);
             used.put(laid.day(), before.plus(laid.hours()));
@@ -151,7 +152,7 @@ public class BenchService {
             double to = day + used.get(laid.day()).toSeconds() / free;
             int last = stretches.size() - 1;
             boolean goesOn = last >= 0
-                    && stretches.get(last).batchId() == batch.id()
+                    && stretches.get(last).batchId().equals(batch.id())
                     && stretches.get(last).to() == from;
             if (goesOn) {
                 from = stretches.remove(last).from();

@@ -5,6 +5,7 @@ import java.util.List;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.ShortLine;
+import mardun.app.id.BatchId;
 import mardun.app.material.MaterialView;
 import mardun.app.show.Views.TimeView;
 import org.jspecify.annotations.Nullable;
@@ -44,14 +45,14 @@ public final class BenchViews {
      * @param from where it begins
      * @param to where it ends
      */
-    public record LaidView(long batchId, String label, BatchStage stage, double from, double to) {}
+    public record LaidView(BatchId batchId, String label, BatchStage stage, double from, double to) {}
 
     /** Something with a day: a fair, or the day a batch is due. */
     public record PinView(
             Kind kind,
             String label,
             LocalDate date,
-            @Nullable Long batchId,
+            @Nullable BatchId batchId,
             @Nullable Long fairId) {
 
         /** What is pinned. */
@@ -68,7 +69,7 @@ public final class BenchViews {
      * @param waits it can't go on: something is short
      */
     public record NextView(
-            long batchId,
+            BatchId batchId,
             String place,
             String title,
             String subject,

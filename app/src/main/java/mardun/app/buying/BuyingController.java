@@ -13,6 +13,7 @@ import mardun.app.buying.BuyingViews.SupplierView;
 import mardun.app.buying.DeliveryViews.DeliveryForm;
 import mardun.app.buying.DeliveryViews.DeliverySum;
 import mardun.app.buying.DeliveryViews.DeliveryView;
+import mardun.app.id.MaterialId;
 import mardun.app.show.CsvSheet;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
@@ -89,14 +90,14 @@ class BuyingController {
     }
 
     @GetMapping("/materials/{id}/offers")
-    List<OfferView> listOffers(@PathVariable long id) {
+    List<OfferView> listOffers(@PathVariable MaterialId id) {
         return suppliers.offers(id);
     }
 
     /** Enters a pack; answers all packs of the material. */
     @PostMapping("/materials/{id}/offers")
     @ResponseStatus(HttpStatus.CREATED)
-    List<OfferView> createOffer(@PathVariable long id, @RequestBody @Valid OfferForm form) {
+    List<OfferView> createOffer(@PathVariable MaterialId id, @RequestBody @Valid OfferForm form) {
         return suppliers.offer(id, form);
     }
 

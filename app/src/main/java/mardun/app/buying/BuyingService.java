@@ -11,10 +11,10 @@ import mardun.app.batch.BatchReading;
 import mardun.app.buying.BuyingViews.BuyLine;
 import mardun.app.buying.BuyingViews.BuyingView;
 import mardun.app.buying.BuyingViews.ShopView;
-import mardun.app.buying.BuyingViews.SupplierView;
 import mardun.app.buying.BuyingViews.WantLine;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.CsvSheet;
@@ -22,7 +22,6 @@ import mardun.app.show.ViewWriter;
 import mardun.core.material.Amount;
 import mardun.core.material.Buying;
 import mardun.core.material.ClosedZip;
-import mardun.core.material.MaterialKind;
 import mardun.core.material.Offer;
 import mardun.core.material.Purchase;
 import mardun.core.material.Restock;
@@ -52,28 +51,17 @@ public class BuyingService {
     public BuyingView list() {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
-        Map<Long, Amount> needed = batches.stillNeeded();
+        Map<MaterialId, Amount> needed = batches.stillNeeded();
         Map<String, Amount> amounts = new LinkedHashMap<>();
         Map<String, WantLine> wants = new LinkedHashMap<>();
-        List<MaterialView> wanted = new ArrayList<>();
-        for (MaterialView material : materials.all()) {
+        List<ShelfMaterial> wanted = new ArrayList<>();
+        List<ShelfMaterial> all = materials.onShelf();
+        for (ShelfMaterial material : all) {
             Amount forBatches = Optional.ofNullable(needed.get(material.id()))
                     .orElse(Amount.none(material.kind().counting()));
-            Amount keep = new Amount(
-                    material.kind().counting(),
-                    material.lowAt() == null || material.putAway()
-                            ? 0
-                            : material.lowAt().value());
-            Amount onHand =
-                    new Amount(material.kind().counting(), material.onHand().value());
-            Amount target = new Amount(
-                    material.kind().counting(),
-                    material.target() == null || material.putAway()
-                            ? 0
-                            : material.target().value());
-            Figure<Amount> toBuy = Restock.toBuy(forBatches, keep, target, onHand);
+            Figure<Amount> toBuy = Restock.toBuy(forBatches, material.keep(), material.target(), material.onHand());
             if (toBuy.value().isPositive()) {
-                String key = Long.toString(material.id());
+                String key = material.id().key();
                 wanted.add(material);
                 amounts.put(key, toBuy.value());
                 wants.put(
@@ -84,21 +72,19 @@ public class BuyingService {
                                 material.kind(),
                                 material.colour(),
                                 writer.amount(forBatches),
-                                writer.amount(keep),
-                                writer.amount(onHand),
+                                writer.amount(material.keep()),
+                                writer.amount(material.onHand()),
                                 writer.amount(toBuy.value()),
                                 writer.working(toBuy.working())));
             }
         }
-        Map<String, SupplierView> shops = new LinkedHashMap<>();
+        Map<String, Supplier> shops = new LinkedHashMap<>();
         Map<String, Money> postage = new LinkedHashMap<>();
-        suppliers.list().forEach(supplier -> {
+        suppliers.all().forEach(supplier -> {
             shops.put(Long.toString(supplier.id()), supplier);
-            postage.put(
-                    Long.toString(supplier.id()),
-                    current.money(supplier.postage().minor()));
+            postage.put(Long.toString(supplier.id()), current.money(supplier.postageMinor()));
         });
-        Sold sold = sold(wanted);
+        Sold sold = sold(wanted, all);
         Purchase purchase = Buying.cheapest(amounts, sold.offers(), postage, current.currency());
         return new BuyingView(
                 shops.entrySet().stream()
@@ -117,25 +103,26 @@ public class BuyingService {
      *
      * @param instead packs that hold a longer zip than the one wanted, by their keys, with that zip
      */
-    private record Sold(List<Offer> offers, Map<String, MaterialView> instead) {}
+    private record Sold(List<Offer> offers, Map<String, ShelfMaterial> instead) {}
 
     /** What shops sell of what is wanted; for a closed-end zip that none sells, the nearest longer one that some do. */
-    private Sold sold(List<MaterialView> wanted) {
+    private Sold sold(List<ShelfMaterial> wanted, List<ShelfMaterial> all) {
         List<Offer> offers = new ArrayList<>(suppliers.offers(wanted));
-        Map<String, MaterialView> instead = new HashMap<>();
-        Map<Long, ClosedZip> zips = materials.zips();
-        List<MaterialView> unsold = wanted.stream()
+        Map<String, ShelfMaterial> instead = new HashMap<>();
+        Map<MaterialId, ClosedZip> zips = materials.zips();
+        List<ShelfMaterial> unsold = wanted.stream()
                 .filter(material -> zips.containsKey(material.id()))
-                .filter(material ->
-                        offers.stream().noneMatch(offer -> offer.material().equals(Long.toString(material.id()))))
+                .filter(material -> offers.stream()
+                        .noneMatch(
+                                offer -> offer.material().equals(material.id().key())))
                 .toList();
         if (!unsold.isEmpty()) {
-            List<MaterialView> allZips = materials.ofKind(MaterialKind.NOTION).stream()
+            List<ShelfMaterial> allZips = all.stream()
                     .filter(material -> zips.containsKey(material.id()))
                     .toList();
-            Map<Long, List<Offer>> bySold = suppliers.offers(allZips).stream()
-                    .collect(Collectors.groupingBy(offer -> Long.parseLong(offer.material())));
-            for (MaterialView material : unsold) {
+            Map<MaterialId, List<Offer>> bySold = suppliers.offers(allZips).stream()
+                    .collect(Collectors.groupingBy(offer -> MaterialId.valueOf(offer.material())));
+            for (ShelfMaterial material : unsold) {
                 ClosedZip.nearest(
                                 zips.get(material.id()).length(),
                                 allZips.stream()
@@ -146,11 +133,7 @@ public class BuyingService {
                             String key = offer.key() + " for " + material.id();
                             instead.put(key, zip);
                             offers.add(new Offer(
-                                    key,
-                                    Long.toString(material.id()),
-                                    offer.supplier(),
-                                    offer.content(),
-                                    offer.price()));
+                                    key, material.id().key(), offer.supplier(), offer.content(), offer.price()));
                         }));
             }
         }
@@ -159,7 +142,7 @@ public class BuyingService {
 
     private static ShopView shop(
             String key,
-            SupplierView supplier,
+            Supplier supplier,
             Purchase purchase,
             Map<String, WantLine> wants,
             Sold sold,
@@ -171,14 +154,14 @@ public class BuyingService {
                 .map(Purchase.Line::price)
                 .reduce(purchase.postage().get(key), Money::plus);
         return new ShopView(
-                supplier,
+                SupplierService.view(supplier, writer),
                 lines.stream()
                         .map(line -> new BuyLine(
                                 line.offer().key(),
                                 wants.get(line.offer().material()),
                                 sold.instead().containsKey(line.offer().key())
                                         ? sold.instead().get(line.offer().key()).id()
-                                        : Long.parseLong(line.offer().material()),
+                                        : MaterialId.valueOf(line.offer().material()),
                                 sold.instead().containsKey(line.offer().key())
                                         ? sold.instead().get(line.offer().key()).name()
                                         : null,

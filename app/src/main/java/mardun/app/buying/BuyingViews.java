@@ -3,6 +3,7 @@ package mardun.app.buying;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.MoneyFigure;
 import mardun.app.show.Views.MoneyView;
@@ -73,7 +74,7 @@ public final class BuyingViews {
     public record BuyLine(
             String key,
             WantLine want,
-            long soldMaterialId,
+            MaterialId soldMaterialId,
             @Nullable String insteadName,
             long packs,
             AmountView content,
@@ -89,7 +90,7 @@ public final class BuyingViews {
      * @param toBuy what is missing
      */
     public record WantLine(
-            long materialId,
+            MaterialId materialId,
             String name,
             MaterialKind kind,
             String colour,

@@ -8,13 +8,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.buying.DeliveryViews.DeliveryForm;
 import mardun.app.buying.DeliveryViews.DeliveryLine;
 import mardun.app.buying.DeliveryViews.DeliverySum;
 import mardun.app.buying.DeliveryViews.DeliveryView;
+import mardun.app.id.MaterialId;
 import mardun.app.material.Arrival;
 import mardun.app.material.MaterialReader;
-import mardun.app.material.MaterialView;
+import mardun.app.material.MaterialService;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockService;
 import mardun.app.problem.FieldReader;
 import mardun.app.request.OnceOnly;
@@ -45,6 +48,7 @@ public class DeliveryService {
     private final DeliveryRepository deliveries;
     private final SupplierService suppliers;
     private final StockService stock;
+    private final MaterialService materials;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
@@ -53,12 +57,14 @@ public class DeliveryService {
             DeliveryRepository deliveries,
             SupplierService suppliers,
             StockService stock,
+            MaterialService materials,
             SettingsService settings,
             OnceOnly onceOnly,
             Clock clock) {
         this.deliveries = deliveries;
         this.suppliers = suppliers;
         this.stock = stock;
+        this.materials = materials;
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
@@ -73,7 +79,7 @@ public class DeliveryService {
     }
 
     private record EnteredLine(
-            long materialId,
+            MaterialId materialId,
             Amount amount,
             Money price,
             String soldAs,
@@ -217,8 +223,10 @@ public class DeliveryService {
     }
 
     private Entered read(DeliveryForm form, FieldReader fields, Settings current) {
-        Map<Long, MaterialView> known = stock.describe(
-                form.lines().stream().map(DeliveryLine::materialId).distinct().toList());
+        Map<MaterialId, ShelfMaterial> known = form.lines().stream()
+                .map(DeliveryLine::materialId)
+                .distinct()
+                .collect(Collectors.toMap(id -> id, materials::onShelf));
         List<EnteredLine> lines = new ArrayList<>();
         for (int i = 0; i < form.lines().size(); i++) {
             DeliveryLine line = form.lines().get(i);
@@ -238,7 +246,7 @@ public class DeliveryService {
     }
 
     private static EnteredLine read(
-            DeliveryLine line, String field, MaterialView material, FieldReader fields, Settings current) {
+            DeliveryLine line, String field, ShelfMaterial material, FieldReader fields, Settings current) {
         boolean precut = !line.pieceWidth().isBlank() || !line.pieceHeight().isBlank();
         int packs = fields.count(field + "packs", line.packs(), 1, MOST_PACKS);
         Amount content = precut
@@ -273,7 +281,7 @@ public class DeliveryService {
                 current.money(fields.money(field + "price", line.price(), current.currency())),
                 packs + " × " + line.content().strip(),
                 line.dyeLot().strip(),
-                line.place().isBlank() ? material.facts().place() : line.place().strip(),
+                line.place().isBlank() ? material.place() : line.place().strip(),
                 line.measuredWidth().isBlank()
                         ? Optional.empty()
                         : Optional.of(

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.MoneyView;
 import org.jspecify.annotations.Nullable;
 
@@ -46,7 +47,7 @@ public final class DeliveryViews {
      * @param pieceHeight of precuts; empty for anything else
      */
     public record DeliveryLine(
-            long materialId,
+            @NotNull MaterialId materialId,
             @NotNull String packs,
             @NotNull String content,
             @NotNull String price,

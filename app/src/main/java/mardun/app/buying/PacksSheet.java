@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import mardun.app.buying.BuyingViews.SupplierView;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
@@ -56,16 +56,16 @@ class PacksSheet implements ListSheet {
     }
 
     /** A pack's place among all packs. */
-    private record Pack(long materialId, long supplierId, long content) {}
+    private record Pack(MaterialId materialId, long supplierId, long content) {}
 
     @Override
     public void write(CsvSheet sheet) {
         ViewWriter writer = settings.current().writer();
-        Map<Long, MaterialView> byId = new HashMap<>();
-        materials.all().forEach(one -> byId.put(one.id(), one));
+        Map<MaterialId, ShelfMaterial> byId = new HashMap<>();
+        materials.onShelf().forEach(one -> byId.put(one.id(), one));
         Settings current = settings.current();
         for (SupplierOffer offer : suppliers.allOffers()) {
-            MaterialView material = byId.get(offer.materialId());
+            ShelfMaterial material = byId.get(offer.materialId());
             sheet.line(
                     material.name(),
                     offer.supplier().name(),
@@ -77,10 +77,9 @@ class PacksSheet implements ListSheet {
 
     @Override
     public LineReader reader(List<SheetLine> lines) {
-        Map<String, MaterialView> known = new HashMap<>();
-        materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
-        Map<String, SupplierView> shops = new HashMap<>();
-        suppliers.list().forEach(shop -> shops.put(shop.name().toLowerCase(Locale.ROOT), shop));
+        Map<String, ShelfMaterial> known = materials.byName();
+        Map<String, Supplier> shops = new HashMap<>();
+        suppliers.all().forEach(shop -> shops.put(shop.name().toLowerCase(Locale.ROOT), shop));
         Map<Pack, Long> prices = new HashMap<>();
         suppliers
                 .allOffers()
@@ -93,14 +92,14 @@ class PacksSheet implements ListSheet {
 
     private Verdict read(
             SheetLine line,
-            Map<String, MaterialView> known,
-            Map<String, SupplierView> shops,
+            Map<String, ShelfMaterial> known,
+            Map<String, Supplier> shops,
             Map<Pack, Long> prices,
             Set<Pack> seen,
             Settings current) {
         String what = line.get(MATERIAL) + " from " + line.get(SHOP);
-        MaterialView material = known.get(line.get(MATERIAL).toLowerCase(Locale.ROOT));
-        SupplierView shop = shops.get(line.get(SHOP).toLowerCase(Locale.ROOT));
+        ShelfMaterial material = known.get(line.get(MATERIAL).toLowerCase(Locale.ROOT));
+        Supplier shop = shops.get(line.get(SHOP).toLowerCase(Locale.ROOT));
         if (material == null) {
             return Verdict.refuse(what, List.of("There is no material called “" + line.get(MATERIAL) + "”."));
         }

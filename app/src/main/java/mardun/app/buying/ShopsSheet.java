@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import mardun.app.buying.BuyingViews.SupplierView;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.problem.FieldProblem;
@@ -47,19 +46,23 @@ class ShopsSheet implements ListSheet {
 
     @Override
     public void write(CsvSheet sheet) {
-        suppliers.list().forEach(shop -> sheet.line(shop.name(), shop.postage().amount()));
+        suppliers.all().forEach(shop -> sheet.line(shop.name(), amount(shop, settings.current())));
     }
 
     @Override
     public LineReader reader(List<SheetLine> lines) {
-        Map<String, SupplierView> known = new HashMap<>();
-        suppliers.list().forEach(shop -> known.put(shop.name().toLowerCase(Locale.ROOT), shop));
+        Map<String, Supplier> known = new HashMap<>();
+        suppliers.all().forEach(shop -> known.put(shop.name().toLowerCase(Locale.ROOT), shop));
         Set<String> seen = new HashSet<>();
         Settings current = settings.current();
         return line -> read(line, known, seen, current);
     }
 
-    private Verdict read(SheetLine line, Map<String, SupplierView> known, Set<String> seen, Settings current) {
+    private static String amount(Supplier shop, Settings current) {
+        return current.money(shop.postageMinor()).getAmount().toPlainString();
+    }
+
+    private Verdict read(SheetLine line, Map<String, Supplier> known, Set<String> seen, Settings current) {
         FieldReader fields = new FieldReader();
         String name = fields.text(NAME, line.get(NAME), 120);
         long postage = fields.money(POSTAGE, line.get(POSTAGE), current.currency());
@@ -71,16 +74,16 @@ class ShopsSheet implements ListSheet {
                     name.isEmpty() ? "a shop" : name,
                     fields.problems().stream().map(FieldProblem::sentence).toList());
         }
-        SupplierView before = known.get(name.toLowerCase(Locale.ROOT));
+        Supplier before = known.get(name.toLowerCase(Locale.ROOT));
         if (before == null) {
             return Verdict.add(name, () -> suppliers.store(0, name, postage));
         }
-        if (before.postage().minor() == postage && before.name().equals(name)) {
+        if (before.postageMinor() == postage && before.name().equals(name)) {
             return Verdict.same(name);
         }
         return Verdict.change(
                 name,
-                List.of("postage: " + before.postage().amount() + " becomes " + line.get(POSTAGE)),
+                List.of("postage: " + amount(before, current) + " becomes " + line.get(POSTAGE)),
                 () -> suppliers.store(before.id(), name, postage));
     }
 }

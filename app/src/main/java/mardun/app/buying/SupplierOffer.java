@@ -6,6 +6,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
+import mardun.app.id.MaterialId;
 
 /** A pack of a material that a shop sells: a card of ten, half a metre, a roll. A changed price is a new offer. */
 @Entity
@@ -15,7 +16,7 @@ class SupplierOffer {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long materialId;
+    private MaterialId materialId;
 
     @ManyToOne(fetch = FetchType.LAZY, optional = false)
     private Supplier supplier;
@@ -25,7 +26,7 @@ class SupplierOffer {
 
     protected SupplierOffer() {}
 
-    SupplierOffer(long materialId, Supplier supplier, long contentValue, long priceMinor) {
+    SupplierOffer(MaterialId materialId, Supplier supplier, long contentValue, long priceMinor) {
         this.materialId = materialId;
         this.supplier = supplier;
         this.contentValue = contentValue;
@@ -36,7 +37,7 @@ class SupplierOffer {
         return id;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 

@@ -9,10 +9,11 @@ import mardun.app.buying.BuyingViews.OfferForm;
 import mardun.app.buying.BuyingViews.OfferView;
 import mardun.app.buying.BuyingViews.SupplierForm;
 import mardun.app.buying.BuyingViews.SupplierView;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialReader;
 import mardun.app.material.MaterialRemoved;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
@@ -76,12 +77,16 @@ public class SupplierService implements HoldsMoney {
         return names;
     }
 
+    /** The shops, by name. */
+    @Transactional(readOnly = true)
+    List<Supplier> all() {
+        return suppliers.findAllByOrderByNameAsc();
+    }
+
     @Transactional(readOnly = true)
     public List<SupplierView> list() {
         ViewWriter writer = settings.current().writer();
-        return suppliers.findAllByOrderByNameAsc().stream()
-                .map(supplier -> view(supplier, writer))
-                .toList();
+        return all().stream().map(supplier -> view(supplier, writer)).toList();
     }
 
     public SupplierView create(SupplierForm form) {
@@ -118,7 +123,7 @@ public class SupplierService implements HoldsMoney {
     }
 
     /** Stores a pack that was read and checked, in the place of one that holds the same; in the caller's transaction. */
-    long store(long materialId, long supplierId, Amount content, long priceMinor) {
+    long store(MaterialId materialId, long supplierId, Amount content, long priceMinor) {
         Supplier supplier = find(supplierId);
         offers.findByMaterialIdAndSupplierAndContentValue(materialId, supplier, content.value())
                 .ifPresent(before -> {
@@ -154,8 +159,8 @@ public class SupplierService implements HoldsMoney {
 
     /** The packs of a material, shop by shop. */
     @Transactional(readOnly = true)
-    public List<OfferView> offers(long materialId) {
-        MaterialView material = materials.get(materialId);
+    public List<OfferView> offers(MaterialId materialId) {
+        ShelfMaterial material = materials.onShelf(materialId);
         ViewWriter writer = settings.current().writer();
         return offers.findOf(List.of(materialId)).stream()
                 .map(offer -> new OfferView(
@@ -167,9 +172,9 @@ public class SupplierService implements HoldsMoney {
                 .toList();
     }
 
-    public List<OfferView> offer(long materialId, OfferForm form) {
+    public List<OfferView> offer(MaterialId materialId, OfferForm form) {
         onceOnly.make(form.requestId(), "offer", form, () -> {
-            MaterialView material = materials.get(materialId);
+            ShelfMaterial material = materials.onShelf(materialId);
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
             Amount content = content(fields, "content", form.content(), material.kind(), current);
@@ -196,13 +201,14 @@ public class SupplierService implements HoldsMoney {
     }
 
     /** The packs of some materials, for the choice among them; keys are ids as text. */
-    List<Offer> offers(Collection<MaterialView> wanted) {
+    List<Offer> offers(Collection<ShelfMaterial> wanted) {
         Settings current = settings.current();
-        Map<Long, MaterialKind> kinds = wanted.stream().collect(Collectors.toMap(MaterialView::id, MaterialView::kind));
+        Map<MaterialId, MaterialKind> kinds =
+                wanted.stream().collect(Collectors.toMap(ShelfMaterial::id, ShelfMaterial::kind));
         return offers.findOf(kinds.keySet()).stream()
                 .map(offer -> new Offer(
                         Long.toString(offer.id()),
-                        Long.toString(offer.materialId()),
+                        offer.materialId().key(),
                         Long.toString(offer.supplier().id()),
                         new Amount(kinds.get(offer.materialId()).counting(), offer.contentValue()),
                         current.money(offer.priceMinor())))
@@ -215,7 +221,7 @@ public class SupplierService implements HoldsMoney {
                 .orElseThrow(() -> RefusedException.missing("There is no such shop, or no longer."));
     }
 
-    private static SupplierView view(Supplier supplier, ViewWriter writer) {
+    static SupplierView view(Supplier supplier, ViewWriter writer) {
         return new SupplierView(
                 supplier.id(), supplier.version(), supplier.name(), writer.money(supplier.postageMinor()));
     }

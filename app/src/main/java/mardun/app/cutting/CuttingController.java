@@ -11,6 +11,8 @@ import mardun.app.cutting.CuttingViews.SpoiledForm;
 import mardun.app.cutting.CuttingViews.TickForm;
 import mardun.app.cutting.CuttingViews.WhatIfForm;
 import mardun.app.cutting.CuttingViews.WhatIfView;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.LayoutDocument;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -39,56 +41,56 @@ class CuttingController {
     }
 
     @GetMapping
-    CuttingView readCutting(@PathVariable long id) {
+    CuttingView readCutting(@PathVariable BatchId id) {
         return cutting.get(id);
     }
 
     /** Begins to search for layouts, or goes on with the search that is under way. */
     @PostMapping("/search")
-    SearchView searchLayouts(@PathVariable long id, @RequestBody @Valid SearchForm form) {
+    SearchView searchLayouts(@PathVariable BatchId id, @RequestBody @Valid SearchForm form) {
         return cutting.search(id, form);
     }
 
     @GetMapping("/search")
-    SearchView readLayoutSearch(@PathVariable long id) {
+    SearchView readLayoutSearch(@PathVariable BatchId id) {
         return cutting.searching(id);
     }
 
     /** Stops a search; the best layouts so far are kept. */
     @PostMapping("/search/stop")
-    SearchView stopLayoutSearch(@PathVariable long id) {
+    SearchView stopLayoutSearch(@PathVariable BatchId id) {
         return cutting.stop(id);
     }
 
     @PutMapping("/aim")
-    CuttingView chooseAim(@PathVariable long id, @RequestBody @Valid AimForm form) {
+    CuttingView chooseAim(@PathVariable BatchId id, @RequestBody @Valid AimForm form) {
         return cutting.choose(id, form.aim());
     }
 
     @PutMapping("/step")
-    CuttingView tickStep(@PathVariable long id, @RequestBody @Valid TickForm form) {
+    CuttingView tickStep(@PathVariable BatchId id, @RequestBody @Valid TickForm form) {
         return cutting.tick(id, form);
     }
 
     @PostMapping("/spoiled")
-    CuttingView cutOnceMore(@PathVariable long id, @RequestBody @Valid SpoiledForm form) {
+    CuttingView cutOnceMore(@PathVariable BatchId id, @RequestBody @Valid SpoiledForm form) {
         return cutting.spoiled(id, form);
     }
 
     /** Gives the design's steps at the cutting table the minutes that the sheets reckon. */
     @PostMapping("/minutes")
-    CuttingView takeUpMinutes(@PathVariable long id, @RequestBody @Valid MinutesForm form) {
+    CuttingView takeUpMinutes(@PathVariable BatchId id, @RequestBody @Valid MinutesForm form) {
         return minutes.takeUp(id, form);
     }
 
     @PostMapping("/what-if")
-    WhatIfView askWhatIf(@PathVariable long id, @RequestBody @Valid WhatIfForm form) {
+    WhatIfView askWhatIf(@PathVariable BatchId id, @RequestBody @Valid WhatIfForm form) {
         return cutting.whatIf(id, form);
     }
 
     /** The layout of a cloth as an open file. */
     @GetMapping("/{materialId}/layout")
-    ResponseEntity<LayoutDocument> readLayout(@PathVariable long id, @PathVariable long materialId) {
+    ResponseEntity<LayoutDocument> readLayout(@PathVariable BatchId id, @PathVariable MaterialId materialId) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(id, materialId, "json"))
                 .body(cutting.layout(id, materialId));
@@ -97,13 +99,15 @@ class CuttingController {
     /** Takes a layout from a file in the place of the one that is there; it must give just what the batch takes. */
     @PutMapping("/{materialId}/layout")
     CuttingView changeLayout(
-            @PathVariable long id, @PathVariable long materialId, @RequestBody @Valid LayoutDocument document) {
+            @PathVariable BatchId id,
+            @PathVariable MaterialId materialId,
+            @RequestBody @Valid LayoutDocument document) {
         return cutting.changeLayout(id, materialId, document);
     }
 
     /** The cutting sheet of a cloth as a drawing. */
     @GetMapping("/{materialId}/drawing")
-    ResponseEntity<String> readDrawing(@PathVariable long id, @PathVariable long materialId) {
+    ResponseEntity<String> readDrawing(@PathVariable BatchId id, @PathVariable MaterialId materialId) {
         return ResponseEntity.ok()
                 .contentType(SVG)
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(id, materialId, "svg"))
@@ -112,14 +116,14 @@ class CuttingController {
 
     /** The cutting sheets of a batch with their cuts in order, on paper. */
     @GetMapping("/print")
-    ResponseEntity<byte[]> printCutting(@PathVariable long id) {
+    ResponseEntity<byte[]> printCutting(@PathVariable BatchId id) {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"batch-" + id + "-cutting.pdf\"")
                 .body(cutting.print(id));
     }
 
-    private static String attachment(long id, long materialId, String type) {
+    private static String attachment(BatchId id, MaterialId materialId, String type) {
         return "attachment; filename=\"batch-" + id + "-cloth-" + materialId + "." + type + "\"";
     }
 }

@@ -18,6 +18,8 @@ import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignView;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.plan.ChosenLine;
 import mardun.app.plan.Planned;
 import mardun.app.problem.RefusedException;
@@ -74,7 +76,7 @@ public class CuttingMinutes {
 
     /** Gives the design's steps the sheets' minutes. */
     @Transactional
-    public CuttingView takeUp(long batchId, MinutesForm form) {
+    public CuttingView takeUp(BatchId batchId, MinutesForm form) {
         MinutesView now = cutting.get(batchId).minutes();
         boolean asShown = now != null
                 && now.sheet().seconds() == form.sheetSeconds()
@@ -84,7 +86,7 @@ public class CuttingMinutes {
                     "The sheets or the steps say something else by now. Nothing was changed; look at both again.");
         }
         List<ChosenLine> lines = batches.get(batchId).chosen().lines();
-        long designId = lines.get(0).designId();
+        DesignId designId = lines.get(0).designId();
         int units = lines.stream().mapToInt(ChosenLine::started).sum();
         DesignView design = designs.get(designId);
         CuttingTime time =

@@ -23,6 +23,9 @@ import mardun.app.cutting.CuttingViews.TickForm;
 import mardun.app.cutting.CuttingViews.TrimLengths;
 import mardun.app.cutting.CuttingViews.WhatIfForm;
 import mardun.app.cutting.CuttingViews.WhatIfView;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.material.StockShelves;
 import mardun.app.plan.BatchPlans;
@@ -110,14 +113,14 @@ public class CuttingService {
     }
 
     @Transactional(readOnly = true)
-    public CuttingView get(long id) {
+    public CuttingView get(BatchId id) {
         Settings current = settings.current();
         Standing batch = batches.get(id);
         Planned planned = plans.of(batch.chosen(), current);
         List<Sheet> all = sheets.all(id);
         List<Supply> cloths = CuttingJobs.cloths(planned);
-        Map<Long, String> colours = materials.colours(
-                cloths.stream().map(cloth -> Long.valueOf(cloth.key())).toList());
+        Map<MaterialId, String> colours = materials.colours(
+                cloths.stream().map(cloth -> MaterialId.valueOf(cloth.key())).toList());
         List<ClothView> views = cloths.stream()
                 .map(cloth -> cloth(cloth, planned, all, colours, current))
                 .toList();
@@ -164,20 +167,22 @@ public class CuttingService {
         List<Need> needs = planned.plan().needs().stream()
                 .filter(need -> need.lengths().isPresent())
                 .toList();
-        Map<Long, String> colours = materials.colours(
-                needs.stream().map(need -> Long.valueOf(need.supply().key())).toList());
+        Map<MaterialId, String> colours = materials.colours(needs.stream()
+                .map(need -> MaterialId.valueOf(need.supply().key()))
+                .toList());
         return needs.stream()
                 .map(need -> new LengthsWriter(current.writer(), planned.shelves())
                         .trim(
                                 need,
-                                colours.getOrDefault(Long.valueOf(need.supply().key()), LengthsWriter.GREY)))
+                                colours.getOrDefault(
+                                        MaterialId.valueOf(need.supply().key()), LengthsWriter.GREY)))
                 .toList();
     }
 
     private ClothView cloth(
-            Supply cloth, Planned planned, List<Sheet> all, Map<Long, String> colours, Settings current) {
+            Supply cloth, Planned planned, List<Sheet> all, Map<MaterialId, String> colours, Settings current) {
         ViewWriter writer = current.writer();
-        long materialId = Long.parseLong(cloth.key());
+        MaterialId materialId = MaterialId.valueOf(cloth.key());
         Optional<Need> need = planned.plan().needs().stream()
                 .filter(one -> one.supply().key().equals(cloth.key()))
                 .findFirst();
@@ -186,9 +191,10 @@ public class CuttingService {
         List<PieceLine> lines = planned.plan().piecesFrom(cloth);
         boolean several = planned.lines().size() > 1;
         CuttingWriter drawing = new CuttingWriter(
-                writer, job, several, lot -> planned.shelves().nameOf(materialId, Long.parseLong(lot)));
-        List<Sheet> its =
-                all.stream().filter(sheet -> sheet.materialId() == materialId).toList();
+                writer, job, several, lot -> planned.shelves().nameOf(materialId, LotId.valueOf(lot)));
+        List<Sheet> its = all.stream()
+                .filter(sheet -> sheet.materialId().equals(materialId))
+                .toList();
         Optional<Sheet> cutBy = need.flatMap(Need::sheet).map(sheet -> shown(sheet, its, job.cloth(), materialId));
         Map<PieceKey, Long> extra = cutBy.map(Sheet::extra).orElse(Map.of());
         Amount none = Amount.none(cloth.kind().counting());
@@ -239,7 +245,7 @@ public class CuttingService {
     }
 
     /** The stored layout by which the plan goes; of a batch that is cut, perhaps only what was frozen then. */
-    private static Sheet shown(CuttingSheet sheet, List<Sheet> stored, ShelfCloth cloth, long materialId) {
+    private static Sheet shown(CuttingSheet sheet, List<Sheet> stored, ShelfCloth cloth, MaterialId materialId) {
         return stored.stream()
                 .filter(Sheet::chosen)
                 .filter(one ->
@@ -259,15 +265,15 @@ public class CuttingService {
 
     /** Begins to search for the layouts of the cloths of which nothing is cut yet. */
     @Transactional(readOnly = true)
-    public SearchView search(long id, SearchForm form) {
+    public SearchView search(BatchId id, SearchForm form) {
         Settings current = settings.current();
         Planned planned = plans.of(batches.uncut(id).chosen(), current);
         List<Sheet> all = sheets.all(id);
         List<LayoutRun.Task> tasks = new ArrayList<>();
         for (Supply cloth : CuttingJobs.cloths(planned)) {
-            long materialId = Long.parseLong(cloth.key());
+            MaterialId materialId = MaterialId.valueOf(cloth.key());
             boolean begun = all.stream()
-                    .anyMatch(sheet -> sheet.materialId() == materialId
+                    .anyMatch(sheet -> sheet.materialId().equals(materialId)
                             && !(sheet.done().isEmpty() && sheet.recuts().isEmpty()));
             if (!begun && !planned.batch().isCut(materialId)) {
                 tasks.add(new LayoutRun.Task(
@@ -283,18 +289,18 @@ public class CuttingService {
     }
 
     /** Keeps what a search found, unless the batch was cut or given up meanwhile. */
-    private void keep(long id, Runnable put) {
+    private void keep(BatchId id, Runnable put) {
         writing.executeWithoutResult(status -> batches.ifStillUncut(id, put));
     }
 
     @Transactional(readOnly = true)
-    public SearchView searching(long id) {
+    public SearchView searching(BatchId id) {
         Settings current = settings.current();
         return queue.of(id).map(run -> view(run, current)).orElse(new SearchView(false, false, 1, null));
     }
 
     @Transactional(readOnly = true)
-    public SearchView stop(long id) {
+    public SearchView stop(BatchId id) {
         queue.stop(id);
         return searching(id);
     }
@@ -315,7 +321,7 @@ public class CuttingService {
     }
 
     @Transactional
-    public CuttingView choose(long id, Aim aim) {
+    public CuttingView choose(BatchId id, Aim aim) {
         Standing batch = batches.uncutForChange(id);
         sheets.choose(id, aim, batch.chosen()::isCut);
         batches.holdsFollow(id);
@@ -324,10 +330,10 @@ public class CuttingService {
 
     /** Says that a step is cut, or isn't after all. */
     @Transactional
-    public CuttingView tick(long id, TickForm form) {
+    public CuttingView tick(BatchId id, TickForm form) {
         batches.uncutForChange(id).refuseIfCut(form.materialId());
         boolean isKnown = get(id).cloths().stream()
-                .filter(cloth -> cloth.materialId() == form.materialId())
+                .filter(cloth -> cloth.materialId().equals(form.materialId()))
                 .flatMap(cloth -> cloth.mats().stream())
                 .flatMap(mat -> mat.steps().stream())
                 .anyMatch(step -> step.key().equals(form.step()));
@@ -339,12 +345,15 @@ public class CuttingService {
     }
 
     /** Finds room for pieces that were spoiled: in the rests first, the smallest that holds them. */
-    public CuttingView spoiled(long id, SpoiledForm form) {
-        onceOnly.make(form.requestId(), "spoiled in batch " + id, form, () -> cutOnceMore(id, form));
+    public CuttingView spoiled(BatchId id, SpoiledForm form) {
+        onceOnly.make(form.requestId(), "spoiled in batch " + id, form, () -> {
+            cutOnceMore(id, form);
+            return id.value();
+        });
         return get(id);
     }
 
-    private long cutOnceMore(long id, SpoiledForm form) {
+    private void cutOnceMore(BatchId id, SpoiledForm form) {
         Settings current = settings.current();
         Standing batch = batches.uncutForChange(id);
         batch.refuseIfCut(form.materialId());
@@ -375,7 +384,6 @@ public class CuttingService {
         }
         sheets.recut(id, form.materialId(), more);
         batches.holdsFollow(id);
-        return id;
     }
 
     private static void checkWhere(SpoiledForm form, PieceKey kind, CuttingLayout layout, FieldReader fields) {
@@ -395,9 +403,9 @@ public class CuttingService {
     }
 
     /** The layout by which a cloth is cut as things stand. */
-    private static CuttingLayout layout(Planned planned, long materialId) {
+    private static CuttingLayout layout(Planned planned, MaterialId materialId) {
         return planned.plan().needs().stream()
-                .filter(need -> need.supply().key().equals(Long.toString(materialId)))
+                .filter(need -> need.supply().key().equals(materialId.key()))
                 .findFirst()
                 .flatMap(Need::sheet)
                 .map(CuttingSheet::layout)
@@ -406,13 +414,13 @@ public class CuttingService {
 
     /** The layout of a cloth as it is now, with what is cut once more. */
     @Transactional(readOnly = true)
-    public LayoutDocument layout(long id, long materialId) {
+    public LayoutDocument layout(BatchId id, MaterialId materialId) {
         return LayoutDocument.of(layout(plans.of(batches.get(id).chosen(), settings.current()), materialId));
     }
 
     /** Takes a layout from a file in the place of all that there are of this cloth. */
     @Transactional
-    public CuttingView changeLayout(long id, long materialId, LayoutDocument document) {
+    public CuttingView changeLayout(BatchId id, MaterialId materialId, LayoutDocument document) {
         Settings current = settings.current();
         Standing batch = batches.uncutForChange(id);
         batch.refuseIfCut(materialId);
@@ -456,10 +464,10 @@ public class CuttingService {
 
     /** The cutting sheet of a cloth as a drawing. */
     @Transactional(readOnly = true)
-    public String drawing(long id, long materialId) {
+    public String drawing(BatchId id, MaterialId materialId) {
         return get(id).cloths().stream()
                 .filter(cloth ->
-                        cloth.materialId() == materialId && !cloth.mats().isEmpty())
+                        cloth.materialId().equals(materialId) && !cloth.mats().isEmpty())
                 .findFirst()
                 .map(SheetDrawing::svg)
                 .orElseThrow(NOT_LAID_OUT);
@@ -467,7 +475,7 @@ public class CuttingService {
 
     /** The cutting sheets of a batch on paper. */
     @Transactional(readOnly = true)
-    public byte[] print(long id) {
+    public byte[] print(BatchId id) {
         CuttingView cutting = get(id);
         if (cutting.cloths().stream().allMatch(cloth -> cloth.mats().isEmpty())) {
             throw NOT_LAID_OUT.get();
@@ -477,7 +485,7 @@ public class CuttingService {
 
     /** What would come of another width, of fewer bags, of turned pieces, and of more cloth. */
     @Transactional(readOnly = true)
-    public WhatIfView whatIf(long id, WhatIfForm form) {
+    public WhatIfView whatIf(BatchId id, WhatIfForm form) {
         Settings current = settings.current();
         Planned planned = plans.of(batches.get(id).chosen(), current);
         Supply cloth = supply(planned, form.materialId());
@@ -519,16 +527,16 @@ public class CuttingService {
     }
 
     /** Another cloth as this batch would see it in the place of one of its own. */
-    private Supply other(long materialId, Supply cloth, Planned planned) {
+    private Supply other(MaterialId materialId, Supply cloth, Planned planned) {
         return shelves.read(List.of(materialId))
                 .supply(cloth.slot(), materialId, planned.batchId(), List.of())
                 .filter(supply -> supply.kind() == MaterialKind.CLOTH)
                 .orElseThrow(() -> RefusedException.missing("There is no such cloth, or no longer."));
     }
 
-    private static Supply supply(Planned planned, long materialId) {
+    private static Supply supply(Planned planned, MaterialId materialId) {
         return CuttingJobs.cloths(planned).stream()
-                .filter(cloth -> cloth.key().equals(Long.toString(materialId)))
+                .filter(cloth -> cloth.key().equals(materialId.key()))
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("This batch isn't cut from that cloth."));
     }

@@ -8,8 +8,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.LongPredicate;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenLayouts;
 import mardun.app.plan.CuttingJobs;
 import mardun.app.plan.LayoutDocument;
@@ -58,7 +60,12 @@ public class CuttingSheets implements ChosenLayouts {
      * @param done the steps that are cut, each as where it begins
      */
     public record Sheet(
-            long materialId, Aim aim, boolean chosen, CuttingLayout layout, List<Recut> recuts, List<String> done) {
+            MaterialId materialId,
+            Aim aim,
+            boolean chosen,
+            CuttingLayout layout,
+            List<Recut> recuts,
+            List<String> done) {
 
         /** How many pieces of each kind are cut once more. */
         public Map<PieceKey, Long> extra() {
@@ -71,8 +78,8 @@ public class CuttingSheets implements ChosenLayouts {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<Long, Map<Long, ChosenLayout>> chosenFor(Collection<Long> batchIds) {
-        Map<Long, Map<Long, ChosenLayout>> chosen = new HashMap<>();
+    public Map<BatchId, Map<MaterialId, ChosenLayout>> chosenFor(Collection<BatchId> batchIds) {
+        Map<BatchId, Map<MaterialId, ChosenLayout>> chosen = new HashMap<>();
         if (!batchIds.isEmpty()) {
             sheets.findByBatchIdInAndChosenTrue(batchIds)
                     .forEach(stored -> chosen.computeIfAbsent(stored.batchId(), id -> new LinkedHashMap<>())
@@ -83,13 +90,13 @@ public class CuttingSheets implements ChosenLayouts {
 
     /** All layouts of a batch, for all aims. */
     @Transactional(readOnly = true)
-    public List<Sheet> all(long batchId) {
+    public List<Sheet> all(BatchId batchId) {
         return sheets.findByBatchIdOrderById(batchId).stream().map(this::read).toList();
     }
 
     /** Puts new layouts of a cloth in the place of the old ones, of which nothing may be cut. */
     @Transactional
-    public void put(long batchId, long materialId, Map<Aim, CuttingLayout> layouts, Aim chosen) {
+    public void put(BatchId batchId, MaterialId materialId, Map<Aim, CuttingLayout> layouts, Aim chosen) {
         refuseIfBegun(batchId, materialId);
         sheets.removeOf(batchId, materialId);
         layouts.forEach((aim, layout) -> sheets.save(new StoredSheet(
@@ -103,12 +110,12 @@ public class CuttingSheets implements ChosenLayouts {
      * @param isCut whether a cloth is cut already, so that its layout stays
      */
     @Transactional
-    public void choose(long batchId, Aim aim, LongPredicate isCut) {
+    public void choose(BatchId batchId, Aim aim, Predicate<MaterialId> isCut) {
         List<StoredSheet> all = sheets.findByBatchIdOrderById(batchId).stream()
                 .filter(sheet -> !isCut.test(sheet.materialId()))
                 .toList();
         all.forEach(sheet -> refuseIfBegun(batchId, sheet.materialId()));
-        Set<Long> have = all.stream()
+        Set<MaterialId> have = all.stream()
                 .filter(sheet -> sheet.aim() == aim)
                 .map(StoredSheet::materialId)
                 .collect(Collectors.toSet());
@@ -120,7 +127,7 @@ public class CuttingSheets implements ChosenLayouts {
 
     /** Says that a step is cut, or isn't after all; saying it twice changes nothing. */
     @Transactional
-    public void tick(long batchId, long materialId, String step, boolean done) {
+    public void tick(BatchId batchId, MaterialId materialId, String step, boolean done) {
         StoredSheet sheet = find(batchId, materialId);
         List<String> steps = new ArrayList<>(List.of(json.readValue(sheet.done(), String[].class)));
         steps.remove(step);
@@ -133,7 +140,7 @@ public class CuttingSheets implements ChosenLayouts {
 
     /** Adds pieces that are cut once more. */
     @Transactional
-    public void recut(long batchId, long materialId, List<Recut> more) {
+    public void recut(BatchId batchId, MaterialId materialId, List<Recut> more) {
         StoredSheet sheet = find(batchId, materialId);
         List<RecutRow> rows = new ArrayList<>(List.of(json.readValue(sheet.recuts(), RecutRow[].class)));
         more.forEach(recut -> rows.add(new RecutRow(recut.cloth(), LayoutDocument.PlacedRow.of(recut.piece()))));
@@ -141,13 +148,13 @@ public class CuttingSheets implements ChosenLayouts {
         sheets.save(sheet);
     }
 
-    private StoredSheet find(long batchId, long materialId) {
+    private StoredSheet find(BatchId batchId, MaterialId materialId) {
         return sheets.findByBatchIdAndMaterialIdAndChosenTrue(batchId, materialId).stream()
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("This cloth isn't laid out yet, or not any more."));
     }
 
-    private void refuseIfBegun(long batchId, long materialId) {
+    private void refuseIfBegun(BatchId batchId, MaterialId materialId) {
         sheets.findByBatchIdAndMaterialIdAndChosenTrue(batchId, materialId).stream()
                 .filter(sheet -> !sheet.done().equals("[]") || !sheet.recuts().equals("[]"))
                 .findFirst()

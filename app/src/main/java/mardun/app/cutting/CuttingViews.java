@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.UUID;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.CautionView;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
@@ -34,7 +36,7 @@ public final class CuttingViews {
      * @param minutes of cutting; absent until all cloths of a planned batch are laid out, or if no step is for it
      */
     public record CuttingView(
-            long batchId,
+            BatchId batchId,
             long version,
             String designName,
             String sizeName,
@@ -91,7 +93,7 @@ public final class CuttingViews {
      * @param bill absent as long as it isn't laid out
      */
     public record ClothView(
-            long materialId,
+            MaterialId materialId,
             String name,
             String colour,
             boolean directional,
@@ -119,7 +121,7 @@ public final class CuttingViews {
      * @param isLeast nothing better is possible
      */
     public record TrimLengths(
-            long materialId,
+            MaterialId materialId,
             String name,
             String colour,
             AmountView needed,
@@ -291,7 +293,9 @@ public final class CuttingViews {
     public record AimForm(@NotNull Aim aim) {}
 
     public record TickForm(
-            long materialId, @NotNull @Size(max = 120) String step, boolean done) {}
+            @NotNull MaterialId materialId,
+            @NotNull @Size(max = 120) String step,
+            boolean done) {}
 
     /**
      * Pieces that were spoiled and are cut once more.
@@ -302,7 +306,7 @@ public final class CuttingViews {
      */
     public record SpoiledForm(
             @NotNull UUID requestId,
-            long materialId,
+            @NotNull MaterialId materialId,
             @NotNull @Size(max = 20) String letter,
             @NotNull String count,
             @Nullable Integer cloth) {}
@@ -316,12 +320,12 @@ public final class CuttingViews {
      * @param from another cloth; absent for none
      */
     public record WhatIfForm(
-            long materialId,
+            @NotNull MaterialId materialId,
             @NotNull String width,
             @Min(0) @Max(5000) int fewer,
             boolean turned,
             @NotNull String more,
-            @Nullable Long from) {}
+            @Nullable MaterialId from) {}
 
     /** What would come of it, in sentences. */
     public record WhatIfView(List<String> sentences) {}

@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import mardun.app.id.BatchId;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CuttingLayout;
@@ -25,7 +26,7 @@ public class LayoutQueue {
     private static final int MOST_REMEMBERED = 16;
 
     private final CuttingSheets sheets;
-    private final Map<Long, LayoutRun> runs = new ConcurrentHashMap<>();
+    private final Map<BatchId, LayoutRun> runs = new ConcurrentHashMap<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "layout-search");
         thread.setDaemon(true);
@@ -44,7 +45,7 @@ public class LayoutQueue {
      * @param keeping keeps what is found where it is still wanted: a batch may be cut, or given up, meanwhile
      */
     public LayoutRun begin(
-            long batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, Consumer<Runnable> keeping) {
+            BatchId batchId, List<LayoutRun.Task> tasks, Aim aim, double seconds, Consumer<Runnable> keeping) {
         forgetTheOldRuns();
         return runs.compute(batchId, (id, before) -> {
             if (before != null && before.state() != LayoutRun.State.ENDED) {
@@ -62,7 +63,7 @@ public class LayoutQueue {
         }
     }
 
-    private void work(long batchId, LayoutRun run, Aim aim, Consumer<Runnable> keeping) {
+    private void work(BatchId batchId, LayoutRun run, Aim aim, Consumer<Runnable> keeping) {
         try {
             run.run((task, layouts) -> keep(batchId, task, layouts, aim, keeping));
         } catch (RuntimeException failed) {
@@ -71,7 +72,11 @@ public class LayoutQueue {
     }
 
     private void keep(
-            long batchId, LayoutRun.Task task, Map<Aim, CuttingLayout> layouts, Aim aim, Consumer<Runnable> keeping) {
+            BatchId batchId,
+            LayoutRun.Task task,
+            Map<Aim, CuttingLayout> layouts,
+            Aim aim,
+            Consumer<Runnable> keeping) {
         try {
             keeping.accept(() -> sheets.put(batchId, task.materialId(), layouts, aim));
         } catch (RefusedException begun) {
@@ -80,12 +85,12 @@ public class LayoutQueue {
     }
 
     /** The last run for a batch since the application started. */
-    public Optional<LayoutRun> of(long batchId) {
+    public Optional<LayoutRun> of(BatchId batchId) {
         return Optional.ofNullable(runs.get(batchId));
     }
 
     /** Stops a run; what it found is kept. */
-    public void stop(long batchId) {
+    public void stop(BatchId batchId) {
         of(batchId).ifPresent(LayoutRun::stop);
     }
 

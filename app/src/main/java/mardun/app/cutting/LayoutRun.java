@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
+import mardun.app.id.MaterialId;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
@@ -55,7 +56,7 @@ public final class LayoutRun {
     }
 
     /** A cloth to be laid out. */
-    public record Task(long materialId, CuttingJob job) {}
+    public record Task(MaterialId materialId, CuttingJob job) {}
 
     /**
      * The best layout so far of the cloth that is being laid out.
@@ -64,7 +65,7 @@ public final class LayoutRun {
      * @param sheets of cloth that is bought by the sheet; zero of any other
      * @param overLeast how much longer it is than the least possible, or how many sheets more, as a share of that
      */
-    public record Found(long materialId, Length length, long sheets, BigFraction overLeast) {}
+    public record Found(MaterialId materialId, Length length, long sheets, BigFraction overLeast) {}
 
     /**
      * Lays out all cloths: each at once as well as can be at first sight, then each for all aims.

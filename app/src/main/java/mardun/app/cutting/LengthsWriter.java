@@ -5,6 +5,8 @@ import java.util.List;
 import mardun.app.cutting.CuttingViews.CutLength;
 import mardun.app.cutting.CuttingViews.RollView;
 import mardun.app.cutting.CuttingViews.TrimLengths;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.LengthView;
@@ -23,10 +25,10 @@ record LengthsWriter(ViewWriter writer, Shelves shelves) {
 
     TrimLengths trim(Need need, String colour) {
         LengthPlan plan = need.lengths().orElseThrow();
-        long id = Long.parseLong(need.supply().key());
+        MaterialId id = MaterialId.valueOf(need.supply().key());
         List<RollView> rolls = new ArrayList<>();
         for (LengthPlan.CutRoll cut : plan.cuts()) {
-            String lot = shelves.nameOf(id, Long.parseLong(cut.roll().key()));
+            String lot = shelves.nameOf(id, LotId.valueOf(cut.roll().key()));
             rolls.add(new RollView(
                     "Roll " + lot,
                     cut.roll().length().nanometres(),

@@ -9,6 +9,8 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.core.cutting.Aim;
 
 /** A layout of a batch on one cloth for one aim, with what was cut by it so far; layout, recuts and cuts are JSON. */
@@ -20,8 +22,8 @@ class StoredSheet {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long batchId;
-    private long materialId;
+    private BatchId batchId;
+    private MaterialId materialId;
 
     @Enumerated(EnumType.STRING)
     private Aim aim;
@@ -42,7 +44,7 @@ class StoredSheet {
 
     protected StoredSheet() {}
 
-    StoredSheet(long batchId, long materialId, Aim aim, boolean chosen, String layout) {
+    StoredSheet(BatchId batchId, MaterialId materialId, Aim aim, boolean chosen, String layout) {
         this.batchId = batchId;
         this.materialId = materialId;
         this.aim = aim;
@@ -68,11 +70,11 @@ class StoredSheet {
         return id;
     }
 
-    long batchId() {
+    BatchId batchId() {
         return batchId;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 

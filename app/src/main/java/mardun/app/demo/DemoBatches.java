@@ -23,6 +23,8 @@ import mardun.app.batch.CuttingShort;
 import mardun.app.batch.Finishing;
 import mardun.app.batch.Pausing;
 import mardun.app.batch.Reserving;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -68,11 +70,11 @@ class DemoBatches {
      * @param materials ids by slot, where they aren't the design's usual ones
      * @param price the maker's own; empty for the suggested one
      */
-    record Line(String design, String size, int units, Map<String, Long> materials, String price) {}
+    record Line(String design, String size, int units, Map<String, MaterialId> materials, String price) {}
 
     /** Plans a batch on a day. */
-    long planned(LocalDate day, LocalDate due, String forWhat, Line... lines) {
-        List<Long> made = new ArrayList<>();
+    BatchId planned(LocalDate day, LocalDate due, String forWhat, Line... lines) {
+        List<BatchId> made = new ArrayList<>();
         clock.on(
                 day,
                 () -> made.add(entry.create(new BatchForm(
@@ -87,7 +89,7 @@ class DemoBatches {
     }
 
     private LineForm form(Line line) {
-        Map<String, Long> materials = new LinkedHashMap<>(designs.usual(line.design()));
+        Map<String, MaterialId> materials = new LinkedHashMap<>(designs.usual(line.design()));
         materials.putAll(line.materials());
         return new LineForm(
                 null,
@@ -103,7 +105,7 @@ class DemoBatches {
     }
 
     /** Cuts all cloths of a batch and keeps the first offcut that is proposed. */
-    void cut(LocalDate day, long id) {
+    void cut(LocalDate day, BatchId id) {
         clock.on(day, () -> {
             BatchView batch = reading.get(id);
             cutting.cut(
@@ -126,19 +128,19 @@ class DemoBatches {
     }
 
     /** Cuts one cloth of a batch. */
-    void cutOnly(LocalDate day, long id, long cloth) {
+    void cutOnly(LocalDate day, BatchId id, MaterialId cloth) {
         clock.on(
                 day,
                 () -> cutting.cut(id, new CutForm(reading.get(id).version(), null, "", List.of(), List.of(cloth))));
     }
 
     /** Bags are done: the good ones, the seconds and the scrap of each line, as they are typed. */
-    void finish(LocalDate day, long id, DoneForm... done) {
+    void finish(LocalDate day, BatchId id, DoneForm... done) {
         clock.on(day, () -> finishing.finish(id, new FinishForm(reading.get(id).version(), null, "", List.of(done))));
     }
 
     /** So many of a line aren't made; their cut pieces are put by. */
-    void cutShort(LocalDate day, long id, int line, int units, String why) {
+    void cutShort(LocalDate day, BatchId id, int line, int units, String why) {
         clock.on(
                 day,
                 () -> cuttingShort.cutShort(
@@ -150,11 +152,11 @@ class DemoBatches {
                                 why)));
     }
 
-    void putAside(LocalDate day, long id) {
+    void putAside(LocalDate day, BatchId id) {
         clock.on(day, () -> pausing.pause(id, reading.get(id).version()));
     }
 
-    void reserve(LocalDate day, long id) {
+    void reserve(LocalDate day, BatchId id) {
         clock.on(day, () -> reserving.reserve(id, reading.get(id).version()));
     }
 }

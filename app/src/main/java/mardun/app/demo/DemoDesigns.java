@@ -12,6 +12,8 @@ import java.util.Map;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignService;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -27,8 +29,8 @@ class DemoDesigns {
 
     private final DesignService designs;
     private final JsonMapper json;
-    private final Map<String, Long> ids = new HashMap<>();
-    private final Map<String, Map<String, Long>> usual = new HashMap<>();
+    private final Map<String, DesignId> ids = new HashMap<>();
+    private final Map<String, Map<String, MaterialId>> usual = new HashMap<>();
 
     DemoDesigns(DesignService designs, JsonMapper json) {
         this.designs = designs;
@@ -39,21 +41,21 @@ class DemoDesigns {
     record DemoDesign(Map<String, String> materials, DesignDocument document) {}
 
     /** Enters all designs; {@code materialIds} are the materials' ids by their names. */
-    void enter(Map<String, Long> materialIds) {
+    void enter(Map<String, MaterialId> materialIds) {
         for (DemoDesign design : read(json)) {
             ids.put(design.document().name(), designs.store(filled(design, materialIds)));
-            Map<String, Long> its = new LinkedHashMap<>();
+            Map<String, MaterialId> its = new LinkedHashMap<>();
             design.materials().forEach((slot, material) -> its.put(slot, materialIds.get(material)));
             usual.put(design.document().name(), its);
         }
     }
 
     /** Which material usually fills which slot of a design. */
-    Map<String, Long> usual(String name) {
+    Map<String, MaterialId> usual(String name) {
         return usual.get(name);
     }
 
-    long idOf(String name) {
+    DesignId idOf(String name) {
         return ids.get(name);
     }
 
@@ -73,7 +75,7 @@ class DemoDesigns {
         }
     }
 
-    private static DesignDocument filled(DemoDesign design, Map<String, Long> materialIds) {
+    private static DesignDocument filled(DemoDesign design, Map<String, MaterialId> materialIds) {
         return design.document()
                 .filled(design.document().slots().stream()
                         .map(slot -> new SlotRow(

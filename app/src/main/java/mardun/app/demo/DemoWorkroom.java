@@ -21,6 +21,8 @@ import mardun.app.goods.GoodsKind;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
 import mardun.app.goods.GoodsViews.GoodsForm;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.FactsForm;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
@@ -69,7 +71,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final TravellingClock clock;
     private final Path whole;
 
-    private final Map<String, Long> ids = new HashMap<>();
+    private final Map<String, MaterialId> ids = new HashMap<>();
     private final Map<String, Long> shops = new HashMap<>();
 
     DemoWorkroom(
@@ -149,11 +151,11 @@ class DemoWorkroom implements SmartInitializingSingleton {
             fairs.create(new NewFair(UUID.randomUUID(), "Lantern Quay", bigFair));
             fairs.create(new NewFair(UUID.randomUUID(), "Pier Hall", today.plusDays(12)));
         });
-        long underWay =
+        BatchId underWay =
                 planned(today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
         batches.cut(today.minusDays(1), underWay);
         clock.on(today.minusDays(12), this::moveGoods);
-        long order = planned(
+        BatchId order = planned(
                 today.minusDays(2),
                 "small",
                 14,
@@ -177,7 +179,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     /** Several designs, sizes and cloths made together, one such batch in each stage. */
     private void enterBatchesOfSeveralLines(LocalDate today, LocalDate bigFair) {
-        long gifts = batches.planned(
+        BatchId gifts = batches.planned(
                 today.minusDays(30),
                 today.minusDays(24),
                 "Advent in the boat house",
@@ -188,7 +190,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", "1"));
         batches.finish(today.minusDays(25), gifts, new DoneForm(3, "6", "", ""));
         batches.cutShort(today.minusDays(24), gifts, 3, 4, "no filling left before Advent");
-        long partlyDone = batches.planned(
+        BatchId partlyDone = batches.planned(
                 today.minusDays(7),
                 bigFair,
                 "Lantern Quay",
@@ -197,7 +199,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 line("Kittiwake clear pouch", "one size", 6, "tab", "Slate canvas"));
         batches.cut(today.minusDays(5), partlyDone);
         batches.finish(today.minusDays(2), partlyDone, new DoneForm(1, "1", "1", ""), new DoneForm(3, "4", "", ""));
-        long halfCut = batches.planned(
+        BatchId halfCut = batches.planned(
                 today.minusDays(3),
                 bigFair,
                 "Lantern Quay",
@@ -214,7 +216,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 line("Swift two-zip pouch", "one size", 3, "outer", "Reed Stripe"),
                 line("Avocet glasses case", "one size", 4, "outer", "Reed Stripe"),
                 line("Avocet glasses case", "one size", 6, "outer", "Juniper Dot"));
-        long aside = batches.planned(
+        BatchId aside = batches.planned(
                 today.minusDays(12),
                 today.plusDays(40),
                 "",
@@ -225,7 +227,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     /** A line in the design's usual materials but for some slots: each with what fills it. */
     private DemoBatches.Line line(String design, String size, int units, String... slots) {
-        Map<String, Long> materials = new HashMap<>();
+        Map<String, MaterialId> materials = new HashMap<>();
         for (int i = 0; i < slots.length; i += 2) {
             materials.put(slots[i], ids.get(slots[i + 1]));
         }
@@ -482,14 +484,14 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String lining,
             String price,
             String forWhat) {
-        long id = planned(day, size, units, outer, lining, price, day.plusDays(9), forWhat);
+        BatchId id = planned(day, size, units, outer, lining, price, day.plusDays(9), forWhat);
         batches.cut(day.plusDays(1), id);
         String scrap = Integer.toString(units - Integer.parseInt(good));
         batches.finish(day.plusDays(6), id, new DoneForm(1, good, "", scrap));
     }
 
     /** A batch of pouches of one size. */
-    private long planned(
+    private BatchId planned(
             LocalDate day,
             String size,
             int units,

@@ -26,6 +26,7 @@ import mardun.app.design.QuestionViews.DiagnosisAnswer;
 import mardun.app.design.QuestionViews.DiagnosisQuestion;
 import mardun.app.design.QuestionViews.FitAnswer;
 import mardun.app.design.QuestionViews.FitQuestion;
+import mardun.app.id.DesignId;
 import mardun.app.request.PutAway;
 import mardun.app.show.PageView;
 import org.springframework.http.HttpStatus;
@@ -73,24 +74,24 @@ class DesignController {
     }
 
     @GetMapping("/designs/{id}")
-    DesignView readDesign(@PathVariable long id) {
+    DesignView readDesign(@PathVariable DesignId id) {
         return designs.get(id);
     }
 
     @PutMapping("/designs/{id}")
-    DesignView changeDesign(@PathVariable long id, @RequestBody @Valid ChangedDesign form) {
+    DesignView changeDesign(@PathVariable DesignId id, @RequestBody @Valid ChangedDesign form) {
         return designs.change(id, form);
     }
 
     @PutMapping("/designs/{id}/put-away")
-    DesignView putDesignAway(@PathVariable long id, @RequestBody @Valid PutAway form) {
+    DesignView putDesignAway(@PathVariable DesignId id, @RequestBody @Valid PutAway form) {
         return designs.putAway(id, form);
     }
 
     /** Removes a design of which no batch was ever planned. */
     @DeleteMapping("/designs/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void removeDesign(@PathVariable long id, @RequestParam long version) {
+    void removeDesign(@PathVariable DesignId id, @RequestParam long version) {
         removal.remove(id, version);
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import mardun.app.id.MaterialId;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.construction.SideEdge;
@@ -313,5 +314,5 @@ public record DesignDocument(
             MaterialKind kind,
             List<ClothKind> cloths,
             @Nullable Ware ware,
-            @Nullable Long materialId) {}
+            @Nullable MaterialId materialId) {}
 }

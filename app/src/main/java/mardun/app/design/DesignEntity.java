@@ -9,6 +9,7 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import mardun.app.id.DesignId;
 
 /** A stored design: its document as JSON, since it is edited, versioned and frozen as a whole. */
 @Entity
@@ -46,8 +47,8 @@ class DesignEntity {
         changedAt = now;
     }
 
-    long id() {
-        return id;
+    DesignId id() {
+        return new DesignId(id);
     }
 
     long version() {

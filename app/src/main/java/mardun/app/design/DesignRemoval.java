@@ -1,6 +1,7 @@
 package mardun.app.design;
 
 import java.util.List;
+import mardun.app.id.DesignId;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import org.springframework.stereotype.Service;
@@ -19,8 +20,8 @@ class DesignRemoval {
     }
 
     @Transactional
-    void remove(long id, long version) {
-        DesignEntity design = designs.findById(id)
+    void remove(DesignId id, long version) {
+        DesignEntity design = designs.findById(id.value())
                 .orElseThrow(() -> RefusedException.missing("There is no such design, or no longer."));
         ChangedMeanwhileException.check("“" + design.name() + "”", version, design.version());
         users.stream()

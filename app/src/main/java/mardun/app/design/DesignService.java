@@ -26,8 +26,10 @@ import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.material.UsesMaterials;
@@ -114,7 +116,7 @@ public class DesignService implements UsesMaterials {
                 search.strip().toLowerCase(Locale.ROOT),
                 putAway,
                 PageRequest.of(page, Math.min(size, PageView.LARGEST)));
-        Map<Long, DesignDocument> documents =
+        Map<DesignId, DesignDocument> documents =
                 found.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
         Shelves read = shelves.read(documents.values().stream()
                 .flatMap(document -> materialsOf(document).stream())
@@ -155,7 +157,7 @@ public class DesignService implements UsesMaterials {
     }
 
     @Transactional(readOnly = true)
-    public DesignView get(long id) {
+    public DesignView get(DesignId id) {
         DesignEntity entity = find(id);
         DesignDocument document = document(entity);
         return new DesignView(id, entity.version(), entity.isPutAway(), document, sheet(document));
@@ -163,22 +165,24 @@ public class DesignService implements UsesMaterials {
 
     /** The stored document of a design. */
     @Transactional(readOnly = true)
-    public DesignDocument document(long id) {
+    public DesignDocument document(DesignId id) {
         return document(find(id));
     }
 
     /** Begins a design: a copy of another, or from a pattern that ships with the application, with the maker's usual seam. */
     public DesignView begin(NewDesign form) {
-        return get(onceOnly.make(form.requestId(), "design", form, () -> {
+        long made = onceOnly.make(form.requestId(), "design", form, () -> {
             FieldReader fields = new FieldReader();
             String name = fields.text("name", form.name(), 120);
-            refuseTakenName(fields, name, 0);
+            refuseTakenName(fields, name, Optional.empty());
             fields.check();
             DesignDocument document = form.copyOf() == null
                     ? patterns.begin(form.pattern() == null ? Patterns.POUCH : form.pattern(), settings.current())
                     : document(form.copyOf());
-            return store(new DesignEntity(clock.instant()), document.named(name));
-        }));
+            return store(new DesignEntity(clock.instant()), document.named(name))
+                    .value();
+        });
+        return get(new DesignId(made));
     }
 
     /** A design with a size copied and changed; nothing is stored. */
@@ -210,22 +214,22 @@ public class DesignService implements UsesMaterials {
 
     /** Stores a whole design as new. */
     @Transactional
-    public long store(DesignDocument document) {
-        return store(new DesignEntity(clock.instant()), checked(document, 0));
+    public DesignId store(DesignDocument document) {
+        return store(new DesignEntity(clock.instant()), checked(document, Optional.empty()));
     }
 
     @Transactional
-    public DesignView change(long id, ChangedDesign form) {
+    public DesignView change(DesignId id, ChangedDesign form) {
         DesignEntity entity = find(id);
         ChangedMeanwhileException.check("“" + entity.name() + "”", form.version(), entity.version());
-        store(entity, checked(form.document(), id));
+        store(entity, checked(form.document(), Optional.of(id)));
         events.publishEvent(new DesignChanged(id));
         return get(id);
     }
 
     /** Puts a design away, or takes it back. */
     @Transactional
-    public DesignView putAway(long id, PutAway form) {
+    public DesignView putAway(DesignId id, PutAway form) {
         DesignEntity entity = find(id);
         ChangedMeanwhileException.check("“" + entity.name() + "”", form.version(), entity.version());
         entity.putAway(form.putAway());
@@ -235,7 +239,7 @@ public class DesignService implements UsesMaterials {
 
     @Override
     @Transactional(readOnly = true)
-    public Optional<String> useOfMaterial(long materialId) {
+    public Optional<String> useOfMaterial(MaterialId materialId) {
         return designs.findAll().stream()
                 .filter(entity -> materialsOf(document(entity)).contains(materialId))
                 .findFirst()
@@ -265,7 +269,7 @@ public class DesignService implements UsesMaterials {
         DocumentLimits.check(typed, fields);
         fields.check();
         Design design = DocumentReader.read(typed, fields);
-        List<MaterialView> all = materials.all();
+        List<ShelfMaterial> all = materials.onShelf();
         return typed.slots().stream()
                 .map(slot -> new SlotMaterials(
                         slot.key(),
@@ -273,7 +277,7 @@ public class DesignService implements UsesMaterials {
                                 .filter(material ->
                                         !material.putAway() || Objects.equals(material.id(), slot.materialId()))
                                 .filter(material -> serves(design, slot, material.candidate()))
-                                .map(MaterialView::id)
+                                .map(ShelfMaterial::id)
                                 .toList()))
                 .toList();
     }
@@ -286,14 +290,14 @@ public class DesignService implements UsesMaterials {
         return design;
     }
 
-    private DesignDocument checked(DesignDocument typed, long ownId) {
+    private DesignDocument checked(DesignDocument typed, Optional<DesignId> own) {
         Settings current = settings.current();
         FieldReader fields = new FieldReader();
         DocumentLimits.check(typed, fields);
         fields.check();
         DesignDocument document = DocumentReader.kept(typed, current.unitSystem());
         Design design = DocumentReader.read(document, fields);
-        refuseTakenName(fields, design.name(), ownId);
+        refuseTakenName(fields, design.name(), own);
         fields.check();
         ViewWriter writer = current.writer();
         for (int size = 0; size < design.sizes().size(); size++) {
@@ -308,14 +312,14 @@ public class DesignService implements UsesMaterials {
         return document;
     }
 
-    private long store(DesignEntity entity, DesignDocument document) {
+    private DesignId store(DesignEntity entity, DesignDocument document) {
         entity.enter(document.name(), words(document), json.writeValueAsString(document), clock.instant());
         return designs.saveAndFlush(entity).id();
     }
 
-    private void refuseTakenName(FieldReader fields, String name, long ownId) {
+    private void refuseTakenName(FieldReader fields, String name, Optional<DesignId> own) {
         designs.findByNameIgnoreCase(name)
-                .filter(other -> other.id() != ownId)
+                .filter(other -> own.filter(other.id()::equals).isEmpty())
                 .ifPresent(other -> fields.refuse(
                         "name", name, "There is a design called “" + other.name() + "” already. Type another name."));
     }
@@ -386,7 +390,7 @@ public class DesignService implements UsesMaterials {
         return supplies(document, shelves.read(materialsOf(document)));
     }
 
-    private static List<Long> materialsOf(DesignDocument document) {
+    private static List<MaterialId> materialsOf(DesignDocument document) {
         return document.slots().stream()
                 .map(DesignDocument.SlotRow::materialId)
                 .filter(Objects::nonNull)
@@ -436,8 +440,8 @@ public class DesignService implements UsesMaterials {
         return json.readValue(entity.document(), DesignDocument.class).keyed();
     }
 
-    private DesignEntity find(long id) {
-        return designs.findById(id)
+    private DesignEntity find(DesignId id) {
+        return designs.findById(id.value())
                 .orElseThrow(() -> RefusedException.missing("There is no such design, or no longer."));
     }
 }

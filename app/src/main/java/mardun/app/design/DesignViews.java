@@ -5,6 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.LengthFigure;
@@ -27,7 +29,7 @@ public final class DesignViews {
      *
      * @param putAway it is kept with its batches and offered nowhere
      */
-    public record DesignView(long id, long version, boolean putAway, DesignDocument document, DesignSheet sheet) {}
+    public record DesignView(DesignId id, long version, boolean putAway, DesignDocument document, DesignSheet sheet) {}
 
     /**
      * A design in the list, with the figures of its middle size.
@@ -38,7 +40,7 @@ public final class DesignViews {
      * @param toLookAt how many findings nobody has set aside
      */
     public record DesignLine(
-            long id,
+            DesignId id,
             String name,
             String sort,
             List<String> sizes,
@@ -66,7 +68,12 @@ public final class DesignViews {
     public record SetUpWords(List<String> needle, List<String> thread, List<String> foot, List<String> stitch) {}
 
     /** A design by its name alone, to choose from. */
-    public record DesignName(long id, String name) {}
+    public record DesignName(DesignId id, String name) {
+
+        public DesignName(long id, String name) {
+            this(new DesignId(id), name);
+        }
+    }
 
     /**
      * A new design.
@@ -77,7 +84,7 @@ public final class DesignViews {
     public record NewDesign(
             @NotNull UUID requestId,
             @NotNull String name,
-            @Nullable Long copyOf,
+            @Nullable DesignId copyOf,
             @Nullable String pattern) {}
 
     /** A changed design, made from the stored one with the given version. */
@@ -109,7 +116,7 @@ public final class DesignViews {
             @NotNull @Size(max = 200) String to) {}
 
     /** The materials that may fill a slot of a design, by their ids. */
-    public record SlotMaterials(String slot, List<Long> materialIds) {}
+    public record SlotMaterials(String slot, List<MaterialId> materialIds) {}
 
     /** The sizes that stay, by their places, in their new order. */
     public record ArrangedSizes(

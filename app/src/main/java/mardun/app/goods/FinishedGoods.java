@@ -9,6 +9,9 @@ import jakarta.persistence.Id;
 import java.time.LocalDate;
 import java.util.Optional;
 import mardun.app.goods.GoodsViews.NewGoods;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.core.money.Apportionment;
 
 /** The bags that a batch gave, with what each of them cost. */
@@ -19,11 +22,11 @@ class FinishedGoods {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private Long batchId;
+    private BatchId batchId;
     private Integer lineNumber;
-    private Long designId;
+    private DesignId designId;
     private String sizeKey;
-    private Long clothId;
+    private MaterialId clothId;
 
     @Enumerated(EnumType.STRING)
     private Quality quality;
@@ -87,7 +90,7 @@ class FinishedGoods {
     }
 
     /** The batch that gave them; empty for bags that were entered from a list. */
-    Optional<Long> batchId() {
+    Optional<BatchId> batchId() {
         return Optional.ofNullable(batchId);
     }
 

@@ -3,6 +3,7 @@ package mardun.app.goods;
 import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.BatchId;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,7 +12,7 @@ import org.springframework.data.jpa.repository.Query;
 
 interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
 
-    List<FinishedGoods> findByBatchId(long batchId);
+    List<FinishedGoods> findByBatchId(BatchId batchId);
 
     /**
      * Goods whose design, size or cloth holds what was typed, of which any are left, the latest first.

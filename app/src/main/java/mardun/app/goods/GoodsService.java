@@ -16,6 +16,7 @@ import mardun.app.goods.GoodsViews.GoodsMovementView;
 import mardun.app.goods.GoodsViews.GoodsView;
 import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.GoodsViews.PlaceView;
+import mardun.app.id.BatchId;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
@@ -71,7 +72,7 @@ public class GoodsService {
      * gave none, nobody bears it.
      */
     @Transactional
-    public void bear(long batchId, long minor) {
+    public void bear(BatchId batchId, long minor) {
         goods.findByBatchId(batchId).stream()
                 .max(Comparator.comparing(FinishedGoods::id))
                 .ifPresent(one -> one.bear(minor));
@@ -79,7 +80,7 @@ public class GoodsService {
 
     /** What the bags that a batch gave so far cost, by its lines, in minor units. */
     @Transactional(readOnly = true)
-    public Map<Integer, Long> costOfLines(long batchId) {
+    public Map<Integer, Long> costOfLines(BatchId batchId) {
         Map<Integer, Long> byLine = new HashMap<>();
         goods.findByBatchId(batchId)
                 .forEach(one -> byLine.merge(one.lineNumber().orElse(1), one.totalCostMinor(), Long::sum));

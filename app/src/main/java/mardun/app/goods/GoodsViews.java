@@ -5,6 +5,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.PageView;
 import mardun.app.show.Views.MoneyView;
 import org.jspecify.annotations.Nullable;
@@ -24,7 +27,7 @@ public final class GoodsViews {
      */
     public record FinishedGoodsLine(
             long id,
-            @Nullable Long batchId,
+            @Nullable BatchId batchId,
             String designName,
             String sizeName,
             String clothName,
@@ -66,13 +69,13 @@ public final class GoodsViews {
      * @param totalCostMinor what all of them cost together
      */
     public record NewGoods(
-            long batchId,
+            BatchId batchId,
             int lineNumber,
-            long designId,
+            DesignId designId,
             String designName,
             @Nullable String sizeKey,
             String sizeName,
-            @Nullable Long clothId,
+            @Nullable MaterialId clothId,
             String clothName,
             Quality quality,
             int units,

@@ -2,6 +2,8 @@ package mardun.app.hand;
 
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.Optional;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -18,7 +20,7 @@ class HandController {
 
     /** What can be made from a material, or from one of its offcuts or precuts. */
     @GetMapping("/api/in-hand")
-    HandViews.HandView readHand(@RequestParam long material, @RequestParam Optional<Long> lot) {
+    HandViews.HandView readHand(@RequestParam MaterialId material, @RequestParam Optional<LotId> lot) {
         return hand.hand(material, lot);
     }
 }

@@ -15,8 +15,11 @@ import mardun.app.design.DesignService;
 import mardun.app.hand.HandViews.HandView;
 import mardun.app.hand.HandViews.MakeableView;
 import mardun.app.hand.HandViews.OtherView;
+import mardun.app.id.DesignId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
-import mardun.app.material.MaterialView;
+import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.material.StockViews.SizeToScale;
@@ -66,7 +69,7 @@ public class HandService {
     }
 
     /** What is in the hand: a material, or an offcut or precut of it. */
-    private record InHand(MaterialView material, Optional<ClothPiece> piece, Amount free) {
+    private record InHand(ShelfMaterial material, Optional<ClothPiece> piece, Amount free) {
 
         boolean serves(SlotRow slot, Design design) {
             return DesignService.serves(design, slot, material.candidate());
@@ -74,33 +77,29 @@ public class HandService {
     }
 
     @Transactional(readOnly = true)
-    public HandView hand(long materialId, Optional<Long> lotId) {
+    public HandView hand(MaterialId materialId, Optional<LotId> lotId) {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
-        MaterialView material = materials.get(materialId);
+        ShelfMaterial material = materials.onShelf(materialId);
         List<DesignDocument> documents = new ArrayList<>();
-        Map<DesignDocument, Long> ids = new LinkedHashMap<>();
+        Map<DesignDocument, DesignId> ids = new LinkedHashMap<>();
         designs.names().forEach(name -> {
             DesignDocument document = designs.document(name.id());
             documents.add(document);
             ids.put(document, name.id());
         });
-        Set<Long> all = new LinkedHashSet<>(List.of(materialId));
+        Set<MaterialId> all = new LinkedHashSet<>(List.of(materialId));
         documents.forEach(document -> document.slots().stream()
                 .map(SlotRow::materialId)
                 .filter(Objects::nonNull)
                 .forEach(all::add));
         Shelves read = shelves.read(all);
         Optional<ClothPiece> piece = lotId.map(lot -> read.pieces(materialId, null).stream()
-                .filter(one -> one.key().equals(Long.toString(lot)))
+                .filter(one -> one.key().equals(lot.key()))
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("None of these pieces is free, or no longer.")));
         InHand inHand = new InHand(
-                material,
-                piece,
-                piece.map(one -> Amount.pieces(one.count()))
-                        .orElseGet(() -> new Amount(
-                                material.kind().counting(), material.free().value())));
+                material, piece, piece.map(one -> Amount.pieces(one.count())).orElse(material.free()));
         List<MakeableView> makeable = new ArrayList<>();
         List<String> tooSmall = new ArrayList<>();
         for (DesignDocument document : documents) {
@@ -110,7 +109,7 @@ public class HandService {
                         one.perHour() == null ? Long.MIN_VALUE : one.perHour().minor())
                 .reversed());
         return new HandView(
-                material,
+                materials.get(materialId),
                 lotId.orElse(null),
                 writer.amount(inHand.free()),
                 piece.map(one -> writer.length(one.extent().width(), ShownRounding.NEAREST))
@@ -126,7 +125,7 @@ public class HandService {
     }
 
     private void look(
-            long designId,
+            DesignId designId,
             DesignDocument document,
             InHand inHand,
             Shelves read,
@@ -157,11 +156,11 @@ public class HandService {
         List<Supply> supplies = new ArrayList<>();
         for (SlotRow slot : document.slots()) {
             boolean isFilled = slot.key().equals(filled.key());
-            Long id = isFilled ? Long.valueOf(inHand.material().id()) : slot.materialId();
+            MaterialId id = isFilled ? inHand.material().id() : slot.materialId();
             if (id != null) {
-                List<Long> pieces = isFilled
+                List<LotId> pieces = isFilled
                         ? inHand.piece()
-                                .map(piece -> List.of(Long.parseLong(piece.key())))
+                                .map(piece -> List.of(LotId.valueOf(piece.key())))
                                 .orElse(List.of())
                         : List.of();
                 read.supply(slot.key(), id, null, pieces).ifPresent(supplies::add);
@@ -175,7 +174,7 @@ public class HandService {
         if (inHand.piece().isEmpty()) {
             return FromHand.most(
                     units -> plan(design, size, units, supplies, current),
-                    Long.toString(inHand.material().id()),
+                    inHand.material().id().key(),
                     inHand.free(),
                     MOST_UNITS);
         }
@@ -197,7 +196,7 @@ public class HandService {
     }
 
     private static MakeableView view(
-            long designId,
+            DesignId designId,
             DesignDocument document,
             String sizeName,
             SlotRow slot,
@@ -205,7 +204,7 @@ public class HandService {
             InHand inHand,
             Settings current) {
         ViewWriter writer = current.writer();
-        String key = Long.toString(inHand.material().id());
+        String key = inHand.material().id().key();
         BatchPlan plan = most.plan();
         Amount takes = plan.needs().stream()
                 .filter(need -> need.supply().key().equals(key))
@@ -227,7 +226,7 @@ public class HandService {
                 plan.needs().stream()
                         .filter(need -> !need.supply().key().equals(key))
                         .map(need -> new OtherView(
-                                Long.parseLong(need.supply().key()),
+                                MaterialId.valueOf(need.supply().key()),
                                 need.supply().name()
                                         + (need.part() == Part.WHOLE
                                                 ? ""

@@ -1,6 +1,9 @@
 package mardun.app.hand;
 
 import java.util.List;
+import mardun.app.id.DesignId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialView;
 import mardun.app.material.StockViews.SizeToScale;
 import mardun.app.show.Views.AmountView;
@@ -23,7 +26,7 @@ public final class HandViews {
      */
     public record HandView(
             MaterialView material,
-            @Nullable Long lotId,
+            @Nullable LotId lotId,
             AmountView amount,
             @Nullable LengthView width,
             @Nullable LengthView height,
@@ -43,7 +46,7 @@ public final class HandViews {
      * @param missing what has to be chosen first; absent where nothing is missing
      */
     public record MakeableView(
-            long designId,
+            DesignId designId,
             String designName,
             String sizeName,
             String slot,
@@ -57,7 +60,7 @@ public final class HandViews {
 
     /** Something else that is taken; {@code shortBy} what is missing of it. */
     public record OtherView(
-            long materialId,
+            MaterialId materialId,
             String name,
             AmountView amount,
             @Nullable AmountView shortBy) {}

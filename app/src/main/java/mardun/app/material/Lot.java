@@ -10,6 +10,8 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Optional;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
 import mardun.core.measure.Extent;
@@ -27,7 +29,7 @@ class Lot {
     @Version
     private long version;
 
-    private long materialId;
+    private MaterialId materialId;
 
     @Enumerated(EnumType.STRING)
     private Part part;
@@ -52,7 +54,14 @@ class Lot {
 
     protected Lot() {}
 
-    Lot(long materialId, Part part, Arrival arrival, long quantityValue, long worthMinor, long extraMinor, Instant at) {
+    Lot(
+            MaterialId materialId,
+            Part part,
+            Arrival arrival,
+            long quantityValue,
+            long worthMinor,
+            long extraMinor,
+            Instant at) {
         this.materialId = materialId;
         this.part = part;
         this.origin = arrival.kind();
@@ -82,15 +91,15 @@ class Lot {
         }
     }
 
-    long id() {
-        return id;
+    LotId id() {
+        return new LotId(id);
     }
 
     long version() {
         return version;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 

@@ -2,13 +2,14 @@ package mardun.app.material;
 
 import java.util.Collection;
 import java.util.List;
+import mardun.app.id.MaterialId;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LotRepository extends JpaRepository<Lot, Long> {
 
-    List<Lot> findByMaterialIdInOrderByCameAtAscIdAsc(Collection<Long> materialIds);
+    List<Lot> findByMaterialIdInOrderByCameAtAscIdAsc(Collection<MaterialId> materialIds);
 
     List<Lot> findByDeliveryIdOrderById(long deliveryId);
 
-    void deleteByMaterialId(long materialId);
+    void deleteByMaterialId(MaterialId materialId);
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
+import mardun.app.id.LotId;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
@@ -97,10 +98,10 @@ class LotsSheet implements ListSheet {
         ViewWriter writer = current.writer();
         for (MaterialShelf shelf :
                 reader.readAll(clock.instant().plusSeconds(1)).values()) {
-            Map<Long, Long> left = shelf.left();
+            Map<LotId, Long> left = shelf.left();
             for (Lot lot : shelf.lots()) {
                 sheet.line(
-                        Long.toString(lot.id()),
+                        lot.id().key(),
                         shelf.material().name(),
                         SheetWords.words(lot.origin()),
                         lot.cameAt()
@@ -137,10 +138,9 @@ class LotsSheet implements ListSheet {
 
     @Override
     public LineReader reader(List<SheetLine> lines) {
-        Map<String, MaterialView> known = new HashMap<>();
-        materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
+        Map<String, ShelfMaterial> known = materials.byName();
         Map<String, Lot> byNumber = new HashMap<>();
-        lots.findAll().forEach(lot -> byNumber.put(Long.toString(lot.id()), lot));
+        lots.findAll().forEach(lot -> byNumber.put(lot.id().key(), lot));
         Settings current = settings.current();
         BulkLedger bulk = new BulkLedger(ledger, lines, MATERIAL, known);
         return line -> read(line, known, byNumber, bulk, current);
@@ -148,12 +148,12 @@ class LotsSheet implements ListSheet {
 
     private Verdict read(
             SheetLine line,
-            Map<String, MaterialView> known,
+            Map<String, ShelfMaterial> known,
             Map<String, Lot> byNumber,
             BulkLedger bulk,
             Settings current) {
         String name = line.get(MATERIAL);
-        MaterialView material = known.get(name.toLowerCase(Locale.ROOT));
+        ShelfMaterial material = known.get(name.toLowerCase(Locale.ROOT));
         if (material == null) {
             return Verdict.refuse(
                     name.isEmpty() ? "a lot" : name,
@@ -171,9 +171,9 @@ class LotsSheet implements ListSheet {
     }
 
     private Verdict changed(
-            SheetLine line, Map<String, Lot> byNumber, MaterialView material, FieldReader fields, Settings current) {
+            SheetLine line, Map<String, Lot> byNumber, ShelfMaterial material, FieldReader fields, Settings current) {
         Lot lot = byNumber.get(line.get(NUMBER));
-        if (lot == null || lot.materialId() != material.id()) {
+        if (lot == null || !lot.materialId().equals(material.id())) {
             fields.refuse(
                     NUMBER,
                     line.get(NUMBER),
@@ -187,7 +187,7 @@ class LotsSheet implements ListSheet {
         Optional<Length> width = small(fields, line, MEASURED, before, current);
         boolean same = dyeLot.equals(lot.dyeLot()) && place.equals(lot.place()) && width.equals(lot.measuredWidth());
         String what = material.name() + ", lot " + lot.id();
-        long id = lot.id();
+        LotId id = lot.id();
         return same
                 ? Verdict.same(what)
                 : Verdict.change(
@@ -197,7 +197,7 @@ class LotsSheet implements ListSheet {
     }
 
     private Verdict added(
-            SheetLine line, MaterialView material, FieldReader fields, BulkLedger bulk, Settings current) {
+            SheetLine line, ShelfMaterial material, FieldReader fields, BulkLedger bulk, Settings current) {
         MovementKind how = SheetWords.choice(fields, HOW, line.get(HOW), MovementKind.class)
                 .orElse(MovementKind.BOUGHT);
         if (how.direction() == MovementKind.Direction.OUT || how == MovementKind.OFFCUT_KEPT) {
@@ -230,7 +230,7 @@ class LotsSheet implements ListSheet {
                 null,
                 "",
                 text(fields, line, DYE_LOT, "", 60),
-                text(fields, line, PLACE, material.facts().place(), 80),
+                text(fields, line, PLACE, material.place(), 80),
                 small(fields, line, MEASURED, "", current),
                 width.flatMap(w -> height.map(h -> new Extent(w, h))),
                 Optional.empty(),

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import mardun.app.id.MaterialId;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
@@ -125,8 +126,8 @@ class Material {
         return priceMinor == minor && pricePerValue == perValue;
     }
 
-    long id() {
-        return id;
+    MaterialId id() {
+        return new MaterialId(id);
     }
 
     long version() {

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.time.Duration;
 import java.util.Optional;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialView.MovementView;
 import mardun.app.request.PutAway;
 import mardun.app.show.PageView;
@@ -60,30 +61,30 @@ class MaterialController {
     }
 
     @GetMapping("/{id}")
-    MaterialView readMaterial(@PathVariable long id) {
+    MaterialView readMaterial(@PathVariable MaterialId id) {
         return materials.get(id);
     }
 
     @PutMapping("/{id}")
-    MaterialView changeMaterial(@PathVariable long id, @RequestBody @Valid MaterialForm form) {
+    MaterialView changeMaterial(@PathVariable MaterialId id, @RequestBody @Valid MaterialForm form) {
         return materials.change(id, form);
     }
 
     @PutMapping("/{id}/put-away")
-    MaterialView putMaterialAway(@PathVariable long id, @RequestBody @Valid PutAway form) {
+    MaterialView putMaterialAway(@PathVariable MaterialId id, @RequestBody @Valid PutAway form) {
         return materials.putAway(id, form);
     }
 
     /** Removes a material that was never used. */
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void removeMaterial(@PathVariable long id, @RequestParam long version) {
+    void removeMaterial(@PathVariable MaterialId id, @RequestParam long version) {
         removal.remove(id, version);
     }
 
     @GetMapping("/{id}/movements")
     PageView<MovementView> listMovements(
-            @PathVariable long id,
+            @PathVariable MaterialId id,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
         return materials.movements(id, page, size);
@@ -91,7 +92,7 @@ class MaterialController {
 
     /** A photo as a file; kept by the browser, because another one has another address. */
     @GetMapping("/{id}/photo")
-    ResponseEntity<byte[]> readPhoto(@PathVariable long id) {
+    ResponseEntity<byte[]> readPhoto(@PathVariable MaterialId id) {
         MaterialPhotos.Photo photo = photos.get(id);
         return ResponseEntity.ok()
                 .contentType(photo.type())
@@ -100,12 +101,13 @@ class MaterialController {
     }
 
     @PutMapping(path = "/{id}/photo", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    MaterialView changePhoto(@PathVariable long id, @RequestParam long version, InputStream file) throws IOException {
+    MaterialView changePhoto(@PathVariable MaterialId id, @RequestParam long version, InputStream file)
+            throws IOException {
         return photos.put(id, version, file.readNBytes(MaterialPhotos.MOST_BYTES + 1));
     }
 
     @DeleteMapping("/{id}/photo")
-    MaterialView removePhoto(@PathVariable long id, @RequestParam long version) {
+    MaterialView removePhoto(@PathVariable MaterialId id, @RequestParam long version) {
         return photos.remove(id, version);
     }
 }

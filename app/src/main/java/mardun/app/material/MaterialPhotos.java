@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mardun.app.id.MaterialId;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import org.jspecify.annotations.Nullable;
@@ -51,7 +52,7 @@ class MaterialPhotos {
     record Photo(MediaType type, byte[] bytes) {}
 
     /** Keeps a photo in the place of the one before, which is removed once the new one is stored. */
-    MaterialView put(long id, long version, byte[] bytes) {
+    MaterialView put(MaterialId id, long version, byte[] bytes) {
         String kind = kind(bytes);
         String name = UUID.randomUUID() + "." + kind;
         write(name, bytes);
@@ -66,12 +67,12 @@ class MaterialPhotos {
         return views.get(id);
     }
 
-    MaterialView remove(long id, long version) {
+    MaterialView remove(MaterialId id, long version) {
         replace(id, version, null).ifPresent(this::forget);
         return views.get(id);
     }
 
-    private Optional<String> replace(long id, long version, @Nullable String name) {
+    private Optional<String> replace(MaterialId id, long version, @Nullable String name) {
         return transaction.execute(status -> {
             Material material = find(id);
             ChangedMeanwhileException.check("“" + material.name() + "”", version, material.version());
@@ -82,7 +83,7 @@ class MaterialPhotos {
         });
     }
 
-    Photo get(long id) {
+    Photo get(MaterialId id) {
         String name = find(id).photo().orElseThrow(() -> RefusedException.missing("There is no photo of it."));
         try {
             return new Photo(
@@ -92,9 +93,9 @@ class MaterialPhotos {
         }
     }
 
-    private Material find(long id) {
+    private Material find(MaterialId id) {
         return materials
-                .findById(id)
+                .findById(id.value())
                 .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
     }
 

@@ -5,6 +5,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import mardun.app.id.MaterialId;
 
 /** What a material costs to buy, since when. */
 @Entity
@@ -14,7 +15,7 @@ class MaterialPrice {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long materialId;
+    private MaterialId materialId;
     private Instant since;
     private long priceMinor;
     private long pricePerValue;
@@ -28,7 +29,7 @@ class MaterialPrice {
         this.pricePerValue = material.pricePer().value();
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 

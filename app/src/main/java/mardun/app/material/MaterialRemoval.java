@@ -3,6 +3,7 @@ package mardun.app.material;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import mardun.app.id.MaterialId;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import mardun.core.material.MovementKind;
@@ -52,10 +53,10 @@ class MaterialRemoval {
         this.transaction = new TransactionTemplate(transactions);
     }
 
-    void remove(long id, long version) {
+    void remove(MaterialId id, long version) {
         Material removed = transaction.execute(status -> {
             Material material = materials
-                    .findForMoving(id)
+                    .findForMoving(id.value())
                     .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
             ChangedMeanwhileException.check("“" + material.name() + "”", version, material.version());
             refuseUsed(material);

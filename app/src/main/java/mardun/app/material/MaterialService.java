@@ -2,13 +2,14 @@ package mardun.app.material;
 
 import java.time.Clock;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialView.MovementView;
 import mardun.app.material.MaterialViewWriter.OnShelf;
 import mardun.app.problem.ChangedMeanwhileException;
@@ -88,30 +89,32 @@ public class MaterialService implements HoldsMoney {
                 kind.orElse(null),
                 SearchWords.like(query),
                 lowOnly,
-                lowOnly ? lowIds() : List.of(),
+                lowOnly ? MaterialId.values(lowIds()) : List.of(),
                 putAway.orElse(null),
                 request);
-        List<Long> ids = found.getContent().stream().map(Material::id).toList();
-        Map<Long, OnShelf> shelves = shelves(ids);
+        List<MaterialId> ids = found.getContent().stream().map(Material::id).toList();
+        Map<MaterialId, OnShelf> shelves = shelves(ids);
         MaterialViewWriter views = views();
         return PageView.of(found, m -> views.view(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)));
     }
 
     /** The colours of some materials, by their ids. */
     @Transactional(readOnly = true)
-    public Map<Long, String> colours(Collection<Long> ids) {
-        return materials.findAllById(ids).stream().collect(Collectors.toMap(Material::id, Material::colour));
+    public Map<MaterialId, String> colours(Collection<MaterialId> ids) {
+        return materials.findAllById(MaterialId.values(ids)).stream()
+                .collect(Collectors.toMap(Material::id, Material::colour));
     }
 
     @Transactional(readOnly = true)
-    public Map<Long, String> names(Collection<Long> ids) {
-        return materials.findAllById(ids).stream().collect(Collectors.toMap(Material::id, Material::name));
+    public Map<MaterialId, String> names(Collection<MaterialId> ids) {
+        return materials.findAllById(MaterialId.values(ids)).stream()
+                .collect(Collectors.toMap(Material::id, Material::name));
     }
 
     /** All closed-end zips, by their materials' ids. */
     @Transactional(readOnly = true)
-    public Map<Long, ClosedZip> zips() {
-        Map<Long, ClosedZip> zips = new HashMap<>();
+    public Map<MaterialId, ClosedZip> zips() {
+        Map<MaterialId, ClosedZip> zips = new HashMap<>();
         materials
                 .findByKind(MaterialKind.NOTION)
                 .forEach(material -> material.facts().zip().ifPresent(zip -> zips.put(material.id(), zip)));
@@ -119,8 +122,8 @@ public class MaterialService implements HoldsMoney {
     }
 
     /** The materials of which there is less than the maker wants to have, or less than nothing, by kind and name. */
-    private List<Long> lowIds() {
-        Map<Long, OnShelf> shelves = shelves(movements.onHand(), List.of(), List.of());
+    private List<MaterialId> lowIds() {
+        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), List.of(), List.of());
         return materials.reorderPoints().stream()
                 .filter(point -> shelves.getOrDefault(point.id(), OnShelf.NOTHING)
                         .isBelow(Optional.ofNullable(point.lowAtValue()), point.twoPart()))
@@ -134,12 +137,12 @@ public class MaterialService implements HoldsMoney {
     /** The materials of which there is less than the maker wants to have; at most so many of them in full. */
     @Transactional(readOnly = true)
     public LowStock low(int most) {
-        List<Long> ids = lowIds();
-        List<Long> some = ids.stream().limit(most).toList();
-        Map<Long, OnShelf> shelves = shelves(some);
+        List<MaterialId> ids = lowIds();
+        List<MaterialId> some = ids.stream().limit(most).toList();
+        Map<MaterialId, OnShelf> shelves = shelves(some);
         MaterialViewWriter views = views();
-        Map<Long, Material> found =
-                materials.findAllById(some).stream().collect(Collectors.toMap(Material::id, m -> m));
+        Map<MaterialId, Material> found =
+                materials.findAllById(MaterialId.values(some)).stream().collect(Collectors.toMap(Material::id, m -> m));
         return new LowStock(
                 some.stream()
                         .map(id -> views.view(found.get(id), shelves.getOrDefault(id, OnShelf.NOTHING)))
@@ -147,47 +150,60 @@ public class MaterialService implements HoldsMoney {
                 ids.size());
     }
 
-    /** Every material of a kind, by name. */
-    @Transactional(readOnly = true)
-    public List<MaterialView> ofKind(MaterialKind kind) {
-        List<Material> found = materials.findByKind(kind);
-        Map<Long, OnShelf> shelves = shelves(found.stream().map(Material::id).toList());
-        MaterialViewWriter views = views();
-        return found.stream()
-                .map(m -> views.view(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)))
-                .sorted(Comparator.comparing(MaterialView::name))
-                .toList();
-    }
-
     /** Every material, by kind and name. */
     @Transactional(readOnly = true)
     public List<MaterialView> all() {
-        Map<Long, OnShelf> shelves = shelves(movements.onHand(), reservations.held(), movements.pieces());
+        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), reservations.held(), movements.pieces());
         MaterialViewWriter views = views();
         return materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).stream()
                 .map(m -> views.view(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)))
                 .toList();
     }
 
+    /** The same, as other areas reckon with them. */
     @Transactional(readOnly = true)
-    public MaterialView get(long id) {
+    public List<ShelfMaterial> onShelf() {
+        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), reservations.held(), movements.pieces());
+        return materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).stream()
+                .map(m -> MaterialViewWriter.onShelf(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)))
+                .toList();
+    }
+
+    /** One of them. */
+    @Transactional(readOnly = true)
+    public ShelfMaterial onShelf(MaterialId id) {
+        return MaterialViewWriter.onShelf(find(id), shelves(List.of(id)).getOrDefault(id, OnShelf.NOTHING));
+    }
+
+    /** All materials by their names in small letters, as a sheet's lines name them. */
+    @Transactional(readOnly = true)
+    public Map<String, ShelfMaterial> byName() {
+        Map<String, ShelfMaterial> byName = new HashMap<>();
+        onShelf().forEach(one -> byName.put(one.name().toLowerCase(Locale.ROOT), one));
+        return byName;
+    }
+
+    @Transactional(readOnly = true)
+    public MaterialView get(MaterialId id) {
         Material material = find(id);
         return views().view(material, shelves(List.of(id)).getOrDefault(id, OnShelf.NOTHING));
     }
 
     /** Enters a new material, with what is on the shelf as its first lot. */
     public MaterialView create(MaterialForm form) {
-        return get(onceOnly.make(form.requestId(), "material", form, () -> {
+        long made = onceOnly.make(form.requestId(), "material", form, () -> {
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
             Material.Entered entered = new MaterialReader(fields, current).read(form, form.kind(), Facts.NONE);
             Optional<Amount> onHand = form.onHand().isBlank()
                     ? Optional.empty()
                     : Optional.of(MaterialReader.amount(fields, "onHand", form.onHand(), form.kind(), current));
-            refuseTakenName(fields, entered.name(), 0);
+            refuseTakenName(fields, entered.name(), Optional.empty());
             fields.check();
-            return enter(form.kind(), entered, onHand, Boolean.TRUE.equals(form.given()));
-        }));
+            return enter(form.kind(), entered, onHand, Boolean.TRUE.equals(form.given()))
+                    .value();
+        });
+        return get(new MaterialId(made));
     }
 
     /**
@@ -195,23 +211,23 @@ public class MaterialService implements HoldsMoney {
      *
      * @param given what is on the shelf was given
      */
-    long enter(MaterialKind kind, Material.Entered entered, Optional<Amount> onHand, boolean given) {
+    MaterialId enter(MaterialKind kind, Material.Entered entered, Optional<Amount> onHand, boolean given) {
         Material material = new Material(kind, clock.instant());
         material.enter(entered);
-        long id = materials.save(material).id();
+        MaterialId id = materials.save(material).id();
         prices.save(new MaterialPrice(material, clock.instant()));
         onHand.filter(Amount::isPositive).ifPresent(amount -> ledger.open(material, amount, given, "first entered"));
         return id;
     }
 
     @Transactional
-    public MaterialView change(long id, MaterialForm form) {
+    public MaterialView change(MaterialId id, MaterialForm form) {
         Material material = find(id);
         ChangedMeanwhileException.check("“" + material.name() + "”", form.version(), material.version());
         FieldReader fields = new FieldReader();
         Material.Entered entered =
                 new MaterialReader(fields, settings.current()).read(form, material.kind(), material.facts());
-        refuseTakenName(fields, entered.name(), id);
+        refuseTakenName(fields, entered.name(), Optional.of(id));
         refuseOtherParts(fields, material, entered.facts());
         fields.check();
         enter(material, entered);
@@ -221,7 +237,7 @@ public class MaterialService implements HoldsMoney {
 
     /** Puts a material away, or takes it back. */
     @Transactional
-    public MaterialView putAway(long id, PutAway form) {
+    public MaterialView putAway(MaterialId id, PutAway form) {
         Material material = find(id);
         ChangedMeanwhileException.check("“" + material.name() + "”", form.version(), material.version());
         material.putAway(form.putAway());
@@ -254,7 +270,7 @@ public class MaterialService implements HoldsMoney {
     }
 
     @Transactional(readOnly = true)
-    public PageView<MovementView> movements(long id, int page, int size) {
+    public PageView<MovementView> movements(MaterialId id, int page, int size) {
         Material material = find(id);
         ViewWriter writer = settings.current().writer();
         return PageView.of(
@@ -274,9 +290,9 @@ public class MaterialService implements HoldsMoney {
                         m.lotId().orElse(null)));
     }
 
-    private Material find(long id) {
+    private Material find(MaterialId id) {
         return materials
-                .findById(id)
+                .findById(id.value())
                 .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
     }
 
@@ -284,18 +300,18 @@ public class MaterialService implements HoldsMoney {
         return new MaterialViewWriter(settings.current().writer());
     }
 
-    private Map<Long, OnShelf> shelves(Collection<Long> ids) {
+    private Map<MaterialId, OnShelf> shelves(Collection<MaterialId> ids) {
         return ids.isEmpty() ? Map.of() : shelves(movements.onHand(ids), reservations.held(ids), movements.pieces(ids));
     }
 
-    private static Map<Long, OnShelf> shelves(List<OnHand> onHand, List<OnHand> held, List<OnHand> pieces) {
-        Map<Long, Map<Part, Long>> there = byMaterial(onHand);
-        Map<Long, Map<Part, Long>> reserved = byMaterial(held);
-        Map<Long, Long> counts =
+    private static Map<MaterialId, OnShelf> shelves(List<OnHand> onHand, List<OnHand> held, List<OnHand> pieces) {
+        Map<MaterialId, Map<Part, Long>> there = byMaterial(onHand);
+        Map<MaterialId, Map<Part, Long>> reserved = byMaterial(held);
+        Map<MaterialId, Long> counts =
                 pieces.stream().collect(Collectors.toMap(OnHand::materialId, OnHand::value, Long::sum));
-        Map<Long, OnShelf> shelves = new HashMap<>();
-        for (Collection<Long> ids : List.of(there.keySet(), reserved.keySet(), counts.keySet())) {
-            for (Long id : ids) {
+        Map<MaterialId, OnShelf> shelves = new HashMap<>();
+        for (Collection<MaterialId> ids : List.of(there.keySet(), reserved.keySet(), counts.keySet())) {
+            for (MaterialId id : ids) {
                 shelves.computeIfAbsent(
                         id,
                         material -> new OnShelf(
@@ -307,18 +323,18 @@ public class MaterialService implements HoldsMoney {
         return shelves;
     }
 
-    private static Map<Long, Map<Part, Long>> byMaterial(List<OnHand> sums) {
-        Map<Long, Map<Part, Long>> byMaterial = new HashMap<>();
+    private static Map<MaterialId, Map<Part, Long>> byMaterial(List<OnHand> sums) {
+        Map<MaterialId, Map<Part, Long>> byMaterial = new HashMap<>();
         sums.forEach(sum -> byMaterial
                 .computeIfAbsent(sum.materialId(), id -> new EnumMap<>(Part.class))
                 .put(sum.part(), sum.value()));
         return byMaterial;
     }
 
-    private void refuseTakenName(FieldReader fields, String name, long ownId) {
+    private void refuseTakenName(FieldReader fields, String name, Optional<MaterialId> own) {
         materials
                 .findByNameIgnoreCase(name)
-                .filter(other -> other.id() != ownId)
+                .filter(other -> own.filter(other.id()::equals).isEmpty())
                 .ifPresent(other -> fields.refuse(
                         "name", name, "There is a material called “" + other.name() + "” already. Type another name."));
     }

@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -130,19 +132,19 @@ final class MaterialShelf {
     }
 
     /** What batches have reserved of a part, but for one of them. */
-    Amount held(Part part, @Nullable Long exceptBatch) {
+    Amount held(Part part, @Nullable BatchId exceptBatch) {
         return new Amount(counting(), held(r -> !r.isOfPieces() && r.part() == part, exceptBatch));
     }
 
     /** How many pieces of a lot of offcuts or precuts are reserved, but for one batch. */
-    long heldPieces(long lotId, @Nullable Long exceptBatch) {
-        return held(r -> r.isOfPieces() && r.lotId().orElse(0L) == lotId, exceptBatch);
+    long heldPieces(LotId lotId, @Nullable BatchId exceptBatch) {
+        return held(r -> r.isOfPieces() && r.lotId().filter(lotId::equals).isPresent(), exceptBatch);
     }
 
-    private long held(Predicate<Reservation> which, @Nullable Long exceptBatch) {
+    private long held(Predicate<Reservation> which, @Nullable BatchId exceptBatch) {
         return reservations.stream()
                 .filter(which)
-                .filter(r -> exceptBatch == null || r.batchId() != exceptBatch)
+                .filter(r -> exceptBatch == null || !r.batchId().equals(exceptBatch))
                 .mapToLong(Reservation::heldValue)
                 .sum();
     }
@@ -151,8 +153,8 @@ final class MaterialShelf {
      * What is left of each lot. What was taken before it had been entered is taken from the oldest lots, so that the lots
      * together are what is on hand, unless that is below zero.
      */
-    Map<Long, Long> left() {
-        Map<Long, Long> left = new LinkedHashMap<>();
+    Map<LotId, Long> left() {
+        Map<LotId, Long> left = new LinkedHashMap<>();
         lots.forEach(lot -> left.put(lot.id(), 0L));
         Map<Part, Long> owed = new EnumMap<>(Part.class);
         for (StockMovement movement : movements) {
@@ -173,38 +175,43 @@ final class MaterialShelf {
     }
 
     /** What a part of it can be taken from, oldest first, with what others haven't reserved of each lot. */
-    List<DyeLots.Lot> rolls(Part part, @Nullable Long batchId) {
-        Map<Long, Long> left = left();
+    List<DyeLots.Lot> rolls(Part part, @Nullable BatchId batchId) {
+        Map<LotId, Long> left = left();
         return lots.stream()
                 .filter(lot -> !lot.isOfPieces() && lot.part() == part && left.get(lot.id()) > 0)
                 .map(lot -> new DyeLots.Lot(
-                        Long.toString(lot.id()),
+                        lot.id().key(),
                         lot.dyeLot(),
                         new Amount(
                                 counting(),
-                                left.get(lot.id()) - held(r -> r.lotId().orElse(0L) == lot.id(), batchId))))
+                                left.get(lot.id())
+                                        - held(
+                                                r -> r.lotId()
+                                                        .filter(lot.id()::equals)
+                                                        .isPresent(),
+                                                batchId))))
                 .toList();
     }
 
     /** The lots that a batch has reserved of a part, with how much. */
-    Map<Long, Long> heldLots(Part part, long batchId) {
+    Map<LotId, Long> heldLots(Part part, BatchId batchId) {
         return reservations.stream()
-                .filter(r -> r.batchId() == batchId && !r.isOfPieces() && r.part() == part)
+                .filter(r -> r.batchId().equals(batchId) && !r.isOfPieces() && r.part() == part)
                 .filter(r -> r.lotId().isPresent())
                 .collect(Collectors.toMap(
                         r -> r.lotId().orElseThrow(), Reservation::heldValue, Long::sum, LinkedHashMap::new));
     }
 
     /** Offcuts and precuts that this batch may use, with what one is worth. */
-    List<ClothPiece> pieces(@Nullable Long batchId) {
-        Map<Long, Long> left = left();
+    List<ClothPiece> pieces(@Nullable BatchId batchId) {
+        Map<LotId, Long> left = left();
         List<ClothPiece> pieces = new ArrayList<>();
         for (Lot lot : lots) {
             long free = lot.isOfPieces() ? left.get(lot.id()) - heldPieces(lot.id(), batchId) : 0;
             if (free > 0) {
                 long all = left.get(lot.id());
                 pieces.add(new ClothPiece(
-                        Long.toString(lot.id()),
+                        lot.id().key(),
                         lot.pieceSize().orElseThrow(),
                         free,
                         BigFraction.of(valuation().left(pile(lot))).divide(BigFraction.of(all)),
@@ -216,7 +223,7 @@ final class MaterialShelf {
 
     /** The narrowest usable width of what is left, as it was measured; where nobody measured, what the label says. */
     Optional<Length> usableWidth() {
-        Map<Long, Long> left = left();
+        Map<LotId, Long> left = left();
         return material.usableWidth()
                 .map(label -> lots.stream()
                         .filter(lot -> !lot.isOfPieces() && left.get(lot.id()) > 0)
@@ -226,14 +233,14 @@ final class MaterialShelf {
     }
 
     /** This material for a slot of a design, as a batch sees it. */
-    Supply supply(String slot, @Nullable Long batchId, List<Long> usedPieces) {
+    Supply supply(String slot, @Nullable BatchId batchId, List<LotId> usedPieces) {
         Map<Part, Stock> stock = new EnumMap<>(Part.class);
         for (Part part : material.parts()) {
             stock.put(part, new Stock(onHand(part), held(part, batchId), worth(part)));
         }
         return new Supply(
                 slot,
-                Long.toString(material.id()),
+                material.id().key(),
                 material.name(),
                 material.kind(),
                 usableWidth(),
@@ -247,14 +254,14 @@ final class MaterialShelf {
                 usedPieces.isEmpty()
                         ? List.of()
                         : pieces(batchId).stream()
-                                .filter(piece -> usedPieces.contains(Long.parseLong(piece.key())))
+                                .filter(piece -> usedPieces.contains(LotId.valueOf(piece.key())))
                                 .toList(),
                 price(Part.WHOLE),
                 lie(batchId));
     }
 
     /** How cloth and trim lie there, without what other batches have reserved. */
-    Supply.Lie lie(@Nullable Long batchId) {
+    Supply.Lie lie(@Nullable BatchId batchId) {
         boolean isCutOff = material.kind() == MaterialKind.CLOTH || material.kind() == MaterialKind.TRIM;
         List<Roll> rolls = isCutOff
                 ? rolls(Part.WHOLE, batchId).stream()
@@ -300,27 +307,29 @@ final class MaterialShelf {
     }
 
     /** How much a batch has taken of a part, without offcuts and precuts. */
-    Amount takenBy(long batchId, Part part) {
+    Amount takenBy(BatchId batchId, Part part) {
         return new Amount(
                 counting(),
                 movements.stream()
-                        .filter(m -> m.batchId().orElse(0L) == batchId && !m.isOfPieces() && m.part() == part)
+                        .filter(m ->
+                                m.batchId().filter(batchId::equals).isPresent() && !m.isOfPieces() && m.part() == part)
                         .mapToLong(m -> -m.changeValue())
                         .sum());
     }
 
     /** How many offcuts or precuts of a lot a batch has taken. */
-    long piecesTakenBy(long batchId, long lotId) {
+    long piecesTakenBy(BatchId batchId, LotId lotId) {
         return movements.stream()
-                .filter(m -> m.batchId().orElse(0L) == batchId && m.lotId().orElse(0L) == lotId)
+                .filter(m -> m.batchId().filter(batchId::equals).isPresent()
+                        && m.lotId().filter(lotId::equals).isPresent())
                 .mapToLong(m -> -m.changeValue())
                 .sum();
     }
 
     /** What a batch has taken of it, less the offcuts that were kept, in minor units. */
-    long usedBy(long batchId, Predicate<StockMovement> which) {
+    long usedBy(BatchId batchId, Predicate<StockMovement> which) {
         return movements.stream()
-                .filter(m -> m.batchId().orElse(0L) == batchId)
+                .filter(m -> m.batchId().filter(batchId::equals).isPresent())
                 .filter(which)
                 .mapToLong(m -> valuation().used(Long.toString(m.id())))
                 .sum();
@@ -338,7 +347,7 @@ final class MaterialShelf {
     }
 
     private List<StockEvent> events() {
-        Map<Long, Lot> byId = new HashMap<>();
+        Map<LotId, Lot> byId = new HashMap<>();
         lots.forEach(lot -> byId.put(lot.id(), lot));
         List<StockEvent> events = new ArrayList<>();
         int nextPrice = 0;
@@ -451,7 +460,7 @@ final class MaterialShelf {
 
     private Optional<Lot> lotOf(StockMovement movement) {
         return movement.lotId()
-                .flatMap(id -> lots.stream().filter(lot -> lot.id() == id).findFirst());
+                .flatMap(id -> lots.stream().filter(lot -> lot.id().equals(id)).findFirst());
     }
 
     /** What so much would cost to buy, in minor units. */

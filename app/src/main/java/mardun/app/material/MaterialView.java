@@ -2,11 +2,12 @@ package mardun.app.material;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
-import mardun.core.design.SlotFit;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
@@ -29,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param photo where its picture is; absent where there is none
  */
 public record MaterialView(
-        long id,
+        MaterialId id,
         long version,
         MaterialKind kind,
         String name,
@@ -53,15 +54,6 @@ public record MaterialView(
         boolean putAway,
         @Nullable String photo) {
 
-    /** This material as something that might fill a slot of a design. */
-    public SlotFit.Candidate candidate() {
-        return new SlotFit.Candidate(
-                kind,
-                Optional.ofNullable(cloth),
-                Optional.ofNullable(facts.ware()),
-                !facts.zipLength().isEmpty());
-    }
-
     /** What there is of one half. */
     public record PartView(Part part, AmountView onHand) {}
 
@@ -73,6 +65,6 @@ public record MaterialView(
             AmountView change,
             String reason,
             Instant movedAt,
-            @Nullable Long batchId,
-            @Nullable Long lotId) {}
+            @Nullable BatchId batchId,
+            @Nullable LotId lotId) {}
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.app.material.MaterialView.PartView;
 import mardun.app.show.ViewWriter;
+import mardun.core.design.SlotFit;
 import mardun.core.material.Amount;
 import mardun.core.material.Part;
 import mardun.core.measure.Length;
@@ -43,6 +44,33 @@ record MaterialViewWriter(ViewWriter writer) {
             long there = least(Material.parts(twoPart), false);
             return there < 0 || point.map(low -> there < low).orElse(false);
         }
+    }
+
+    /** The same material to reckon with. */
+    static ShelfMaterial onShelf(Material material, OnShelf shelf) {
+        List<Part> parts = material.parts();
+        Facts facts = material.facts();
+        Amount none = amount(material, 0);
+        return new ShelfMaterial(
+                material.id(),
+                material.name(),
+                material.kind(),
+                material.colour(),
+                new SlotFit.Candidate(
+                        material.kind(),
+                        material.cloth(),
+                        Optional.ofNullable(facts.ware()),
+                        facts.zip().isPresent()),
+                facts.place(),
+                material.isPutAway(),
+                facts.twoPart(),
+                material.lowAt().filter(low -> !material.isPutAway()).orElse(none),
+                Optional.ofNullable(facts.targetValue())
+                        .filter(target -> !material.isPutAway())
+                        .map(target -> amount(material, target))
+                        .orElse(none),
+                amount(material, shelf.least(parts, false)),
+                amount(material, shelf.least(parts, true)));
     }
 
     MaterialView view(Material material, OnShelf shelf) {

@@ -217,7 +217,7 @@ class MaterialsSheet implements ListSheet {
         }
         return Verdict.change(before.name(), told, () -> {
             if (!same) {
-                materials.enter(repository.findById(before.id()).orElseThrow(), entered);
+                materials.enter(repository.findById(before.id().value()).orElseThrow(), entered);
             }
             if (counts) {
                 ledger.count(before.id(), Part.WHOLE, onHand.orElseThrow(), COUNTED);

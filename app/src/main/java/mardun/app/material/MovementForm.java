@@ -2,6 +2,7 @@ package mardun.app.material;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import mardun.app.id.LotId;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
@@ -23,7 +24,7 @@ public record MovementForm(
         @NotNull MovementKind kind,
         @NotNull String amount,
         @NotNull String reason,
-        @Nullable Long lotId,
+        @Nullable LotId lotId,
         @Nullable Part part,
         @Nullable String paid,
         @Nullable String dyeLot,

@@ -9,6 +9,7 @@ import java.util.Optional;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockLedger.Leaving;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
@@ -73,11 +74,11 @@ class MovementsSheet implements ListSheet {
 
     @Override
     public void write(CsvSheet sheet) {
-        Map<Long, MaterialView> byId = new HashMap<>();
-        materials.all().forEach(one -> byId.put(one.id(), one));
+        Map<MaterialId, ShelfMaterial> byId = new HashMap<>();
+        materials.onShelf().forEach(one -> byId.put(one.id(), one));
         ViewWriter writer = settings.current().writer();
         for (StockMovement movement : movements.findAll(Sort.by("id"))) {
-            MaterialView material = byId.get(movement.materialId());
+            ShelfMaterial material = byId.get(movement.materialId());
             Amount change = movement.isOfPieces()
                     ? Amount.pieces(movement.changeValue())
                     : new Amount(material.kind().counting(), movement.changeValue());
@@ -99,12 +100,9 @@ class MovementsSheet implements ListSheet {
 
     @Override
     public LineReader reader(List<SheetLine> lines) {
-        Map<String, MaterialView> known = new HashMap<>();
-        materials.all().forEach(one -> known.put(one.name().toLowerCase(Locale.ROOT), one));
-        Map<Long, Amount> onHand = new HashMap<>();
-        known.values()
-                .forEach(one -> onHand.put(
-                        one.id(), new Amount(one.kind().counting(), one.onHand().value())));
+        Map<String, ShelfMaterial> known = materials.byName();
+        Map<MaterialId, Amount> onHand = new HashMap<>();
+        known.values().forEach(one -> onHand.put(one.id(), one.onHand()));
         Settings current = settings.current();
         BulkLedger bulk = new BulkLedger(ledger, lines, MATERIAL, known);
         return line -> read(line, known, onHand, bulk, current);
@@ -112,8 +110,8 @@ class MovementsSheet implements ListSheet {
 
     private Verdict read(
             SheetLine line,
-            Map<String, MaterialView> known,
-            Map<Long, Amount> onHand,
+            Map<String, ShelfMaterial> known,
+            Map<MaterialId, Amount> onHand,
             BulkLedger bulk,
             Settings current) {
         String name = line.get(MATERIAL);
@@ -121,7 +119,7 @@ class MovementsSheet implements ListSheet {
             return Verdict.same("movement " + line.get(NUMBER));
         }
         FieldReader fields = new FieldReader();
-        MaterialView material = known.get(name.toLowerCase(Locale.ROOT));
+        ShelfMaterial material = known.get(name.toLowerCase(Locale.ROOT));
         if (material == null) {
             return Verdict.refuse(
                     name.isEmpty() ? "a movement" : name,
@@ -133,7 +131,7 @@ class MovementsSheet implements ListSheet {
         if (reason.length() > 300) {
             fields.refuse(REASON, reason, "Use at most 300 characters.");
         }
-        if (material.facts().twoPart()) {
+        if (material.twoPart()) {
             fields.refuse(MATERIAL, name, "The halves of “" + name + "” are counted apart; move it on its own page.");
         }
         Amount before = onHand.get(material.id());
@@ -155,7 +153,7 @@ class MovementsSheet implements ListSheet {
             Amount typed,
             Amount before,
             String reason,
-            MaterialView material,
+            ShelfMaterial material,
             Settings current) {
         try {
             Ledger.after(before, new Movement(kind, change(kind, typed, before), reason));
@@ -185,7 +183,7 @@ class MovementsSheet implements ListSheet {
     }
 
     private static void apply(
-            StockLedger ledger, MaterialView material, MovementKind kind, Amount typed, String reason) {
+            StockLedger ledger, ShelfMaterial material, MovementKind kind, Amount typed, String reason) {
         switch (kind.direction()) {
             case IN -> ledger.arrive(material.id(), Arrival.of(kind, typed, reason));
             case OUT -> ledger.leave(material.id(), new Leaving(kind, null, Part.WHOLE, typed, reason), Map.of());

@@ -7,6 +7,9 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
@@ -18,19 +21,25 @@ class Reservation {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long batchId;
-    private long materialId;
+    private BatchId batchId;
+    private MaterialId materialId;
 
     @Enumerated(EnumType.STRING)
     private Part part;
 
-    private Long lotId;
+    private LotId lotId;
     private boolean ofPieces;
     private long heldValue;
 
     protected Reservation() {}
 
-    Reservation(long batchId, long materialId, Part part, @Nullable Long lotId, boolean ofPieces, long heldValue) {
+    Reservation(
+            BatchId batchId,
+            MaterialId materialId,
+            Part part,
+            @Nullable LotId lotId,
+            boolean ofPieces,
+            long heldValue) {
         this.batchId = batchId;
         this.materialId = materialId;
         this.part = part;
@@ -39,11 +48,11 @@ class Reservation {
         this.heldValue = heldValue;
     }
 
-    long batchId() {
+    BatchId batchId() {
         return batchId;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 
@@ -51,7 +60,7 @@ class Reservation {
         return part;
     }
 
-    Optional<Long> lotId() {
+    Optional<LotId> lotId() {
         return Optional.ofNullable(lotId);
     }
 

@@ -8,6 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockLedger.Leaving;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
@@ -42,7 +45,8 @@ public class ReservationService {
      * @param pieces how many offcuts or precuts, by their lot
      * @param rolls how much of which roll, by its lot, where it was worked out; else any
      */
-    public record Want(long materialId, Part part, Amount amount, Map<Long, Long> pieces, Map<Long, Long> rolls) {
+    public record Want(
+            MaterialId materialId, Part part, Amount amount, Map<LotId, Long> pieces, Map<LotId, Long> rolls) {
 
         /** All of it comes from rolls that are named. */
         boolean isOfRolls() {
@@ -53,7 +57,7 @@ public class ReservationService {
 
     /** Holds for a batch what it wants, as far as it is free, in the place of what it held. Answers what is missing. */
     @Transactional
-    public List<String> reserve(long batchId, List<Want> wants) {
+    public List<String> reserve(BatchId batchId, List<Want> wants) {
         List<String> missing = new ArrayList<>();
         reservations.release(batchId);
         for (Want want : inOrder(wants)) {
@@ -66,23 +70,23 @@ public class ReservationService {
 
     /** Whether a batch holds anything of any material. */
     @Transactional(readOnly = true)
-    public boolean holdsAnything(long batchId) {
+    public boolean holdsAnything(BatchId batchId) {
         return !reservations.findByBatchIdOrderById(batchId).isEmpty();
     }
 
     /** Holds the materials themselves for the caller's transaction, before it moves several of them. */
     @Transactional
-    public void lock(Collection<Long> materialIds) {
+    public void lock(Collection<MaterialId> materialIds) {
         ledger.hold(materialIds);
     }
 
     /** Gives back all that a batch holds. */
     @Transactional
-    public void release(long batchId) {
+    public void release(BatchId batchId) {
         reservations.release(batchId);
     }
 
-    private List<String> reserve(long batchId, Want want, MaterialShelf shelf) {
+    private List<String> reserve(BatchId batchId, Want want, MaterialShelf shelf) {
         List<String> missing = new ArrayList<>();
         want.pieces().forEach((lot, count) -> {
             long free = shelf.left().getOrDefault(lot, 0L) - shelf.heldPieces(lot, batchId);
@@ -101,7 +105,7 @@ public class ReservationService {
         return missing;
     }
 
-    private void hold(long batchId, Want want, MaterialShelf shelf, List<String> missing) {
+    private void hold(BatchId batchId, Want want, MaterialShelf shelf, List<String> missing) {
         ViewWriter writer = settings.current().writer();
         Amount free = shelf.onHand(want.part()).minus(shelf.held(want.part(), batchId));
         String name = shelf.material().name();
@@ -121,7 +125,7 @@ public class ReservationService {
                                     batchId,
                                     want.materialId(),
                                     want.part(),
-                                    Long.parseLong(lot),
+                                    LotId.valueOf(lot),
                                     false,
                                     amount.value()))),
                     () -> missing.add("No one dye lot of “" + name + "” has "
@@ -144,12 +148,12 @@ public class ReservationService {
         }
     }
 
-    private static boolean hasThem(Want want, MaterialShelf shelf, long batchId) {
+    private static boolean hasThem(Want want, MaterialShelf shelf, BatchId batchId) {
         Map<String, Long> free = new HashMap<>();
         shelf.rolls(want.part(), batchId)
                 .forEach(lot -> free.put(lot.key(), lot.free().value()));
         return want.rolls().entrySet().stream()
-                .allMatch(roll -> free.getOrDefault(Long.toString(roll.getKey()), 0L) >= roll.getValue());
+                .allMatch(roll -> free.getOrDefault(roll.getKey().key(), 0L) >= roll.getValue());
     }
 
     /**
@@ -159,11 +163,11 @@ public class ReservationService {
      * @return the movements with which it left, by material
      */
     @Transactional
-    public Map<Long, List<Long>> take(long batchId, MovementKind kind, List<Want> wants, String reason) {
-        Map<Long, List<Long>> made = new LinkedHashMap<>();
+    public Map<MaterialId, List<Long>> take(BatchId batchId, MovementKind kind, List<Want> wants, String reason) {
+        Map<MaterialId, List<Long>> made = new LinkedHashMap<>();
         for (Want want : inOrder(wants)) {
             MaterialShelf shelf = ledger.held(want.materialId());
-            Map<Long, Long> first = first(batchId, want, shelf, reason);
+            Map<LotId, Long> first = first(batchId, want, shelf, reason);
             List<Long> left = made.computeIfAbsent(want.materialId(), id -> new ArrayList<>());
             want.pieces()
                     .forEach((lot, count) -> left.add(ledger.leaveLot(
@@ -177,29 +181,29 @@ public class ReservationService {
         return made;
     }
 
-    private Map<Long, Long> first(long batchId, Want want, MaterialShelf shelf, String reason) {
+    private Map<LotId, Long> first(BatchId batchId, Want want, MaterialShelf shelf, String reason) {
         if (want.isOfRolls() && hasThem(want, shelf, batchId)) {
             return want.rolls();
         }
         if (shelf.material().facts().oneDyeLot()) {
             return ofOneDye(batchId, want, shelf, reason);
         }
-        Map<Long, Long> held = shelf.heldLots(want.part(), batchId);
+        Map<LotId, Long> held = shelf.heldLots(want.part(), batchId);
         return held.isEmpty() ? want.rolls() : held;
     }
 
     /** The lots of one dye to take it from: those that are held, if they are enough; mixed dyes need a reason. */
-    private Map<Long, Long> ofOneDye(long batchId, Want want, MaterialShelf shelf, String reason) {
-        Map<Long, Long> held = shelf.heldLots(want.part(), batchId);
+    private Map<LotId, Long> ofOneDye(BatchId batchId, Want want, MaterialShelf shelf, String reason) {
+        Map<LotId, Long> held = shelf.heldLots(want.part(), batchId);
         long enough = held.values().stream().mapToLong(Long::longValue).sum();
         if (enough >= want.amount().value()) {
             return held;
         }
         List<DyeLots.Lot> lots = shelf.rolls(want.part(), batchId);
-        Map<Long, Long> picked = new LinkedHashMap<>();
+        Map<LotId, Long> picked = new LinkedHashMap<>();
         DyeLots.pick(want.amount(), lots)
                 .ifPresent(pick ->
-                        pick.fromLot().forEach((lot, amount) -> picked.put(Long.parseLong(lot), amount.value())));
+                        pick.fromLot().forEach((lot, amount) -> picked.put(LotId.valueOf(lot), amount.value())));
         if (picked.isEmpty() && want.amount().isPositive() && reason.isBlank()) {
             ViewWriter writer = settings.current().writer();
             throw RefusedException.conflict("No one dye lot of “"

@@ -8,7 +8,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.ToLongFunction;
+import java.util.function.Function;
+import mardun.app.id.MaterialId;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import org.springframework.data.domain.Pageable;
@@ -44,12 +45,12 @@ class ShelfReader {
     }
 
     /** The shelves of these materials as they are now, by their ids; those that there aren't are left out. */
-    Map<Long, MaterialShelf> read(Collection<Long> ids) {
+    Map<MaterialId, MaterialShelf> read(Collection<MaterialId> ids) {
         if (ids.isEmpty()) {
             return Map.of();
         }
         return shelves(
-                materials.findAllById(ids),
+                materials.findAllById(MaterialId.values(ids)),
                 lots.findByMaterialIdInOrderByCameAtAscIdAsc(ids),
                 movements.findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(ids, EVER),
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids),
@@ -57,19 +58,19 @@ class ShelfReader {
     }
 
     /** The shelves of all materials as they are now. */
-    Map<Long, MaterialShelf> readAll() {
+    Map<MaterialId, MaterialShelf> readAll() {
         return readAll(EVER, reservations.findAll());
     }
 
     /** The shelves of all materials as they were just before a moment, by kind and name. */
-    Map<Long, MaterialShelf> readAll(Instant until) {
+    Map<MaterialId, MaterialShelf> readAll(Instant until) {
         return readAll(until, List.of());
     }
 
-    private Map<Long, MaterialShelf> readAll(Instant until, List<Reservation> held) {
+    private Map<MaterialId, MaterialShelf> readAll(Instant until, List<Reservation> held) {
         List<Material> all =
                 materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).getContent();
-        List<Long> ids = all.stream().map(Material::id).toList();
+        List<MaterialId> ids = all.stream().map(Material::id).toList();
         return shelves(
                 all,
                 lots.findAll().stream()
@@ -83,18 +84,18 @@ class ShelfReader {
                 held);
     }
 
-    private Map<Long, MaterialShelf> shelves(
+    private Map<MaterialId, MaterialShelf> shelves(
             List<Material> found,
             List<Lot> itsLots,
             List<StockMovement> itsMovements,
             List<MaterialPrice> itsPrices,
             List<Reservation> itsReservations) {
         Settings current = settings.current();
-        Map<Long, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
-        Map<Long, List<StockMovement>> movementsOf = by(itsMovements, StockMovement::materialId);
-        Map<Long, List<MaterialPrice>> pricesOf = by(itsPrices, MaterialPrice::materialId);
-        Map<Long, List<Reservation>> reservationsOf = by(itsReservations, Reservation::materialId);
-        Map<Long, MaterialShelf> shelves = new LinkedHashMap<>();
+        Map<MaterialId, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
+        Map<MaterialId, List<StockMovement>> movementsOf = by(itsMovements, StockMovement::materialId);
+        Map<MaterialId, List<MaterialPrice>> pricesOf = by(itsPrices, MaterialPrice::materialId);
+        Map<MaterialId, List<Reservation>> reservationsOf = by(itsReservations, Reservation::materialId);
+        Map<MaterialId, MaterialShelf> shelves = new LinkedHashMap<>();
         for (Material material : found) {
             shelves.put(
                     material.id(),
@@ -110,9 +111,9 @@ class ShelfReader {
         return shelves;
     }
 
-    private static <T> Map<Long, List<T>> by(List<T> all, ToLongFunction<T> materialOf) {
-        Map<Long, List<T>> grouped = new HashMap<>();
-        all.forEach(one -> grouped.computeIfAbsent(materialOf.applyAsLong(one), id -> new ArrayList<>())
+    private static <T> Map<MaterialId, List<T>> by(List<T> all, Function<T, MaterialId> materialOf) {
+        Map<MaterialId, List<T>> grouped = new HashMap<>();
+        all.forEach(one -> grouped.computeIfAbsent(materialOf.apply(one), id -> new ArrayList<>())
                 .add(one));
         return grouped;
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import mardun.app.id.LotId;
 import mardun.app.material.StockViews.CutPiecesValue;
 import mardun.app.material.StockViews.KindValue;
 import mardun.app.material.StockViews.StockValueView;
@@ -49,7 +50,7 @@ public class ShelfValue {
         Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
         Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
         for (MaterialShelf shelf : reader.readAll(end).values()) {
-            Map<Long, Long> left = shelf.left();
+            Map<LotId, Long> left = shelf.left();
             long pieces = shelf.lots().stream()
                     .filter(Lot::isOfPieces)
                     .mapToLong(lot -> left.get(lot.id()))

@@ -5,6 +5,8 @@ import jakarta.validation.Valid;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockViews.LotForm;
 import mardun.app.material.StockViews.PieceForm;
 import mardun.app.material.StockViews.ScrapForm;
@@ -43,25 +45,25 @@ class StockController {
 
     @PostMapping("/materials/{id}/movements")
     @ResponseStatus(HttpStatus.CREATED)
-    MaterialView moveMaterial(@PathVariable long id, @RequestBody @Valid MovementForm form) {
+    MaterialView moveMaterial(@PathVariable MaterialId id, @RequestBody @Valid MovementForm form) {
         return stock.move(id, form);
     }
 
     @GetMapping("/materials/{id}/shelf")
     ShelfView readShelf(
-            @PathVariable long id,
+            @PathVariable MaterialId id,
             @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) Optional<LocalDate> on) {
         return stock.shelf(id, on);
     }
 
     @PostMapping("/materials/{id}/pieces")
     @ResponseStatus(HttpStatus.CREATED)
-    ShelfView createPieces(@PathVariable long id, @RequestBody @Valid PieceForm form) {
+    ShelfView createPieces(@PathVariable MaterialId id, @RequestBody @Valid PieceForm form) {
         return stock.enterPieces(id, form);
     }
 
     @PutMapping("/lots/{id}")
-    ShelfView changeLot(@PathVariable long id, @RequestBody @Valid LotForm form) {
+    ShelfView changeLot(@PathVariable LotId id, @RequestBody @Valid LotForm form) {
         return stock.describeLot(id, form);
     }
 

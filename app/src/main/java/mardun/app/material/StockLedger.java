@@ -9,7 +9,10 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.LongFunction;
+import java.util.function.Function;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -41,7 +44,7 @@ class StockLedger {
     private final SettingsService settings;
     private final EntityManager entities;
     private final Clock clock;
-    private final LongFunction<MaterialShelf> shelves;
+    private final Function<MaterialId, MaterialShelf> shelves;
 
     @Autowired
     StockLedger(
@@ -62,7 +65,7 @@ class StockLedger {
         this.shelves = this::heldAndRead;
     }
 
-    private StockLedger(StockLedger single, LongFunction<MaterialShelf> shelves) {
+    private StockLedger(StockLedger single, Function<MaterialId, MaterialShelf> shelves) {
         this.materials = single.materials;
         this.lots = single.lots;
         this.movements = single.movements;
@@ -77,9 +80,9 @@ class StockLedger {
      * A ledger for many movements of these materials in one transaction: they are held and their shelves read once, and from
      * then on followed in memory.
      */
-    StockLedger inBulk(Collection<Long> materialIds) {
+    StockLedger inBulk(Collection<MaterialId> materialIds) {
         hold(materialIds);
-        Map<Long, MaterialShelf> all = reader.read(materialIds);
+        Map<MaterialId, MaterialShelf> all = reader.read(materialIds);
         entities.flush();
         entities.clear();
         return new StockLedger(
@@ -89,10 +92,10 @@ class StockLedger {
     }
 
     /** Something that leaves the shelf. */
-    record Leaving(MovementKind kind, @Nullable Long batchId, Part part, Amount amount, String reason) {}
+    record Leaving(MovementKind kind, @Nullable BatchId batchId, Part part, Amount amount, String reason) {}
 
     /** The shelf of a material, held for this transaction. */
-    MaterialShelf held(long materialId) {
+    MaterialShelf held(MaterialId materialId) {
         return shelves.apply(materialId);
     }
 
@@ -100,21 +103,21 @@ class StockLedger {
      * Holds all materials that a transaction is going to move, in the order of their ids, so that two transactions that move
      * the same ones wait for one another and never for each other.
      */
-    void hold(Collection<Long> materialIds) {
+    void hold(Collection<MaterialId> materialIds) {
         if (!materialIds.isEmpty()) {
-            materials.findAllForMoving(materialIds);
+            materials.findAllForMoving(MaterialId.values(materialIds));
         }
     }
 
-    private MaterialShelf heldAndRead(long materialId) {
+    private MaterialShelf heldAndRead(MaterialId materialId) {
         materials
-                .findForMoving(materialId)
+                .findForMoving(materialId.value())
                 .orElseThrow(() -> RefusedException.missing("There is no such material, or no longer."));
         return reader.read(List.of(materialId)).get(materialId);
     }
 
     /** Puts what came on the shelf; a set of two halves becomes a lot of each. Answers the first movement's id. */
-    long arrive(long materialId, Arrival arrival) {
+    long arrive(MaterialId materialId, Arrival arrival) {
         return arrive(held(materialId), arrival);
     }
 
@@ -177,12 +180,12 @@ class StockLedger {
      *
      * @param lotsFirst how much of which lot, by its id
      */
-    List<Long> leave(long materialId, Leaving leaving, Map<Long, Long> lotsFirst) {
+    List<Long> leave(MaterialId materialId, Leaving leaving, Map<LotId, Long> lotsFirst) {
         MaterialShelf shelf = held(materialId);
         Amount onHand = shelf.onHand(leaving.part());
         Amount held = shelf.held(leaving.part(), leaving.batchId());
         check(shelf, onHand, held, leaving);
-        Map<Long, Long> left = shelf.left();
+        Map<LotId, Long> left = shelf.left();
         List<DyeLots.Lot> sources = new ArrayList<>();
         lotsFirst.forEach((lot, most) -> sources.add(source(lot, Math.min(most, left.getOrDefault(lot, 0L)), leaving)));
         for (Lot lot : shelf.lots()) {
@@ -197,7 +200,7 @@ class StockLedger {
         for (DyeLots.Lot source : sources) {
             Amount part = source.free().compareTo(missing) < 0 ? source.free() : missing;
             if (part.isPositive()) {
-                made.add(save(shelf, Long.parseLong(source.key()), false, leaving, part));
+                made.add(save(shelf, LotId.valueOf(source.key()), false, leaving, part));
                 missing = missing.minus(part);
             }
         }
@@ -207,13 +210,12 @@ class StockLedger {
         return made;
     }
 
-    private static DyeLots.Lot source(long lot, long value, Leaving leaving) {
-        return new DyeLots.Lot(
-                Long.toString(lot), "", new Amount(leaving.amount().counting(), Math.max(0, value)));
+    private static DyeLots.Lot source(LotId lot, long value, Leaving leaving) {
+        return new DyeLots.Lot(lot.key(), "", new Amount(leaving.amount().counting(), Math.max(0, value)));
     }
 
     /** Takes from one lot, which can't give more than it has. */
-    long leaveLot(long lotId, Leaving leaving) {
+    long leaveLot(LotId lotId, Leaving leaving) {
         Lot lot = lot(lotId);
         MaterialShelf shelf = held(lot.materialId());
         Amount left = new Amount(leaving.amount().counting(), shelf.left().get(lotId));
@@ -234,7 +236,7 @@ class StockLedger {
     }
 
     /** Sets right what a count found, of the whole material or of a half; nothing is written where the book agrees. */
-    Optional<Long> count(long materialId, Part part, Amount there, String reason) {
+    Optional<Long> count(MaterialId materialId, Part part, Amount there, String reason) {
         MaterialShelf shelf = held(materialId);
         Amount change = there.minus(shelf.onHand(part));
         if (change.value() == 0) {
@@ -266,7 +268,7 @@ class StockLedger {
     }
 
     /** Sets right what a count found of one lot. */
-    Optional<Long> countLot(long lotId, Amount there, String reason) {
+    Optional<Long> countLot(LotId lotId, Amount there, String reason) {
         Lot lot = lot(lotId);
         MaterialShelf shelf = held(lot.materialId());
         Amount before = new Amount(there.counting(), shelf.left().get(lotId));
@@ -298,9 +300,9 @@ class StockLedger {
     }
 
     /** A lot that has to be one of a material's. */
-    Lot lot(long materialId, long lotId) {
+    Lot lot(MaterialId materialId, LotId lotId) {
         Lot lot = lot(lotId);
-        if (lot.materialId() != materialId) {
+        if (!lot.materialId().equals(materialId)) {
             throw RefusedException.conflict("Lot " + lotId + " is one of “"
                     + held(lot.materialId()).material().name() + "”, not of “"
                     + held(materialId).material().name() + "”. Choose one of its own, or none for the oldest.");
@@ -308,11 +310,12 @@ class StockLedger {
         return lot;
     }
 
-    Lot lot(long lotId) {
-        return lots.findById(lotId).orElseThrow(() -> RefusedException.missing("There is no such lot, or no longer."));
+    Lot lot(LotId lotId) {
+        return lots.findById(lotId.value())
+                .orElseThrow(() -> RefusedException.missing("There is no such lot, or no longer."));
     }
 
-    private long save(MaterialShelf shelf, @Nullable Long lotId, boolean ofPieces, Leaving leaving, Amount amount) {
+    private long save(MaterialShelf shelf, @Nullable LotId lotId, boolean ofPieces, Leaving leaving, Amount amount) {
         return write(
                 shelf,
                 new StockMovement(
@@ -371,7 +374,7 @@ class StockLedger {
     }
 
     private static String holders(MaterialShelf shelf) {
-        List<Long> batches = shelf.reservations().stream()
+        List<BatchId> batches = shelf.reservations().stream()
                 .map(Reservation::batchId)
                 .distinct()
                 .toList();

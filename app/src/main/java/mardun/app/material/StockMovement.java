@@ -8,6 +8,9 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
@@ -20,9 +23,9 @@ class StockMovement {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long materialId;
-    private Long lotId;
-    private Long batchId;
+    private MaterialId materialId;
+    private LotId lotId;
+    private BatchId batchId;
 
     @Enumerated(EnumType.STRING)
     private Part part;
@@ -47,9 +50,9 @@ class StockMovement {
      * @param worthMinor of what came, what it was worth; 0 for what leaves
      */
     StockMovement(
-            long materialId,
-            @Nullable Long lotId,
-            @Nullable Long batchId,
+            MaterialId materialId,
+            @Nullable LotId lotId,
+            @Nullable BatchId batchId,
             Part part,
             boolean ofPieces,
             MovementKind kind,
@@ -73,15 +76,15 @@ class StockMovement {
         return id;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 
-    Optional<Long> lotId() {
+    Optional<LotId> lotId() {
         return Optional.ofNullable(lotId);
     }
 
-    Optional<Long> batchId() {
+    Optional<BatchId> batchId() {
         return Optional.ofNullable(batchId);
     }
 

@@ -3,6 +3,8 @@ package mardun.app.material;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.core.material.MovementKind;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
@@ -13,7 +15,7 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
 
     @Query("select new mardun.app.material.OnHand(m.materialId, m.part, sum(m.changeValue)) from StockMovement m"
             + " where m.materialId in :materialIds and m.ofPieces = false group by m.materialId, m.part")
-    List<OnHand> onHand(Collection<Long> materialIds);
+    List<OnHand> onHand(Collection<MaterialId> materialIds);
 
     @Query("select new mardun.app.material.OnHand(m.materialId, m.part, sum(m.changeValue)) from StockMovement m"
             + " where m.ofPieces = false group by m.materialId, m.part")
@@ -26,18 +28,18 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
 
     @Query("select new mardun.app.material.OnHand(m.materialId, m.part, sum(m.changeValue)) from StockMovement m"
             + " where m.materialId in :materialIds and m.ofPieces = true group by m.materialId, m.part")
-    List<OnHand> pieces(Collection<Long> materialIds);
+    List<OnHand> pieces(Collection<MaterialId> materialIds);
 
     List<StockMovement> findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(
-            Collection<Long> materialIds, Instant until);
+            Collection<MaterialId> materialIds, Instant until);
 
     List<StockMovement> findByMovedAtLessThanOrderByMovedAtAscIdAsc(Instant until);
 
-    List<StockMovement> findByBatchIdOrderById(long batchId);
+    List<StockMovement> findByBatchIdOrderById(BatchId batchId);
 
-    Page<StockMovement> findByMaterialIdOrderByMovedAtDescIdDesc(long materialId, Pageable page);
+    Page<StockMovement> findByMaterialIdOrderByMovedAtDescIdDesc(MaterialId materialId, Pageable page);
 
-    boolean existsByMaterialIdAndKindNotIn(long materialId, Collection<MovementKind> kinds);
+    boolean existsByMaterialIdAndKindNotIn(MaterialId materialId, Collection<MovementKind> kinds);
 
-    void deleteByMaterialId(long materialId);
+    void deleteByMaterialId(MaterialId materialId);
 }

@@ -14,6 +14,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.Arrival.KeptOf;
 import mardun.app.material.StockLedger.Leaving;
 import mardun.app.material.StockViews.CountLine;
@@ -85,7 +88,7 @@ public class StockService {
     }
 
     /** Moves stock as a person enters it: always a positive amount, its direction given by the kind. */
-    public MaterialView move(long id, MovementForm form) {
+    public MaterialView move(MaterialId id, MovementForm form) {
         onceOnly.make(form.requestId(), "movement of " + id, form, () -> {
             MaterialShelf shelf = ledger.held(id);
             MaterialKind kind = shelf.material().kind();
@@ -177,27 +180,19 @@ public class StockService {
 
     /** Puts something on the shelf inside the caller's transaction; answers its movement. */
     @Transactional
-    public long receive(long materialId, Arrival arrival) {
+    public long receive(MaterialId materialId, Arrival arrival) {
         return ledger.arrive(materialId, arrival);
     }
 
     /** Holds the materials that the caller's transaction is going to move. */
     @Transactional
-    public void hold(Collection<Long> materialIds) {
+    public void hold(Collection<MaterialId> materialIds) {
         ledger.hold(materialIds);
-    }
-
-    /** A material's kind and name, for whoever enters its lots. */
-    @Transactional(readOnly = true)
-    public Map<Long, MaterialView> describe(Collection<Long> ids) {
-        Map<Long, MaterialView> views = new LinkedHashMap<>();
-        ids.forEach(id -> views.put(id, materials.get(id)));
-        return views;
     }
 
     /** The shelf of a material at the end of a day; that of today is the shelf as it is. */
     @Transactional(readOnly = true)
-    public ShelfView shelf(long id, Optional<LocalDate> on) {
+    public ShelfView shelf(MaterialId id, Optional<LocalDate> on) {
         LocalDate today = LocalDate.now(clock);
         LocalDate day = on.map(Days::possible).orElse(today);
         MaterialShelf shelf = day.isBefore(today)
@@ -208,7 +203,7 @@ public class StockService {
         }
         Settings current = settings.current();
         ViewWriter writer = current.writer();
-        Map<Long, Long> left = shelf.left();
+        Map<LotId, Long> left = shelf.left();
         long inLots = shelf.lots().stream()
                 .filter(lot -> !lot.isOfPieces())
                 .mapToLong(lot -> left.get(lot.id()))
@@ -242,7 +237,7 @@ public class StockService {
     private LotView view(Lot lot, MaterialShelf shelf, long left, Settings current) {
         ViewWriter writer = current.writer();
         long held = shelf.reservations().stream()
-                .filter(r -> r.lotId().orElse(0L) == lot.id())
+                .filter(r -> r.lotId().filter(lot.id()::equals).isPresent())
                 .mapToLong(Reservation::heldValue)
                 .sum();
         return new LotView(
@@ -298,7 +293,7 @@ public class StockService {
 
     /** Says more about a lot: its dye lot, its place, the width that was measured. */
     @Transactional
-    public ShelfView describeLot(long lotId, LotForm form) {
+    public ShelfView describeLot(LotId lotId, LotForm form) {
         Lot lot = ledger.lot(lotId);
         ChangedMeanwhileException.check("This lot", form.version(), lot.version());
         FieldReader fields = new FieldReader();
@@ -320,7 +315,7 @@ public class StockService {
     }
 
     /** Enters offcuts or precuts that were found or given. */
-    public ShelfView enterPieces(long materialId, PieceForm form) {
+    public ShelfView enterPieces(MaterialId materialId, PieceForm form) {
         onceOnly.make(form.requestId(), "pieces of " + materialId, form, () -> {
             MaterialShelf shelf = ledger.held(materialId);
             if (shelf.material().kind() != MaterialKind.CLOTH) {
@@ -361,7 +356,7 @@ public class StockService {
     }
 
     /** An offcut that was left when a batch was cut; inside the caller's transaction. */
-    public record KeptOffcut(long materialId, Extent size, int count, String place) {}
+    public record KeptOffcut(MaterialId materialId, Extent size, int count, String place) {}
 
     /**
      * Cloth that has just been cut for a batch.
@@ -369,12 +364,12 @@ public class StockService {
      * @param movements those with which it left the shelf, by material
      * @param covered the area of the pieces that were cut, by material
      */
-    public record CutCloth(Map<Long, List<Long>> movements, Map<Long, Area> covered) {}
+    public record CutCloth(Map<MaterialId, List<Long>> movements, Map<MaterialId, Area> covered) {}
 
     /** Keeps offcuts of what a batch has just been cut from: each of them a part of the cloth that it was left of. */
     @Transactional
-    public void keep(long batchId, List<KeptOffcut> offcuts, CutCloth cut) {
-        Map<Long, List<KeptOffcut>> byMaterial = new TreeMap<>();
+    public void keep(BatchId batchId, List<KeptOffcut> offcuts, CutCloth cut) {
+        Map<MaterialId, List<KeptOffcut>> byMaterial = new TreeMap<>();
         offcuts.forEach(offcut -> byMaterial
                 .computeIfAbsent(offcut.materialId(), id -> new ArrayList<>())
                 .add(offcut));
@@ -386,7 +381,7 @@ public class StockService {
                 cut.covered().getOrDefault(id, Area.ZERO)));
     }
 
-    private void keep(long batchId, List<KeptOffcut> kept, MaterialShelf shelf, List<Long> movements, Area covered) {
+    private void keep(BatchId batchId, List<KeptOffcut> kept, MaterialShelf shelf, List<Long> movements, Area covered) {
         try {
             List<KeptOffcuts.Source> sources = KeptOffcuts.of(
                     kept.stream()
@@ -404,7 +399,7 @@ public class StockService {
         }
     }
 
-    private void keep(long batchId, KeptOffcut kept, KeptOffcuts.Source source, MaterialShelf shelf) {
+    private void keep(BatchId batchId, KeptOffcut kept, KeptOffcuts.Source source, MaterialShelf shelf) {
         long movement = Long.parseLong(source.from());
         ledger.arrive(
                 kept.materialId(),
@@ -454,7 +449,7 @@ public class StockService {
                         null,
                         writer.amount(shelf.onHand(part))));
             }
-            Map<Long, Long> left = shelf.left();
+            Map<LotId, Long> left = shelf.left();
             for (Lot lot : shelf.lots()) {
                 if (lot.isOfPieces() && left.get(lot.id()) > 0) {
                     lines.add(new CountLine(
@@ -542,7 +537,7 @@ public class StockService {
         List<ScrapLine> lines = new ArrayList<>();
         for (MaterialShelf shelf :
                 reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
-            Map<Long, Long> left = shelf.left();
+            Map<LotId, Long> left = shelf.left();
             shelf.lots().stream()
                     .filter(lot -> left.get(lot.id()) > 0 && isForTheScrapBag(lot, current))
                     .forEach(lot -> lines.add(new ScrapLine(
@@ -566,7 +561,7 @@ public class StockService {
             ledger.hold(form.lotIds().stream()
                     .map(lotId -> ledger.lot(lotId).materialId())
                     .toList());
-            for (long lotId : form.lotIds()) {
+            for (LotId lotId : form.lotIds()) {
                 Lot lot = ledger.lot(lotId);
                 long left = ledger.held(lot.materialId()).left().get(lotId);
                 last = ledger.leaveLot(

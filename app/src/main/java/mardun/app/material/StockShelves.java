@@ -6,6 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -30,7 +33,7 @@ public class StockShelves {
 
     /** The shelves of these materials as they are now. */
     @Transactional(readOnly = true)
-    public Shelves read(Collection<Long> materialIds) {
+    public Shelves read(Collection<MaterialId> materialIds) {
         return new Shelves(reader.read(materialIds));
     }
 
@@ -47,14 +50,14 @@ public class StockShelves {
     }
 
     /** A thread and what a machine takes of it in an hour. */
-    public record Spool(long materialId, String name, Length perHour) {}
+    public record Spool(MaterialId materialId, String name, Length perHour) {}
 
     /** The shelves of some materials at one moment. */
     public static final class Shelves {
 
-        private final Map<Long, MaterialShelf> byId;
+        private final Map<MaterialId, MaterialShelf> byId;
 
-        private Shelves(Map<Long, MaterialShelf> byId) {
+        private Shelves(Map<MaterialId, MaterialShelf> byId) {
             this.byId = byId;
         }
 
@@ -64,74 +67,75 @@ public class StockShelves {
          * @param batchId whose own reservations don't count as others'; absent for a batch that isn't stored yet
          * @param pieces the lots of offcuts and precuts that it may use
          */
-        public Optional<Supply> supply(String slot, long id, @Nullable Long batchId, List<Long> pieces) {
+        public Optional<Supply> supply(String slot, MaterialId id, @Nullable BatchId batchId, List<LotId> pieces) {
             return Optional.ofNullable(byId.get(id)).map(shelf -> shelf.supply(slot, batchId, pieces));
         }
 
         /** All offcuts and precuts of a material that a batch may use. */
-        public List<ClothPiece> pieces(long id, @Nullable Long batchId) {
+        public List<ClothPiece> pieces(MaterialId id, @Nullable BatchId batchId) {
             return byId.containsKey(id) ? byId.get(id).pieces(batchId) : List.of();
         }
 
         /** What a batch holds of a part of a material. */
-        public Amount heldFor(long batchId, long id, Part part) {
+        public Amount heldFor(BatchId batchId, MaterialId id, Part part) {
             MaterialShelf shelf = byId.get(id);
             return shelf.held(part, null).minus(shelf.held(part, batchId));
         }
 
-        public Amount onHand(long id, Part part) {
+        public Amount onHand(MaterialId id, Part part) {
             return byId.get(id).onHand(part);
         }
 
         /** What a batch has taken of a material from the roll, less the offcuts that were kept, in minor units. */
-        public long usedOfRoll(long batchId, long id, Part part) {
+        public long usedOfRoll(BatchId batchId, MaterialId id, Part part) {
             return byId.get(id).usedBy(batchId, m -> !m.isOfPieces() && m.part() == part);
         }
 
         /** How much a batch has taken of a material from the roll. */
-        public Amount takenOfRoll(long batchId, long id, Part part) {
+        public Amount takenOfRoll(BatchId batchId, MaterialId id, Part part) {
             return byId.get(id).takenBy(batchId, part);
         }
 
         /** What a batch has taken of a lot of offcuts or precuts, in minor units. */
-        public long usedOfLot(long batchId, long id, long lotId) {
-            return byId.get(id).usedBy(batchId, m -> m.lotId().orElse(0L) == lotId);
+        public long usedOfLot(BatchId batchId, MaterialId id, LotId lotId) {
+            return byId.get(id)
+                    .usedBy(batchId, m -> m.lotId().filter(lotId::equals).isPresent());
         }
 
         /** How many pieces a batch has taken of a lot of offcuts or precuts. */
-        public long piecesOfLot(long batchId, long id, long lotId) {
+        public long piecesOfLot(BatchId batchId, MaterialId id, LotId lotId) {
             return byId.get(id).piecesTakenBy(batchId, lotId);
         }
 
         /** What tells a lot from the others of its material: its number, its dye lot and its place. */
-        public String nameOf(long id, long lotId) {
+        public String nameOf(MaterialId id, LotId lotId) {
             MaterialShelf shelf = byId.get(id);
             return shelf == null
-                    ? Long.toString(lotId)
+                    ? lotId.key()
                     : shelf.lots().stream()
-                            .filter(lot -> lot.id() == lotId)
+                            .filter(lot -> lot.id().equals(lotId))
                             .findFirst()
                             .map(lot -> Stream.of(
-                                            Long.toString(lotId),
+                                            lotId.key(),
                                             lot.dyeLot().isBlank() ? "" : "dye lot " + lot.dyeLot(),
                                             lot.place())
                                     .filter(word -> !word.isBlank())
                                     .collect(Collectors.joining(", ")))
-                            .orElse(Long.toString(lotId));
+                            .orElse(lotId.key());
         }
 
         /** How many layers of a cloth are cut at once; empty where nobody said. */
-        public Optional<Integer> layersAtOnce(long id) {
+        public Optional<Integer> layersAtOnce(MaterialId id) {
             return Optional.ofNullable(byId.get(id))
                     .map(shelf -> shelf.material().facts().layersAtOnce());
         }
 
         /** Whether all of a batch has to come from one dye lot. */
-        public boolean isOneDyeLot(long id) {
+        public boolean isOneDyeLot(MaterialId id) {
             return byId.get(id).material().facts().oneDyeLot();
         }
 
-        public boolean has(long id) {
+        public boolean has(MaterialId id) {
             return byId.containsKey(id);
         }
     }

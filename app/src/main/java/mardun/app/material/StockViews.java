@@ -7,6 +7,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
@@ -50,7 +53,7 @@ public final class StockViews {
      * @param isOld an offcut that has lain longer than the maker keeps them and is small; it may go into the scrap bag
      */
     public record LotView(
-            long id,
+            LotId id,
             long version,
             Part part,
             MovementKind origin,
@@ -75,7 +78,7 @@ public final class StockViews {
 
     /** What a batch has reserved; {@code lotId} where it is of one lot. */
     public record ReservedView(
-            long batchId, Part part, @Nullable Long lotId, AmountView amount) {}
+            BatchId batchId, Part part, @Nullable LotId lotId, AmountView amount) {}
 
     /**
      * What is said about a lot.
@@ -112,8 +115,8 @@ public final class StockViews {
      * @param book what there should be
      */
     public record CountLine(
-            long materialId,
-            @Nullable Long lotId,
+            MaterialId materialId,
+            @Nullable LotId lotId,
             Part part,
             String name,
             MaterialKind kind,
@@ -141,8 +144,8 @@ public final class StockViews {
      * @param reason why it differs; empty for the reason of the whole walk
      */
     public record CountedLine(
-            long materialId,
-            @Nullable Long lotId,
+            @NotNull MaterialId materialId,
+            @Nullable LotId lotId,
             @NotNull Part part,
             long bookValue,
             @NotNull String there,
@@ -167,7 +170,7 @@ public final class StockViews {
 
     /** What is left of a material and what that is worth; {@code pieces} are offcuts and precuts, valued apart. */
     public record ValueLine(
-            long materialId,
+            MaterialId materialId,
             String name,
             MaterialKind kind,
             AmountView onHand,
@@ -177,8 +180,8 @@ public final class StockViews {
 
     /** Offcuts that may go into the scrap bag. */
     public record ScrapLine(
-            long lotId,
-            long materialId,
+            LotId lotId,
+            MaterialId materialId,
             String name,
             String colour,
             LengthView width,
@@ -189,5 +192,5 @@ public final class StockViews {
     /** Which of them go. */
     public record ScrapForm(
             @NotNull UUID requestId,
-            @NotNull @Size(min = 1, max = 500) List<Long> lotIds) {}
+            @NotNull @Size(min = 1, max = 500) List<LotId> lotIds) {}
 }

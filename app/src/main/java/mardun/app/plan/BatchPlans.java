@@ -15,6 +15,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.plan.ChosenLayouts.ChosenLayout;
@@ -77,11 +81,11 @@ public class BatchPlans {
 
     /** The plans of many batches; the shelf is read once for all of them. */
     public Map<ChosenBatch, Planned> of(Collection<ChosenBatch> batches, Settings current) {
-        Set<Long> ids = new LinkedHashSet<>();
+        Set<MaterialId> ids = new LinkedHashSet<>();
         batches.forEach(batch ->
                 batch.lines().forEach(line -> ids.addAll(line.materials().values())));
         Shelves shelves = stock.read(ids);
-        Map<Long, Map<Long, ChosenLayout>> chosen = layouts.chosenFor(batches.stream()
+        Map<BatchId, Map<MaterialId, ChosenLayout>> chosen = layouts.chosenFor(batches.stream()
                 .filter(batch -> batch.id() != null && !batch.finished())
                 .map(ChosenBatch::id)
                 .toList());
@@ -111,7 +115,7 @@ public class BatchPlans {
     /** The designs of some batches, each read once. */
     private final class Documents {
 
-        private final Map<Long, DesignDocument> byId = new HashMap<>();
+        private final Map<DesignId, DesignDocument> byId = new HashMap<>();
         private final Map<DesignDocument, Design> designs = new IdentityHashMap<>();
 
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
@@ -127,14 +131,15 @@ public class BatchPlans {
     }
 
     /** What a batch finds: materials, the layouts that were chosen for it, and pieces that are cut and not sewn. */
-    private record OnTheShelf(Shelves materials, Map<Long, ChosenLayout> layouts, UnsewnShelf.Snapshot cutPieces) {}
+    private record OnTheShelf(
+            Shelves materials, Map<MaterialId, ChosenLayout> layouts, UnsewnShelf.Snapshot cutPieces) {}
 
     private Planned plan(ChosenBatch batch, OnTheShelf there, Settings current, Documents documents) {
         Shelves shelves = there.materials();
-        Map<Long, ChosenLayout> layouts = there.layouts();
+        Map<MaterialId, ChosenLayout> layouts = there.layouts();
         Workroom workroom =
                 batch.frozen().map(frozen -> frozen.workroom().workroom()).orElseGet(current::workroom);
-        Map<Long, Supply> supplies = supplies(batch, shelves, layouts.values());
+        Map<MaterialId, Supply> supplies = supplies(batch, shelves, layouts.values());
         List<Finding> gone = new ArrayList<>();
         List<BatchLine> lines = new ArrayList<>();
         for (ChosenLine line : batch.lines()) {
@@ -179,14 +184,14 @@ public class BatchPlans {
         for (int i = 0; i < lines.size(); i++) {
             BatchLine line = lines.get(i);
             ChosenLine chosen = batch.lines().get(i);
-            String design = Long.toString(chosen.designId());
+            String design = chosen.designId().key();
             offers.put(line.number(), pieces.offers(line, design, workroom.thickestSeam()));
             UnsewnPieces.Brought brought = pieces.bring(
                     line,
                     design,
                     workroom.thickestSeam(),
                     chosen.brought().entrySet().stream()
-                            .collect(Collectors.toMap(entry -> Long.toString(entry.getKey()), Map.Entry::getValue)));
+                            .collect(Collectors.toMap(entry -> entry.getKey().key(), Map.Entry::getValue)));
             taken.addAll(brought.taken());
             lines.set(i, line.with(brought.moved()));
         }
@@ -194,7 +199,7 @@ public class BatchPlans {
     }
 
     private static BatchLine line(
-            ChosenLine line, Design design, int size, Map<Long, Supply> supplies, Workroom workroom) {
+            ChosenLine line, Design design, int size, Map<MaterialId, Supply> supplies, Workroom workroom) {
         List<Supply> its = line.materials().entrySet().stream()
                 .filter(entry -> supplies.containsKey(entry.getValue()))
                 .map(entry -> supplies.get(entry.getValue()).forSlot(entry.getKey()))
@@ -210,7 +215,7 @@ public class BatchPlans {
         }
         List<Need> cloths = plan.needs().stream()
                 .filter(need -> need.supply().kind().leavesWhenCut())
-                .filter(need -> !batch.isCut(Long.parseLong(need.supply().key())))
+                .filter(need -> !batch.isCut(MaterialId.valueOf(need.supply().key())))
                 .toList();
         boolean anyDone = batch.lines().stream().anyMatch(line -> line.done() > 0);
         List<Need> others = anyDone ? ofOpenBags(batch, lines, workroom) : plan.needs();
@@ -282,16 +287,17 @@ public class BatchPlans {
     }
 
     /** Each material of a batch once, as it is for this batch, with the offcuts that were chosen or that a layout lies on. */
-    private static Map<Long, Supply> supplies(ChosenBatch batch, Shelves shelves, Collection<ChosenLayout> layouts) {
-        List<Long> pieces = Stream.concat(
+    private static Map<MaterialId, Supply> supplies(
+            ChosenBatch batch, Shelves shelves, Collection<ChosenLayout> layouts) {
+        List<LotId> pieces = Stream.concat(
                         batch.offcuts().stream(),
                         layouts.stream()
                                 .flatMap(one -> one.layout().cloths().stream())
                                 .filter(cloth -> !cloth.isBolt() && !cloth.isOfAnySheet())
-                                .map(cloth -> Long.valueOf(cloth.lot())))
+                                .map(cloth -> LotId.valueOf(cloth.lot())))
                 .distinct()
                 .toList();
-        Map<Long, Supply> supplies = new LinkedHashMap<>();
+        Map<MaterialId, Supply> supplies = new LinkedHashMap<>();
         for (ChosenLine line : batch.lines()) {
             line.materials().forEach((slot, id) -> {
                 if (!supplies.containsKey(id)) {
@@ -303,7 +309,7 @@ public class BatchPlans {
     }
 
     private static Optional<Supply> supply(
-            ChosenBatch batch, String slot, long id, Shelves shelves, List<Long> pieces) {
+            ChosenBatch batch, String slot, MaterialId id, Shelves shelves, List<LotId> pieces) {
         Optional<FrozenSupply> frozen = batch.frozen().flatMap(inputs -> inputs.supply(id));
         if (frozen.isEmpty()) {
             return shelves.supply(slot, id, batch.id(), pieces);
@@ -324,8 +330,8 @@ public class BatchPlans {
     /** The layouts as the core takes them, by the key of their supply, with what their offcuts are worth. */
     private static Map<String, CuttingSheet> sheets(
             ChosenBatch batch,
-            Map<Long, ChosenLayout> layouts,
-            Map<Long, Supply> supplies,
+            Map<MaterialId, ChosenLayout> layouts,
+            Map<MaterialId, Supply> supplies,
             List<PieceLine> pieces,
             Settings current) {
         Map<String, CuttingSheet> byKey = new HashMap<>();

@@ -2,6 +2,9 @@ package mardun.app.plan;
 
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,9 +16,9 @@ import org.jspecify.annotations.Nullable;
  * @param finished all of it is done; its figures stay as they are
  */
 public record ChosenBatch(
-        @Nullable Long id,
+        @Nullable BatchId id,
         List<ChosenLine> lines,
-        List<Long> offcuts,
+        List<LotId> offcuts,
         Optional<FrozenInputs> frozen,
         boolean finished) {
 
@@ -25,7 +28,7 @@ public record ChosenBatch(
     }
 
     /** Whether a cloth is cut. */
-    public boolean isCut(long materialId) {
+    public boolean isCut(MaterialId materialId) {
         return frozen.map(FrozenInputs::cut).orElse(List.of()).contains(materialId);
     }
 }

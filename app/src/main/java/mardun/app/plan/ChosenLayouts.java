@@ -3,6 +3,8 @@ package mardun.app.plan;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.Recut;
 
@@ -18,5 +20,5 @@ public interface ChosenLayouts {
     record ChosenLayout(CuttingLayout layout, List<Recut> recuts) {}
 
     /** By batch and material. */
-    Map<Long, Map<Long, ChosenLayout>> chosenFor(Collection<Long> batchIds);
+    Map<BatchId, Map<MaterialId, ChosenLayout>> chosenFor(Collection<BatchId> batchIds);
 }

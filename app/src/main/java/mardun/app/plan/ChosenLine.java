@@ -4,6 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.core.batch.LineCounts;
 import mardun.core.batch.PiecesMoved;
 import org.jspecify.annotations.Nullable;
@@ -26,17 +28,17 @@ import org.jspecify.annotations.Nullable;
  */
 public record ChosenLine(
         int number,
-        long designId,
+        DesignId designId,
         @Nullable String sizeKey,
         String sizeName,
         int wanted,
         int started,
-        Map<String, Long> materials,
+        Map<String, MaterialId> materials,
         Optional<Long> ownPriceMinor,
         int good,
         int seconds,
         int scrap,
-        Map<Long, Integer> brought,
+        Map<MaterialId, Integer> brought,
         PiecesMoved moved) {
 
     public ChosenLine {
@@ -60,7 +62,7 @@ public record ChosenLine(
     }
 
     /** The same line with pieces from the shelf for other numbers of bags. */
-    public ChosenLine bringing(Map<Long, Integer> others) {
+    public ChosenLine bringing(Map<MaterialId, Integer> others) {
         return as(number, counts(), others, moved);
     }
 
@@ -87,7 +89,8 @@ public record ChosenLine(
                 PiecesMoved.NONE);
     }
 
-    private ChosenLine as(int otherNumber, LineCounts counts, Map<Long, Integer> otherBrought, PiecesMoved otherMoved) {
+    private ChosenLine as(
+            int otherNumber, LineCounts counts, Map<MaterialId, Integer> otherBrought, PiecesMoved otherMoved) {
         return new ChosenLine(
                 otherNumber,
                 designId,
@@ -106,7 +109,7 @@ public record ChosenLine(
 
     /** Whether another line is of the same bags: design, size, materials and price. */
     public boolean isLike(ChosenLine other) {
-        return designId == other.designId
+        return designId.equals(other.designId)
                 && sizeName.equals(other.sizeName)
                 && materials.equals(other.materials)
                 && ownPriceMinor.equals(other.ownPriceMinor);

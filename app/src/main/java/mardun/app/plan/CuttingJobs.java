@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenLayouts.ChosenLayout;
 import mardun.app.settings.Settings;
 import mardun.core.batch.ClothNeeds;
@@ -49,12 +50,12 @@ public final class CuttingJobs {
     }
 
     /** What the pieces of some cloths cover. */
-    public static Map<Long, Area> covered(Planned planned, Set<Long> materialIds) {
-        Map<Long, Area> covered = new HashMap<>();
+    public static Map<MaterialId, Area> covered(Planned planned, Set<MaterialId> materialIds) {
+        Map<MaterialId, Area> covered = new HashMap<>();
         cloths(planned).stream()
-                .filter(cloth -> materialIds.contains(Long.parseLong(cloth.key())))
+                .filter(cloth -> materialIds.contains(MaterialId.valueOf(cloth.key())))
                 .forEach(cloth -> covered.put(
-                        Long.parseLong(cloth.key()),
+                        MaterialId.valueOf(cloth.key()),
                         pieces(cloth, planned).stream()
                                 .map(piece -> piece.extent().area().times(piece.count()))
                                 .reduce(Area.ZERO, Area::plus)));
@@ -63,7 +64,8 @@ public final class CuttingJobs {
 
     /** The job for a cloth, from its bolt and from these offcuts and precuts. */
     public static CuttingJob job(Supply cloth, Planned planned, List<ClothPiece> sheets, Settings current) {
-        int layers = planned.shelves().layersAtOnce(Long.parseLong(cloth.key())).orElse(USUAL_LAYERS);
+        int layers =
+                planned.shelves().layersAtOnce(MaterialId.valueOf(cloth.key())).orElse(USUAL_LAYERS);
         List<PieceLine> kinds = planned.plan().piecesFrom(cloth);
         return new CuttingJob(
                 ClothNeeds.cutPieces(cloth, kinds),

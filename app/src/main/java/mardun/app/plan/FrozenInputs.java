@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.core.batch.CuttingSheet;
@@ -61,7 +62,7 @@ public record FrozenInputs(
         List<FrozenSupply> supplies,
         FrozenWorkroom workroom,
         List<FrozenSheet> sheets,
-        List<Long> cut) {
+        List<MaterialId> cut) {
 
     /** The form that is written now. */
     static final int SCHEMA = 2;
@@ -76,7 +77,7 @@ public record FrozenInputs(
     record FrozenLine(
             int number,
             DesignDocument design,
-            Map<String, Long> slots,
+            Map<String, MaterialId> slots,
             @Nullable Long plannedUnitMinor) {}
 
     /**
@@ -88,7 +89,7 @@ public record FrozenInputs(
      */
     record FrozenSupply(
             String slot,
-            long materialId,
+            MaterialId materialId,
             String name,
             MaterialKind kind,
             @Nullable Long usableWidthNm,
@@ -113,7 +114,7 @@ public record FrozenInputs(
                     .toList();
             return new FrozenSupply(
                     supply.slot(),
-                    Long.parseLong(supply.key()),
+                    MaterialId.valueOf(supply.key()),
                     supply.name(),
                     supply.kind(),
                     supply.usableWidth().map(Length::nanometres).orElse(null),
@@ -143,7 +144,7 @@ public record FrozenInputs(
             }
             return new Supply(
                     slot,
-                    Long.toString(materialId),
+                    materialId.key(),
                     name,
                     kind,
                     Optional.ofNullable(usableWidthNm).map(Length::new),
@@ -199,9 +200,9 @@ public record FrozenInputs(
     record FrozenRoll(String key, String dye, long lengthNm) {}
 
     /** The layout by which a cloth was cut. */
-    record FrozenSheet(long materialId, LayoutDocument layout, long squaringNm, List<FrozenExtra> extra) {
+    record FrozenSheet(MaterialId materialId, LayoutDocument layout, long squaringNm, List<FrozenExtra> extra) {
 
-        static FrozenSheet of(long materialId, CuttingSheet sheet) {
+        static FrozenSheet of(MaterialId materialId, CuttingSheet sheet) {
             return new FrozenSheet(
                     materialId,
                     LayoutDocument.of(sheet.layout()),
@@ -229,7 +230,7 @@ public record FrozenInputs(
     record FrozenExtra(int line, String letter, long count) {}
 
     /** What is kept when some cloths of a batch are cut: with the first of them all, later what belongs to them. */
-    public static FrozenInputs afterCutting(Planned planned, Set<Long> cloths) {
+    public static FrozenInputs afterCutting(Planned planned, Set<MaterialId> cloths) {
         Optional<FrozenInputs> before = planned.batch().frozen();
         List<FrozenSupply> supplies = planned.supplies().stream()
                 .map(supply -> before.flatMap(inputs -> inputs.supply(id(supply)))
@@ -306,17 +307,17 @@ public record FrozenInputs(
                 cut);
     }
 
-    private static long id(Supply supply) {
-        return Long.parseLong(supply.key());
+    private static MaterialId id(Supply supply) {
+        return MaterialId.valueOf(supply.key());
     }
 
     Optional<FrozenLine> line(int number) {
         return lines.stream().filter(line -> line.number() == number).findFirst();
     }
 
-    Optional<FrozenSupply> supply(long materialId) {
+    Optional<FrozenSupply> supply(MaterialId materialId) {
         return supplies.stream()
-                .filter(supply -> supply.materialId() == materialId)
+                .filter(supply -> supply.materialId().equals(materialId))
                 .findFirst();
     }
 
@@ -330,7 +331,7 @@ public record FrozenInputs(
     /** The layouts by the key of their supply. */
     Map<String, CuttingSheet> sheetsByKey() {
         Map<String, CuttingSheet> byKey = new HashMap<>();
-        sheets.forEach(sheet -> byKey.put(Long.toString(sheet.materialId()), sheet.sheet()));
+        sheets.forEach(sheet -> byKey.put(sheet.materialId().key(), sheet.sheet()));
         return byKey;
     }
 

@@ -1,11 +1,12 @@
 package mardun.app.plan;
 
 import java.util.Optional;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.core.design.Role;
 
 /** The cloth that a bag is known by: what its first outer piece is cut from. */
-public record OuterCloth(Optional<Long> materialId, String name) {
+public record OuterCloth(Optional<MaterialId> materialId, String name) {
 
     /** That of a line; without a name where the design has no outer piece, or nothing is chosen for it. */
     public static OuterCloth of(Planned planned, PlannedLine line) {
@@ -13,7 +14,7 @@ public record OuterCloth(Optional<Long> materialId, String name) {
                 .filter(piece -> piece.role() == Role.OUTER)
                 .findFirst()
                 .flatMap(piece -> planned.supply(line, piece.slot()))
-                .map(supply -> new OuterCloth(Optional.of(Long.parseLong(supply.key())), supply.name()))
+                .map(supply -> new OuterCloth(Optional.of(MaterialId.valueOf(supply.key())), supply.name()))
                 .orElse(new OuterCloth(Optional.empty(), ""));
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
+import mardun.app.id.BatchId;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.request.Fingerprint;
 import mardun.core.batch.BatchPlan;
@@ -71,7 +72,7 @@ public record Planned(
         }
     }
 
-    public @Nullable Long batchId() {
+    public @Nullable BatchId batchId() {
         return batch.id();
     }
 
@@ -91,7 +92,7 @@ public record Planned(
     public Optional<Supply> supply(PlannedLine line, String slot) {
         return Optional.ofNullable(line.chosen().materials().get(slot))
                 .flatMap(id -> supplies.stream()
-                        .filter(supply -> supply.key().equals(Long.toString(id)))
+                        .filter(supply -> supply.key().equals(id.key()))
                         .findFirst());
     }
 

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import mardun.app.id.BatchId;
+import mardun.app.id.LotId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
@@ -19,7 +22,7 @@ public final class UsedMaterial {
     private UsedMaterial() {}
 
     /** A material that a batch has taken all of: it was on the shelf as it was frozen, and costs what the ledger says. */
-    public static Supply cut(long batchId, long materialId, Supply was, Shelves shelves) {
+    public static Supply cut(BatchId batchId, MaterialId materialId, Supply was, Shelves shelves) {
         Map<Part, Stock> stock = new HashMap<>();
         was.stock()
                 .forEach((part, before) -> stock.put(
@@ -36,7 +39,7 @@ public final class UsedMaterial {
     }
 
     /** A material that a batch takes as its bags are done: what it has taken costs what the ledger says, the rest what is there. */
-    static Supply inPart(long batchId, long materialId, Supply was, Supply now, Shelves shelves) {
+    static Supply inPart(BatchId batchId, MaterialId materialId, Supply was, Supply now, Shelves shelves) {
         Map<Part, Stock> stock = new HashMap<>();
         now.stock().forEach((part, there) -> {
             List<Worth.Layer> layers = new ArrayList<>(taken(shelves, batchId, materialId, part));
@@ -51,8 +54,8 @@ public final class UsedMaterial {
      *
      * @param planned of each part
      */
-    static Supply all(long batchId, Supply supply, Map<Part, Amount> planned, Shelves shelves) {
-        long materialId = Long.parseLong(supply.key());
+    static Supply all(BatchId batchId, Supply supply, Map<Part, Amount> planned, Shelves shelves) {
+        MaterialId materialId = MaterialId.valueOf(supply.key());
         Map<Part, Stock> stock = new HashMap<>();
         supply.stock().forEach((part, there) -> {
             Amount amount =
@@ -68,13 +71,13 @@ public final class UsedMaterial {
         return supply.stocked(stock);
     }
 
-    private static BigFraction each(Shelves shelves, long batchId, long materialId, ClothPiece piece) {
-        long lot = Long.parseLong(piece.key());
+    private static BigFraction each(Shelves shelves, BatchId batchId, MaterialId materialId, ClothPiece piece) {
+        LotId lot = LotId.valueOf(piece.key());
         long count = shelves.piecesOfLot(batchId, materialId, lot);
         return count == 0 ? piece.minorEach() : BigFraction.of(shelves.usedOfLot(batchId, materialId, lot), count);
     }
 
-    private static List<Worth.Layer> taken(Shelves shelves, long batchId, long materialId, Part part) {
+    private static List<Worth.Layer> taken(Shelves shelves, BatchId batchId, MaterialId materialId, Part part) {
         Amount amount = shelves.takenOfRoll(batchId, materialId, part);
         return amount.isPositive()
                 ? List.of(new Worth.Layer(amount, BigFraction.of(shelves.usedOfRoll(batchId, materialId, part))))

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import mardun.app.id.BatchId;
 
 /** Cut pieces that a planned batch will take. */
 @Entity
@@ -13,13 +14,13 @@ class UnsewnHold {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long batchId;
+    private BatchId batchId;
     private long pieceId;
     private long pieces;
 
     protected UnsewnHold() {}
 
-    UnsewnHold(long batchId, long pieceId, long pieces) {
+    UnsewnHold(BatchId batchId, long pieceId, long pieces) {
         this.batchId = batchId;
         this.pieceId = pieceId;
         this.pieces = pieces;

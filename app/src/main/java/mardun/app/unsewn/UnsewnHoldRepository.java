@@ -2,6 +2,7 @@ package mardun.app.unsewn;
 
 import java.util.Collection;
 import java.util.List;
+import mardun.app.id.BatchId;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
@@ -11,7 +12,7 @@ interface UnsewnHoldRepository extends JpaRepository<UnsewnHold, Long> {
     /** How many pieces of a pile a batch holds. */
     interface Held {
 
-        long getBatchId();
+        BatchId getBatchId();
 
         long getPieceId();
 
@@ -24,9 +25,9 @@ interface UnsewnHoldRepository extends JpaRepository<UnsewnHold, Long> {
             where h.pieceId in :pieceIds""")
     List<Held> held(Collection<Long> pieceIds);
 
-    boolean existsByBatchId(long batchId);
+    boolean existsByBatchId(BatchId batchId);
 
     @Modifying(flushAutomatically = true)
     @Query("delete from UnsewnHold h where h.batchId = :batchId")
-    void releaseOf(long batchId);
+    void releaseOf(BatchId batchId);
 }

@@ -7,6 +7,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import mardun.app.id.BatchId;
 import org.jspecify.annotations.Nullable;
 
 /** Cut pieces that came onto the shelf or left it, with what they cost. */
@@ -24,7 +25,7 @@ class UnsewnMovement {
 
     private long changePieces;
     private long changeMinor;
-    private Long batchId;
+    private BatchId batchId;
     private String reason;
     private Instant movedAt;
 
@@ -35,7 +36,7 @@ class UnsewnMovement {
             UnsewnKind kind,
             long changePieces,
             long changeMinor,
-            @Nullable Long batchId,
+            @Nullable BatchId batchId,
             String reason,
             Instant movedAt) {
         this.pieceId = pieceId;

@@ -6,6 +6,9 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.unsewn.UnsewnShelf.PutBy;
 import mardun.core.batch.UnsewnPieces;
 import mardun.core.measure.Extent;
@@ -19,12 +22,12 @@ class UnsewnPiece {
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
 
-    private long batchId;
+    private BatchId batchId;
     private int lineNumber;
-    private long designId;
+    private DesignId designId;
     private String designName;
     private String sizeName;
-    private long materialId;
+    private MaterialId materialId;
     private String letter;
     private String pieceName;
     private long widthNm;
@@ -38,7 +41,7 @@ class UnsewnPiece {
 
     protected UnsewnPiece() {}
 
-    UnsewnPiece(long batchId, PutBy cut) {
+    UnsewnPiece(BatchId batchId, PutBy cut) {
         this.batchId = batchId;
         this.lineNumber = cut.line();
         this.designId = cut.designId();
@@ -57,7 +60,7 @@ class UnsewnPiece {
         return id;
     }
 
-    long batchId() {
+    BatchId batchId() {
         return batchId;
     }
 
@@ -65,7 +68,7 @@ class UnsewnPiece {
         return lineNumber;
     }
 
-    long designId() {
+    DesignId designId() {
         return designId;
     }
 
@@ -77,7 +80,7 @@ class UnsewnPiece {
         return sizeName;
     }
 
-    long materialId() {
+    MaterialId materialId() {
         return materialId;
     }
 
@@ -99,6 +102,6 @@ class UnsewnPiece {
     }
 
     UnsewnPieces.Kind kind() {
-        return new UnsewnPieces.Kind(Long.toString(designId), Long.toString(materialId), letter, extent(), outline);
+        return new UnsewnPieces.Kind(designId.key(), materialId.key(), letter, extent(), outline);
     }
 }

@@ -4,6 +4,9 @@ import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -17,14 +20,14 @@ interface UnsewnPieceRepository extends JpaRepository<UnsewnPiece, Long> {
             select new mardun.app.unsewn.PileThere(p, sum(m.changePieces), sum(m.changeMinor))
             from UnsewnPiece p join UnsewnMovement m on m.pieceId = p.id
             where p.designId in :designIds group by p having sum(m.changePieces) > 0 order by p.id""")
-    List<PileThere> ofDesigns(Collection<Long> designIds);
+    List<PileThere> ofDesigns(Collection<DesignId> designIds);
 
     /** The same, of one batch. */
     @Query("""
             select new mardun.app.unsewn.PileThere(p, sum(m.changePieces), sum(m.changeMinor))
             from UnsewnPiece p join UnsewnMovement m on m.pieceId = p.id
             where p.batchId = :batchId group by p having sum(m.changePieces) > 0 order by p.id""")
-    List<PileThere> ofBatch(long batchId);
+    List<PileThere> ofBatch(BatchId batchId);
 
     /** The same, of one pile. */
     @Query("""
@@ -50,5 +53,5 @@ interface UnsewnPieceRepository extends JpaRepository<UnsewnPiece, Long> {
     Optional<UnsewnPiece> findForMoving(long id);
 
     Optional<UnsewnPiece> findByBatchIdAndLineNumberAndMaterialIdAndLetter(
-            long batchId, int lineNumber, long materialId, String letter);
+            BatchId batchId, int lineNumber, MaterialId materialId, String letter);
 }

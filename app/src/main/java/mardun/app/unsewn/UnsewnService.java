@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.problem.FieldReader;
 import mardun.app.request.OnceOnly;
@@ -67,12 +68,12 @@ public class UnsewnService {
         Map<Long, Long> held = ids.isEmpty()
                 ? Map.of()
                 : holds.held(ids).stream().collect(Collectors.toMap(Held::getPieceId, Held::getPieces, Long::sum));
-        List<Long> cloths = found.getContent().stream()
+        List<MaterialId> cloths = found.getContent().stream()
                 .map(one -> one.piece().materialId())
                 .distinct()
                 .toList();
-        Map<Long, String> names = materials.names(cloths);
-        Map<Long, String> colours = materials.colours(cloths);
+        Map<MaterialId, String> names = materials.names(cloths);
+        Map<MaterialId, String> colours = materials.colours(cloths);
         return new UnsewnView(
                 PageView.of(found, one -> line(one, held, names, colours, writer)), writer.money(movements.worth()));
     }
@@ -80,8 +81,8 @@ public class UnsewnService {
     private static UnsewnLine line(
             PileThere there,
             Map<Long, Long> held,
-            Map<Long, String> names,
-            Map<Long, String> colours,
+            Map<MaterialId, String> names,
+            Map<MaterialId, String> colours,
             ViewWriter writer) {
         UnsewnPiece piece = there.piece();
         return new UnsewnLine(

@@ -9,6 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.CutPieces;
 import mardun.app.problem.RefusedException;
 import mardun.app.unsewn.UnsewnHoldRepository.Held;
@@ -48,10 +51,10 @@ public class UnsewnShelf implements CutPieces {
      */
     public record PutBy(
             int line,
-            long designId,
+            DesignId designId,
             String designName,
             String sizeName,
-            long materialId,
+            MaterialId materialId,
             SizedPiece piece,
             long count,
             long minor) {}
@@ -68,13 +71,13 @@ public class UnsewnShelf implements CutPieces {
         }
 
         /** What isn't held for another batch than this one. */
-        public UnsewnPieces freeFor(@Nullable Long batchId) {
+        public UnsewnPieces freeFor(@Nullable BatchId batchId) {
             return new UnsewnPieces(piles(batchId));
         }
 
-        private List<Pile> piles(@Nullable Long batchId) {
+        private List<Pile> piles(@Nullable BatchId batchId) {
             Map<Long, Long> forOthers = held.stream()
-                    .filter(one -> batchId == null || one.getBatchId() != batchId)
+                    .filter(one -> !one.getBatchId().equals(batchId))
                     .collect(Collectors.toMap(Held::getPieceId, Held::getPieces, Long::sum));
             return there.stream()
                     .map(one -> {
@@ -95,7 +98,7 @@ public class UnsewnShelf implements CutPieces {
 
     /** What is there of some designs' pieces. */
     @Transactional(readOnly = true)
-    public Snapshot read(Collection<Long> designIds) {
+    public Snapshot read(Collection<DesignId> designIds) {
         return snapshot(designIds.isEmpty() ? List.of() : pieces.ofDesigns(designIds));
     }
 
@@ -109,7 +112,7 @@ public class UnsewnShelf implements CutPieces {
 
     /** Puts pieces on the shelf; inside the caller's transaction. */
     @Transactional
-    public void putBy(long batchId, List<PutBy> cut, String reason) {
+    public void putBy(BatchId batchId, List<PutBy> cut, String reason) {
         Instant now = clock.instant();
         for (PutBy one : cut) {
             UnsewnPiece piece = pieces.findByBatchIdAndLineNumberAndMaterialIdAndLetter(
@@ -123,7 +126,7 @@ public class UnsewnShelf implements CutPieces {
         }
     }
 
-    public boolean holdsAnything(long batchId) {
+    public boolean holdsAnything(BatchId batchId) {
         return holds.existsByBatchId(batchId);
     }
 
@@ -131,7 +134,7 @@ public class UnsewnShelf implements CutPieces {
      * What a planned batch will take, as far as no other holds it by now, in the place of all that it held; inside the caller's transaction.
      */
     @Transactional
-    public void hold(long batchId, List<Taken> taken) {
+    public void hold(BatchId batchId, List<Taken> taken) {
         holds.releaseOf(batchId);
         Map<Long, Long> wanted = new TreeMap<>();
         taken.forEach(one -> wanted.merge(Long.valueOf(one.pile()), one.count(), Long::sum));
@@ -154,12 +157,12 @@ public class UnsewnShelf implements CutPieces {
      * @throws RefusedException if fewer are there by now
      */
     @Transactional
-    public void use(long batchId, List<Taken> taken) {
+    public void use(BatchId batchId, List<Taken> taken) {
         holds.releaseOf(batchId);
         take(batchId, UnsewnKind.USED, taken);
     }
 
-    private void take(long batchId, UnsewnKind kind, List<Taken> taken) {
+    private void take(BatchId batchId, UnsewnKind kind, List<Taken> taken) {
         Instant now = clock.instant();
         taken.stream()
                 .sorted(Comparator.comparing(one -> Long.valueOf(one.pile())))
@@ -184,7 +187,7 @@ public class UnsewnShelf implements CutPieces {
 
     /** For how many bags of each line pieces of a batch lie here that no other batch will take. */
     @Transactional(readOnly = true)
-    public Map<Integer, Integer> bagsOf(long batchId) {
+    public Map<Integer, Integer> bagsOf(BatchId batchId) {
         List<PileThere> there = pieces.ofBatch(batchId);
         Map<String, Pile> free =
                 snapshot(there).piles(batchId).stream().collect(Collectors.toMap(Pile::key, pile -> pile));
@@ -204,8 +207,8 @@ public class UnsewnShelf implements CutPieces {
      * @param bags no more than {@link #bagsOf} says
      */
     @Transactional
-    public Map<Long, Long> takeUp(long batchId, int line, int bags) {
-        Map<Long, Long> minor = new HashMap<>();
+    public Map<MaterialId, Long> takeUp(BatchId batchId, int line, int bags) {
+        Map<MaterialId, Long> minor = new HashMap<>();
         List<Taken> taken = pieces.ofBatch(batchId).stream()
                 .filter(one -> one.piece().lineNumber() == line)
                 .map(one -> {

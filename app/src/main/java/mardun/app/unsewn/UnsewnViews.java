@@ -4,6 +4,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.PageView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
@@ -29,12 +31,12 @@ public final class UnsewnViews {
      */
     public record UnsewnLine(
             long id,
-            long batchId,
+            BatchId batchId,
             String designName,
             String sizeName,
             String letter,
             String pieceName,
-            long materialId,
+            MaterialId materialId,
             String clothName,
             String colour,
             LengthView width,

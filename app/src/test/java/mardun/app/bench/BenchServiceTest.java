@@ -24,6 +24,7 @@ import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.LaidView;
 import mardun.app.bench.BenchViews.PinView;
 import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
 import mardun.app.material.MaterialService;
 import mardun.app.selling.FairService;
 import mardun.app.selling.FairView;
@@ -86,7 +87,10 @@ class BenchServiceTest {
         BenchView bench = bench();
         assertThat(bench.tape().laid())
                 .extracting(LaidView::batchId, LaidView::from, LaidView::to)
-                .containsExactly(tuple(1L, 0.0, 2.0), tuple(1L, 3.0, 3.5), tuple(2L, 3.5, 4.0));
+                .containsExactly(
+                        tuple(new BatchId(1), 0.0, 2.0),
+                        tuple(new BatchId(1), 3.0, 3.5),
+                        tuple(new BatchId(2), 3.5, 4.0));
         assertThat(bench.tape().planned().seconds()).isEqualTo(6 * 3600);
         assertThat(bench.tape().free().seconds()).isEqualTo(12 * 2 * 3600);
         assertThat(bench.lanes().get(0).ready()).isEqualTo(TODAY.plusDays(3));
@@ -143,7 +147,7 @@ class BenchServiceTest {
 
     private static BatchRow batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {
         return new BatchRow(
-                id,
+                new BatchId(id),
                 "Heron pouch",
                 "small",
                 1,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Map;
+import mardun.app.id.MaterialId;
 import mardun.core.cutting.PieceKey;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -34,11 +35,12 @@ class FrozenReaderTest {
         FrozenInputs frozen = reader.read(stored);
         assertThat(frozen.schema()).isEqualTo(2);
         assertThat(frozen.lines()).hasSize(1);
-        assertThat(frozen.line(1).orElseThrow().slots()).isEqualTo(Map.of("outer", 4L, "handle", 4L, "zip", 7L));
+        assertThat(frozen.line(1).orElseThrow().slots())
+                .isEqualTo(Map.of("outer", new MaterialId(4), "handle", new MaterialId(4), "zip", new MaterialId(7)));
         assertThat(frozen.supplies())
                 .extracting(FrozenInputs.FrozenSupply::materialId)
-                .containsExactly(4L, 7L);
-        assertThat(frozen.cut()).containsExactly(4L);
+                .containsExactly(new MaterialId(4), new MaterialId(7));
+        assertThat(frozen.cut()).containsExactly(new MaterialId(4));
         assertThat(frozen.plannedCost(1).orElseThrow().getAmountMinorLong()).isEqualTo(1165);
         assertThat(frozen.sheetsByKey().get("4").extra())
                 .isEqualTo(Map.of(new PieceKey(1, "A"), 2L, new PieceKey(1, "2a"), 1L));
