@@ -113,12 +113,15 @@ export const useDesign = (id: number | undefined) =>
     enabled: id !== undefined,
   });
 
-/** The documents of several designs, as far as they are read. */
-export const useDesignDocuments = (ids: number[]) =>
+/** The documents of the designs of a batch's lines, as they are planned with, as far as they are read. */
+export const useDesignDocuments = (lines: Pick<Schemas['LineForm'], 'designId' | 'revision'>[]) =>
   useQueries({
-    queries: [...new Set(ids)].map((id) => ({
-      queryKey: [...keys.designs, id],
-      queryFn: () => api.get<Schemas['DesignView']>(`/api/designs/${id}`),
+    queries: [...new Map(lines.map((line) => [line.designId, line.revision]))].map(([id, revision]) => ({
+      queryKey: revision === undefined ? [...keys.designs, id] : [...keys.designs, id, 'revision', revision],
+      queryFn: () =>
+        api.get<Pick<Schemas['DesignView'], 'id' | 'document'>>(
+          revision === undefined ? `/api/designs/${id}` : `/api/designs/${id}/revisions/${revision}`,
+        ),
     })),
     combine: (answers) =>
       new Map(answers.flatMap(({ data }) => (data ? [[data.id, data.document] as const] : []))),

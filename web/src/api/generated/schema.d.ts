@@ -468,6 +468,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/take-design': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/take-up': {
     parameters: {
       query?: never;
@@ -861,6 +877,22 @@ export interface paths {
     };
     get?: never;
     put: operations['putDesignAway'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/revisions/{number}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readDesignRevision'];
+    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -1498,6 +1530,7 @@ export interface components {
       units: number;
     };
     BatchView: {
+      changedDesigns: components['schemas']['ChangedDesignView'][];
       cloths: components['schemas']['ClothState'][];
       /** Format: date */
       dueOn?: string;
@@ -1622,6 +1655,13 @@ export interface components {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
       version: number;
+    };
+    ChangedDesignView: {
+      /** Format: int64 */
+      designId: number;
+      name: string;
+      /** Format: date */
+      on: string;
     };
     ChangesForm: {
       foot: string;
@@ -1906,6 +1946,8 @@ export interface components {
       /** Format: int64 */
       id: number;
       putAway: boolean;
+      /** Format: int32 */
+      revision: number;
       sheet: components['schemas']['DesignSheet'];
       /** Format: int64 */
       version: number;
@@ -2332,6 +2374,8 @@ export interface components {
       /** Format: int32 */
       number?: number;
       ownPrice: string;
+      /** Format: int32 */
+      revision?: number;
       sizeName: string;
       started?: string;
       units: string;
@@ -2381,6 +2425,8 @@ export interface components {
       plannedCost?: components['schemas']['MoneyView'];
       /** Format: int32 */
       putBy: number;
+      /** Format: int32 */
+      revision: number;
       /** Format: int32 */
       scrap: number;
       /** Format: int32 */
@@ -3074,6 +3120,15 @@ export interface components {
       /** Format: int64 */
       y: number;
     };
+    RevisionView: {
+      document: components['schemas']['DesignDocument'];
+      /** Format: int64 */
+      id: number;
+      /** Format: date-time */
+      madeAt: string;
+      /** Format: int32 */
+      revision: number;
+    };
     RollView: {
       isKept: boolean;
       /** Format: int64 */
@@ -3548,6 +3603,12 @@ export interface components {
       id: number;
       name: string;
       postage: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      version: number;
+    };
+    TakeDesignForm: {
+      /** Format: int64 */
+      designId: number;
       /** Format: int64 */
       version: number;
     };
@@ -4657,6 +4718,32 @@ export interface operations {
       };
     };
   };
+  takeDesign: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TakeDesignForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
   takeUpBags: {
     parameters: {
       query?: never;
@@ -5344,6 +5431,29 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignView'];
+        };
+      };
+    };
+  };
+  readDesignRevision: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RevisionView'];
         };
       };
     };

@@ -272,12 +272,16 @@ function GridTools({
         }),
       ),
     );
-  const document = useDesign(design).data?.document;
+  const newest = useDesign(design).data?.document;
+  const ofBatch = design === undefined ? undefined : documents.get(design);
+  const document = ofBatch ?? newest;
   const sizes = document?.sizes.filter(
     (size) => !grid.rows.some((row) => row.designId === design && row.sizeName === size),
   );
   const addSize = (size: string) => {
-    if (design !== undefined && document) onAdd(lineOf(design, document, size, grid.cloths[0]));
+    if (design === undefined || !document) return;
+    const revision = lines.find((line) => line.designId === design)?.revision;
+    onAdd({ ...lineOf(design, document, size, grid.cloths[0]), revision });
   };
   const first = lines[0];
   const addCloth = (cloth: number) => {

@@ -17,6 +17,7 @@ import { BatchChoices, Purpose } from './BatchChoices';
 import { BatchGrid } from './BatchGrid';
 import { BatchLines } from './BatchLines';
 import { BatchSheet } from './BatchSheet';
+import { ChangedDesigns } from './ChangedDesigns';
 import { CutOffers } from './CutOffers';
 import { filled, gridOf, type LineForm } from './grid';
 import { LineDetail } from './LineChoices';
@@ -100,16 +101,19 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
     version: batch?.version ?? 0,
     batchId: batch?.id,
     lines: batch
-      ? batch.lines.map(({ number, designId, sizeName, wanted, started, materials, ownPrice, brought }) => ({
-          number,
-          designId,
-          sizeName,
-          units: String(wanted),
-          started: started > wanted ? String(started) : undefined,
-          materials,
-          ownPrice,
-          brought,
-        }))
+      ? batch.lines.map(
+          ({ number, designId, revision, sizeName, wanted, started, materials, ownPrice, brought }) => ({
+            number,
+            designId,
+            revision,
+            sizeName,
+            units: String(wanted),
+            started: started > wanted ? String(started) : undefined,
+            materials,
+            ownPrice,
+            brought,
+          }),
+        )
       : [firstLine(design, begun)],
     offcuts: batch?.offcuts ?? (lot ? [Number(lot)] : []),
     dueOn: batch?.dueOn,
@@ -159,7 +163,7 @@ function Editor({
   const [spreadOut, setSpreadOut] = useState(false);
   const [looked, setLooked] = useState<number>();
   const [confirming, setConfirming] = useState<'cut' | 'finish' | 'more'>();
-  const documents = useDesignDocuments(form.lines.map((line) => line.designId));
+  const documents = useDesignDocuments(form.lines);
   const several = form.lines.length > 1 || spreadOut;
   const { lines: sent, places } = filled(form.lines);
   const sending = { ...form, lines: sent };
@@ -314,6 +318,7 @@ function Editor({
           </Notice>
         ))}
       </div>
+      {batch && !draft.isChanged && <ChangedDesigns batch={batch} />}
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
         <div className="min-w-0 space-y-3.5">
           {planned && !several && (

@@ -86,6 +86,7 @@ export function lineOf(
     );
   return {
     designId,
+    revision: like?.revision,
     sizeName,
     units: '',
     ownPrice: '',

@@ -164,7 +164,7 @@ class RenamingTest {
     }
 
     @Test
-    void aBatchKeepsItsSizeWhateverItIsCalledAndSaysSoWhenItIsGone() {
+    void aBatchKeepsItsDesignUntilItTakesAChangeOverWhateverItsSizeIsCalledThen() {
         onlyCloth();
         Answer batch = APP.post("/api/batches", form("medium"));
         assertThat(batch.status()).as(batch.body().toString()).isEqualTo(201);
@@ -174,24 +174,37 @@ class RenamingTest {
                 .body();
         assertThat(turned.get("sizes").get(0).asString()).isEqualTo("grande {0}");
         saved(turned);
+        JsonNode before = APP.get("/api/batches/" + batch.id()).body();
+        assertThat(before.get("lines").get(0).get("sizeName").asString()).isEqualTo("medium");
+        assertThat(before.get("changedDesigns")).hasSize(1);
+        Answer taken = takeDesign(before);
+        assertThat(taken.status()).as(taken.body().toString()).isEqualTo(200);
         JsonNode after = APP.get("/api/batches/" + batch.id()).body();
         assertThat(after.get("lines").get(0).get("sizeName").asString()).isEqualTo("grande {0}");
+        assertThat(after.get("changedDesigns")).isEmpty();
         assertThat(widthOf(after)).isEqualTo(width);
 
         saved(APP.post("/api/designs/arranged", Map.of("document", turned, "order", List.of(1)))
                 .body());
-        JsonNode gone = APP.get("/api/batches/" + batch.id()).body();
-        assertThat(gone.get("sheet").get("findings").get(0).get("sentence").asString())
-                .contains("has no size “medium” any more; it has small");
-        assertThat(gone.get("sheet").get("cutList")).isEmpty();
-        Answer cut = APP.post(
-                "/api/batches/" + batch.id() + "/cut",
-                Map.of("version", gone.get("version").asLong(), "reason", ""));
-        assertThat(cut.status()).isEqualTo(422);
-        assertThat(cut.detail()).contains("no size “medium” any more");
+        Answer refused = takeDesign(after);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("has no size “grande {0}” any more; it has small");
+        JsonNode kept = APP.get("/api/batches/" + batch.id()).body();
+        assertThat(kept.get("changedDesigns")).hasSize(1);
+        assertThat(widthOf(kept)).isEqualTo(width);
         assertThat(APP.get("/api/bench").status()).isEqualTo(200);
         assertThat(APP.get("/api/batches").status()).isEqualTo(200);
         assertThat(APP.get("/api/buying").status()).isEqualTo(200);
+    }
+
+    private Answer takeDesign(JsonNode batch) {
+        return APP.post(
+                "/api/batches/" + batch.get("id").asLong() + "/take-design",
+                Map.of(
+                        "version",
+                        batch.get("version").asLong(),
+                        "designId",
+                        batch.get("lines").get(0).get("designId").asLong()));
     }
 
     private static String widthOf(JsonNode batch) {

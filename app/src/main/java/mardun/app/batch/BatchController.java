@@ -22,6 +22,7 @@ import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
+import mardun.app.batch.BatchViews.TakeDesignForm;
 import mardun.app.batch.BatchViews.TakeUpForm;
 import mardun.app.design.TicketView;
 import mardun.app.id.BatchId;
@@ -56,6 +57,7 @@ class BatchController {
     private final Marginals marginals;
     private final Reserving reserving;
     private final WorkOrders orders;
+    private final PlannedDesigns plannedDesigns;
 
     BatchController(
             BatchReading reading,
@@ -69,7 +71,8 @@ class BatchController {
             GivingUp givingUp,
             Marginals marginals,
             Reserving reserving,
-            WorkOrders orders) {
+            WorkOrders orders,
+            PlannedDesigns plannedDesigns) {
         this.reading = reading;
         this.entry = entry;
         this.replacements = replacements;
@@ -82,6 +85,7 @@ class BatchController {
         this.marginals = marginals;
         this.reserving = reserving;
         this.orders = orders;
+        this.plannedDesigns = plannedDesigns;
     }
 
     @GetMapping("/batches")
@@ -164,6 +168,13 @@ class BatchController {
     @PostMapping("/batches/{id}/finish")
     BatchView finishBatch(@PathVariable BatchId id, @RequestBody @Valid FinishForm form) {
         finishing.finish(id, form);
+        return reading.get(id);
+    }
+
+    /** Plans a batch with one of its designs as it is now. */
+    @PostMapping("/batches/{id}/take-design")
+    BatchView takeDesign(@PathVariable BatchId id, @RequestBody @Valid TakeDesignForm form) {
+        plannedDesigns.take(id, form);
         return reading.get(id);
     }
 

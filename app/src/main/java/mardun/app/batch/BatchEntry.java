@@ -145,14 +145,17 @@ public class BatchEntry {
                                 .orElse(0)
                         + 1);
         List<ChosenLine> lines = new ArrayList<>();
+        Map<DesignId, Integer> revisions = revisions(form, batch);
         Map<DesignId, DesignDocument> documents = new HashMap<>();
         for (int i = 0; i < form.lines().size(); i++) {
             LineForm line = form.lines().get(i);
             int number = line.number() == null ? free++ : line.number();
             refuseOtherDesign(batch, number, line);
-            DesignDocument document = documents.computeIfAbsent(line.designId(), designs::document);
+            DesignDocument document = documents.computeIfAbsent(
+                    line.designId(),
+                    id -> designs.revision(id, revisions.get(id)).document());
             String place = form.lines().size() == 1 ? "" : "lines." + i + ".";
-            lines.add(line(line, document, number, place, fields, current));
+            lines.add(line(line, revisions.get(line.designId()), document, number, place, fields, current));
         }
         boolean twice = lines.stream().map(ChosenLine::number).distinct().count() < lines.size();
         if (twice) {
@@ -160,6 +163,31 @@ public class BatchEntry {
         }
         checkTogether(lines, fields);
         return lines;
+    }
+
+    /**
+     * With which of its revisions each design is planned: what the lines say, or what the batch is planned with already, or else the
+     * newest. All lines of a design are of one, since they are cut and sewn together.
+     */
+    private Map<DesignId, Integer> revisions(BatchForm form, @Nullable Batch batch) {
+        Map<DesignId, Integer> revisions = new HashMap<>();
+        for (LineForm line : form.lines()) {
+            if (line.revision() != null) {
+                Integer other = revisions.putIfAbsent(line.designId(), line.revision());
+                if (other != null && !other.equals(line.revision())) {
+                    throw RefusedException.conflict("The lines of “"
+                            + designs.latest(line.designId()).name() + "” are planned with two states of the design, "
+                            + other + " and " + line.revision() + ". Open the batch anew.");
+                }
+            }
+        }
+        if (batch != null) {
+            batch.lines().forEach(line -> revisions.putIfAbsent(line.designId(), line.designRevision()));
+        }
+        form.lines()
+                .forEach(line -> revisions.computeIfAbsent(
+                        line.designId(), id -> designs.latest(id).revision()));
+        return revisions;
     }
 
     /** A line that is stored stays what it is of: a layout and finished bags may refer to it. */
@@ -193,7 +221,13 @@ public class BatchEntry {
      * @param place where its fields are, in front of their names; empty for the only line, whose fields go by their names alone
      */
     private static ChosenLine line(
-            LineForm form, DesignDocument document, int number, String place, FieldReader fields, Settings current) {
+            LineForm form,
+            int revision,
+            DesignDocument document,
+            int number,
+            String place,
+            FieldReader fields,
+            Settings current) {
         int wanted = fields.count(place + "units", form.units(), 1, MOST_UNITS);
         String typed = form.started() == null ? "" : form.started().strip();
         int started = typed.isEmpty() ? wanted : fields.count(place + "started", typed, 1, MOST_UNITS);
@@ -215,6 +249,7 @@ public class BatchEntry {
         return new ChosenLine(
                 number,
                 form.designId(),
+                revision,
                 document.sizes().contains(form.sizeName()) ? document.sizeKey(form.sizeName()) : null,
                 form.sizeName(),
                 wanted,
@@ -267,6 +302,7 @@ public class BatchEntry {
         return new LineForm(
                 line.number(),
                 line.designId(),
+                line.revision(),
                 line.sizeName(),
                 line.units(),
                 line.started(),

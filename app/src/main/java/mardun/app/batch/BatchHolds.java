@@ -2,7 +2,6 @@ package mardun.app.batch;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import mardun.app.design.DesignChanged;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
@@ -12,7 +11,6 @@ import mardun.app.settings.SettingsService;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.batch.Need;
 import mardun.core.cutting.Offcuts;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -68,19 +66,6 @@ class BatchHolds {
                     batch.id(),
                     plans.of(batches.chosen(batch), settings.current()).unsewn().taken());
         }
-    }
-
-    /** A planned batch takes what its designs take now. */
-    @EventListener
-    @Transactional
-    public void follow(DesignChanged changed) {
-        repository.findPlannedOfDesign(changed.designId()).stream()
-                .map(Batch::id)
-                .sorted()
-                .forEach(id -> repository.findForChange(id.value()).ifPresent(batch -> {
-                    follow(batch);
-                    followPieces(batch);
-                }));
     }
 
     static List<Want> wants(List<Need> needs) {

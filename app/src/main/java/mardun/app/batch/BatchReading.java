@@ -44,8 +44,6 @@ import mardun.app.show.ViewWriter;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
-import mardun.core.making.Operation;
-import mardun.core.making.Stage;
 import mardun.core.material.Amount;
 import mardun.core.material.Part;
 import mardun.core.pricing.UnitPricing;
@@ -69,6 +67,7 @@ public class BatchReading {
     private final BatchPlans plans;
     private final UnsewnShelf unsewn;
     private final DesignService designs;
+    private final PlannedDesigns plannedDesigns;
     private final MaterialService materials;
     private final SettingsService settings;
 
@@ -79,6 +78,7 @@ public class BatchReading {
             BatchPlans plans,
             UnsewnShelf unsewn,
             DesignService designs,
+            PlannedDesigns plannedDesigns,
             MaterialService materials,
             SettingsService settings) {
         this.repository = repository;
@@ -87,6 +87,7 @@ public class BatchReading {
         this.plans = plans;
         this.unsewn = unsewn;
         this.designs = designs;
+        this.plannedDesigns = plannedDesigns;
         this.materials = materials;
         this.settings = settings;
     }
@@ -239,6 +240,7 @@ public class BatchReading {
                                 !toCut.contains(supply.key())))
                         .toList(),
                 batch.partedFrom().orElse(null),
+                batch.stage() == BatchStage.PLANNED ? plannedDesigns.changed(planned) : List.of(),
                 sheet(planned, !batch.stage().isOpen(), colours, current));
     }
 
@@ -246,6 +248,7 @@ public class BatchReading {
         return new LineView(
                 line.number(),
                 line.chosen().designId(),
+                line.chosen().revision(),
                 line.design().name(),
                 line.sizeName(),
                 line.chosen().wanted(),
@@ -412,22 +415,6 @@ public class BatchReading {
         if (!batch.stage().isOpen()) {
             return Duration.ZERO;
         }
-        boolean cut = batch.stage() == BatchStage.CUT;
-        Map<Integer, Integer> open = planned.lines().stream()
-                .collect(Collectors.toMap(
-                        PlannedLine::number, line -> line.chosen().open()));
-        boolean anyDone =
-                planned.lines().stream().anyMatch(line -> line.chosen().done() > 0);
-        return planned.plan().operations().stream()
-                .filter(operation -> !cut || operation.step().stage() != Stage.CUT)
-                .map(operation -> left(operation, open, anyDone))
-                .reduce(Duration.ZERO, Duration::plus);
-    }
-
-    private static Duration left(Operation operation, Map<Integer, Integer> open, boolean anyDone) {
-        Duration sewing = operation.parts().stream()
-                .map(part -> part.step().perUnit().multipliedBy(open.get(part.line())))
-                .reduce(Duration.ZERO, Duration::plus);
-        return anyDone && sewing.isZero() ? Duration.ZERO : sewing.plus(operation.once());
+        return planned.stillToDo(batch.stage().isToCut()).time();
     }
 }

@@ -68,6 +68,8 @@ public final class BatchViews {
      * A line as it is typed.
      *
      * @param number what the line is known by; absent for a new one
+     * @param revision which of the design's revisions it is planned with; absent for that of the batch's other lines, or else the
+     *     newest
      * @param units how many are wanted, as typed
      * @param started how many are begun, where that is more; empty for as many as are wanted
      * @param ownPrice the maker's price at the stall; empty to take the suggested one
@@ -76,6 +78,7 @@ public final class BatchViews {
     public record LineForm(
             @Nullable @Min(1) @Max(10_000) Integer number,
             @NotNull DesignId designId,
+            @Nullable @Min(1) Integer revision,
             @NotNull @Size(max = 60) String sizeName,
             @NotNull String units,
             @Nullable String started,
@@ -204,6 +207,7 @@ public final class BatchViews {
      * A batch with its plan.
      *
      * @param paused it is put aside for a while
+     * @param changedDesigns those that are another by now than those it is planned with; none once its cloth is cut
      */
     public record BatchView(
             BatchId id,
@@ -216,11 +220,27 @@ public final class BatchViews {
             List<LotId> offcuts,
             List<ClothState> cloths,
             @Nullable BatchId partedFrom,
+            List<ChangedDesignView> changedDesigns,
             BatchSheet sheet) {}
+
+    /**
+     * A design that was changed after a batch was planned with it.
+     *
+     * @param on the day it was changed last
+     */
+    public record ChangedDesignView(DesignId designId, String name, LocalDate on) {}
+
+    /**
+     * A design is to be taken as it is now.
+     *
+     * @param version that the batch was read at
+     */
+    public record TakeDesignForm(long version, @NotNull DesignId designId) {}
 
     /**
      * A line as it was chosen, and how far it is.
      *
+     * @param revision which of the design's revisions it is planned with
      * @param open how many are still to be made
      * @param putBy for how many bags its pieces lie on the shelf, cut and not sewn, and can be taken up again
      * @param brought cut pieces that are taken from the shelf, while it is planned
@@ -229,6 +249,7 @@ public final class BatchViews {
     public record LineView(
             int number,
             DesignId designId,
+            int revision,
             String designName,
             String sizeName,
             int wanted,

@@ -48,7 +48,9 @@ class Replacements {
             throw RefusedException.missing("The batch has no such line.");
         }
         LineForm its = form.lines().get(line);
-        DesignDocument document = designs.document(its.designId());
+        DesignDocument document = its.revision() == null
+                ? designs.document(its.designId())
+                : designs.revision(its.designId(), its.revision()).document();
         DesignDocument.SlotRow wanted = document.slots().stream()
                 .filter(one -> one.key().equals(slot))
                 .findFirst()

@@ -36,6 +36,7 @@ public class Splitting {
     private final BatchHolds holds;
     private final ReservationService reservations;
     private final CutParts cutParts;
+    private final PlannedDesigns designs;
     private final OnceOnly onceOnly;
     private final Clock clock;
 
@@ -45,6 +46,7 @@ public class Splitting {
             BatchHolds holds,
             ReservationService reservations,
             CutParts cutParts,
+            PlannedDesigns designs,
             OnceOnly onceOnly,
             Clock clock) {
         this.repository = repository;
@@ -52,6 +54,7 @@ public class Splitting {
         this.holds = holds;
         this.reservations = reservations;
         this.cutParts = cutParts;
+        this.designs = designs;
         this.onceOnly = onceOnly;
         this.clock = clock;
     }
@@ -203,6 +206,7 @@ public class Splitting {
         if (batch.stage() != BatchStage.PLANNED || other.stage() != BatchStage.PLANNED) {
             cutParts.putBack(batch, other);
         } else {
+            designs.meet(batch, other);
             takeIn(batch, other);
         }
         reservations.release(other.id());

@@ -34,6 +34,7 @@ class StoredLine {
     private int number;
     private int position;
     private DesignId designId;
+    private int designRevision;
     private String sizeName;
     private String sizeKey;
     private int wanted;
@@ -74,6 +75,7 @@ class StoredLine {
     void enter(ChosenLine chosen, int newPosition) {
         position = newPosition;
         designId = chosen.designId();
+        designRevision = chosen.revision();
         sizeName = chosen.sizeName();
         sizeKey = chosen.sizeKey();
         wanted = chosen.wanted();
@@ -126,10 +128,15 @@ class StoredLine {
         return designId;
     }
 
+    int designRevision() {
+        return designRevision;
+    }
+
     ChosenLine chosen() {
         return new ChosenLine(
                 number,
                 designId,
+                designRevision,
                 sizeKey,
                 sizeName,
                 wanted,

@@ -19,7 +19,6 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.Operation;
 import mardun.core.making.SetUp;
-import mardun.core.making.Stage;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.WorkOrder.Found;
@@ -54,29 +53,15 @@ public class WorkOrders {
         Planned planned = plans.of(batches.chosen(batch), current);
         long end = System.nanoTime() + MOST.toNanos();
         BooleanSupplier timeIsUp = () -> System.nanoTime() > end;
-        Found found = WorkOrder.find(toDo(batch, planned), threads(planned), current.changeTimes(), WIDTH, timeIsUp);
+        Found found = WorkOrder.find(
+                planned.stillToDo(batch.stage().isToCut()).operations(),
+                threads(planned),
+                current.changeTimes(),
+                WIDTH,
+                timeIsUp);
         return found.order()
                 .map(order -> view(order, current.writer()))
                 .orElseGet(() -> circle(found.circle(), current.writer()));
-    }
-
-    /** The operations that are still to be done, for the bags that are still to be made. */
-    private static List<Operation> toDo(Batch batch, Planned planned) {
-        boolean isToCut = batch.stage().isToCut();
-        Map<Integer, Integer> open = planned.lines().stream()
-                .collect(Collectors.toMap(
-                        PlannedLine::number, line -> line.chosen().open()));
-        return planned.plan().operations().stream()
-                .filter(operation -> isToCut || operation.step().stage() != Stage.CUT)
-                .map(operation -> operation.parts().stream()
-                        .filter(part -> open.get(part.line()) > 0)
-                        .map(part -> part.step().stage() == Stage.CUT
-                                ? part
-                                : new Operation.Part(part.line(), open.get(part.line()), part.step()))
-                        .toList())
-                .filter(parts -> !parts.isEmpty())
-                .map(Operation::new)
-                .toList();
     }
 
     /** Where a step says that the thread matches, it is the one that matches the line's outer cloth. */

@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import mardun.app.batch.BatchStage;
 import mardun.app.batch.CuttableBatches;
+import mardun.app.batch.PlannedDesigns;
 import mardun.app.cutting.CuttingViews.ClothView;
 import mardun.app.cutting.CuttingViews.CuttingView;
 import mardun.app.cutting.CuttingViews.MinutesForm;
@@ -16,8 +18,6 @@ import mardun.app.cutting.CuttingViews.MinutesView;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.design.DesignService;
-import mardun.app.design.DesignViews.ChangedDesign;
-import mardun.app.design.DesignViews.DesignView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.plan.ChosenLine;
@@ -38,11 +38,14 @@ public class CuttingMinutes {
     private final CuttingService cutting;
     private final CuttableBatches batches;
     private final DesignService designs;
+    private final PlannedDesigns plannedDesigns;
 
-    CuttingMinutes(CuttingService cutting, CuttableBatches batches, DesignService designs) {
+    CuttingMinutes(
+            CuttingService cutting, CuttableBatches batches, DesignService designs, PlannedDesigns plannedDesigns) {
         this.cutting = cutting;
         this.batches = batches;
         this.designs = designs;
+        this.plannedDesigns = plannedDesigns;
     }
 
     /**
@@ -88,14 +91,13 @@ public class CuttingMinutes {
         List<ChosenLine> lines = batches.get(batchId).chosen().lines();
         DesignId designId = lines.get(0).designId();
         int units = lines.stream().mapToInt(ChosenLine::started).sum();
-        DesignView design = designs.get(designId);
-        CuttingTime time =
-                CuttingTime.of(DesignService.stored(design.document()).steps(), units);
-        designs.change(
-                designId,
-                new ChangedDesign(
-                        design.version(),
-                        withMinutes(design.document(), time.meeting(Duration.ofSeconds(form.sheetSeconds())))));
+        designs.change(designId, document -> {
+            CuttingTime time = CuttingTime.of(DesignService.stored(document).steps(), units);
+            return withMinutes(document, time.meeting(Duration.ofSeconds(form.sheetSeconds())));
+        });
+        if (batches.get(batchId).stage() == BatchStage.PLANNED) {
+            plannedDesigns.take(batchId, designId);
+        }
         return cutting.get(batchId);
     }
 

@@ -94,6 +94,7 @@ class DemoBatches {
         return new LineForm(
                 null,
                 designs.idOf(line.design()),
+                null,
                 line.size(),
                 Integer.toString(line.units()),
                 null,

@@ -33,6 +33,7 @@ class DesignEntity {
     private Instant createdAt;
     private Instant changedAt;
     private boolean putAway;
+    private int revision;
 
     protected DesignEntity() {}
 
@@ -40,11 +41,26 @@ class DesignEntity {
         this.createdAt = createdAt;
     }
 
-    void enter(String newName, String newWords, String newDocument, Instant now) {
+    /** Takes what was typed. */
+    void enter(String newName, String newWords, String newDocument) {
         name = newName;
         words = newWords;
         document = newDocument;
+    }
+
+    /** It is another design than before. */
+    void revise(Instant now) {
         changedAt = now;
+        revision++;
+    }
+
+    /** Counts what it was: 1 when it was entered, one more after each change. */
+    int revision() {
+        return revision;
+    }
+
+    Instant changedAt() {
+        return changedAt;
     }
 
     DesignId id() {

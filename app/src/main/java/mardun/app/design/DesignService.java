@@ -1,6 +1,7 @@
 package mardun.app.design;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.PieceRow;
@@ -20,9 +22,11 @@ import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.FormMeasureView;
 import mardun.app.design.DesignViews.FormView;
+import mardun.app.design.DesignViews.LatestRevision;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.RenamedPart;
+import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
@@ -57,7 +61,6 @@ import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
 import mardun.core.making.SetUp;
 import mardun.core.pricing.UnitPricing;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
@@ -71,35 +74,35 @@ public class DesignService implements UsesMaterials {
     private static final int LONGEST_WORDS = 4000;
 
     private final DesignRepository designs;
+    private final DesignRevisionRepository revisions;
     private final StockShelves shelves;
     private final MaterialService materials;
     private final SettingsService settings;
     private final BatchPlanner planner;
     private final Patterns patterns;
     private final OnceOnly onceOnly;
-    private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
 
     DesignService(
             DesignRepository designs,
+            DesignRevisionRepository revisions,
             StockShelves shelves,
             MaterialService materials,
             SettingsService settings,
             BatchPlanner planner,
             Patterns patterns,
             OnceOnly onceOnly,
-            ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
         this.designs = designs;
+        this.revisions = revisions;
         this.shelves = shelves;
         this.materials = materials;
         this.settings = settings;
         this.planner = planner;
         this.patterns = patterns;
         this.onceOnly = onceOnly;
-        this.events = events;
         this.json = json;
         this.clock = clock;
     }
@@ -160,7 +163,28 @@ public class DesignService implements UsesMaterials {
     public DesignView get(DesignId id) {
         DesignEntity entity = find(id);
         DesignDocument document = document(entity);
-        return new DesignView(id, entity.version(), entity.isPutAway(), document, sheet(document));
+        return new DesignView(id, entity.version(), entity.revision(), entity.isPutAway(), document, sheet(document));
+    }
+
+    /**
+     * What a design was after one of its changes.
+     *
+     * @throws RefusedException if it has no such revision
+     */
+    @Transactional(readOnly = true)
+    public RevisionView revision(DesignId id, int number) {
+        DesignRevision revision = revisions
+                .findByDesignIdAndNumber(id, number)
+                .orElseThrow(() -> RefusedException.missing("“" + find(id).name() + "” has no revision " + number
+                        + ". Plan with the design as it is now."));
+        return new RevisionView(id, number, revision.madeAt(), read(revision.document()));
+    }
+
+    /** How far a design is. */
+    @Transactional(readOnly = true)
+    public LatestRevision latest(DesignId id) {
+        DesignEntity entity = find(id);
+        return new LatestRevision(entity.name(), entity.revision(), entity.changedAt());
     }
 
     /** The stored document of a design. */
@@ -223,8 +247,14 @@ public class DesignService implements UsesMaterials {
         DesignEntity entity = find(id);
         ChangedMeanwhileException.check("“" + entity.name() + "”", form.version(), entity.version());
         store(entity, checked(form.document(), Optional.of(id)));
-        events.publishEvent(new DesignChanged(id));
         return get(id);
+    }
+
+    /** Changes a design inside the caller's transaction, for another area that learnt something about it. */
+    @Transactional
+    public void change(DesignId id, UnaryOperator<DesignDocument> change) {
+        DesignEntity entity = find(id);
+        store(entity, checked(change.apply(document(entity)), Optional.of(id)));
     }
 
     /** Puts a design away, or takes it back. */
@@ -313,8 +343,17 @@ public class DesignService implements UsesMaterials {
     }
 
     private DesignId store(DesignEntity entity, DesignDocument document) {
-        entity.enter(document.name(), words(document), json.writeValueAsString(document), clock.instant());
-        return designs.saveAndFlush(entity).id();
+        Instant now = clock.instant();
+        boolean isOther = entity.revision() == 0 || !document(entity).equals(document.keyed());
+        entity.enter(document.name(), words(document), json.writeValueAsString(document));
+        if (isOther) {
+            entity.revise(now);
+        }
+        DesignEntity saved = designs.saveAndFlush(entity);
+        if (isOther) {
+            revisions.save(new DesignRevision(saved, now));
+        }
+        return saved.id();
     }
 
     private void refuseTakenName(FieldReader fields, String name, Optional<DesignId> own) {
@@ -437,7 +476,11 @@ public class DesignService implements UsesMaterials {
     }
 
     private DesignDocument document(DesignEntity entity) {
-        return json.readValue(entity.document(), DesignDocument.class).keyed();
+        return read(entity.document());
+    }
+
+    private DesignDocument read(String stored) {
+        return json.readValue(stored, DesignDocument.class).keyed();
     }
 
     private DesignEntity find(DesignId id) {

@@ -3,6 +3,7 @@ package mardun.app.design;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.id.DesignId;
@@ -27,9 +28,17 @@ public final class DesignViews {
     /**
      * A stored design with all that follows from it.
      *
+     * @param revision counts its changes
      * @param putAway it is kept with its batches and offered nowhere
      */
-    public record DesignView(DesignId id, long version, boolean putAway, DesignDocument document, DesignSheet sheet) {}
+    public record DesignView(
+            DesignId id, long version, int revision, boolean putAway, DesignDocument document, DesignSheet sheet) {}
+
+    /** What a design was after one of its changes. */
+    public record RevisionView(DesignId id, int revision, Instant madeAt, DesignDocument document) {}
+
+    /** How far a design is: the number of its last change, and when that was. */
+    public record LatestRevision(String name, int revision, Instant changedAt) {}
 
     /**
      * A design in the list, with the figures of its middle size.

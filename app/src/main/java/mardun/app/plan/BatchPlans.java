@@ -112,17 +112,24 @@ public class BatchPlans {
         return planned;
     }
 
-    /** The designs of some batches, each read once. */
+    private record AtRevision(DesignId id, int revision) {}
+
+    /** The designs of some batches as they are planned with them, each read once. */
     private final class Documents {
 
-        private final Map<DesignId, DesignDocument> byId = new HashMap<>();
+        private final Map<AtRevision, DesignDocument> byRevision = new HashMap<>();
         private final Map<DesignDocument, Design> designs = new IdentityHashMap<>();
 
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
             return batch.frozen()
                     .flatMap(frozen -> frozen.line(line.number()))
                     .map(FrozenLine::design)
-                    .orElseGet(() -> byId.computeIfAbsent(line.designId(), BatchPlans.this.designs::document));
+                    .orElseGet(() -> byRevision.computeIfAbsent(
+                            new AtRevision(line.designId(), line.revision()),
+                            its -> BatchPlans.this
+                                    .designs
+                                    .revision(its.id(), its.revision())
+                                    .document()));
         }
 
         Design design(DesignDocument document) {

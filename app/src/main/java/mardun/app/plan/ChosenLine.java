@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * What a maker chose for a line of a batch, and how far it is.
  *
  * @param number what the line is known by in its batch, from 1 on
+ * @param revision which of the design's revisions it is planned with
  * @param sizeKey what the size is known by, whatever it is called by now; absent where nobody kept that
  * @param sizeName what the size was called when it was chosen
  * @param wanted how many bags are wanted
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
 public record ChosenLine(
         int number,
         DesignId designId,
+        int revision,
         @Nullable String sizeKey,
         String sizeName,
         int wanted,
@@ -71,11 +73,31 @@ public record ChosenLine(
         return as(number, counts(), brought, others);
     }
 
+    /** The same line planned with its design at another revision, where its size may be called otherwise. */
+    public ChosenLine at(int otherRevision, String otherSizeName, Map<String, MaterialId> otherMaterials) {
+        return new ChosenLine(
+                number,
+                designId,
+                otherRevision,
+                sizeKey,
+                otherSizeName,
+                wanted,
+                started,
+                otherMaterials,
+                ownPriceMinor,
+                good,
+                seconds,
+                scrap,
+                brought,
+                moved);
+    }
+
     /** The bags of it that are begun elsewhere, in a line of their own: nothing of them is done. */
     public ChosenLine ofItsOwn(LineCounts counts) {
         return new ChosenLine(
                 number,
                 designId,
+                revision,
                 sizeKey,
                 sizeName,
                 counts.wanted(),
@@ -94,6 +116,7 @@ public record ChosenLine(
         return new ChosenLine(
                 otherNumber,
                 designId,
+                revision,
                 sizeKey,
                 sizeName,
                 counts.wanted(),
@@ -110,6 +133,7 @@ public record ChosenLine(
     /** Whether another line is of the same bags: design, size, materials and price. */
     public boolean isLike(ChosenLine other) {
         return designId.equals(other.designId)
+                && revision == other.revision
                 && sizeName.equals(other.sizeName)
                 && materials.equals(other.materials)
                 && ownPriceMinor.equals(other.ownPriceMinor);

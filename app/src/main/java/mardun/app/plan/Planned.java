@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
 import mardun.app.id.BatchId;
@@ -16,6 +17,7 @@ import mardun.core.batch.Supply;
 import mardun.core.batch.UnsewnPieces;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
+import mardun.core.making.StillToDo;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 
@@ -94,6 +96,17 @@ public record Planned(
                 .flatMap(id -> supplies.stream()
                         .filter(supply -> supply.key().equals(id.key()))
                         .findFirst());
+    }
+
+    /** What is still to be done of it: of a batch some of whose cloth isn't cut the cutting too. */
+    public StillToDo stillToDo(boolean isToCut) {
+        return StillToDo.of(
+                plan.operations(),
+                lines.stream()
+                        .collect(Collectors.toMap(
+                                PlannedLine::number, line -> line.chosen().open())),
+                isToCut,
+                lines.stream().anyMatch(line -> line.chosen().done() > 0));
     }
 
     /** Whether something of it goes short, counting what others hold. */

@@ -1,0 +1,10 @@
+package mardun.app.design;
+
+import java.util.Optional;
+import mardun.app.id.DesignId;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DesignRevisionRepository extends JpaRepository<DesignRevision, Long> {
+
+    Optional<DesignRevision> findByDesignIdAndNumber(DesignId designId, int number);
+}
