@@ -628,6 +628,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readDays'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days.ics': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readCalendar'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days/what-if': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['askWhatADayWouldChange'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/deliveries': {
     parameters: {
       query?: never;
@@ -959,6 +1007,38 @@ export interface paths {
     put?: never;
     post: operations['moveFinishedGoods'];
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/free-days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listFreeDays'];
+    put?: never;
+    post: operations['changeFreeDays'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/free-days/{day}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeFreeDay'];
+    post?: never;
+    delete: operations['removeFreeDay'];
     options?: never;
     head?: never;
     patch?: never;
@@ -1848,10 +1928,39 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    DayPlanView: {
+      begins: string;
+      /** Format: date */
+      date: string;
+      free: components['schemas']['TimeView'];
+      isOther: boolean;
+      laid: components['schemas']['TimeView'];
+      note: string;
+      pins: string[];
+      stop: string;
+      stretches: components['schemas']['StretchView'][];
+      worked: components['schemas']['TimeView'];
+    };
     DayView: {
       /** Format: date */
       date: string;
       free: components['schemas']['TimeView'];
+    };
+    DaysForm: {
+      atOneGo: string;
+      begins: string;
+      clearing: string;
+      pause: string;
+      people: string;
+      preparing: string;
+    };
+    DaysView: {
+      batches: components['schemas']['OutlookView'][];
+      days: components['schemas']['DayPlanView'][];
+      /** Format: int32 */
+      people: number;
+      /** Format: date */
+      today: string;
     };
     DeliveryForm: {
       /** Format: date */
@@ -2188,6 +2297,24 @@ export interface components {
       other: string;
       words: string;
     };
+    FreeDayForm: {
+      hours: string;
+      note: string;
+    };
+    FreeDayView: {
+      /** Format: date */
+      day: string;
+      free: components['schemas']['TimeView'];
+      note: string;
+    };
+    FreeDaysForm: {
+      /** Format: date */
+      from: string;
+      hours: string;
+      note: string;
+      /** Format: date */
+      to: string;
+    };
     FunctionView: {
       gives: string;
       name: string;
@@ -2337,12 +2464,15 @@ export interface components {
       stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** Format: double */
       to: number;
+      /** Format: int32 */
+      worker: number;
     };
     LaneView: {
       batch: components['schemas']['BatchRow'];
       late: boolean;
       /** Format: date */
       ready?: string;
+      waits: string;
     };
     LayoutDocument: {
       cloths: components['schemas']['ClothRow'][];
@@ -2680,6 +2810,19 @@ export interface components {
       /** Format: int64 */
       minor: number;
     };
+    MovedBatch: {
+      /** Format: int64 */
+      batchId: number;
+      name: string;
+      /** Format: date */
+      ready?: string;
+      /** Format: int32 */
+      surePercent?: number;
+      /** Format: int32 */
+      sureThen?: number;
+      /** Format: date */
+      then?: string;
+    };
     MovementForm: {
       amount: string;
       dyeLot?: string;
@@ -2856,12 +2999,42 @@ export interface components {
       turns: components['schemas']['TurnView'][];
       walks: components['schemas']['ChangeCount'];
     };
+    OtherBatch: {
+      /** Format: int64 */
+      batchId: number;
+      name: string;
+    };
     OtherView: {
       amount: components['schemas']['AmountView'];
       /** Format: int64 */
       materialId: number;
       name: string;
       shortBy?: components['schemas']['AmountView'];
+    };
+    OutlookView: {
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      due?: string;
+      forWhat: string;
+      from: components['schemas']['TimeView'];
+      inTimeWithout: components['schemas']['OtherBatch'][];
+      /** Format: date */
+      lastBegin?: string;
+      late: boolean;
+      left: components['schemas']['TimeView'];
+      /** Format: date */
+      likely?: string;
+      missing?: components['schemas']['TimeView'];
+      name: string;
+      /** Format: date */
+      ready?: string;
+      /** @enum {string} */
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
+      /** Format: int32 */
+      surePercent?: number;
+      to: components['schemas']['TimeView'];
+      waits: string;
     };
     PageViewBatchRow: {
       items: components['schemas']['BatchRow'][];
@@ -3239,6 +3412,7 @@ export interface components {
       changes?: components['schemas']['ChangesForm'];
       currency: string;
       cutting?: components['schemas']['CuttingForm'];
+      days?: components['schemas']['DaysForm'];
       /** @enum {string} */
       decimalMark?: 'POINT' | 'COMMA';
       freeHours: string[];
@@ -3559,6 +3733,32 @@ export interface components {
       shortest: string;
       width: string;
     };
+    StretchView: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: int32 */
+      bagsFrom: number;
+      /** Format: int32 */
+      bagsTo: number;
+      batch: string;
+      /** Format: int64 */
+      batchId: number;
+      caution: string;
+      changes: string[];
+      check: string;
+      dries?: components['schemas']['TimeView'];
+      from: string;
+      goesOn: boolean;
+      hands: components['schemas']['TimeView'];
+      name: string;
+      /** @enum {string} */
+      stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
+      /** @enum {string} */
+      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      to: string;
+      /** Format: int32 */
+      worker: number;
+    };
     StripPart: {
       left: boolean;
       letter: string;
@@ -3824,6 +4024,11 @@ export interface components {
       cut: components['schemas']['RuleView'];
       school: string;
       wanted?: components['schemas']['RuleView'];
+    };
+    WhatIfDay: {
+      /** Format: date */
+      day: string;
+      hours: string;
     };
     WhatIfForm: {
       /** Format: int32 */
@@ -4943,6 +5148,72 @@ export interface operations {
       };
     };
   };
+  readDays: {
+    parameters: {
+      query?: {
+        count?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DaysView'];
+        };
+      };
+    };
+  };
+  readCalendar: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/calendar': string;
+        };
+      };
+    };
+  };
+  askWhatADayWouldChange: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WhatIfDay'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MovedBatch'][];
+        };
+      };
+    };
+  };
   listDeliveries: {
     parameters: {
       query?: {
@@ -5592,6 +5863,96 @@ export interface operations {
         content: {
           'application/json': components['schemas']['FinishedGoodsLine'];
         };
+      };
+    };
+  };
+  listFreeDays: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FreeDayView'][];
+        };
+      };
+    };
+  };
+  changeFreeDays: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FreeDaysForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FreeDayView'][];
+        };
+      };
+    };
+  };
+  changeFreeDay: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        day: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FreeDayForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FreeDayView'][];
+        };
+      };
+    };
+  };
+  removeFreeDay: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        day: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -63,6 +63,33 @@ class TroubleTest {
     }
 
     @Test
+    void aPlannedBatchKeepsItsDesignUntilTheChangeIsTakenOver() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/batches"));
+        page.getByText("24 × Heron pouch").click();
+        Locator cutList = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut list"));
+        assertThat(cutList).containsText("48");
+        String batch = page.url();
+        String before = cutList.innerText();
+        page.navigate(app.url("/designs/1"));
+        seam(page).click();
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type("7/16");
+        press(page, "Save");
+        assertThat(link(page, "Plan a batch")).isVisible();
+
+        page.navigate(batch);
+        assertThat(page.getByText("This batch is still planned with it as it was before."))
+                .isVisible();
+        assertThat(cutList.innerText()).isEqualTo(before);
+        press(page, "Take the change over");
+        assertThat(page.getByText("This batch is still planned with it as it was before."))
+                .isHidden();
+        assertThat(cutList.innerText()).isNotEqualTo(before);
+        page.context().close();
+    }
+
+    @Test
     void whatWasTypedSurvivesAServerThatIsGoneAndAPageThatIsReloaded() throws IOException {
         Page page = CHROMIUM.page();
         page.navigate(app.url("/designs/1"));

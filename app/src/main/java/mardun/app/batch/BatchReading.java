@@ -23,6 +23,7 @@ import mardun.app.batch.BatchViews.ClothState;
 import mardun.app.batch.BatchViews.LineView;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.SlotChoice;
+import mardun.app.batch.Shortages.Shortage;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.TicketView;
@@ -162,13 +163,30 @@ public class BatchReading {
     }
 
     private static List<OpenWork> works(Map<Batch, Planned> open) {
+        Map<Batch, Planned> atWork = new LinkedHashMap<>(open);
+        atWork.keySet().removeIf(Batch::isPaused);
+        List<Shortage> shortages = Shortages.among(atWork);
         return open.entrySet().stream()
-                .map(one -> new OpenWork(
-                        one.getKey().id(),
-                        one.getKey().isPaused(),
-                        one.getKey().dueOn(),
-                        left(one.getKey(), one.getValue())))
+                .map(one -> work(one.getKey(), one.getValue(), shortages))
                 .toList();
+    }
+
+    private static OpenWork work(Batch batch, Planned planned, List<Shortage> shortages) {
+        boolean isOneSize = planned.lines().size() == 1;
+        return new OpenWork(
+                batch.id(),
+                names(planned.lines(), line -> line.design().name())
+                        + (isOneSize ? " " + planned.first().sizeName() : ""),
+                batch.stage(),
+                batch.isPaused(),
+                batch.dueOn(),
+                batch.forWhat(),
+                planned.lines().stream()
+                        .mapToInt(line -> line.chosen().started())
+                        .sum(),
+                planned.stillToDo(batch.stage().isToCut()),
+                WorkOrders.cloths(planned),
+                Shortages.missing(batch.id(), shortages));
     }
 
     /** The open batches, to be laid on days and to be shown. */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.ChangeView;
 import mardun.app.batch.BatchViews.MarginalView;
+import mardun.app.calendar.FreeDays;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.RefusedException;
@@ -19,8 +20,9 @@ import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Marginal;
-import mardun.core.making.DayPlan;
 import mardun.core.material.Amount;
+import mardun.core.planning.DayPlanner;
+import mardun.core.planning.Job;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,13 +36,21 @@ class Marginals {
     private final BatchReading reading;
     private final BatchPlanner planner;
     private final SettingsService settings;
+    private final FreeDays days;
     private final Clock clock;
 
-    Marginals(BatchEntry entry, BatchReading reading, BatchPlanner planner, SettingsService settings, Clock clock) {
+    Marginals(
+            BatchEntry entry,
+            BatchReading reading,
+            BatchPlanner planner,
+            SettingsService settings,
+            FreeDays days,
+            Clock clock) {
         this.entry = entry;
         this.reading = reading;
         this.planner = planner;
         this.settings = settings;
+        this.days = days;
         this.clock = clock;
     }
 
@@ -102,10 +112,10 @@ class Marginals {
 
     /** When the batch is ready if its hours are laid on the free days among those of the others. */
     private Optional<LocalDate> ready(Duration hours, BatchForm form, List<OpenWork> others, Settings current) {
-        List<DayPlan.Work> works =
-                new ArrayList<>(others.stream().map(OpenWork::work).toList());
-        works.add(new DayPlan.Work(NEW, hours, Optional.ofNullable(form.dueOn())));
-        DayPlan.Plan plan = DayPlan.lay(works, current.freeTime(), LocalDate.now(clock));
-        return Optional.ofNullable(plan.ready().get(NEW));
+        List<Job> jobs = new ArrayList<>(others.stream().map(OpenWork::hours).toList());
+        jobs.add(Job.ofHours(NEW, hours, Optional.ofNullable(form.dueOn())));
+        return new DayPlanner(jobs, days.freeTime(), current.changeTimes(), LocalDate.now(clock))
+                .lay()
+                .ready(NEW);
     }
 }

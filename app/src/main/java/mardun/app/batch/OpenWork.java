@@ -2,25 +2,57 @@ package mardun.app.batch;
 
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.BatchId;
-import mardun.core.making.DayPlan;
+import mardun.core.making.StillToDo;
+import mardun.core.planning.Job;
 
 /**
  * What is still to be done of an open batch, to be laid on days.
  *
+ * @param name of its designs, with the size where there is only one
  * @param paused it is put aside: nothing of it is laid
- * @param left hands-on time still to come
+ * @param units how many bags are started
+ * @param cloths each line's outer cloth, which its thread may have to match
+ * @param missing what it goes short of
  */
-public record OpenWork(BatchId id, boolean paused, Optional<LocalDate> dueOn, Duration left) {
+public record OpenWork(
+        BatchId id,
+        String name,
+        BatchStage stage,
+        boolean paused,
+        Optional<LocalDate> dueOn,
+        String forWhat,
+        int units,
+        StillToDo toDo,
+        Map<Integer, String> cloths,
+        Missing missing) {
 
-    /** As days are laid from it. */
-    public DayPlan.Work work() {
-        return new DayPlan.Work(id.key(), left, dueOn);
+    /**
+     * What a batch goes short of, counting what those get that are due before it.
+     *
+     * @param cloths what is cut
+     * @param others what is needed after that
+     */
+    public record Missing(List<String> cloths, List<String> others) {
+
+        public static final Missing NOTHING = new Missing(List.of(), List.of());
+    }
+
+    /** Hands-on time still to come. */
+    public Duration left() {
+        return toDo.time();
+    }
+
+    /** As days are laid of its hours alone. */
+    public Job hours() {
+        return Job.ofHours(id.key(), left(), dueOn);
     }
 
     /** Whether it will be done too late, by the day on which it is ready; what is put aside never is. */
     public boolean isLate(Optional<LocalDate> ready) {
-        return !paused && work().isLate(ready);
+        return !paused && hours().isLate(ready);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import mardun.app.batch.BatchViews.ShortBatch;
 import mardun.app.batch.BatchViews.ShortLine;
+import mardun.app.batch.OpenWork.Missing;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
@@ -24,70 +25,95 @@ record Shortages(ViewWriter writer, MaterialService materials) {
     /** A part of a material that several batches may want. */
     private record Wanted(MaterialId materialId, Part part) {}
 
+    /**
+     * A part of a material of which there is less than is wanted.
+     *
+     * @param need as the first of the batches has it
+     * @param going the batches that go short, and by how much
+     */
+    record Shortage(MaterialId materialId, Part part, Need need, Amount needed, List<Claims.Share> going) {
+
+        String name() {
+            return need.supply().name() + (part == Part.WHOLE ? "" : ", " + part.words());
+        }
+    }
+
     /** The shortages of batches that are in the order in which they are due. */
-    List<ShortLine> of(Map<Batch, Planned> open) {
+    static List<Shortage> among(Map<Batch, Planned> open) {
         Map<Wanted, List<Claim>> claims = new LinkedHashMap<>();
         Map<Wanted, Need> first = new LinkedHashMap<>();
-        Map<String, String> names = new HashMap<>();
         open.forEach((batch, planned) -> planned.toCome().stream()
                 .filter(need ->
                         planned.shelves().has(MaterialId.valueOf(need.supply().key())))
                 .forEach(need -> {
                     Wanted wanted = new Wanted(MaterialId.valueOf(need.supply().key()), need.part());
-                    String key = batch.id().key();
-                    names.put(key, name(planned));
                     first.putIfAbsent(wanted, need);
                     claims.computeIfAbsent(wanted, w -> new ArrayList<>())
                             .add(new Claim(
-                                    key,
+                                    batch.id().key(),
                                     need.amount(),
                                     planned.shelves().heldFor(batch.id(), wanted.materialId(), wanted.part())));
                 }));
-        Map<MaterialId, String> colours = materials.colours(
-                claims.keySet().stream().map(Wanted::materialId).toList());
-        List<ShortLine> lines = new ArrayList<>();
-        claims.forEach((wanted, its) -> line(wanted, its, first.get(wanted), names, colours, lines));
-        return lines;
+        List<Shortage> shortages = new ArrayList<>();
+        claims.forEach((wanted, its) -> {
+            Need need = first.get(wanted);
+            List<Claims.Share> going = Claims.shares(its, need.stock().onHand()).stream()
+                    .filter(share -> share.shortBy().isPositive())
+                    .toList();
+            if (!going.isEmpty()) {
+                Amount needed =
+                        its.stream().map(Claim::wanted).reduce(Amount::together).orElseThrow();
+                shortages.add(new Shortage(wanted.materialId(), wanted.part(), need, needed, going));
+            }
+        });
+        return shortages;
+    }
+
+    /** What a batch goes short of among others. */
+    static Missing missing(BatchId id, List<Shortage> shortages) {
+        List<Shortage> its = shortages.stream()
+                .filter(one ->
+                        one.going().stream().anyMatch(share -> share.batch().equals(id.key())))
+                .toList();
+        return new Missing(
+                its.stream()
+                        .filter(one -> one.need().supply().kind().leavesWhenCut())
+                        .map(Shortage::name)
+                        .toList(),
+                its.stream()
+                        .filter(one -> !one.need().supply().kind().leavesWhenCut())
+                        .map(Shortage::name)
+                        .toList());
+    }
+
+    /** The same as they are shown. */
+    List<ShortLine> of(Map<Batch, Planned> open) {
+        Map<String, String> names = new HashMap<>();
+        open.forEach((batch, planned) -> names.put(batch.id().key(), name(planned)));
+        List<Shortage> shortages = among(open);
+        Map<MaterialId, String> colours =
+                materials.colours(shortages.stream().map(Shortage::materialId).toList());
+        return shortages.stream()
+                .map(one -> new ShortLine(
+                        one.materialId(),
+                        one.name(),
+                        one.need().supply().kind(),
+                        colours.getOrDefault(one.materialId(), BatchReading.GREY),
+                        writer.amount(one.need().stock().onHand()),
+                        writer.amount(one.needed()),
+                        writer.amount(one.needed().minus(one.need().stock().onHand())),
+                        one.going().stream()
+                                .map(share -> new ShortBatch(
+                                        BatchId.valueOf(share.batch()),
+                                        names.get(share.batch()),
+                                        writer.amount(share.shortBy())))
+                                .toList()))
+                .toList();
     }
 
     private static String name(Planned planned) {
         String first = planned.first().design().name() + " " + planned.first().sizeName();
         int more = planned.lines().size() - 1;
         return more == 0 ? first : first + " and " + more + " more";
-    }
-
-    private void line(
-            Wanted wanted,
-            List<Claim> claims,
-            Need need,
-            Map<String, String> names,
-            Map<MaterialId, String> colours,
-            List<ShortLine> lines) {
-        Amount onHand = need.stock().onHand();
-        List<Claims.Share> going = Claims.shares(claims, onHand).stream()
-                .filter(share -> share.shortBy().isPositive())
-                .toList();
-        if (going.isEmpty()) {
-            return;
-        }
-        Amount needed =
-                claims.stream().map(Claim::wanted).reduce(Amount::together).orElseThrow();
-        lines.add(new ShortLine(
-                wanted.materialId(),
-                need.supply().name()
-                        + (wanted.part() == Part.WHOLE
-                                ? ""
-                                : ", " + wanted.part().words()),
-                need.supply().kind(),
-                colours.getOrDefault(wanted.materialId(), BatchReading.GREY),
-                writer.amount(onHand),
-                writer.amount(needed),
-                writer.amount(needed.minus(onHand)),
-                going.stream()
-                        .map(share -> new ShortBatch(
-                                BatchId.valueOf(share.batch()),
-                                names.get(share.batch()),
-                                writer.amount(share.shortBy())))
-                        .toList()));
     }
 }

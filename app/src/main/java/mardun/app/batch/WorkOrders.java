@@ -1,9 +1,12 @@
 package mardun.app.batch;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchViews.ChangeCount;
@@ -17,6 +20,7 @@ import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.core.making.ChangeTimes;
 import mardun.core.making.Operation;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
@@ -33,16 +37,37 @@ public class WorkOrders {
 
     private static final int WIDTH = 3000;
     private static final Duration MOST = Duration.ofSeconds(4);
+
+    /** Enough for days to be laid. */
+    private static final int LITTLE_WIDTH = 40;
+
+    private static final int KEPT = 400;
     private static final String WALK = "WALK";
 
     private final Batches batches;
     private final BatchPlans plans;
     private final SettingsService settings;
+    private final Cache<Asked, Found> best =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Asked, Found> good =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     WorkOrders(Batches batches, BatchPlans plans, SettingsService settings) {
         this.batches = batches;
         this.plans = plans;
         this.settings = settings;
+    }
+
+    /**
+     * What an order follows from, and all of it.
+     *
+     * @param cloths each line's outer cloth, which its thread may have to match
+     */
+    private record Asked(List<Operation> operations, Map<Integer, String> cloths, ChangeTimes times) {
+
+        Found find(int width, BooleanSupplier stop) {
+            return WorkOrder.find(operations, WorkOrder.Threads.matching(cloths), times, width, stop);
+        }
     }
 
     /** The order of what is still to be done. */
@@ -51,26 +76,32 @@ public class WorkOrders {
         Settings current = settings.current();
         Batch batch = batches.find(id);
         Planned planned = plans.of(batches.chosen(batch), current);
-        long end = System.nanoTime() + MOST.toNanos();
-        BooleanSupplier timeIsUp = () -> System.nanoTime() > end;
-        Found found = WorkOrder.find(
-                planned.stillToDo(batch.stage().isToCut()).operations(),
-                threads(planned),
-                current.changeTimes(),
-                WIDTH,
-                timeIsUp);
+        Asked asked = new Asked(
+                planned.stillToDo(batch.stage().isToCut()).operations(), cloths(planned), current.changeTimes());
+        Found found = best.get(asked, WorkOrders::best);
         return found.order()
                 .map(order -> view(order, current.writer()))
                 .orElseGet(() -> circle(found.circle(), current.writer()));
     }
 
-    /** Where a step says that the thread matches, it is the one that matches the line's outer cloth. */
-    private static WorkOrder.Threads threads(Planned planned) {
-        Map<Integer, String> cloths = planned.lines().stream()
+    private static Found best(Asked asked) {
+        long end = System.nanoTime() + MOST.toNanos();
+        return asked.find(WIDTH, () -> System.nanoTime() > end);
+    }
+
+    /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
+    public Optional<Ordered> soon(OpenWork work, ChangeTimes times) {
+        Asked asked = new Asked(work.toDo().operations(), work.cloths(), times);
+        Found known = best.getIfPresent(asked);
+        return (known == null ? good.get(asked, one -> one.find(LITTLE_WIDTH, () -> false)) : known).order();
+    }
+
+    /** Each line's outer cloth by its name: where a step says that the thread matches, it matches this. */
+    static Map<Integer, String> cloths(Planned planned) {
+        return planned.lines().stream()
                 .collect(Collectors.toMap(
                         PlannedLine::number,
                         line -> OuterCloth.of(planned, line).name()));
-        return WorkOrder.Threads.matching(cloths);
     }
 
     private static OrderView view(Ordered order, ViewWriter writer) {

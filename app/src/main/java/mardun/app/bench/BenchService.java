@@ -3,8 +3,9 @@ package mardun.app.bench;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,6 +23,9 @@ import mardun.app.bench.BenchViews.LaneView;
 import mardun.app.bench.BenchViews.NextView;
 import mardun.app.bench.BenchViews.PinView;
 import mardun.app.bench.BenchViews.TapeView;
+import mardun.app.days.DayPlans;
+import mardun.app.days.DayPlans.Laid;
+import mardun.app.days.DaysReading;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
 import mardun.app.material.MaterialService;
@@ -30,14 +34,17 @@ import mardun.app.selling.FairService;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
-import mardun.core.making.DayPlan;
 import mardun.core.making.Stage;
+import mardun.core.planning.DayPlan;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The home screen: what is coming, what to do next, what is short. */
 @Service
 public class BenchService {
+
+    /** Pauses, preparing and clearing up, in days on the tape, don't part work. */
+    private static final double LITTLE_GAP = 0.35;
 
     private static final int DAYS_ON_THE_TAPE = 14;
     private static final int LOW_SHOWN = 12;
@@ -46,6 +53,7 @@ public class BenchService {
     private final DesignService designs;
     private final MaterialService materials;
     private final FairService fairs;
+    private final DayPlans days;
     private final SettingsService settings;
     private final Clock clock;
 
@@ -54,12 +62,14 @@ public class BenchService {
             DesignService designs,
             MaterialService materials,
             FairService fairs,
+            DayPlans days,
             SettingsService settings,
             Clock clock) {
         this.batches = batches;
         this.designs = designs;
         this.materials = materials;
         this.fairs = fairs;
+        this.days = days;
         this.settings = settings;
         this.clock = clock;
     }
@@ -72,44 +82,30 @@ public class BenchService {
         LowStock low = materials.low(LOW_SHOWN);
         List<BatchRow> open = all.shown().lines();
         Map<BatchId, OpenWork> works = all.works().stream().collect(Collectors.toMap(OpenWork::id, work -> work));
-        DayPlan.Plan plan = DayPlan.lay(
-                all.works().stream()
-                        .filter(work -> !work.paused())
-                        .map(OpenWork::work)
-                        .toList(),
-                current.freeTime(),
-                today);
+        Laid laid = days.lay(all.works());
         return new BenchView(
                 today,
-                tape(open, plan, current, today),
+                tape(open, laid, current),
                 open.stream()
                         .filter(batch -> !batch.paused())
                         .findFirst()
                         .map(batch -> next(batch, all.shown().stepsOfTheFirst()))
                         .orElse(null),
-                open.stream()
-                        .map(b -> lane(b, works.get(b.id()), plan.ready().get(b.id().key())))
-                        .toList(),
+                open.stream().map(b -> lane(b, works.get(b.id()), laid)).toList(),
                 all.shown().shortages(),
                 low.some(),
                 low.together(),
                 firstSteps(current));
     }
 
-    private TapeView tape(List<BatchRow> open, DayPlan.Plan plan, Settings current, LocalDate today) {
+    private TapeView tape(List<BatchRow> open, Laid laid, Settings current) {
         ViewWriter writer = current.writer();
-        Map<BatchId, BatchRow> byId = new HashMap<>();
-        open.forEach(b -> byId.put(b.id(), b));
-        List<DayView> days = new ArrayList<>();
-        Duration free = Duration.ZERO;
-        for (int i = 0; i < DAYS_ON_THE_TAPE; i++) {
-            LocalDate day = today.plusDays(i);
-            Duration freeThen = current.freeTime().get(day.getDayOfWeek());
-            free = free.plus(freeThen);
-            days.add(new DayView(day, writer.time(freeThen)));
-        }
+        LocalDate today = laid.today();
         LocalDate end = today.plusDays(DAYS_ON_THE_TAPE);
-        List<LaidView> laid = laid(plan, byId, current, today, end);
+        List<DayView> days = today.datesUntil(end)
+                .map(day -> new DayView(day, writer.time(laid.free().on(day))))
+                .toList();
+        Duration free = today.datesUntil(end).map(laid.free()::on).reduce(Duration.ZERO, Duration::plus);
         List<PinView> pins = new ArrayList<>();
         fairs.coming().stream()
                 .filter(fair -> fair.heldOn().isBefore(end))
@@ -127,44 +123,47 @@ public class BenchService {
                         b.dueOn(),
                         b.id(),
                         null)));
-        Duration planned = plan.laid().stream()
-                .filter(l -> l.day().isBefore(end))
-                .map(DayPlan.Laid::hours)
-                .reduce(Duration.ZERO, Duration::plus);
-        return new TapeView(days, laid, pins, writer.time(free), writer.time(planned));
+        Duration planned = today.datesUntil(end).map(laid.plan()::on).reduce(Duration.ZERO, Duration::plus);
+        return new TapeView(days, laid(laid, end), pins, writer.time(free), writer.time(planned));
     }
 
-    /** Work that goes on from one day to the next is one stretch on the tape. */
-    private static List<LaidView> laid(
-            DayPlan.Plan plan, Map<BatchId, BatchRow> byId, Settings current, LocalDate today, LocalDate end) {
+    /** Work on a batch that goes on, with its pauses and from one day to the next, is one stretch on the tape. */
+    private static List<LaidView> laid(Laid laid, LocalDate end) {
         List<LaidView> stretches = new ArrayList<>();
-        Map<LocalDate, Duration> used = new HashMap<>();
-        for (DayPlan.Laid laid : plan.laid()) {
-            if (!laid.day().isBefore(end)) {
+        for (DayPlan.Stretch stretch : laid.plan().stretches()) {
+            if (!stretch.day().isBefore(end)) {
                 continue;
             }
-            BatchRow batch = byId.get(BatchId.valueOf(laid.key()));
-            double free = current.freeTime().get(laid.day().getDayOfWeek()).toSeconds();
-            Duration before = used.getOrDefault(laid.day(), Duration.ZERO);
-            used.put(laid.day(), before.plus(laid.hours()));
-            double day = today.until(laid.day()).getDays();
-            double from = day + before.toSeconds() / free;
-            double to = day + used.get(laid.day()).toSeconds() / free;
+            OpenWork work = laid.work(stretch.job());
+            int worker = stretch.worker() + 1;
+            double from = place(stretch.from(), laid);
             int last = stretches.size() - 1;
+            while (last >= 0 && stretches.get(last).worker() != worker) {
+                last--;
+            }
             boolean goesOn = last >= 0
-                    && stretches.get(last).batchId().equals(batch.id())
-                    && stretches.get(last).to() == from;
+                    && stretches.get(last).batchId().equals(work.id())
+                    && from - stretches.get(last).to() < LITTLE_GAP;
             if (goesOn) {
                 from = stretches.remove(last).from();
             }
-            stretches.add(
-                    new LaidView(batch.id(), batch.designName() + " " + batch.sizeName(), batch.stage(), from, to));
+            stretches.add(new LaidView(work.id(), work.name(), work.stage(), from, place(stretch.to(), laid), worker));
         }
         return stretches;
     }
 
-    private static LaneView lane(BatchRow batch, OpenWork work, LocalDate ready) {
-        return new LaneView(batch, ready, work.isLate(Optional.ofNullable(ready)));
+    /** A moment in days from today on, of each day's free time. */
+    private static double place(LocalDateTime moment, Laid laid) {
+        LocalDate day = moment.toLocalDate();
+        double gone = Duration.between(day.atTime(laid.free().begins()), moment).toSeconds();
+        return ChronoUnit.DAYS.between(laid.today(), day)
+                + gone / laid.free().on(day).toSeconds();
+    }
+
+    private static LaneView lane(BatchRow batch, OpenWork work, Laid laid) {
+        Optional<LocalDate> ready = laid.ready(work);
+        String waits = work.paused() ? "" : DaysReading.waits(work);
+        return new LaneView(batch, ready.orElse(null), work.isLate(ready), waits);
     }
 
     private static NextView next(BatchRow batch, List<StepLine> steps) {

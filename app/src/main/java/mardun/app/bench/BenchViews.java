@@ -44,8 +44,9 @@ public final class BenchViews {
      *
      * @param from where it begins
      * @param to where it ends
+     * @param worker who does it, from 1
      */
-    public record LaidView(BatchId batchId, String label, BatchStage stage, double from, double to) {}
+    public record LaidView(BatchId batchId, String label, BatchStage stage, double from, double to, int worker) {}
 
     /** Something with a day: a fair, or the day a batch is due. */
     public record PinView(
@@ -82,9 +83,10 @@ public final class BenchViews {
     /**
      * A batch under way.
      *
-     * @param ready the day when its work is done if the free hours are used; absent if a year isn't enough
+     * @param ready the day when its work is done if the free hours are used; absent if a year isn't enough, or while it waits
+     * @param waits what material it waits for, in a sentence; empty for none
      */
-    public record LaneView(BatchRow batch, @Nullable LocalDate ready, boolean late) {}
+    public record LaneView(BatchRow batch, @Nullable LocalDate ready, boolean late, String waits) {}
 
     /** One of the first things to do in an empty workroom. */
     public record FirstStep(Key key, boolean done) {

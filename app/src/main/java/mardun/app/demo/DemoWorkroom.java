@@ -34,6 +34,7 @@ import mardun.app.material.WeightClass;
 import mardun.app.selling.FairService;
 import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
+import mardun.app.settings.SettingsForm.DaysForm;
 import mardun.app.settings.SettingsService;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
@@ -268,7 +269,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 List.of("2", "2", "2.5", "1", "3", "0", "4"),
                 null,
                 null,
-                null));
+                null,
+                new DaysForm("18:00", "90", "10", "5", "5", "1")));
     }
 
     private void enterMaterials() {

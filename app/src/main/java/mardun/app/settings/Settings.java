@@ -8,6 +8,8 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -26,6 +28,7 @@ import mardun.core.measure.InchStep;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
+import mardun.core.planning.FreeTime;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
@@ -85,6 +88,12 @@ public class Settings {
     private int footSeconds;
     private int stitchSeconds;
     private int walkSeconds;
+    private int dayBeginsMinute;
+    private int atOneGoMinutes;
+    private int pauseMinutes;
+    private int preparingMinutes;
+    private int clearingMinutes;
+    private int people;
     private int rulerSeconds;
     private int cutSeconds;
     private int pieceSeconds;
@@ -123,7 +132,12 @@ public class Settings {
             List<Integer> freeMinutes,
             Shelf shelf,
             Cutting cutting,
-            ChangeTimes changes) {}
+            ChangeTimes changes,
+            Days days) {}
+
+    /** How a day at the bench goes: when it begins, and what of it isn't worked. */
+    public record Days(
+            LocalTime begins, Duration atOneGo, Duration pause, Duration preparing, Duration clearing, int people) {}
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.
@@ -180,6 +194,12 @@ public class Settings {
         footSeconds = Math.toIntExact(entered.changes().foot().toSeconds());
         stitchSeconds = Math.toIntExact(entered.changes().stitch().toSeconds());
         walkSeconds = Math.toIntExact(entered.changes().walk().toSeconds());
+        dayBeginsMinute = entered.days().begins().toSecondOfDay() / 60;
+        atOneGoMinutes = Math.toIntExact(entered.days().atOneGo().toMinutes());
+        pauseMinutes = Math.toIntExact(entered.days().pause().toMinutes());
+        preparingMinutes = Math.toIntExact(entered.days().preparing().toMinutes());
+        clearingMinutes = Math.toIntExact(entered.days().clearing().toMinutes());
+        people = entered.days().people();
         rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
@@ -296,7 +316,31 @@ public class Settings {
         return Arrays.stream(freeMinutes.split(",")).map(Integer::valueOf).toList();
     }
 
-    public Map<DayOfWeek, Duration> freeTime() {
+    public Days days() {
+        return new Days(
+                LocalTime.MIN.plusMinutes(dayBeginsMinute),
+                Duration.ofMinutes(atOneGoMinutes),
+                Duration.ofMinutes(pauseMinutes),
+                Duration.ofMinutes(preparingMinutes),
+                Duration.ofMinutes(clearingMinutes),
+                people);
+    }
+
+    /** The free time of a usual week, with some days on which it is otherwise. */
+    public FreeTime freeTime(Map<LocalDate, Duration> others) {
+        Days days = days();
+        return new FreeTime(
+                usualWeek(),
+                others,
+                days.begins(),
+                days.atOneGo(),
+                days.pause(),
+                days.preparing(),
+                days.clearing(),
+                days.people());
+    }
+
+    private Map<DayOfWeek, Duration> usualWeek() {
         Map<DayOfWeek, Duration> free = new EnumMap<>(DayOfWeek.class);
         List<Integer> minutes = freeMinutes();
         for (DayOfWeek day : DayOfWeek.values()) {

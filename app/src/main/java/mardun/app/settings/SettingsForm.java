@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param shelf absent to leave it as it is
  * @param cutting absent to leave it as it is
  * @param changes absent to leave it as it is
+ * @param days absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -49,7 +50,25 @@ public record SettingsForm(
         @NotNull @Size(min = 7, max = 7) List<String> freeHours,
         @Nullable @Valid ShelfForm shelf,
         @Nullable @Valid CuttingForm cutting,
-        @Nullable @Valid ChangesForm changes) {
+        @Nullable @Valid ChangesForm changes,
+        @Nullable @Valid DaysForm days) {
+
+    /**
+     * How a day at the bench goes; times in minutes.
+     *
+     * @param begins when it begins, for instance {@code 18:30}
+     * @param atOneGo how long one works at most before a pause; 0 for without pauses
+     * @param preparing before work begins
+     * @param clearing to clear up
+     * @param people how many work at the same time: 1 or 2
+     */
+    public record DaysForm(
+            @NotNull String begins,
+            @NotNull String atOneGo,
+            @NotNull String pause,
+            @NotNull String preparing,
+            @NotNull String clearing,
+            @NotNull String people) {}
 
     /**
      * How many minutes it takes to change what is on a machine, and to go to another station.

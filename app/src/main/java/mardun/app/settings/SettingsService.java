@@ -3,6 +3,9 @@ package mardun.app.settings;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -11,6 +14,7 @@ import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
 import mardun.app.settings.SettingsForm.ChangesForm;
 import mardun.app.settings.SettingsForm.CuttingForm;
+import mardun.app.settings.SettingsForm.DaysForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
@@ -46,6 +50,8 @@ public class SettingsService {
 
     private static final Length LONGEST_END = Length.of(20, LengthUnit.CENTIMETRE);
     private static final int MOST_SECONDS = 3600;
+    private static final int MOST_OF_A_DAY = 600;
+    private static final int MINUTES_PER_DAY = 24 * 60;
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
     private final SettingsRepository repository;
@@ -109,7 +115,48 @@ public class SettingsService {
                         minutes(settings, settings.changeTimes().thread()),
                         minutes(settings, settings.changeTimes().foot()),
                         minutes(settings, settings.changeTimes().stitch()),
-                        minutes(settings, settings.changeTimes().walk())));
+                        minutes(settings, settings.changeTimes().walk())),
+                new DaysForm(
+                        settings.days().begins().toString(),
+                        minutes(settings, settings.days().atOneGo()),
+                        minutes(settings, settings.days().pause()),
+                        minutes(settings, settings.days().preparing()),
+                        minutes(settings, settings.days().clearing()),
+                        Integer.toString(settings.days().people())));
+    }
+
+    private static Settings.Days days(DaysForm form, FieldReader fields) {
+        return new Settings.Days(
+                time(fields, form.begins()),
+                Duration.ofMinutes(fields.count("days.atOneGo", form.atOneGo(), 0, MOST_OF_A_DAY)),
+                Duration.ofMinutes(fields.count("days.pause", form.pause(), 0, MOST_OF_A_DAY)),
+                Duration.ofMinutes(fields.count("days.preparing", form.preparing(), 0, MOST_OF_A_DAY)),
+                Duration.ofMinutes(fields.count("days.clearing", form.clearing(), 0, MOST_OF_A_DAY)),
+                fields.count("days.people", form.people(), 1, 2));
+    }
+
+    private static LocalTime time(FieldReader fields, String typed) {
+        try {
+            return LocalTime.parse(typed.strip().length() == 4 ? "0" + typed.strip() : typed.strip())
+                    .truncatedTo(ChronoUnit.MINUTES);
+        } catch (DateTimeParseException unreadable) {
+            fields.refuse("days.begins", typed, "“" + typed + "” isn't a time of day. Type one like 9:00 or 18:30.");
+            return LocalTime.MIDNIGHT;
+        }
+    }
+
+    /** A day's work ends before midnight. */
+    private static void refuseAfterMidnight(List<Integer> freeMinutes, Settings.Days days, FieldReader fields) {
+        int room = MINUTES_PER_DAY - days.begins().toSecondOfDay() / SECONDS_PER_MINUTE.intValue();
+        for (int day = 0; day < freeMinutes.size(); day++) {
+            if (freeMinutes.get(day) > room) {
+                fields.refuse(
+                        "freeHours." + day,
+                        hours(freeMinutes.get(day)),
+                        hours(freeMinutes.get(day)) + " hours from " + days.begins() + " on go beyond midnight. Begin"
+                                + " earlier, or type at most " + hours(room) + ".");
+            }
+        }
     }
 
     private static String minutes(Settings settings, Duration time) {
@@ -187,7 +234,9 @@ public class SettingsService {
                 form.cutting() == null
                         ? before.cutting()
                         : cutting(form.cutting(), fields, form.unitSystem().smallUnit()),
-                form.changes() == null ? before.changeTimes() : changes(form.changes(), fields));
+                form.changes() == null ? before.changeTimes() : changes(form.changes(), fields),
+                form.days() == null ? before.days() : days(form.days(), fields));
+        refuseAfterMidnight(free, entered.days(), fields);
         fields.check();
         return entered;
     }

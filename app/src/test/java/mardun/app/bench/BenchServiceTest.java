@@ -2,6 +2,7 @@ package mardun.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
@@ -14,15 +15,19 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.OpenWork;
+import mardun.app.batch.OpenWork.Missing;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.LaidView;
 import mardun.app.bench.BenchViews.PinView;
+import mardun.app.days.DayPlans;
+import mardun.app.days.DayPlans.Laid;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
 import mardun.app.material.MaterialService;
@@ -32,11 +37,19 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.TimeView;
+import mardun.core.making.ChangeTimes;
+import mardun.core.making.Operation;
+import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
+import mardun.core.making.Step;
+import mardun.core.making.StillToDo;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
+import mardun.core.planning.DayPlanner;
+import mardun.core.planning.FreeTime;
+import mardun.core.planning.Job;
 import org.joda.money.CurrencyUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -49,6 +62,9 @@ class BenchServiceTest {
 
     /** A Monday. */
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
+
+    private static final ChangeTimes NOTHING =
+            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
 
     @Mock
     private BatchReading batches;
@@ -63,6 +79,9 @@ class BenchServiceTest {
     private FairService fairs;
 
     @Mock
+    private DayPlans days;
+
+    @Mock
     private SettingsService settingsService;
 
     @Mock
@@ -75,7 +94,7 @@ class BenchServiceTest {
             free.put(day, day == DayOfWeek.WEDNESDAY ? Duration.ZERO : Duration.ofHours(2));
         }
         when(settingsService.current()).thenReturn(settings);
-        when(settings.freeTime()).thenReturn(free);
+        when(days.lay(any())).thenAnswer(asked -> laid(asked.getArgument(0), FreeTime.of(free)));
         when(settings.writer())
                 .thenReturn(new ViewWriter(UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR));
         when(materials.low(12)).thenReturn(new MaterialService.LowStock(List.of(), 0));
@@ -142,7 +161,7 @@ class BenchServiceTest {
 
     private BenchView bench() {
         Clock clock = Clock.fixed(Instant.parse("2026-03-02T09:00:00Z"), ZoneOffset.UTC);
-        return new BenchService(batches, designs, materials, fairs, settingsService, clock).bench();
+        return new BenchService(batches, designs, materials, fairs, days, settingsService, clock).bench();
     }
 
     private static BatchRow batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {
@@ -184,10 +203,48 @@ class BenchServiceTest {
                 List.of(lines).stream()
                         .map(row -> new OpenWork(
                                 row.id(),
+                                row.designName(),
+                                row.stage(),
                                 row.paused(),
                                 Optional.ofNullable(row.dueOn()),
-                                Duration.ofSeconds(row.hoursLeft().seconds())))
+                                row.forWhat(),
+                                row.units(),
+                                new StillToDo(List.of(new Operation(List.of(new Operation.Part(
+                                        1, 1, sewing(row.hoursLeft().seconds())))))),
+                                Map.of(),
+                                Missing.NOTHING))
                         .toList(),
                 shown);
+    }
+
+    private static Step sewing(long seconds) {
+        return new Step(
+                "sew",
+                "Sew",
+                Stage.SEW,
+                Station.MACHINE,
+                SetUp.NONE,
+                Duration.ofSeconds(seconds),
+                Duration.ZERO,
+                Duration.ZERO,
+                "",
+                "",
+                "",
+                List.of(),
+                List.of());
+    }
+
+    private static Laid laid(List<OpenWork> works, FreeTime free) {
+        List<Job> jobs = works.stream()
+                .filter(work -> !work.paused())
+                .map(OpenWork::hours)
+                .toList();
+        return new Laid(
+                TODAY,
+                free,
+                works,
+                works.stream().collect(Collectors.toMap(OpenWork::id, work -> List.of())),
+                jobs,
+                new DayPlanner(jobs, free, NOTHING, TODAY).lay());
     }
 }

@@ -18,7 +18,8 @@ public record ChangeTimes(Duration needle, Duration thread, Duration foot, Durat
             Duration.ofSeconds(18),
             Duration.ofSeconds(24));
 
-    Duration of(SetUp.Part part) {
+    /** How long it takes to change one part. */
+    public Duration of(SetUp.Part part) {
         return switch (part) {
             case NEEDLE -> needle;
             case THREAD -> thread;

@@ -26,7 +26,8 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         FOOT,
         STITCH;
 
-        String of(SetUp setUp) {
+        /** What a set-up says of this part, as it was typed. */
+        public String of(SetUp setUp) {
             return switch (this) {
                 case NEEDLE -> setUp.needle;
                 case THREAD -> setUp.thread;
@@ -98,8 +99,8 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         return new SetUp(plain(needle), plain(thread), plain(foot), plain(stitch));
     }
 
-    /** A space or a capital letter is no change-over. */
-    static String plain(String typed) {
+    /** As it compares with others: a space or a capital letter is no change-over. */
+    public static String plain(String typed) {
         return SPACE.matcher(typed).replaceAll("").toLowerCase(Locale.ROOT);
     }
 }

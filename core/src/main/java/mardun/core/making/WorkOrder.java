@@ -83,11 +83,13 @@ public final class WorkOrder {
     /**
      * The order.
      *
+     * @param after for each turn the places of those that it must come after
      * @param changes what it takes
      * @param lineByLine what it would take to make one line after the other, each in the order of its design
      * @param least no order takes less
      */
-    public record Ordered(List<Turn> turns, Changes changes, Changes lineByLine, Duration least) {
+    public record Ordered(
+            List<Turn> turns, List<List<Integer>> after, Changes changes, Changes lineByLine, Duration least) {
 
         /** Whether there is no better order. */
         public boolean isProven() {
@@ -120,21 +122,22 @@ public final class WorkOrder {
     public static Found find(
             List<Operation> operations, Threads threads, ChangeTimes times, int width, BooleanSupplier stop) {
         List<Node> nodes = nodes(operations, threads);
+        List<BitSet> before = before(nodes);
         OrderProblem problem;
         try {
-            problem = problem(nodes, times);
+            problem = problem(nodes, before, times);
         } catch (CircularOrderException circle) {
             return new Found(
                     Optional.empty(),
                     circle.circle().stream().map(one -> nodes.get(one).step()).toList());
         }
         FoundOrder found = OrderFinder.find(problem, width, 1, stop);
-        List<Node> order =
-                Arrays.stream(found.operations()).mapToObj(nodes::get).toList();
-        List<Turn> turns = turns(order);
+        int[] sequence = found.operations();
+        List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(nodes::get).toList());
         return new Found(
                 Optional.of(new Ordered(
                         turns,
+                        after(sequence, before),
                         changes(turns, times),
                         changes(turns(lineByLine(nodes)), times),
                         Duration.ofSeconds(found.leastCost()))),
@@ -159,7 +162,7 @@ public final class WorkOrder {
         return nodes;
     }
 
-    private static OrderProblem problem(List<Node> nodes, ChangeTimes times) {
+    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, ChangeTimes times) {
         int stations = Station.values().length;
         SetUp.Part[] parts = SetUp.Part.values();
         int[][] walk = new int[stations][stations];
@@ -186,7 +189,10 @@ public final class WorkOrder {
             node.parts().forEach(part -> lines.set(part.line()));
             builder.add(node.step().station().ordinal(), needs, lines);
         }
-        ofLines(nodes).values().forEach(its -> waits(its, builder));
+        for (int node = 0; node < nodes.size(); node++) {
+            int its = node;
+            before.get(node).stream().forEach(first -> builder.before(first, its));
+        }
         return builder.build();
     }
 
@@ -206,27 +212,50 @@ public final class WorkOrder {
         return lines;
     }
 
-    private static void waits(Map<Integer, Step> line, OrderProblem.Builder builder) {
+    /** What each node must come after. */
+    private static List<BitSet> before(List<Node> nodes) {
+        List<BitSet> before = nodes.stream().map(node -> new BitSet()).toList();
+        ofLines(nodes).values().forEach(line -> wait(line, before));
+        return before;
+    }
+
+    private static void wait(Map<Integer, Step> line, List<BitSet> before) {
         Map<String, Integer> byKey = new HashMap<>();
         line.forEach((number, step) -> byKey.put(step.key(), number));
-        Integer before = null;
+        Integer last = null;
         for (Map.Entry<Integer, Step> one : line.entrySet()) {
             Step step = one.getValue();
+            BitSet its = before.get(one.getKey());
             List<Integer> stated = step.after().stream()
                     .filter(byKey::containsKey)
                     .map(byKey::get)
                     .toList();
-            stated.forEach(first -> builder.before(first, one.getKey()));
-            if (stated.isEmpty() && before != null) {
-                builder.before(before, one.getKey());
+            stated.forEach(its::set);
+            if (stated.isEmpty() && last != null) {
+                its.set(last);
             }
             line.forEach((number, other) -> {
                 if (other.stage().compareTo(step.stage()) < 0) {
-                    builder.before(number, one.getKey());
+                    its.set(number);
                 }
             });
-            before = one.getKey();
+            last = one.getKey();
         }
+    }
+
+    /** The same by the places in the sequence. */
+    private static List<List<Integer>> after(int[] sequence, List<BitSet> before) {
+        int[] place = new int[sequence.length];
+        for (int i = 0; i < sequence.length; i++) {
+            place[sequence[i]] = i;
+        }
+        return Arrays.stream(sequence)
+                .mapToObj(node -> before.get(node).stream()
+                        .map(first -> place[first])
+                        .sorted()
+                        .boxed()
+                        .toList())
+                .toList();
     }
 
     private static List<Node> lineByLine(List<Node> nodes) {

@@ -1,0 +1,136 @@
+package mardun.app.days;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import mardun.app.batch.OpenWork;
+import mardun.app.batch.WorkOrders;
+import mardun.app.calendar.FreeDays;
+import mardun.app.id.BatchId;
+import mardun.app.settings.SettingsService;
+import mardun.core.making.ChangeTimes;
+import mardun.core.making.Stage;
+import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.WorkOrder.Turn;
+import mardun.core.planning.DayPlan;
+import mardun.core.planning.DayPlanner;
+import mardun.core.planning.FreeTime;
+import mardun.core.planning.Job;
+import mardun.core.planning.Outlook;
+import mardun.core.planning.Sureness;
+import org.springframework.stereotype.Service;
+
+/**
+ * Lays the work of open batches on the maker's free time. Nothing is laid for which the material isn't there: of a batch that goes short
+ * of cloth nothing, of one that goes short of something else only the cutting.
+ */
+@Service
+public class DayPlans {
+
+    private static final int KEPT = 20;
+
+    private final WorkOrders orders;
+    private final FreeDays days;
+    private final SettingsService settings;
+    private final Clock clock;
+    private final Cache<Asked, Outlook> outlooks =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    DayPlans(WorkOrders orders, FreeDays days, SettingsService settings, Clock clock) {
+        this.orders = orders;
+        this.days = days;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /** What an outlook follows from, and all of it. */
+    private record Asked(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
+
+        Outlook outlook() {
+            return Outlook.of(jobs, free, times, today);
+        }
+    }
+
+    /**
+     * Work that was laid.
+     *
+     * @param works all open work, in the order of its due days
+     * @param turns of each batch of which something is laid, in the order in which it is done
+     */
+    public record Laid(
+            LocalDate today,
+            FreeTime free,
+            List<OpenWork> works,
+            Map<BatchId, List<Turn>> turns,
+            List<Job> jobs,
+            DayPlan plan) {
+
+        public OpenWork work(String key) {
+            return works.stream()
+                    .filter(work -> work.id().key().equals(key))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        /** The turn of which a stretch is a part. */
+        public Turn turn(DayPlan.Stretch stretch) {
+            return turns.get(BatchId.valueOf(stretch.job())).get(stretch.task());
+        }
+
+        /** The day on which all of a batch is done; empty as long as something of it isn't laid, or for want of time. */
+        public Optional<LocalDate> ready(OpenWork work) {
+            return isWhole(work) ? plan.ready(work.id().key()) : Optional.empty();
+        }
+
+        /** Whether all that is to be done of a batch is laid. */
+        public boolean isWhole(OpenWork work) {
+            return turns.containsKey(work.id()) && may(work, Stage.SEW);
+        }
+    }
+
+    /** Lays all work that isn't put aside. */
+    public Laid lay(List<OpenWork> works) {
+        return lay(works, days.freeTime());
+    }
+
+    /** The same on other free time. */
+    Laid lay(List<OpenWork> works, FreeTime free) {
+        ChangeTimes times = settings.current().changeTimes();
+        LocalDate today = LocalDate.now(clock);
+        Map<BatchId, List<Turn>> turns = new LinkedHashMap<>();
+        List<Job> jobs = new ArrayList<>();
+        works.stream()
+                .filter(work -> !work.paused())
+                .forEach(work -> orders.soon(work, times).ifPresent(order -> {
+                    Predicate<Turn> may = turn -> may(work, turn.step().stage());
+                    List<Turn> its = order.turns().stream().filter(may).toList();
+                    if (!its.isEmpty()) {
+                        turns.put(work.id(), its);
+                        jobs.add(job(work, order, may));
+                    }
+                }));
+        return new Laid(today, free, works, turns, jobs, new DayPlanner(jobs, free, times, today).lay());
+    }
+
+    /** How sure all of it is, and what would bring it in time. */
+    Outlook outlook(Laid laid) {
+        return outlooks.get(
+                new Asked(laid.jobs(), laid.free(), settings.current().changeTimes(), laid.today()), Asked::outlook);
+    }
+
+    private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {
+        return Job.of(work.id().key(), work.dueOn(), order, may, Sureness.OF_A_GUESS);
+    }
+
+    private static boolean may(OpenWork work, Stage stage) {
+        return work.missing().cloths().isEmpty()
+                && (stage == Stage.CUT || work.missing().others().isEmpty());
+    }
+}

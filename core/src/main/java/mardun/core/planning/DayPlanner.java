@@ -1,0 +1,339 @@
+package mardun.core.planning;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.core.making.ChangeTimes;
+import mardun.core.making.SetUp;
+import mardun.core.making.Station;
+import mardun.core.planning.DayPlan.Stretch;
+import mardun.core.planning.Job.Task;
+import mardun.core.planning.WorkClock.Place;
+
+/**
+ * Lays jobs on free time. What is wanted first comes first, and each job's tasks come in their order. While something dries, what
+ * else can be done is done, if that takes less changing of machines than the waiting would take; nights and days without free time
+ * cost no waiting. Work stops for a day between two bags; only a bag that takes longer than a whole day is left half done. What a
+ * task takes once covers the changes it needs; where those take longer, they count. What is on a machine in the evening is on it in
+ * the morning.
+ */
+public final class DayPlanner {
+
+    /** How far is planned. */
+    public static final int FARTHEST_DAYS = 366;
+
+    private static final long NEVER = Long.MAX_VALUE;
+
+    private final List<Job> jobs;
+    private final WorkClock clock;
+    private final int people;
+    private final SetUp.Part[] parts = SetUp.Part.values();
+    private final long[] changing = new long[parts.length];
+    private final long walk;
+    private final int[] begin;
+    private final Task[] tasks;
+    private final int[] jobOf;
+    private final int[][] after;
+    private final int[][] needs;
+    private final long[] passive;
+    private final long[] notBefore;
+
+    /**
+     * Prepares the laying of jobs.
+     *
+     * @param jobs each with a key of its own
+     * @param today the first day
+     */
+    public DayPlanner(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
+        this.jobs = jobs.stream()
+                .sorted(Comparator.comparing(job -> job.due().orElse(LocalDate.MAX)))
+                .toList();
+        clock = new WorkClock(free, today, FARTHEST_DAYS);
+        people = free.people();
+        for (SetUp.Part part : parts) {
+            changing[part.ordinal()] = times.of(part).toSeconds();
+        }
+        walk = times.walk().toSeconds();
+        int count = this.jobs.stream().mapToInt(job -> job.tasks().size()).sum();
+        begin = new int[this.jobs.size() + 1];
+        tasks = new Task[count];
+        jobOf = new int[count];
+        after = new int[count][];
+        needs = new int[count][parts.length];
+        passive = new long[count];
+        notBefore = new long[this.jobs.size()];
+        Map<String, Integer> known = new HashMap<>();
+        int next = 0;
+        for (int job = 0; job < this.jobs.size(); job++) {
+            Job its = this.jobs.get(job);
+            begin[job] = next;
+            notBefore[job] = its.notBefore().map(clock::beginOf).orElse(0L);
+            for (Task task : its.tasks()) {
+                int first = begin[job];
+                tasks[next] = task;
+                jobOf[next] = job;
+                after[next] = task.after().stream().mapToInt(one -> first + one).toArray();
+                passive[next] = task.passive().toSeconds();
+                for (SetUp.Part part : parts) {
+                    String needed = SetUp.plain(part.of(task.setUp()));
+                    needs[next][part.ordinal()] =
+                            needed.isEmpty() ? 0 : known.computeIfAbsent(part + " " + needed, text -> known.size() + 1);
+                }
+                next++;
+            }
+        }
+        begin[this.jobs.size()] = next;
+    }
+
+    /** Lays them. */
+    public DayPlan lay() {
+        long[] sewing = new long[tasks.length];
+        long[] once = new long[tasks.length];
+        for (int task = 0; task < tasks.length; task++) {
+            sewing[task] = tasks[task].sewing().toSeconds();
+            once[task] = tasks[task].once().toSeconds();
+        }
+        List<Stretch> stretches = new ArrayList<>();
+        long[] ends = new Run(sewing, once, stretches).ends();
+        Map<String, LocalDate> ready = new HashMap<>();
+        for (int job = 0; job < jobs.size(); job++) {
+            if (ends[job] != NEVER) {
+                ready.put(jobs.get(job).key(), clock.dayOf(ends[job]));
+            }
+        }
+        stretches.sort(Comparator.comparing(Stretch::from).thenComparing(Stretch::worker));
+        return new DayPlan(stretches, ready);
+    }
+
+    List<Job> jobs() {
+        return jobs;
+    }
+
+    /** All tasks, job after job. */
+    List<Task> tasks() {
+        return List.of(tasks);
+    }
+
+    /** Lays them with other times for the tasks, and tells only the day on which each job is done. */
+    List<Optional<LocalDate>> ready(long[] sewing, long[] once) {
+        return Arrays.stream(new Run(sewing, once, null).ends())
+                .mapToObj(end -> end == NEVER ? Optional.<LocalDate>empty() : Optional.of(clock.dayOf(end)))
+                .toList();
+    }
+
+    /** One laying. */
+    private final class Run {
+
+        private final long[] sewing;
+        private final long[] once;
+        private final List<Stretch> stretches;
+        private final Place[] at = new Place[people];
+        private final int[] station = new int[people];
+        private final int[][] on = new int[Station.values().length][parts.length];
+        private final long[] busyUntil = new long[Station.values().length];
+
+        /** When what comes after a task can begin; nothing where it wasn't begun yet. */
+        private final long[] dry;
+
+        private final int[] head;
+        private int firstOpen;
+
+        Run(long[] sewing, long[] once, List<Stretch> stretches) {
+            this.sewing = sewing;
+            this.once = once;
+            this.stretches = stretches;
+            dry = new long[tasks.length];
+            Arrays.fill(dry, NEVER);
+            head = Arrays.copyOf(begin, jobs.size());
+            Arrays.fill(at, clock.start());
+        }
+
+        /** When each job is done, with all that has to dry; never where the time isn't enough. */
+        long[] ends() {
+            while (true) {
+                while (firstOpen < jobs.size() && head[firstOpen] == begin[firstOpen + 1]) {
+                    firstOpen++;
+                }
+                int worker = people == 2 && at[1].moment() < at[0].moment() ? 1 : 0;
+                if (firstOpen == jobs.size() || clock.isOver(at[worker])) {
+                    break;
+                }
+                long now = at[worker].moment();
+                int task = next(worker, now);
+                if (task < 0) {
+                    at[worker] = clock.at(nextMoment(now));
+                } else {
+                    place(task, worker);
+                }
+            }
+            long[] ends = new long[jobs.size()];
+            for (int job = 0; job < jobs.size(); job++) {
+                for (int task = begin[job]; task < begin[job + 1]; task++) {
+                    ends[job] = Math.max(ends[job], dry[task]);
+                }
+            }
+            return ends;
+        }
+
+        /** The first task that isn't begun is done next; while it waits, another that is worth it, or none (-1). */
+        private int next(int worker, long now) {
+            int wanted = head[firstOpen];
+            long ready = ready(wanted);
+            if (ready <= now) {
+                return wanted;
+            }
+            long waiting = clock.worked(at[worker], ready);
+            for (int job = firstOpen; job < jobs.size(); job++) {
+                for (int task = head[job]; task < begin[job + 1]; task++) {
+                    if (dry[task] == NEVER && ready(task) <= now && detour(task, wanted) < waiting) {
+                        return task;
+                    }
+                }
+            }
+            return -1;
+        }
+
+        /** The next moment at which something becomes possible. */
+        private long nextMoment(long now) {
+            long next = NEVER;
+            for (int job = firstOpen; job < jobs.size(); job++) {
+                for (int task = head[job]; task < begin[job + 1]; task++) {
+                    if (dry[task] == NEVER) {
+                        long ready = ready(task);
+                        if (ready > now) {
+                            next = Math.min(next, ready);
+                        }
+                    }
+                }
+            }
+            return next;
+        }
+
+        /** When a task can be begun; never as long as something before it isn't begun. */
+        private long ready(int task) {
+            long ready = Math.max(
+                    notBefore[jobOf[task]], busyUntil[tasks[task].station().ordinal()]);
+            for (int before : after[task]) {
+                ready = Math.max(ready, dry[before]);
+            }
+            return ready;
+        }
+
+        /** What more is changed if a task is done before the one that is wanted. */
+        private long detour(int task, int wanted) {
+            int[] mine = on[tasks[task].station().ordinal()];
+            long there = changes(task, mine);
+            if (tasks[task].station() != tasks[wanted].station()) {
+                return there;
+            }
+            int[] then = mine.clone();
+            putOn(task, then);
+            return there + changes(wanted, then) - changes(wanted, mine);
+        }
+
+        private long changes(int task, int[] state) {
+            long seconds = 0;
+            for (int part = 0; part < parts.length; part++) {
+                if (needs[task][part] != 0 && needs[task][part] != state[part]) {
+                    seconds += changing[part];
+                }
+            }
+            return seconds;
+        }
+
+        private void putOn(int task, int[] state) {
+            for (int part = 0; part < parts.length; part++) {
+                if (needs[task][part] != 0) {
+                    state[part] = needs[task][part];
+                }
+            }
+        }
+
+        private List<SetUp.Part> changed(int task, int[] state) {
+            List<SetUp.Part> changed = new ArrayList<>();
+            for (SetUp.Part part : parts) {
+                int needed = needs[task][part.ordinal()];
+                if (needed != 0 && needed != state[part.ordinal()]) {
+                    changed.add(part);
+                }
+            }
+            return changed;
+        }
+
+        private void place(int task, int worker) {
+            int where = tasks[task].station().ordinal();
+            List<SetUp.Part> changed = stretches == null ? List.of() : changed(task, on[where]);
+            long preparing = Math.max(once[task], changes(task, on[where]) + (station[worker] == where ? 0 : walk));
+            putOn(task, on[where]);
+            station[worker] = where;
+            int bags = tasks[task].bags();
+            double each = (double) sewing[task] / bags;
+            long all = preparing + sewing[task];
+            long done = 0;
+            int bagsDone = 0;
+            Place place = at[worker];
+            while (done < all && !clock.isOver(place)) {
+                long now = today(all - done, done, preparing, each, place);
+                if (now == 0) {
+                    place = clock.nextDay(place);
+                    continue;
+                }
+                Place end = clock.after(place, now);
+                done += now;
+                int bagsNow = done >= all ? bags : whole(done - preparing, each);
+                if (stretches != null) {
+                    stretches.add(new Stretch(
+                            jobs.get(jobOf[task]).key(),
+                            task - begin[jobOf[task]],
+                            worker,
+                            clock.timeOf(place.moment()),
+                            clock.timeOf(end.moment()),
+                            Duration.ofSeconds(now),
+                            bagsDone,
+                            bagsNow,
+                            changed));
+                    changed = List.of();
+                }
+                bagsDone = bagsNow;
+                place = end;
+                if (done < all) {
+                    place = clock.nextDay(place);
+                }
+            }
+            boolean isDone = done >= all;
+            dry[task] = isDone ? place.moment() + passive[task] : NEVER;
+            busyUntil[where] = isDone ? place.moment() : NEVER;
+            at[worker] = isDone ? clock.at(place.moment()) : place;
+            if (isDone) {
+                int job = jobOf[task];
+                while (head[job] < begin[job + 1] && dry[head[job]] != NEVER) {
+                    head[job]++;
+                }
+            }
+        }
+
+        /** How much of a task is done today: all that is left of it, or whole bags. */
+        private long today(long left, long done, long preparing, double each, Place place) {
+            long room = clock.leftOfDay(place);
+            if (left <= room) {
+                return left;
+            }
+            long untilBag = preparing + Math.round(whole(done + room - preparing, each) * each) - done;
+            if (untilBag > 0) {
+                return Math.min(untilBag, room);
+            }
+            return clock.isFresh(place) ? room : 0;
+        }
+
+        /** How many whole bags are done in a time, to the second. */
+        private static int whole(long seconds, double each) {
+            return each <= 0 || seconds <= 0 ? 0 : (int) Math.floor((seconds + 0.5) / each);
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package mardun.core.planning;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/**
+ * How sure it is that work is done by a day. The plan is laid many times, each time with other true times for its tasks: each is off
+ * by its own spread, and all together by what they share, since a maker who guesses one time too short guesses others too short as
+ * well, and a bad week is bad for everything. Seeded, so that the same plan is always equally sure.
+ *
+ * @param days of each job, by its key, the day on which it is done in each run; a run in which it never is comes as {@link LocalDate#MAX}
+ */
+public record Sureness(Map<String, List<LocalDate>> days) {
+
+    /** What all estimates are usually off by together, as a share of them. */
+    public static final double SHARED = 0.15;
+
+    /** How far the true time of a step that nobody has timed usually is from its guess, as a share of it. */
+    public static final double OF_A_GUESS = 0.3;
+
+    /** How often the plan is laid. */
+    public static final int RUNS = 2000;
+
+    private static final long SEED = 20_260_301;
+
+    /** No time comes out shorter than this share of its estimate. */
+    private static final double LEAST = 0.1;
+
+    public Sureness {
+        days = Map.copyOf(days);
+    }
+
+    /** Lays a plan {@link #RUNS} times. */
+    public static Sureness of(DayPlanner planner) {
+        return of(planner, SHARED, RUNS);
+    }
+
+    /**
+     * Lays a plan so many times.
+     *
+     * @param shared by how much all times are off together, as a share of them
+     */
+    static Sureness of(DayPlanner planner, double shared, int runs) {
+        List<Job.Task> tasks = planner.tasks();
+        int count = tasks.size();
+        double[] spread = tasks.stream().mapToDouble(Job.Task::spread).toArray();
+        double[] sewing =
+                tasks.stream().mapToDouble(task -> task.sewing().toSeconds()).toArray();
+        double[] once =
+                tasks.stream().mapToDouble(task -> task.once().toSeconds()).toArray();
+        List<List<LocalDate>> days = new ArrayList<>();
+        planner.jobs().forEach(job -> days.add(new ArrayList<>(runs)));
+        SplittableRandom random = new SplittableRandom(SEED);
+        long[] trueSewing = new long[count];
+        long[] trueOnce = new long[count];
+        for (int run = 0; run < runs; run++) {
+            double together = 1 + shared * random.nextGaussian();
+            for (int task = 0; task < count; task++) {
+                double off = Math.max(LEAST, together + spread[task] * random.nextGaussian());
+                trueSewing[task] = Math.round(sewing[task] * off);
+                trueOnce[task] = Math.round(once[task] * off);
+            }
+            List<Optional<LocalDate>> ready = planner.ready(trueSewing, trueOnce);
+            for (int job = 0; job < ready.size(); job++) {
+                days.get(job).add(ready.get(job).orElse(LocalDate.MAX));
+            }
+        }
+        Map<String, List<LocalDate>> byKey = new HashMap<>();
+        for (int job = 0; job < days.size(); job++) {
+            byKey.put(
+                    planner.jobs().get(job).key(),
+                    days.get(job).stream().sorted().toList());
+        }
+        return new Sureness(byKey);
+    }
+
+    /** In which share of the runs a job is done on a day or before it. */
+    public double by(String job, LocalDate day) {
+        List<LocalDate> its = days.get(job);
+        return its.stream().filter(one -> !one.isAfter(day)).count() / (double) its.size();
+    }
+
+    /**
+     * The day by which a job is done in a share of the runs.
+     *
+     * @return empty where that is never
+     */
+    public Optional<LocalDate> day(String job, double share) {
+        List<LocalDate> its = days.get(job);
+        LocalDate day = its.get((int) Math.min(its.size() - 1, Math.ceil(share * its.size()) - 1));
+        return Optional.of(day).filter(one -> !one.equals(LocalDate.MAX));
+    }
+
+    /**
+     * Between which times the hands-on time of tasks likely lies: in eight of ten cases. Each task is off by its own spread, and all by
+     * what they share, so that errors of many tasks cancel only in part.
+     */
+    public static Range likely(List<Job.Task> tasks) {
+        double mean = 0;
+        double own = 0;
+        for (Job.Task task : tasks) {
+            double seconds = task.time().toSeconds();
+            mean += seconds;
+            own += Math.pow(task.spread() * seconds, 2);
+        }
+        double off = 1.2816 * Math.sqrt(own + Math.pow(SHARED * mean, 2));
+        return new Range(
+                Duration.ofSeconds(Math.round(Math.max(LEAST * mean, mean - off))),
+                Duration.ofSeconds(Math.round(mean + off)));
+    }
+
+    /** A shorter and a longer time. */
+    public record Range(Duration from, Duration to) {}
+}

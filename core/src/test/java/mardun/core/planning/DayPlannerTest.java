@@ -1,0 +1,316 @@
+package mardun.core.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mardun.core.making.ChangeTimes;
+import mardun.core.making.SetUp;
+import mardun.core.making.Station;
+import mardun.core.planning.DayPlan.Stretch;
+import mardun.core.planning.Job.Task;
+import org.junit.jupiter.api.Test;
+
+/** Jobs on free days. */
+class DayPlannerTest {
+
+    private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
+    private static final ChangeTimes NOTHING =
+            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+
+    private static FreeTime hours(int each) {
+        return FreeTime.of(Arrays.stream(DayOfWeek.values())
+                .collect(Collectors.toMap(Function.identity(), day -> Duration.ofHours(each))));
+    }
+
+    private static Task task(int bags, int minutesEach, int passive, Integer... after) {
+        return task(SetUp.NONE, bags, minutesEach, passive, after);
+    }
+
+    private static Task task(SetUp setUp, int bags, int minutesEach, int passive, Integer... after) {
+        return new Task(
+                Station.MACHINE,
+                setUp,
+                bags,
+                Duration.ofMinutes((long) bags * minutesEach),
+                Duration.ZERO,
+                Duration.ofMinutes(passive),
+                List.of(after),
+                0);
+    }
+
+    private static Job job(String key, LocalDate due, Task... tasks) {
+        return new Job(key, Optional.ofNullable(due), Optional.empty(), List.of(tasks));
+    }
+
+    private static DayPlan lay(FreeTime free, Job... jobs) {
+        return new DayPlanner(List.of(jobs), free, NOTHING, MONDAY).lay();
+    }
+
+    @Test
+    void whatIsWantedFirstComesFirstAndADayIsFilledBeforeTheNext() {
+        DayPlan plan = lay(
+                hours(3),
+                job("without a day", null, task(4, 30, 0)),
+                job("later", MONDAY.plusDays(9), task(4, 30, 0)),
+                job("sooner", MONDAY.plusDays(4), task(8, 30, 0)));
+        assertThat(plan.ready())
+                .containsExactlyInAnyOrderEntriesOf(Map.of(
+                        "sooner",
+                        MONDAY.plusDays(1),
+                        "later",
+                        MONDAY.plusDays(1),
+                        "without a day",
+                        MONDAY.plusDays(2)));
+        assertThat(plan.on(MONDAY)).isEqualTo(Duration.ofHours(3));
+        assertThat(plan.after("later", MONDAY)).isEqualTo(Duration.ofHours(2));
+    }
+
+    @Test
+    void workStopsForTheDayBetweenTwoBags() {
+        DayPlan plan = lay(hours(1), job("bags", null, task(3, 25, 0)));
+        assertThat(plan.stretches())
+                .extracting(Stretch::day, Stretch::bagsBefore, Stretch::bagsAfter, Stretch::hands)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple(MONDAY, 0, 2, Duration.ofMinutes(50)),
+                        org.assertj.core.groups.Tuple.tuple(MONDAY.plusDays(1), 2, 3, Duration.ofMinutes(25)));
+    }
+
+    @Test
+    void aBagThatTakesLongerThanADayIsLeftHalfDone() {
+        DayPlan plan = lay(hours(1), job("a big bag", null, task(1, 150, 0)));
+        assertThat(plan.stretches())
+                .extracting(Stretch::hands)
+                .containsExactly(Duration.ofHours(1), Duration.ofHours(1), Duration.ofMinutes(30));
+        assertThat(plan.ready("a big bag")).contains(MONDAY.plusDays(2));
+    }
+
+    @Test
+    void glueDriesAtNightAndWhileOtherWorkIsDone() {
+        DayPlan overnight = lay(hours(1), job("glued", null, task(1, 60, 600), task(1, 30, 0, 0)));
+        assertThat(overnight.ready("glued")).contains(MONDAY.plusDays(1));
+        DayPlan meanwhile = lay(
+                hours(8), job("glued", MONDAY, task(1, 60, 60), task(1, 30, 0, 0)), job("other", null, task(1, 45, 0)));
+        assertThat(meanwhile.stretches()).extracting(Stretch::job).containsExactly("glued", "other", "glued");
+        assertThat(meanwhile.stretches().get(2).from()).isEqualTo(MONDAY.atTime(11, 0));
+    }
+
+    /** Waiting two minutes is cheaper than changing needle and thread there and back. */
+    @Test
+    void nothingIsTakenInBetweenThatCostsMoreThanTheWaiting() {
+        SetUp navy = new SetUp("80", "navy", "", "");
+        SetUp white = new SetUp("100", "white", "", "");
+        List<Job> jobs = List.of(
+                job("glued", MONDAY, task(navy, 1, 60, 2), task(navy, 1, 30, 0, 0)),
+                job("other", null, task(white, 1, 45, 0)));
+        DayPlan plan = new DayPlanner(jobs, hours(8), ChangeTimes.USUAL, MONDAY).lay();
+        assertThat(plan.stretches()).extracting(Stretch::job).containsExactly("glued", "glued", "other");
+        assertThat(plan.stretches().get(1).changes()).isEmpty();
+        assertThat(plan.stretches().get(2).changes()).containsExactly(SetUp.Part.NEEDLE, SetUp.Part.THREAD);
+    }
+
+    @Test
+    void aSetUpThatIsKeptOvernightCostsNothingInTheMorning() {
+        SetUp navy = new SetUp("80", "navy", "", "");
+        List<Job> jobs = List.of(job("navy", null, task(navy, 2, 50, 0), task(navy, 1, 50, 0, 0)));
+        ChangeTimes slow = new ChangeTimes(
+                Duration.ofMinutes(5), Duration.ofMinutes(5), Duration.ZERO, Duration.ZERO, Duration.ZERO);
+        DayPlan plan = new DayPlanner(jobs, hours(1), slow, MONDAY).lay();
+        assertThat(plan.stretches())
+                .extracting(Stretch::hands)
+                .containsExactly(Duration.ofMinutes(60), Duration.ofMinutes(50), Duration.ofMinutes(50));
+    }
+
+    @Test
+    void aWeekAwayHasNoWorkAndALongSaturdayHasMore() {
+        FreeTime free = hours(1);
+        for (int day = 1; day < 5; day++) {
+            free = free.with(MONDAY.plusDays(day), Duration.ZERO);
+        }
+        free = free.with(MONDAY.plusDays(5), Duration.ofHours(6));
+        DayPlan plan = lay(free, job("bags", null, task(7, 60, 0)));
+        assertThat(plan.stretches()).extracting(Stretch::day).containsExactly(MONDAY, MONDAY.plusDays(5));
+    }
+
+    @Test
+    void pausesPreparingAndClearingUpAreNotWorked() {
+        FreeTime free = new FreeTime(
+                hours(3).usual(),
+                Map.of(),
+                LocalTime.of(18, 0),
+                Duration.ofMinutes(60),
+                Duration.ofMinutes(15),
+                Duration.ofMinutes(10),
+                Duration.ofMinutes(5),
+                1);
+        assertThat(free.worked(MONDAY)).isEqualTo(Duration.ofMinutes(60 + 60 + 15));
+        DayPlan plan = lay(free, job("bags", null, task(9, 15, 0)));
+        assertThat(plan.ready("bags")).contains(MONDAY);
+        Stretch stretch = plan.stretches().get(0);
+        assertThat(stretch.from()).isEqualTo(MONDAY.atTime(18, 10));
+        assertThat(stretch.to()).isEqualTo(MONDAY.atTime(20, 55));
+    }
+
+    @Test
+    void withoutAFreeHourNothingIsEverReady() {
+        DayPlan plan = lay(FreeTime.of(Map.of()), job("bags", MONDAY, task(1, 15, 0)));
+        assertThat(plan.ready()).isEmpty();
+        assertThat(plan.stretches()).isEmpty();
+        assertThat(job("bags", MONDAY, task(1, 15, 0)).isLate(plan.ready("bags")))
+                .isTrue();
+    }
+
+    @Test
+    void aDayThatIsOnlyLongEnoughToPrepareIsNoDay() {
+        FreeTime free = new FreeTime(
+                Map.of(DayOfWeek.MONDAY, Duration.ofMinutes(10)),
+                Map.of(),
+                LocalTime.NOON,
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ofMinutes(5),
+                Duration.ofMinutes(5),
+                1);
+        assertThat(free.worked(MONDAY)).isZero();
+    }
+
+    @Test
+    void twoPeopleShareWhatDoesNotWait() {
+        FreeTime two = new FreeTime(
+                hours(2).usual(),
+                Map.of(),
+                LocalTime.NOON,
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                2);
+        Task sew = task(2, 60, 0);
+        Task press = new Task(
+                Station.PRESS, SetUp.NONE, 2, Duration.ofMinutes(120), Duration.ZERO, Duration.ZERO, List.of(), 0);
+        assertThat(lay(two, job("both", null, sew, press)).ready("both")).contains(MONDAY);
+        assertThat(lay(two, job("one machine", null, sew, sew)).ready("one machine"))
+                .contains(MONDAY.plusDays(1));
+    }
+
+    @Test
+    void neverIsAnHourUsedTwiceAPersonInTwoPlacesOrAnythingBeforeItsTime() {
+        Random random = new Random(11);
+        for (int room = 0; room < 300; room++) {
+            FreeTime free = randomTime(random);
+            List<Job> jobs = randomJobs(random);
+            DayPlan plan = new DayPlanner(jobs, free, ChangeTimes.USUAL, MONDAY).lay();
+            check(plan, jobs, free);
+        }
+    }
+
+    private static FreeTime randomTime(Random random) {
+        Map<DayOfWeek, Duration> usual = new HashMap<>();
+        for (DayOfWeek day : DayOfWeek.values()) {
+            usual.put(day, Duration.ofMinutes(random.nextInt(4) == 0 ? 0 : 30 + random.nextInt(400)));
+        }
+        Map<LocalDate, Duration> others = new HashMap<>();
+        for (int i = random.nextInt(4); i > 0; i--) {
+            others.put(MONDAY.plusDays(random.nextInt(14)), Duration.ofMinutes(random.nextInt(500)));
+        }
+        return new FreeTime(
+                usual,
+                others,
+                LocalTime.of(9 + random.nextInt(6), 0),
+                Duration.ofMinutes(random.nextBoolean() ? 0 : 45 + random.nextInt(60)),
+                Duration.ofMinutes(random.nextInt(20)),
+                Duration.ofMinutes(random.nextInt(10)),
+                Duration.ofMinutes(random.nextInt(10)),
+                1 + random.nextInt(2));
+    }
+
+    private static List<Job> randomJobs(Random random) {
+        List<Job> jobs = new ArrayList<>();
+        for (int number = 0; number < 1 + random.nextInt(4); number++) {
+            List<Task> tasks = new ArrayList<>();
+            for (int task = 0; task < random.nextInt(8); task++) {
+                List<Integer> after = new ArrayList<>();
+                for (int before = 0; before < task; before++) {
+                    if (random.nextInt(3) == 0) {
+                        after.add(before);
+                    }
+                }
+                int bags = 1 + random.nextInt(20);
+                tasks.add(new Task(
+                        Station.values()[random.nextInt(4)],
+                        new SetUp(random.nextBoolean() ? "" : "80", random.nextBoolean() ? "navy" : "rust", "", ""),
+                        bags,
+                        Duration.ofSeconds(random.nextInt(40 * 60)),
+                        Duration.ofSeconds(random.nextInt(900)),
+                        Duration.ofMinutes(random.nextInt(3) == 0 ? random.nextInt(300) : 0),
+                        after,
+                        0));
+            }
+            jobs.add(new Job(
+                    "job " + number,
+                    random.nextBoolean() ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(20))),
+                    random.nextInt(4) > 0 ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(5))),
+                    tasks));
+        }
+        return jobs;
+    }
+
+    private static void check(DayPlan plan, List<Job> jobs, FreeTime free) {
+        Map<Integer, LocalDateTime> workerUntil = new HashMap<>();
+        Map<Station, LocalDateTime> stationUntil = new HashMap<>();
+        Map<String, LocalDateTime> dry = new HashMap<>();
+        Map<String, Duration> hands = new HashMap<>();
+        Map<String, Job> byKey = jobs.stream().collect(Collectors.toMap(Job::key, Function.identity()));
+        for (Stretch stretch : plan.stretches()) {
+            Job job = byKey.get(stretch.job());
+            Task task = job.tasks().get(stretch.task());
+            String key = stretch.job() + "/" + stretch.task();
+            assertThat(stretch.from())
+                    .isAfterOrEqualTo(workerUntil.getOrDefault(stretch.worker(), MONDAY.atStartOfDay()));
+            workerUntil.put(stretch.worker(), stretch.to());
+            assertThat(stretch.from())
+                    .isAfterOrEqualTo(stationUntil.getOrDefault(task.station(), MONDAY.atStartOfDay()));
+            stationUntil.put(task.station(), stretch.to());
+            job.notBefore().ifPresent(day -> assertThat(stretch.day()).isAfterOrEqualTo(day));
+            task.after()
+                    .forEach(before ->
+                            assertThat(stretch.from()).isAfterOrEqualTo(dry.get(stretch.job() + "/" + before)));
+            if (stretch.bagsAfter() == task.bags()) {
+                dry.put(key, stretch.to().plus(task.passive()));
+            }
+            LocalDateTime begin = stretch.day().atTime(free.begins());
+            assertThat(stretch.from()).isAfterOrEqualTo(begin.plus(free.preparing()));
+            assertThat(stretch.to())
+                    .isBeforeOrEqualTo(begin.plus(free.on(stretch.day())).minus(free.clearing()));
+            assertThat(stretch.bagsAfter()).isBetween(stretch.bagsBefore(), task.bags());
+            hands.merge(key, stretch.hands(), Duration::plus);
+        }
+        for (LocalDate day = MONDAY; day.isBefore(MONDAY.plusDays(40)); day = day.plusDays(1)) {
+            assertThat(plan.on(day)).isLessThanOrEqualTo(free.worked(day).multipliedBy(free.people()));
+        }
+        for (Job job : jobs) {
+            assertThat(plan.ready()).containsKey(job.key());
+            for (int i = 0; i < job.tasks().size(); i++) {
+                Task task = job.tasks().get(i);
+                Duration done = hands.getOrDefault(job.key() + "/" + i, Duration.ZERO);
+                assertThat(done).isBetween(task.time(), task.time().plusMinutes(6));
+                if (!done.isZero()) {
+                    assertThat(plan.ready().get(job.key()))
+                            .isAfterOrEqualTo(dry.get(job.key() + "/" + i).toLocalDate());
+                }
+            }
+        }
+    }
+}
