@@ -32,6 +32,14 @@ export const useToday = () => {
 export const useBench = () =>
   useQuery({ queryKey: keys.bench, queryFn: () => api.get<Schemas['BenchView']>('/api/bench') });
 
+/** So many days from today on, with the work that is laid on them. */
+export const useDays = (count: number) =>
+  useQuery({
+    queryKey: [...keys.bench, 'days', count],
+    queryFn: () => api.get<Schemas['DaysView']>(`/api/days?count=${count}`),
+    placeholderData: keepPreviousData,
+  });
+
 /** Every material, page after page. */
 async function allMaterials() {
   const all = await api.get<Schemas['PageViewMaterialView']>('/api/materials?size=500');

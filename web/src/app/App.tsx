@@ -6,6 +6,7 @@ import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
 const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
+const DaysPage = lazy(() => import('../areas/days/DaysPage'));
 const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
 const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
@@ -25,10 +26,10 @@ const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
 function Shell() {
   return (
-    <div className="grid h-full grid-cols-[92px_1fr]">
+    <div className="grid h-full grid-cols-[92px_1fr] print:block print:h-auto">
       <Hatches />
       <Rail />
-      <main className="relative min-w-0 overflow-y-auto px-[22px] py-4">
+      <main className="relative min-w-0 overflow-y-auto px-[22px] py-4 print:overflow-visible">
         <Suspense fallback={<p className="text-soft">Opening …</p>}>
           <Outlet />
         </Suspense>
@@ -45,6 +46,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Navigate to="/bench" replace /> },
       { path: '/bench', element: <BenchPage /> },
+      { path: '/bench/days', element: <DaysPage /> },
       { path: '/designs', element: <DesignsPage /> },
       { path: '/designs/:id', element: <DesignPage /> },
       { path: '/materials', element: <MaterialsPage /> },

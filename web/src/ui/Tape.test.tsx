@@ -9,7 +9,7 @@ const tape: Schemas['TapeView'] = {
     date,
     free: { text: '', seconds: [7200, 9000, 0][i] ?? 0 },
   })),
-  laid: [{ batchId: 4, label: 'Heron pouch medium', stage: 'CUT', from: 0, to: 1.5 }],
+  laid: [{ batchId: 4, label: 'Heron pouch medium', stage: 'CUT', from: 0, to: 1.5, worker: 1 }],
   pins: [
     { kind: 'FAIR', label: 'Lantern Quay', date: '2026-11-25', fairId: 1 },
     { kind: 'DUE', label: 'A school', date: '2026-11-24', batchId: 4 },

@@ -19,6 +19,7 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
   tape.laid.forEach((laid) => {
     if (!fills.has(laid.batchId)) fills.set(laid.batchId, FILLS[fills.size % FILLS.length] ?? '');
   });
+  const several = tape.laid.some((laid) => laid.worker > 1);
   const pins = [...tape.pins].sort((a, b) => a.date.localeCompare(b.date));
   return (
     <div className="-mx-[22px]">
@@ -44,12 +45,21 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
               stroke="#14242d"
               strokeWidth=".9"
             />
-            <text x={at(i) + 6} y={TOP + 32}>
-              <tspan fontSize="17" fontWeight="700" fill={i === 0 ? '#1d5a85' : '#14242d'}>
-                {dayOfMonth(d.date)}
-              </tspan>{' '}
-              {i === 0 ? 'today' : weekday(d.date)}
-            </text>
+            <a
+              href={`/bench/days#${d.date}`}
+              aria-label={`${day(d.date)}, what is done on that day`}
+              onClick={(event) => {
+                event.preventDefault();
+                navigate(`/bench/days?days=14#${d.date}`);
+              }}
+            >
+              <text x={at(i) + 6} y={TOP + 32} className="hover:underline">
+                <tspan fontSize="17" fontWeight="700" fill={i === 0 ? '#1d5a85' : '#14242d'}>
+                  {dayOfMonth(d.date)}
+                </tspan>{' '}
+                {i === 0 ? 'today' : weekday(d.date)}
+              </text>
+            </a>
             <text x={at(i) + 6} y={TOP + HEIGHT - 7}>
               {d.free.seconds === 0 ? '–' : shortHours(d.free.seconds)}
             </text>
@@ -70,15 +80,15 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
             >
               <rect
                 x={at(laid.from) + 1.5}
-                y={TOP + 41}
+                y={TOP + 41 + (several && laid.worker === 2 ? 12 : 0)}
                 width={width}
-                height="22"
+                height={several ? 10 : 22}
                 rx="3"
                 fill={fills.get(laid.batchId)}
                 stroke="#48595f"
                 strokeWidth=".8"
               />
-              {room > 4 && (
+              {!several && room > 4 && (
                 <>
                   <rect
                     x={at(laid.from) + 6}

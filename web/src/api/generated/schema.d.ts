@@ -3751,6 +3751,7 @@ export interface components {
       goesOn: boolean;
       hands: components['schemas']['TimeView'];
       name: string;
+      onlySetUp: boolean;
       /** @enum {string} */
       stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** @enum {string} */

@@ -30,6 +30,9 @@ export default function BenchPage() {
           <div className="text-soft">{summary(bench)}</div>
         </div>
         <div className="flex gap-2.5">
+          <ButtonLink look="quiet" to="/bench/days">
+            The days
+          </ButtonLink>
           <Button look="quiet" onClick={() => setPinning(true)}>
             Pin a fair
           </Button>
@@ -108,7 +111,7 @@ function Lanes({ lanes }: { lanes: Schemas['LaneView'][] }) {
         <h2>On the go</h2>
         <span className="text-soft">Plan · Cut · Sew · Finish</span>
       </div>
-      {lanes.map(({ batch, ready, late }) => (
+      {lanes.map(({ batch, ready, late, waits }) => (
         <Link
           key={batch.id}
           to={`/batches/${batch.id}`}
@@ -133,12 +136,14 @@ function Lanes({ lanes }: { lanes: Schemas['LaneView'][] }) {
                 <>
                   ready <b>{day(ready)}</b>
                 </>
+              ) : waits ? (
+                <b>{waits.replace(/\.$/, '')}</b>
               ) : (
                 <b>no free hours</b>
               )}{' '}
               · {batch.hoursLeft.text} left
             </span>
-            {batch.isShort ? (
+            {batch.isShort || waits ? (
               <Tag look="bad">material short</Tag>
             ) : late ? (
               <Tag look="bad">late for {batch.forWhat || (batch.dueOn && day(batch.dueOn))}</Tag>

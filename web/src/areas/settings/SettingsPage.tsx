@@ -18,6 +18,15 @@ const CHANGES = [
   ['walk', 'Going elsewhere', 'table, press, machine'],
 ] as const;
 
+const A_DAY = [
+  ['begins', 'Work begins at', '18:30, for instance'],
+  ['atOneGo', 'At one go', 'minutes; 0 for no pauses'],
+  ['pause', 'A pause', 'minutes'],
+  ['preparing', 'Getting ready', 'minutes each day'],
+  ['clearing', 'Clearing up', 'minutes each day'],
+  ['people', 'Pairs of hands', '1 or 2'],
+] as const;
+
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
 export default function SettingsPage() {
@@ -322,6 +331,18 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
               inputMode="decimal"
               error={on(`freeHours.${i}`)}
               {...register(`freeHours.${i}` as const)}
+            />
+          ))}
+        </div>
+        <div className="mt-4 grid grid-cols-2 items-start gap-3 border-t border-line-faint pt-3 md:grid-cols-6">
+          {A_DAY.map(([name, label, hint]) => (
+            <TextField
+              key={name}
+              label={label}
+              hint={hint}
+              inputMode={name === 'begins' ? undefined : 'numeric'}
+              error={on(`days.${name}`)}
+              {...register(`days.${name}`)}
             />
           ))}
         </div>

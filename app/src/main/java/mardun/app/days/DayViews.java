@@ -50,6 +50,7 @@ public final class DayViews {
      * @param bagsFrom the first bag of it, from 1
      * @param bagsTo the last bag that is done in it; less than {@code bagsFrom} where none is finished
      * @param bags how many bags the operation is for
+     * @param onlySetUp no bag is begun yet, only what is done once
      * @param changes what has to be changed on the machine, and only that
      * @param dries what needs no hands after it; absent for nothing
      * @param worker who does it, from 1
@@ -67,6 +68,7 @@ public final class DayViews {
             int bagsFrom,
             int bagsTo,
             int bags,
+            boolean onlySetUp,
             List<String> changes,
             String check,
             String caution,

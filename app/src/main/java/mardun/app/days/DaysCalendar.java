@@ -1,5 +1,8 @@
 package mardun.app.days;
 
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -13,6 +16,7 @@ import mardun.app.days.DayPlans.Laid;
 import mardun.app.selling.FairService;
 import mardun.app.selling.FairView;
 import mardun.core.planning.DayPlan.Stretch;
+import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -55,7 +59,13 @@ public class DaysCalendar {
         byDay.forEach((day, its) -> calendar.add(work(day, its, laid)));
         laid.works().stream().filter(work -> work.dueOn().isPresent()).forEach(work -> calendar.add(due(work)));
         fairs.coming().forEach(fair -> calendar.add(fair(fair)));
-        return calendar.toString();
+        StringWriter folded = new StringWriter();
+        try {
+            new CalendarOutputter(false).output(calendar, folded);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return folded.toString();
     }
 
     private VEvent work(LocalDate day, List<Stretch> its, Laid laid) {

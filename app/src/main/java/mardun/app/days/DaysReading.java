@@ -125,6 +125,7 @@ public class DaysReading {
                 stretch.bagsBefore() + 1,
                 stretch.bagsAfter(),
                 bags,
+                stretch.isOnlySetUp(),
                 stretch.changes().stream().map(turn.setUp()::words).toList(),
                 turn.operation().text(step -> step.check()),
                 turn.operation().text(step -> step.caution()),
@@ -157,6 +158,9 @@ public class DaysReading {
         String name = "“" + turn.step().name() + "”";
         if (last.bagsAfter() >= bags) {
             return "Stop when " + name + " is done.";
+        }
+        if (last.isOnlySetUp()) {
+            return "Set up for " + name + "; its first bag waits for the next time.";
         }
         return last.bagsAfter() == last.bagsBefore()
                 ? name + " goes on the next time, in the middle of bag " + (last.bagsAfter() + 1) + " of " + bags + "."

@@ -11,6 +11,7 @@ class PageRoutes {
 
     @GetMapping({
         "/bench",
+        "/bench/days",
         "/designs",
         "/designs/{id}",
         "/materials",

@@ -25,6 +25,7 @@ public record DayPlan(List<Stretch> stretches, Map<String, LocalDate> ready) {
      * @param hands hands-on time in it; pauses lie between
      * @param bagsBefore how many bags are done before it
      * @param bagsAfter how many are done when it ends
+     * @param isOnlySetUp no bag is begun yet: what the task takes once is done, and stays so overnight
      * @param changes what has to be changed on the machine when the task is begun, and only that; empty when it goes on
      */
     public record Stretch(
@@ -36,6 +37,7 @@ public record DayPlan(List<Stretch> stretches, Map<String, LocalDate> ready) {
             Duration hands,
             int bagsBefore,
             int bagsAfter,
+            boolean isOnlySetUp,
             List<SetUp.Part> changes) {
 
         public LocalDate day() {

@@ -225,16 +225,21 @@ public final class DayPlanner {
             return ready;
         }
 
-        /** What more is changed if a task is done before the one that is wanted. */
+        /** What more is changed if a task is done before the one that is wanted and those of its job after it. */
         private long detour(int task, int wanted) {
             int[] mine = on[tasks[task].station().ordinal()];
             long there = changes(task, mine);
-            if (tasks[task].station() != tasks[wanted].station()) {
+            int next = wanted;
+            while (next < begin[jobOf[wanted] + 1]
+                    && (dry[next] != NEVER || tasks[next].station() != tasks[task].station())) {
+                next++;
+            }
+            if (next == begin[jobOf[wanted] + 1] || next == task) {
                 return there;
             }
             int[] then = mine.clone();
             putOn(task, then);
-            return there + changes(wanted, then) - changes(wanted, mine);
+            return there + changes(next, then) - changes(next, mine);
         }
 
         private long changes(int task, int[] state) {
@@ -297,6 +302,7 @@ public final class DayPlanner {
                             Duration.ofSeconds(now),
                             bagsDone,
                             bagsNow,
+                            done <= preparing && bagsNow == 0,
                             changed));
                     changed = List.of();
                 }
