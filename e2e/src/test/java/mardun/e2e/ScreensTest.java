@@ -50,9 +50,36 @@ class ScreensTest {
         page.setViewportSize(1280, 800);
     }
 
+    @Test
+    void anEveningWithMoreTimeIsTriedKeptAndTakenBackByKeyboard() {
+        page.navigate(APP.url("/bench/days"));
+        Locator hours = page.getByLabel(Pattern.compile("Hours free on")).nth(2);
+        assertThat(hours).hasValue(Pattern.compile("[0-9.]+"));
+        String usual = hours.inputValue();
+        hours.focus();
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type("99");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("“99” is more than")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(hours).hasValue(usual);
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type("5.25");
+        assertThat(page.getByText(Pattern.compile("instead of|no batch")).first())
+                .isVisible();
+        page.keyboard().press("Enter");
+        Locator asUsual = page.getByText("as usual", new Page.GetByTextOptions().setExact(true));
+        assertThat(asUsual).isVisible();
+        asUsual.focus();
+        page.keyboard().press("Enter");
+        assertThat(asUsual).isHidden();
+        assertThat(hours).hasValue(usual);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "/bench, On the go",
+        "/bench/days, When each batch is done",
         "/designs, Heron pouch",
         "/designs/1, What it shall measure",
         "/designs/7, Strip above",

@@ -26,13 +26,13 @@ class ScreenshotsTest {
     void retakeAll() throws IOException {
         try (PackagedApp app = PackagedApp.withDemoData()) {
             take(app, "/bench", "Next at the", "bench");
+            take(app, "/bench/days", "When each batch is done", "days");
             take(app, "/designs/1", "What it shall measure", "design");
             take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
             take(app, "/materials/2", "How it came and went", "material");
             take(app, "/materials/buying", "All together", "buying");
             take(app, "/materials/deliveries", "What came before", "delivery");
-            take(app, "/materials/stock-take", "in the book", "stock-take");
             take(app, "/materials/value", "Cloth, lining", "worth");
             take(app, "/materials/hand?material=3", "can be made", "hand");
             take(app, "/batches", "On the go", "batches");

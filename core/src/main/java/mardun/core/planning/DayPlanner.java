@@ -29,8 +29,10 @@ public final class DayPlanner {
     public static final int FARTHEST_DAYS = 366;
 
     private static final long NEVER = Long.MAX_VALUE;
+    private static final int NONE = -1;
 
     private final List<Job> jobs;
+    private final LocalDate today;
     private final WorkClock clock;
     private final int people;
     private final SetUp.Part[] parts = SetUp.Part.values();
@@ -43,6 +45,8 @@ public final class DayPlanner {
     private final int[][] needs;
     private final long[] passive;
     private final long[] notBefore;
+    private final long[] sewing;
+    private final long[] once;
 
     /**
      * Prepares the laying of jobs.
@@ -54,6 +58,7 @@ public final class DayPlanner {
         this.jobs = jobs.stream()
                 .sorted(Comparator.comparing(job -> job.due().orElse(LocalDate.MAX)))
                 .toList();
+        this.today = today;
         clock = new WorkClock(free, today, FARTHEST_DAYS);
         people = free.people();
         for (SetUp.Part part : parts) {
@@ -68,6 +73,8 @@ public final class DayPlanner {
         needs = new int[count][parts.length];
         passive = new long[count];
         notBefore = new long[this.jobs.size()];
+        sewing = new long[count];
+        once = new long[count];
         Map<String, Integer> known = new HashMap<>();
         int next = 0;
         for (int job = 0; job < this.jobs.size(); job++) {
@@ -80,6 +87,8 @@ public final class DayPlanner {
                 jobOf[next] = job;
                 after[next] = task.after().stream().mapToInt(one -> first + one).toArray();
                 passive[next] = task.passive().toSeconds();
+                sewing[next] = task.sewing().toSeconds();
+                once[next] = task.once().toSeconds();
                 for (SetUp.Part part : parts) {
                     String needed = SetUp.plain(part.of(task.setUp()));
                     needs[next][part.ordinal()] =
@@ -93,14 +102,8 @@ public final class DayPlanner {
 
     /** Lays them. */
     public DayPlan lay() {
-        long[] sewing = new long[tasks.length];
-        long[] once = new long[tasks.length];
-        for (int task = 0; task < tasks.length; task++) {
-            sewing[task] = tasks[task].sewing().toSeconds();
-            once[task] = tasks[task].once().toSeconds();
-        }
         List<Stretch> stretches = new ArrayList<>();
-        long[] ends = new Run(sewing, once, stretches).ends();
+        long[] ends = new Run(sewing, once, notBefore, NONE, Optional.of(stretches)).ends();
         Map<String, LocalDate> ready = new HashMap<>();
         for (int job = 0; job < jobs.size(); job++) {
             if (ends[job] != NEVER) {
@@ -111,8 +114,13 @@ public final class DayPlanner {
         return new DayPlan(stretches, ready);
     }
 
+    /** The jobs in the order in which they come first. */
     List<Job> jobs() {
         return jobs;
+    }
+
+    LocalDate today() {
+        return today;
     }
 
     /** All tasks, job after job. */
@@ -120,11 +128,27 @@ public final class DayPlanner {
         return List.of(tasks);
     }
 
-    /** Lays them with other times for the tasks, and tells only the day on which each job is done. */
-    List<Optional<LocalDate>> ready(long[] sewing, long[] once) {
-        return Arrays.stream(new Run(sewing, once, null).ends())
-                .mapToObj(end -> end == NEVER ? Optional.<LocalDate>empty() : Optional.of(clock.dayOf(end)))
-                .toList();
+    /** Lays them with other times for the tasks; answers on which day from today on each job is done, {@link #FARTHEST_DAYS} for never. */
+    int[] days(long[] otherSewing, long[] otherOnce) {
+        return days(new Run(otherSewing, otherOnce, notBefore, NONE, Optional.empty()));
+    }
+
+    /** The same where one of the jobs isn't begun before a day, counted from today on. */
+    int[] daysFrom(int job, int day) {
+        long[] others = notBefore.clone();
+        others[job] = Math.max(others[job], WorkClock.DAY * day);
+        return days(new Run(sewing, once, others, NONE, Optional.empty()));
+    }
+
+    /** The same without one of the jobs. */
+    int[] daysWithout(int job) {
+        return days(new Run(sewing, once, notBefore, job, Optional.empty()));
+    }
+
+    private static int[] days(Run run) {
+        return Arrays.stream(run.ends())
+                .mapToInt(end -> end == NEVER ? FARTHEST_DAYS : (int) (end / WorkClock.DAY))
+                .toArray();
     }
 
     /** One laying. */
@@ -132,7 +156,9 @@ public final class DayPlanner {
 
         private final long[] sewing;
         private final long[] once;
-        private final List<Stretch> stretches;
+        private final long[] notBefore;
+        private final int without;
+        private final Optional<List<Stretch>> stretches;
         private final Place[] at = new Place[people];
         private final int[] station = new int[people];
         private final int[][] on = new int[Station.values().length][parts.length];
@@ -144,13 +170,24 @@ public final class DayPlanner {
         private final int[] head;
         private int firstOpen;
 
-        Run(long[] sewing, long[] once, List<Stretch> stretches) {
+        /**
+         * Prepares a laying.
+         *
+         * @param without the job that is left out, or none
+         * @param stretches where what is laid is written down; empty where nobody wants to know
+         */
+        Run(long[] sewing, long[] once, long[] notBefore, int without, Optional<List<Stretch>> stretches) {
             this.sewing = sewing;
             this.once = once;
+            this.notBefore = notBefore;
+            this.without = without;
             this.stretches = stretches;
             dry = new long[tasks.length];
             Arrays.fill(dry, NEVER);
             head = Arrays.copyOf(begin, jobs.size());
+            if (without != NONE) {
+                head[without] = begin[without + 1];
+            }
             Arrays.fill(at, clock.start());
         }
 
@@ -174,7 +211,7 @@ public final class DayPlanner {
             }
             long[] ends = new long[jobs.size()];
             for (int job = 0; job < jobs.size(); job++) {
-                for (int task = begin[job]; task < begin[job + 1]; task++) {
+                for (int task = begin[job]; task < begin[job + 1] && job != without; task++) {
                     ends[job] = Math.max(ends[job], dry[task]);
                 }
             }
@@ -273,7 +310,7 @@ public final class DayPlanner {
 
         private void place(int task, int worker) {
             int where = tasks[task].station().ordinal();
-            List<SetUp.Part> changed = stretches == null ? List.of() : changed(task, on[where]);
+            List<SetUp.Part> changed = stretches.isEmpty() ? List.of() : changed(task, on[where]);
             long preparing = Math.max(once[task], changes(task, on[where]) + (station[worker] == where ? 0 : walk));
             putOn(task, on[where]);
             station[worker] = where;
@@ -292,18 +329,20 @@ public final class DayPlanner {
                 Place end = clock.after(place, now);
                 done += now;
                 int bagsNow = done >= all ? bags : whole(done - preparing, each);
-                if (stretches != null) {
-                    stretches.add(new Stretch(
-                            jobs.get(jobOf[task]).key(),
-                            task - begin[jobOf[task]],
-                            worker,
-                            clock.timeOf(place.moment()),
-                            clock.timeOf(end.moment()),
-                            Duration.ofSeconds(now),
-                            bagsDone,
-                            bagsNow,
-                            done <= preparing && bagsNow == 0,
-                            changed));
+                if (stretches.isPresent()) {
+                    stretches
+                            .get()
+                            .add(new Stretch(
+                                    jobs.get(jobOf[task]).key(),
+                                    task - begin[jobOf[task]],
+                                    worker,
+                                    clock.timeOf(place.moment()),
+                                    clock.timeOf(end.moment()),
+                                    Duration.ofSeconds(now),
+                                    bagsDone,
+                                    bagsNow,
+                                    done <= preparing && bagsNow == 0,
+                                    changed));
                     changed = List.of();
                 }
                 bagsDone = bagsNow;

@@ -3,11 +3,11 @@ package mardun.core.planning;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mardun.core.making.ChangeTimes;
 
 /**
@@ -46,58 +46,53 @@ public record Outlook(Map<String, OfJob> jobs) {
         DayPlanner planner = new DayPlanner(jobs, free, times, today);
         DayPlan plan = planner.lay();
         Sureness sureness = Sureness.of(planner);
-        Map<String, OfJob> outlook = new LinkedHashMap<>();
-        for (Job job : jobs) {
+        List<Job> inOrder = planner.jobs();
+        Map<String, OfJob> outlook = new HashMap<>();
+        for (int place = 0; place < inOrder.size(); place++) {
+            Job job = inOrder.get(place);
             boolean late = job.isLate(plan.ready(job.key()));
             outlook.put(
                     job.key(),
                     new OfJob(
                             job.due().map(due -> sureness.by(job.key(), due)),
                             sureness.day(job.key(), LIKELY),
-                            late ? Optional.empty() : lastBegin(job, jobs, free, times, today),
-                            late ? missing(job, plan) : Duration.ZERO,
-                            late ? inTimeWithout(job, jobs, free, times, today) : List.of()));
+                            late || job.due().isEmpty() || job.tasks().isEmpty()
+                                    ? Optional.empty()
+                                    : Optional.of(lastBegin(place, planner)),
+                            late ? plan.after(job.key(), job.due().orElseThrow()) : Duration.ZERO,
+                            late ? inTimeWithout(place, planner) : List.of()));
         }
         return new Outlook(outlook);
     }
 
-    private static Duration missing(Job job, DayPlan plan) {
-        return plan.after(job.key(), job.due().orElseThrow());
+    private static int dueIn(int job, DayPlanner planner) {
+        LocalDate due = planner.jobs().get(job).due().orElseThrow();
+        return (int) ChronoUnit.DAYS.between(planner.today(), due);
     }
 
     /** The last day, found by halving: begun later, it is never done earlier. */
-    private static Optional<LocalDate> lastBegin(
-            Job job, List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
-        if (job.due().isEmpty() || job.tasks().isEmpty()) {
-            return Optional.empty();
-        }
-        long inTime = 0;
-        long late = ChronoUnit.DAYS.between(today, job.due().get()) + 1;
+    private static LocalDate lastBegin(int job, DayPlanner planner) {
+        int due = dueIn(job, planner);
+        int inTime = 0;
+        int late = due + 1;
         while (late - inTime > 1) {
-            long middle = (inTime + late) / 2;
-            if (isInTime(job.notBefore(today.plusDays(middle)), jobs, free, times, today)) {
+            int middle = (inTime + late) / 2;
+            if (planner.daysFrom(job, middle)[job] <= due) {
                 inTime = middle;
             } else {
                 late = middle;
             }
         }
-        return Optional.of(today.plusDays(inTime));
+        return planner.today().plusDays(inTime);
     }
 
-    private static boolean isInTime(Job job, List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
-        List<Job> all = new ArrayList<>();
-        jobs.forEach(one -> all.add(one.key().equals(job.key()) ? job : one));
-        return !job.isLate(new DayPlanner(all, free, times, today).lay().ready(job.key()));
-    }
-
-    private static List<String> inTimeWithout(
-            Job job, List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
-        return jobs.stream()
+    private static List<String> inTimeWithout(int job, DayPlanner planner) {
+        int due = dueIn(job, planner);
+        return IntStream.range(0, planner.jobs().size())
                 .filter(other ->
-                        !other.key().equals(job.key()) && !other.tasks().isEmpty())
-                .filter(other ->
-                        isInTime(job, jobs.stream().filter(one -> one != other).toList(), free, times, today))
-                .map(Job::key)
+                        other != job && !planner.jobs().get(other).tasks().isEmpty())
+                .filter(other -> planner.daysWithout(other)[job] <= due)
+                .mapToObj(other -> planner.jobs().get(other).key())
                 .toList();
     }
 }

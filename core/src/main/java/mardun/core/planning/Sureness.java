@@ -2,7 +2,8 @@ package mardun.core.planning;
 
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,9 +15,10 @@ import java.util.SplittableRandom;
  * by its own spread, and all together by what they share, since a maker who guesses one time too short guesses others too short as
  * well, and a bad week is bad for everything. Seeded, so that the same plan is always equally sure.
  *
- * @param days of each job, by its key, the day on which it is done in each run; a run in which it never is comes as {@link LocalDate#MAX}
+ * @param today the day from which days are counted
+ * @param days of each job, by its key, after how many days it is done in each run, the earliest first
  */
-public record Sureness(Map<String, List<LocalDate>> days) {
+public record Sureness(LocalDate today, Map<String, List<Integer>> days) {
 
     /** What all estimates are usually off by together, as a share of them. */
     public static final double SHARED = 0.15;
@@ -54,8 +56,8 @@ public record Sureness(Map<String, List<LocalDate>> days) {
                 tasks.stream().mapToDouble(task -> task.sewing().toSeconds()).toArray();
         double[] once =
                 tasks.stream().mapToDouble(task -> task.once().toSeconds()).toArray();
-        List<List<LocalDate>> days = new ArrayList<>();
-        planner.jobs().forEach(job -> days.add(new ArrayList<>(runs)));
+        int jobs = planner.jobs().size();
+        int[][] days = new int[jobs][runs];
         SplittableRandom random = new SplittableRandom(SEED);
         long[] trueSewing = new long[count];
         long[] trueOnce = new long[count];
@@ -66,24 +68,28 @@ public record Sureness(Map<String, List<LocalDate>> days) {
                 trueSewing[task] = Math.round(sewing[task] * off);
                 trueOnce[task] = Math.round(once[task] * off);
             }
-            List<Optional<LocalDate>> ready = planner.ready(trueSewing, trueOnce);
-            for (int job = 0; job < ready.size(); job++) {
-                days.get(job).add(ready.get(job).orElse(LocalDate.MAX));
+            int[] done = planner.days(trueSewing, trueOnce);
+            for (int job = 0; job < jobs; job++) {
+                days[job][run] = done[job];
             }
         }
-        Map<String, List<LocalDate>> byKey = new HashMap<>();
-        for (int job = 0; job < days.size(); job++) {
+        Map<String, List<Integer>> byKey = new HashMap<>();
+        for (int job = 0; job < jobs; job++) {
             byKey.put(
                     planner.jobs().get(job).key(),
-                    days.get(job).stream().sorted().toList());
+                    Arrays.stream(days[job]).sorted().boxed().toList());
         }
-        return new Sureness(byKey);
+        return new Sureness(planner.today(), byKey);
     }
 
     /** In which share of the runs a job is done on a day or before it. */
     public double by(String job, LocalDate day) {
-        List<LocalDate> its = days.get(job);
-        return its.stream().filter(one -> !one.isAfter(day)).count() / (double) its.size();
+        List<Integer> its = days.get(job);
+        long until = ChronoUnit.DAYS.between(today, day);
+        return its.stream()
+                        .filter(one -> one <= until && one < DayPlanner.FARTHEST_DAYS)
+                        .count()
+                / (double) its.size();
     }
 
     /**
@@ -92,9 +98,9 @@ public record Sureness(Map<String, List<LocalDate>> days) {
      * @return empty where that is never
      */
     public Optional<LocalDate> day(String job, double share) {
-        List<LocalDate> its = days.get(job);
-        LocalDate day = its.get((int) Math.min(its.size() - 1, Math.ceil(share * its.size()) - 1));
-        return Optional.of(day).filter(one -> !one.equals(LocalDate.MAX));
+        List<Integer> its = days.get(job);
+        int day = its.get((int) Math.min(its.size() - 1, Math.ceil(share * its.size()) - 1));
+        return day == DayPlanner.FARTHEST_DAYS ? Optional.empty() : Optional.of(today.plusDays(day));
     }
 
     /**

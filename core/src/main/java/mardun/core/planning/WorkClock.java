@@ -12,7 +12,7 @@ import java.util.Arrays;
  */
 final class WorkClock {
 
-    private static final long DAY = Duration.ofDays(1).toSeconds();
+    static final long DAY = Duration.ofDays(1).toSeconds();
 
     private final LocalDate today;
     private final long[] from;
