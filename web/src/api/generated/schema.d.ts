@@ -372,6 +372,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/order/savings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listSavings'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/pause': {
     parameters: {
       query?: never;
@@ -509,6 +525,22 @@ export interface paths {
     };
     get: operations['readTicket'];
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/wishes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeWishes'];
     post?: never;
     delete?: never;
     options?: never;
@@ -1627,6 +1659,10 @@ export interface components {
       stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** Format: int64 */
       version: number;
+    };
+    BeforeWish: {
+      first: string;
+      then: string;
     };
     BenchView: {
       firstSteps?: components['schemas']['FirstStep'][];
@@ -2995,9 +3031,14 @@ export interface components {
       kinds: components['schemas']['ChangeCount'][];
       lineByLine: components['schemas']['TimeView'];
       overLeast: components['schemas']['TimeView'];
+      prices: components['schemas']['WishPrice'][];
       proven: boolean;
+      threads: string[];
       turns: components['schemas']['TurnView'][];
+      /** Format: int64 */
+      version: number;
       walks: components['schemas']['ChangeCount'];
+      wishes: components['schemas']['Wishes'];
     };
     OtherBatch: {
       /** Format: int64 */
@@ -3328,6 +3369,12 @@ export interface components {
       name: string;
       parameters: components['schemas']['ParameterView'][];
       sentence: string;
+    };
+    Saving: {
+      change: string;
+      name: string;
+      saves: components['schemas']['TimeView'];
+      without: components['schemas']['WithoutWish'];
     };
     SchoolView: {
       chosen: boolean;
@@ -3927,10 +3974,12 @@ export interface components {
       slot: string;
     };
     TurnView: {
+      after: number[];
       caution: string;
       changes: string[];
       check: string;
       elsewhere: boolean;
+      key: string;
       lines: number[];
       name: string;
       note: string;
@@ -4044,6 +4093,28 @@ export interface components {
     };
     WhatIfView: {
       sentences: string[];
+    };
+    WishPrice: {
+      asksForNothing: boolean;
+      before?: components['schemas']['BeforeWish'];
+      more: string;
+      without?: components['schemas']['WithoutWish'];
+      words: string;
+    };
+    Wishes: {
+      before: components['schemas']['BeforeWish'][];
+      threadFirst: string;
+      without: components['schemas']['WithoutWish'][];
+    };
+    WishesForm: {
+      /** Format: int64 */
+      version: number;
+      wishes: components['schemas']['Wishes'];
+    };
+    WithoutWish: {
+      /** @enum {string} */
+      part: 'NEEDLE' | 'THREAD' | 'FOOT' | 'STITCH';
+      turn: string;
     };
     WorkingView: {
       calculation: string;
@@ -4768,6 +4839,28 @@ export interface operations {
       };
     };
   };
+  listSavings: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Saving'][];
+        };
+      };
+    };
+  };
   pauseBatch: {
     parameters: {
       query?: never;
@@ -4995,6 +5088,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['TicketView'];
+        };
+      };
+    };
+  };
+  changeWishes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WishesForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OrderView'];
         };
       };
     };

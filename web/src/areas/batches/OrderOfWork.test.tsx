@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { rendered } from '../../ui/rendered.test.helper';
@@ -10,6 +10,8 @@ afterEach(() => vi.unstubAllGlobals());
 const time = (minutes: number) => ({ text: `${minutes} min`, seconds: 60 * minutes });
 
 const turn = (name: string, next: Partial<Schemas['TurnView']> = {}): Schemas['TurnView'] => ({
+  key: name.toLowerCase(),
+  after: [],
   name,
   lines: [1, 2],
   units: 6,
@@ -26,6 +28,10 @@ const turn = (name: string, next: Partial<Schemas['TurnView']> = {}): Schemas['T
 });
 
 const order = (next: Partial<Schemas['OrderView']> = {}): Schemas['OrderView'] => ({
+  version: 3,
+  wishes: { before: [], threadFirst: '', without: [] },
+  prices: [],
+  threads: ['navy', 'rust'],
   turns: [
     turn('Sew zip', { changes: ['zip foot', 'thread matching Kelp'], elsewhere: true, lines: [2] }),
     turn('Close'),
@@ -75,5 +81,67 @@ describe('the order of work', () => {
     server({ '/api/batches/9/order': order({ turns: [], circle: ['Box', 'Turn {ç}'] }) });
     rendered(<OrderOfWork batch={batch} />);
     expect(await screen.findByText(/“Box” waits for “Turn {ç}” and round again/)).toBeVisible();
+  });
+
+  const wished = (sent: ReturnType<typeof server>) =>
+    sent.find((one) => one.path === '/api/batches/9/wishes')?.body as Schemas['WishesForm'] | undefined;
+
+  it('moves an operation to where it may go, by button or by key, and to nowhere else', async () => {
+    const turns = [turn('Mark'), turn('Straps', { after: [0] }), turn('Pocket', { after: [0] })];
+    const sent = server({ '/api/batches/9/order': order({ turns }), '/api/batches/9/wishes': order() });
+    rendered(<OrderOfWork batch={batch} />);
+    expect(await screen.findByRole('button', { name: 'Pocket earlier' })).toBeEnabled();
+    expect(screen.getByRole('button', { name: 'Straps earlier' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Mark later' })).toBeDisabled();
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Pocket earlier' }), {
+      key: 'ArrowUp',
+      altKey: true,
+    });
+    await waitFor(() =>
+      expect(wished(sent)).toEqual({
+        version: 3,
+        wishes: { before: [{ first: 'pocket', then: 'straps' }], threadFirst: '', without: [] },
+      }),
+    );
+  });
+
+  it('says what each wish costs, and takes one back', async () => {
+    const before = { first: 'pocket', then: 'straps' };
+    const without = { turn: 'straps', part: 'FOOT' as const };
+    const sent = server({
+      '/api/batches/9/order': order({
+        wishes: { before: [before], threadFirst: 'navy', without: [without] },
+        prices: [
+          { words: 'What is sewn with navy first', more: '+0 min', asksForNothing: false },
+          { words: '“Pocket” before “Straps”', before, more: '+1.6 min', asksForNothing: false },
+          { words: '“Straps” without another foot', without, more: '−0.8 min', asksForNothing: true },
+        ],
+      }),
+      '/api/batches/9/wishes': order(),
+    });
+    rendered(<OrderOfWork batch={batch} />);
+    const list = await screen.findByRole('list', { name: 'What you want of it' });
+    const rows = within(list).getAllByRole('listitem');
+    expect(rows[0]).toHaveTextContent('What is sewn with navy first costs nothing');
+    expect(rows[1]).toHaveTextContent('“Pocket” before “Straps” +1.6 min');
+    expect(rows[2]).toHaveTextContent('isn’t there any more');
+    fireEvent.click(within(rows[1] as HTMLElement).getByRole('button', { name: 'Take back' }));
+    await waitFor(() =>
+      expect(wished(sent)?.wishes).toEqual({ before: [], threadFirst: 'navy', without: [without] }),
+    );
+  });
+
+  it('shows what could be done without, and does without it', async () => {
+    const without = { turn: 'close', part: 'FOOT' as const };
+    const sent = server({
+      '/api/batches/9/order': order(),
+      '/api/batches/9/order/savings': [{ without, name: 'Close', change: 'standard foot', saves: time(2) }],
+      '/api/batches/9/wishes': order(),
+    });
+    rendered(<OrderOfWork batch={batch} />);
+    fireEvent.click(await screen.findByRole('button', { name: 'What could be done without?' }));
+    expect(await screen.findByText(/“Close” without standard foot: saves/)).toHaveTextContent('2 min');
+    fireEvent.click(screen.getByRole('button', { name: 'Do without' }));
+    await waitFor(() => expect(wished(sent)?.wishes.without).toEqual([without]));
   });
 });

@@ -3,6 +3,7 @@ import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
+import { useWishes, WishesPart } from './Wishes';
 
 type Batch = Schemas['BatchView'];
 type Count = Schemas['ChangeCount'];
@@ -29,17 +30,27 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
     queryKey: [...keys.batches, batch.id, 'order', batch.version],
     queryFn: () => api.get<Schemas['OrderView']>(`/api/batches/${batch.id}/order`),
   });
+  const wishing = useWishes(batch.id, order);
   if (error) return <ProblemNotice problem={error} />;
   if (!order) return <p className="text-soft">Looking for the best order …</p>;
   if (order.circle.length > 0) {
     return (
-      <Notice look="care">
-        There is no order: {order.circle.map((name) => `“${name}”`).join(' waits for ')} and round again. Say
-        in the design what really comes first.
-      </Notice>
+      <>
+        <Notice look="care">
+          There is no order: {order.circle.map((name) => `“${name}”`).join(' waits for ')} and round again.{' '}
+          {order.prices.length > 0
+            ? 'Take one of your wishes back.'
+            : 'Say in the design what really comes first.'}
+        </Notice>
+        {order.prices.length > 0 && <WishesPart batchId={batch.id} order={order} wishing={wishing} />}
+      </>
     );
   }
   if (order.turns.length === 0) return null;
+  const move = (from: number, before: number) => {
+    const [first, then] = [order.turns[from], order.turns[before]];
+    if (first && then) wishing.before(first.key, then.key);
+  };
   return (
     <section className="sheet px-2 py-3" aria-label="Order of work">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-2">
@@ -56,12 +67,26 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
       <table className="listing">
         <tbody>
           {order.turns.map((turn, i) => (
-            <TurnRow key={i} turn={turn} number={i + 1} lines={batch.lines.length} />
+            <TurnRow
+              key={turn.key}
+              turn={turn}
+              number={i + 1}
+              lines={batch.lines.length}
+              earlier={mayGoBefore(order.turns, i - 1, i) ? () => move(i, i - 1) : undefined}
+              later={mayGoBefore(order.turns, i, i + 1) ? () => move(i + 1, i) : undefined}
+            />
           ))}
         </tbody>
       </table>
+      <WishesPart batchId={batch.id} order={order} wishing={wishing} />
     </section>
   );
+}
+
+/** Whether of two neighbours the second may come before the first. */
+function mayGoBefore(turns: Turn[], first: number, second: number) {
+  const turn = turns[second];
+  return first >= 0 && turn !== undefined && !turn.after.includes(first);
 }
 
 function Summary({ order, several }: { order: Schemas['OrderView']; several: boolean }) {
@@ -94,10 +119,34 @@ function ChangeBar({ count }: { count: Count }) {
   );
 }
 
-function TurnRow({ turn, number, lines }: { turn: Turn; number: number; lines: number }) {
+function TurnRow({
+  turn,
+  number,
+  lines,
+  earlier,
+  later,
+}: {
+  turn: Turn;
+  number: number;
+  lines: number;
+  earlier?: () => void;
+  later?: () => void;
+}) {
   return (
-    <tr>
+    <tr
+      className="group"
+      onKeyDown={(event) => {
+        const move = event.altKey && { ArrowUp: earlier, ArrowDown: later }[event.key];
+        if (!move) return;
+        event.preventDefault();
+        move();
+      }}
+    >
       <td className="w-8 text-soft">{number}</td>
+      <td className="no-print w-14 whitespace-nowrap">
+        <Move label={`${turn.name} earlier`} path="M4 10l4-4 4 4" onMove={earlier} />
+        <Move label={`${turn.name} later`} path="M4 6l4 4 4-4" onMove={later} />
+      </td>
       <td>
         {turn.changes.length > 0 && (
           <span className="mb-0.5 block">
@@ -127,5 +176,30 @@ function TurnRow({ turn, number, lines }: { turn: Turn; number: number; lines: n
         )}
       </td>
     </tr>
+  );
+}
+
+/** Moves an operation by one place; the rest is arranged round it. */
+function Move({ label, path, onMove }: { label: string; path: string; onMove?: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      disabled={!onMove}
+      className="inline-flex h-9 w-7 items-center justify-center rounded text-woad opacity-60 group-hover:opacity-100 hover:bg-woad-tint focus-visible:opacity-100 disabled:invisible"
+      onClick={onMove}
+    >
+      <svg
+        width="16"
+        height="16"
+        viewBox="0 0 16 16"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2"
+        aria-hidden
+      >
+        <path d={path} />
+      </svg>
+    </button>
   );
 }

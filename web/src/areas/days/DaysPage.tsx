@@ -143,7 +143,10 @@ function StretchRow({ stretch, several }: { stretch: Stretch; several: boolean }
       <span>
         <b>{stretch.name}</b>
         {stretch.goesOn && <span className="text-soft">, goes on</span>}{' '}
-        <Link to={`/batches/${stretch.batchId}`} className="text-woad underline decoration-line-strong hover:decoration-woad">
+        <Link
+          to={`/batches/${stretch.batchId}`}
+          className="text-woad underline decoration-line-strong hover:decoration-woad"
+        >
           {stretch.batch}
         </Link>
         <span className="text-soft">

@@ -48,7 +48,10 @@ export function Outlooks({ batches }: { batches: Outlook[] }) {
                   {batch.inTimeWithout.map((other, i) => (
                     <span key={other.batchId}>
                       {i > 0 && ' or '}
-                      <Link to={`/batches/${other.batchId}`} className="text-woad underline decoration-line-strong hover:decoration-woad">
+                      <Link
+                        to={`/batches/${other.batchId}`}
+                        className="text-woad underline decoration-line-strong hover:decoration-woad"
+                      >
                         {other.name}
                       </Link>
                     </span>

@@ -24,6 +24,7 @@ import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
 import mardun.app.plan.ChosenLine;
+import mardun.core.making.OrderWishes;
 import org.hibernate.annotations.BatchSize;
 
 /** Bags that are made together: one line, or several designs, sizes and cloths. */
@@ -58,6 +59,11 @@ class Batch {
     private Instant finishedAt;
     private Instant pausedAt;
     private BatchId partedFrom;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredWishes.class)
+    private OrderWishes orderWishes = OrderWishes.NONE;
 
     @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
     @OrderBy("position, number")
@@ -104,6 +110,15 @@ class Batch {
     void takeOut(int number) {
         lines.removeIf(line -> line.number() == number);
         changes++;
+    }
+
+    OrderWishes orderWishes() {
+        return orderWishes;
+    }
+
+    /** What is wanted of its order from now on. */
+    void wish(OrderWishes wishes) {
+        orderWishes = wishes;
     }
 
     /** Which offcuts and precuts it is cut from first. */

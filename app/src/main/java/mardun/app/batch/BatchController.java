@@ -21,9 +21,11 @@ import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Replacement;
+import mardun.app.batch.BatchViews.Saving;
 import mardun.app.batch.BatchViews.SplitForm;
 import mardun.app.batch.BatchViews.TakeDesignForm;
 import mardun.app.batch.BatchViews.TakeUpForm;
+import mardun.app.batch.BatchViews.WishesForm;
 import mardun.app.design.TicketView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
@@ -169,6 +171,19 @@ class BatchController {
     BatchView finishBatch(@PathVariable BatchId id, @RequestBody @Valid FinishForm form) {
         finishing.finish(id, form);
         return reading.get(id);
+    }
+
+    /** Keeps what is wanted of a batch's order of work, whatever it costs; answers the order. */
+    @PutMapping("/batches/{id}/wishes")
+    OrderView changeWishes(@PathVariable BatchId id, @RequestBody @Valid WishesForm form) {
+        orders.wish(id, form);
+        return orders.of(id);
+    }
+
+    /** What could be done without changing the machine, and what that would save. */
+    @GetMapping("/batches/{id}/order/savings")
+    List<Saving> listSavings(@PathVariable BatchId id) {
+        return orders.savings(id);
     }
 
     /** Plans a batch with one of its designs as it is now. */

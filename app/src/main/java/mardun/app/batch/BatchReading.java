@@ -186,6 +186,7 @@ public class BatchReading {
                         .sum(),
                 planned.stillToDo(batch.stage().isToCut()),
                 WorkOrders.cloths(planned),
+                batch.orderWishes(),
                 Shortages.missing(batch.id(), shortages));
     }
 

@@ -27,6 +27,7 @@ import mardun.app.show.Views.SidesView;
 import mardun.app.show.Views.TimeFigure;
 import mardun.app.show.Views.TimeView;
 import mardun.app.show.Views.WorkingView;
+import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.material.MaterialKind;
@@ -490,8 +491,16 @@ public final class BatchViews {
      * @param proven there is no better order
      * @param overLeast no order is better by more than this
      * @param circle steps that wait for one another, so that there is no order; empty otherwise
+     * @param version that the batch was read at
+     * @param wishes what is wanted of the order
+     * @param prices what each of these wishes costs
+     * @param threads the threads in it, one of which may be wanted first
      */
     public record OrderView(
+            long version,
+            Wishes wishes,
+            List<WishPrice> prices,
+            List<String> threads,
             List<TurnView> turns,
             List<ChangeCount> kinds,
             ChangeCount walks,
@@ -501,17 +510,69 @@ public final class BatchViews {
             TimeView overLeast,
             List<String> circle) {}
 
+    /**
+     * What is wanted of an order of work, whatever it costs; turns are known by their keys.
+     *
+     * @param threadFirst what is sewn with this thread comes first, as far as it may; empty for none
+     * @param without what isn't changed for a turn: what is on the machine does
+     */
+    public record Wishes(
+            @NotNull @Size(max = 100) List<@NotNull @Valid BeforeWish> before,
+            @NotNull @Size(max = 200) String threadFirst,
+            @NotNull @Size(max = 100) List<@NotNull @Valid WithoutWish> without) {}
+
+    /** One turn comes before another. */
+    public record BeforeWish(
+            @NotNull @Size(max = 400) String first,
+            @NotNull @Size(max = 400) String then) {}
+
+    /** A turn does without a part of its set-up. */
+    public record WithoutWish(
+            @NotNull @Size(max = 400) String turn, @NotNull SetUp.Part part) {}
+
+    /** Wishes to be kept. */
+    public record WishesForm(long version, @NotNull @Valid Wishes wishes) {}
+
+    /**
+     * What a wish costs.
+     *
+     * @param before the wish, if it is one of these; absent otherwise
+     * @param without likewise
+     * @param words it in words
+     * @param more so much longer than without it, with its sign: {@code +1.6 min}
+     * @param asksForNothing what it is about isn't there any more
+     */
+    public record WishPrice(
+            @Nullable BeforeWish before,
+            @Nullable WithoutWish without,
+            String words,
+            String more,
+            boolean asksForNothing) {}
+
+    /**
+     * A change that could be done without.
+     *
+     * @param name of the operation
+     * @param change what is put on for it
+     * @param saves how long that and what follows from it takes
+     */
+    public record Saving(WithoutWish without, String name, String change, TimeView saves) {}
+
     /** How often something is changed, line after line and in this order. */
     public record ChangeCount(String kind, int lineByLine, int now) {}
 
     /**
      * An operation at its place in the order.
      *
+     * @param key what it is known by
+     * @param after the places of those that it must come after
      * @param elsewhere one goes to its station from another
      * @param changes what has to be changed for it, and only that
      * @param passive time after it that needs no hands
      */
     public record TurnView(
+            String key,
+            List<Integer> after,
             String name,
             List<Integer> lines,
             int units,

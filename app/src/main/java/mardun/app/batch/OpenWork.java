@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.BatchId;
+import mardun.core.making.OrderWishes;
 import mardun.core.making.StillToDo;
 import mardun.core.planning.Job;
 
@@ -16,6 +17,7 @@ import mardun.core.planning.Job;
  * @param paused it is put aside: nothing of it is laid
  * @param units how many bags are started
  * @param cloths each line's outer cloth, which its thread may have to match
+ * @param wishes what is wanted of its order
  * @param missing what it goes short of
  */
 public record OpenWork(
@@ -28,6 +30,7 @@ public record OpenWork(
         int units,
         StillToDo toDo,
         Map<Integer, String> cloths,
+        OrderWishes wishes,
         Missing missing) {
 
     /**

@@ -3,31 +3,32 @@ package mardun.app.batch;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
-import mardun.app.batch.BatchViews.ChangeCount;
 import mardun.app.batch.BatchViews.OrderView;
-import mardun.app.batch.BatchViews.TurnView;
+import mardun.app.batch.BatchViews.Saving;
+import mardun.app.batch.BatchViews.WishesForm;
+import mardun.app.batch.BatchViews.WithoutWish;
 import mardun.app.id.BatchId;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.ViewWriter;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.Operation;
+import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
-import mardun.core.making.Step;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.WorkOrder.Found;
 import mardun.core.making.WorkOrder.Ordered;
-import mardun.core.making.WorkOrder.Turn;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,7 +43,6 @@ public class WorkOrders {
     private static final int LITTLE_WIDTH = 40;
 
     private static final int KEPT = 400;
-    private static final String WALK = "WALK";
 
     private final Batches batches;
     private final BatchPlans plans;
@@ -63,10 +63,16 @@ public class WorkOrders {
      *
      * @param cloths each line's outer cloth, which its thread may have to match
      */
-    private record Asked(List<Operation> operations, Map<Integer, String> cloths, ChangeTimes times) {
+    private record Asked(
+            List<Operation> operations, Map<Integer, String> cloths, ChangeTimes times, OrderWishes wishes) {
 
         Found find(int width, BooleanSupplier stop) {
-            return WorkOrder.find(operations, WorkOrder.Threads.matching(cloths), times, width, stop);
+            return WorkOrder.find(operations, WorkOrder.Threads.matching(cloths), times, wishes, width, stop);
+        }
+
+        /** The same with other wishes. */
+        Asked with(OrderWishes others) {
+            return new Asked(operations, cloths, times, others);
         }
     }
 
@@ -75,13 +81,73 @@ public class WorkOrders {
     public OrderView of(BatchId id) {
         Settings current = settings.current();
         Batch batch = batches.find(id);
-        Planned planned = plans.of(batches.chosen(batch), current);
-        Asked asked = new Asked(
-                planned.stillToDo(batch.stage().isToCut()).operations(), cloths(planned), current.changeTimes());
+        Asked asked = asked(batch, current);
         Found found = best.get(asked, WorkOrders::best);
         return found.order()
-                .map(order -> view(order, current.writer()))
-                .orElseGet(() -> circle(found.circle(), current.writer()));
+                .map(order -> new WorkOrderWriter(current.writer())
+                        .order(batch.version(), order, asked.wishes(), wishes -> price(asked, wishes)))
+                .orElseGet(() ->
+                        new WorkOrderWriter(current.writer()).circle(batch.version(), found.circle(), asked.wishes()));
+    }
+
+    private Asked asked(Batch batch, Settings current) {
+        Planned planned = plans.of(batches.chosen(batch), current);
+        return new Asked(
+                planned.stillToDo(batch.stage().isToCut()).operations(),
+                cloths(planned),
+                current.changeTimes(),
+                batch.orderWishes());
+    }
+
+    /** How much longer the order takes than with other wishes; empty where those can't be met. */
+    private Optional<Duration> price(Asked asked, OrderWishes others) {
+        return good(asked.with(others))
+                .flatMap(order -> good(asked)
+                        .map(its -> its.changes().time().minus(order.changes().time())));
+    }
+
+    /**
+     * Keeps what is wanted of a batch's order.
+     *
+     * @throws RefusedException if there is no order in which all of it is met
+     */
+    @Transactional
+    public void wish(BatchId id, WishesForm form) {
+        Batch batch = batches.open(id, form.version());
+        OrderWishes wishes = StoredWishes.read(form.wishes());
+        Found found = asked(batch, settings.current()).with(wishes).find(LITTLE_WIDTH, () -> false);
+        if (found.order().isEmpty()) {
+            throw RefusedException.conflict("These wishes can't all be met: "
+                    + found.circle().stream()
+                            .map(step -> "“" + step.name() + "”")
+                            .collect(Collectors.joining(" would wait for "))
+                    + " and round again. Take one of them back, or say it otherwise.");
+        }
+        batch.wish(wishes);
+    }
+
+    /** Which changes could be done without, and what each would save; those that save most first. */
+    @Transactional(readOnly = true)
+    public List<Saving> savings(BatchId id) {
+        Settings current = settings.current();
+        Asked asked = asked(batches.find(id), current);
+        List<Saving> savings = new ArrayList<>();
+        good(asked)
+                .ifPresent(order -> order.turns()
+                        .forEach(turn -> turn.changes().stream()
+                                .filter(part -> part != SetUp.Part.THREAD)
+                                .forEach(part -> {
+                                    OrderWishes.Without without = new OrderWishes.Without(turn.key(), part);
+                                    price(asked, asked.wishes().and(without))
+                                            .filter(saves -> !saves.isNegative() && !saves.isZero())
+                                            .ifPresent(saves -> savings.add(new Saving(
+                                                    new WithoutWish(turn.key(), part),
+                                                    WorkOrderWriter.names(order).get(turn.key()),
+                                                    turn.setUp().words(part),
+                                                    current.writer().time(saves))));
+                                })));
+        savings.sort(Comparator.comparing((Saving one) -> -one.saves().seconds()));
+        return savings;
     }
 
     private static Found best(Asked asked) {
@@ -91,7 +157,13 @@ public class WorkOrders {
 
     /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
     public Optional<Ordered> soon(OpenWork work, ChangeTimes times) {
-        Asked asked = new Asked(work.toDo().operations(), work.cloths(), times);
+        Asked asked = new Asked(work.toDo().operations(), work.cloths(), times, work.wishes());
+        Optional<Ordered> order = good(asked);
+        // A batch whose wishes can't be met any more, since it was changed, is laid without them.
+        return order.isPresent() ? order : good(asked.with(OrderWishes.NONE));
+    }
+
+    private Optional<Ordered> good(Asked asked) {
         Found known = best.getIfPresent(asked);
         return (known == null ? good.get(asked, one -> one.find(LITTLE_WIDTH, () -> false)) : known).order();
     }
@@ -102,53 +174,5 @@ public class WorkOrders {
                 .collect(Collectors.toMap(
                         PlannedLine::number,
                         line -> OuterCloth.of(planned, line).name()));
-    }
-
-    private static OrderView view(Ordered order, ViewWriter writer) {
-        return new OrderView(
-                order.turns().stream().map(turn -> turn(turn, writer)).toList(),
-                Arrays.stream(SetUp.Part.values())
-                        .map(part -> new ChangeCount(
-                                part.name(),
-                                order.lineByLine().counts().getOrDefault(part, 0),
-                                order.changes().counts().getOrDefault(part, 0)))
-                        .toList(),
-                new ChangeCount(
-                        WALK, order.lineByLine().walks(), order.changes().walks()),
-                writer.time(order.changes().time()),
-                writer.time(order.lineByLine().time()),
-                order.isProven(),
-                writer.time(order.changes().time().minus(order.least())),
-                List.of());
-    }
-
-    private static TurnView turn(Turn turn, ViewWriter writer) {
-        Operation operation = turn.operation();
-        return new TurnView(
-                turn.step().name(),
-                operation.lines(),
-                operation.units(),
-                turn.step().stage(),
-                turn.step().station(),
-                turn.isElsewhere(),
-                turn.changes().stream().map(turn.setUp()::words).toList(),
-                writer.time(turn.time()),
-                writer.time(operation.passive()),
-                operation.text(Step::check),
-                operation.text(Step::caution),
-                operation.text(Step::note));
-    }
-
-    /** There is no order as long as steps wait for one another. */
-    private static OrderView circle(List<Step> circle, ViewWriter writer) {
-        return new OrderView(
-                List.of(),
-                List.of(),
-                new ChangeCount(WALK, 0, 0),
-                writer.time(Duration.ZERO),
-                writer.time(Duration.ZERO),
-                false,
-                writer.time(Duration.ZERO),
-                circle.stream().map(Step::name).toList());
     }
 }

@@ -39,6 +39,7 @@ import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.TimeView;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.Operation;
+import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
@@ -212,6 +213,7 @@ class BenchServiceTest {
                                 new StillToDo(List.of(new Operation(List.of(new Operation.Part(
                                         1, 1, sewing(row.hoursLeft().seconds())))))),
                                 Map.of(),
+                                OrderWishes.NONE,
                                 Missing.NOTHING))
                         .toList(),
                 shown);

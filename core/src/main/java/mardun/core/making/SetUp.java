@@ -70,6 +70,15 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         return new SetUp(needle, otherThread, foot, stitch);
     }
 
+    /** The same where a part doesn't matter. */
+    SetUp without(Part part) {
+        return new SetUp(
+                part == Part.NEEDLE ? "" : needle,
+                part == Part.THREAD ? "" : thread,
+                part == Part.FOOT ? "" : foot,
+                part == Part.STITCH ? "" : stitch);
+    }
+
     /** What is on the machine for this set-up after {@code before}: what doesn't matter stays as it was. */
     public SetUp after(SetUp before) {
         return new SetUp(

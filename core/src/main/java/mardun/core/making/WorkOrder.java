@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import mardun.core.order.CircularOrderException;
 import mardun.core.order.FoundOrder;
 import mardun.core.order.OrderFinder;
@@ -50,6 +51,7 @@ public final class WorkOrder {
     /**
      * An operation at its place in the order.
      *
+     * @param key what it is known by: its step and its lines
      * @param parts for which lines it is done here: those that are sewn with one thread
      * @param setUp what it needs on the machine, with the thread that is really taken
      * @param once hands-on time that is spent once for the operation; of one that is done in several turns, in one of them
@@ -57,7 +59,12 @@ public final class WorkOrder {
      * @param isElsewhere the worker goes to another station for it
      */
     public record Turn(
-            List<Operation.Part> parts, SetUp setUp, Duration once, List<SetUp.Part> changes, boolean isElsewhere) {
+            String key,
+            List<Operation.Part> parts,
+            SetUp setUp,
+            Duration once,
+            List<SetUp.Part> changes,
+            boolean isElsewhere) {
 
         /** Hands-on time of the turn, without the changes. */
         public Duration time() {
@@ -105,7 +112,7 @@ public final class WorkOrder {
     public record Found(Optional<Ordered> order, List<Step> circle) {}
 
     /** What is done at once: the parts of an operation that are sewn with one thread. */
-    private record Node(List<Operation.Part> parts, SetUp setUp, Duration once) {
+    private record Node(String key, List<Operation.Part> parts, SetUp setUp, Duration once) {
 
         Step step() {
             return parts.get(0).step();
@@ -116,13 +123,20 @@ public final class WorkOrder {
      * Finds the order.
      *
      * @param operations each line's in the order of its design
+     * @param wishes that it keeps
      * @param width how much effort is made at most, as for {@link OrderFinder#find}
      * @param stop whether time is up
      */
     public static Found find(
-            List<Operation> operations, Threads threads, ChangeTimes times, int width, BooleanSupplier stop) {
-        List<Node> nodes = nodes(operations, threads);
+            List<Operation> operations,
+            Threads threads,
+            ChangeTimes times,
+            OrderWishes wishes,
+            int width,
+            BooleanSupplier stop) {
+        List<Node> nodes = nodes(operations, threads, wishes);
         List<BitSet> before = before(nodes);
+        wish(wishes, nodes, before);
         OrderProblem problem;
         try {
             problem = problem(nodes, before, times);
@@ -144,8 +158,9 @@ public final class WorkOrder {
                 List.of());
     }
 
-    private static List<Node> nodes(List<Operation> operations, Threads threads) {
+    private static List<Node> nodes(List<Operation> operations, Threads threads, OrderWishes wishes) {
         List<Node> nodes = new ArrayList<>();
+        Map<String, Integer> known = new HashMap<>();
         for (Operation operation : operations) {
             Map<String, List<Operation.Part>> byThread = new LinkedHashMap<>();
             for (Operation.Part part : operation.parts()) {
@@ -155,11 +170,56 @@ public final class WorkOrder {
             Duration once = operation.once();
             for (List<Operation.Part> parts : byThread.values()) {
                 Operation.Part first = parts.get(0);
-                nodes.add(new Node(parts, first.step().setUp().with(threads.of(first.line(), first.step())), once));
+                String key = key(parts, known);
+                SetUp setUp = first.step().setUp().with(threads.of(first.line(), first.step()));
+                for (OrderWishes.Without without : wishes.without()) {
+                    setUp = without.turn().equals(key) ? setUp.without(without.part()) : setUp;
+                }
+                nodes.add(new Node(key, parts, setUp, once));
                 once = Duration.ZERO;
             }
         }
         return nodes;
+    }
+
+    /** The step's name and the lines; where that is there already, with a number. */
+    private static String key(List<Operation.Part> parts, Map<String, Integer> known) {
+        String key = SetUp.plain(parts.get(0).step().name()) + "|"
+                + parts.stream().map(part -> Integer.toString(part.line())).collect(Collectors.joining(","));
+        int nth = known.merge(key, 1, Integer::sum);
+        return nth == 1 ? key : key + "|" + nth;
+    }
+
+    /** Wishes are things that must come first, too. */
+    private static void wish(OrderWishes wishes, List<Node> nodes, List<BitSet> before) {
+        Map<String, Integer> byKey = new HashMap<>();
+        for (int node = 0; node < nodes.size(); node++) {
+            byKey.put(nodes.get(node).key(), node);
+        }
+        wishes.before().stream()
+                .filter(wish -> byKey.containsKey(wish.first()) && byKey.containsKey(wish.then()))
+                .forEach(wish -> before.get(byKey.get(wish.then())).set(byKey.get(wish.first())));
+        wishes.threadFirst().map(SetUp::plain).ifPresent(thread -> threadFirst(thread, nodes, before));
+    }
+
+    /** What is sewn with another thread waits for all that is sewn with this one, but for what that waits for itself. */
+    private static void threadFirst(String thread, List<Node> nodes, List<BitSet> before) {
+        BitSet its = new BitSet();
+        for (int node = 0; node < nodes.size(); node++) {
+            its.set(node, SetUp.plain(nodes.get(node).setUp().thread()).equals(thread));
+        }
+        BitSet needed = (BitSet) its.clone();
+        int known;
+        do {
+            known = needed.cardinality();
+            BitSet now = (BitSet) needed.clone();
+            now.stream().forEach(node -> needed.or(before.get(node)));
+        } while (needed.cardinality() > known);
+        for (int node = 0; node < nodes.size(); node++) {
+            if (!nodes.get(node).setUp().thread().isBlank() && !needed.get(node)) {
+                before.get(node).or(its);
+            }
+        }
     }
 
     private static OrderProblem problem(List<Node> nodes, List<BitSet> before, ChangeTimes times) {
@@ -264,6 +324,7 @@ public final class WorkOrder {
                 .forEach((line, its) -> its.forEach((number, step) -> {
                     Node node = nodes.get(number);
                     order.add(new Node(
+                            node.key(),
                             node.parts().stream()
                                     .filter(part -> part.line() == line)
                                     .toList(),
@@ -281,7 +342,12 @@ public final class WorkOrder {
             Station at = node.step().station();
             SetUp before = on.getOrDefault(at, SetUp.NONE);
             turns.add(new Turn(
-                    node.parts(), node.setUp(), node.once(), node.setUp().partsFrom(before), at != here));
+                    node.key(),
+                    node.parts(),
+                    node.setUp(),
+                    node.once(),
+                    node.setUp().partsFrom(before),
+                    at != here));
             on.put(at, node.setUp().after(before));
             here = at;
         }

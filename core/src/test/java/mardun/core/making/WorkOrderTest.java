@@ -44,7 +44,7 @@ class WorkOrderTest {
     }
 
     private static Ordered order(List<LineSteps> lines, Threads threads) {
-        return WorkOrder.find(Operation.of(lines), threads, ChangeTimes.USUAL, WIDE, () -> false)
+        return WorkOrder.find(Operation.of(lines), threads, ChangeTimes.USUAL, OrderWishes.NONE, WIDE, () -> false)
                 .order()
                 .orElseThrow();
     }
@@ -121,6 +121,7 @@ class WorkOrderTest {
                 Operation.of(List.of(LineSteps.of(1, 1, steps))),
                 Threads.AS_SAID,
                 ChangeTimes.USUAL,
+                OrderWishes.NONE,
                 WIDE,
                 () -> false);
         assertThat(found.order()).isEmpty();

@@ -10,6 +10,7 @@ import java.util.Optional;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.LineSteps;
 import mardun.core.making.Operation;
+import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
@@ -49,6 +50,7 @@ class JobTest {
                         Operation.of(List.of(LineSteps.of(1, 6, steps))),
                         WorkOrder.Threads.matching(Map.of()),
                         ChangeTimes.USUAL,
+                        OrderWishes.NONE,
                         100,
                         () -> false)
                 .order()

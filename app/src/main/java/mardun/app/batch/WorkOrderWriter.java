@@ -1,0 +1,158 @@
+package mardun.app.batch;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import mardun.app.batch.BatchViews.BeforeWish;
+import mardun.app.batch.BatchViews.ChangeCount;
+import mardun.app.batch.BatchViews.OrderView;
+import mardun.app.batch.BatchViews.TurnView;
+import mardun.app.batch.BatchViews.WishPrice;
+import mardun.app.batch.BatchViews.WithoutWish;
+import mardun.app.show.ViewWriter;
+import mardun.core.making.Operation;
+import mardun.core.making.OrderWishes;
+import mardun.core.making.SetUp;
+import mardun.core.making.Step;
+import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.WorkOrder.Turn;
+
+/** Writes an order of work with what is wanted of it. */
+record WorkOrderWriter(ViewWriter writer) {
+
+    private static final String WALK = "WALK";
+
+    /**
+     * An order.
+     *
+     * @param price how much longer it takes than with other wishes; empty where that can't be said
+     */
+    OrderView order(long version, Ordered order, OrderWishes wishes, Function<OrderWishes, Optional<Duration>> price) {
+        Map<String, String> names = names(order);
+        return new OrderView(
+                version,
+                StoredWishes.of(wishes),
+                prices(wishes, names, price),
+                order.turns().stream()
+                        .map(turn -> turn.setUp().thread())
+                        .filter(thread -> !thread.isBlank())
+                        .distinct()
+                        .toList(),
+                IntStream.range(0, order.turns().size())
+                        .mapToObj(place ->
+                                turn(order.turns().get(place), order.after().get(place)))
+                        .toList(),
+                Arrays.stream(SetUp.Part.values())
+                        .map(part -> new ChangeCount(
+                                part.name(),
+                                order.lineByLine().counts().getOrDefault(part, 0),
+                                order.changes().counts().getOrDefault(part, 0)))
+                        .toList(),
+                new ChangeCount(
+                        WALK, order.lineByLine().walks(), order.changes().walks()),
+                writer.time(order.changes().time()),
+                writer.time(order.lineByLine().time()),
+                order.isProven(),
+                writer.time(order.changes().time().minus(order.least())),
+                List.of());
+    }
+
+    /** There is no order as long as steps wait for one another. */
+    OrderView circle(long version, List<Step> circle, OrderWishes wishes) {
+        return new OrderView(
+                version,
+                StoredWishes.of(wishes),
+                prices(wishes, Map.of(), others -> Optional.empty()),
+                List.of(),
+                List.of(),
+                List.of(),
+                new ChangeCount(WALK, 0, 0),
+                writer.time(Duration.ZERO),
+                writer.time(Duration.ZERO),
+                false,
+                writer.time(Duration.ZERO),
+                circle.stream().map(Step::name).toList());
+    }
+
+    private List<WishPrice> prices(
+            OrderWishes wishes, Map<String, String> names, Function<OrderWishes, Optional<Duration>> price) {
+        List<WishPrice> prices = new ArrayList<>();
+        wishes.threadFirst()
+                .ifPresent(thread -> prices.add(new WishPrice(
+                        null,
+                        null,
+                        "What is sewn with " + new SetUp("", thread, "", "").words(SetUp.Part.THREAD) + " first",
+                        signed(price.apply(wishes.exceptThread())),
+                        false)));
+        wishes.before()
+                .forEach(wish -> prices.add(new WishPrice(
+                        new BeforeWish(wish.first(), wish.then()),
+                        null,
+                        name(names, wish.first()) + " before " + name(names, wish.then()),
+                        signed(price.apply(wishes.except(wish))),
+                        !names.containsKey(wish.first()) || !names.containsKey(wish.then()))));
+        wishes.without()
+                .forEach(wish -> prices.add(new WishPrice(
+                        null,
+                        new WithoutWish(wish.turn(), wish.part()),
+                        name(names, wish.turn()) + " without another "
+                                + wish.part().name().toLowerCase(),
+                        signed(price.apply(wishes.except(wish))),
+                        !names.containsKey(wish.turn()))));
+        return prices;
+    }
+
+    /** The operation's name as the design has it; of one that isn't there any more what is left of it. */
+    private static String name(Map<String, String> names, String key) {
+        return "“" + names.getOrDefault(key, key.replaceAll("\\|.*", "")) + "”";
+    }
+
+    /** What each turn is called, by its key: by its step, and where several are called that, with its lines. */
+    static Map<String, String> names(Ordered order) {
+        Map<String, Long> together = order.turns().stream()
+                .collect(Collectors.groupingBy(turn -> turn.step().name(), Collectors.counting()));
+        return order.turns().stream()
+                .collect(Collectors.toMap(
+                        Turn::key,
+                        turn -> together.get(turn.step().name()) == 1
+                                ? turn.step().name()
+                                : turn.step().name() + lines(turn)));
+    }
+
+    private static String lines(Turn turn) {
+        List<Integer> lines = turn.operation().lines();
+        return (lines.size() == 1 ? ", line " : ", lines ")
+                + lines.stream().map(String::valueOf).collect(Collectors.joining(" and "));
+    }
+
+    private String signed(Optional<Duration> more) {
+        return more.map(time -> (time.isNegative() ? "−" : "+")
+                        + writer.time(time.abs()).text())
+                .orElse("");
+    }
+
+    private TurnView turn(Turn turn, List<Integer> after) {
+        Operation operation = turn.operation();
+        return new TurnView(
+                turn.key(),
+                after,
+                turn.step().name(),
+                operation.lines(),
+                operation.units(),
+                turn.step().stage(),
+                turn.step().station(),
+                turn.isElsewhere(),
+                turn.changes().stream().map(turn.setUp()::words).toList(),
+                writer.time(turn.time()),
+                writer.time(operation.passive()),
+                operation.text(Step::check),
+                operation.text(Step::caution),
+                operation.text(Step::note));
+    }
+}

@@ -1,0 +1,154 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** What a maker wants of an order of work is kept, priced, and laid on days. */
+class WishesTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static Map<String, Long> shelf;
+    private static long pouch;
+
+    private long batch;
+
+    @BeforeAll
+    static void shelf() {
+        shelf = APP.pouchShelf("90 yd");
+        pouch = APP.pouch("Wished pouch");
+    }
+
+    @BeforeEach
+    void batch() {
+        batch = ok(APP.post("/api/batches", RunningApp.batch(pouch, "6", shelf, List.of())))
+                .get("id")
+                .asLong();
+    }
+
+    private static JsonNode ok(Answer answer) {
+        assertThat(answer.status()).as(answer.body().toString()).isBetween(200, 201);
+        return answer.body();
+    }
+
+    private JsonNode order() {
+        return ok(APP.get("/api/batches/" + batch + "/order"));
+    }
+
+    private Answer wish(
+            long version, List<Map<String, String>> before, String thread, List<Map<String, String>> without) {
+        return APP.put(
+                "/api/batches/" + batch + "/wishes",
+                Map.of(
+                        "version",
+                        version,
+                        "wishes",
+                        Map.of("before", before, "threadFirst", thread, "without", without)));
+    }
+
+    private static int place(JsonNode order, String key) {
+        return IntStream.range(0, order.get("turns").size())
+                .filter(i -> order.get("turns").get(i).get("key").asString().equals(key))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Two neighbours that may change places. */
+    private static int movable(JsonNode order) {
+        return IntStream.range(1, order.get("turns").size())
+                .filter(i ->
+                        order.get("turns").get(i).get("after").valueStream().noneMatch(first -> first.asInt() == i - 1))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aWishIsKeptPricedAndTakenBack() {
+        JsonNode best = order();
+        int at = movable(best);
+        String first = best.get("turns").get(at).get("key").asString();
+        String then = best.get("turns").get(at - 1).get("key").asString();
+        JsonNode wished =
+                ok(wish(best.get("version").asLong(), List.of(Map.of("first", first, "then", then)), "", List.of()));
+        assertThat(place(wished, first)).isLessThan(place(wished, then));
+        assertThat(wished.get("prices").get(0).get("more").asString()).startsWith("+");
+        assertThat(wished.get("prices").get(0).get("asksForNothing").asBoolean())
+                .isFalse();
+        assertThat(wished.get("changing").get("seconds").asLong())
+                .isGreaterThanOrEqualTo(best.get("changing").get("seconds").asLong());
+        assertThat(order()).as("it is still wanted tomorrow").isEqualTo(wished);
+        assertThat(wish(best.get("version").asLong(), List.of(), "", List.of()).status())
+                .as("another tab still has it as it was before")
+                .isEqualTo(409);
+        JsonNode back = ok(wish(wished.get("version").asLong(), List.of(), "", List.of()));
+        assertThat(back.get("turns")).isEqualTo(best.get("turns"));
+        assertThat(back.get("prices")).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeIsRefusedWithItsPlaces() {
+        JsonNode best = order();
+        JsonNode last = best.get("turns").get(best.get("turns").size() - 1);
+        JsonNode cut = best.get("turns").get(0);
+        Answer refused = wish(
+                best.get("version").asLong(),
+                List.of(Map.of(
+                        "first",
+                        last.get("key").asString(),
+                        "then",
+                        cut.get("key").asString())),
+                "",
+                List.of());
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail())
+                .startsWith("These wishes can't all be met: ")
+                .contains(last.get("name").asString(), "would wait for", "Take one of them back");
+        assertThat(order()).isEqualTo(best);
+    }
+
+    @Test
+    void whatCouldBeDoneWithoutSavesWhatIsSaid() {
+        JsonNode best = order();
+        JsonNode saving =
+                ok(APP.get("/api/batches/" + batch + "/order/savings")).get(0);
+        assertThat(saving.get("change").asString()).isNotBlank();
+        Map<String, String> without = Map.of(
+                "turn", saving.get("without").get("turn").asString(),
+                "part", saving.get("without").get("part").asString());
+        JsonNode done = ok(wish(best.get("version").asLong(), List.of(), "", List.of(without)));
+        assertThat(best.get("changing").get("seconds").asLong()
+                        - done.get("changing").get("seconds").asLong())
+                .isEqualTo(saving.get("saves").get("seconds").asLong());
+        assertThat(done.get("prices").get(0).get("more").asString())
+                .isEqualTo("−" + saving.get("saves").get("text").asString());
+    }
+
+    @Test
+    void aWishAboutWhatIsDoneAsksForNothing() {
+        JsonNode best = order();
+        ok(wish(
+                best.get("version").asLong(),
+                List.of(Map.of(
+                        "first",
+                        "sew the frill|7",
+                        "then",
+                        best.get("turns").get(1).get("key").asString())),
+                "lilac {0}",
+                List.of()));
+        JsonNode order = order();
+        assertThat(order.get("turns")).isEqualTo(best.get("turns"));
+        assertThat(order.get("prices").get(0).get("words").asString())
+                .isEqualTo("What is sewn with lilac {0} thread first");
+        assertThat(order.get("prices").get(1).get("asksForNothing").asBoolean()).isTrue();
+    }
+}

@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
+import { ProblemNotice } from '../../ui/Notice';
+import { useSend } from '../../ui/useSend';
+
+type Order = Schemas['OrderView'];
+type Wishes = Schemas['Wishes'];
+
+/** Keeps what is wanted of a batch's order of work. */
+export function useWishes(batchId: number, order: Order | undefined) {
+  const send = useSend((wishes: Wishes) =>
+    api.put<Order>(`/api/batches/${batchId}/wishes`, { version: order?.version, wishes }),
+  );
+  const wishes = order?.wishes;
+  const keep = (next: Wishes) => {
+    if (!send.isPending) send.mutate(next);
+  };
+  return {
+    problem: send.problem,
+    isPending: send.isPending,
+    before: (first: string, then: string) => {
+      if (!wishes) return;
+      // What is wanted now is wanted instead of its contrary.
+      const others = wishes.before.filter((one) => !(one.first === then && one.then === first));
+      keep({ ...wishes, before: [...others, { first, then }] });
+    },
+    threadFirst: (thread: string) => wishes && keep({ ...wishes, threadFirst: thread }),
+    without: (wish: Schemas['WithoutWish']) =>
+      wishes && keep({ ...wishes, without: [...wishes.without, wish] }),
+    takeBack: (wish: Schemas['WishPrice']) => {
+      if (!wishes) return;
+      const { before, without } = wish;
+      keep({
+        threadFirst: before || without ? wishes.threadFirst : '',
+        before: wishes.before.filter((one) => one.first !== before?.first || one.then !== before.then),
+        without: wishes.without.filter((one) => one.turn !== without?.turn || one.part !== without.part),
+      });
+    },
+  };
+}
+
+/** What the maker wants of the order, each wish with what it costs, and what could be done without. */
+export function WishesPart({
+  batchId,
+  order,
+  wishing,
+}: {
+  batchId: number;
+  order: Order;
+  wishing: ReturnType<typeof useWishes>;
+}) {
+  const [looking, setLooking] = useState(false);
+  const { data: savings } = useQuery({
+    queryKey: [...keys.batches, batchId, 'savings', order.version],
+    queryFn: () => api.get<Schemas['Saving'][]>(`/api/batches/${batchId}/order/savings`),
+    enabled: looking,
+  });
+  return (
+    <div className="no-print mx-2 mt-1 border-t border-line-faint pt-2">
+      <ProblemNotice problem={wishing.problem} />
+      {order.prices.length > 0 && (
+        <ul aria-label="What you want of it" className="mb-1.5">
+          {order.prices.map((wish) => (
+            <li key={wish.words} className="flex flex-wrap items-baseline gap-x-3">
+              <span>
+                {wish.words}{' '}
+                <b className="whitespace-nowrap">
+                  {wish.asksForNothing ? '' : wish.more.replace(/^[+]0 .*/, 'costs nothing')}
+                </b>
+                {wish.asksForNothing && <span className="text-soft">isn’t there any more</span>}
+              </span>
+              <button
+                type="button"
+                className="min-h-9 font-semibold text-woad hover:underline"
+                onClick={() => wishing.takeBack(wish)}
+              >
+                Take back
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[14px]">
+        {order.threads.length > 1 && (
+          <label className="flex items-center gap-2">
+            <span className="text-soft">Finish first what is sewn with</span>
+            <select
+              className="field h-9 w-auto py-0"
+              value={order.wishes.threadFirst}
+              onChange={(event) => wishing.threadFirst(event.target.value)}
+            >
+              <option value="">whatever is best</option>
+              {order.threads.map((thread) => (
+                <option key={thread}>{thread}</option>
+              ))}
+            </select>
+          </label>
+        )}
+        <button
+          type="button"
+          className="min-h-9 font-semibold text-woad hover:underline"
+          aria-expanded={looking}
+          onClick={() => setLooking(!looking)}
+        >
+          What could be done without?
+        </button>
+      </div>
+      {looking && savings && (
+        <ul aria-label="What could be done without" className="mb-1">
+          {savings.length === 0 && <li className="text-soft">No change can be spared.</li>}
+          {savings.slice(0, 8).map((one) => (
+            <li key={`${one.without.turn}-${one.without.part}`} className="flex flex-wrap gap-x-3">
+              <span className="min-h-9 content-center">
+                “{one.name}” without {one.change}: saves <b>{one.saves.text}</b>
+              </span>
+              <button
+                type="button"
+                className="min-h-9 font-semibold text-woad hover:underline"
+                onClick={() => wishing.without(one.without)}
+              >
+                Do without
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
