@@ -324,6 +324,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/first': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['putBatchFirst'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/give-up': {
     parameters: {
       query?: never;
@@ -686,6 +702,22 @@ export interface paths {
     get: operations['readCalendar'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/days/noted': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['noteDays'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1993,8 +2025,11 @@ export interface components {
     DaysView: {
       batches: components['schemas']['OutlookView'][];
       days: components['schemas']['DayPlanView'][];
+      /** Format: date */
+      notedOn?: string;
       /** Format: int32 */
       people: number;
+      slipped: components['schemas']['SlippedBatch'][];
       /** Format: date */
       today: string;
     };
@@ -2137,6 +2172,10 @@ export interface components {
       left: string;
       right: string;
       top: string;
+    };
+    EquipmentForm: {
+      feet: string;
+      needles: string;
     };
     ExplanationView: {
       instead: string[][];
@@ -2286,6 +2325,11 @@ export interface components {
     FinishedView: {
       measures: components['schemas']['FinishedMeasure'][];
       sketch: components['schemas']['SketchView'];
+    };
+    FirstForm: {
+      first: boolean;
+      /** Format: int64 */
+      version: number;
     };
     FirstStep: {
       done: boolean;
@@ -2973,6 +3017,8 @@ export interface components {
       batchId: number;
       changes: string[];
       check: string;
+      /** Format: date */
+      day?: string;
       left: components['schemas']['TimeView'];
       place: string;
       subject: string;
@@ -3029,6 +3075,7 @@ export interface components {
       changing: components['schemas']['TimeView'];
       circle: string[];
       kinds: components['schemas']['ChangeCount'][];
+      lacks: string[];
       lineByLine: components['schemas']['TimeView'];
       overLeast: components['schemas']['TimeView'];
       prices: components['schemas']['WishPrice'][];
@@ -3057,6 +3104,7 @@ export interface components {
       batchId: number;
       /** Format: date */
       due?: string;
+      first: boolean;
       forWhat: string;
       from: components['schemas']['TimeView'];
       inTimeWithout: components['schemas']['OtherBatch'][];
@@ -3075,6 +3123,8 @@ export interface components {
       /** Format: int32 */
       surePercent?: number;
       to: components['schemas']['TimeView'];
+      /** Format: int64 */
+      version: number;
       waits: string;
     };
     PageViewBatchRow: {
@@ -3462,6 +3512,7 @@ export interface components {
       days?: components['schemas']['DaysForm'];
       /** @enum {string} */
       decimalMark?: 'POINT' | 'COMMA';
+      equipment?: components['schemas']['EquipmentForm'];
       freeHours: string[];
       hourlyRate: string;
       /** @enum {string} */
@@ -3603,6 +3654,16 @@ export interface components {
       measures: components['schemas']['LengthView'][];
       /** Format: double */
       widthMm: number;
+    };
+    SlippedBatch: {
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      before?: string;
+      name: string;
+      /** Format: date */
+      now?: string;
+      waits: string;
     };
     SlotChoice: {
       /** Format: int64 */
@@ -4765,6 +4826,30 @@ export interface operations {
       };
     };
   };
+  putBatchFirst: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FirstForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   giveUpBatch: {
     parameters: {
       query?: never;
@@ -5307,6 +5392,24 @@ export interface operations {
         content: {
           'text/calendar': string;
         };
+      };
+    };
+  };
+  noteDays: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

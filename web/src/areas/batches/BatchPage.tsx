@@ -12,6 +12,7 @@ import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
+import { BatchDays } from '../days/BatchDays';
 import { ClashPanel } from '../designs/ClashPanel';
 import { BatchChoices, Purpose } from './BatchChoices';
 import { BatchGrid } from './BatchGrid';
@@ -312,11 +313,7 @@ function Editor({
       <div className="space-y-2 not-empty:mb-3">
         {unitsProblem && <Notice>{unitsProblem}</Notice>}
         {!unitsProblem && typedWrong.units.size === 0 && <ProblemNotice problem={problem ?? preview.error} />}
-        {[...new Set([...refused, ...care].map((finding) => finding.sentence))].map((sentence) => (
-          <Notice key={sentence} look="care">
-            {sentence}
-          </Notice>
-        ))}
+        <Findings sentences={[...new Set([...refused, ...care].map((finding) => finding.sentence))]} />
       </div>
       {batch && !draft.isChanged && <ChangedDesigns batch={batch} />}
       <div className="grid items-start gap-[18px] lg:grid-cols-[1fr_292px]">
@@ -400,7 +397,14 @@ function Editor({
             <BatchSheet
               sheet={sheet}
               stage={batch?.stage}
-              order={!isNew && !draft.isChanged && !closed ? <OrderOfWork batch={batch} /> : undefined}
+              order={
+                !isNew && !draft.isChanged && !closed ? (
+                  <>
+                    <BatchDays batchId={batch.id} />
+                    <OrderOfWork batch={batch} />
+                  </>
+                ) : undefined
+              }
               reserving={
                 !isNew && !draft.isChanged && !closed ? <Reserving batch={batch} sheet={sheet} /> : undefined
               }
@@ -479,6 +483,33 @@ function Editor({
           }}
           onLater={() => save.reset()}
         />
+      )}
+    </>
+  );
+}
+
+/** How many findings are shown before the others wait behind a line. */
+const SHOWN_FINDINGS = 2;
+
+/** What to look at; where it is much, the first of it, so that the plan stays in sight. */
+function Findings({ sentences }: { sentences: string[] }) {
+  const first = sentences.length > SHOWN_FINDINGS + 1 ? sentences.slice(0, SHOWN_FINDINGS) : sentences;
+  const others = sentences.slice(first.length);
+  const notice = (sentence: string) => (
+    <Notice key={sentence} look="care">
+      {sentence}
+    </Notice>
+  );
+  return (
+    <>
+      {first.map(notice)}
+      {others.length > 0 && (
+        <details className="space-y-2">
+          <summary className="min-h-8 cursor-pointer font-semibold text-weld">
+            {others.length} more to look at
+          </summary>
+          {others.map(notice)}
+        </details>
       )}
     </>
   );

@@ -32,6 +32,7 @@ const order = (next: Partial<Schemas['OrderView']> = {}): Schemas['OrderView'] =
   wishes: { before: [], threadFirst: '', without: [] },
   prices: [],
   threads: ['navy', 'rust'],
+  lacks: [],
   turns: [
     turn('Sew zip', { changes: ['zip foot', 'thread matching Kelp'], elsewhere: true, lines: [2] }),
     turn('Close'),
@@ -75,6 +76,13 @@ describe('the order of work', () => {
     server({ '/api/batches/9/order': order({ proven: false, overLeast: time(2) }) });
     rendered(<OrderOfWork batch={batch} />);
     expect(await screen.findByText(/the best one may take up to 2 min less/)).toBeVisible();
+  });
+
+  it('names a foot that nobody has', async () => {
+    const lack = '“Sew zip” needs zip foot, which isn’t among what you have.';
+    server({ '/api/batches/9/order': order({ lacks: [lack] }) });
+    rendered(<OrderOfWork batch={batch} />);
+    expect(await screen.findByText(lack)).toBeVisible();
   });
 
   it('names steps that wait for one another', async () => {

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -64,6 +65,20 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
             <ChangeBar key={one.kind} count={one} />
           ))}
       </ul>
+      {order.lacks.length > 0 && (
+        <div className="mb-1.5 px-2">
+          <Notice look="care">
+            {order.lacks.map((lack) => (
+              <span key={lack} className="block">
+                {lack}
+              </span>
+            ))}
+            <Link to="/settings" className="font-semibold underline">
+              What you have is in the settings
+            </Link>
+          </Notice>
+        </div>
+      )}
       <table className="listing">
         <tbody>
           {order.turns.map((turn, i) => (

@@ -76,7 +76,10 @@ function Next({ next }: { next: Schemas['NextView'] }) {
       className="sheet relative grid grid-cols-[1fr_auto] gap-x-5 px-[18px] py-4 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid"
     >
       <div className="min-w-0">
-        <div className="text-soft">{next.place}</div>
+        <div className="text-soft">
+          {next.place}
+          {next.day && `, ${day(next.day)}`}
+        </div>
         <h2 className="my-0.5 text-2xl leading-tight">{next.title}</h2>
         <div>
           {next.subject}

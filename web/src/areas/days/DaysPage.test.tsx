@@ -48,6 +48,8 @@ const dayOf = (
 
 const outlook = (rest: Partial<Schemas['OutlookView']>): Schemas['OutlookView'] => ({
   batchId: 5,
+  version: 2,
+  first: false,
   name: 'Heron pouch small',
   stage: 'PLANNED',
   due: '2026-12-03',
@@ -76,6 +78,8 @@ const days = (batches: Schemas['OutlookView'][] = []): Schemas['DaysView'] => ({
     dayOf('2026-11-29', 0, { note: 'At the sea', isOther: true }),
   ],
   batches,
+  notedOn: '2026-11-26',
+  slipped: [],
 });
 
 it('shows what is done on a day, what to change, and where to stop', async () => {
@@ -154,4 +158,20 @@ it('says how sure each batch is, and what would bring a late one in time', async
     'or putting off Heron pouch small.',
   );
   expect(all.getByText(/Waits for Zip tape/)).toBeInTheDocument();
+});
+
+it('tells what has moved since the days were noted, until that is noted', async () => {
+  const slipped = [
+    { batchId: 5, name: 'Heron pouch', before: '2026-12-01', now: '2026-12-02', waits: '' },
+    { batchId: 8, name: 'Wren', before: '2026-12-03', waits: 'Waits for Zip tape.' },
+  ];
+  const sent = server({ '/api/days/noted': {}, '/api/days': { ...days(), slipped } });
+  rendered(<DaysPage />);
+  expect(await screen.findByText('Moved since Thu 26 Nov:')).toBeInTheDocument();
+  expect(screen.getByText('Heron pouch is ready Wed 2 Dec, not Tue 1 Dec.')).toBeInTheDocument();
+  expect(
+    screen.getByText('Wren is not laid any more, not Thu 3 Dec. Waits for Zip tape.'),
+  ).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Noted' }));
+  await waitFor(() => expect(sent.some((one) => one.path === '/api/days/noted')).toBe(true));
 });

@@ -11,6 +11,7 @@ import { useTitle } from '../../ui/useTitle';
 import { AwayPanel } from './AwayPanel';
 import { FreeHoursField, useFreeHours, WhatItChanges } from './FreeHours';
 import { Outlooks } from './Outlooks';
+import { Slipped } from './Slipped';
 
 type Day = Schemas['DayPlanView'];
 type Stretch = Schemas['StretchView'];
@@ -71,6 +72,7 @@ export default function DaysPage() {
           </Button>
         </div>
       </header>
+      <Slipped days={data} />
       <div className="mt-4 grid items-start gap-4 xl:grid-cols-[1fr_340px] print:block">
         <ol className="min-w-0 space-y-2.5" aria-label="Days">
           {data.days.map((one) => (

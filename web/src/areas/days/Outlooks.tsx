@@ -1,7 +1,9 @@
 import { Link } from 'react-router';
-import type { Schemas } from '../../api/client';
+import { api, type Schemas } from '../../api/client';
+import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { day } from '../../ui/units';
+import { useSend } from '../../ui/useSend';
 
 type Outlook = Schemas['OutlookView'];
 
@@ -33,6 +35,7 @@ export function Outlooks({ batches }: { batches: Outlook[] }) {
             {batch.to.seconds > batch.from.seconds && `, likely ${batch.from.text} to ${batch.to.text}`}
             {batch.likely && batch.likely !== batch.ready && ` · likely by ${day(batch.likely)}`}
           </div>
+          <First batch={batch} />
           {batch.waits && (
             <div className="mt-1">
               <Tag look="bad">waits</Tag> {batch.waits}
@@ -70,8 +73,29 @@ export function Outlooks({ batches }: { batches: Outlook[] }) {
   );
 }
 
+/** Puts a batch before all others, or in its turn again. */
+function First({ batch }: { batch: Outlook }) {
+  const put = useSend((first: boolean) =>
+    api.put<void>(`/api/batches/${batch.batchId}/first`, { version: batch.version, first }),
+  );
+  return (
+    <div className="no-print flex items-center gap-2 text-[13px]">
+      {batch.first && <Tag look="plain">before all others</Tag>}
+      <button
+        type="button"
+        className="min-h-9 font-semibold text-woad hover:underline"
+        aria-label={batch.first ? `${batch.name} in its turn again` : `Do ${batch.name} first`}
+        onClick={() => !put.isPending && put.mutate(!batch.first)}
+      >
+        {batch.first ? 'in its turn' : 'do it first'}
+      </button>
+      <ProblemNotice problem={put.problem} />
+    </div>
+  );
+}
+
 /** How sure it is that a batch is done by its day, as a seam that is sewn so far. */
-function Sure({ batch, due }: { batch: Outlook; due: string }) {
+export function Sure({ batch, due }: { batch: Outlook; due: string }) {
   const share = batch.surePercent ?? 0;
   const look = batch.late || share < 50 ? 'bad' : share < 80 ? 'care' : 'ok';
   const colour = { bad: '#a2382c', care: '#6f5100', ok: '#2c6a45' }[look];

@@ -307,7 +307,9 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">
-        <legend className="float-left mb-2 w-full font-bold">Minutes to change</legend>
+        <legend className="float-left mb-2 w-full font-bold">
+          The machine: minutes to change, and what you have
+        </legend>
         <div className="clear-left grid grid-cols-2 items-start gap-3 md:grid-cols-5">
           {CHANGES.map(([name, label, hint]) => (
             <TextField
@@ -319,6 +321,20 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
               {...register(`changes.${name}`)}
             />
           ))}
+        </div>
+        <div className="mt-4 grid items-start gap-3 border-t border-line-faint pt-3 md:grid-cols-2">
+          <TextField
+            label="Feet you have"
+            hint="with commas between them; empty for all that a design asks for"
+            error={on('equipment.feet')}
+            {...register('equipment.feet')}
+          />
+          <TextField
+            label="Needles you have"
+            hint="80 universal, 90 topstitch …"
+            error={on('equipment.needles')}
+            {...register('equipment.needles')}
+          />
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">

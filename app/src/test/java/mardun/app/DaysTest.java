@@ -261,6 +261,43 @@ class DaysTest {
     }
 
     @Test
+    void whatSlipsIsToldUntilItIsNoted() {
+        long batch = batch("10", 30);
+        assertThat(APP.post("/api/days/noted", Map.of()).status()).isEqualTo(204);
+        LocalDate before = ready(batch);
+        assertThat(days().get("slipped")).isEmpty();
+        assertThat(days().get("notedOn").asString()).isEqualTo(today.toString());
+        ok(free(today.plusDays(1), "0"));
+        JsonNode slipped = days().get("slipped").get(0);
+        assertThat(slipped.get("batchId").asLong()).isEqualTo(batch);
+        assertThat(slipped.get("before").asString()).isEqualTo(before.toString());
+        assertThat(slipped.get("now").asString()).isEqualTo(ready(batch).toString());
+        batch("2", 1);
+        assertThat(days().get("slipped")).as("a new batch hasn't slipped").hasSize(1);
+        APP.post("/api/days/noted", Map.of());
+        assertThat(days().get("slipped")).isEmpty();
+    }
+
+    @Test
+    void aBatchIsDoneBeforeAllOthersAndInItsTurnAgain() {
+        long sooner = batch("8", 5);
+        long later = batch("8", 9);
+        assertThat(ready(sooner)).isBefore(ready(later));
+        JsonNode outlook = outlook(later);
+        Map<String, Object> first = Map.of("version", outlook.get("version").asLong(), "first", true);
+        assertThat(APP.put("/api/batches/" + later + "/first", first).status()).isEqualTo(204);
+        assertThat(outlook(later).get("first").asBoolean()).isTrue();
+        assertThat(ready(later)).isBefore(ready(sooner));
+        assertThat(APP.put("/api/batches/" + later + "/first", first).status())
+                .as("another tab has it as it was before")
+                .isEqualTo(409);
+        Map<String, Object> inTurn =
+                Map.of("version", outlook(later).get("version").asLong(), "first", false);
+        assertThat(APP.put("/api/batches/" + later + "/first", inTurn).status()).isEqualTo(204);
+        assertThat(ready(sooner)).isBefore(ready(later));
+    }
+
+    @Test
     void whatIsPutAsideIsNotLaid() {
         long batch = batch("4", 10);
         JsonNode view = APP.get("/api/batches/" + batch).body();

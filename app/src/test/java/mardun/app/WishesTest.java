@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What a maker wants of an order of work is kept, priced, and laid on days. */
 class WishesTest {
@@ -150,5 +151,20 @@ class WishesTest {
         assertThat(order.get("prices").get(0).get("words").asString())
                 .isEqualTo("What is sewn with lilac {0} thread first");
         assertThat(order.get("prices").get(1).get("asksForNothing").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aFootThatNobodyHasIsNamed() {
+        assertThat(order().get("lacks")).isEmpty();
+        JsonNode settings = APP.get("/api/settings").body();
+        ((ObjectNode) settings)
+                .putObject("equipment")
+                .put("feet", "standard foot")
+                .put("needles", "");
+        JsonNode saved = ok(APP.put("/api/settings", settings));
+        assertThat(order().get("lacks").toString()).contains("needs zip foot, which isn't among what you have.");
+        ((ObjectNode) saved).putObject("equipment").put("feet", "").put("needles", "");
+        ok(APP.put("/api/settings", saved));
+        assertThat(order().get("lacks")).isEmpty();
     }
 }

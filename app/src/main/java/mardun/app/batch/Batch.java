@@ -65,6 +65,8 @@ class Batch {
     @Convert(converter = StoredWishes.class)
     private OrderWishes orderWishes = OrderWishes.NONE;
 
+    private boolean comesFirst;
+
     @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
     @OrderBy("position, number")
     @BatchSize(size = 200)
@@ -110,6 +112,15 @@ class Batch {
     void takeOut(int number) {
         lines.removeIf(line -> line.number() == number);
         changes++;
+    }
+
+    /** Whether the maker does it before all others, whatever day it is wanted. */
+    boolean comesFirst() {
+        return comesFirst;
+    }
+
+    void comeFirst(boolean first) {
+        comesFirst = first;
     }
 
     OrderWishes orderWishes() {

@@ -16,6 +16,7 @@ import mardun.app.batch.BatchViews.BatchView;
 import mardun.app.batch.BatchViews.CutForm;
 import mardun.app.batch.BatchViews.CutShortForm;
 import mardun.app.batch.BatchViews.FinishForm;
+import mardun.app.batch.BatchViews.FirstForm;
 import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.JoinForm;
 import mardun.app.batch.BatchViews.MarginalView;
@@ -60,6 +61,7 @@ class BatchController {
     private final Reserving reserving;
     private final WorkOrders orders;
     private final PlannedDesigns plannedDesigns;
+    private final DoingFirst doingFirst;
 
     BatchController(
             BatchReading reading,
@@ -74,7 +76,8 @@ class BatchController {
             Marginals marginals,
             Reserving reserving,
             WorkOrders orders,
-            PlannedDesigns plannedDesigns) {
+            PlannedDesigns plannedDesigns,
+            DoingFirst doingFirst) {
         this.reading = reading;
         this.entry = entry;
         this.replacements = replacements;
@@ -88,6 +91,7 @@ class BatchController {
         this.reserving = reserving;
         this.orders = orders;
         this.plannedDesigns = plannedDesigns;
+        this.doingFirst = doingFirst;
     }
 
     @GetMapping("/batches")
@@ -232,6 +236,12 @@ class BatchController {
     BatchView takeUpBags(@PathVariable BatchId id, @RequestBody @Valid TakeUpForm form) {
         cuttingShort.takeUp(id, form);
         return reading.get(id);
+    }
+
+    @PutMapping("/batches/{id}/first")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putBatchFirst(@PathVariable BatchId id, @RequestBody @Valid FirstForm form) {
+        doingFirst.put(id, form);
     }
 
     @PostMapping("/batches/{id}/pause")

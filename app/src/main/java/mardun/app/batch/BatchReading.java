@@ -175,10 +175,12 @@ public class BatchReading {
         boolean isOneSize = planned.lines().size() == 1;
         return new OpenWork(
                 batch.id(),
+                batch.version(),
                 names(planned.lines(), line -> line.design().name())
                         + (isOneSize ? " " + planned.first().sizeName() : ""),
                 batch.stage(),
                 batch.isPaused(),
+                batch.comesFirst(),
                 batch.dueOn(),
                 batch.forWhat(),
                 planned.lines().stream()
@@ -198,14 +200,7 @@ public class BatchReading {
         List<BatchRow> rows = open.entrySet().stream()
                 .map(one -> row(one.getKey(), one.getValue(), current))
                 .toList();
-        OpenBatches shown = new OpenBatches(
-                rows,
-                open.values().stream()
-                        .findFirst()
-                        .map(first -> new BatchSheetWriter(current.writer(), first.workroom())
-                                .steps(first.plan().operations()))
-                        .orElse(List.of()),
-                new Shortages(current.writer(), materials).of(open));
+        OpenBatches shown = new OpenBatches(rows, new Shortages(current.writer(), materials).of(open));
         return new Open(works(open), shown);
     }
 

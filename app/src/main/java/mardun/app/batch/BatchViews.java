@@ -205,6 +205,13 @@ public final class BatchViews {
     public record HoldForm(long version) {}
 
     /**
+     * Whether a batch is done before all others.
+     *
+     * @param version that the batch was read at
+     */
+    public record FirstForm(long version, boolean first) {}
+
+    /**
      * A batch with its plan.
      *
      * @param paused it is put aside for a while
@@ -305,10 +312,9 @@ public final class BatchViews {
      * All batches that are planned or under way.
      *
      * @param lines those due first first
-     * @param stepsOfTheFirst all steps of the first of them
      * @param shortages what they still need together, where that is more than there is
      */
-    public record OpenBatches(List<BatchRow> lines, List<StepLine> stepsOfTheFirst, List<ShortLine> shortages) {}
+    public record OpenBatches(List<BatchRow> lines, List<ShortLine> shortages) {}
 
     /**
      * All that follows from a batch's choices.
@@ -495,12 +501,14 @@ public final class BatchViews {
      * @param wishes what is wanted of the order
      * @param prices what each of these wishes costs
      * @param threads the threads in it, one of which may be wanted first
+     * @param lacks what its operations need that the maker hasn't, in sentences
      */
     public record OrderView(
             long version,
             Wishes wishes,
             List<WishPrice> prices,
             List<String> threads,
+            List<String> lacks,
             List<TurnView> turns,
             List<ChangeCount> kinds,
             ChangeCount walks,

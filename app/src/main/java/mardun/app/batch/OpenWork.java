@@ -15,6 +15,7 @@ import mardun.core.planning.Job;
  *
  * @param name of its designs, with the size where there is only one
  * @param paused it is put aside: nothing of it is laid
+ * @param isFirst the maker does it before all others
  * @param units how many bags are started
  * @param cloths each line's outer cloth, which its thread may have to match
  * @param wishes what is wanted of its order
@@ -22,9 +23,11 @@ import mardun.core.planning.Job;
  */
 public record OpenWork(
         BatchId id,
+        long version,
         String name,
         BatchStage stage,
         boolean paused,
+        boolean isFirst,
         Optional<LocalDate> dueOn,
         String forWhat,
         int units,
@@ -51,7 +54,7 @@ public record OpenWork(
 
     /** As days are laid of its hours alone. */
     public Job hours() {
-        return Job.ofHours(id.key(), left(), dueOn);
+        return Job.ofHours(id.key(), left(), dueOn).first(isFirst);
     }
 
     /** Whether it will be done too late, by the day on which it is ready; what is put aside never is. */

@@ -16,6 +16,7 @@ import mardun.app.batch.BatchViews.TurnView;
 import mardun.app.batch.BatchViews.WishPrice;
 import mardun.app.batch.BatchViews.WithoutWish;
 import mardun.app.show.ViewWriter;
+import mardun.core.making.Equipment;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
@@ -33,7 +34,12 @@ record WorkOrderWriter(ViewWriter writer) {
      *
      * @param price how much longer it takes than with other wishes; empty where that can't be said
      */
-    OrderView order(long version, Ordered order, OrderWishes wishes, Function<OrderWishes, Optional<Duration>> price) {
+    OrderView order(
+            long version,
+            Ordered order,
+            OrderWishes wishes,
+            Equipment equipment,
+            Function<OrderWishes, Optional<Duration>> price) {
         Map<String, String> names = names(order);
         return new OrderView(
                 version,
@@ -42,6 +48,10 @@ record WorkOrderWriter(ViewWriter writer) {
                 order.turns().stream()
                         .map(turn -> turn.setUp().thread())
                         .filter(thread -> !thread.isBlank())
+                        .distinct()
+                        .toList(),
+                equipment.lacking(order.turns().stream().map(Turn::operation).toList()).stream()
+                        .map(WorkOrderWriter::lack)
                         .distinct()
                         .toList(),
                 IntStream.range(0, order.turns().size())
@@ -72,12 +82,18 @@ record WorkOrderWriter(ViewWriter writer) {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 new ChangeCount(WALK, 0, 0),
                 writer.time(Duration.ZERO),
                 writer.time(Duration.ZERO),
                 false,
                 writer.time(Duration.ZERO),
                 circle.stream().map(Step::name).toList());
+    }
+
+    private static String lack(Equipment.Lack lack) {
+        String what = lack.part() == SetUp.Part.NEEDLE ? "needle " + lack.what() : lack.what();
+        return "“" + lack.operation().step().name() + "” needs " + what + ", which isn't among what you have.";
     }
 
     private List<WishPrice> prices(

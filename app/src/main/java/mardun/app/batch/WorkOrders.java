@@ -85,7 +85,12 @@ public class WorkOrders {
         Found found = best.get(asked, WorkOrders::best);
         return found.order()
                 .map(order -> new WorkOrderWriter(current.writer())
-                        .order(batch.version(), order, asked.wishes(), wishes -> price(asked, wishes)))
+                        .order(
+                                batch.version(),
+                                order,
+                                asked.wishes(),
+                                current.equipment(),
+                                wishes -> price(asked, wishes)))
                 .orElseGet(() ->
                         new WorkOrderWriter(current.writer()).circle(batch.version(), found.circle(), asked.wishes()));
     }

@@ -11,9 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
-import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
-import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.OpenWork;
 import mardun.app.bench.BenchViews.BenchView;
 import mardun.app.bench.BenchViews.DayView;
@@ -35,6 +33,8 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.Stage;
+import mardun.core.making.Step;
+import mardun.core.making.WorkOrder;
 import mardun.core.planning.DayPlan;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,12 +85,8 @@ public class BenchService {
         Laid laid = days.lay(all.works());
         return new BenchView(
                 today,
-                tape(open, laid, current),
-                open.stream()
-                        .filter(batch -> !batch.paused())
-                        .findFirst()
-                        .map(batch -> next(batch, all.shown().stepsOfTheFirst()))
-                        .orElse(null),
+                tape(laid, current),
+                next(laid, current.writer()).orElse(null),
                 open.stream().map(b -> lane(b, works.get(b.id()), laid)).toList(),
                 all.shown().shortages(),
                 low.some(),
@@ -98,7 +94,7 @@ public class BenchService {
                 firstSteps(current));
     }
 
-    private TapeView tape(List<BatchRow> open, Laid laid, Settings current) {
+    private TapeView tape(Laid laid, Settings current) {
         ViewWriter writer = current.writer();
         LocalDate today = laid.today();
         LocalDate end = today.plusDays(DAYS_ON_THE_TAPE);
@@ -110,19 +106,18 @@ public class BenchService {
         fairs.coming().stream()
                 .filter(fair -> fair.heldOn().isBefore(end))
                 .forEach(fair -> pins.add(new PinView(PinView.Kind.FAIR, fair.name(), fair.heldOn(), null, fair.id())));
-        open.stream()
-                .filter(b -> b.dueOn() != null
-                        && b.dueOn().isBefore(end)
-                        && !b.dueOn().isBefore(today))
-                .filter(b -> pins.stream()
-                        .noneMatch(pin ->
-                                pin.label().equals(b.forWhat()) && pin.date().equals(b.dueOn())))
-                .forEach(b -> pins.add(new PinView(
-                        PinView.Kind.DUE,
-                        b.forWhat().isEmpty() ? b.designName() + " due" : b.forWhat(),
-                        b.dueOn(),
-                        b.id(),
-                        null)));
+        laid.works()
+                .forEach(work -> work.dueOn()
+                        .filter(due -> due.isBefore(end) && !due.isBefore(today))
+                        .filter(due -> pins.stream()
+                                .noneMatch(pin -> pin.label().equals(work.forWhat())
+                                        && pin.date().equals(due)))
+                        .ifPresent(due -> pins.add(new PinView(
+                                PinView.Kind.DUE,
+                                work.forWhat().isEmpty() ? work.name() + " due" : work.forWhat(),
+                                due,
+                                work.id(),
+                                null))));
         Duration planned = today.datesUntil(end).map(laid.plan()::on).reduce(Duration.ZERO, Duration::plus);
         return new TapeView(days, laid(laid, end), pins, writer.time(free), writer.time(planned));
     }
@@ -166,33 +161,52 @@ public class BenchService {
         return new LaneView(batch, ready.orElse(null), work.isLate(ready), waits);
     }
 
-    private static NextView next(BatchRow batch, List<StepLine> steps) {
-        String subject = batch.designName()
-                + (batch.sizeName().isEmpty() ? "" : ", " + batch.sizeName())
-                + (batch.clothName().isEmpty() ? "" : ", in " + batch.clothName());
-        boolean planned = batch.stage() == BatchStage.PLANNED || batch.stage() == BatchStage.CUTTING;
-        Optional<StepLine> step =
-                steps.stream().filter(s -> (s.stage() == Stage.CUT) == planned).findFirst();
-        boolean waits = planned && batch.isShort();
-        return new NextView(
-                batch.id(),
-                waits
-                        ? "Next, once the material is here"
-                        : "Next at the " + step.map(s -> s.station().words()).orElse("bench"),
-                planned
-                        ? "Cut " + batch.units() + " × " + batch.designName()
-                        : "Sew " + batch.units() + " × " + batch.designName(),
-                subject,
-                steps.stream()
-                        .filter(s -> (s.stage() == Stage.CUT) == planned)
-                        .filter(s -> !s.changes().isEmpty())
+    /** What is laid first; where nothing is, the first batch that waits, for its material or for a free hour. */
+    private static Optional<NextView> next(Laid laid, ViewWriter writer) {
+        return laid.plan().stretches().stream()
+                .findFirst()
+                .map(first -> next(first, laid, writer))
+                .or(() -> laid.works().stream()
+                        .filter(work -> !work.paused())
                         .findFirst()
-                        .map(StepLine::changes)
-                        .orElseGet(List::of),
-                step.map(StepLine::check).orElse(""),
-                batch.hoursLeft(),
-                planned ? "Open the cut list" : "Open the steps",
-                waits);
+                        .map(work -> waiting(work, writer)));
+    }
+
+    private static NextView next(DayPlan.Stretch first, Laid laid, ViewWriter writer) {
+        OpenWork work = laid.work(first.job());
+        WorkOrder.Turn turn = laid.turn(first);
+        int bags = turn.operation().units() - first.bagsBefore();
+        return new NextView(
+                work.id(),
+                "Next at the " + turn.step().station().words(),
+                first.day().equals(laid.today()) ? null : first.day(),
+                turn.step().name() + ", " + bags + " ×",
+                subject(work),
+                first.changes().stream().map(turn.setUp()::words).toList(),
+                turn.operation().text(Step::check),
+                writer.time(work.left()),
+                turn.step().stage() == Stage.CUT ? "Open the cut list" : "Open the steps",
+                false);
+    }
+
+    private static NextView waiting(OpenWork work, ViewWriter writer) {
+        String waits = DaysReading.waits(work);
+        boolean isToCut = work.stage().isToCut();
+        return new NextView(
+                work.id(),
+                waits.isEmpty() ? "Next, once there is a free hour" : "Next, once the material is here",
+                null,
+                (isToCut ? "Cut " : "Sew ") + work.units() + " × " + work.name(),
+                waits.isEmpty() ? subject(work) : waits,
+                List.of(),
+                "",
+                writer.time(work.left()),
+                isToCut ? "Open the cut list" : "Open the steps",
+                !waits.isEmpty());
+    }
+
+    private static String subject(OpenWork work) {
+        return work.units() + " × " + work.name() + (work.forWhat().isEmpty() ? "" : ", for " + work.forWhat());
     }
 
     private List<FirstStep> firstSteps(Settings current) {

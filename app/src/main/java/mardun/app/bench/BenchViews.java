@@ -66,12 +66,14 @@ public final class BenchViews {
     /**
      * What to do next.
      *
+     * @param day on which; absent for today, or where it isn't laid
      * @param changes what has to be on the machine
      * @param waits it can't go on: something is short
      */
     public record NextView(
             BatchId batchId,
             String place,
+            @Nullable LocalDate day,
             String title,
             String subject,
             List<String> changes,

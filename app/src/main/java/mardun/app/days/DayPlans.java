@@ -126,7 +126,8 @@ public class DayPlans {
     }
 
     private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {
-        return Job.of(work.id().key(), work.dueOn(), order, may, Sureness.OF_A_GUESS);
+        return Job.of(work.id().key(), work.dueOn(), order, may, Sureness.OF_A_GUESS)
+                .first(work.isFirst());
     }
 
     private static boolean may(OpenWork work, Stage stage) {

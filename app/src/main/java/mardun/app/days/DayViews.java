@@ -15,8 +15,33 @@ public final class DayViews {
 
     private DayViews() {}
 
-    /** The days to come, and when each batch is done. */
-    public record DaysView(LocalDate today, int people, List<DayPlanView> days, List<OutlookView> batches) {}
+    /**
+     * The days to come, and when each batch is done.
+     *
+     * @param notedOn when the maker last took note of the days; absent for never
+     * @param slipped what has moved since then
+     */
+    public record DaysView(
+            LocalDate today,
+            int people,
+            List<DayPlanView> days,
+            List<OutlookView> batches,
+            @Nullable LocalDate notedOn,
+            List<SlippedBatch> slipped) {}
+
+    /**
+     * A batch that is done on another day than when the maker last took note.
+     *
+     * @param before absent where it couldn't be laid then
+     * @param now absent where it can't be laid now
+     * @param waits what it waits for now, in a sentence; empty for nothing
+     */
+    public record SlippedBatch(
+            BatchId batchId,
+            String name,
+            @Nullable LocalDate before,
+            @Nullable LocalDate now,
+            String waits) {}
 
     /**
      * A day at the bench.
@@ -78,6 +103,8 @@ public final class DayViews {
     /**
      * When a batch is done.
      *
+     * @param version that the batch was read at
+     * @param first the maker does it before all others
      * @param left hands-on time still to come
      * @param from in eight of ten cases it takes at least so long
      * @param to and at most so long
@@ -91,6 +118,8 @@ public final class DayViews {
      */
     public record OutlookView(
             BatchId batchId,
+            long version,
+            boolean first,
             String name,
             BatchStage stage,
             @Nullable LocalDate due,

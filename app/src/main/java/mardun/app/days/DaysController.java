@@ -9,12 +9,14 @@ import mardun.app.days.DayViews.DaysView;
 import mardun.app.days.DayViews.MovedBatch;
 import mardun.app.days.DayViews.WhatIfDay;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The days to come. */
@@ -25,15 +27,24 @@ class DaysController {
 
     private final DaysReading days;
     private final DaysCalendar calendar;
+    private final NotedDays noted;
 
-    DaysController(DaysReading days, DaysCalendar calendar) {
+    DaysController(DaysReading days, DaysCalendar calendar, NotedDays noted) {
         this.days = days;
         this.calendar = calendar;
+        this.noted = noted;
     }
 
     @GetMapping("/days")
     DaysView readDays(@RequestParam(defaultValue = "14") @Min(1) @Max(120) int count) {
         return days.days(count);
+    }
+
+    /** Takes note of the days as they are now; what moves from then on is told. */
+    @PostMapping("/days/noted")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void noteDays() {
+        noted.note();
     }
 
     /** What another length of a day would change. */

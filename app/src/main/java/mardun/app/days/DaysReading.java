@@ -50,13 +50,21 @@ public class DaysReading {
     private final BatchReading batches;
     private final DayPlans plans;
     private final FreeDays freeDays;
+    private final NotedDays noted;
     private final FairService fairs;
     private final SettingsService settings;
 
-    DaysReading(BatchReading batches, DayPlans plans, FreeDays freeDays, FairService fairs, SettingsService settings) {
+    DaysReading(
+            BatchReading batches,
+            DayPlans plans,
+            FreeDays freeDays,
+            NotedDays noted,
+            FairService fairs,
+            SettingsService settings) {
         this.batches = batches;
         this.plans = plans;
         this.freeDays = freeDays;
+        this.noted = noted;
         this.fairs = fairs;
         this.settings = settings;
     }
@@ -76,7 +84,9 @@ public class DaysReading {
                         .datesUntil(laid.today().plusDays(count))
                         .map(day -> day(day, laid, Optional.ofNullable(others.get(day)), onDay, writer))
                         .toList(),
-                outlooks(laid, writer));
+                outlooks(laid, writer),
+                noted.on().orElse(null),
+                noted.slipped(laid));
     }
 
     private static DayPlanView day(
@@ -189,6 +199,8 @@ public class DaysReading {
                 .orElseGet(() -> new Sureness.Range(work.left(), work.left()));
         return new OutlookView(
                 work.id(),
+                work.version(),
+                work.isFirst(),
                 work.name(),
                 work.stage(),
                 work.dueOn().orElse(null),

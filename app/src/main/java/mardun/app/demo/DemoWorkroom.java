@@ -270,7 +270,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 null,
                 null,
                 null,
-                new DaysForm("18:00", "90", "10", "5", "5", "1")));
+                new DaysForm("18:00", "90", "10", "5", "5", "1"),
+                null));
     }
 
     private void enterMaterials() {

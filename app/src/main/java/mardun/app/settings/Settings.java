@@ -21,6 +21,7 @@ import mardun.core.batch.Workroom;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Equipment;
 import mardun.core.making.SetUpSpread;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
@@ -94,6 +95,8 @@ public class Settings {
     private int preparingMinutes;
     private int clearingMinutes;
     private int people;
+    private String feet;
+    private String needles;
     private int rulerSeconds;
     private int cutSeconds;
     private int pieceSeconds;
@@ -133,7 +136,9 @@ public class Settings {
             Shelf shelf,
             Cutting cutting,
             ChangeTimes changes,
-            Days days) {}
+            Days days,
+            String feet,
+            String needles) {}
 
     /** How a day at the bench goes: when it begins, and what of it isn't worked. */
     public record Days(
@@ -200,6 +205,8 @@ public class Settings {
         preparingMinutes = Math.toIntExact(entered.days().preparing().toMinutes());
         clearingMinutes = Math.toIntExact(entered.days().clearing().toMinutes());
         people = entered.days().people();
+        feet = entered.feet();
+        needles = entered.needles();
         rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
@@ -314,6 +321,19 @@ public class Settings {
     /** The minutes that are free at the bench on each day of the week, Monday first. */
     List<Integer> freeMinutes() {
         return Arrays.stream(freeMinutes.split(",")).map(Integer::valueOf).toList();
+    }
+
+    /** What the maker has to put on a machine. */
+    public Equipment equipment() {
+        return Equipment.of(feet, needles);
+    }
+
+    String feet() {
+        return feet;
+    }
+
+    String needles() {
+        return needles;
     }
 
     public Days days() {

@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param cutting absent to leave it as it is
  * @param changes absent to leave it as it is
  * @param days absent to leave it as it is
+ * @param equipment absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -51,7 +52,13 @@ public record SettingsForm(
         @Nullable @Valid ShelfForm shelf,
         @Nullable @Valid CuttingForm cutting,
         @Nullable @Valid ChangesForm changes,
-        @Nullable @Valid DaysForm days) {
+        @Nullable @Valid DaysForm days,
+        @Nullable @Valid EquipmentForm equipment) {
+
+    /** The feet and needles that the maker has, with commas between them; empty where she doesn't say. */
+    public record EquipmentForm(
+            @NotNull @Size(max = 1000) String feet,
+            @NotNull @Size(max = 1000) String needles) {}
 
     /**
      * How a day at the bench goes; times in minutes.

@@ -15,6 +15,7 @@ import mardun.app.settings.Settings.Entered;
 import mardun.app.settings.SettingsForm.ChangesForm;
 import mardun.app.settings.SettingsForm.CuttingForm;
 import mardun.app.settings.SettingsForm.DaysForm;
+import mardun.app.settings.SettingsForm.EquipmentForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
@@ -122,7 +123,8 @@ public class SettingsService {
                         minutes(settings, settings.days().pause()),
                         minutes(settings, settings.days().preparing()),
                         minutes(settings, settings.days().clearing()),
-                        Integer.toString(settings.days().people())));
+                        Integer.toString(settings.days().people())),
+                new EquipmentForm(settings.feet(), settings.needles()));
     }
 
     private static Settings.Days days(DaysForm form, FieldReader fields) {
@@ -235,7 +237,13 @@ public class SettingsService {
                         ? before.cutting()
                         : cutting(form.cutting(), fields, form.unitSystem().smallUnit()),
                 form.changes() == null ? before.changeTimes() : changes(form.changes(), fields),
-                form.days() == null ? before.days() : days(form.days(), fields));
+                form.days() == null ? before.days() : days(form.days(), fields),
+                form.equipment() == null
+                        ? before.feet()
+                        : form.equipment().feet().strip(),
+                form.equipment() == null
+                        ? before.needles()
+                        : form.equipment().needles().strip());
         refuseAfterMidnight(free, entered.days(), fields);
         fields.check();
         return entered;

@@ -20,7 +20,6 @@ import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
-import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.OpenWork;
 import mardun.app.batch.OpenWork.Missing;
 import mardun.app.bench.BenchViews.BenchView;
@@ -45,6 +44,7 @@ import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.making.StillToDo;
+import mardun.core.making.WorkOrder;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
@@ -144,7 +144,9 @@ class BenchServiceTest {
         assertThat(bench.next().waits()).isTrue();
         assertThat(bench.next().place()).contains("once the material is here");
         when(batches.open()).thenReturn(open(batch(1, 1, null, "", false)));
-        assertThat(bench().next().place()).isEqualTo("Next at the cutting table");
+        assertThat(bench().next().place()).isEqualTo("Next at the machine");
+        assertThat(bench().next().title()).isEqualTo("Sew, 1 ×");
+        assertThat(bench().next().day()).isNull();
         assertThat(bench().next().check()).isEqualTo("Print upright.");
     }
 
@@ -188,25 +190,16 @@ class BenchServiceTest {
     }
 
     private static BatchReading.Open open(BatchRow... lines) {
-        StepLine cut = new StepLine(
-                "Cut",
-                List.of(1),
-                4,
-                Stage.CUT,
-                Station.CUTTING_TABLE,
-                List.of(),
-                new TimeView("", 0),
-                "Print upright.",
-                "",
-                "");
-        OpenBatches shown = new OpenBatches(List.of(lines), List.of(cut), List.of());
+        OpenBatches shown = new OpenBatches(List.of(lines), List.of());
         return new BatchReading.Open(
                 List.of(lines).stream()
                         .map(row -> new OpenWork(
                                 row.id(),
+                                0,
                                 row.designName(),
                                 row.stage(),
                                 row.paused(),
+                                false,
                                 Optional.ofNullable(row.dueOn()),
                                 row.forWhat(),
                                 row.units(),
@@ -214,7 +207,7 @@ class BenchServiceTest {
                                         1, 1, sewing(row.hoursLeft().seconds())))))),
                                 Map.of(),
                                 OrderWishes.NONE,
-                                Missing.NOTHING))
+                                row.isShort() ? new Missing(List.of("Reed Stripe"), List.of()) : Missing.NOTHING))
                         .toList(),
                 shown);
     }
@@ -229,23 +222,30 @@ class BenchServiceTest {
                 Duration.ofSeconds(seconds),
                 Duration.ZERO,
                 Duration.ZERO,
-                "",
+                "Print upright.",
                 "",
                 "",
                 List.of(),
                 List.of());
     }
 
+    private static List<WorkOrder.Turn> turns(OpenWork work) {
+        return work.toDo().operations().stream()
+                .map(its -> new WorkOrder.Turn(
+                        "sew|1", its.parts(), SetUp.NONE, Duration.ZERO, List.of(SetUp.Part.FOOT), true))
+                .toList();
+    }
+
     private static Laid laid(List<OpenWork> works, FreeTime free) {
         List<Job> jobs = works.stream()
-                .filter(work -> !work.paused())
+                .filter(work -> !work.paused() && work.missing().cloths().isEmpty())
                 .map(OpenWork::hours)
                 .toList();
         return new Laid(
                 TODAY,
                 free,
                 works,
-                works.stream().collect(Collectors.toMap(OpenWork::id, work -> List.of())),
+                works.stream().collect(Collectors.toMap(OpenWork::id, BenchServiceTest::turns)),
                 jobs,
                 new DayPlanner(jobs, free, NOTHING, TODAY).lay());
     }

@@ -17,7 +17,7 @@ import mardun.core.planning.Job.Task;
 import mardun.core.planning.WorkClock.Place;
 
 /**
- * Lays jobs on free time. What is wanted first comes first, and each job's tasks come in their order. While something dries, what
+ * Lays jobs on free time. What is wanted first comes first, unless the maker puts something before it, and each job's tasks come in their order. While something dries, what
  * else can be done is done, if that takes less changing of machines than the waiting would take; nights and days without free time
  * cost no waiting. Work stops for a day between two bags; only a bag that takes longer than a whole day is left half done. What a
  * task takes once covers the changes it needs; where those take longer, they count. What is on a machine in the evening is on it in
@@ -56,7 +56,9 @@ public final class DayPlanner {
      */
     public DayPlanner(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
         this.jobs = jobs.stream()
-                .sorted(Comparator.comparing(job -> job.due().orElse(LocalDate.MAX)))
+                .sorted(Comparator.comparing(Job::isFirst)
+                        .reversed()
+                        .thenComparing(job -> job.due().orElse(LocalDate.MAX)))
                 .toList();
         this.today = today;
         clock = new WorkClock(free, today, FARTHEST_DAYS);

@@ -16,11 +16,13 @@ import mardun.core.making.WorkOrder;
  * What is to be laid on days of one batch.
  *
  * @param key the caller's name for it
+ * @param isFirst it comes before all that isn't, whatever day it is wanted
  * @param due the day by which it is wanted
  * @param notBefore the first day on which it may be begun; empty for today
  * @param tasks in the order in which they are done
  */
-public record Job(String key, Optional<LocalDate> due, Optional<LocalDate> notBefore, List<Task> tasks) {
+public record Job(
+        String key, boolean isFirst, Optional<LocalDate> due, Optional<LocalDate> notBefore, List<Task> tasks) {
 
     /**
      * Something that is done for some bags at one place.
@@ -93,7 +95,7 @@ public record Job(String key, Optional<LocalDate> due, Optional<LocalDate> notBe
                     order.after().get(i).stream().map(places::get).toList(),
                     spread));
         }
-        return new Job(key, due, Optional.empty(), tasks);
+        return new Job(key, false, due, Optional.empty(), tasks);
     }
 
     /** Work of which only its hours are known. */
@@ -101,6 +103,7 @@ public record Job(String key, Optional<LocalDate> due, Optional<LocalDate> notBe
         int minutes = Math.toIntExact(Math.max(1, hours.toMinutes()));
         return new Job(
                 key,
+                false,
                 due,
                 Optional.empty(),
                 hours.isZero()
@@ -116,9 +119,9 @@ public record Job(String key, Optional<LocalDate> due, Optional<LocalDate> notBe
                                 0)));
     }
 
-    /** The same, begun on a day or later. */
-    public Job notBefore(LocalDate day) {
-        return new Job(key, due, Optional.of(day), tasks);
+    /** The same, before all others or in its turn. */
+    public Job first(boolean first) {
+        return new Job(key, first, due, notBefore, tasks);
     }
 
     /** Hands-on time of all of it. */

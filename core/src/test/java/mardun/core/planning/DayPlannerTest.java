@@ -52,7 +52,7 @@ class DayPlannerTest {
     }
 
     private static Job job(String key, LocalDate due, Task... tasks) {
-        return new Job(key, Optional.ofNullable(due), Optional.empty(), List.of(tasks));
+        return new Job(key, false, Optional.ofNullable(due), Optional.empty(), List.of(tasks));
     }
 
     private static DayPlan lay(FreeTime free, Job... jobs) {
@@ -76,6 +76,15 @@ class DayPlannerTest {
                         MONDAY.plusDays(2)));
         assertThat(plan.on(MONDAY)).isEqualTo(Duration.ofHours(3));
         assertThat(plan.after("later", MONDAY)).isEqualTo(Duration.ofHours(2));
+    }
+
+    @Test
+    void whatTheMakerPutsFirstComesBeforeWhatIsWantedSooner() {
+        DayPlan plan = lay(
+                hours(2),
+                job("sooner", MONDAY, task(4, 30, 0)),
+                job("first", null, task(4, 30, 0)).first(true));
+        assertThat(plan.ready()).containsEntry("first", MONDAY).containsEntry("sooner", MONDAY.plusDays(1));
     }
 
     @Test
@@ -260,6 +269,7 @@ class DayPlannerTest {
             }
             jobs.add(new Job(
                     "job " + number,
+                    random.nextInt(4) == 0,
                     random.nextBoolean() ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(20))),
                     random.nextInt(4) > 0 ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(5))),
                     tasks));

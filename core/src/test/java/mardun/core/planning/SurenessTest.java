@@ -42,7 +42,7 @@ class SurenessTest {
     }
 
     private static DayPlanner planner(List<Task> tasks) {
-        Job job = new Job("bags", Optional.empty(), Optional.empty(), tasks);
+        Job job = new Job("bags", false, Optional.empty(), Optional.empty(), tasks);
         return new DayPlanner(List.of(job), FreeTime.of(AN_HOUR), NOTHING, MONDAY);
     }
 
@@ -101,7 +101,7 @@ class SurenessTest {
 
     @Test
     void whatIsNeverDoneIsNeverSure() {
-        Job job = new Job("bags", Optional.of(MONDAY), Optional.empty(), List.of(task(60, 0.3)));
+        Job job = new Job("bags", false, Optional.of(MONDAY), Optional.empty(), List.of(task(60, 0.3)));
         Sureness sureness = Sureness.of(new DayPlanner(List.of(job), FreeTime.of(Map.of()), NOTHING, MONDAY));
         assertThat(sureness.by("bags", MONDAY.plusYears(1))).isZero();
         assertThat(sureness.day("bags", 0.5)).isEmpty();
