@@ -2762,6 +2762,17 @@ export interface components {
       /** Format: int64 */
       width: number;
     };
+    MatchView: {
+      /** Format: int64 */
+      cloth: number;
+      clothColour: string;
+      clothName: string;
+      isChosen: boolean;
+      name: string;
+      passable: components['schemas']['SpoolView'][];
+      /** Format: int64 */
+      thread?: number;
+    };
     MaterialForm: {
       /** @enum {string} */
       cloth?:
@@ -3077,6 +3088,7 @@ export interface components {
       kinds: components['schemas']['ChangeCount'][];
       lacks: string[];
       lineByLine: components['schemas']['TimeView'];
+      matches: components['schemas']['MatchView'][];
       overLeast: components['schemas']['TimeView'];
       prices: components['schemas']['WishPrice'][];
       proven: boolean;
@@ -3748,6 +3760,13 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
+    SpoolView: {
+      colour: string;
+      /** Format: int64 */
+      id: number;
+      name: string;
+      saves?: components['schemas']['TimeView'];
+    };
     StepLine: {
       caution: string;
       changes: string[];
@@ -3934,6 +3953,12 @@ export interface components {
       laid: components['schemas']['LaidView'][];
       pins: components['schemas']['PinView'][];
       planned: components['schemas']['TimeView'];
+    };
+    ThreadChoice: {
+      /** Format: int64 */
+      cloth: number;
+      /** Format: int64 */
+      thread: number;
     };
     TickForm: {
       done: boolean;
@@ -4164,6 +4189,7 @@ export interface components {
     };
     Wishes: {
       before: components['schemas']['BeforeWish'][];
+      matching?: components['schemas']['ThreadChoice'][];
       threadFirst: string;
       without: components['schemas']['WithoutWish'][];
     };

@@ -33,6 +33,7 @@ const order = (next: Partial<Schemas['OrderView']> = {}): Schemas['OrderView'] =
   prices: [],
   threads: ['navy', 'rust'],
   lacks: [],
+  matches: [],
   turns: [
     turn('Sew zip', { changes: ['zip foot', 'thread matching Kelp'], elsewhere: true, lines: [2] }),
     turn('Close'),
@@ -137,6 +138,31 @@ describe('the order of work', () => {
     await waitFor(() =>
       expect(wished(sent)?.wishes).toEqual({ before: [], threadFirst: 'navy', without: [without] }),
     );
+  });
+
+  it('says which thread matches which cloth, and takes the maker’s word for another', async () => {
+    const match = {
+      cloth: 4,
+      clothName: 'Reed Stripe',
+      clothColour: '#6f8fa8',
+      thread: 20,
+      name: 'Slate 50',
+      isChosen: false,
+      passable: [
+        { id: 20, name: 'Slate 50', colour: '#4c5866' },
+        { id: 21, name: 'Navy 50', colour: '#22304f', saves: time(3) },
+      ],
+    };
+    const sent = server({
+      '/api/batches/9/order': order({ matches: [match] }),
+      '/api/batches/9/wishes': order(),
+    });
+    rendered(<OrderOfWork batch={batch} />);
+    const select = await screen.findByLabelText('Reed Stripe is sewn with');
+    expect(select).toHaveDisplayValue('Slate 50, the nearest');
+    expect(screen.getByText(/would save/)).toHaveTextContent('Navy 50 would save 3 min');
+    fireEvent.change(select, { target: { value: '21' } });
+    await waitFor(() => expect(wished(sent)?.wishes.matching).toEqual([{ cloth: 4, thread: 21 }]));
   });
 
   it('shows what could be done without, and does without it', async () => {

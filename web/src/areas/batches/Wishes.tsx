@@ -29,10 +29,16 @@ export function useWishes(batchId: number, order: Order | undefined) {
     threadFirst: (thread: string) => wishes && keep({ ...wishes, threadFirst: thread }),
     without: (wish: Schemas['WithoutWish']) =>
       wishes && keep({ ...wishes, without: [...wishes.without, wish] }),
+    match: (cloth: number, thread: number | undefined) => {
+      if (!wishes) return;
+      const others = (wishes.matching ?? []).filter((one) => one.cloth !== cloth);
+      keep({ ...wishes, matching: thread === undefined ? others : [...others, { cloth, thread }] });
+    },
     takeBack: (wish: Schemas['WishPrice']) => {
       if (!wishes) return;
       const { before, without } = wish;
       keep({
+        ...wishes,
         threadFirst: before || without ? wishes.threadFirst : '',
         before: wishes.before.filter((one) => one.first !== before?.first || one.then !== before.then),
         without: wishes.without.filter((one) => one.turn !== without?.turn || one.part !== without.part),
@@ -40,6 +46,51 @@ export function useWishes(batchId: number, order: Order | undefined) {
     },
   };
 }
+
+/** Which thread matches a cloth: the nearest in colour, or the one that the maker takes, with what another one would save. */
+function Match({
+  match,
+  onMatch,
+}: {
+  match: Schemas['MatchView'];
+  onMatch: (thread: number | undefined) => void;
+}) {
+  const saving = match.passable.find((spool) => spool.saves && spool.id !== match.thread);
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 text-[14px]">
+      <Dot colour={match.clothColour} />
+      <label className="flex items-center gap-2">
+        <span className="text-soft">{match.clothName} is sewn with</span>
+        <select
+          className="field h-9 w-auto py-0"
+          value={match.isChosen ? match.thread : ''}
+          onChange={(event) => onMatch(event.target.value ? Number(event.target.value) : undefined)}
+        >
+          <option value="">
+            {match.isChosen ? 'what is nearest' : match.thread ? `${match.name}, the nearest` : match.name}
+          </option>
+          {match.passable.map((spool) => (
+            <option key={spool.id} value={spool.id}>
+              {spool.name}
+              {spool.saves ? `, saves ${spool.saves.text}` : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      {saving && (
+        <span>
+          <Dot colour={saving.colour} /> {saving.name} would save <b>{saving.saves?.text}</b>
+        </span>
+      )}
+    </div>
+  );
+}
+
+const Dot = ({ colour }: { colour: string }) => (
+  <svg width="14" height="14" viewBox="0 0 14 14" className="inline-block" aria-hidden>
+    <circle cx="7" cy="7" r="6" fill={colour} stroke="#48595f" strokeWidth=".8" />
+  </svg>
+);
 
 /** What the maker wants of the order, each wish with what it costs, and what could be done without. */
 export function WishesPart({
@@ -82,6 +133,9 @@ export function WishesPart({
           ))}
         </ul>
       )}
+      {order.matches.map((match) => (
+        <Match key={match.cloth} match={match} onMatch={(thread) => wishing.match(match.cloth, thread)} />
+      ))}
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1 text-[14px]">
         {order.threads.length > 1 && (
           <label className="flex items-center gap-2">

@@ -173,8 +173,8 @@ class DaysTest {
     @Test
     void nothingIsLaidOnClothThatIsNotThere() {
         long there = batch("4", 10);
-        long short_ = batch("4000", 20);
-        JsonNode waits = outlook(short_);
+        long tooMany = batch("4000", 20);
+        JsonNode waits = outlook(tooMany);
         assertThat(waits.get("waits").asString()).startsWith("Waits for ").contains("Outer");
         assertThat(waits.has("ready")).isFalse();
         assertThat(outlook(there).get("waits").asString()).isEmpty();

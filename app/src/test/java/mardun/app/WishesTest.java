@@ -2,6 +2,7 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -151,6 +152,38 @@ class WishesTest {
         assertThat(order.get("prices").get(0).get("words").asString())
                 .isEqualTo("What is sewn with lilac {0} thread first");
         assertThat(order.get("prices").get(1).get("asksForNothing").asBoolean()).isTrue();
+    }
+
+    @Test
+    void theNearestThreadMatchesUnlessAnotherIsChosen() {
+        assertThat(order().get("matches").get(0).get("name").asString()).isEqualTo("matching Outer");
+        long near = thread("Near thread", "#3a6b9c");
+        long far = thread("Far thread", "#4c5866");
+        JsonNode best = order();
+        JsonNode match = best.get("matches").get(0);
+        assertThat(match.get("thread").asLong()).isEqualTo(near);
+        assertThat(match.get("isChosen").asBoolean()).isFalse();
+        assertThat(best.get("threads").toString()).contains("Near thread").doesNotContain("matching");
+        Map<String, Object> wishes = Map.of(
+                "before",
+                List.of(),
+                "threadFirst",
+                "",
+                "without",
+                List.of(),
+                "matching",
+                List.of(Map.of("cloth", match.get("cloth").asLong(), "thread", far)));
+        JsonNode chosen = ok(APP.put(
+                "/api/batches/" + batch + "/wishes",
+                Map.of("version", best.get("version").asLong(), "wishes", wishes)));
+        assertThat(chosen.get("matches").get(0).get("isChosen").asBoolean()).isTrue();
+        assertThat(chosen.get("threads").toString()).contains("Far thread").doesNotContain("Near thread");
+    }
+
+    private static long thread(String name, String colour) {
+        Map<String, Object> thread = new HashMap<>(APP.material("THREAD", name, "", "3.00", "100 m", ""));
+        thread.put("colour", colour);
+        return APP.enter(thread);
     }
 
     @Test

@@ -69,6 +69,7 @@ public class BatchReading {
     private final UnsewnShelf unsewn;
     private final DesignService designs;
     private final PlannedDesigns plannedDesigns;
+    private final Threads threads;
     private final MaterialService materials;
     private final SettingsService settings;
 
@@ -80,6 +81,7 @@ public class BatchReading {
             UnsewnShelf unsewn,
             DesignService designs,
             PlannedDesigns plannedDesigns,
+            Threads threads,
             MaterialService materials,
             SettingsService settings) {
         this.repository = repository;
@@ -89,6 +91,7 @@ public class BatchReading {
         this.unsewn = unsewn;
         this.designs = designs;
         this.plannedDesigns = plannedDesigns;
+        this.threads = threads;
         this.materials = materials;
         this.settings = settings;
     }
@@ -162,16 +165,17 @@ public class BatchReading {
         return works(openByDueDay(settings.current()));
     }
 
-    private static List<OpenWork> works(Map<Batch, Planned> open) {
+    private List<OpenWork> works(Map<Batch, Planned> open) {
+        Threads.Shelf shelf = threads.shelf();
         Map<Batch, Planned> atWork = new LinkedHashMap<>(open);
         atWork.keySet().removeIf(Batch::isPaused);
         List<Shortage> shortages = Shortages.among(atWork);
         return open.entrySet().stream()
-                .map(one -> work(one.getKey(), one.getValue(), shortages))
+                .map(one -> work(one.getKey(), one.getValue(), shortages, shelf))
                 .toList();
     }
 
-    private static OpenWork work(Batch batch, Planned planned, List<Shortage> shortages) {
+    private static OpenWork work(Batch batch, Planned planned, List<Shortage> shortages, Threads.Shelf shelf) {
         boolean isOneSize = planned.lines().size() == 1;
         return new OpenWork(
                 batch.id(),
@@ -187,7 +191,7 @@ public class BatchReading {
                         .mapToInt(line -> line.chosen().started())
                         .sum(),
                 planned.stillToDo(batch.stage().isToCut()),
-                WorkOrders.cloths(planned),
+                shelf.matching(planned, batch.orderWishes()),
                 batch.orderWishes(),
                 Shortages.missing(batch.id(), shortages));
     }

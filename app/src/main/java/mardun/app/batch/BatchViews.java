@@ -501,6 +501,7 @@ public final class BatchViews {
      * @param wishes what is wanted of the order
      * @param prices what each of these wishes costs
      * @param threads the threads in it, one of which may be wanted first
+     * @param matches which thread matches which cloth, where a step says that it matches
      * @param lacks what its operations need that the maker hasn't, in sentences
      */
     public record OrderView(
@@ -509,6 +510,7 @@ public final class BatchViews {
             List<WishPrice> prices,
             List<String> threads,
             List<String> lacks,
+            List<MatchView> matches,
             List<TurnView> turns,
             List<ChangeCount> kinds,
             ChangeCount walks,
@@ -523,11 +525,45 @@ public final class BatchViews {
      *
      * @param threadFirst what is sewn with this thread comes first, as far as it may; empty for none
      * @param without what isn't changed for a turn: what is on the machine does
+     * @param matching the threads that the maker chose; absent for none
      */
     public record Wishes(
             @NotNull @Size(max = 100) List<@NotNull @Valid BeforeWish> before,
             @NotNull @Size(max = 200) String threadFirst,
-            @NotNull @Size(max = 100) List<@NotNull @Valid WithoutWish> without) {}
+            @NotNull @Size(max = 100) List<@NotNull @Valid WithoutWish> without,
+            @Nullable @Size(max = 60) List<@NotNull @Valid ThreadChoice> matching) {}
+
+    /** The thread that is taken for a cloth, wherever a step says that it matches. */
+    public record ThreadChoice(
+            @NotNull MaterialId cloth, @NotNull MaterialId thread) {}
+
+    /**
+     * The thread that matches a cloth.
+     *
+     * @param thread absent where none on the shelf is near enough
+     * @param name the thread's, or what it shall match
+     * @param isChosen the maker chose it; else it is the nearest in colour
+     * @param passable what would do, the nearest first
+     */
+    public record MatchView(
+            MaterialId cloth,
+            String clothName,
+            String clothColour,
+            @Nullable MaterialId thread,
+            String name,
+            boolean isChosen,
+            List<SpoolView> passable) {}
+
+    /**
+     * A thread that would do for a cloth.
+     *
+     * @param saves how much less is changed with it than with the one that is taken; absent for nothing
+     */
+    public record SpoolView(
+            MaterialId id,
+            String name,
+            String colour,
+            @Nullable TimeView saves) {}
 
     /** One turn comes before another. */
     public record BeforeWish(

@@ -17,7 +17,7 @@ import mardun.core.planning.Job;
  * @param paused it is put aside: nothing of it is laid
  * @param isFirst the maker does it before all others
  * @param units how many bags are started
- * @param cloths each line's outer cloth, which its thread may have to match
+ * @param matching the thread that matches each line's cloth, in words
  * @param wishes what is wanted of its order
  * @param missing what it goes short of
  */
@@ -32,7 +32,7 @@ public record OpenWork(
         String forWhat,
         int units,
         StillToDo toDo,
-        Map<Integer, String> cloths,
+        Map<Integer, String> matching,
         OrderWishes wishes,
         Missing missing) {
 

@@ -2,11 +2,15 @@ package mardun.app.batch;
 
 import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Converter;
-import java.util.List;
+import java.util.Comparator;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.batch.BatchViews.BeforeWish;
+import mardun.app.batch.BatchViews.ThreadChoice;
 import mardun.app.batch.BatchViews.Wishes;
 import mardun.app.batch.BatchViews.WithoutWish;
+import mardun.app.id.MaterialId;
 import mardun.core.making.OrderWishes;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -36,17 +40,29 @@ class StoredWishes implements AttributeConverter<OrderWishes, String> {
                 wishes.without().stream()
                         .map(one -> new OrderWishes.Without(one.turn(), one.part()))
                         .distinct()
-                        .toList());
+                        .toList(),
+                wishes.matching() == null
+                        ? Map.of()
+                        : wishes.matching().stream()
+                                .collect(Collectors.toMap(
+                                        one -> one.cloth().key(),
+                                        one -> one.thread().key(),
+                                        (earlier, later) -> later)));
     }
 
     static Wishes of(OrderWishes wishes) {
         return new Wishes(
-                List.copyOf(wishes.before().stream()
+                wishes.before().stream()
                         .map(one -> new BeforeWish(one.first(), one.then()))
-                        .toList()),
+                        .toList(),
                 wishes.threadFirst().orElse(""),
-                List.copyOf(wishes.without().stream()
+                wishes.without().stream()
                         .map(one -> new WithoutWish(one.turn(), one.part()))
-                        .toList()));
+                        .toList(),
+                wishes.threads().entrySet().stream()
+                        .map(one ->
+                                new ThreadChoice(MaterialId.valueOf(one.getKey()), MaterialId.valueOf(one.getValue())))
+                        .sorted(Comparator.comparing(ThreadChoice::cloth))
+                        .toList());
     }
 }

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mardun.app.batch.BatchViews.BeforeWish;
 import mardun.app.batch.BatchViews.ChangeCount;
+import mardun.app.batch.BatchViews.MatchView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.TurnView;
 import mardun.app.batch.BatchViews.WishPrice;
@@ -39,6 +40,7 @@ record WorkOrderWriter(ViewWriter writer) {
             Ordered order,
             OrderWishes wishes,
             Equipment equipment,
+            List<MatchView> matches,
             Function<OrderWishes, Optional<Duration>> price) {
         Map<String, String> names = names(order);
         return new OrderView(
@@ -54,6 +56,7 @@ record WorkOrderWriter(ViewWriter writer) {
                         .map(WorkOrderWriter::lack)
                         .distinct()
                         .toList(),
+                matches,
                 IntStream.range(0, order.turns().size())
                         .mapToObj(place ->
                                 turn(order.turns().get(place), order.after().get(place)))
@@ -79,6 +82,7 @@ record WorkOrderWriter(ViewWriter writer) {
                 version,
                 StoredWishes.of(wishes),
                 prices(wishes, Map.of(), others -> Optional.empty()),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

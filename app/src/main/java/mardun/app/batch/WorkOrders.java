@@ -10,15 +10,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import mardun.app.batch.BatchViews.MatchView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Saving;
+import mardun.app.batch.BatchViews.SpoolView;
 import mardun.app.batch.BatchViews.WishesForm;
 import mardun.app.batch.BatchViews.WithoutWish;
 import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.plan.BatchPlans;
-import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
-import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -26,6 +27,7 @@ import mardun.core.making.ChangeTimes;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
+import mardun.core.making.ThreadRack.Spool;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.WorkOrder.Found;
 import mardun.core.making.WorkOrder.Ordered;
@@ -47,32 +49,34 @@ public class WorkOrders {
     private final Batches batches;
     private final BatchPlans plans;
     private final SettingsService settings;
+    private final Threads threads;
     private final Cache<Asked, Found> best =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Asked, Found> good =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings) {
+    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings, Threads threads) {
         this.batches = batches;
         this.plans = plans;
         this.settings = settings;
+        this.threads = threads;
     }
 
     /**
      * What an order follows from, and all of it.
      *
-     * @param cloths each line's outer cloth, which its thread may have to match
+     * @param matching the thread that matches each line's cloth, in words
      */
     private record Asked(
-            List<Operation> operations, Map<Integer, String> cloths, ChangeTimes times, OrderWishes wishes) {
+            List<Operation> operations, Map<Integer, String> matching, ChangeTimes times, OrderWishes wishes) {
 
         Found find(int width, BooleanSupplier stop) {
-            return WorkOrder.find(operations, WorkOrder.Threads.matching(cloths), times, wishes, width, stop);
+            return WorkOrder.find(operations, WorkOrder.Threads.matching(matching), times, wishes, width, stop);
         }
 
         /** The same with other wishes. */
         Asked with(OrderWishes others) {
-            return new Asked(operations, cloths, times, others);
+            return new Asked(operations, matching, times, others);
         }
     }
 
@@ -81,7 +85,9 @@ public class WorkOrders {
     public OrderView of(BatchId id) {
         Settings current = settings.current();
         Batch batch = batches.find(id);
-        Asked asked = asked(batch, current);
+        Planned planned = plans.of(batches.chosen(batch), current);
+        Threads.Shelf shelf = threads.shelf();
+        Asked asked = asked(batch, planned, batch.orderWishes(), shelf, current);
         Found found = best.get(asked, WorkOrders::best);
         return found.order()
                 .map(order -> new WorkOrderWriter(current.writer())
@@ -90,18 +96,65 @@ public class WorkOrders {
                                 order,
                                 asked.wishes(),
                                 current.equipment(),
+                                matches(batch, planned, shelf, current),
                                 wishes -> price(asked, wishes)))
                 .orElseGet(() ->
                         new WorkOrderWriter(current.writer()).circle(batch.version(), found.circle(), asked.wishes()));
     }
 
     private Asked asked(Batch batch, Settings current) {
-        Planned planned = plans.of(batches.chosen(batch), current);
+        return asked(batch, plans.of(batches.chosen(batch), current), batch.orderWishes(), threads.shelf(), current);
+    }
+
+    private static Asked asked(
+            Batch batch, Planned planned, OrderWishes wishes, Threads.Shelf shelf, Settings current) {
         return new Asked(
                 planned.stillToDo(batch.stage().isToCut()).operations(),
-                cloths(planned),
+                shelf.matching(planned, wishes),
                 current.changeTimes(),
-                batch.orderWishes());
+                wishes);
+    }
+
+    /** Which thread matches which cloth, and what others would save. */
+    private List<MatchView> matches(Batch batch, Planned planned, Threads.Shelf shelf, Settings current) {
+        OrderWishes wishes = batch.orderWishes();
+        Asked asked = asked(batch, planned, wishes, shelf, current);
+        boolean anyMatches = asked.operations().stream()
+                .flatMap(operation -> operation.parts().stream())
+                .anyMatch(part -> part.step().setUp().isMatching());
+        if (!anyMatches) {
+            return List.of();
+        }
+        Optional<Duration> now = good(asked).map(order -> order.changes().time());
+        return shelf.cloths(planned).keySet().stream()
+                .map(cloth -> {
+                    Optional<Spool> taken = shelf.rack().of(cloth, wishes.threads());
+                    return new MatchView(
+                            MaterialId.valueOf(cloth.key()),
+                            cloth.name(),
+                            shelf.colours().get(MaterialId.valueOf(cloth.key())),
+                            taken.map(spool -> MaterialId.valueOf(spool.key())).orElse(null),
+                            shelf.rack().words(cloth, wishes.threads()),
+                            wishes.threads().containsKey(cloth.key()),
+                            shelf.rack().passable(cloth).stream()
+                                    .map(spool -> new SpoolView(
+                                            MaterialId.valueOf(spool.key()),
+                                            spool.name(),
+                                            shelf.colours().get(MaterialId.valueOf(spool.key())),
+                                            now.flatMap(time -> good(asked(
+                                                                    batch,
+                                                                    planned,
+                                                                    wishes.with(cloth.key(), spool.key()),
+                                                                    shelf,
+                                                                    current))
+                                                            .map(order -> time.minus(order.changes()
+                                                                    .time())))
+                                                    .filter(saves -> !saves.isNegative() && !saves.isZero())
+                                                    .map(current.writer()::time)
+                                                    .orElse(null)))
+                                    .toList());
+                })
+                .toList();
     }
 
     /** How much longer the order takes than with other wishes; empty where those can't be met. */
@@ -120,7 +173,9 @@ public class WorkOrders {
     public void wish(BatchId id, WishesForm form) {
         Batch batch = batches.open(id, form.version());
         OrderWishes wishes = StoredWishes.read(form.wishes());
-        Found found = asked(batch, settings.current()).with(wishes).find(LITTLE_WIDTH, () -> false);
+        Settings current = settings.current();
+        Planned planned = plans.of(batches.chosen(batch), current);
+        Found found = asked(batch, planned, wishes, threads.shelf(), current).find(LITTLE_WIDTH, () -> false);
         if (found.order().isEmpty()) {
             throw RefusedException.conflict("These wishes can't all be met: "
                     + found.circle().stream()
@@ -162,7 +217,7 @@ public class WorkOrders {
 
     /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
     public Optional<Ordered> soon(OpenWork work, ChangeTimes times) {
-        Asked asked = new Asked(work.toDo().operations(), work.cloths(), times, work.wishes());
+        Asked asked = new Asked(work.toDo().operations(), work.matching(), times, work.wishes());
         Optional<Ordered> order = good(asked);
         // A batch whose wishes can't be met any more, since it was changed, is laid without them.
         return order.isPresent() ? order : good(asked.with(OrderWishes.NONE));
@@ -171,13 +226,5 @@ public class WorkOrders {
     private Optional<Ordered> good(Asked asked) {
         Found known = best.getIfPresent(asked);
         return (known == null ? good.get(asked, one -> one.find(LITTLE_WIDTH, () -> false)) : known).order();
-    }
-
-    /** Each line's outer cloth by its name: where a step says that the thread matches, it matches this. */
-    static Map<Integer, String> cloths(Planned planned) {
-        return planned.lines().stream()
-                .collect(Collectors.toMap(
-                        PlannedLine::number,
-                        line -> OuterCloth.of(planned, line).name()));
     }
 }

@@ -4,12 +4,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.OpenWork;
 import mardun.app.days.DayPlans.Laid;
 import mardun.app.days.DayViews.SlippedBatch;
+import mardun.app.id.BatchId;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,7 +51,8 @@ public class NotedDays {
     /** The batches that are done on another day by now; those that came since aren't among them. */
     @Transactional(readOnly = true)
     List<SlippedBatch> slipped(Laid laid) {
-        var before = noted.findAll().stream().collect(Collectors.toMap(NotedDay::batchId, NotedDay::ready));
+        Map<BatchId, Optional<LocalDate>> before =
+                noted.findAll().stream().collect(Collectors.toMap(NotedDay::batchId, NotedDay::ready));
         return laid.works().stream()
                 .filter(work -> !work.paused() && before.containsKey(work.id()))
                 .filter(work -> !before.get(work.id()).equals(laid.ready(work)))

@@ -1,5 +1,7 @@
 package mardun.app.design;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -72,6 +74,13 @@ import tools.jackson.databind.json.JsonMapper;
 public class DesignService implements UsesMaterials {
 
     private static final int LONGEST_WORDS = 4000;
+    private static final int REVISIONS_KEPT = 300;
+
+    private record AtRevision(DesignId id, int number) {}
+
+    /** Revisions never change, so what was read once is known; ids aren't given twice. */
+    private final Cache<AtRevision, RevisionView> readBefore =
+            Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
 
     private final DesignRepository designs;
     private final DesignRevisionRepository revisions;
@@ -173,11 +182,16 @@ public class DesignService implements UsesMaterials {
      */
     @Transactional(readOnly = true)
     public RevisionView revision(DesignId id, int number) {
+        return readBefore.get(new AtRevision(id, number), this::read);
+    }
+
+    private RevisionView read(AtRevision asked) {
         DesignRevision revision = revisions
-                .findByDesignIdAndNumber(id, number)
-                .orElseThrow(() -> RefusedException.missing("“" + find(id).name() + "” has no revision " + number
-                        + ". Plan with the design as it is now."));
-        return new RevisionView(id, number, revision.madeAt(), read(revision.document()));
+                .findByDesignIdAndNumber(asked.id(), asked.number())
+                .orElseThrow(
+                        () -> RefusedException.missing("“" + find(asked.id()).name() + "” has no revision "
+                                + asked.number() + ". Plan with the design as it is now."));
+        return new RevisionView(asked.id(), asked.number(), revision.madeAt(), read(revision.document()));
     }
 
     /** How far a design is. */

@@ -15,7 +15,7 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
     /** A thread that shall have the colour of the cloth. */
-    private static final String MATCHING = "matching";
+    static final String MATCHING = "matching";
 
     public static final SetUp NONE = new SetUp("", "", "", "");
 
@@ -60,9 +60,9 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
         };
     }
 
-    /** Which thread that is for a cloth: where it shall match, the one that matches it. */
-    String threadFor(String cloth) {
-        return plain(thread).equals(MATCHING) ? MATCHING + " " + cloth : thread;
+    /** Whether its thread shall match the cloth. */
+    public boolean isMatching() {
+        return plain(thread).equals(MATCHING);
     }
 
     /** The same with another thread. */

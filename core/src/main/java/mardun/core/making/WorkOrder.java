@@ -38,13 +38,12 @@ public final class WorkOrder {
         /**
          * The thread that matches a line's outer cloth, where the step says that it matches; else as the step says it.
          *
-         * @param cloths the outer cloth's name by the line's number; a line without one takes the thread as the step says it
+         * @param matching that thread in words by the line's number; a line without one takes the thread as the step says it
          */
-        static Threads matching(Map<Integer, String> cloths) {
-            return (line, step) -> {
-                String cloth = cloths.getOrDefault(line, "");
-                return cloth.isEmpty() ? step.setUp().thread() : step.setUp().threadFor(cloth);
-            };
+        static Threads matching(Map<Integer, String> matching) {
+            return (line, step) -> step.setUp().isMatching()
+                    ? matching.getOrDefault(line, step.setUp().thread())
+                    : step.setUp().thread();
         }
     }
 

@@ -68,7 +68,7 @@ class OrderWishesTest {
     }
 
     private static OrderWishes before(String first, String then) {
-        return new OrderWishes(List.of(new Before(first, then)), Optional.empty(), List.of());
+        return new OrderWishes(List.of(new Before(first, then)), Optional.empty(), List.of(), Map.of());
     }
 
     @Test
@@ -86,10 +86,10 @@ class OrderWishesTest {
 
     @Test
     void oneColourIsFinishedFirstButForWhatItWaitsFor() {
-        Ordered navy = order(new OrderWishes(List.of(), Optional.of(" Navy "), List.of()));
+        Ordered navy = order(new OrderWishes(List.of(), Optional.of(" Navy "), List.of(), Map.of()));
         assertThat(navy.turns()).extracting(turn -> turn.setUp().thread()).endsWith("navy");
         assertThat(place(navy, "rim|1")).isEqualTo(5);
-        Ordered rust = order(new OrderWishes(List.of(), Optional.of("rust"), List.of()));
+        Ordered rust = order(new OrderWishes(List.of(), Optional.of("rust"), List.of(), Map.of()));
         assertThat(rust.turns())
                 .extracting(turn -> turn.setUp().thread())
                 .containsExactly("", "rust", "rust", "navy", "navy", "navy");
@@ -98,8 +98,8 @@ class OrderWishesTest {
     @Test
     void doingWithoutAFootSavesItsChanges() {
         Ordered with = order(OrderWishes.NONE);
-        Ordered without =
-                order(new OrderWishes(List.of(), Optional.empty(), List.of(new Without("flap|1", SetUp.Part.FOOT))));
+        Ordered without = order(new OrderWishes(
+                List.of(), Optional.empty(), List.of(new Without("flap|1", SetUp.Part.FOOT)), Map.of()));
         assertThat(without.changes().counts().get(SetUp.Part.FOOT))
                 .isLessThan(with.changes().counts().get(SetUp.Part.FOOT));
         assertThat(with.changes().time().minus(without.changes().time())).isPositive();
@@ -111,7 +111,8 @@ class OrderWishesTest {
         OrderWishes gone = new OrderWishes(
                 List.of(new Before("strap|1", "frill|1")),
                 Optional.of("lilac"),
-                List.of(new Without("frill|1", SetUp.Part.FOOT)));
+                List.of(new Without("frill|1", SetUp.Part.FOOT)),
+                Map.of());
         assertThat(order(gone)).isEqualTo(order(OrderWishes.NONE));
     }
 
@@ -120,7 +121,8 @@ class OrderWishesTest {
         OrderWishes both = new OrderWishes(
                 List.of(new Before("strap|1", "pocket|1"), new Before("pocket|1", "strap|1")),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Map.of());
         assertThat(find(BAG, both).circle()).extracting(Step::name).containsExactlyInAnyOrder("strap", "pocket");
         assertThat(find(BAG, before("rim|1", "flap|1")).order()).isEmpty();
     }
@@ -148,7 +150,7 @@ class OrderWishesTest {
             }
             List<LineSteps> lines = List.of(LineSteps.of(1, 3, steps));
             Before wish = new Before("s" + random.nextInt(8) + "|1", "s" + random.nextInt(8) + "|1");
-            OrderWishes wishes = new OrderWishes(List.of(wish), Optional.empty(), List.of());
+            OrderWishes wishes = new OrderWishes(List.of(wish), Optional.empty(), List.of(), Map.of());
             Optional<Ordered> free = find(lines, OrderWishes.NONE).order();
             Optional<Ordered> wished = find(lines, wishes).order();
             if (wished.isPresent()) {

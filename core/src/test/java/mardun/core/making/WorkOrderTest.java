@@ -86,7 +86,7 @@ class WorkOrderTest {
                 List.of(cut(), sew("zip", "matching", "zip foot"), sew("round", "matching", "standard foot"));
         List<LineSteps> lines = List.of(LineSteps.of(1, 4, steps), LineSteps.of(2, 3, steps));
         assertThat(order(lines, Threads.AS_SAID).turns()).hasSize(3);
-        Map<Integer, String> cloths = Map.of(1, "navy", 2, "rust");
+        Map<Integer, String> cloths = Map.of(1, "matching navy", 2, "matching rust");
         Ordered order = order(lines, Threads.matching(cloths));
         assertThat(order.turns()).hasSize(5);
         assertThat(order.turns().get(0).parts()).hasSize(2);
@@ -104,7 +104,7 @@ class WorkOrderTest {
     /** A thread that is said is taken as it is said, and a line without an outer cloth has nothing to match. */
     @Test
     void onlyAMatchingThreadFollowsTheCloth() {
-        Threads threads = Threads.matching(Map.of(1, "navy"));
+        Threads threads = Threads.matching(Map.of(1, "matching navy"));
         assertThat(threads.of(1, sew("zip", " Matching ", ""))).isEqualTo("matching navy");
         assertThat(threads.of(2, sew("zip", "matching", ""))).isEqualTo("matching");
         assertThat(threads.of(1, sew("rim", "heavy", ""))).isEqualTo("heavy");
