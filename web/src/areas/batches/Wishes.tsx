@@ -57,7 +57,7 @@ function Match({
 }) {
   const saving = match.passable.find((spool) => spool.saves && spool.id !== match.thread);
   return (
-    <div className="flex flex-wrap items-center gap-x-3 text-[14px]">
+    <div className="mb-1.5 flex flex-wrap items-center gap-x-3 text-[14px]">
       <Dot colour={match.clothColour} />
       <label className="flex items-center gap-2">
         <span className="text-soft">{match.clothName} is sewn with</span>
@@ -67,7 +67,11 @@ function Match({
           onChange={(event) => onMatch(event.target.value ? Number(event.target.value) : undefined)}
         >
           <option value="">
-            {match.isChosen ? 'what is nearest' : match.thread ? `${match.name}, the nearest` : match.name}
+            {match.isChosen
+              ? 'what is nearest'
+              : match.thread
+                ? `${match.name}, the nearest`
+                : 'one that matches; none here is near'}
           </option>
           {match.passable.map((spool) => (
             <option key={spool.id} value={spool.id}>

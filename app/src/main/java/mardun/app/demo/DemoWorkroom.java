@@ -417,6 +417,12 @@ class DemoWorkroom implements SmartInitializingSingleton {
         piece("Juniper Dot", "22 in", "18 in", "3", "basket", true);
         piece("Kelp linen", "16 in", "20 in", "2", "basket", false);
         piece("Slate canvas", "12 in", "30 in", "1", "basket", false);
+        thread("Slate 50", "#55606e");
+        thread("Reed 50", "#7391a8");
+    }
+
+    private void thread(String name, String colour) {
+        material(MaterialKind.THREAD, name, "Polyester", colour, null, false, null, "3.60", "1000 m", "", "1600 m");
     }
 
     private void piece(String material, String width, String height, String count, String place, boolean given) {

@@ -78,8 +78,10 @@ public class DesignService implements UsesMaterials {
 
     private record AtRevision(DesignId id, int number) {}
 
+    private record ReadRevision(RevisionView view, Design design) {}
+
     /** Revisions never change, so what was read once is known; ids aren't given twice. */
-    private final Cache<AtRevision, RevisionView> readBefore =
+    private final Cache<AtRevision, ReadRevision> readBefore =
             Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
 
     private final DesignRepository designs;
@@ -182,16 +184,28 @@ public class DesignService implements UsesMaterials {
      */
     @Transactional(readOnly = true)
     public RevisionView revision(DesignId id, int number) {
-        return readBefore.get(new AtRevision(id, number), this::read);
+        return readBefore.get(new AtRevision(id, number), this::read).view();
     }
 
-    private RevisionView read(AtRevision asked) {
+    /**
+     * The same as the core reckons with it.
+     *
+     * @throws RefusedException if it has no such revision
+     */
+    @Transactional(readOnly = true)
+    public Design design(DesignId id, int number) {
+        return readBefore.get(new AtRevision(id, number), this::read).design();
+    }
+
+    private ReadRevision read(AtRevision asked) {
         DesignRevision revision = revisions
                 .findByDesignIdAndNumber(asked.id(), asked.number())
                 .orElseThrow(
                         () -> RefusedException.missing("“" + find(asked.id()).name() + "” has no revision "
                                 + asked.number() + ". Plan with the design as it is now."));
-        return new RevisionView(asked.id(), asked.number(), revision.madeAt(), read(revision.document()));
+        DesignDocument document = read(revision.document());
+        return new ReadRevision(
+                new RevisionView(asked.id(), asked.number(), revision.madeAt(), document), stored(document));
     }
 
     /** How far a design is. */

@@ -16,7 +16,6 @@ import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
-import mardun.app.id.DesignId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
@@ -112,28 +111,27 @@ public class BatchPlans {
         return planned;
     }
 
-    private record AtRevision(DesignId id, int revision) {}
-
-    /** The designs of some batches as they are planned with them, each read once. */
+    /** The designs of some batches as they are planned with them, or as they were when their first cloth was cut. */
     private final class Documents {
 
-        private final Map<AtRevision, DesignDocument> byRevision = new HashMap<>();
         private final Map<DesignDocument, Design> designs = new IdentityHashMap<>();
 
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
-            return batch.frozen()
-                    .flatMap(frozen -> frozen.line(line.number()))
-                    .map(FrozenLine::design)
-                    .orElseGet(() -> byRevision.computeIfAbsent(
-                            new AtRevision(line.designId(), line.revision()),
-                            its -> BatchPlans.this
-                                    .designs
-                                    .revision(its.id(), its.revision())
-                                    .document()));
+            return frozen(batch, line)
+                    .orElseGet(() -> BatchPlans.this
+                            .designs
+                            .revision(line.designId(), line.revision())
+                            .document());
         }
 
-        Design design(DesignDocument document) {
-            return designs.computeIfAbsent(document, DesignService::stored);
+        Design design(ChosenBatch batch, ChosenLine line) {
+            return frozen(batch, line)
+                    .map(document -> designs.computeIfAbsent(document, DesignService::stored))
+                    .orElseGet(() -> BatchPlans.this.designs.design(line.designId(), line.revision()));
+        }
+
+        private static Optional<DesignDocument> frozen(ChosenBatch batch, ChosenLine line) {
+            return batch.frozen().flatMap(frozen -> frozen.line(line.number())).map(FrozenLine::design);
         }
     }
 
@@ -155,7 +153,7 @@ public class BatchPlans {
             if (size.isEmpty()) {
                 gone.add(noSuchSize(line, document));
             }
-            lines.add(line(line, documents.design(document), size.orElse(0), supplies, workroom));
+            lines.add(line(line, documents.design(batch, line), size.orElse(0), supplies, workroom));
         }
         Unsewn found = gone.isEmpty() && batch.frozen().isEmpty()
                 ? bring(batch, lines, there.cutPieces().freeFor(batch.id()), workroom)
@@ -167,7 +165,7 @@ public class BatchPlans {
         for (ChosenLine line : batch.lines()) {
             DesignDocument document = documents.of(batch, line);
             planned.add(new PlannedLine(
-                    line, document, documents.design(document), plan.line(line.number()), plannedCost(batch, line)));
+                    line, document, documents.design(batch, line), plan.line(line.number()), plannedCost(batch, line)));
         }
         return new Planned(
                 batch,
@@ -262,7 +260,7 @@ public class BatchPlans {
                 Sentence.of("Batch " + batch.id() + " can't be worked out as it is stored."),
                 Sentence.of("Choose its size, its materials and its number once more, or give it up."));
         List<BatchLine> lines = batch.lines().stream()
-                .map(line -> line(line, documents.design(documents.of(batch, line)), 0, Map.of(), current.workroom()))
+                .map(line -> line(line, documents.design(batch, line), 0, Map.of(), current.workroom()))
                 .toList();
         BatchPlan plan = BatchPlanner.impossible(lines, why);
         return new Planned(
@@ -273,7 +271,7 @@ public class BatchPlans {
                         .map(line -> new PlannedLine(
                                 line,
                                 documents.of(batch, line),
-                                documents.design(documents.of(batch, line)),
+                                documents.design(batch, line),
                                 plan.line(line.number()),
                                 Optional.empty()))
                         .toList(),
