@@ -68,7 +68,8 @@ class TroubleTest {
         page.navigate(app.url("/batches"));
         page.getByText("24 × Heron pouch").click();
         Locator cutList = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut list"));
-        assertThat(cutList).containsText("48");
+        // In the maker's units, which come with the settings.
+        assertThat(cutList).containsText(" in ×");
         String batch = page.url();
         String before = cutList.innerText();
         page.navigate(app.url("/designs/1"));
@@ -81,6 +82,7 @@ class TroubleTest {
         page.navigate(batch);
         assertThat(page.getByText("This batch is still planned with it as it was before."))
                 .isVisible();
+        assertThat(cutList).containsText(" in ×");
         assertThat(cutList.innerText()).isEqualTo(before);
         press(page, "Take the change over");
         assertThat(page.getByText("This batch is still planned with it as it was before."))

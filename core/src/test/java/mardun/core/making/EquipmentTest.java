@@ -1,6 +1,7 @@
 package mardun.core.making;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.groups.Tuple.tuple;
 
 import java.time.Duration;
 import java.util.List;
@@ -41,8 +42,8 @@ class EquipmentTest {
         assertThat(equipment.lacking(OPERATIONS))
                 .extracting(lack -> lack.operation().step().name(), Lack::part, Lack::what)
                 .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple("quilt", SetUp.Part.NEEDLE, "90 topstitch"),
-                        org.assertj.core.groups.Tuple.tuple("quilt", SetUp.Part.FOOT, "walking foot"));
+                        tuple("quilt", SetUp.Part.NEEDLE, "90 topstitch"),
+                        tuple("quilt", SetUp.Part.FOOT, "walking foot"));
     }
 
     @Test

@@ -1,6 +1,7 @@
 package mardun.core.planning;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.groups.Tuple.tuple;
 
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -93,8 +94,8 @@ class DayPlannerTest {
         assertThat(plan.stretches())
                 .extracting(Stretch::day, Stretch::bagsBefore, Stretch::bagsAfter, Stretch::hands)
                 .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple(MONDAY, 0, 2, Duration.ofMinutes(50)),
-                        org.assertj.core.groups.Tuple.tuple(MONDAY.plusDays(1), 2, 3, Duration.ofMinutes(25)));
+                        tuple(MONDAY, 0, 2, Duration.ofMinutes(50)),
+                        tuple(MONDAY.plusDays(1), 2, 3, Duration.ofMinutes(25)));
     }
 
     @Test
