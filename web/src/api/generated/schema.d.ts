@@ -2001,6 +2001,7 @@ export interface components {
       /** Format: date */
       date: string;
       free: components['schemas']['TimeView'];
+      hours: string;
       isOther: boolean;
       laid: components['schemas']['TimeView'];
       note: string;

@@ -36,6 +36,7 @@ const dayOf = (
   date,
   begins: '18:00',
   free: time(hours * 60),
+  hours: String(hours),
   worked: time(hours * 60),
   laid: time(40),
   isOther: false,

@@ -8,12 +8,9 @@ import { useSettled } from '../../ui/useSettled';
 type Day = Schemas['DayPlanView'];
 type FreeHours = ReturnType<typeof useFreeHours>;
 
-/** Hours as they are typed, to the minute. */
-const hoursOf = (seconds: number) => String(Math.round((seconds / 3600) * 100) / 100);
-
 /** How many hours are free on a day: typed for this day alone, with what that would change, and kept when it is wanted. */
 export function useFreeHours(one: Day) {
-  const stored = hoursOf(one.free.seconds);
+  const stored = one.hours;
   const [typed, setTyped] = useState<string>();
   const wanted = (typed ?? stored).trim();
   const isOther = wanted !== stored && wanted !== '';

@@ -261,6 +261,17 @@ class DaysTest {
     }
 
     @Test
+    void hoursAreTypedAndShownWithTheMakersComma() {
+        ObjectNode settings = (ObjectNode) APP.get("/api/settings").body();
+        ok(APP.put("/api/settings", settings.put("decimalMark", "COMMA")));
+        ok(free(today.plusDays(1), "2,5"));
+        assertThat(days().get("days").get(1).get("hours").asString()).isEqualTo("2,5");
+        ObjectNode again = (ObjectNode) APP.get("/api/settings").body();
+        ok(APP.put("/api/settings", again.put("decimalMark", "POINT")));
+        assertThat(days().get("days").get(1).get("hours").asString()).isEqualTo("2.5");
+    }
+
+    @Test
     void whatSlipsIsToldUntilItIsNoted() {
         long batch = batch("10", 30);
         assertThat(APP.post("/api/days/noted", Map.of()).status()).isEqualTo(204);

@@ -2,13 +2,13 @@ package mardun.app.batch;
 
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.BatchId;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.StillToDo;
 import mardun.core.planning.Job;
+import mardun.core.planning.Missing;
 
 /**
  * What is still to be done of an open batch, to be laid on days.
@@ -35,17 +35,6 @@ public record OpenWork(
         Map<Integer, String> matching,
         OrderWishes wishes,
         Missing missing) {
-
-    /**
-     * What a batch goes short of, counting what those get that are due before it.
-     *
-     * @param cloths what is cut
-     * @param others what is needed after that
-     */
-    public record Missing(List<String> cloths, List<String> others) {
-
-        public static final Missing NOTHING = new Missing(List.of(), List.of());
-    }
 
     /** Hands-on time still to come. */
     public Duration left() {

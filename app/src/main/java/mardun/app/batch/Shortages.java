@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import mardun.app.batch.BatchViews.ShortBatch;
 import mardun.app.batch.BatchViews.ShortLine;
-import mardun.app.batch.OpenWork.Missing;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
@@ -18,6 +17,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.Claims;
 import mardun.core.material.Claims.Claim;
 import mardun.core.material.Part;
+import mardun.core.planning.Missing;
 
 /** What open batches need together of each material, where that is more than there is, and who goes short. */
 record Shortages(ViewWriter writer, MaterialService materials) {

@@ -3,6 +3,7 @@ package mardun.app.batch;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,9 +14,12 @@ import mardun.app.batch.BatchViews.BeforeWish;
 import mardun.app.batch.BatchViews.ChangeCount;
 import mardun.app.batch.BatchViews.MatchView;
 import mardun.app.batch.BatchViews.OrderView;
+import mardun.app.batch.BatchViews.ThreadChoice;
 import mardun.app.batch.BatchViews.TurnView;
 import mardun.app.batch.BatchViews.WishPrice;
+import mardun.app.batch.BatchViews.Wishes;
 import mardun.app.batch.BatchViews.WithoutWish;
+import mardun.app.id.MaterialId;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.Equipment;
 import mardun.core.making.Operation;
@@ -45,7 +49,7 @@ record WorkOrderWriter(ViewWriter writer) {
         Map<String, String> names = names(order);
         return new OrderView(
                 version,
-                StoredWishes.of(wishes),
+                wishes(wishes),
                 prices(wishes, names, price),
                 order.turns().stream()
                         .map(turn -> turn.setUp().thread())
@@ -80,7 +84,7 @@ record WorkOrderWriter(ViewWriter writer) {
     OrderView circle(long version, List<Step> circle, OrderWishes wishes) {
         return new OrderView(
                 version,
-                StoredWishes.of(wishes),
+                wishes(wishes),
                 prices(wishes, Map.of(), others -> Optional.empty()),
                 List.of(),
                 List.of(),
@@ -93,6 +97,22 @@ record WorkOrderWriter(ViewWriter writer) {
                 false,
                 writer.time(Duration.ZERO),
                 circle.stream().map(Step::name).toList());
+    }
+
+    private static Wishes wishes(OrderWishes wishes) {
+        return new Wishes(
+                wishes.before().stream()
+                        .map(one -> new BeforeWish(one.first(), one.then()))
+                        .toList(),
+                wishes.threadFirst().orElse(""),
+                wishes.without().stream()
+                        .map(one -> new WithoutWish(one.turn(), one.part()))
+                        .toList(),
+                wishes.threads().entrySet().stream()
+                        .map(one ->
+                                new ThreadChoice(MaterialId.valueOf(one.getKey()), MaterialId.valueOf(one.getValue())))
+                        .sorted(Comparator.comparing(ThreadChoice::cloth))
+                        .toList());
     }
 
     private static String lack(Equipment.Lack lack) {

@@ -14,6 +14,7 @@ import mardun.app.batch.BatchViews.MatchView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Saving;
 import mardun.app.batch.BatchViews.SpoolView;
+import mardun.app.batch.BatchViews.Wishes;
 import mardun.app.batch.BatchViews.WishesForm;
 import mardun.app.batch.BatchViews.WithoutWish;
 import mardun.app.id.BatchId;
@@ -172,7 +173,7 @@ public class WorkOrders {
     @Transactional
     public void wish(BatchId id, WishesForm form) {
         Batch batch = batches.open(id, form.version());
-        OrderWishes wishes = StoredWishes.read(form.wishes());
+        OrderWishes wishes = read(form.wishes());
         Settings current = settings.current();
         Planned planned = plans.of(batches.chosen(batch), current);
         Found found = asked(batch, planned, wishes, threads.shelf(), current).find(LITTLE_WIDTH, () -> false);
@@ -184,6 +185,27 @@ public class WorkOrders {
                     + " and round again. Take one of them back, or say it otherwise.");
         }
         batch.wish(wishes);
+    }
+
+    /** Wishes as they came. */
+    private static OrderWishes read(Wishes wishes) {
+        return new OrderWishes(
+                wishes.before().stream()
+                        .map(one -> new OrderWishes.Before(one.first(), one.then()))
+                        .distinct()
+                        .toList(),
+                Optional.of(wishes.threadFirst().strip()).filter(thread -> !thread.isEmpty()),
+                wishes.without().stream()
+                        .map(one -> new OrderWishes.Without(one.turn(), one.part()))
+                        .distinct()
+                        .toList(),
+                wishes.matching() == null
+                        ? Map.of()
+                        : wishes.matching().stream()
+                                .collect(Collectors.toMap(
+                                        one -> one.cloth().key(),
+                                        one -> one.thread().key(),
+                                        (earlier, later) -> later)));
     }
 
     /** Which changes could be done without, and what each would save; those that save most first. */

@@ -51,6 +51,12 @@ public class FreeDays {
                 .toList();
     }
 
+    /** Why it is otherwise on days that aren't as usual; an empty text where nobody said. */
+    @Transactional(readOnly = true)
+    public Map<LocalDate, String> notes() {
+        return coming().stream().collect(Collectors.toMap(OtherDay::onDay, OtherDay::note));
+    }
+
     private List<OtherDay> coming() {
         return others.findByOnDayGreaterThanEqualOrderByOnDay(LocalDate.now(clock));
     }

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.CuttableBatches;
 import mardun.app.batch.PlannedDesigns;
-import mardun.app.cutting.CuttingViews.ClothView;
 import mardun.app.cutting.CuttingViews.CuttingView;
 import mardun.app.cutting.CuttingViews.MinutesForm;
 import mardun.app.cutting.CuttingViews.MinutesView;
@@ -49,41 +48,52 @@ public class CuttingMinutes {
     }
 
     /**
+     * What both say.
+     *
+     * @param sheet what the cuts of all cloths take
+     * @param steps what the design's steps at the cutting table take for as many bags
+     */
+    record Both(Duration sheet, CuttingTime steps) {
+
+        MinutesView view(ViewWriter writer) {
+            return new MinutesView(
+                    writer.time(sheet),
+                    writer.time(steps.total()),
+                    steps.steps().stream().map(Step::name).toList(),
+                    steps.meets(sheet));
+        }
+    }
+
+    /**
      * What both say; empty until all cloths are laid out, if the design has no step at the cutting table, and for a batch of several
      * designs, of which nobody can say whose minutes they are.
+     *
+     * @param cloths how long cutting each cloth takes by its layout; empty for one that isn't laid out
      */
-    static Optional<MinutesView> of(List<ClothView> cloths, Planned planned, ViewWriter writer) {
+    static Optional<Both> of(List<Optional<Duration>> cloths, Planned planned) {
         boolean severalDesigns = planned.lines().stream()
                         .map(line -> line.chosen().designId())
                         .distinct()
                         .count()
                 > 1;
-        if (severalDesigns) {
+        boolean laidOut = !cloths.isEmpty() && cloths.stream().allMatch(Optional::isPresent);
+        if (severalDesigns || !laidOut) {
             return Optional.empty();
         }
-        CuttingTime time =
+        CuttingTime steps =
                 CuttingTime.of(planned.first().design().steps(), planned.plan().units());
-        boolean laidOut = !cloths.isEmpty() && cloths.stream().noneMatch(cloth -> cloth.bill() == null);
-        if (!laidOut || time.steps().isEmpty()) {
-            return Optional.empty();
-        }
-        Duration sheet = Duration.ofSeconds(cloths.stream()
-                .mapToLong(cloth -> cloth.bill().time().seconds())
-                .sum());
-        return Optional.of(new MinutesView(
-                writer.time(sheet),
-                writer.time(time.total()),
-                time.steps().stream().map(Step::name).toList(),
-                time.meets(sheet)));
+        Duration sheet = cloths.stream().flatMap(Optional::stream).reduce(Duration.ZERO, Duration::plus);
+        return steps.steps().isEmpty() ? Optional.empty() : Optional.of(new Both(sheet, steps));
     }
 
     /** Gives the design's steps the sheets' minutes. */
     @Transactional
     public CuttingView takeUp(BatchId batchId, MinutesForm form) {
-        MinutesView now = cutting.get(batchId).minutes();
-        boolean asShown = now != null
-                && now.sheet().seconds() == form.sheetSeconds()
-                && now.steps().seconds() == form.stepsSeconds();
+        boolean asShown = batches.get(batchId).stage() == BatchStage.PLANNED
+                && cutting.minutes(batchId)
+                        .filter(now -> now.sheet().toSeconds() == form.sheetSeconds())
+                        .filter(now -> now.steps().total().toSeconds() == form.stepsSeconds())
+                        .isPresent();
         if (!asShown) {
             throw RefusedException.conflict(
                     "The sheets or the steps say something else by now. Nothing was changed; look at both again.");
@@ -95,9 +105,7 @@ public class CuttingMinutes {
             CuttingTime time = CuttingTime.of(DesignService.stored(document).steps(), units);
             return withMinutes(document, time.meeting(Duration.ofSeconds(form.sheetSeconds())));
         });
-        if (batches.get(batchId).stage() == BatchStage.PLANNED) {
-            plannedDesigns.take(batchId, designId);
-        }
+        plannedDesigns.take(batchId, designId);
         return cutting.get(batchId);
     }
 

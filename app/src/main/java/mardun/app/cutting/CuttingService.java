@@ -1,6 +1,7 @@
 package mardun.app.cutting;
 
 import java.math.RoundingMode;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +50,7 @@ import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutCheck;
@@ -121,7 +123,7 @@ public class CuttingService {
         List<Supply> cloths = CuttingJobs.cloths(planned);
         Map<MaterialId, String> colours = materials.colours(
                 cloths.stream().map(cloth -> MaterialId.valueOf(cloth.key())).toList());
-        List<ClothView> views = cloths.stream()
+        List<DrawnCloth> drawn = cloths.stream()
                 .map(cloth -> cloth(cloth, planned, all, colours, current))
                 .toList();
         boolean several = planned.lines().size() > 1;
@@ -145,12 +147,28 @@ public class CuttingService {
                         .anyMatch(sheet ->
                                 !sheet.done().isEmpty() || !sheet.recuts().isEmpty()),
                 queue.of(id).map(run -> view(run, current)).orElse(null),
-                views,
+                drawn.stream().map(DrawnCloth::view).toList(),
                 trims(planned, current),
                 BatchSheetWriter.cautions(planned, Stage.CUT).toList(),
                 batch.stage() == BatchStage.PLANNED
-                        ? CuttingMinutes.of(views, planned, current.writer()).orElse(null)
+                        ? CuttingMinutes.of(drawn.stream().map(DrawnCloth::time).toList(), planned)
+                                .map(both -> both.view(current.writer()))
+                                .orElse(null)
                         : null);
+    }
+
+    /** What the sheets and the steps of a batch say about the minutes of cutting; empty where that can't be told. */
+    @Transactional(readOnly = true)
+    Optional<CuttingMinutes.Both> minutes(BatchId id) {
+        Settings current = settings.current();
+        Planned planned = plans.of(batches.get(id).chosen(), current);
+        List<Sheet> all = sheets.all(id);
+        return CuttingMinutes.of(
+                CuttingJobs.cloths(planned).stream()
+                        .map(cloth ->
+                                cloth(cloth, planned, all, Map.of(), current).time())
+                        .toList(),
+                planned);
     }
 
     private static LineName name(PlannedLine line, Planned planned) {
@@ -179,7 +197,10 @@ public class CuttingService {
                 .toList();
     }
 
-    private ClothView cloth(
+    /** A cloth as it is shown, with how long cutting it takes by its layout; empty where it isn't laid out. */
+    private record DrawnCloth(ClothView view, Optional<Duration> time) {}
+
+    private DrawnCloth cloth(
             Supply cloth, Planned planned, List<Sheet> all, Map<MaterialId, String> colours, Settings current) {
         ViewWriter writer = current.writer();
         MaterialId materialId = MaterialId.valueOf(cloth.key());
@@ -201,7 +222,10 @@ public class CuttingService {
         Map<PieceKey, Extent> cutAs =
                 ClothNeeds.cutPieces(cloth, lines).stream().collect(Collectors.toMap(CutPiece::key, CutPiece::extent));
         boolean cut = planned.batch().isCut(materialId);
-        return new ClothView(
+        Optional<CuttingLayout> whole =
+                cutBy.map(sheet -> CuttingJobs.whole(sheet.layout(), sheet.recuts(), job.cloth()));
+        Optional<CuttingBill> bill = whole.map(layout -> CuttingBill.of(layout, job));
+        ClothView view = new ClothView(
                 materialId,
                 cloth.name(),
                 colours.getOrDefault(materialId, LengthsWriter.GREY),
@@ -220,9 +244,7 @@ public class CuttingService {
                                 + ViewWriter.percent(cloth.shrinkage().share())
                                 + " after cutting, so all pieces are cut larger than the design says."
                         : null,
-                cutBy.map(sheet -> CuttingJobs.whole(sheet.layout(), sheet.recuts(), job.cloth()))
-                        .filter(job.cloth()::isOfSeveralDyes)
-                        .isPresent(),
+                whole.filter(job.cloth()::isOfSeveralDyes).isPresent(),
                 lines.stream()
                         .map(line -> new PieceKind(
                                 BatchSheetWriter.label(line.key(), several),
@@ -239,9 +261,9 @@ public class CuttingService {
                                         .toList()))
                         .toList(),
                 cutBy.map(drawing::mats).orElse(List.of()),
-                cutBy.map(sheet -> drawing.bill(CuttingJobs.whole(sheet.layout(), sheet.recuts(), job.cloth())))
-                        .orElse(null),
+                whole.map(drawing::bill).orElse(null),
                 cutBy.isPresent() ? its.stream().map(drawing::aim).toList() : List.of());
+        return new DrawnCloth(view, bill.map(CuttingBill::time));
     }
 
     /** The stored layout by which the plan goes; of a batch that is cut, perhaps only what was frozen then. */

@@ -91,7 +91,7 @@ public class DayPlans {
 
         /** Whether all that is to be done of a batch is laid. */
         public boolean isWhole(OpenWork work) {
-            return turns.containsKey(work.id()) && may(work, Stage.SEW);
+            return turns.containsKey(work.id()) && work.missing().allows(Stage.SEW);
         }
     }
 
@@ -109,7 +109,8 @@ public class DayPlans {
         works.stream()
                 .filter(work -> !work.paused())
                 .forEach(work -> orders.soon(work, times).ifPresent(order -> {
-                    Predicate<Turn> may = turn -> may(work, turn.step().stage());
+                    Predicate<Turn> may =
+                            turn -> work.missing().allows(turn.step().stage());
                     List<Turn> its = order.turns().stream().filter(may).toList();
                     if (!its.isEmpty()) {
                         turns.put(work.id(), its);
@@ -128,10 +129,5 @@ public class DayPlans {
     private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {
         return Job.of(work.id().key(), work.dueOn(), order, may, Sureness.OF_A_GUESS)
                 .first(work.isFirst());
-    }
-
-    private static boolean may(OpenWork work, Stage stage) {
-        return work.missing().cloths().isEmpty()
-                && (stage == Stage.CUT || work.missing().others().isEmpty());
     }
 }

@@ -48,6 +48,7 @@ public final class DayViews {
      *
      * @param begins the time of day, for instance {@code 18:00}
      * @param free how much time there is
+     * @param hours the same in hours, as it is typed
      * @param worked how much of that can be worked, by one
      * @param laid how much work lies on it
      * @param isOther it isn't as usual on that day of the week
@@ -59,6 +60,7 @@ public final class DayViews {
             LocalDate date,
             String begins,
             TimeView free,
+            String hours,
             TimeView worked,
             TimeView laid,
             boolean isOther,

@@ -16,7 +16,6 @@ import java.util.stream.Stream;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.BatchStage;
 import mardun.app.batch.OpenWork;
-import mardun.app.calendar.FreeDayViews.FreeDayView;
 import mardun.app.calendar.FreeDays;
 import mardun.app.days.DayPlans.Laid;
 import mardun.app.days.DayViews.DayPlanView;
@@ -74,8 +73,7 @@ public class DaysReading {
     public DaysView days(int count) {
         ViewWriter writer = settings.current().writer();
         Laid laid = plans.lay(batches.openWork());
-        Map<LocalDate, FreeDayView> others =
-                freeDays.list().stream().collect(Collectors.toMap(FreeDayView::day, Function.identity()));
+        Map<LocalDate, String> others = freeDays.notes();
         Map<LocalDate, List<FairView>> onDay = fairs.coming().stream().collect(Collectors.groupingBy(FairView::heldOn));
         return new DaysView(
                 laid.today(),
@@ -90,11 +88,7 @@ public class DaysReading {
     }
 
     private static DayPlanView day(
-            LocalDate day,
-            Laid laid,
-            Optional<FreeDayView> other,
-            Map<LocalDate, List<FairView>> fairs,
-            ViewWriter writer) {
+            LocalDate day, Laid laid, Optional<String> other, Map<LocalDate, List<FairView>> fairs, ViewWriter writer) {
         List<Stretch> its = laid.plan().stretches().stream()
                 .filter(stretch -> stretch.day().equals(day))
                 .toList();
@@ -106,10 +100,11 @@ public class DaysReading {
                 day,
                 laid.free().begins().format(TIME),
                 writer.time(laid.free().on(day)),
+                writer.hours(laid.free().on(day)),
                 writer.time(laid.free().worked(day)),
                 writer.time(laid.plan().on(day)),
                 other.isPresent(),
-                other.map(FreeDayView::note).orElse(""),
+                other.orElse(""),
                 its.stream().map(stretch -> stretch(stretch, laid, writer)).toList(),
                 stop(its, laid),
                 Stream.concat(fairs.getOrDefault(day, List.of()).stream().map(FairView::name), due)

@@ -110,6 +110,14 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return new TimeView(mark.in(timeText(duration)), duration.toSeconds());
     }
 
+    /** A time in hours as it is typed, to the hundredth: {@code 2.5}. */
+    public String hours(Duration duration) {
+        return mark.in(BigDecimal.valueOf(duration.toSeconds())
+                .divide(BigDecimal.valueOf(Duration.ofHours(1).toSeconds()), 2, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString());
+    }
+
     /** A cut size, shown rounded in the direction that keeps it safe. */
     public LengthFigure cutSize(Figure<Length> figure, ShownRounding rounding) {
         Working exact = figure.working();
