@@ -1812,10 +1812,15 @@ export interface components {
       on: string;
     };
     ChangesForm: {
+      bobbin?: string;
+      dial?: string;
       foot: string;
+      heat?: string;
       needle: string;
+      pressing?: string;
       stitch: string;
       thread: string;
+      turn?: string;
       walk: string;
     };
     ClothRow: {
@@ -2695,6 +2700,24 @@ export interface components {
       width?: components['schemas']['LengthView'];
       worth: components['schemas']['MoneyView'];
     };
+    MachineForm: {
+      freeArm: boolean;
+      /** Format: int32 */
+      id?: number;
+      /** @enum {string} */
+      kind:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
+      name: string;
+      thickest: string;
+      walkingFoot: boolean;
+      zigzag: boolean;
+    };
     MakeableView: {
       /** Format: int64 */
       designId: number;
@@ -3512,11 +3535,31 @@ export interface components {
       place: string;
       reason: string;
     };
+    SetUpDetails: {
+      bobbin: string;
+      freeArm: boolean;
+      heat: string;
+      length: string;
+      /** Format: int32 */
+      machine?: number;
+      position: string;
+      pressCloth: string;
+      seconds: string;
+      steam: string;
+      tension: string;
+      width: string;
+    };
     SetUpWords: {
+      bobbin: string[];
       foot: string[];
+      heat: string[];
+      length: string[];
       needle: string[];
+      position: string[];
       stitch: string[];
+      tension: string[];
       thread: string[];
+      width: string[];
     };
     SettingsForm: {
       changes?: components['schemas']['ChangesForm'];
@@ -3530,6 +3573,7 @@ export interface components {
       hourlyRate: string;
       /** @enum {string} */
       inchStep: 'EIGHTH' | 'SIXTEENTH';
+      machines?: components['schemas']['MachineForm'][];
       overheadPerHour: string;
       priceFactor: string;
       priceMargin: string;
@@ -3778,7 +3822,14 @@ export interface components {
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
       /** @enum {string} */
-      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
       time: components['schemas']['TimeView'];
       /** Format: int32 */
       units: number;
@@ -3787,6 +3838,7 @@ export interface components {
       after: string[];
       caution: string;
       check: string;
+      details?: components['schemas']['SetUpDetails'];
       foot: string;
       key: string;
       minutesPerBatch: string;
@@ -3798,7 +3850,14 @@ export interface components {
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
       /** @enum {string} */
-      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
       stitch: string;
       thread: string;
       uses: string;
@@ -3878,12 +3937,20 @@ export interface components {
       from: string;
       goesOn: boolean;
       hands: components['schemas']['TimeView'];
+      machine: string;
       name: string;
       onlySetUp: boolean;
       /** @enum {string} */
       stage: 'PLANNED' | 'CUTTING' | 'CUT' | 'FINISHED' | 'DROPPED';
       /** @enum {string} */
-      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
       to: string;
       /** Format: int32 */
       worker: number;
@@ -4068,13 +4135,21 @@ export interface components {
       elsewhere: boolean;
       key: string;
       lines: number[];
+      machine: string;
       name: string;
       note: string;
       passive: components['schemas']['TimeView'];
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
       /** @enum {string} */
-      station: 'CUTTING_TABLE' | 'PRESS' | 'MACHINE' | 'WORK_TABLE';
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
       time: components['schemas']['TimeView'];
       /** Format: int32 */
       units: number;
@@ -4201,7 +4276,20 @@ export interface components {
     };
     WithoutWish: {
       /** @enum {string} */
-      part: 'NEEDLE' | 'THREAD' | 'FOOT' | 'STITCH';
+      part:
+        | 'NEEDLE'
+        | 'THREAD'
+        | 'BOBBIN'
+        | 'FOOT'
+        | 'STITCH'
+        | 'LENGTH'
+        | 'WIDTH'
+        | 'POSITION'
+        | 'TENSION'
+        | 'HEAT'
+        | 'SECONDS'
+        | 'PRESS_CLOTH'
+        | 'STEAM';
       turn: string;
     };
     WorkingView: {

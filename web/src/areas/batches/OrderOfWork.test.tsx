@@ -17,6 +17,7 @@ const turn = (name: string, next: Partial<Schemas['TurnView']> = {}): Schemas['T
   units: 6,
   stage: 'SEW',
   station: 'MACHINE',
+  machine: '',
   elsewhere: false,
   changes: [],
   time: time(12),

@@ -15,13 +15,25 @@ const KINDS: Record<string, string> = {
   THREAD: 'thread',
   FOOT: 'foot',
   STITCH: 'stitch',
+  BOBBIN: 'bobbin',
+  LENGTH: 'stitch length',
+  WIDTH: 'stitch width',
+  POSITION: 'needle position',
+  TENSION: 'tension',
+  HEAT: 'heat',
+  SECONDS: 'seconds',
+  PRESS_CLOTH: 'press cloth',
+  STEAM: 'steam',
   WALK: 'ways between places',
 };
 
 const STATIONS: Record<Turn['station'], string> = {
   CUTTING_TABLE: 'at the cutting table',
+  CUTTING_MACHINE: 'at the cutting machine',
   PRESS: 'at the press',
   MACHINE: 'at the machine',
+  OVERLOCKER: 'at the overlocker',
+  HAND_PRESS: 'at the hand press',
   WORK_TABLE: 'at the work table',
 };
 
@@ -173,7 +185,7 @@ function TurnRow({
           {lines > 1 && turn.lines.length < lines && (
             <> · {turn.lines.length === 1 ? `line ${turn.lines[0]}` : `lines ${turn.lines.join(', ')}`}</>
           )}
-          {turn.elsewhere && <> · {STATIONS[turn.station]}</>}
+          {turn.elsewhere && <> · {turn.machine ? `at ${turn.machine}` : STATIONS[turn.station]}</>}
         </span>
         {turn.check && <span className="block text-[13.5px] text-soft">{turn.check}</span>}
         {turn.caution && (

@@ -13,6 +13,7 @@ const stretch = (name: string, rest: Partial<Schemas['StretchView']> = {}): Sche
   stage: 'PLANNED',
   name,
   station: 'MACHINE',
+  machine: '',
   from: '18:05',
   to: '18:45',
   hands: time(40),

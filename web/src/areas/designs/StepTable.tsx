@@ -1,7 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
-import { useSetUpWords } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
@@ -9,6 +8,7 @@ import { Panel } from '../../ui/Panel';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
 import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
+import { StepSetUp, setUpWords } from './StepSetUp';
 import { STAGES, STATIONS } from './words';
 
 type StepRow = Schemas['StepRow'];
@@ -62,6 +62,7 @@ export function StepTable() {
         thread: before.thread,
         foot: before.foot,
         stitch: before.stitch,
+        details: before.details,
       }),
     });
   };
@@ -123,15 +124,7 @@ export function StepTable() {
                   {i + 1}. {step.name}
                 </button>
                 <span className="block text-[13px] text-soft">
-                  {[
-                    step.uses,
-                    step.needle && `needle ${step.needle}`,
-                    step.thread && `${step.thread} thread`,
-                    step.foot,
-                    step.stitch,
-                  ]
-                    .filter(Boolean)
-                    .join(' · ') || step.check}
+                  {[step.uses, ...setUpWords(step)].filter(Boolean).join(' · ') || step.check}
                 </span>
               </td>
               <td className="text-soft">{STATIONS[step.station]}</td>
@@ -249,31 +242,8 @@ function StepPanel({
   onClose: () => void;
 }) {
   const { document } = useEditing();
-  const { data: used } = useSetUpWords();
   const step = document.steps[index];
   if (!step) return null;
-  /** What was on the machine before: in this design, and in others. */
-  const before = (key: 'needle' | 'thread' | 'foot' | 'stitch') => [
-    ...new Set([...document.steps.map((one) => one[key].trim()), ...(used?.[key] ?? [])]),
-  ];
-  const setUp = (key: 'needle' | 'thread' | 'foot' | 'stitch', label: string) => (
-    <>
-      <TextField
-        label={label}
-        list={`used-${key}`}
-        maxLength={300}
-        value={step[key]}
-        onChange={(event) => onChange({ [key]: event.target.value })}
-      />
-      <datalist id={`used-${key}`}>
-        {before(key)
-          .filter((words) => words)
-          .map((words) => (
-            <option key={words} value={words} />
-          ))}
-      </datalist>
-    </>
-  );
   const text = (key: 'name' | 'check' | 'caution' | 'note', label: string) => (
     <TextField
       label={label}
@@ -311,10 +281,7 @@ function StepPanel({
           options={STATIONS}
           onChoose={(station) => onChange({ station })}
         />
-        <div>{setUp('needle', 'Needle')}</div>
-        <div>{setUp('thread', 'Thread')}</div>
-        <div>{setUp('foot', 'Foot')}</div>
-        <div>{setUp('stitch', 'Stitch')}</div>
+        <StepSetUp step={step} index={index} onChange={onChange} />
         {formula('minutesPerUnit', 'Minutes for each', 'or so many an hour: 12/h')}
         {formula('minutesPerBatch', 'Minutes once per batch')}
         {formula('passiveMinutes', 'Minutes of waiting')}

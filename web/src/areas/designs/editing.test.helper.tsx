@@ -1,3 +1,4 @@
+import type { QueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -6,7 +7,12 @@ import { rendered } from '../../ui/rendered.test.helper';
 import { EditingContext, type Document } from './editing';
 
 /** Shows a part of the editor over a design that really changes; gives access to the design as it is now. */
-export function editor(part: ReactNode, start: Document, shown: Partial<Schemas['SizeSheet']> = {}) {
+export function editor(
+  part: ReactNode,
+  start: Document,
+  shown: Partial<Schemas['SizeSheet']> = {},
+  before: (client: QueryClient) => void = () => {},
+) {
   const current = { document: start };
   const goTo = vi.fn();
   const sizes = start.sizes.map((size) => sizeSheet(size, shown));
@@ -27,7 +33,7 @@ export function editor(part: ReactNode, start: Document, shown: Partial<Schemas[
       </EditingContext>
     );
   }
-  rendered(<Editor />);
+  rendered(<Editor />, 'INCH', before);
   return { current, goTo };
 }
 

@@ -105,8 +105,11 @@ export const BASES: Record<Schemas['FormRow']['base'], string> = { SEAM: 'a seam
 
 export const STATIONS: Record<Schemas['StepRow']['station'], string> = {
   CUTTING_TABLE: 'cutting table',
+  CUTTING_MACHINE: 'cutting machine',
   PRESS: 'press',
   MACHINE: 'machine',
+  OVERLOCKER: 'overlocker',
+  HAND_PRESS: 'hand press',
   WORK_TABLE: 'work table',
 };
 

@@ -8,14 +8,20 @@ import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
+import { MachineList } from './MachineList';
 
 type Form = Schemas['SettingsForm'];
 const CHANGES = [
   ['needle', 'The needle', ''],
-  ['thread', 'The thread', 'with its bobbin'],
+  ['thread', 'The thread', 'bobbin too, if nothing else is said'],
+  ['bobbin', 'The bobbin alone', ''],
   ['foot', 'The foot', ''],
   ['stitch', 'The stitch', ''],
+  ['dial', 'Length, width …', 'position, tension: each'],
+  ['heat', 'The heat', 'until the press is hot or cool'],
+  ['pressing', 'Press cloth, steam', ''],
   ['walk', 'Going elsewhere', 'table, press, machine'],
+  ['turn', 'To the next machine', 'from one you sew at'],
 ] as const;
 
 const A_DAY = [
@@ -110,7 +116,7 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
           </SelectField>
           <TextField label="Usual seam allowance" error={on('usualSeam')} {...register('usualSeam')} />
           <TextField
-            label="Thickest seam my machine sews"
+            label="Thickest seam I can sew"
             error={on('thickestSeam')}
             {...register('thickestSeam')}
           />
@@ -308,21 +314,12 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
       </fieldset>
       <fieldset className="sheet mt-4 p-4">
         <legend className="float-left mb-2 w-full font-bold">
-          The machine: minutes to change, and what you have
+          Machines, what you have for them, and minutes to change it
         </legend>
-        <div className="clear-left grid grid-cols-2 items-start gap-3 md:grid-cols-5">
-          {CHANGES.map(([name, label, hint]) => (
-            <TextField
-              key={name}
-              label={label}
-              hint={hint}
-              inputMode="decimal"
-              error={on(`changes.${name}`)}
-              {...register(`changes.${name}`)}
-            />
-          ))}
+        <div className="clear-left">
+          <MachineList form={form} on={on} />
         </div>
-        <div className="mt-4 grid items-start gap-3 border-t border-line-faint pt-3 md:grid-cols-2">
+        <div className="mt-2 grid items-start gap-3 md:grid-cols-2">
           <TextField
             label="Feet you have"
             hint="with commas between them; empty for all that a design asks for"
@@ -335,6 +332,18 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             error={on('equipment.needles')}
             {...register('equipment.needles')}
           />
+        </div>
+        <div className="mt-4 grid grid-cols-2 items-start gap-3 border-t border-line-faint pt-3 md:grid-cols-5">
+          {CHANGES.map(([name, label, hint]) => (
+            <TextField
+              key={name}
+              label={label}
+              hint={hint}
+              inputMode="decimal"
+              error={on(`changes.${name}`)}
+              {...register(`changes.${name}`)}
+            />
+          ))}
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">

@@ -3,6 +3,7 @@ package mardun.app.batch;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,6 +41,7 @@ import mardun.core.design.Finding;
 import mardun.core.making.Operation;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
+import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.making.WorkTime;
 import mardun.core.material.Amount;
@@ -262,9 +264,10 @@ public final class BatchSheetWriter {
 
     List<StepLine> steps(List<Operation> operations) {
         List<StepLine> lines = new ArrayList<>();
-        SetUp before = SetUp.NONE;
+        Map<Station, SetUp> on = new EnumMap<>(Station.class);
         for (Operation operation : operations) {
             Step step = operation.step();
+            SetUp before = on.getOrDefault(step.station(), SetUp.NONE);
             lines.add(new StepLine(
                     step.name(),
                     operation.lines(),
@@ -276,7 +279,7 @@ public final class BatchSheetWriter {
                     operation.text(Step::check),
                     operation.text(Step::caution),
                     operation.text(Step::note)));
-            before = step.setUp().after(before);
+            on.put(step.station(), step.setUp().after(before));
         }
         return lines;
     }

@@ -610,7 +610,8 @@ public final class BatchViews {
      *
      * @param key what it is known by
      * @param after the places of those that it must come after
-     * @param elsewhere one goes to its station from another
+     * @param machine what it is done at, by its name; empty where no machines are listed
+     * @param elsewhere one goes to its place from another
      * @param changes what has to be changed for it, and only that
      * @param passive time after it that needs no hands
      */
@@ -622,6 +623,7 @@ public final class BatchViews {
             int units,
             Stage stage,
             Station station,
+            String machine,
             boolean elsewhere,
             List<String> changes,
             TimeView time,

@@ -28,6 +28,7 @@ import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Turn;
+import mardun.core.working.Value;
 
 /** Writes an order of work with what is wanted of it. */
 record WorkOrderWriter(ViewWriter writer) {
@@ -57,7 +58,7 @@ record WorkOrderWriter(ViewWriter writer) {
                         .distinct()
                         .toList(),
                 equipment.lacking(order.turns().stream().map(Turn::operation).toList()).stream()
-                        .map(WorkOrderWriter::lack)
+                        .map(this::lack)
                         .distinct()
                         .toList(),
                 matches,
@@ -66,6 +67,8 @@ record WorkOrderWriter(ViewWriter writer) {
                                 turn(order.turns().get(place), order.after().get(place)))
                         .toList(),
                 Arrays.stream(SetUp.Part.values())
+                        .filter(part -> order.lineByLine().counts().containsKey(part)
+                                || order.changes().counts().containsKey(part))
                         .map(part -> new ChangeCount(
                                 part.name(),
                                 order.lineByLine().counts().getOrDefault(part, 0),
@@ -115,9 +118,23 @@ record WorkOrderWriter(ViewWriter writer) {
                         .toList());
     }
 
-    private static String lack(Equipment.Lack lack) {
-        String what = lack.part() == SetUp.Part.NEEDLE ? "needle " + lack.what() : lack.what();
-        return "“" + lack.operation().step().name() + "” needs " + what + ", which isn't among what you have.";
+    private String lack(Equipment.Lack lack) {
+        String name = "“" + lack.operation().step().name() + "”";
+        String kind = lack.operation().step().station().words();
+        return switch (lack.need()) {
+            case NEEDLE -> name + " needs needle " + lack.what() + ", which isn't among what you have.";
+            case FOOT -> name + " needs " + lack.what() + ", which isn't among what you have.";
+            case KIND -> name + " is done at the " + kind + ", and there is none among your machines.";
+            case MACHINE -> name + " is done at a machine that isn't there any more. Choose another in the design.";
+            case ZIGZAG -> name + " needs a " + kind + " that sews zigzag, and none of yours does.";
+            case WALKING_FOOT -> name + " needs a " + kind + " that takes a walking foot, and none of yours does.";
+            case FREE_ARM -> name + " needs a " + kind + " with a free arm, and none of yours has one.";
+            case THICKNESS ->
+                name + " has about "
+                        + writer.text(new Value.Thickness(lack.operation().thickness()))
+                        + " under the foot, which is more than any of your machines sews.";
+            case ALL_AT_ONCE -> name + " needs a " + kind + " that does all of it, and none of yours does.";
+        };
     }
 
     private List<WishPrice> prices(
@@ -127,7 +144,7 @@ record WorkOrderWriter(ViewWriter writer) {
                 .ifPresent(thread -> prices.add(new WishPrice(
                         null,
                         null,
-                        "What is sewn with " + new SetUp("", thread, "", "").words(SetUp.Part.THREAD) + " first",
+                        "What is sewn with " + SetUp.of("", thread, "", "").words(SetUp.Part.THREAD) + " first",
                         signed(price.apply(wishes.exceptThread())),
                         false)));
         wishes.before()
@@ -187,6 +204,7 @@ record WorkOrderWriter(ViewWriter writer) {
                 operation.units(),
                 turn.step().stage(),
                 turn.step().station(),
+                turn.at().name(),
                 turn.isElsewhere(),
                 turn.changes().stream().map(turn.setUp()::words).toList(),
                 writer.time(turn.time()),

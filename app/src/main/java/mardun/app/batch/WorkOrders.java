@@ -25,6 +25,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Equipment;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
@@ -69,15 +70,20 @@ public class WorkOrders {
      * @param matching the thread that matches each line's cloth, in words
      */
     private record Asked(
-            List<Operation> operations, Map<Integer, String> matching, ChangeTimes times, OrderWishes wishes) {
+            List<Operation> operations,
+            Map<Integer, String> matching,
+            ChangeTimes times,
+            Equipment equipment,
+            OrderWishes wishes) {
 
         Found find(int width, BooleanSupplier stop) {
-            return WorkOrder.find(operations, WorkOrder.Threads.matching(matching), times, wishes, width, stop);
+            return WorkOrder.find(
+                    operations, WorkOrder.Threads.matching(matching), times, equipment, wishes, width, stop);
         }
 
         /** The same with other wishes. */
         Asked with(OrderWishes others) {
-            return new Asked(operations, matching, times, others);
+            return new Asked(operations, matching, times, equipment, others);
         }
     }
 
@@ -113,6 +119,7 @@ public class WorkOrders {
                 planned.stillToDo(batch.stage().isToCut()).operations(),
                 shelf.matching(planned, wishes),
                 current.changeTimes(),
+                current.equipment(),
                 wishes);
     }
 
@@ -238,8 +245,8 @@ public class WorkOrders {
     }
 
     /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
-    public Optional<Ordered> soon(OpenWork work, ChangeTimes times) {
-        Asked asked = new Asked(work.toDo().operations(), work.matching(), times, work.wishes());
+    public Optional<Ordered> soon(OpenWork work, ChangeTimes times, Equipment equipment) {
+        Asked asked = new Asked(work.toDo().operations(), work.matching(), times, equipment, work.wishes());
         Optional<Ordered> order = good(asked);
         // A batch whose wishes can't be met any more, since it was changed, is laid without them.
         return order.isPresent() ? order : good(asked.with(OrderWishes.NONE));

@@ -14,8 +14,10 @@ import mardun.app.batch.OpenWork;
 import mardun.app.batch.WorkOrders;
 import mardun.app.calendar.FreeDays;
 import mardun.app.id.BatchId;
+import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Equipment;
 import mardun.core.making.Stage;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Turn;
@@ -102,13 +104,15 @@ public class DayPlans {
 
     /** The same on other free time. */
     Laid lay(List<OpenWork> works, FreeTime free) {
-        ChangeTimes times = settings.current().changeTimes();
+        Settings current = settings.current();
+        ChangeTimes times = current.changeTimes();
+        Equipment equipment = current.equipment();
         LocalDate today = LocalDate.now(clock);
         Map<BatchId, List<Turn>> turns = new LinkedHashMap<>();
         List<Job> jobs = new ArrayList<>();
         works.stream()
                 .filter(work -> !work.paused())
-                .forEach(work -> orders.soon(work, times).ifPresent(order -> {
+                .forEach(work -> orders.soon(work, times, equipment).ifPresent(order -> {
                     Predicate<Turn> may =
                             turn -> work.missing().allows(turn.step().stage());
                     List<Turn> its = order.turns().stream().filter(may).toList();

@@ -75,6 +75,7 @@ public final class DayViews {
      * @param from the time of day, for instance {@code 18:05}
      * @param goesOn it was begun before
      * @param bagsFrom the first bag of it, from 1
+     * @param machine what it is done at, by its name; empty where no machines are listed
      * @param bagsTo the last bag that is done in it; less than {@code bagsFrom} where none is finished
      * @param bags how many bags the operation is for
      * @param onlySetUp no bag is begun yet, only what is done once
@@ -88,6 +89,7 @@ public final class DayViews {
             BatchStage stage,
             String name,
             Station station,
+            String machine,
             String from,
             String to,
             TimeView hands,

@@ -123,6 +123,7 @@ public class DaysReading {
                 work.stage(),
                 turn.step().name(),
                 turn.step().station(),
+                turn.at().name(),
                 stretch.from().format(TIME),
                 stretch.to().format(TIME),
                 writer.time(stretch.hands()),

@@ -35,7 +35,9 @@ import mardun.app.selling.FairService;
 import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
 import mardun.app.settings.SettingsForm.DaysForm;
+import mardun.app.settings.SettingsForm.MachineForm;
 import mardun.app.settings.SettingsService;
+import mardun.core.making.Station;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
@@ -271,7 +273,10 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 null,
                 null,
                 new DaysForm("18:00", "90", "10", "5", "5", "1"),
-                null));
+                null,
+                List.of(
+                        new MachineForm(null, "Bramble", Station.MACHINE, true, false, true, "6 mm"),
+                        new MachineForm(null, "Anvil", Station.MACHINE, false, true, false, "10 mm"))));
     }
 
     private void enterMaterials() {

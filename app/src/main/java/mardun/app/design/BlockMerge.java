@@ -116,23 +116,8 @@ final class BlockMerge {
 
     /** A step that comes after nothing but the steps that go with it. */
     private static StepRow among(StepRow step, Set<String> stepKeys) {
-        return new StepRow(
-                step.key(),
-                step.name(),
-                step.stage(),
-                step.station(),
-                step.needle(),
-                step.thread(),
-                step.foot(),
-                step.stitch(),
-                step.minutesPerUnit(),
-                step.minutesPerBatch(),
-                step.passiveMinutes(),
-                step.check(),
-                step.caution(),
-                step.note(),
-                step.after().stream().filter(stepKeys::contains).toList(),
-                step.uses());
+        return step.placed(
+                step.key(), step.after().stream().filter(stepKeys::contains).toList(), step.uses());
     }
 
     /** The measurements that the formulas name, and those that these name in turn. */
@@ -213,21 +198,8 @@ final class BlockMerge {
     }
 
     private static StepRow keyed(StepRow step, Map<String, String> keys, String uses) {
-        return new StepRow(
+        return step.placed(
                 keys.getOrDefault(step.key(), step.key()),
-                step.name(),
-                step.stage(),
-                step.station(),
-                step.needle(),
-                step.thread(),
-                step.foot(),
-                step.stitch(),
-                step.minutesPerUnit(),
-                step.minutesPerBatch(),
-                step.passiveMinutes(),
-                step.check(),
-                step.caution(),
-                step.note(),
                 step.after().stream().map(k -> keys.getOrDefault(k, k)).toList(),
                 uses);
     }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonFormat;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -30,6 +31,7 @@ import mardun.core.design.Source;
 import mardun.core.design.Strap;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.ZipFit;
+import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
 import mardun.core.material.ClothKind;
@@ -261,6 +263,7 @@ public record DesignDocument(
      * @param minutesPerUnit as typed: minutes, or so many an hour like {@code 12/h}
      * @param after the keys of the steps that come before
      * @param uses the letters of what goes through the machine or the press, with their layers: {@code 2A, 2B, C}
+     * @param details what else there is to the set-up; absent in what was stored before there was more, for nothing
      */
     public record StepRow(
             String key,
@@ -278,7 +281,39 @@ public record DesignDocument(
             String caution,
             String note,
             List<String> after,
-            String uses) {
+            String uses,
+            @Nullable SetUpDetails details) {
+
+        public StepRow {
+            details = details == null ? SetUpDetails.NONE : details;
+        }
+
+        /** This step by another key, after others, with other things going through. */
+        StepRow placed(String newKey, List<String> newAfter, String newUses) {
+            return new StepRow(
+                    newKey,
+                    name,
+                    stage,
+                    station,
+                    needle,
+                    thread,
+                    foot,
+                    stitch,
+                    minutesPerUnit,
+                    minutesPerBatch,
+                    passiveMinutes,
+                    check,
+                    caution,
+                    note,
+                    newAfter,
+                    newUses,
+                    details);
+        }
+
+        /** What it needs on the machine. */
+        SetUp setUp() {
+            return details.with(SetUp.of(needle, thread, foot, stitch));
+        }
 
         /** This step with other minutes. */
         public StepRow taking(String newMinutesPerUnit, String newMinutesPerBatch) {
@@ -298,7 +333,49 @@ public record DesignDocument(
                     caution,
                     note,
                     after,
-                    uses);
+                    uses,
+                    details);
+        }
+    }
+
+    /**
+     * What there is to a set-up beside needle, thread, foot and stitch; what is empty doesn't matter.
+     *
+     * @param heat of the press, as typed
+     * @param seconds how long the press is held down
+     * @param pressCloth {@code press cloth} or {@code no press cloth}
+     * @param steam {@code steam} or {@code dry}
+     * @param freeArm it is sewn round the free arm
+     * @param machine the id of the one machine that it is done at; absent for any that can
+     */
+    public record SetUpDetails(
+            String bobbin,
+            String length,
+            String width,
+            String position,
+            String tension,
+            String heat,
+            String seconds,
+            String pressCloth,
+            String steam,
+            boolean freeArm,
+            @Nullable Integer machine) {
+
+        static final SetUpDetails NONE = new SetUpDetails("", "", "", "", "", "", "", "", "", false, null);
+
+        SetUp with(SetUp setUp) {
+            Map<SetUp.Part, String> on = new EnumMap<>(SetUp.Part.class);
+            on.putAll(setUp.on());
+            on.put(SetUp.Part.BOBBIN, bobbin);
+            on.put(SetUp.Part.LENGTH, length);
+            on.put(SetUp.Part.WIDTH, width);
+            on.put(SetUp.Part.POSITION, position);
+            on.put(SetUp.Part.TENSION, tension);
+            on.put(SetUp.Part.HEAT, heat);
+            on.put(SetUp.Part.SECONDS, seconds.strip());
+            on.put(SetUp.Part.PRESS_CLOTH, pressCloth);
+            on.put(SetUp.Part.STEAM, steam);
+            return new SetUp(on, machine == null ? "" : machine.toString(), freeArm);
         }
     }
 

@@ -148,14 +148,25 @@ public class DesignService implements UsesMaterials {
     /** What was on the machine in the steps of all designs, to pick from. */
     @Transactional(readOnly = true)
     public SetUpWords setUpWords() {
-        List<DesignDocument.StepRow> steps = designs.findAll().stream()
+        List<SetUp> setUps = designs.findAll().stream()
                 .flatMap(entity -> document(entity).steps().stream())
+                .map(DesignDocument.StepRow::setUp)
                 .toList();
         return new SetUpWords(
-                SetUp.used(steps.stream().map(DesignDocument.StepRow::needle).toList()),
-                SetUp.used(steps.stream().map(DesignDocument.StepRow::thread).toList()),
-                SetUp.used(steps.stream().map(DesignDocument.StepRow::foot).toList()),
-                SetUp.used(steps.stream().map(DesignDocument.StepRow::stitch).toList()));
+                used(setUps, SetUp.Part.NEEDLE),
+                used(setUps, SetUp.Part.THREAD),
+                used(setUps, SetUp.Part.FOOT),
+                used(setUps, SetUp.Part.STITCH),
+                used(setUps, SetUp.Part.BOBBIN),
+                used(setUps, SetUp.Part.LENGTH),
+                used(setUps, SetUp.Part.WIDTH),
+                used(setUps, SetUp.Part.POSITION),
+                used(setUps, SetUp.Part.TENSION),
+                used(setUps, SetUp.Part.HEAT));
+    }
+
+    private static List<String> used(List<SetUp> setUps, SetUp.Part part) {
+        return SetUp.used(setUps.stream().map(part::of).toList());
     }
 
     public List<FormView> forms() {

@@ -74,7 +74,17 @@ public final class DesignViews {
             double acrossMm) {}
 
     /** What was on the machine in the steps of all designs, those used most first; each however it is written once. */
-    public record SetUpWords(List<String> needle, List<String> thread, List<String> foot, List<String> stitch) {}
+    public record SetUpWords(
+            List<String> needle,
+            List<String> thread,
+            List<String> foot,
+            List<String> stitch,
+            List<String> bobbin,
+            List<String> length,
+            List<String> width,
+            List<String> position,
+            List<String> tension,
+            List<String> heat) {}
 
     /** A design by its name alone, to choose from. */
     public record DesignName(DesignId id, String name) {

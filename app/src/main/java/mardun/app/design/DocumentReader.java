@@ -33,7 +33,6 @@ import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
 import mardun.core.design.Wished;
-import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.making.StepUses;
 import mardun.core.measure.LengthUnit;
@@ -43,6 +42,7 @@ import mardun.core.measure.UnitSystem;
 final class DocumentReader {
 
     private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(6000);
+    private static final int MOST_SECONDS = 3600;
     private static final BigDecimal SECONDS_PER_MINUTE = BigDecimal.valueOf(60);
     private static final BigDecimal SECONDS_PER_HOUR = BigDecimal.valueOf(3600);
     private static final Pattern AN_HOUR =
@@ -319,12 +319,15 @@ final class DocumentReader {
                     unreadable,
                     "“" + unreadable + "” isn't a piece. Type letters with their layers, like 2A, 2B, C.");
         }
+        if (!row.details().seconds().isBlank()) {
+            fields.count(place + ".seconds", row.details().seconds(), 1, MOST_SECONDS);
+        }
         return new Step(
                 row.key(),
                 fields.text(place + ".name", row.name(), 120),
                 row.stage(),
                 row.station(),
-                new SetUp(row.needle(), row.thread(), row.foot(), row.stitch()),
+                row.setUp(),
                 perUnit(fields, place + ".minutesPerUnit", row.minutesPerUnit()),
                 minutes(fields, place + ".minutesPerBatch", row.minutesPerBatch()),
                 minutes(fields, place + ".passiveMinutes", row.passiveMinutes()),

@@ -102,6 +102,18 @@ final class DocumentTexts {
                 "caution",
                 "note",
                 "after");
+        all(
+                Kind.WORDS,
+                "SetUpDetails",
+                "bobbin",
+                "length",
+                "width",
+                "position",
+                "tension",
+                "heat",
+                "seconds",
+                "pressCloth",
+                "steam");
         all(Kind.WORDS, "SlotRow", "key", "label");
         all(Kind.WORDS, "Source", "designer", "credit");
         all(Kind.WORDS, "SetAside", "reason");

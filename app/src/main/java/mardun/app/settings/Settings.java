@@ -1,9 +1,12 @@
 package mardun.app.settings;
 
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
@@ -14,6 +17,8 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
@@ -22,7 +27,10 @@ import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.Equipment;
+import mardun.core.making.Machine;
+import mardun.core.making.SetUp.Part;
 import mardun.core.making.SetUpSpread;
+import mardun.core.making.Station;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
 import mardun.core.measure.InchStep;
@@ -97,6 +105,18 @@ public class Settings {
     private int people;
     private String feet;
     private String needles;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredMachines.class)
+    private List<Machine> machines;
+
+    private int machineNumbers;
+    private int bobbinSeconds;
+    private int dialSeconds;
+    private int heatSeconds;
+    private int pressingSeconds;
+    private int turnSeconds;
     private int rulerSeconds;
     private int cutSeconds;
     private int pieceSeconds;
@@ -138,7 +158,25 @@ public class Settings {
             ChangeTimes changes,
             Days days,
             String feet,
-            String needles) {}
+            String needles,
+            List<EnteredMachine> machines) {}
+
+    /**
+     * A machine as it was entered.
+     *
+     * @param id empty for one that is new
+     */
+    record EnteredMachine(
+            Optional<Integer> id,
+            String name,
+            Station kind,
+            Set<Machine.Ability> abilities,
+            Optional<Length> thickest) {
+
+        Machine as(int number) {
+            return new Machine(Integer.toString(number), name, kind, abilities, thickest);
+        }
+    }
 
     /** How a day at the bench goes: when it begins, and what of it isn't worked. */
     public record Days(
@@ -194,11 +232,19 @@ public class Settings {
         offcutDays = entered.shelf().offcutDays();
         offcutUseSmall = entered.shelf().use().small();
         offcutUseLarge = entered.shelf().use().large();
-        needleSeconds = Math.toIntExact(entered.changes().needle().toSeconds());
-        threadSeconds = Math.toIntExact(entered.changes().thread().toSeconds());
-        footSeconds = Math.toIntExact(entered.changes().foot().toSeconds());
-        stitchSeconds = Math.toIntExact(entered.changes().stitch().toSeconds());
+        needleSeconds = seconds(entered, Part.NEEDLE);
+        threadSeconds = seconds(entered, Part.THREAD);
+        bobbinSeconds = seconds(entered, Part.BOBBIN);
+        footSeconds = seconds(entered, Part.FOOT);
+        stitchSeconds = seconds(entered, Part.STITCH);
+        dialSeconds = seconds(entered, Part.LENGTH);
+        heatSeconds = seconds(entered, Part.HEAT);
+        pressingSeconds = seconds(entered, Part.STEAM);
         walkSeconds = Math.toIntExact(entered.changes().walk().toSeconds());
+        turnSeconds = Math.toIntExact(entered.changes().turn().toSeconds());
+        machines = entered.machines().stream()
+                .map(machine -> machine.as(machine.id().orElseGet(() -> ++machineNumbers)))
+                .toList();
         dayBeginsMinute = entered.days().begins().toSecondOfDay() / 60;
         atOneGoMinutes = Math.toIntExact(entered.days().atOneGo().toMinutes());
         pauseMinutes = Math.toIntExact(entered.days().pause().toMinutes());
@@ -213,6 +259,10 @@ public class Settings {
         squaringNm = entered.cutting().squaring().nanometres();
         endTrimNm = entered.cutting().endTrim().nanometres();
         keptLengthNm = entered.cutting().keptLength().nanometres();
+    }
+
+    private static int seconds(Entered entered, Part part) {
+        return Math.toIntExact(entered.changes().of(part).toSeconds());
     }
 
     long version() {
@@ -244,8 +294,13 @@ public class Settings {
         return new Length(usualSeamNm);
     }
 
-    /** The thickest seam that the machine sews. */
+    /** The thickest seam that any of the machines sews. */
     public Length thickestSeam() {
+        return equipment().thickestSeam(usualThickestSeam());
+    }
+
+    /** The thickest seam that a machine sews of which nothing else is said. */
+    Length usualThickestSeam() {
         return new Length(thickestSeamNm);
     }
 
@@ -297,11 +352,17 @@ public class Settings {
     /** How long it takes to change what is on a machine, and to go to another station. */
     public ChangeTimes changeTimes() {
         return new ChangeTimes(
-                Duration.ofSeconds(needleSeconds),
-                Duration.ofSeconds(threadSeconds),
-                Duration.ofSeconds(footSeconds),
-                Duration.ofSeconds(stitchSeconds),
-                Duration.ofSeconds(walkSeconds));
+                        Map.of(
+                                Part.NEEDLE, Duration.ofSeconds(needleSeconds),
+                                Part.THREAD, Duration.ofSeconds(threadSeconds),
+                                Part.BOBBIN, Duration.ofSeconds(bobbinSeconds),
+                                Part.FOOT, Duration.ofSeconds(footSeconds),
+                                Part.STITCH, Duration.ofSeconds(stitchSeconds),
+                                Part.HEAT, Duration.ofSeconds(heatSeconds)),
+                        Duration.ofSeconds(walkSeconds),
+                        Duration.ofSeconds(turnSeconds))
+                .withDials(Duration.ofSeconds(dialSeconds))
+                .withPressing(Duration.ofSeconds(pressingSeconds));
     }
 
     /** Rates, the stall's terms and the way of pricing, for the core. */
@@ -323,9 +384,9 @@ public class Settings {
         return Arrays.stream(freeMinutes.split(",")).map(Integer::valueOf).toList();
     }
 
-    /** What the maker has to put on a machine. */
+    /** The maker's machines, and what she has to put on them. */
     public Equipment equipment() {
-        return Equipment.of(feet, needles);
+        return Equipment.of(machines, feet, needles);
     }
 
     String feet() {

@@ -7,6 +7,7 @@ import java.util.List;
 import mardun.app.show.DecimalMark;
 import mardun.core.costing.WasteSchool;
 import mardun.core.making.SetUpSpread;
+import mardun.core.making.Station;
 import mardun.core.material.ValueSchool;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param changes absent to leave it as it is
  * @param days absent to leave it as it is
  * @param equipment absent to leave it as it is
+ * @param machines absent to leave them as they are
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -53,7 +55,23 @@ public record SettingsForm(
         @Nullable @Valid CuttingForm cutting,
         @Nullable @Valid ChangesForm changes,
         @Nullable @Valid DaysForm days,
-        @Nullable @Valid EquipmentForm equipment) {
+        @Nullable @Valid EquipmentForm equipment,
+        @Nullable @Size(max = 40) List<@Valid MachineForm> machines) {
+
+    /**
+     * A machine of the maker's.
+     *
+     * @param id by which steps know it; absent for a new one
+     * @param thickest the thickest seam that it sews; empty for the usual
+     */
+    public record MachineForm(
+            @Nullable Integer id,
+            @NotNull @Size(max = 120) String name,
+            @NotNull Station kind,
+            boolean zigzag,
+            boolean walkingFoot,
+            boolean freeArm,
+            @NotNull String thickest) {}
 
     /** The feet and needles that the maker has, with commas between them; empty where she doesn't say. */
     public record EquipmentForm(
@@ -80,14 +98,24 @@ public record SettingsForm(
     /**
      * How many minutes it takes to change what is on a machine, and to go to another station.
      *
-     * @param thread top thread and bobbin
+     * @param thread top thread, with the bobbin where a step says nothing of it
+     * @param bobbin absent to leave it as it is
+     * @param dial each of stitch length, width, needle position and tension; absent to leave it as it is
+     * @param heat of the press; absent to leave it as it is
+     * @param pressing a press cloth, or steam; absent to leave it as it is
+     * @param turn from one sewing machine to another; absent to leave it as it is
      */
     public record ChangesForm(
             @NotNull String needle,
             @NotNull String thread,
+            @Nullable String bobbin,
             @NotNull String foot,
             @NotNull String stitch,
-            @NotNull String walk) {}
+            @Nullable String dial,
+            @Nullable String heat,
+            @Nullable String pressing,
+            @NotNull String walk,
+            @Nullable String turn) {}
 
     /**
      * How what lies on the shelf is valued, and which offcuts are kept.

@@ -9,6 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
@@ -19,6 +20,7 @@ import mardun.app.settings.SettingsForm.EquipmentForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.SetUp.Part;
 import mardun.core.material.Valuing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -82,7 +84,7 @@ public class SettingsService {
                 plain(settings, workroom.hourlyRate()),
                 plain(settings, workroom.overheadPerHour()),
                 length(settings, settings.usualSeam()),
-                length(settings, settings.thickestSeam()),
+                length(settings, settings.usualThickestSeam()),
                 percent(settings, workroom.stall().share()),
                 plain(settings, workroom.stall().feePerUnit()),
                 prices.school(),
@@ -112,11 +114,16 @@ public class SettingsService {
                         length(settings, settings.cutting().endTrim()),
                         length(settings, settings.cutting().keptLength())),
                 new ChangesForm(
-                        minutes(settings, settings.changeTimes().needle()),
-                        minutes(settings, settings.changeTimes().thread()),
-                        minutes(settings, settings.changeTimes().foot()),
-                        minutes(settings, settings.changeTimes().stitch()),
-                        minutes(settings, settings.changeTimes().walk())),
+                        minutes(settings, settings.changeTimes().of(Part.NEEDLE)),
+                        minutes(settings, settings.changeTimes().of(Part.THREAD)),
+                        minutes(settings, settings.changeTimes().of(Part.BOBBIN)),
+                        minutes(settings, settings.changeTimes().of(Part.FOOT)),
+                        minutes(settings, settings.changeTimes().of(Part.STITCH)),
+                        minutes(settings, settings.changeTimes().of(Part.LENGTH)),
+                        minutes(settings, settings.changeTimes().of(Part.HEAT)),
+                        minutes(settings, settings.changeTimes().of(Part.STEAM)),
+                        minutes(settings, settings.changeTimes().walk()),
+                        minutes(settings, settings.changeTimes().turn())),
                 new DaysForm(
                         settings.days().begins().toString(),
                         minutes(settings, settings.days().atOneGo()),
@@ -124,7 +131,10 @@ public class SettingsService {
                         minutes(settings, settings.days().preparing()),
                         minutes(settings, settings.days().clearing()),
                         Integer.toString(settings.days().people())),
-                new EquipmentForm(settings.feet(), settings.needles()));
+                new EquipmentForm(settings.feet(), settings.needles()),
+                settings.equipment().machines().stream()
+                        .map(machine -> MachineReader.form(machine, length -> length(settings, length)))
+                        .toList());
     }
 
     private static Settings.Days days(DaysForm form, FieldReader fields) {
@@ -169,13 +179,23 @@ public class SettingsService {
                         .toPlainString());
     }
 
-    private static ChangeTimes changes(ChangesForm form, FieldReader fields) {
+    private static ChangeTimes changes(ChangesForm form, ChangeTimes before, FieldReader fields) {
         return new ChangeTimes(
-                minutes(fields, "changes.needle", form.needle()),
-                minutes(fields, "changes.thread", form.thread()),
-                minutes(fields, "changes.foot", form.foot()),
-                minutes(fields, "changes.stitch", form.stitch()),
-                minutes(fields, "changes.walk", form.walk()));
+                        Map.of(
+                                Part.NEEDLE, minutes(fields, "changes.needle", form.needle()),
+                                Part.THREAD, minutes(fields, "changes.thread", form.thread()),
+                                Part.BOBBIN, minutes(fields, "changes.bobbin", form.bobbin(), before.of(Part.BOBBIN)),
+                                Part.FOOT, minutes(fields, "changes.foot", form.foot()),
+                                Part.STITCH, minutes(fields, "changes.stitch", form.stitch()),
+                                Part.HEAT, minutes(fields, "changes.heat", form.heat(), before.of(Part.HEAT))),
+                        minutes(fields, "changes.walk", form.walk()),
+                        minutes(fields, "changes.turn", form.turn(), before.turn()))
+                .withDials(minutes(fields, "changes.dial", form.dial(), before.of(Part.LENGTH)))
+                .withPressing(minutes(fields, "changes.pressing", form.pressing(), before.of(Part.STEAM)));
+    }
+
+    private static Duration minutes(FieldReader fields, String field, @Nullable String typed, Duration before) {
+        return typed == null ? before : minutes(fields, field, typed);
     }
 
     /** Minutes as they are typed, to the second. */
@@ -236,14 +256,18 @@ public class SettingsService {
                 form.cutting() == null
                         ? before.cutting()
                         : cutting(form.cutting(), fields, form.unitSystem().smallUnit()),
-                form.changes() == null ? before.changeTimes() : changes(form.changes(), fields),
+                form.changes() == null ? before.changeTimes() : changes(form.changes(), before.changeTimes(), fields),
                 form.days() == null ? before.days() : days(form.days(), fields),
                 form.equipment() == null
                         ? before.feet()
                         : form.equipment().feet().strip(),
                 form.equipment() == null
                         ? before.needles()
-                        : form.equipment().needles().strip());
+                        : form.equipment().needles().strip(),
+                form.machines() == null
+                        ? MachineReader.kept(before.equipment().machines())
+                        : new MachineReader(fields, form.unitSystem().smallUnit(), WIDEST_SEAM)
+                                .read(form.machines(), before.equipment().machines()));
         refuseAfterMidnight(free, entered.days(), fields);
         fields.check();
         return entered;

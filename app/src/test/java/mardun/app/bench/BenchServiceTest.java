@@ -44,7 +44,9 @@ import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.making.StillToDo;
 import mardun.core.making.WorkOrder;
+import mardun.core.making.Workplace;
 import mardun.core.measure.InchStep;
+import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
 import mardun.core.planning.DayPlanner;
@@ -64,8 +66,7 @@ class BenchServiceTest {
     /** A Monday. */
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
 
-    private static final ChangeTimes NOTHING =
-            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+    private static final ChangeTimes NOTHING = new ChangeTimes(Map.of(), Duration.ZERO, Duration.ZERO);
 
     @Mock
     private BatchReading batches;
@@ -204,7 +205,7 @@ class BenchServiceTest {
                                 row.forWhat(),
                                 row.units(),
                                 new StillToDo(List.of(new Operation(List.of(new Operation.Part(
-                                        1, 1, sewing(row.hoursLeft().seconds())))))),
+                                        1, 1, sewing(row.hoursLeft().seconds()), Length.ZERO))))),
                                 Map.of(),
                                 OrderWishes.NONE,
                                 row.isShort() ? new Missing(List.of("Reed Stripe"), List.of()) : Missing.NOTHING))
@@ -232,7 +233,13 @@ class BenchServiceTest {
     private static List<WorkOrder.Turn> turns(OpenWork work) {
         return work.toDo().operations().stream()
                 .map(its -> new WorkOrder.Turn(
-                        "sew|1", its.parts(), SetUp.NONE, Duration.ZERO, List.of(SetUp.Part.FOOT), true))
+                        "sew|1",
+                        its.parts(),
+                        Workplace.of(Station.MACHINE),
+                        SetUp.NONE,
+                        Duration.ZERO,
+                        List.of(SetUp.Part.FOOT),
+                        true))
                 .toList();
     }
 

@@ -62,7 +62,8 @@ class DocumentReaderTest {
                 "",
                 "",
                 List.of(),
-                uses);
+                uses,
+                null);
     }
 
     private static DesignDocument withStep(StepRow step) {

@@ -20,6 +20,7 @@ import mardun.core.cutting.ClothPlanner;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.MaterialSlot;
+import mardun.core.design.SeamThickness;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedFilling;
 import mardun.core.design.SizedNotion;
@@ -97,7 +98,7 @@ public final class BatchPlanner {
                                 Optional.empty(),
                                 Optional.empty()))
                         .toList(),
-                time(lines, operations(lines)),
+                time(lines, operations(lines, line -> Map.of())),
                 why);
     }
 
@@ -121,7 +122,7 @@ public final class BatchPlanner {
         needs.stream()
                 .filter(need -> !ShelfLimits.holds(need.amount()))
                 .forEach(need -> findings.add(BatchFindings.tooMuch(need)));
-        List<Operation> operations = operations(lines);
+        List<Operation> operations = operations(sized);
         boolean complete = findings.stream().noneMatch(Finding::isRefused);
         LineCosts costs = LineCosts.of(sized, needs, operations, workroom, complete);
         if (complete) {
@@ -156,13 +157,23 @@ public final class BatchPlanner {
                 .toList();
     }
 
-    private static List<Operation> operations(List<BatchLine> lines) {
+    private static List<Operation> operations(List<SizedLine> lines) {
+        Map<BatchLine, SizedDesign> sized = new IdentityHashMap<>();
+        lines.forEach(line -> sized.put(line.line(), line.sized()));
+        return operations(
+                lines.stream().map(SizedLine::line).toList(),
+                line -> SeamThickness.of(line.design().with(line.cloths()), sized.get(line)));
+    }
+
+    private static List<Operation> operations(
+            List<BatchLine> lines, Function<BatchLine, Map<String, Length>> thickness) {
         return Operation.of(lines.stream()
                 .map(line -> new LineSteps(
                         line.number(),
                         line.units(),
                         line.moved().cutting(line.units()),
-                        line.design().steps()))
+                        line.design().steps(),
+                        thickness.apply(line)))
                 .toList());
     }
 

@@ -2,7 +2,6 @@ package mardun.core.design;
 
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +15,6 @@ import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.material.ClothKind;
 import mardun.core.measure.Length;
-import mardun.core.measure.LengthUnit;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
@@ -30,11 +28,15 @@ final class StepChecks {
     private final Design design;
     private final SizedDesign sized;
     private final Findings findings;
+    private final SeamThickness thicknesses;
+    private final Letters letters;
 
     StepChecks(Design design, SizedDesign sized, Findings findings) {
         this.design = design;
         this.sized = sized;
         this.findings = findings;
+        letters = new Letters(design, sized);
+        thicknesses = new SeamThickness(letters);
     }
 
     void all(Length thickestSeam) {
@@ -102,7 +104,7 @@ final class StepChecks {
             return;
         }
         Set<String> used = new HashSet<>();
-        design.steps().forEach(step -> step.uses().forEach(use -> used.addAll(partsOf(use.letter()))));
+        design.steps().forEach(step -> step.uses().forEach(use -> used.addAll(letters.parts(use.letter()))));
         Stream.concat(
                         sized.pieces().stream()
                                 .map(p -> Map.entry(
@@ -119,32 +121,12 @@ final class StepChecks {
                         Sentence.of("Say in the steps where it is sewn in, or take it out.")));
     }
 
-    /** A letter itself, and of a panel all that it is made of. */
-    private Set<String> partsOf(String letter) {
-        Set<String> parts = new LinkedHashSet<>(Set.of(letter));
-        design.panels().stream()
-                .filter(panel -> panel.letter().equals(letter))
-                .flatMap(panel -> panel.parts().stream())
-                .filter(part -> !part.letter().equals(letter))
-                .forEach(part -> parts.addAll(part.isZip() ? Set.of(part.letter()) : partsOf(part.letter())));
-        return parts;
-    }
-
-    /** The cloths of a letter; a piece that a size takes none of is none. */
-    private Stream<ClothKind> clothsOf(String letter) {
-        Set<String> parts = partsOf(letter);
-        return sized.pieces().stream()
-                .map(SizedPiece::piece)
-                .filter(piece -> parts.contains(piece.letter()))
-                .flatMap(piece -> design.clothOf(piece.slot()).stream());
-    }
-
     private void iron(Step step) {
         if (step.station() != Station.PRESS) {
             return;
         }
         for (Step.Use use : step.uses()) {
-            clothsOf(use.letter())
+            letters.cloths(use.letter())
                     .filter(cloth -> !cloth.isIronable())
                     .findFirst()
                     .ifPresent(cloth -> findings.care(
@@ -159,11 +141,12 @@ final class StepChecks {
 
     private void needle(Step step) {
         OptionalInt size = needleSize(step.setUp().needle());
-        if (step.station() != Station.MACHINE || size.isEmpty()) {
+        if (!step.station().sews() || size.isEmpty()) {
             return;
         }
-        Optional<ClothKind> heaviest =
-                step.uses().stream().flatMap(use -> clothsOf(use.letter())).reduce(ClothKind::heaviest);
+        Optional<ClothKind> heaviest = step.uses().stream()
+                .flatMap(use -> letters.cloths(use.letter()))
+                .reduce(ClothKind::heaviest);
         heaviest.ifPresent(cloth -> {
             boolean tooFine = size.getAsInt() < cloth.finestNeedle();
             boolean tooHeavy = size.getAsInt() > cloth.heaviestNeedle();
@@ -193,13 +176,7 @@ final class StepChecks {
     }
 
     private void bulk(Step step, Length thickest) {
-        if (step.station() != Station.MACHINE) {
-            return;
-        }
-        Length thickness = Length.ZERO;
-        for (Step.Use use : step.uses()) {
-            thickness = thickness.plus(thickness(use.letter()).times(use.layers()));
-        }
+        Length thickness = thicknesses.of(step);
         if (thickness.isLongerThan(thickest)) {
             findings.care(
                     Check.BULK,
@@ -211,27 +188,6 @@ final class StepChecks {
                             "Make a strap or tab of one layer, grade the allowances, cut stiffening out of the seam,"
                                     + " or sew it at another place."));
         }
-    }
-
-    private Length thickness(String letter) {
-        Optional<Length> cloth = clothsOf(letter).map(ClothKind::thickness).reduce(Length::max);
-        return cloth.or(() ->
-                        sized.trim(letter).map(trim -> thickness(trim.trim().kind())))
-                .orElse(Length.ZERO);
-    }
-
-    /** How thick a trim usually is under the foot. */
-    private static Length thickness(TrimNeed.Kind kind) {
-        int tenths = switch (kind) {
-            case ZIP -> 8;
-            case WEBBING -> 15;
-            case CORD -> 30;
-            case RIBBON -> 3;
-            case ELASTIC -> 10;
-            case BINDING -> 5;
-            case STIFFENER -> 10;
-        };
-        return Length.of(tenths, 10, LengthUnit.MILLIMETRE);
     }
 
     private void children() {

@@ -1,6 +1,8 @@
 package mardun.core.making;
 
 import java.util.List;
+import java.util.Map;
+import mardun.core.measure.Length;
 
 /**
  * The steps of one line of a batch, in their order.
@@ -9,8 +11,9 @@ import java.util.List;
  * @param units how many bags are made
  * @param cut for how many bags the cutting is done: as many, unless pieces are cut elsewhere or stay unsewn
  * @param steps those that are done for one bag or more
+ * @param thickness of what lies under the foot in each step, by its key; of one that isn't there, nothing
  */
-public record LineSteps(int line, int units, int cut, List<Step> steps) {
+public record LineSteps(int line, int units, int cut, List<Step> steps, Map<String, Length> thickness) {
 
     public LineSteps {
         int sewn = units;
@@ -22,11 +25,12 @@ public record LineSteps(int line, int units, int cut, List<Step> steps) {
 
     /** A line whose bags are all cut and sewn here. */
     public static LineSteps of(int line, int units, List<Step> steps) {
-        return new LineSteps(line, units, units, steps);
+        return new LineSteps(line, units, units, steps, Map.of());
     }
 
-    /** For how many bags a step is done. */
-    int units(Step step) {
-        return step.stage() == Stage.CUT ? cut : units;
+    /** The line's part in the operation of a step. */
+    Operation.Part part(Step step) {
+        return new Operation.Part(
+                line, step.stage() == Stage.CUT ? cut : units, step, thickness.getOrDefault(step.key(), Length.ZERO));
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import mardun.core.measure.Length;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -24,8 +25,14 @@ public record Operation(List<Part> parts) {
      * A line's part of an operation.
      *
      * @param step as the line's design has it
+     * @param thickness of what lies under the foot
      */
-    public record Part(int line, int units, Step step) {
+    public record Part(int line, int units, Step step, Length thickness) {
+
+        /** The same for so many bags. */
+        Part of(int otherUnits) {
+            return new Part(line, otherUnits, step, thickness);
+        }
 
         /** Hands-on time for the line's bags, without what is spent once. */
         public Duration sewing() {
@@ -52,6 +59,11 @@ public record Operation(List<Part> parts) {
     /** The step as the first of its lines has it. */
     public Step step() {
         return parts.get(0).step();
+    }
+
+    /** The thickest that lies under the foot. */
+    public Length thickness() {
+        return parts.stream().map(Part::thickness).reduce(Length.ZERO, Length::max);
     }
 
     /** For how many bags it is done. */
@@ -142,7 +154,7 @@ public record Operation(List<Part> parts) {
                 from = to;
                 if (end < steps.size()) {
                     List<Part> parts = new ArrayList<>(merged.get(to));
-                    parts.add(new Part(line.line(), line.units(steps.get(end)), steps.get(end)));
+                    parts.add(line.part(steps.get(end)));
                     next.add(parts);
                     from = to + 1;
                 }
@@ -156,7 +168,7 @@ public record Operation(List<Part> parts) {
 
     private static List<List<Part>> alone(LineSteps line, int from, int to) {
         return line.steps().subList(from, to).stream()
-                .map(step -> List.of(new Part(line.line(), line.units(step), step)))
+                .map(step -> List.of(line.part(step)))
                 .toList();
     }
 

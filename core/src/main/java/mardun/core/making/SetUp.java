@@ -1,7 +1,9 @@
 package mardun.core.making;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,38 +11,81 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 
-/** What must be on the machine for a step; an empty text where it doesn't matter. */
-public record SetUp(String needle, String thread, String foot, String stitch) {
+/**
+ * What must be on the machine or the press for a step. What isn't said of a part doesn't matter: what is there stays.
+ *
+ * @param on the parts of which something is said, as it was typed
+ * @param machine the key of the one machine that the step is done at; empty for any that can
+ * @param freeArm it is sewn round the free arm
+ */
+public record SetUp(Map<Part, String> on, String machine, boolean freeArm) {
 
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
     /** A thread that shall have the colour of the cloth. */
     static final String MATCHING = "matching";
 
-    public static final SetUp NONE = new SetUp("", "", "", "");
+    public static final SetUp NONE = new SetUp(Map.of(), "", false);
 
     /** A part of a set-up. */
     public enum Part {
+        /** Type and size. */
         NEEDLE,
+        /** Top thread. */
         THREAD,
+        BOBBIN,
         FOOT,
-        STITCH;
+        /** Kind of stitch. */
+        STITCH,
+        LENGTH,
+        WIDTH,
+        /** Needle position. */
+        POSITION,
+        TENSION,
+        /** Of the press. */
+        HEAT,
+        /** How long the press is held down. */
+        SECONDS,
+        /** Whether a cloth lies between. */
+        PRESS_CLOTH,
+        /** Steam or dry. */
+        STEAM;
 
-        /** What a set-up says of this part, as it was typed. */
+        /** What a set-up says of this part, as it was typed; empty where it doesn't matter. */
         public String of(SetUp setUp) {
-            return switch (this) {
-                case NEEDLE -> setUp.needle;
-                case THREAD -> setUp.thread;
-                case FOOT -> setUp.foot;
-                case STITCH -> setUp.stitch;
-            };
+            return setUp.on.getOrDefault(this, "");
         }
+    }
+
+    public SetUp {
+        Map<Part, String> said = new EnumMap<>(Part.class);
+        on.forEach((part, text) -> {
+            if (!text.isBlank()) {
+                said.put(part, text);
+            }
+        });
+        on = Collections.unmodifiableMap(said);
+    }
+
+    /** What is sewn with on any machine. */
+    public static SetUp of(String needle, String thread, String foot, String stitch) {
+        return new SetUp(
+                Map.of(Part.NEEDLE, needle, Part.THREAD, thread, Part.FOOT, foot, Part.STITCH, stitch), "", false);
+    }
+
+    public String needle() {
+        return Part.NEEDLE.of(this);
+    }
+
+    /** The top thread. */
+    public String thread() {
+        return Part.THREAD.of(this);
     }
 
     /** What has to be changed to come from {@code before} to this set-up. */
     public List<Part> partsFrom(SetUp before) {
         return Arrays.stream(Part.values())
-                .filter(part -> !part.of(this).isBlank())
+                .filter(on::containsKey)
                 .filter(part -> !plain(part.of(this)).equals(plain(part.of(before))))
                 .toList();
     }
@@ -52,40 +97,44 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
 
     /** What is put on of a part, in words. */
     public String words(Part part) {
+        String text = part.of(this);
         return switch (part) {
-            case NEEDLE -> "needle " + needle;
-            case THREAD -> thread.startsWith(MATCHING + " ") ? "thread " + thread : thread + " thread";
-            case FOOT -> foot;
-            case STITCH -> "stitch " + stitch;
+            case NEEDLE -> "needle " + text;
+            case THREAD -> text.startsWith(MATCHING + " ") ? "thread " + text : text + " thread";
+            case BOBBIN -> text + " in the bobbin";
+            case STITCH -> "stitch " + text;
+            case LENGTH -> "length " + text;
+            case WIDTH -> "width " + text;
+            case POSITION -> "needle position " + text;
+            case TENSION -> "tension " + text;
+            case HEAT -> "heat " + text;
+            case SECONDS -> text + " s";
+            case FOOT, PRESS_CLOTH, STEAM -> text;
         };
     }
 
     /** Whether its thread shall match the cloth. */
     public boolean isMatching() {
-        return plain(thread).equals(MATCHING);
+        return plain(thread()).equals(MATCHING);
     }
 
-    /** The same with another thread. */
-    SetUp with(String otherThread) {
-        return new SetUp(needle, otherThread, foot, stitch);
+    /** The same with something else on a part; where it is empty, that part doesn't matter. */
+    public SetUp with(Part part, String text) {
+        Map<Part, String> others = new HashMap<>(on);
+        others.put(part, text);
+        return new SetUp(others, machine, freeArm);
     }
 
     /** The same where a part doesn't matter. */
     SetUp without(Part part) {
-        return new SetUp(
-                part == Part.NEEDLE ? "" : needle,
-                part == Part.THREAD ? "" : thread,
-                part == Part.FOOT ? "" : foot,
-                part == Part.STITCH ? "" : stitch);
+        return with(part, "");
     }
 
     /** What is on the machine for this set-up after {@code before}: what doesn't matter stays as it was. */
     public SetUp after(SetUp before) {
-        return new SetUp(
-                needle.isBlank() ? before.needle : needle,
-                thread.isBlank() ? before.thread : thread,
-                foot.isBlank() ? before.foot : foot,
-                stitch.isBlank() ? before.stitch : stitch);
+        Map<Part, String> all = new HashMap<>(before.on);
+        all.putAll(on);
+        return new SetUp(all, machine, freeArm);
     }
 
     /** What was typed for a machine's part, those typed most first; however it is written, each once, as it was first. */
@@ -105,7 +154,9 @@ public record SetUp(String needle, String thread, String foot, String stitch) {
 
     /** Written as it compares with others. */
     SetUp plain() {
-        return new SetUp(plain(needle), plain(thread), plain(foot), plain(stitch));
+        Map<Part, String> all = new EnumMap<>(Part.class);
+        on.forEach((part, text) -> all.put(part, plain(text)));
+        return new SetUp(all, machine, freeArm);
     }
 
     /** As it compares with others: a space or a capital letter is no change-over. */

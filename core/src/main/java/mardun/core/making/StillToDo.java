@@ -30,9 +30,7 @@ public record StillToDo(List<Operation> operations) {
                 .filter(operation -> isToCut || operation.step().stage() != Stage.CUT)
                 .map(operation -> operation.parts().stream()
                         .filter(part -> open.get(part.line()) > 0)
-                        .map(part -> part.step().stage() == Stage.CUT
-                                ? part
-                                : new Operation.Part(part.line(), open.get(part.line()), part.step()))
+                        .map(part -> part.step().stage() == Stage.CUT ? part : part.of(open.get(part.line())))
                         .toList())
                 .filter(parts -> !parts.isEmpty())
                 .map(Operation::new)

@@ -52,14 +52,16 @@ public final class WorkOrder {
      *
      * @param key what it is known by: its step and its lines
      * @param parts for which lines it is done here: those that are sewn with one thread
+     * @param at where it is done
      * @param setUp what it needs on the machine, with the thread that is really taken
      * @param once hands-on time that is spent once for the operation; of one that is done in several turns, in one of them
      * @param changes what has to be changed for it, and only that
-     * @param isElsewhere the worker goes to another station for it
+     * @param isElsewhere the worker goes to another place for it
      */
     public record Turn(
             String key,
             List<Operation.Part> parts,
+            Workplace at,
             SetUp setUp,
             Duration once,
             List<SetUp.Part> changes,
@@ -82,7 +84,7 @@ public final class WorkOrder {
     /**
      * What is changed, how often, and how long that and walking take.
      *
-     * @param walks how often the worker goes to another station
+     * @param walks how often the worker goes to another place
      */
     public record Changes(Map<SetUp.Part, Integer> counts, int walks, Duration time) {}
 
@@ -110,8 +112,12 @@ public final class WorkOrder {
      */
     public record Found(Optional<Ordered> order, List<Step> circle) {}
 
-    /** What is done at once: the parts of an operation that are sewn with one thread. */
-    private record Node(String key, List<Operation.Part> parts, SetUp setUp, Duration once) {
+    /** What is done at once: the parts of an operation that are sewn with one thread; and the places where it can be done. */
+    private record Node(String key, List<Operation.Part> parts, List<Workplace> places, SetUp setUp, Duration once) {
+
+        Node at(Workplace place) {
+            return new Node(key, parts, List.of(place), setUp, once);
+        }
 
         Step step() {
             return parts.get(0).step();
@@ -122,6 +128,7 @@ public final class WorkOrder {
      * Finds the order.
      *
      * @param operations each line's in the order of its design
+     * @param equipment with which it is made
      * @param wishes that it keeps
      * @param width how much effort is made at most, as for {@link OrderFinder#find}
      * @param stop whether time is up
@@ -130,15 +137,17 @@ public final class WorkOrder {
             List<Operation> operations,
             Threads threads,
             ChangeTimes times,
+            Equipment equipment,
             OrderWishes wishes,
             int width,
             BooleanSupplier stop) {
-        List<Node> nodes = nodes(operations, threads, wishes);
+        List<Node> nodes = nodes(operations, threads, equipment, wishes);
+        Numbered places = new Numbered(nodes);
         List<BitSet> before = before(nodes);
         wish(wishes, nodes, before);
         OrderProblem problem;
         try {
-            problem = problem(nodes, before, times);
+            problem = problem(nodes, before, places, times);
         } catch (CircularOrderException circle) {
             return new Found(
                     Optional.empty(),
@@ -146,7 +155,11 @@ public final class WorkOrder {
         }
         FoundOrder found = OrderFinder.find(problem, width, 1, stop);
         int[] sequence = found.operations();
-        List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(nodes::get).toList());
+        List<Node> placed = new ArrayList<>();
+        for (int node = 0; node < nodes.size(); node++) {
+            placed.add(nodes.get(node).at(places.get(found.stations()[node])));
+        }
+        List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(placed::get).toList());
         return new Found(
                 Optional.of(new Ordered(
                         turns,
@@ -157,7 +170,35 @@ public final class WorkOrder {
                 List.of());
     }
 
-    private static List<Node> nodes(List<Operation> operations, Threads threads, OrderWishes wishes) {
+    /** The places that are needed, numbered. */
+    private static final class Numbered {
+
+        private final List<Workplace> all = new ArrayList<>();
+        private final Map<Workplace, Integer> numbers = new HashMap<>();
+
+        Numbered(List<Node> nodes) {
+            number(Workplace.of(Station.CUTTING_TABLE));
+            nodes.forEach(node -> node.places().forEach(this::number));
+        }
+
+        int number(Workplace place) {
+            return numbers.computeIfAbsent(place, one -> {
+                all.add(one);
+                return all.size() - 1;
+            });
+        }
+
+        Workplace get(int number) {
+            return all.get(number);
+        }
+
+        List<Workplace> all() {
+            return all;
+        }
+    }
+
+    private static List<Node> nodes(
+            List<Operation> operations, Threads threads, Equipment equipment, OrderWishes wishes) {
         List<Node> nodes = new ArrayList<>();
         Map<String, Integer> known = new HashMap<>();
         for (Operation operation : operations) {
@@ -170,11 +211,16 @@ public final class WorkOrder {
             for (List<Operation.Part> parts : byThread.values()) {
                 Operation.Part first = parts.get(0);
                 String key = key(parts, known);
-                SetUp setUp = first.step().setUp().with(threads.of(first.line(), first.step()));
+                SetUp setUp = first.step().setUp().with(SetUp.Part.THREAD, threads.of(first.line(), first.step()));
                 for (OrderWishes.Without without : wishes.without()) {
                     setUp = without.turn().equals(key) ? setUp.without(without.part()) : setUp;
                 }
-                nodes.add(new Node(key, parts, setUp, once));
+                nodes.add(new Node(
+                        key,
+                        parts,
+                        equipment.places(first.step().station(), setUp, operation.thickness()),
+                        setUp,
+                        once));
                 once = Duration.ZERO;
             }
         }
@@ -221,32 +267,35 @@ public final class WorkOrder {
         }
     }
 
-    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, ChangeTimes times) {
-        int stations = Station.values().length;
-        SetUp.Part[] parts = SetUp.Part.values();
-        int[][] walk = new int[stations][stations];
-        int[][] on = new int[stations][parts.length];
-        for (int at = 0; at < stations; at++) {
-            Arrays.fill(walk[at], seconds(times.walk()));
+    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, Numbered places, ChangeTimes times) {
+        int count = places.all().size();
+        List<SetUp.Part> parts = Arrays.stream(SetUp.Part.values())
+                .filter(part -> !times.of(part).isZero())
+                .filter(part ->
+                        nodes.stream().anyMatch(node -> node.setUp().on().containsKey(part)))
+                .toList();
+        int[][] walk = new int[count][count];
+        int[][] on = new int[count][parts.size()];
+        for (int at = 0; at < count; at++) {
+            for (int to = 0; to < count; to++) {
+                walk[at][to] = seconds(times.between(places.get(at), places.get(to)));
+            }
             Arrays.fill(on[at], OrderProblem.ANYTHING);
         }
-        int[] change = new int[parts.length];
-        for (SetUp.Part part : parts) {
-            change[part.ordinal()] = seconds(times.of(part));
-        }
-        OrderProblem.Builder builder = new OrderProblem.Builder(walk, change, Station.CUTTING_TABLE.ordinal(), on);
+        int[] change = parts.stream().mapToInt(part -> seconds(times.of(part))).toArray();
+        OrderProblem.Builder builder =
+                new OrderProblem.Builder(walk, change, places.number(Workplace.of(Station.CUTTING_TABLE)), on);
         Map<String, Integer> known = new HashMap<>();
         for (Node node : nodes) {
-            int[] needs = new int[parts.length];
-            for (SetUp.Part part : parts) {
-                String needed = SetUp.plain(part.of(node.setUp()));
-                needs[part.ordinal()] = needed.isEmpty()
-                        ? OrderProblem.ANYTHING
-                        : known.computeIfAbsent(part + " " + needed, text -> known.size());
-            }
+            int[] needs = parts.stream()
+                    .mapToInt(part -> node.setUp().on().containsKey(part)
+                            ? known.computeIfAbsent(
+                                    part + " " + SetUp.plain(part.of(node.setUp())), text -> known.size())
+                            : OrderProblem.ANYTHING)
+                    .toArray();
             BitSet lines = new BitSet();
             node.parts().forEach(part -> lines.set(part.line()));
-            builder.add(node.step().station().ordinal(), needs, lines);
+            builder.add(node.places().stream().mapToInt(places::number).toArray(), needs, lines);
         }
         for (int node = 0; node < nodes.size(); node++) {
             int its = node;
@@ -327,26 +376,29 @@ public final class WorkOrder {
                             node.parts().stream()
                                     .filter(part -> part.line() == line)
                                     .toList(),
+                            node.places(),
                             node.setUp(),
                             node.once()));
                 }));
         return order;
     }
 
+    /** Each at the first of the places where it can be done. */
     private static List<Turn> turns(List<Node> order) {
-        Map<Station, SetUp> on = new EnumMap<>(Station.class);
-        Station here = Station.CUTTING_TABLE;
+        Map<Workplace, SetUp> on = new HashMap<>();
+        Workplace here = Workplace.of(Station.CUTTING_TABLE);
         List<Turn> turns = new ArrayList<>();
         for (Node node : order) {
-            Station at = node.step().station();
+            Workplace at = node.places().get(0);
             SetUp before = on.getOrDefault(at, SetUp.NONE);
             turns.add(new Turn(
                     node.key(),
                     node.parts(),
+                    at,
                     node.setUp(),
                     node.once(),
                     node.setUp().partsFrom(before),
-                    at != here));
+                    !at.equals(here)));
             on.put(at, node.setUp().after(before));
             here = at;
         }
@@ -357,6 +409,7 @@ public final class WorkOrder {
         Map<SetUp.Part, Integer> counts = new EnumMap<>(SetUp.Part.class);
         int walks = 0;
         Duration time = Duration.ZERO;
+        Workplace here = Workplace.of(Station.CUTTING_TABLE);
         for (Turn turn : turns) {
             for (SetUp.Part part : turn.changes()) {
                 counts.merge(part, 1, Integer::sum);
@@ -364,8 +417,9 @@ public final class WorkOrder {
             }
             if (turn.isElsewhere()) {
                 walks++;
-                time = time.plus(times.walk());
+                time = time.plus(times.between(here, turn.at()));
             }
+            here = turn.at();
         }
         return new Changes(counts, walks, time);
     }

@@ -1,7 +1,10 @@
 package mardun.core.order;
 
 import java.util.BitSet;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import mardun.core.order.OrderAnnealing.Arranged;
 
 /** Finds the order that costs least, or the best that there is time for, with how far it can be from the best at most. */
 public final class OrderFinder {
@@ -14,6 +17,7 @@ public final class OrderFinder {
 
     private static final int MOVES = 150_000;
     private static final int COOLINGS = 3;
+    private static final int MOVES_WHILE_CHOOSING = 30_000;
 
     /** So many operations aren't gone through before they are moved about. */
     private static final int MANY = 150;
@@ -28,18 +32,22 @@ public final class OrderFinder {
      * @param stop whether time is up
      */
     public static FoundOrder find(OrderProblem problem, int mostWidth, long seed, BooleanSupplier stop) {
+        if (problem.hasChoices()) {
+            return choosing(problem, mostWidth, seed, stop);
+        }
+        int[] stations = problem.firstStations();
         int[] best = greedy(problem);
         int cost = problem.cost(best);
         if (problem.size() < 2) {
-            return new FoundOrder(best, cost, cost);
+            return new FoundOrder(best, stations, cost, cost);
         }
         Slots slots = new Slots(problem);
         OrderBound bound = new OrderBound(problem, slots, stop);
         int least = 0;
         WideningSearch search = new WideningSearch(problem, slots, bound, stop);
-        OrderAnnealing annealing = new OrderAnnealing(problem, slots, seed);
+        OrderAnnealing annealing = new OrderAnnealing(problem, seed);
         if (problem.size() > MANY) {
-            best = better(annealing.anneal(best, MOVES, stop), best, problem);
+            best = annealing.anneal(new Arranged(best, stations), MOVES, stop).order();
             cost = problem.cost(best);
         }
         for (int width = FIRST_WIDTH; least < cost && !stop.getAsBoolean(); width *= WIDER) {
@@ -56,16 +64,58 @@ public final class OrderFinder {
                 search.strengthen();
             }
             for (int cooling = 0; cooling < COOLINGS && least < cost; cooling++) {
-                best = better(annealing.anneal(best, MOVES, stop), best, problem);
+                best = annealing
+                        .anneal(new Arranged(best, stations), MOVES, stop)
+                        .order();
                 cost = problem.cost(best);
             }
         }
-        return new FoundOrder(best, cost, least);
+        return new FoundOrder(best, stations, cost, least);
     }
 
-    private static int[] better(int[] one, int[] other, OrderProblem problem) {
-        return problem.cost(one) < problem.cost(other) ? one : other;
+    /**
+     * Where operations can be done at several stations, it is first tried which is best at which, with the order changing along; then the
+     * order is searched for these. That no other choice costs less is known only where each setting is put on no more than once.
+     */
+    private static FoundOrder choosing(OrderProblem problem, int mostWidth, long seed, BooleanSupplier stop) {
+        Arranged chosen = new Arranged(greedy(problem), problem.firstStations());
+        OrderAnnealing annealing = new OrderAnnealing(problem, seed);
+        for (int cooling = 0; cooling < COOLINGS; cooling++) {
+            chosen = annealing.anneal(chosen, MOVES_WHILE_CHOOSING, stop);
+        }
+        OrderProblem its = problem.at(chosen.stations());
+        FoundOrder found = find(its, mostWidth, seed, stop);
+        boolean isBetter = found.cost() < its.cost(chosen.order());
+        int cost = Math.min(found.cost(), its.cost(chosen.order()));
+        return new FoundOrder(
+                isBetter ? found.operations() : chosen.order(),
+                chosen.stations(),
+                cost,
+                Math.min(cost, eachSettingOnce(problem)));
     }
+
+    /** What it takes to put each setting that is needed on once, where it isn't on at any station that could be meant. */
+    private static int eachSettingOnce(OrderProblem problem) {
+        Set<Setting> needed = new HashSet<>();
+        Set<Setting> there = new HashSet<>();
+        for (int one = 0; one < problem.size(); one++) {
+            for (int part = 0; part < problem.parts(); part++) {
+                int value = problem.need(one, part);
+                if (value != OrderProblem.ANYTHING) {
+                    needed.add(new Setting(part, value));
+                    for (int station : problem.choices(one)) {
+                        if (problem.startOn(station, part) == value) {
+                            there.add(new Setting(part, value));
+                        }
+                    }
+                }
+            }
+        }
+        needed.removeAll(there);
+        return needed.stream().mapToInt(one -> problem.change(one.part())).sum();
+    }
+
+    private record Setting(int part, int value) {}
 
     /** Always what costs least now, and of those the one that was first. */
     static int[] greedy(OrderProblem problem) {

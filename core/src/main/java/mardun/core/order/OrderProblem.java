@@ -24,6 +24,7 @@ public final class OrderProblem {
     private final int[] change;
     private final int startStation;
     private final int[][] startOn;
+    private final int[][] choices;
     private final int[] station;
     private final int[][] needs;
     private final List<BitSet> groups;
@@ -34,10 +35,23 @@ public final class OrderProblem {
         this.change = from.change.clone();
         this.startStation = from.startStation;
         this.startOn = Arrays.stream(from.startOn).map(int[]::clone).toArray(int[][]::new);
-        this.station = from.stations.stream().mapToInt(Integer::intValue).toArray();
+        this.choices = from.choices.toArray(int[][]::new);
+        this.station = Arrays.stream(choices).mapToInt(its -> its[0]).toArray();
         this.needs = from.needs.toArray(int[][]::new);
         this.groups = List.copyOf(from.groups);
         this.before = before;
+    }
+
+    private OrderProblem(OrderProblem other, int[] station) {
+        this.walk = other.walk;
+        this.change = other.change;
+        this.startStation = other.startStation;
+        this.startOn = other.startOn;
+        this.choices = Arrays.stream(station).mapToObj(at -> new int[] {at}).toArray(int[][]::new);
+        this.station = station.clone();
+        this.needs = other.needs;
+        this.groups = other.groups;
+        this.before = other.before;
     }
 
     /** Begins a problem. */
@@ -47,7 +61,7 @@ public final class OrderProblem {
         private final int[] change;
         private final int startStation;
         private final int[][] startOn;
-        private final List<Integer> stations = new ArrayList<>();
+        private final List<int[]> choices = new ArrayList<>();
         private final List<int[]> needs = new ArrayList<>();
         private final List<BitSet> groups = new ArrayList<>();
         private final List<int[]> pairs = new ArrayList<>();
@@ -74,10 +88,20 @@ public final class OrderProblem {
          * @param itsGroups what it belongs to, such as lines of a batch; how well an order is proven depends on them
          */
         public int add(int station, int[] needs, BitSet itsGroups) {
-            stations.add(station);
+            return add(new int[] {station}, needs, itsGroups);
+        }
+
+        /**
+         * Adds an operation that can be done at one of several stations; answers its number, from 0.
+         *
+         * @param stations at least one
+         * @param needs as for one that has no choice
+         */
+        public int add(int[] stations, int[] needs, BitSet itsGroups) {
+            choices.add(stations.clone());
             this.needs.add(needs.clone());
             groups.add((BitSet) itsGroups.clone());
-            return stations.size() - 1;
+            return choices.size() - 1;
         }
 
         /** One operation comes before another. */
@@ -91,7 +115,7 @@ public final class OrderProblem {
          * @throws CircularOrderException if operations wait for one another in a circle
          */
         public OrderProblem build() {
-            return new OrderProblem(this, shortest(walk), closed(stations.size(), pairs));
+            return new OrderProblem(this, shortest(walk), closed(choices.size(), pairs));
         }
     }
 
@@ -172,6 +196,26 @@ public final class OrderProblem {
     /** How many operations there are. */
     public int size() {
         return station.length;
+    }
+
+    /** Whether any operation can be done at more than one station. */
+    boolean hasChoices() {
+        return Arrays.stream(choices).anyMatch(its -> its.length > 1);
+    }
+
+    /** The stations at which an operation can be done. */
+    int[] choices(int operation) {
+        return choices[operation];
+    }
+
+    /** The same with each operation at one of its stations. */
+    OrderProblem at(int[] stations) {
+        return new OrderProblem(this, stations);
+    }
+
+    /** The station of each operation; of one that can be done at several, the first. */
+    int[] firstStations() {
+        return station.clone();
     }
 
     int stations() {

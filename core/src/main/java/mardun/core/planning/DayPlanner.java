@@ -12,6 +12,7 @@ import java.util.Optional;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Station;
+import mardun.core.making.Workplace;
 import mardun.core.planning.DayPlan.Stretch;
 import mardun.core.planning.Job.Task;
 import mardun.core.planning.WorkClock.Place;
@@ -37,7 +38,9 @@ public final class DayPlanner {
     private final int people;
     private final SetUp.Part[] parts = SetUp.Part.values();
     private final long[] changing = new long[parts.length];
-    private final long walk;
+    private final List<Workplace> places = new ArrayList<>(List.of(Workplace.of(Station.CUTTING_TABLE)));
+    private final int[] where;
+    private final long[][] walk;
     private final int[] begin;
     private final Task[] tasks;
     private final int[] jobOf;
@@ -66,12 +69,12 @@ public final class DayPlanner {
         for (SetUp.Part part : parts) {
             changing[part.ordinal()] = times.of(part).toSeconds();
         }
-        walk = times.walk().toSeconds();
         int count = this.jobs.stream().mapToInt(job -> job.tasks().size()).sum();
         begin = new int[this.jobs.size() + 1];
         tasks = new Task[count];
         jobOf = new int[count];
         after = new int[count][];
+        where = new int[count];
         needs = new int[count][parts.length];
         passive = new long[count];
         notBefore = new long[this.jobs.size()];
@@ -87,6 +90,7 @@ public final class DayPlanner {
                 int first = begin[job];
                 tasks[next] = task;
                 jobOf[next] = job;
+                where[next] = number(task.at());
                 after[next] = task.after().stream().mapToInt(one -> first + one).toArray();
                 passive[next] = task.passive().toSeconds();
                 sewing[next] = task.sewing().toSeconds();
@@ -100,6 +104,19 @@ public final class DayPlanner {
             }
         }
         begin[this.jobs.size()] = next;
+        walk = new long[places.size()][places.size()];
+        for (int from = 0; from < walk.length; from++) {
+            for (int to = 0; to < walk.length; to++) {
+                walk[from][to] = times.between(places.get(from), places.get(to)).toSeconds();
+            }
+        }
+    }
+
+    private int number(Workplace place) {
+        if (!places.contains(place)) {
+            places.add(place);
+        }
+        return places.indexOf(place);
     }
 
     /** Lays them. */
@@ -162,9 +179,9 @@ public final class DayPlanner {
         private final int without;
         private final Optional<List<Stretch>> stretches;
         private final Place[] at = new Place[people];
-        private final int[] station = new int[people];
-        private final int[][] on = new int[Station.values().length][parts.length];
-        private final long[] busyUntil = new long[Station.values().length];
+        private final int[] standing = new int[people];
+        private final int[][] on = new int[places.size()][parts.length];
+        private final long[] busyUntil = new long[places.size()];
 
         /** When what comes after a task can begin; nothing where it wasn't begun yet. */
         private final long[] dry;
@@ -256,8 +273,7 @@ public final class DayPlanner {
 
         /** When a task can be begun; never as long as something before it isn't begun. */
         private long ready(int task) {
-            long ready = Math.max(
-                    notBefore[jobOf[task]], busyUntil[tasks[task].station().ordinal()]);
+            long ready = Math.max(notBefore[jobOf[task]], busyUntil[where[task]]);
             for (int before : after[task]) {
                 ready = Math.max(ready, dry[before]);
             }
@@ -266,11 +282,10 @@ public final class DayPlanner {
 
         /** What more is changed if a task is done before the one that is wanted and those of its job after it. */
         private long detour(int task, int wanted) {
-            int[] mine = on[tasks[task].station().ordinal()];
+            int[] mine = on[where[task]];
             long there = changes(task, mine);
             int next = wanted;
-            while (next < begin[jobOf[wanted] + 1]
-                    && (dry[next] != NEVER || tasks[next].station() != tasks[task].station())) {
+            while (next < begin[jobOf[wanted] + 1] && (dry[next] != NEVER || where[next] != where[task])) {
                 next++;
             }
             if (next == begin[jobOf[wanted] + 1] || next == task) {
@@ -311,11 +326,11 @@ public final class DayPlanner {
         }
 
         private void place(int task, int worker) {
-            int where = tasks[task].station().ordinal();
-            List<SetUp.Part> changed = stretches.isEmpty() ? List.of() : changed(task, on[where]);
-            long preparing = Math.max(once[task], changes(task, on[where]) + (station[worker] == where ? 0 : walk));
-            putOn(task, on[where]);
-            station[worker] = where;
+            int there = where[task];
+            List<SetUp.Part> changed = stretches.isEmpty() ? List.of() : changed(task, on[there]);
+            long preparing = Math.max(once[task], changes(task, on[there]) + walk[standing[worker]][there]);
+            putOn(task, on[there]);
+            standing[worker] = there;
             int bags = tasks[task].bags();
             double each = (double) sewing[task] / bags;
             long all = preparing + sewing[task];
@@ -355,7 +370,7 @@ public final class DayPlanner {
             }
             boolean isDone = done >= all;
             dry[task] = isDone ? place.moment() + passive[task] : NEVER;
-            busyUntil[where] = isDone ? place.moment() : NEVER;
+            busyUntil[there] = isDone ? place.moment() : NEVER;
             at[worker] = isDone ? clock.at(place.moment()) : place;
             if (isDone) {
                 int job = jobOf[task];

@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import mardun.core.making.SetUp;
 import mardun.core.making.Station;
 import mardun.core.making.WorkOrder;
+import mardun.core.making.Workplace;
 
 /**
  * What is to be laid on days of one batch.
@@ -36,7 +37,7 @@ public record Job(
      * @param spread how far its true time usually is from the estimate, as a share of it
      */
     public record Task(
-            Station station,
+            Workplace at,
             SetUp setUp,
             int bags,
             Duration sewing,
@@ -86,7 +87,7 @@ public record Job(
             }
             places.put(i, tasks.size());
             tasks.add(new Task(
-                    turn.step().station(),
+                    turn.at(),
                     turn.setUp(),
                     turn.operation().units(),
                     turn.operation().sewing(),
@@ -109,7 +110,7 @@ public record Job(
                 hours.isZero()
                         ? List.of()
                         : List.of(new Task(
-                                Station.WORK_TABLE,
+                                Workplace.of(Station.WORK_TABLE),
                                 SetUp.NONE,
                                 minutes,
                                 hours,

@@ -197,7 +197,7 @@ public final class DesignMaker {
                 "Step " + key,
                 Stage.SEW,
                 station,
-                new SetUp(needle, "", "", ""),
+                SetUp.of(needle, "", "", ""),
                 Duration.ofMinutes(1),
                 Duration.ofMinutes(1),
                 Duration.ZERO,

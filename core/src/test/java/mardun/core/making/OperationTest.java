@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 class OperationTest {
 
-    private static final SetUp ZIP_FOOT = new SetUp("80", "", "zip foot", "2.5");
+    private static final SetUp ZIP_FOOT = SetUp.of("80", "", "zip foot", "2.5");
 
     private static Step step(String name, Stage stage, SetUp setUp, int perUnit, int perBatch) {
         return new Step(
@@ -50,7 +50,7 @@ class OperationTest {
                         2,
                         6,
                         List.of(
-                                step("sew  ZIP", Stage.SEW, new SetUp("80", "", "Zip Foot", "2.5"), 7, 12),
+                                step("sew  ZIP", Stage.SEW, SetUp.of("80", "", "Zip Foot", "2.5"), 7, 12),
                                 sew("Add strap", 2, 1),
                                 sew("Close", 3, 2)))));
         assertThat(names(operations)).containsExactly("Sew zip[1, 2]", "Add strap[2]", "Close[1, 2]");
@@ -62,7 +62,7 @@ class OperationTest {
 
     @Test
     void anotherSetUpKeepsThemApart() {
-        Step other = step("Sew zip", Stage.SEW, new SetUp("100", "", "zip foot", "2.5"), 5, 10);
+        Step other = step("Sew zip", Stage.SEW, SetUp.of("100", "", "zip foot", "2.5"), 5, 10);
         assertThat(Operation.of(List.of(
                         LineSteps.of(1, 1, List.of(sew("Sew zip", 5, 10))), LineSteps.of(2, 1, List.of(other)))))
                 .hasSize(2);

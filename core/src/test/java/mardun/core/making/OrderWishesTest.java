@@ -26,7 +26,7 @@ class OrderWishesTest {
                 key,
                 Stage.SEW,
                 Station.MACHINE,
-                new SetUp("80", thread, foot, ""),
+                SetUp.of("80", thread, foot, ""),
                 Duration.ofMinutes(2),
                 Duration.ZERO,
                 Duration.ZERO,
@@ -54,6 +54,7 @@ class OrderWishesTest {
                 Operation.of(lines),
                 WorkOrder.Threads.matching(Map.of()),
                 ChangeTimes.USUAL,
+                Equipment.ANYTHING,
                 wishes,
                 WIDE,
                 () -> false);
@@ -103,7 +104,9 @@ class OrderWishesTest {
         assertThat(without.changes().counts().get(SetUp.Part.FOOT))
                 .isLessThan(with.changes().counts().get(SetUp.Part.FOOT));
         assertThat(with.changes().time().minus(without.changes().time())).isPositive();
-        assertThat(without.turns().get(place(without, "flap|1")).setUp().foot()).isEmpty();
+        assertThat(SetUp.Part.FOOT.of(
+                        without.turns().get(place(without, "flap|1")).setUp()))
+                .isEmpty();
     }
 
     @Test

@@ -19,12 +19,12 @@ class SetUpTest {
     }
 
     private static SetUp thread(String thread) {
-        return new SetUp("80", thread, "", "");
+        return SetUp.of("80", thread, "", "");
     }
 
     @Test
     void whatDoesNotMatterStaysOnTheMachine() {
-        assertThat(changes(thread("white"), new SetUp("", "", "zip foot", ""), thread("white")))
+        assertThat(changes(thread("white"), SetUp.of("", "", "zip foot", ""), thread("white")))
                 .containsExactly(List.of("needle 80", "white thread"), List.of("zip foot"), List.of());
     }
 
@@ -32,6 +32,34 @@ class SetUpTest {
     void aSpaceOrACapitalLetterIsNoChangeOver() {
         assertThat(changes(thread("Off white"), thread(" off  White ")))
                 .containsExactly(List.of("needle 80", "Off white thread"), List.of());
+    }
+
+    @Test
+    void everyPartIsSaidInItsWords() {
+        SetUp setUp = SetUp.NONE
+                .with(SetUp.Part.BOBBIN, "white")
+                .with(SetUp.Part.STITCH, "zigzag")
+                .with(SetUp.Part.LENGTH, "2.5 mm")
+                .with(SetUp.Part.WIDTH, "3")
+                .with(SetUp.Part.POSITION, "left")
+                .with(SetUp.Part.TENSION, "3.5")
+                .with(SetUp.Part.HEAT, "150 °C")
+                .with(SetUp.Part.SECONDS, "12")
+                .with(SetUp.Part.PRESS_CLOTH, "press cloth")
+                .with(SetUp.Part.STEAM, "dry");
+        assertThat(setUp.changesFrom(SetUp.NONE))
+                .containsExactly(
+                        "white in the bobbin",
+                        "stitch zigzag",
+                        "length 2.5 mm",
+                        "width 3",
+                        "needle position left",
+                        "tension 3.5",
+                        "heat 150 °C",
+                        "12 s",
+                        "press cloth",
+                        "dry");
+        assertThat(setUp.with(SetUp.Part.WIDTH, " ").changesFrom(setUp)).isEmpty();
     }
 
     @Test

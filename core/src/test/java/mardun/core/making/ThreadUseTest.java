@@ -16,7 +16,7 @@ class ThreadUseTest {
                 key,
                 Stage.SEW,
                 Station.MACHINE,
-                new SetUp("80", thread, "", ""),
+                SetUp.of("80", thread, "", ""),
                 Duration.ofMinutes(minutes),
                 Duration.ofMinutes(30),
                 Duration.ZERO,

@@ -7,7 +7,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Threads;
 import mardun.core.making.WorkOrder.Turn;
@@ -36,7 +39,7 @@ class WorkOrderTest {
     }
 
     private static Step sew(String key, String thread, String foot, String... after) {
-        return step(key, Station.MACHINE, Stage.SEW, new SetUp("80", thread, foot, ""), after);
+        return step(key, Station.MACHINE, Stage.SEW, SetUp.of("80", thread, foot, ""), after);
     }
 
     private static Step cut() {
@@ -44,9 +47,60 @@ class WorkOrderTest {
     }
 
     private static Ordered order(List<LineSteps> lines, Threads threads) {
-        return WorkOrder.find(Operation.of(lines), threads, ChangeTimes.USUAL, OrderWishes.NONE, WIDE, () -> false)
+        return WorkOrder.find(
+                        Operation.of(lines),
+                        threads,
+                        ChangeTimes.USUAL,
+                        Equipment.ANYTHING,
+                        OrderWishes.NONE,
+                        WIDE,
+                        () -> false)
                 .order()
                 .orElseThrow();
+    }
+
+    /** What needs heavy thread goes to the other machine, and no thread is changed; the way between them is short. */
+    @Test
+    void withASecondMachineThreadsStayOn() {
+        List<Step> steps = List.of(
+                cut(),
+                sew("label", "navy", ""),
+                sew("top", "heavy", ""),
+                sew("side", "navy", ""),
+                sew("rim", "heavy", ""));
+        Machine one = new Machine("1", "One", Station.MACHINE, Set.of(), Optional.empty());
+        Machine two = new Machine("2", "Two", Station.MACHINE, Set.of(), Optional.empty());
+        List<Operation> operations = Operation.of(List.of(LineSteps.of(1, 4, steps)));
+        Ordered alone = WorkOrder.find(
+                        operations,
+                        Threads.AS_SAID,
+                        ChangeTimes.USUAL,
+                        new Equipment(List.of(one), Set.of(), Set.of()),
+                        OrderWishes.NONE,
+                        WIDE,
+                        () -> false)
+                .order()
+                .orElseThrow();
+        assertThat(alone.changes().counts()).containsEntry(SetUp.Part.THREAD, 4).containsEntry(SetUp.Part.NEEDLE, 1);
+        Ordered both = WorkOrder.find(
+                        operations,
+                        Threads.AS_SAID,
+                        ChangeTimes.USUAL,
+                        new Equipment(List.of(one, two), Set.of(), Set.of()),
+                        OrderWishes.NONE,
+                        WIDE,
+                        () -> false)
+                .order()
+                .orElseThrow();
+        assertThat(both.changes().counts()).containsEntry(SetUp.Part.THREAD, 2).containsEntry(SetUp.Part.NEEDLE, 2);
+        Set<String> threads = both.turns().stream()
+                .filter(turn -> turn.at().station() == Station.MACHINE)
+                .map(turn -> turn.setUp().thread() + " at " + turn.at().words())
+                .collect(Collectors.toSet());
+        assertThat(threads).isIn(Set.of("navy at One", "heavy at Two"), Set.of("navy at Two", "heavy at One"));
+        // Twice needle and thread, once to the machines, and three times from one to the other.
+        assertThat(both.changes().time()).isEqualTo(Duration.ofSeconds(2 * (120 + 90) + 24 + 3 * 6));
+        assertThat(both.least()).isLessThanOrEqualTo(both.changes().time());
     }
 
     private static List<String> names(Ordered order) {
@@ -109,9 +163,9 @@ class WorkOrderTest {
         assertThat(threads.of(2, sew("zip", "matching", ""))).isEqualTo("matching");
         assertThat(threads.of(1, sew("rim", "heavy", ""))).isEqualTo("heavy");
         assertThat(threads.of(1, sew("baste", "", ""))).isEmpty();
-        assertThat(new SetUp("", "matching navy", "", "").words(SetUp.Part.THREAD))
+        assertThat(SetUp.of("", "matching navy", "", "").words(SetUp.Part.THREAD))
                 .isEqualTo("thread matching navy");
-        assertThat(new SetUp("", "heavy", "", "").words(SetUp.Part.THREAD)).isEqualTo("heavy thread");
+        assertThat(SetUp.of("", "heavy", "", "").words(SetUp.Part.THREAD)).isEqualTo("heavy thread");
     }
 
     @Test
@@ -121,6 +175,7 @@ class WorkOrderTest {
                 Operation.of(List.of(LineSteps.of(1, 1, steps))),
                 Threads.AS_SAID,
                 ChangeTimes.USUAL,
+                Equipment.ANYTHING,
                 OrderWishes.NONE,
                 WIDE,
                 () -> false);

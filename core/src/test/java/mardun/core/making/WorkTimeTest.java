@@ -28,8 +28,8 @@ class WorkTimeTest {
 
     @Test
     void aSetUpNamesOnlyWhatChanges() {
-        SetUp lining = new SetUp("80 universal", "ecru", "standard foot", "2.5 mm");
-        SetUp zip = new SetUp("80 universal", "ecru", "zip foot", "");
+        SetUp lining = SetUp.of("80 universal", "ecru", "standard foot", "2.5 mm");
+        SetUp zip = SetUp.of("80 universal", "ecru", "zip foot", "");
         assertThat(zip.changesFrom(lining)).containsExactly("zip foot");
         assertThat(lining.changesFrom(SetUp.NONE))
                 .containsExactly("needle 80 universal", "ecru thread", "standard foot", "stitch 2.5 mm");

@@ -183,6 +183,78 @@ class OrderFinderTest {
         }
     }
 
+    /** Two machines side by side: what needs another needle or foot goes to the other one, and nothing is changed twice. */
+    @Test
+    void withTwoMachinesSomeChangesVanish() {
+        int[][] walk = {{0, 4, 4}, {4, 0, 1}, {4, 1, 0}};
+        OrderProblem.Builder one =
+                new OrderProblem.Builder(walk, new int[] {20, 8}, 0, new int[][] {{ANY, ANY}, {ANY, ANY}, {ANY, ANY}});
+        OrderProblem.Builder two =
+                new OrderProblem.Builder(walk, new int[] {20, 8}, 0, new int[][] {{ANY, ANY}, {ANY, ANY}, {ANY, ANY}});
+        int[][] needs = {{80, 1}, {100, 2}, {80, 1}, {100, 2}, {80, 1}};
+        for (int i = 0; i < needs.length; i++) {
+            one.add(1, needs[i], group(0));
+            two.add(new int[] {1, 2}, needs[i], group(0));
+            if (i > 0) {
+                one.before(i - 1, i);
+                two.before(i - 1, i);
+            }
+        }
+        assertThat(find(one.build()).cost()).isEqualTo(4 + 5 * 28);
+        FoundOrder found = find(two.build());
+        assertThat(found.cost()).isEqualTo(4 + 2 * 28 + 4);
+        assertThat(found.stations()[0])
+                .isEqualTo(found.stations()[2])
+                .isEqualTo(found.stations()[4])
+                .isNotEqualTo(found.stations()[1]);
+    }
+
+    /** Against every choice of stations with every order: at most one in fifty is dearer, and the bound always holds. */
+    @Test
+    void aChoiceOfStationsIsHardlyEverBetter() {
+        Random random = new Random(12);
+        int worse = 0;
+        for (int round = 0; round < 100; round++) {
+            int size = 2 + random.nextInt(4);
+            OrderProblem.Builder builder = new OrderProblem.Builder(
+                    new int[][] {{0, 5, 5}, {5, 0, 1}, {5, 1, 0}}, new int[] {9, 4}, 0, new int[][] {
+                        {ANY, ANY}, {1, ANY}, {ANY, ANY}
+                    });
+            for (int i = 0; i < size; i++) {
+                int[] needs = {random.nextInt(3) - 1, random.nextInt(3) - 1};
+                int[][] where = {{0}, {1}, {1, 2}, {2, 1}, {1, 2}};
+                builder.add(where[random.nextInt(where.length)], needs, group(random.nextInt(2)));
+                for (int j = 0; j < i; j++) {
+                    if (random.nextInt(4) == 0) {
+                        builder.before(j, i);
+                    }
+                }
+            }
+            OrderProblem problem = builder.build();
+            FoundOrder found = find(problem);
+            OrderProblem its = problem.at(found.stations());
+            assertThat(its.isAllowed(found.operations())).isTrue();
+            assertThat(its.cost(found.operations())).isEqualTo(found.cost());
+            int least = leastOfAllChoices(problem, problem.firstStations(), 0);
+            assertThat(found.leastCost()).isLessThanOrEqualTo(least);
+            worse += found.cost() > least ? 1 : 0;
+        }
+        assertThat(worse).isLessThanOrEqualTo(2);
+    }
+
+    private static int leastOfAllChoices(OrderProblem problem, int[] stations, int from) {
+        if (from == problem.size()) {
+            return least(problem.at(stations), new int[problem.size()], 0, new BitSet());
+        }
+        int least = Integer.MAX_VALUE;
+        for (int choice : problem.choices(from)) {
+            int[] others = stations.clone();
+            others[from] = choice;
+            least = Math.min(least, leastOfAllChoices(problem, others, from + 1));
+        }
+        return least;
+    }
+
     @Test
     void whenTimeIsUpThereIsAnOrderAllTheSame() {
         OrderProblem problem = random(new Random(9), 60, 5, 0.05);

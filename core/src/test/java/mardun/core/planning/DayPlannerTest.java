@@ -17,9 +17,11 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Station;
+import mardun.core.making.Workplace;
 import mardun.core.planning.DayPlan.Stretch;
 import mardun.core.planning.Job.Task;
 import org.junit.jupiter.api.Test;
@@ -28,8 +30,7 @@ import org.junit.jupiter.api.Test;
 class DayPlannerTest {
 
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
-    private static final ChangeTimes NOTHING =
-            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+    private static final ChangeTimes NOTHING = new ChangeTimes(Map.of(), Duration.ZERO, Duration.ZERO);
 
     private static FreeTime hours(int each) {
         return FreeTime.of(Arrays.stream(DayOfWeek.values())
@@ -42,7 +43,7 @@ class DayPlannerTest {
 
     private static Task task(SetUp setUp, int bags, int minutesEach, int passive, Integer... after) {
         return new Task(
-                Station.MACHINE,
+                Workplace.of(Station.MACHINE),
                 setUp,
                 bags,
                 Duration.ofMinutes((long) bags * minutesEach),
@@ -120,8 +121,8 @@ class DayPlannerTest {
     /** Waiting two minutes is cheaper than changing needle and thread there and back. */
     @Test
     void nothingIsTakenInBetweenThatCostsMoreThanTheWaiting() {
-        SetUp navy = new SetUp("80", "navy", "", "");
-        SetUp white = new SetUp("100", "white", "", "");
+        SetUp navy = SetUp.of("80", "navy", "", "");
+        SetUp white = SetUp.of("100", "white", "", "");
         List<Job> jobs = List.of(
                 job("glued", MONDAY, task(navy, 1, 60, 2), task(navy, 1, 30, 0, 0)),
                 job("other", null, task(white, 1, 45, 0)));
@@ -133,10 +134,12 @@ class DayPlannerTest {
 
     @Test
     void aSetUpThatIsKeptOvernightCostsNothingInTheMorning() {
-        SetUp navy = new SetUp("80", "navy", "", "");
+        SetUp navy = SetUp.of("80", "navy", "", "");
         List<Job> jobs = List.of(job("navy", null, task(navy, 2, 50, 0), task(navy, 1, 50, 0, 0)));
         ChangeTimes slow = new ChangeTimes(
-                Duration.ofMinutes(5), Duration.ofMinutes(5), Duration.ZERO, Duration.ZERO, Duration.ZERO);
+                Map.of(SetUp.Part.NEEDLE, Duration.ofMinutes(5), SetUp.Part.THREAD, Duration.ofMinutes(5)),
+                Duration.ZERO,
+                Duration.ZERO);
         DayPlan plan = new DayPlanner(jobs, hours(1), slow, MONDAY).lay();
         assertThat(plan.stretches())
                 .extracting(Stretch::hands)
@@ -209,10 +212,43 @@ class DayPlannerTest {
                 2);
         Task sew = task(2, 60, 0);
         Task press = new Task(
-                Station.PRESS, SetUp.NONE, 2, Duration.ofMinutes(120), Duration.ZERO, Duration.ZERO, List.of(), 0);
+                Workplace.of(Station.PRESS),
+                SetUp.NONE,
+                2,
+                Duration.ofMinutes(120),
+                Duration.ZERO,
+                Duration.ZERO,
+                List.of(),
+                0);
         assertThat(lay(two, job("both", null, sew, press)).ready("both")).contains(MONDAY);
         assertThat(lay(two, job("one machine", null, sew, sew)).ready("one machine"))
                 .contains(MONDAY.plusDays(1));
+    }
+
+    @Test
+    void twoPeopleSewAtTwoMachinesAtOnce() {
+        FreeTime two = new FreeTime(
+                hours(3).usual(),
+                Map.of(),
+                hours(3).begins(),
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                Duration.ZERO,
+                2);
+        List<Task> tasks = Stream.of("1", "2")
+                .map(key -> new Task(
+                        new Workplace(key, Station.MACHINE, "machine " + key),
+                        SetUp.NONE,
+                        2,
+                        Duration.ofMinutes(120),
+                        Duration.ZERO,
+                        Duration.ZERO,
+                        List.of(),
+                        0))
+                .toList();
+        assertThat(lay(two, job("both", null, tasks.get(0), tasks.get(1))).ready("both"))
+                .contains(MONDAY);
     }
 
     @Test
@@ -259,8 +295,8 @@ class DayPlannerTest {
                 }
                 int bags = 1 + random.nextInt(20);
                 tasks.add(new Task(
-                        Station.values()[random.nextInt(4)],
-                        new SetUp(random.nextBoolean() ? "" : "80", random.nextBoolean() ? "navy" : "rust", "", ""),
+                        Workplace.of(Station.values()[random.nextInt(Station.values().length)]),
+                        SetUp.of(random.nextBoolean() ? "" : "80", random.nextBoolean() ? "navy" : "rust", "", ""),
                         bags,
                         Duration.ofSeconds(random.nextInt(40 * 60)),
                         Duration.ofSeconds(random.nextInt(900)),
@@ -280,7 +316,7 @@ class DayPlannerTest {
 
     private static void check(DayPlan plan, List<Job> jobs, FreeTime free) {
         Map<Integer, LocalDateTime> workerUntil = new HashMap<>();
-        Map<Station, LocalDateTime> stationUntil = new HashMap<>();
+        Map<Workplace, LocalDateTime> placeUntil = new HashMap<>();
         Map<String, LocalDateTime> dry = new HashMap<>();
         Map<String, Duration> hands = new HashMap<>();
         Map<String, Job> byKey = jobs.stream().collect(Collectors.toMap(Job::key, Function.identity()));
@@ -291,9 +327,8 @@ class DayPlannerTest {
             assertThat(stretch.from())
                     .isAfterOrEqualTo(workerUntil.getOrDefault(stretch.worker(), MONDAY.atStartOfDay()));
             workerUntil.put(stretch.worker(), stretch.to());
-            assertThat(stretch.from())
-                    .isAfterOrEqualTo(stationUntil.getOrDefault(task.station(), MONDAY.atStartOfDay()));
-            stationUntil.put(task.station(), stretch.to());
+            assertThat(stretch.from()).isAfterOrEqualTo(placeUntil.getOrDefault(task.at(), MONDAY.atStartOfDay()));
+            placeUntil.put(task.at(), stretch.to());
             job.notBefore().ifPresent(day -> assertThat(stretch.day()).isAfterOrEqualTo(day));
             task.after()
                     .forEach(before ->

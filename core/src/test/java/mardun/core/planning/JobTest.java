@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Equipment;
 import mardun.core.making.LineSteps;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
@@ -50,6 +51,7 @@ class JobTest {
                         Operation.of(List.of(LineSteps.of(1, 6, steps))),
                         WorkOrder.Threads.matching(Map.of()),
                         ChangeTimes.USUAL,
+                        Equipment.ANYTHING,
                         OrderWishes.NONE,
                         100,
                         () -> false)
@@ -92,6 +94,6 @@ class JobTest {
         Job job = Job.of("9", Optional.of(DUE), order(), turn -> turn.step().stage() == Stage.CUT, 0.3);
         assertThat(job.tasks())
                 .singleElement()
-                .satisfies(task -> assertThat(task.station()).isEqualTo(Station.CUTTING_TABLE));
+                .satisfies(task -> assertThat(task.at().station()).isEqualTo(Station.CUTTING_TABLE));
     }
 }

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -20,8 +21,7 @@ class OutlookTest {
     private static final FreeTime TWO_HOURS = FreeTime.of(Arrays.stream(DayOfWeek.values())
             .collect(Collectors.toMap(Function.identity(), day -> Duration.ofHours(2))));
 
-    private static final ChangeTimes NOTHING =
-            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+    private static final ChangeTimes NOTHING = new ChangeTimes(Map.of(), Duration.ZERO, Duration.ZERO);
 
     private static Job job(String key, int hours, Integer due) {
         return Job.ofHours(

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Station;
+import mardun.core.making.Workplace;
 import mardun.core.planning.Job.Task;
 import org.junit.jupiter.api.Test;
 
@@ -23,15 +24,14 @@ import org.junit.jupiter.api.Test;
 class SurenessTest {
 
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
-    private static final ChangeTimes NOTHING =
-            new ChangeTimes(Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+    private static final ChangeTimes NOTHING = new ChangeTimes(Map.of(), Duration.ZERO, Duration.ZERO);
     private static final Map<DayOfWeek, Duration> AN_HOUR = Arrays.stream(DayOfWeek.values())
             .collect(Collectors.toMap(Function.identity(), day -> Duration.ofHours(1)));
 
     /** Work that can stop at any second. */
     private static Task task(int minutes, double spread) {
         return new Task(
-                Station.WORK_TABLE,
+                Workplace.of(Station.WORK_TABLE),
                 SetUp.NONE,
                 minutes * 60,
                 Duration.ofMinutes(minutes),

@@ -1,0 +1,106 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
+import { design, settings } from '../../ui/fixtures.test.helper';
+import { useEditing } from './editing';
+import { editor } from './editing.test.helper';
+import { StepSetUp, setUpWords } from './StepSetUp';
+
+const STEP: Schemas['StepRow'] = {
+  key: 'zip',
+  name: 'Sew the zip',
+  stage: 'SEW',
+  station: 'MACHINE',
+  needle: '',
+  thread: '',
+  foot: '',
+  stitch: '',
+  minutesPerUnit: '2',
+  minutesPerBatch: '5',
+  passiveMinutes: '0',
+  check: '',
+  caution: '',
+  note: '',
+  after: [],
+  uses: '',
+};
+
+const machine = (id: number, name: string) => ({
+  id,
+  name,
+  kind: 'MACHINE',
+  zigzag: true,
+  walkingFoot: false,
+  freeArm: false,
+  thickest: '',
+});
+
+function First() {
+  const { document, change } = useEditing();
+  const step = document.steps[0]!;
+  return <StepSetUp step={step} index={0} onChange={(next) => change({ steps: [{ ...step, ...next }] })} />;
+}
+
+describe('the set-up of a step', () => {
+  it('is typed part by part, and tells itself in words', async () => {
+    const { current } = editor(<First />, design({ steps: [STEP] }));
+    await userEvent.type(screen.getByLabelText('Thread'), 'navy');
+    await userEvent.type(screen.getByLabelText('Bobbin thread'), 'white');
+    await userEvent.type(screen.getByLabelText('Stitch width'), '3 mn{Backspace}m');
+    await userEvent.click(screen.getByLabelText('Round the free arm'));
+    expect(setUpWords(current.document.steps[0]!)).toEqual([
+      'navy thread',
+      'white in the bobbin',
+      'width 3 mm',
+      'free arm',
+    ]);
+  });
+
+  it('is another at the press', async () => {
+    const { current } = editor(<First />, design({ steps: [{ ...STEP, station: 'PRESS' }] }));
+    expect(screen.queryByLabelText('Needle')).toBeNull();
+    await userEvent.type(screen.getByLabelText('Heat'), '150 °C');
+    await userEvent.type(screen.getByLabelText('Seconds held'), '12');
+    await userEvent.selectOptions(screen.getByLabelText('Press cloth'), 'a cloth between');
+    await userEvent.selectOptions(screen.getByLabelText('Steam'), 'dry');
+    expect(current.document.steps[0]?.details).toMatchObject({
+      heat: '150 °C',
+      seconds: '12',
+      pressCloth: 'press cloth',
+      steam: 'dry',
+    });
+  });
+
+  it('names one of several machines, or says that it is gone', async () => {
+    const { current } = editor(
+      <First />,
+      design({ steps: [{ ...STEP, details: { ...empty(), machine: 7 } }] }),
+      {},
+      (client) =>
+        client.setQueryData(keys.settings, {
+          ...settings('INCH'),
+          machines: [machine(1, 'Bramble'), machine(2, 'Anvil')],
+        }),
+    );
+    const choice = await screen.findByLabelText('At which one');
+    expect(screen.getByText('It isn’t among your machines any more.')).toBeVisible();
+    await userEvent.selectOptions(choice, 'Anvil');
+    expect(current.document.steps[0]?.details?.machine).toBe(2);
+    await userEvent.selectOptions(choice, 'any that can');
+    expect(current.document.steps[0]?.details?.machine).toBeUndefined();
+  });
+});
+
+const empty = (): Schemas['SetUpDetails'] => ({
+  bobbin: '',
+  length: '',
+  width: '',
+  position: '',
+  tension: '',
+  heat: '',
+  seconds: '',
+  pressCloth: '',
+  steam: '',
+  freeArm: false,
+});
