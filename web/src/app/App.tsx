@@ -6,6 +6,7 @@ import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
 const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
+const WorkPage = lazy(() => import('../areas/bench/work/WorkPage'));
 const DaysPage = lazy(() => import('../areas/days/DaysPage'));
 const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
@@ -47,6 +48,7 @@ const router = createBrowserRouter([
       { path: '/', element: <Navigate to="/bench" replace /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/bench/days', element: <DaysPage /> },
+      { path: '/bench/work/:id', element: <WorkPage /> },
       { path: '/designs', element: <DesignsPage /> },
       { path: '/designs/:id', element: <DesignPage /> },
       { path: '/materials', element: <MaterialsPage /> },

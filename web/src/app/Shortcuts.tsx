@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { Panel } from '../ui/Panel';
 import { shortcutsAreOn, switchShortcuts, useShortcut } from '../ui/useShortcut';
 
@@ -17,7 +17,11 @@ export function Shortcuts() {
   const [on, setOn] = useState(shortcutsAreOn);
   const navigate = useNavigate();
   useShortcut('?', () => setOpen(true));
-  useShortcut('n', () => navigate('/batches/new'));
+  const { pathname } = useLocation();
+  // At the machine a slip of the finger leads nowhere.
+  useShortcut('n', () => {
+    if (!pathname.startsWith('/bench/work/')) void navigate('/batches/new');
+  });
   return (
     <Panel title="Keys" open={open} onOpenChange={setOpen}>
       <dl className="grid grid-cols-[70px_1fr] gap-y-2">

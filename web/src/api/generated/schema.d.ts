@@ -580,6 +580,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/bench/work': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['tellWork'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/buying': {
     parameters: {
       query?: never;
@@ -2163,6 +2179,12 @@ export interface components {
       scrap: string;
       seconds: string;
     };
+    DoneTurn: {
+      /** Format: int32 */
+      bags: number;
+      lines: number[];
+      name: string;
+    };
     DrawingView: {
       corners: string;
       /** Format: double */
@@ -2657,6 +2679,32 @@ export interface components {
       columns: components['schemas']['ColumnView'][];
       key: string;
     };
+    LogEntry: {
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      bags: number;
+      /** Format: int64 */
+      batchId: number;
+      /** Format: uuid */
+      id: string;
+      /** @enum {string} */
+      kind: 'SET_UP' | 'WORKED' | 'LEFT_OUT' | 'PUT_RIGHT';
+      /** Format: int32 */
+      line: number;
+      /** Format: int64 */
+      millis: number;
+      /** Format: uuid */
+      ofEvent?: string;
+      place: string;
+      puts?: {
+        [key: string]: string;
+      };
+      reason: string;
+      slow: boolean;
+      step: string;
+      stepName: string;
+    };
     LotForm: {
       dyeLot: string;
       measuredWidth: string;
@@ -3048,6 +3096,7 @@ export interface components {
     };
     NextView: {
       action: string;
+      atTheMachine: boolean;
       /** Format: int64 */
       batchId: number;
       changes: string[];
@@ -3382,6 +3431,11 @@ export interface components {
       x: number;
       /** Format: double */
       y: number;
+    };
+    RefusedEntry: {
+      /** Format: uuid */
+      id: string;
+      reason: string;
     };
     RenamedPart: {
       document: components['schemas']['DesignDocument'];
@@ -4291,6 +4345,68 @@ export interface components {
         | 'PRESS_CLOTH'
         | 'STEAM';
       turn: string;
+    };
+    WorkForm: {
+      /** Format: int64 */
+      batchId: number;
+      entries: components['schemas']['LogEntry'][];
+    };
+    WorkPart: {
+      cloth: string;
+      colour: string;
+      /** Format: int64 */
+      designId: number;
+      /** Format: int32 */
+      done: number;
+      each: components['schemas']['TimeView'];
+      /** Format: int32 */
+      line: number;
+      /** Format: int32 */
+      started: number;
+      step: string;
+      what: string;
+    };
+    WorkTurn: {
+      at: string;
+      /** Format: int32 */
+      bags: number;
+      caution: string;
+      changes: string[];
+      check: string;
+      key: string;
+      name: string;
+      note: string;
+      once: components['schemas']['TimeView'];
+      parts: components['schemas']['WorkPart'][];
+      passive: components['schemas']['TimeView'];
+      place: string;
+      setUp: {
+        [key: string]: string;
+      };
+      /** @enum {string} */
+      stage: 'CUT' | 'SEW' | 'FINISH';
+      /** @enum {string} */
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
+    };
+    WorkView: {
+      /** Format: int64 */
+      batchId: number;
+      done: components['schemas']['DoneTurn'][];
+      /** Format: date */
+      dueOn?: string;
+      forWhat: string;
+      left: components['schemas']['TimeView'];
+      name: string;
+      open: boolean;
+      refused: components['schemas']['RefusedEntry'][];
+      turns: components['schemas']['WorkTurn'][];
     };
     WorkingView: {
       calculation: string;
@@ -5334,6 +5450,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BenchView'];
+        };
+      };
+    };
+  };
+  tellWork: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WorkForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['WorkView'];
         };
       };
     };

@@ -67,7 +67,15 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
   return (
     <section className="sheet px-2 py-3" aria-label="Order of work">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-2">
-        <h2>Order of work</h2>
+        <div className="flex w-full items-center justify-between gap-3">
+          <h2>Order of work</h2>
+          <Link
+            to={`/bench/work/${batch.id}`}
+            className="no-print inline-flex min-h-11 items-center font-semibold text-woad hover:underline"
+          >
+            Work on it at the bench
+          </Link>
+        </div>
         <Summary order={order} several={batch.lines.length > 1} />
       </div>
       <ul className="my-1.5 flex flex-wrap gap-x-4 gap-y-1 px-2" aria-label="Changes">

@@ -99,7 +99,9 @@ function Next({ next }: { next: Schemas['NextView'] }) {
       <div className="relative z-10 text-right">
         <div className="text-[30px] leading-none font-bold">{next.left.text}</div>
         <div className="mt-1 mb-2.5 text-soft">left of this batch</div>
-        <ButtonLink to={`/batches/${next.batchId}`}>
+        <ButtonLink
+          to={next.atTheMachine && !next.waits ? `/bench/work/${next.batchId}` : `/batches/${next.batchId}`}
+        >
           {next.waits ? 'See what is short' : next.action}
         </ButtonLink>
       </div>

@@ -38,7 +38,7 @@ const machine = (id: number, name: string) => ({
 
 function First() {
   const { document, change } = useEditing();
-  const step = document.steps[0]!;
+  const step = document.steps[0] ?? STEP;
   return <StepSetUp step={step} index={0} onChange={(next) => change({ steps: [{ ...step, ...next }] })} />;
 }
 
@@ -49,7 +49,7 @@ describe('the set-up of a step', () => {
     await userEvent.type(screen.getByLabelText('Bobbin thread'), 'white');
     await userEvent.type(screen.getByLabelText('Stitch width'), '3 mn{Backspace}m');
     await userEvent.click(screen.getByLabelText('Round the free arm'));
-    expect(setUpWords(current.document.steps[0]!)).toEqual([
+    expect(setUpWords(current.document.steps[0] ?? STEP)).toEqual([
       'navy thread',
       'white in the bobbin',
       'width 3 mm',

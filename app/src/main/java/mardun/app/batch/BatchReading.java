@@ -175,6 +175,11 @@ public class BatchReading {
                 .toList();
     }
 
+    /** One batch's work. */
+    OpenWork work(Batch batch, Planned planned) {
+        return work(batch, planned, Shortages.among(Map.of(batch, planned)), threads.shelf());
+    }
+
     private static OpenWork work(Batch batch, Planned planned, List<Shortage> shortages, Threads.Shelf shelf) {
         boolean isOneSize = planned.lines().size() == 1;
         return new OpenWork(
@@ -191,6 +196,7 @@ public class BatchReading {
                         .mapToInt(line -> line.chosen().started())
                         .sum(),
                 planned.stillToDo(batch.stage().isToCut()),
+                planned.isBegun(),
                 shelf.matching(planned, batch.orderWishes()),
                 batch.orderWishes(),
                 Shortages.missing(batch.id(), shortages));

@@ -20,6 +20,7 @@ import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Marginal;
+import mardun.core.making.Standing;
 import mardun.core.material.Amount;
 import mardun.core.planning.DayPlanner;
 import mardun.core.planning.Job;
@@ -114,7 +115,7 @@ class Marginals {
     private Optional<LocalDate> ready(Duration hours, BatchForm form, List<OpenWork> others, Settings current) {
         List<Job> jobs = new ArrayList<>(others.stream().map(OpenWork::hours).toList());
         jobs.add(Job.ofHours(NEW, hours, Optional.ofNullable(form.dueOn())));
-        return new DayPlanner(jobs, days.freeTime(), current.changeTimes(), LocalDate.now(clock))
+        return new DayPlanner(jobs, days.freeTime(), current.changeTimes(), Standing.UNKNOWN, LocalDate.now(clock))
                 .lay()
                 .ready(NEW);
     }

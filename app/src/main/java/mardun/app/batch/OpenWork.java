@@ -17,6 +17,7 @@ import mardun.core.planning.Missing;
  * @param paused it is put aside: nothing of it is laid
  * @param isFirst the maker does it before all others
  * @param units how many bags are started
+ * @param isBegun something of it was counted at the bench
  * @param matching the thread that matches each line's cloth, in words
  * @param wishes what is wanted of its order
  * @param missing what it goes short of
@@ -32,6 +33,7 @@ public record OpenWork(
         String forWhat,
         int units,
         StillToDo toDo,
+        boolean isBegun,
         Map<Integer, String> matching,
         OrderWishes wishes,
         Missing missing) {

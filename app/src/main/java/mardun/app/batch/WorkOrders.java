@@ -19,13 +19,12 @@ import mardun.app.batch.BatchViews.WishesForm;
 import mardun.app.batch.BatchViews.WithoutWish;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
+import mardun.app.log.BenchLog;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.Planned;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.core.making.ChangeTimes;
-import mardun.core.making.Equipment;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
@@ -33,6 +32,7 @@ import mardun.core.making.ThreadRack.Spool;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.WorkOrder.Found;
 import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.Workshop;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,16 +52,18 @@ public class WorkOrders {
     private final BatchPlans plans;
     private final SettingsService settings;
     private final Threads threads;
+    private final BenchLog log;
     private final Cache<Asked, Found> best =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Asked, Found> good =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings, Threads threads) {
+    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings, Threads threads, BenchLog log) {
         this.batches = batches;
         this.plans = plans;
         this.settings = settings;
         this.threads = threads;
+        this.log = log;
     }
 
     /**
@@ -70,20 +72,15 @@ public class WorkOrders {
      * @param matching the thread that matches each line's cloth, in words
      */
     private record Asked(
-            List<Operation> operations,
-            Map<Integer, String> matching,
-            ChangeTimes times,
-            Equipment equipment,
-            OrderWishes wishes) {
+            List<Operation> operations, Map<Integer, String> matching, Workshop workshop, OrderWishes wishes) {
 
         Found find(int width, BooleanSupplier stop) {
-            return WorkOrder.find(
-                    operations, WorkOrder.Threads.matching(matching), times, equipment, wishes, width, stop);
+            return WorkOrder.find(operations, WorkOrder.Threads.matching(matching), workshop, wishes, width, stop);
         }
 
         /** The same with other wishes. */
         Asked with(OrderWishes others) {
-            return new Asked(operations, matching, times, equipment, others);
+            return new Asked(operations, matching, workshop, others);
         }
     }
 
@@ -109,17 +106,20 @@ public class WorkOrders {
                         new WorkOrderWriter(current.writer()).circle(batch.version(), found.circle(), asked.wishes()));
     }
 
+    /** The maker's machines, with what is on them. */
+    public Workshop workshop(Settings current) {
+        return new Workshop(current.changeTimes(), current.equipment(), log.standing());
+    }
+
     private Asked asked(Batch batch, Settings current) {
         return asked(batch, plans.of(batches.chosen(batch), current), batch.orderWishes(), threads.shelf(), current);
     }
 
-    private static Asked asked(
-            Batch batch, Planned planned, OrderWishes wishes, Threads.Shelf shelf, Settings current) {
+    private Asked asked(Batch batch, Planned planned, OrderWishes wishes, Threads.Shelf shelf, Settings current) {
         return new Asked(
                 planned.stillToDo(batch.stage().isToCut()).operations(),
                 shelf.matching(planned, wishes),
-                current.changeTimes(),
-                current.equipment(),
+                planned.isBegun() ? workshop(current) : workshop(current).later(),
                 wishes);
     }
 
@@ -245,8 +245,9 @@ public class WorkOrders {
     }
 
     /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
-    public Optional<Ordered> soon(OpenWork work, ChangeTimes times, Equipment equipment) {
-        Asked asked = new Asked(work.toDo().operations(), work.matching(), times, equipment, work.wishes());
+    public Optional<Ordered> soon(OpenWork work, Workshop workshop) {
+        Asked asked = new Asked(
+                work.toDo().operations(), work.matching(), work.isBegun() ? workshop : workshop.later(), work.wishes());
         Optional<Ordered> order = good(asked);
         // A batch whose wishes can't be met any more, since it was changed, is laid without them.
         return order.isPresent() ? order : good(asked.with(OrderWishes.NONE));

@@ -186,7 +186,8 @@ public class BenchService {
                 first.changes().stream().map(turn.setUp()::words).toList(),
                 turn.operation().text(Step::check),
                 writer.time(work.left()),
-                turn.step().stage() == Stage.CUT ? "Open the cut list" : "Open the steps",
+                turn.step().stage() == Stage.CUT ? "Open the cut list" : "Work on it",
+                turn.step().stage() != Stage.CUT,
                 false);
     }
 
@@ -202,7 +203,8 @@ public class BenchService {
                 List.of(),
                 "",
                 writer.time(work.left()),
-                isToCut ? "Open the cut list" : "Open the steps",
+                isToCut ? "Open the cut list" : "Work on it",
+                !isToCut,
                 !waits.isEmpty());
     }
 

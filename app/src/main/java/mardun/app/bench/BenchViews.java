@@ -68,6 +68,7 @@ public final class BenchViews {
      *
      * @param day on which; absent for today, or where it isn't laid
      * @param changes what has to be on the machine
+     * @param atTheMachine it is counted and timed at the bench
      * @param waits it can't go on: something is short
      */
     public record NextView(
@@ -80,6 +81,7 @@ public final class BenchViews {
             String check,
             TimeView left,
             String action,
+            boolean atTheMachine,
             boolean waits) {}
 
     /**

@@ -14,19 +14,16 @@ import mardun.app.batch.OpenWork;
 import mardun.app.batch.WorkOrders;
 import mardun.app.calendar.FreeDays;
 import mardun.app.id.BatchId;
-import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.core.making.ChangeTimes;
-import mardun.core.making.Equipment;
 import mardun.core.making.Stage;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Turn;
+import mardun.core.making.Workshop;
 import mardun.core.planning.DayPlan;
 import mardun.core.planning.DayPlanner;
 import mardun.core.planning.FreeTime;
 import mardun.core.planning.Job;
 import mardun.core.planning.Outlook;
-import mardun.core.planning.Sureness;
 import org.springframework.stereotype.Service;
 
 /**
@@ -53,10 +50,10 @@ public class DayPlans {
     }
 
     /** What an outlook follows from, and all of it. */
-    private record Asked(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
+    private record Asked(List<Job> jobs, FreeTime free, Workshop workshop, LocalDate today) {
 
         Outlook outlook() {
-            return Outlook.of(jobs, free, times, today);
+            return Outlook.of(jobs, free, workshop.times(), workshop.standing(), today);
         }
     }
 
@@ -69,6 +66,7 @@ public class DayPlans {
     public record Laid(
             LocalDate today,
             FreeTime free,
+            Workshop workshop,
             List<OpenWork> works,
             Map<BatchId, List<Turn>> turns,
             List<Job> jobs,
@@ -104,15 +102,13 @@ public class DayPlans {
 
     /** The same on other free time. */
     Laid lay(List<OpenWork> works, FreeTime free) {
-        Settings current = settings.current();
-        ChangeTimes times = current.changeTimes();
-        Equipment equipment = current.equipment();
+        Workshop workshop = orders.workshop(settings.current());
         LocalDate today = LocalDate.now(clock);
         Map<BatchId, List<Turn>> turns = new LinkedHashMap<>();
         List<Job> jobs = new ArrayList<>();
         works.stream()
                 .filter(work -> !work.paused())
-                .forEach(work -> orders.soon(work, times, equipment).ifPresent(order -> {
+                .forEach(work -> orders.soon(work, workshop).ifPresent(order -> {
                     Predicate<Turn> may =
                             turn -> work.missing().allows(turn.step().stage());
                     List<Turn> its = order.turns().stream().filter(may).toList();
@@ -121,17 +117,16 @@ public class DayPlans {
                         jobs.add(job(work, order, may));
                     }
                 }));
-        return new Laid(today, free, works, turns, jobs, new DayPlanner(jobs, free, times, today).lay());
+        DayPlanner planner = new DayPlanner(jobs, free, workshop.times(), workshop.standing(), today);
+        return new Laid(today, free, workshop, works, turns, jobs, planner.lay());
     }
 
     /** How sure all of it is, and what would bring it in time. */
     Outlook outlook(Laid laid) {
-        return outlooks.get(
-                new Asked(laid.jobs(), laid.free(), settings.current().changeTimes(), laid.today()), Asked::outlook);
+        return outlooks.get(new Asked(laid.jobs(), laid.free(), laid.workshop(), laid.today()), Asked::outlook);
     }
 
     private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {
-        return Job.of(work.id().key(), work.dueOn(), order, may, Sureness.OF_A_GUESS)
-                .first(work.isFirst());
+        return Job.of(work.id().key(), work.dueOn(), order, may).first(work.isFirst());
     }
 }

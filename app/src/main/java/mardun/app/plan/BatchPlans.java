@@ -18,6 +18,8 @@ import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
+import mardun.app.log.BenchLog;
+import mardun.app.log.Estimates;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.plan.ChosenLayouts.ChosenLayout;
@@ -38,6 +40,7 @@ import mardun.core.batch.UnsewnPieces;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
+import mardun.core.making.Counted;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 import org.joda.money.Money;
@@ -59,18 +62,24 @@ public class BatchPlans {
     private final BatchPlanner planner;
     private final ChosenLayouts layouts;
     private final UnsewnShelf unsewn;
+    private final Estimates estimates;
+    private final BenchLog log;
 
     BatchPlans(
             DesignService designs,
             StockShelves stock,
             BatchPlanner planner,
             ChosenLayouts layouts,
-            UnsewnShelf unsewn) {
+            UnsewnShelf unsewn,
+            Estimates estimates,
+            BenchLog log) {
         this.designs = designs;
         this.stock = stock;
         this.planner = planner;
         this.layouts = layouts;
         this.unsewn = unsewn;
+        this.estimates = estimates;
+        this.log = log;
     }
 
     /** The plan of one batch, stored or still being typed. */
@@ -92,6 +101,10 @@ public class BatchPlans {
                 .filter(batch -> batch.frozen().isEmpty())
                 .flatMap(batch -> batch.lines().stream().map(ChosenLine::designId))
                 .collect(Collectors.toSet()));
+        Map<BatchId, Counted> counted = log.counted(batches.stream()
+                .filter(batch -> batch.id() != null && !batch.finished())
+                .map(ChosenBatch::id)
+                .toList());
         Documents documents = new Documents();
         Map<ChosenBatch, Planned> planned = new LinkedHashMap<>();
         for (ChosenBatch batch : batches) {
@@ -101,6 +114,9 @@ public class BatchPlans {
                         plan(
                                 batch,
                                 new OnTheShelf(shelves, chosen.getOrDefault(batch.id(), Map.of()), cutPieces),
+                                batch.id() == null
+                                        ? Counted.NOTHING
+                                        : counted.getOrDefault(batch.id(), Counted.NOTHING),
                                 current,
                                 documents));
             } catch (RuntimeException broken) {
@@ -111,27 +127,33 @@ public class BatchPlans {
         return planned;
     }
 
-    /** The designs of some batches as they are planned with them, or as they were when their first cloth was cut. */
+    /**
+     * The designs of some batches as they are planned with them, with the times of their steps as they are known now; or as they were, with
+     * what was known then, when their first cloth was cut.
+     */
     private final class Documents {
 
-        private final Map<DesignDocument, Design> designs = new IdentityHashMap<>();
+        private final Map<DesignDocument, Design> frozen = new IdentityHashMap<>();
+        private final Map<Design, Design> timed = new IdentityHashMap<>();
 
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
-            return frozen(batch, line)
-                    .orElseGet(() -> BatchPlans.this
-                            .designs
-                            .revision(line.designId(), line.revision())
-                            .document());
+            return frozenLine(batch, line)
+                    .map(FrozenLine::design)
+                    .orElseGet(() ->
+                            designs.revision(line.designId(), line.revision()).document());
         }
 
         Design design(ChosenBatch batch, ChosenLine line) {
-            return frozen(batch, line)
-                    .map(document -> designs.computeIfAbsent(document, DesignService::stored))
-                    .orElseGet(() -> BatchPlans.this.designs.design(line.designId(), line.revision()));
+            return frozenLine(batch, line)
+                    .map(its ->
+                            frozen.computeIfAbsent(its.design(), document -> its.timed(DesignService.stored(document))))
+                    .orElseGet(() -> timed.computeIfAbsent(
+                            designs.design(line.designId(), line.revision()),
+                            design -> estimates.timed(line.designId(), design)));
         }
 
-        private static Optional<DesignDocument> frozen(ChosenBatch batch, ChosenLine line) {
-            return batch.frozen().flatMap(frozen -> frozen.line(line.number())).map(FrozenLine::design);
+        private static Optional<FrozenLine> frozenLine(ChosenBatch batch, ChosenLine line) {
+            return batch.frozen().flatMap(inputs -> inputs.line(line.number()));
         }
     }
 
@@ -139,7 +161,7 @@ public class BatchPlans {
     private record OnTheShelf(
             Shelves materials, Map<MaterialId, ChosenLayout> layouts, UnsewnShelf.Snapshot cutPieces) {}
 
-    private Planned plan(ChosenBatch batch, OnTheShelf there, Settings current, Documents documents) {
+    private Planned plan(ChosenBatch batch, OnTheShelf there, Counted counted, Settings current, Documents documents) {
         Shelves shelves = there.materials();
         Map<MaterialId, ChosenLayout> layouts = there.layouts();
         Workroom workroom =
@@ -176,7 +198,8 @@ public class BatchPlans {
                 workroom,
                 shelves,
                 batch.offcuts().stream().map(String::valueOf).collect(Collectors.toSet()),
-                found);
+                found,
+                counted);
     }
 
     /** Pieces that are cut already come to the lines that take them, in the order of the lines. */
@@ -279,7 +302,8 @@ public class BatchPlans {
                 current.workroom(),
                 shelves,
                 Set.of(),
-                Unsewn.NOTHING);
+                Unsewn.NOTHING,
+                Counted.NOTHING);
     }
 
     private static Optional<Money> plannedCost(ChosenBatch batch, ChosenLine line) {

@@ -2,6 +2,7 @@ package mardun.app.plan;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument;
@@ -22,7 +24,10 @@ import mardun.core.batch.Workroom;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.PieceKey;
+import mardun.core.design.Design;
 import mardun.core.making.SetUpSpread;
+import mardun.core.making.Step;
+import mardun.core.making.Timing;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
@@ -73,12 +78,48 @@ public record FrozenInputs(
      * @param slots which material fills which slot
      * @param plannedUnitMinor what one bag was to cost when the first cloth was about to be cut; absent in batches from before
      *     that was kept
+     * @param times how long its steps took as far as was known then; absent in batches from before anything was logged
      */
     record FrozenLine(
             int number,
             DesignDocument design,
             Map<String, MaterialId> slots,
-            @Nullable Long plannedUnitMinor) {}
+            @Nullable Long plannedUnitMinor,
+            @Nullable List<FrozenTime> times) {
+
+        /** The design with these times. */
+        Design timed(Design its) {
+            if (times == null) {
+                return its;
+            }
+            Map<String, FrozenTime> byStep = times.stream()
+                    .collect(Collectors.toMap(FrozenTime::step, Function.identity(), (earlier, later) -> later));
+            return its.with(its.steps().stream()
+                    .map(step -> byStep.containsKey(step.key())
+                            ? byStep.get(step.key()).in(step)
+                            : step)
+                    .toList());
+        }
+    }
+
+    /** How long a step took as far as was known, and on how much that rested. */
+    record FrozenTime(String step, long eachMillis, long onceMillis, int bags, int batches, double spread) {
+
+        static FrozenTime of(Step step) {
+            return new FrozenTime(
+                    step.key(),
+                    step.perUnit().toMillis(),
+                    step.perBatch().toMillis(),
+                    step.timing().bags(),
+                    step.timing().batches(),
+                    step.timing().spread());
+        }
+
+        Step in(Step step) {
+            return step.timed(
+                    Duration.ofMillis(eachMillis), Duration.ofMillis(onceMillis), new Timing(bags, batches, spread));
+        }
+    }
 
     /**
      * A material as it was.
@@ -252,7 +293,10 @@ public record FrozenInputs(
                                         line.chosen().materials(),
                                         line.cost()
                                                 .map(Money::getAmountMinorLong)
-                                                .orElse(null)))
+                                                .orElse(null),
+                                        line.design().steps().stream()
+                                                .map(FrozenTime::of)
+                                                .toList()))
                                 .toList()),
                 supplies,
                 before.map(FrozenInputs::workroom).orElseGet(() -> FrozenWorkroom.of(planned.workroom())),

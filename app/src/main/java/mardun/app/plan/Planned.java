@@ -17,6 +17,7 @@ import mardun.core.batch.Supply;
 import mardun.core.batch.UnsewnPieces;
 import mardun.core.batch.Workroom;
 import mardun.core.design.Design;
+import mardun.core.making.Counted;
 import mardun.core.making.StillToDo;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param supplies each material once
  * @param chosenPieces the lots of offcuts and precuts that the maker chose
  * @param unsewn while it is planned: what lies there cut and not sewn for its lines
+ * @param counted what was counted at the bench
  */
 public record Planned(
         ChosenBatch batch,
@@ -39,7 +41,8 @@ public record Planned(
         Workroom workroom,
         Shelves shelves,
         Set<String> chosenPieces,
-        Unsewn unsewn) {
+        Unsewn unsewn,
+        Counted counted) {
 
     /**
      * Pieces that are cut and not sewn, for the lines of a batch.
@@ -102,11 +105,19 @@ public record Planned(
     public StillToDo stillToDo(boolean isToCut) {
         return StillToDo.of(
                 plan.operations(),
-                lines.stream()
-                        .collect(Collectors.toMap(
-                                PlannedLine::number, line -> line.chosen().open())),
-                isToCut,
-                lines.stream().anyMatch(line -> line.chosen().done() > 0));
+                new StillToDo.Progress(
+                        lines.stream()
+                                .collect(Collectors.toMap(
+                                        PlannedLine::number,
+                                        line -> line.chosen().open())),
+                        isToCut,
+                        lines.stream().anyMatch(line -> line.chosen().done() > 0),
+                        counted));
+    }
+
+    /** Whether something of it was counted at the bench. */
+    public boolean isBegun() {
+        return !counted.bags().isEmpty();
     }
 
     /** Whether something of it goes short, counting what others hold. */

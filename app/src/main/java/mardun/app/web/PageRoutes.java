@@ -12,6 +12,7 @@ class PageRoutes {
     @GetMapping({
         "/bench",
         "/bench/days",
+        "/bench/work/{id}",
         "/designs",
         "/designs/{id}",
         "/materials",

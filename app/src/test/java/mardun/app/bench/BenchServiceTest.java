@@ -40,11 +40,13 @@ import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
+import mardun.core.making.Standing;
 import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.making.StillToDo;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.Workplace;
+import mardun.core.making.Workshop;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
@@ -206,6 +208,7 @@ class BenchServiceTest {
                                 row.units(),
                                 new StillToDo(List.of(new Operation(List.of(new Operation.Part(
                                         1, 1, sewing(row.hoursLeft().seconds()), Length.ZERO))))),
+                                false,
                                 Map.of(),
                                 OrderWishes.NONE,
                                 row.isShort() ? new Missing(List.of("Reed Stripe"), List.of()) : Missing.NOTHING))
@@ -251,9 +254,10 @@ class BenchServiceTest {
         return new Laid(
                 TODAY,
                 free,
+                Workshop.USUAL,
                 works,
                 works.stream().collect(Collectors.toMap(OpenWork::id, BenchServiceTest::turns)),
                 jobs,
-                new DayPlanner(jobs, free, NOTHING, TODAY).lay());
+                new DayPlanner(jobs, free, NOTHING, Standing.UNKNOWN, TODAY).lay());
     }
 }

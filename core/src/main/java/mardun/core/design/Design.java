@@ -63,6 +63,11 @@ public record Design(
                 .findFirst();
     }
 
+    /** This design with other times for its steps. */
+    public Design with(List<Step> otherSteps) {
+        return of(otherSteps, slots);
+    }
+
     /** This design with the cloths that really fill its slots in the place of those it asks for. */
     public Design with(Map<String, ClothKind> cloths) {
         List<MaterialSlot> filled = slots.stream()
@@ -70,6 +75,10 @@ public record Design(
                         ? new MaterialSlot(s.key(), s.label(), s.kind(), List.of(cloths.get(s.key())))
                         : s)
                 .toList();
+        return of(steps, filled);
+    }
+
+    private Design of(List<Step> otherSteps, List<MaterialSlot> otherSlots) {
         return new Design(
                 name,
                 sizes,
@@ -86,8 +95,8 @@ public record Design(
                 straps,
                 casings,
                 gathers,
-                steps,
-                filled,
+                otherSteps,
+                otherSlots,
                 source,
                 forChildren,
                 setAside);

@@ -16,6 +16,7 @@ import mardun.core.estimate.Outliers.LeftOut;
  * @param spread how far the true time of a batch usually is from the estimate, as a share of it
  * @param curve how the first bags compare with routine
  * @param leftOut what was measured and isn't counted
+ * @param isBettered what the same step took in other designs counts
  */
 public record TimeEstimate(
         Duration each,
@@ -24,7 +25,8 @@ public record TimeEstimate(
         int batches,
         double spread,
         LearningCurve curve,
-        List<LeftOut> leftOut) {
+        List<LeftOut> leftOut,
+        boolean isBettered) {
 
     /** The guess counts as much as so many bags. */
     public static final int GUESS_COUNTS = 4;
@@ -77,7 +79,8 @@ public record TimeEstimate(
                 batches,
                 spread(counts, bags, batches, scatter(kept, curve, routine)),
                 curve,
-                outliers.leftOut());
+                outliers.leftOut(),
+                !elsewhere.isEmpty());
     }
 
     private static double better(Duration guess, List<Measurement> elsewhere) {

@@ -29,9 +29,11 @@ public record Operation(List<Part> parts) {
      */
     public record Part(int line, int units, Step step, Length thickness) {
 
-        /** The same for so many bags. */
-        Part of(int otherUnits) {
-            return new Part(line, otherUnits, step, thickness);
+        /** The same for the bags of which it isn't counted yet; what is spent once is spent when the first of them is counted. */
+        Part left(int started, int open, Counted counted) {
+            int done = counted.of(line, step.key());
+            Step its = done == 0 ? step : step.timed(step.perUnit(), Duration.ZERO, step.timing());
+            return new Part(line, Math.max(0, Math.min(open, started - done)), its, thickness);
         }
 
         /** Hands-on time for the line's bags, without what is spent once. */
@@ -64,6 +66,17 @@ public record Operation(List<Part> parts) {
     /** The thickest that lies under the foot. */
     public Length thickness() {
         return parts.stream().map(Part::thickness).reduce(Length.ZERO, Length::max);
+    }
+
+    /** What its time rests on. */
+    public Timing timing() {
+        Timing timing = parts.get(0).step().timing();
+        Duration sewing = parts.get(0).sewing();
+        for (Part part : parts.subList(1, parts.size())) {
+            timing = timing.and(part.step().timing(), sewing, part.sewing());
+            sewing = sewing.plus(part.sewing());
+        }
+        return timing;
     }
 
     /** For how many bags it is done. */

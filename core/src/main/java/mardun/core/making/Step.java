@@ -15,6 +15,7 @@ import java.util.List;
  * @param note what the maker wants to remember; empty if nothing
  * @param after the keys of the steps that come before it
  * @param uses the pieces and trims that go through the machine or the press, with their layers at the thickest place
+ * @param timing what its times rest on
  */
 public record Step(
         String key,
@@ -29,7 +30,8 @@ public record Step(
         String caution,
         String note,
         List<String> after,
-        List<Use> uses) {
+        List<Use> uses,
+        Timing timing) {
 
     /** A piece or a trim in a step, by its letter, with how many layers of it lie on one another. */
     public record Use(String letter, int layers) {}
@@ -37,5 +39,56 @@ public record Step(
     public Step {
         after = List.copyOf(after);
         uses = List.copyOf(uses);
+    }
+
+    /** A step whose times are guesses. */
+    public Step(
+            String key,
+            String name,
+            Stage stage,
+            Station station,
+            SetUp setUp,
+            Duration perUnit,
+            Duration perBatch,
+            Duration passive,
+            String check,
+            String caution,
+            String note,
+            List<String> after,
+            List<Use> uses) {
+        this(
+                key,
+                name,
+                stage,
+                station,
+                setUp,
+                perUnit,
+                perBatch,
+                passive,
+                check,
+                caution,
+                note,
+                after,
+                uses,
+                Timing.GUESS);
+    }
+
+    /** The same with other times. */
+    public Step timed(Duration otherPerUnit, Duration otherPerBatch, Timing otherTiming) {
+        return new Step(
+                key,
+                name,
+                stage,
+                station,
+                setUp,
+                otherPerUnit,
+                otherPerBatch,
+                passive,
+                check,
+                caution,
+                note,
+                after,
+                uses,
+                otherTiming);
     }
 }

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What of a batch is still to be done: every operation for the bags that aren't done; the cutting for all bags as long as some of
- * the cloth is to be cut, and none of it after that. What is spent only once, whatever the number of bags, is done when the first
- * bag is.
+ * What of a batch is still to be done: every operation for the bags that it isn't counted for and that aren't finished; the cutting for all
+ * bags as long as some of the cloth is to be cut, and none of it after that. What is spent only once, whatever the number of bags, is done
+ * when the first bag is.
  *
  * @param operations with the parts that are left of them
  */
@@ -18,24 +18,45 @@ public record StillToDo(List<Operation> operations) {
     }
 
     /**
-     * What is left of a batch's operations.
+     * How far a batch is.
      *
-     * @param open how many bags of each line aren't done, by its number
+     * @param open how many bags of each line aren't finished, by its number
      * @param isToCut some of its cloth isn't cut yet
-     * @param anyDone at least one bag is done
+     * @param anyDone at least one bag is finished
+     * @param counted for how many bags steps were counted at the bench
      */
-    public static StillToDo of(
-            List<Operation> operations, Map<Integer, Integer> open, boolean isToCut, boolean anyDone) {
+    public record Progress(Map<Integer, Integer> open, boolean isToCut, boolean anyDone, Counted counted) {}
+
+    /** What is left of a batch's operations. */
+    public static StillToDo of(List<Operation> operations, Progress progress) {
         return new StillToDo(operations.stream()
-                .filter(operation -> isToCut || operation.step().stage() != Stage.CUT)
+                .filter(operation -> progress.isToCut() || operation.step().stage() != Stage.CUT)
                 .map(operation -> operation.parts().stream()
-                        .filter(part -> open.get(part.line()) > 0)
-                        .map(part -> part.step().stage() == Stage.CUT ? part : part.of(open.get(part.line())))
+                        .filter(part -> progress.open().get(part.line()) > 0)
+                        .map(part -> left(part, progress))
+                        .filter(part -> part.units() > 0)
                         .toList())
                 .filter(parts -> !parts.isEmpty())
                 .map(Operation::new)
-                .filter(operation -> !anyDone || !operation.sewing().isZero())
+                .filter(operation -> !isSpent(operation, progress))
                 .toList());
+    }
+
+    private static Operation.Part left(Operation.Part part, Progress progress) {
+        int open = part.step().stage() == Stage.CUT
+                ? part.units()
+                : progress.open().get(part.line());
+        return part.left(part.units(), open, progress.counted());
+    }
+
+    /** What is done once, whatever the number of bags, and was done with the first of them. */
+    private static boolean isSpent(Operation operation, Progress progress) {
+        return operation.sewing().isZero()
+                && (progress.anyDone()
+                        || operation.parts().stream()
+                                .anyMatch(part -> progress.counted()
+                                                .of(part.line(), part.step().key())
+                                        > 0));
     }
 
     /** Hands-on time of all of it. */

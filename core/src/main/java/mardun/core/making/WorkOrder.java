@@ -128,7 +128,7 @@ public final class WorkOrder {
      * Finds the order.
      *
      * @param operations each line's in the order of its design
-     * @param equipment with which it is made
+     * @param workshop in which it is made
      * @param wishes that it keeps
      * @param width how much effort is made at most, as for {@link OrderFinder#find}
      * @param stop whether time is up
@@ -136,18 +136,17 @@ public final class WorkOrder {
     public static Found find(
             List<Operation> operations,
             Threads threads,
-            ChangeTimes times,
-            Equipment equipment,
+            Workshop workshop,
             OrderWishes wishes,
             int width,
             BooleanSupplier stop) {
-        List<Node> nodes = nodes(operations, threads, equipment, wishes);
+        List<Node> nodes = nodes(operations, threads, workshop.equipment(), wishes);
         Numbered places = new Numbered(nodes);
         List<BitSet> before = before(nodes);
         wish(wishes, nodes, before);
         OrderProblem problem;
         try {
-            problem = problem(nodes, before, places, times);
+            problem = problem(nodes, before, places, workshop);
         } catch (CircularOrderException circle) {
             return new Found(
                     Optional.empty(),
@@ -159,13 +158,13 @@ public final class WorkOrder {
         for (int node = 0; node < nodes.size(); node++) {
             placed.add(nodes.get(node).at(places.get(found.stations()[node])));
         }
-        List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(placed::get).toList());
+        List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(placed::get).toList(), workshop.standing());
         return new Found(
                 Optional.of(new Ordered(
                         turns,
                         after(sequence, before),
-                        changes(turns, times),
-                        changes(turns(lineByLine(nodes)), times),
+                        changes(turns, workshop.times()),
+                        changes(turns(lineByLine(nodes), workshop.standing()), workshop.times()),
                         Duration.ofSeconds(found.leastCost()))),
                 List.of());
     }
@@ -267,7 +266,8 @@ public final class WorkOrder {
         }
     }
 
-    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, Numbered places, ChangeTimes times) {
+    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, Numbered places, Workshop workshop) {
+        ChangeTimes times = workshop.times();
         int count = places.all().size();
         List<SetUp.Part> parts = Arrays.stream(SetUp.Part.values())
                 .filter(part -> !times.of(part).isZero())
@@ -280,19 +280,16 @@ public final class WorkOrder {
             for (int to = 0; to < count; to++) {
                 walk[at][to] = seconds(times.between(places.get(at), places.get(to)));
             }
-            Arrays.fill(on[at], OrderProblem.ANYTHING);
+        }
+        Map<String, Integer> known = new HashMap<>();
+        for (int at = 0; at < count; at++) {
+            on[at] = numbers(workshop.standing().at(places.get(at)), parts, known);
         }
         int[] change = parts.stream().mapToInt(part -> seconds(times.of(part))).toArray();
         OrderProblem.Builder builder =
                 new OrderProblem.Builder(walk, change, places.number(Workplace.of(Station.CUTTING_TABLE)), on);
-        Map<String, Integer> known = new HashMap<>();
         for (Node node : nodes) {
-            int[] needs = parts.stream()
-                    .mapToInt(part -> node.setUp().on().containsKey(part)
-                            ? known.computeIfAbsent(
-                                    part + " " + SetUp.plain(part.of(node.setUp())), text -> known.size())
-                            : OrderProblem.ANYTHING)
-                    .toArray();
+            int[] needs = numbers(node.setUp(), parts, known);
             BitSet lines = new BitSet();
             node.parts().forEach(part -> lines.set(part.line()));
             builder.add(node.places().stream().mapToInt(places::number).toArray(), needs, lines);
@@ -302,6 +299,15 @@ public final class WorkOrder {
             before.get(node).stream().forEach(first -> builder.before(first, its));
         }
         return builder.build();
+    }
+
+    /** What a set-up says of each part, as numbers; the same words have the same number. */
+    private static int[] numbers(SetUp setUp, List<SetUp.Part> parts, Map<String, Integer> known) {
+        return parts.stream()
+                .mapToInt(part -> setUp.on().containsKey(part)
+                        ? known.computeIfAbsent(part + " " + SetUp.plain(part.of(setUp)), text -> known.size())
+                        : OrderProblem.ANYTHING)
+                .toArray();
     }
 
     private static int seconds(Duration time) {
@@ -384,13 +390,13 @@ public final class WorkOrder {
     }
 
     /** Each at the first of the places where it can be done. */
-    private static List<Turn> turns(List<Node> order) {
+    private static List<Turn> turns(List<Node> order, Standing standing) {
         Map<Workplace, SetUp> on = new HashMap<>();
         Workplace here = Workplace.of(Station.CUTTING_TABLE);
         List<Turn> turns = new ArrayList<>();
         for (Node node : order) {
             Workplace at = node.places().get(0);
-            SetUp before = on.getOrDefault(at, SetUp.NONE);
+            SetUp before = on.computeIfAbsent(at, standing::at);
             turns.add(new Turn(
                     node.key(),
                     node.parts(),

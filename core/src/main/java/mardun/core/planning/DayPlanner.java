@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
+import mardun.core.making.Standing;
 import mardun.core.making.Station;
 import mardun.core.making.Workplace;
 import mardun.core.planning.DayPlan.Stretch;
@@ -46,6 +47,7 @@ public final class DayPlanner {
     private final int[] jobOf;
     private final int[][] after;
     private final int[][] needs;
+    private final int[][] start;
     private final long[] passive;
     private final long[] notBefore;
     private final long[] sewing;
@@ -55,9 +57,10 @@ public final class DayPlanner {
      * Prepares the laying of jobs.
      *
      * @param jobs each with a key of its own
+     * @param standing what is on each machine now
      * @param today the first day
      */
-    public DayPlanner(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
+    public DayPlanner(List<Job> jobs, FreeTime free, ChangeTimes times, Standing standing, LocalDate today) {
         this.jobs = jobs.stream()
                 .sorted(Comparator.comparing(Job::isFirst)
                         .reversed()
@@ -95,21 +98,28 @@ public final class DayPlanner {
                 passive[next] = task.passive().toSeconds();
                 sewing[next] = task.sewing().toSeconds();
                 once[next] = task.once().toSeconds();
-                for (SetUp.Part part : parts) {
-                    String needed = SetUp.plain(part.of(task.setUp()));
-                    needs[next][part.ordinal()] =
-                            needed.isEmpty() ? 0 : known.computeIfAbsent(part + " " + needed, text -> known.size() + 1);
-                }
+                number(task.setUp(), needs[next], known);
                 next++;
             }
         }
         begin[this.jobs.size()] = next;
+        start = new int[places.size()][parts.length];
+        for (int place = 0; place < start.length; place++) {
+            number(standing.at(places.get(place)), start[place], known);
+        }
         walk = new long[places.size()][places.size()];
         for (int from = 0; from < walk.length; from++) {
             for (int to = 0; to < walk.length; to++) {
                 walk[from][to] = times.between(places.get(from), places.get(to)).toSeconds();
             }
         }
+    }
+
+    /** What a set-up says of each part, as numbers from 1; 0 for nothing. */
+    private static void number(SetUp setUp, int[] numbers, Map<String, Integer> known) {
+        setUp.on()
+                .forEach((part, text) -> numbers[part.ordinal()] =
+                        known.computeIfAbsent(part + " " + SetUp.plain(text), its -> known.size() + 1));
     }
 
     private int number(Workplace place) {
@@ -180,7 +190,7 @@ public final class DayPlanner {
         private final Optional<List<Stretch>> stretches;
         private final Place[] at = new Place[people];
         private final int[] standing = new int[people];
-        private final int[][] on = new int[places.size()][parts.length];
+        private final int[][] on = Arrays.stream(start).map(int[]::clone).toArray(int[][]::new);
         private final long[] busyUntil = new long[places.size()];
 
         /** When what comes after a task can begin; nothing where it wasn't begun yet. */

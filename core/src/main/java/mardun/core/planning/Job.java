@@ -70,14 +70,8 @@ public record Job(
      * The work of a batch in its order.
      *
      * @param may which turns can be done; what comes after one that can't must not be among them
-     * @param spread how far the true times usually are from the estimates, as a share of them
      */
-    public static Job of(
-            String key,
-            Optional<LocalDate> due,
-            WorkOrder.Ordered order,
-            Predicate<WorkOrder.Turn> may,
-            double spread) {
+    public static Job of(String key, Optional<LocalDate> due, WorkOrder.Ordered order, Predicate<WorkOrder.Turn> may) {
         List<Task> tasks = new ArrayList<>();
         Map<Integer, Integer> places = new HashMap<>();
         for (int i = 0; i < order.turns().size(); i++) {
@@ -94,7 +88,7 @@ public record Job(
                     turn.once(),
                     turn.operation().passive(),
                     order.after().get(i).stream().map(places::get).toList(),
-                    spread));
+                    turn.operation().timing().spread()));
         }
         return new Job(key, false, due, Optional.empty(), tasks);
     }

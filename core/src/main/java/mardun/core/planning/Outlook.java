@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Standing;
 
 /**
  * What can be said of each job beside the day on which it is done: how sure that is, and what would bring it in time.
@@ -42,8 +43,8 @@ public record Outlook(Map<String, OfJob> jobs) {
     }
 
     /** The outlook of jobs from a day on. */
-    public static Outlook of(List<Job> jobs, FreeTime free, ChangeTimes times, LocalDate today) {
-        DayPlanner planner = new DayPlanner(jobs, free, times, today);
+    public static Outlook of(List<Job> jobs, FreeTime free, ChangeTimes times, Standing standing, LocalDate today) {
+        DayPlanner planner = new DayPlanner(jobs, free, times, standing, today);
         DayPlan plan = planner.lay();
         Sureness sureness = Sureness.of(planner);
         List<Job> inOrder = planner.jobs();

@@ -23,9 +23,6 @@ public record Sureness(LocalDate today, Map<String, List<Integer>> days) {
     /** What all estimates are usually off by together, as a share of them. */
     public static final double SHARED = 0.15;
 
-    /** How far the true time of a step that nobody has timed usually is from its guess, as a share of it. */
-    public static final double OF_A_GUESS = 0.3;
-
     /** How often the plan is laid. */
     public static final int RUNS = 2000;
 

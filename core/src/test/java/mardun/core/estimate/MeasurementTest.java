@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -14,8 +15,14 @@ class MeasurementTest {
 
     private static final Duration GUESS = Duration.ofSeconds(100);
 
+    private static final Instant NOON = Instant.parse("2026-03-02T12:00:00Z");
+
     private static Touch touch(int bags, int seconds) {
-        return new Touch("t" + bags + "/" + seconds, "batch", bags, Duration.ofSeconds(seconds));
+        return at(NOON, bags, seconds);
+    }
+
+    private static Touch at(Instant moment, int bags, int seconds) {
+        return new Touch("t" + bags + "/" + seconds, "batch", bags, Duration.ofSeconds(seconds), moment);
     }
 
     private static List<String> read(Touch... touches) {
@@ -44,6 +51,13 @@ class MeasurementTest {
     }
 
     @Test
+    void whatIsCountedWithoutAClockIsNoMeasurement() {
+        assertThat(read(touch(1, 100), at(NOON.plusSeconds(7200), 5, 0), touch(1, 90)))
+                .containsExactly("1+1 in 100", "7+1 in 90");
+        assertThat(read(touch(3, 0))).isEmpty();
+    }
+
+    @Test
     void aCountThatIsTakenBackIsNotFinishedYet() {
         assertThat(read(touch(1, 100), touch(1, 90), touch(-1, 5), touch(1, 20), touch(1, 80)))
                 .containsExactly("1+1 in 100", "2+1 in 115", "3+1 in 80");
@@ -55,9 +69,9 @@ class MeasurementTest {
     void batchesAreCountedEachForItself() {
         List<Measurement> all = Measurement.of(
                 List.of(
-                        new Touch("a", "one", 1, Duration.ofSeconds(90)),
-                        new Touch("b", "two", 1, Duration.ofSeconds(95)),
-                        new Touch("c", "one", 1, Duration.ofSeconds(85))),
+                        new Touch("a", "one", 1, Duration.ofSeconds(90), NOON),
+                        new Touch("b", "two", 1, Duration.ofSeconds(95), NOON),
+                        new Touch("c", "one", 1, Duration.ofSeconds(85), NOON)),
                 GUESS);
         assertThat(all).extracting(one -> one.batch() + one.first()).containsExactly("one1", "one2", "two1");
     }
@@ -77,14 +91,14 @@ class MeasurementTest {
                 seconds += touches.get(i).hands().toSeconds();
             }
             List<Measurement> all = Measurement.of(touches, GUESS);
-            assertThat(all.stream().mapToInt(Measurement::bags).sum()).isEqualTo(bags);
+            assertThat(all.stream().mapToInt(Measurement::bags).sum()).isLessThanOrEqualTo(bags);
             assertThat(all.stream().mapToLong(one -> one.time().toSeconds()).sum())
                     .isLessThanOrEqualTo(seconds);
             int next = 1;
             for (Measurement one : all) {
-                assertThat(one.first()).isEqualTo(next);
+                assertThat(one.first()).isGreaterThanOrEqualTo(next);
                 assertThat(one.bags()).isPositive();
-                next += one.bags();
+                next = one.first() + one.bags();
             }
         }
     }

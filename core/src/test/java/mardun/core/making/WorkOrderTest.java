@@ -47,14 +47,7 @@ class WorkOrderTest {
     }
 
     private static Ordered order(List<LineSteps> lines, Threads threads) {
-        return WorkOrder.find(
-                        Operation.of(lines),
-                        threads,
-                        ChangeTimes.USUAL,
-                        Equipment.ANYTHING,
-                        OrderWishes.NONE,
-                        WIDE,
-                        () -> false)
+        return WorkOrder.find(Operation.of(lines), threads, Workshop.USUAL, OrderWishes.NONE, WIDE, () -> false)
                 .order()
                 .orElseThrow();
     }
@@ -74,8 +67,8 @@ class WorkOrderTest {
         Ordered alone = WorkOrder.find(
                         operations,
                         Threads.AS_SAID,
-                        ChangeTimes.USUAL,
-                        new Equipment(List.of(one), Set.of(), Set.of()),
+                        new Workshop(
+                                ChangeTimes.USUAL, new Equipment(List.of(one), Set.of(), Set.of()), Standing.UNKNOWN),
                         OrderWishes.NONE,
                         WIDE,
                         () -> false)
@@ -85,8 +78,10 @@ class WorkOrderTest {
         Ordered both = WorkOrder.find(
                         operations,
                         Threads.AS_SAID,
-                        ChangeTimes.USUAL,
-                        new Equipment(List.of(one, two), Set.of(), Set.of()),
+                        new Workshop(
+                                ChangeTimes.USUAL,
+                                new Equipment(List.of(one, two), Set.of(), Set.of()),
+                                Standing.UNKNOWN),
                         OrderWishes.NONE,
                         WIDE,
                         () -> false)
@@ -101,6 +96,27 @@ class WorkOrderTest {
         // Twice needle and thread, once to the machines, and three times from one to the other.
         assertThat(both.changes().time()).isEqualTo(Duration.ofSeconds(2 * (120 + 90) + 24 + 3 * 6));
         assertThat(both.least()).isLessThanOrEqualTo(both.changes().time());
+    }
+
+    /** What is on the machine from yesterday needn't be put on again. */
+    @Test
+    void whatIsOnTheMachineIsUsedFirst() {
+        List<Step> steps = List.of(cut(), sew("label", "navy", "", "cut"), sew("loop", "rust", "", "cut"));
+        Standing rust = new Standing(Map.of("MACHINE", SetUp.of("80", "Rust", "zip foot", "")));
+        Ordered order = WorkOrder.find(
+                        Operation.of(List.of(LineSteps.of(1, 1, steps))),
+                        Threads.AS_SAID,
+                        new Workshop(ChangeTimes.USUAL, Equipment.ANYTHING, rust),
+                        OrderWishes.NONE,
+                        WIDE,
+                        () -> false)
+                .order()
+                .orElseThrow();
+        assertThat(names(order)).containsExactly("cut", "loop", "label");
+        assertThat(order.turns().get(1).changes()).isEmpty();
+        assertThat(order.turns().get(2).changes()).containsExactly(SetUp.Part.THREAD);
+        assertThat(order.changes().time()).isEqualTo(Duration.ofSeconds(24 + 90));
+        assertThat(order.isProven()).isTrue();
     }
 
     private static List<String> names(Ordered order) {
@@ -174,8 +190,7 @@ class WorkOrderTest {
         WorkOrder.Found found = WorkOrder.find(
                 Operation.of(List.of(LineSteps.of(1, 1, steps))),
                 Threads.AS_SAID,
-                ChangeTimes.USUAL,
-                Equipment.ANYTHING,
+                Workshop.USUAL,
                 OrderWishes.NONE,
                 WIDE,
                 () -> false);

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
+import mardun.core.making.Standing;
 import mardun.core.making.Station;
 import mardun.core.making.Workplace;
 import mardun.core.planning.DayPlan.Stretch;
@@ -58,7 +59,7 @@ class DayPlannerTest {
     }
 
     private static DayPlan lay(FreeTime free, Job... jobs) {
-        return new DayPlanner(List.of(jobs), free, NOTHING, MONDAY).lay();
+        return new DayPlanner(List.of(jobs), free, NOTHING, Standing.UNKNOWN, MONDAY).lay();
     }
 
     @Test
@@ -126,7 +127,7 @@ class DayPlannerTest {
         List<Job> jobs = List.of(
                 job("glued", MONDAY, task(navy, 1, 60, 2), task(navy, 1, 30, 0, 0)),
                 job("other", null, task(white, 1, 45, 0)));
-        DayPlan plan = new DayPlanner(jobs, hours(8), ChangeTimes.USUAL, MONDAY).lay();
+        DayPlan plan = new DayPlanner(jobs, hours(8), ChangeTimes.USUAL, Standing.UNKNOWN, MONDAY).lay();
         assertThat(plan.stretches()).extracting(Stretch::job).containsExactly("glued", "glued", "other");
         assertThat(plan.stretches().get(1).changes()).isEmpty();
         assertThat(plan.stretches().get(2).changes()).containsExactly(SetUp.Part.NEEDLE, SetUp.Part.THREAD);
@@ -140,7 +141,7 @@ class DayPlannerTest {
                 Map.of(SetUp.Part.NEEDLE, Duration.ofMinutes(5), SetUp.Part.THREAD, Duration.ofMinutes(5)),
                 Duration.ZERO,
                 Duration.ZERO);
-        DayPlan plan = new DayPlanner(jobs, hours(1), slow, MONDAY).lay();
+        DayPlan plan = new DayPlanner(jobs, hours(1), slow, Standing.UNKNOWN, MONDAY).lay();
         assertThat(plan.stretches())
                 .extracting(Stretch::hands)
                 .containsExactly(Duration.ofMinutes(60), Duration.ofMinutes(50), Duration.ofMinutes(50));
@@ -257,7 +258,7 @@ class DayPlannerTest {
         for (int room = 0; room < 300; room++) {
             FreeTime free = randomTime(random);
             List<Job> jobs = randomJobs(random);
-            DayPlan plan = new DayPlanner(jobs, free, ChangeTimes.USUAL, MONDAY).lay();
+            DayPlan plan = new DayPlanner(jobs, free, ChangeTimes.USUAL, Standing.UNKNOWN, MONDAY).lay();
             check(plan, jobs, free);
         }
     }

@@ -7,8 +7,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.core.making.ChangeTimes;
-import mardun.core.making.Equipment;
 import mardun.core.making.LineSteps;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
@@ -18,6 +16,7 @@ import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder;
 import mardun.core.making.WorkOrder.Ordered;
+import mardun.core.making.Workshop;
 import org.junit.jupiter.api.Test;
 
 class JobTest {
@@ -50,8 +49,7 @@ class JobTest {
         return WorkOrder.find(
                         Operation.of(List.of(LineSteps.of(1, 6, steps))),
                         WorkOrder.Threads.matching(Map.of()),
-                        ChangeTimes.USUAL,
-                        Equipment.ANYTHING,
+                        Workshop.USUAL,
                         OrderWishes.NONE,
                         100,
                         () -> false)
@@ -72,7 +70,7 @@ class JobTest {
     @Test
     void aBatchIsLaidInItsOrderWithAllThatItsStepsSay() {
         Ordered order = order();
-        Job job = Job.of("9", Optional.of(DUE), order, turn -> true, 0.3);
+        Job job = Job.of("9", Optional.of(DUE), order, turn -> true);
         assertThat(job.tasks()).hasSize(4).allSatisfy(task -> {
             assertThat(task.bags()).isEqualTo(6);
             assertThat(task.sewing()).isEqualTo(Duration.ofMinutes(18));
@@ -91,7 +89,7 @@ class JobTest {
 
     @Test
     void ofABatchThatWaitsForItsZipsTheCuttingAloneIsLaid() {
-        Job job = Job.of("9", Optional.of(DUE), order(), turn -> turn.step().stage() == Stage.CUT, 0.3);
+        Job job = Job.of("9", Optional.of(DUE), order(), turn -> turn.step().stage() == Stage.CUT);
         assertThat(job.tasks())
                 .singleElement()
                 .satisfies(task -> assertThat(task.at().station()).isEqualTo(Station.CUTTING_TABLE));

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.core.making.ChangeTimes;
+import mardun.core.making.Standing;
 import org.junit.jupiter.api.Test;
 
 /** What would bring work in time. */
@@ -29,7 +30,9 @@ class OutlookTest {
     }
 
     private static Outlook.OfJob of(String key, Job... jobs) {
-        return Outlook.of(List.of(jobs), TWO_HOURS, NOTHING, MONDAY).jobs().get(key);
+        return Outlook.of(List.of(jobs), TWO_HOURS, NOTHING, Standing.UNKNOWN, MONDAY)
+                .jobs()
+                .get(key);
     }
 
     @Test
@@ -58,7 +61,9 @@ class OutlookTest {
     void justSoMuchMoreTimeBringsItInTime() {
         List<Job> jobs = List.of(job("first", 4, 1), job("late", 4, 2));
         FreeTime more = TWO_HOURS.with(MONDAY.plusDays(1), Duration.ofHours(4));
-        assertThat(new DayPlanner(jobs, more, NOTHING, MONDAY).lay().ready("late"))
+        assertThat(new DayPlanner(jobs, more, NOTHING, Standing.UNKNOWN, MONDAY)
+                        .lay()
+                        .ready("late"))
                 .contains(MONDAY.plusDays(2));
     }
 

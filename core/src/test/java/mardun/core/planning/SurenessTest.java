@@ -15,6 +15,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
+import mardun.core.making.Standing;
 import mardun.core.making.Station;
 import mardun.core.making.Workplace;
 import mardun.core.planning.Job.Task;
@@ -43,7 +44,7 @@ class SurenessTest {
 
     private static DayPlanner planner(List<Task> tasks) {
         Job job = new Job("bags", false, Optional.empty(), Optional.empty(), tasks);
-        return new DayPlanner(List.of(job), FreeTime.of(AN_HOUR), NOTHING, MONDAY);
+        return new DayPlanner(List.of(job), FreeTime.of(AN_HOUR), NOTHING, Standing.UNKNOWN, MONDAY);
     }
 
     /** Φ, by its series. */
@@ -102,7 +103,8 @@ class SurenessTest {
     @Test
     void whatIsNeverDoneIsNeverSure() {
         Job job = new Job("bags", false, Optional.of(MONDAY), Optional.empty(), List.of(task(60, 0.3)));
-        Sureness sureness = Sureness.of(new DayPlanner(List.of(job), FreeTime.of(Map.of()), NOTHING, MONDAY));
+        Sureness sureness =
+                Sureness.of(new DayPlanner(List.of(job), FreeTime.of(Map.of()), NOTHING, Standing.UNKNOWN, MONDAY));
         assertThat(sureness.by("bags", MONDAY.plusYears(1))).isZero();
         assertThat(sureness.day("bags", 0.5)).isEmpty();
     }

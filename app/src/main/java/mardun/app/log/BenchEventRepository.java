@@ -1,0 +1,61 @@
+package mardun.app.log;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
+
+    @Query("select event.id from BenchEvent event where event.id in :ids")
+    Set<UUID> known(Collection<UUID> ids);
+
+    /** How many bags were counted at a step of a line. */
+    record Count(BatchId batchId, int line, String step, long bags) {}
+
+    @Query("""
+            select new mardun.app.log.BenchEventRepository$Count(event.batchId, event.line, event.step, sum(event.bags))
+            from BenchEvent event where event.batchId in :batches and event.kind in (WORKED, FINISHED)
+            group by event.batchId, event.line, event.step""")
+    List<Count> counts(Collection<BatchId> batches);
+
+    /** Hands-on time at a step of a line. */
+    record Spent(int line, String step, EventKind kind, long millis) {}
+
+    @Query("""
+            select new mardun.app.log.BenchEventRepository$Spent(event.line, event.step, event.kind, sum(event.millis))
+            from BenchEvent event where event.batchId = :batch and event.kind in (WORKED, SET_UP)
+            group by event.line, event.step, event.kind""")
+    List<Spent> spent(BatchId batch);
+
+    /** The last event that says what is on each machine. */
+    @Query("""
+            select event from BenchEvent event where event.kind = SET_UP and event.number in
+            (select max(its.number) from BenchEvent its where its.kind = SET_UP and its.place <> '' group by its.place)""")
+    List<BenchEvent> lastSetUps();
+
+    /** What estimates are made from. */
+    record Timed(
+            UUID id,
+            String nameKey,
+            DesignId designId,
+            String step,
+            BatchId batchId,
+            EventKind kind,
+            int bags,
+            long millis,
+            boolean slow,
+            Instant at,
+            UUID ofEvent) {}
+
+    @Query("""
+            select new mardun.app.log.BenchEventRepository$Timed(event.id, event.nameKey, event.designId, event.step,
+                event.batchId, event.kind, event.bags, event.millis, event.slow, event.happenedAt, event.ofEvent)
+            from BenchEvent event where event.nameKey in :names order by event.happenedAt, event.number""")
+    List<Timed> timed(Collection<String> names);
+}

@@ -1,0 +1,181 @@
+package mardun.app.log;
+
+import com.github.benmanes.caffeine.cache.CacheLoader;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.log.BenchEventRepository.Timed;
+import mardun.core.design.Design;
+import mardun.core.estimate.Measurement;
+import mardun.core.estimate.OnceEstimate;
+import mardun.core.estimate.TimeEstimate;
+import mardun.core.estimate.Touch;
+import mardun.core.making.SetUp;
+import mardun.core.making.Step;
+import mardun.core.making.Timing;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/** How long steps take, from what makers guessed and what was logged. Kept by the step's name until more of it is logged. */
+@Service
+public class Estimates {
+
+    private static final int NAMES_KEPT = 3000;
+
+    /** What lies further back says little of how it is done now. */
+    private static final int LAST_TOUCHES = 600;
+
+    private final LoadingCache<String, Logged> byName;
+
+    Estimates(BenchEventRepository events) {
+        byName = Caffeine.newBuilder().maximumSize(NAMES_KEPT).build(new Loader(events));
+    }
+
+    private record Loader(BenchEventRepository events) implements CacheLoader<String, Logged> {
+
+        @Override
+        public Logged load(String name) {
+            return new Logged(events.timed(List.of(name)));
+        }
+
+        @Override
+        public Map<String, Logged> loadAll(Set<? extends String> names) {
+            Map<String, List<Timed>> all =
+                    events.timed(Set.copyOf(names)).stream().collect(Collectors.groupingBy(Timed::nameKey));
+            return names.stream()
+                    .collect(Collectors.toMap(name -> name, name -> new Logged(all.getOrDefault(name, List.of()))));
+        }
+    }
+
+    /**
+     * What a step rests on.
+     *
+     * @param each for one bag
+     * @param once for what is spent once in a batch
+     */
+    public record StepEstimate(TimeEstimate each, OnceEstimate once) {
+
+        private static Duration toTheSecond(Duration time) {
+            return Duration.ofSeconds(Math.round(time.toMillis() / 1000.0));
+        }
+
+        boolean isMeasured() {
+            return each.bags() > 0 || once.batches() > 0 || each.isBettered();
+        }
+
+        /** The step with these times. */
+        Step of(Step step) {
+            return isMeasured()
+                    ? step.timed(
+                            toTheSecond(each.each()),
+                            toTheSecond(once.time().plus(each.beginning())),
+                            new Timing(each.bags(), each.batches(), each.spread()))
+                    : step;
+        }
+    }
+
+    /** A design with its steps' times as they are known now. */
+    public Design timed(DesignId id, Design design) {
+        Map<String, StepEstimate> estimates = of(id, design.steps());
+        List<Step> steps = design.steps().stream()
+                .map(step -> estimates.get(step.key()).of(step))
+                .toList();
+        return steps.equals(design.steps()) ? design : design.with(steps);
+    }
+
+    /** What the times of a design's steps rest on, by their keys. */
+    public Map<String, StepEstimate> of(DesignId id, List<Step> steps) {
+        Map<String, Logged> logged = byName.getAll(
+                steps.stream().map(step -> SetUp.plain(step.name())).distinct().toList());
+        return steps.stream()
+                .collect(Collectors.toMap(
+                        Step::key,
+                        step -> logged.get(SetUp.plain(step.name())).of(id, step),
+                        (earlier, later) -> later));
+    }
+
+    /** More was logged of some steps; what is known of them is read anew once that is stored. */
+    void forget(Collection<String> stepNames) {
+        List<String> names = stepNames.stream().map(SetUp::plain).distinct().toList();
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                byName.invalidateAll(names);
+            }
+        });
+    }
+
+    /** All that is logged of steps with one name, and what was made of it. */
+    private static final class Logged {
+
+        private record Of(DesignId design, String step) {}
+
+        private record Asked(Of of, Duration each, Duration once) {}
+
+        private final Map<Of, List<Touch>> touches = new HashMap<>();
+        private final Map<Of, Map<BatchId, Duration>> setUps = new HashMap<>();
+        private final Map<Asked, StepEstimate> known = new ConcurrentHashMap<>();
+
+        Logged(List<Timed> events) {
+            Map<UUID, Timed> corrections = new HashMap<>();
+            events.stream()
+                    .filter(event -> event.ofEvent() != null)
+                    .forEach(event -> corrections.put(event.ofEvent(), event));
+            for (Timed event : events) {
+                Timed correction = corrections.get(event.id());
+                boolean isLeftOut = correction != null && correction.kind() == EventKind.LEFT_OUT;
+                if (event.slow() || isLeftOut) {
+                    continue;
+                }
+                Duration time = Duration.ofMillis(correction == null ? event.millis() : correction.millis());
+                Of its = new Of(event.designId(), event.step());
+                if (event.kind() == EventKind.WORKED) {
+                    touches.computeIfAbsent(its, of -> new ArrayList<>())
+                            .add(new Touch(
+                                    event.id().toString(), event.batchId().key(), event.bags(), time, event.at()));
+                } else if (event.kind() == EventKind.SET_UP && !time.isZero()) {
+                    setUps.computeIfAbsent(its, of -> new HashMap<>()).merge(event.batchId(), time, Duration::plus);
+                }
+            }
+        }
+
+        StepEstimate of(DesignId design, Step step) {
+            return known.computeIfAbsent(
+                    new Asked(new Of(design, step.key()), step.perUnit(), step.perBatch()), this::estimate);
+        }
+
+        private StepEstimate estimate(Asked asked) {
+            List<Measurement> elsewhere = new ArrayList<>();
+            touches.forEach((of, its) -> {
+                if (!of.equals(asked.of())) {
+                    elsewhere.addAll(Measurement.of(last(its), asked.each()));
+                }
+            });
+            return new StepEstimate(
+                    TimeEstimate.of(
+                            asked.each(),
+                            Measurement.of(last(touches.getOrDefault(asked.of(), List.of())), asked.each()),
+                            elsewhere),
+                    OnceEstimate.of(
+                            asked.once(),
+                            List.copyOf(
+                                    setUps.getOrDefault(asked.of(), Map.of()).values())));
+        }
+
+        private static List<Touch> last(List<Touch> touches) {
+            return touches.subList(Math.max(0, touches.size() - LAST_TOUCHES), touches.size());
+        }
+    }
+}

@@ -1,0 +1,102 @@
+import { Button } from '../../../ui/Button';
+import type { WorkView } from './kept';
+import { ACTS, keepBenchKeys, keyName, keyWords, USUAL, type Act } from './keys';
+import { isSame, left, type Turn } from './progress';
+
+/** All operations with what is done of them, and the keys that work here. */
+export function WorkList({
+  view,
+  turns,
+  at,
+  keys,
+  onKeys,
+  onGo,
+  onClose,
+}: {
+  view: WorkView;
+  turns: Turn[];
+  at?: Turn;
+  keys: Record<Act, string>;
+  onKeys: (keys: Record<Act, string>) => void;
+  onGo: (turn: Turn) => void;
+  onClose: () => void;
+}) {
+  return (
+    <div className="mt-2 grid gap-4 lg:grid-cols-[1fr_330px]">
+      <section className="sheet px-2 py-3" aria-label="All operations">
+        <table className="listing">
+          <tbody>
+            {view.done.map((done, i) => (
+              <tr key={`${done.name} ${i}`} className="text-soft">
+                <td className="w-8">✓</td>
+                <td>{done.name}</td>
+                <td className="num">done</td>
+              </tr>
+            ))}
+            {turns.map((turn, i) => (
+              <tr key={turn.key} className={at && isSame(turn, at) ? 'bg-woad-tint' : ''}>
+                <td className="w-8 text-soft">{view.done.length + i + 1}</td>
+                <td>
+                  <button
+                    type="button"
+                    className="min-h-14 text-left text-lg font-semibold text-woad hover:underline"
+                    onClick={() => onGo(turn)}
+                  >
+                    {turn.name}
+                  </button>
+                  <span className="text-soft"> · {turn.at}</span>
+                  {turn.changes.length > 0 && (
+                    <span className="block text-[13.5px] text-soft">change {turn.changes.join(', ')}</span>
+                  )}
+                </td>
+                <td className="num whitespace-nowrap">
+                  {turn.parts.reduce((sum, part) => sum + left(part), 0)} left
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section className="sheet space-y-2 px-4 py-3" aria-label="Keys">
+        <h2>Keys</h2>
+        <p className="text-soft">
+          Click a key and press another one, or the pedal. A key works while no field has the focus.
+        </p>
+        <dl className="space-y-1">
+          {(Object.keys(ACTS) as Act[]).map((act) => (
+            <div key={act} className="flex items-center justify-between gap-3">
+              <dt id={`key-${act}`}>{ACTS[act]}</dt>
+              <dd>
+                <input
+                  readOnly
+                  aria-labelledby={`key-${act}`}
+                  className="field !min-h-11 w-[112px] text-center"
+                  value={keyWords(keys[act])}
+                  onKeyDown={(event) => {
+                    if (['Tab', 'Escape', 'Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) return;
+                    event.preventDefault();
+                    const next = { ...keys, [act]: keyName(event.nativeEvent) };
+                    keepBenchKeys(next);
+                    onKeys(next);
+                  }}
+                />
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <div className="flex gap-3 pt-1">
+          <Button
+            look="quiet"
+            onClick={() => {
+              keepBenchKeys(USUAL);
+              onKeys(USUAL);
+            }}
+          >
+            The usual keys
+          </Button>
+          <Button onClick={onClose}>Back to work</Button>
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,159 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { afterEach, beforeEach, vi } from 'vitest';
+import type { Entry, WorkView } from './kept';
+import { part, turn, workView } from './work.test.helper';
+
+/** A server that counts what it is told once, and may be away. */
+function bench(view: WorkView) {
+  const known = new Map<string, Entry>();
+  const state = { away: false, known, lost: 0 };
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (_: string, options: RequestInit) => {
+      if (state.away) throw new TypeError('nobody is there');
+      const { entries } = JSON.parse(options.body as string) as { entries: Entry[] };
+      entries.forEach((entry) => known.set(entry.id, entry));
+      if (state.lost > 0) {
+        state.lost--;
+        throw new TypeError('the answer was lost');
+      }
+      const turns = view.turns
+        .map((one) => ({
+          ...one,
+          changes: [...known.values()].some((entry) => entry.kind === 'SET_UP') ? [] : one.changes,
+          parts: one.parts
+            .map((its) => ({
+              ...its,
+              done:
+                its.done +
+                [...known.values()]
+                  .filter((entry) => entry.line === its.line && entry.step === its.step)
+                  .reduce((sum, entry) => sum + entry.bags, 0),
+            }))
+            .filter((its) => its.done < its.started),
+        }))
+        .filter((one) => one.parts.length > 0);
+      return new Response(JSON.stringify({ ...view, turns }), {
+        headers: { 'Content-Type': 'application/json' },
+      });
+    }),
+  );
+  return state;
+}
+
+/** The page, with the browser's store as a new tab finds it. */
+async function open() {
+  vi.resetModules();
+  const { default: WorkPage } = await import('./WorkPage');
+  return render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter initialEntries={['/bench/work/7']}>
+        <Routes>
+          <Route path="/bench/work/:id" element={<WorkPage />} />
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+const worked = (known: Map<string, Entry>) =>
+  [...known.values()].filter((entry) => entry.kind === 'WORKED').reduce((sum, entry) => sum + entry.bags, 0);
+
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory();
+  localStorage.clear();
+  sessionStorage.clear();
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the screen beside the machine', () => {
+  it('counts by keys, takes back, and stays where it is when all is done', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 1)), turn('Box it', part(1, 0))));
+    await open();
+    expect(await screen.findByRole('heading', { name: 'Sew the zip' })).toBeVisible();
+    await userEvent.keyboard('{Enter}');
+    expect(await screen.findByText('2 of 3.')).toBeInTheDocument();
+    await userEvent.keyboard('z');
+    expect(await screen.findByText('Taken back: 1 of 3.')).toBeInTheDocument();
+    await userEvent.keyboard('{Shift>}{Enter}{/Shift}');
+    expect(await screen.findByText('Done for all bags.')).toBeVisible();
+    expect(screen.getByRole('heading', { name: 'Sew the zip' })).toBeVisible();
+    await waitFor(() => expect(worked(known)).toBe(2));
+    expect(screen.getByRole('heading', { name: 'Sew the zip' })).toBeVisible();
+    await userEvent.keyboard('{Enter}');
+    expect(await screen.findByText('Sew the zip is done for all bags.')).toBeInTheDocument();
+    await userEvent.keyboard('{ArrowRight}');
+    expect(screen.getByRole('heading', { name: 'Box it' })).toBeVisible();
+  });
+
+  it('counts no more than there are, however quickly it is touched', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 1))));
+    await open();
+    const button = await screen.findByRole('button', { name: /^One done/ });
+    for (let touch = 0; touch < 5; touch++) button.click();
+    expect(await screen.findByText('Done for all bags.')).toBeVisible();
+    await waitFor(() => expect(worked(known)).toBe(2));
+  });
+
+  it('says what to change, and tells how long that took apart from the work', async () => {
+    const { known } = bench(workView({ ...turn('Sew the zip', part(1, 0)), changes: ['zip foot'] }));
+    await open();
+    expect(await screen.findByText('Change now')).toBeVisible();
+    await userEvent.keyboard(' ');
+    expect(screen.getByText('setting up')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'It is on the machine' }));
+    expect(screen.getByText('this one')).toBeVisible();
+    expect(screen.getByText('On the machine')).toBeVisible();
+    await userEvent.keyboard(' ');
+    expect(await screen.findByText('paused')).toBeVisible();
+    await waitFor(() => expect([...known.values()].map((entry) => entry.kind)).toEqual(['SET_UP', 'WORKED']));
+    expect([...known.values()][0]?.puts).toEqual({ FOOT: 'zip foot' });
+  });
+
+  it('goes on counting while nobody answers, also after it is loaded again, and sends each touch once', async () => {
+    const server = bench(workView(turn('Sew the zip', part(1, 0, 9))));
+    const first = await open();
+    await screen.findByRole('heading', { name: 'Sew the zip' });
+    server.away = true;
+    await userEvent.keyboard('{Enter}{Enter}{Enter}');
+    expect(await screen.findByText('3 of 9.')).toBeInTheDocument();
+    expect(await screen.findByText(/kept in this browser \(3 so far\)/)).toBeVisible();
+    first.unmount();
+    await open();
+    expect(await screen.findByText('3', { selector: '.font-bold' })).toBeVisible();
+    server.away = false;
+    server.lost = 1;
+    await userEvent.keyboard('{Enter}');
+    await waitFor(() => expect(worked(server.known)).toBe(4));
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(screen.queryByText(/kept in this browser/)).toBeNull());
+    expect(worked(server.known)).toBe(4);
+    expect(screen.getByText('4', { selector: '.font-bold' })).toBeVisible();
+  });
+
+  it('counts for the line that is chosen', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 0), part(2, 0))));
+    await open();
+    await userEvent.click(await screen.findByRole('button', { name: /line 2/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'One done' }));
+    await waitFor(() => expect([...known.values()].map((entry) => entry.line)).toEqual([2]));
+  });
+
+  it('takes other keys, such as a pedal types', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 0)), turn('Box it', part(1, 0))));
+    await open();
+    await screen.findByRole('heading', { name: 'Sew the zip' });
+    await userEvent.keyboard('l');
+    const keys = within(screen.getByRole('region', { name: 'Keys' }));
+    await userEvent.click(keys.getByLabelText('Count one'));
+    await userEvent.keyboard('{F9}');
+    await userEvent.click(keys.getByRole('button', { name: 'Back to work' }));
+    await userEvent.keyboard('{Enter}{F9}');
+    await waitFor(() => expect(worked(known)).toBe(1));
+  });
+});

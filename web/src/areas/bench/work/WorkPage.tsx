@@ -1,0 +1,436 @@
+import { useEffect, useEffectEvent, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { Notice, ProblemNotice } from '../../../ui/Notice';
+import { Tag } from '../../../ui/Tag';
+import { day } from '../../../ui/units';
+import { shortcutsAreOn } from '../../../ui/useShortcut';
+import { useTitle } from '../../../ui/useTitle';
+import { clockText, isRunning } from './clock';
+import type { Entry } from './kept';
+import { benchKeys, keyName, keyWords, type Act } from './keys';
+import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
+import { Stitches } from './Stitches';
+import { useClock } from './useClock';
+import { useWakeLock } from './useWakeLock';
+import { useWork } from './useWork';
+import { WorkList } from './WorkList';
+
+/** The screen beside the machine: one operation, large, with its clock and its count. */
+export default function WorkPage() {
+  const { id } = useParams();
+  const batchId = Number(id);
+  return Number.isInteger(batchId) ? (
+    <Work key={batchId} batchId={batchId} />
+  ) : (
+    <p>There is no such batch.</p>
+  );
+}
+
+const SLOW = 'mardun.slow-today';
+
+function Work({ batchId }: { batchId: number }) {
+  const { view, unsent, problem, refused, tell, writing } = useWork(batchId);
+  const { clock, shown, read, start: run, tellAll, stop } = useClock(batchId);
+  const [chosen, setChosen] = useState<Turn>();
+  const [line, setLine] = useState<number>();
+  /** The operation whose set-up was said to be on the machine. */
+  const [putOn, setPutOn] = useState<string>();
+  const [listed, setListed] = useState(false);
+  const [says, setSays] = useState('');
+  const [slow, setSlow] = useState(() => sessionStorage.getItem(SLOW) === 'yes');
+  const [keys, setKeys] = useState(benchKeys);
+  useTitle(view ? `${view.name} at the bench` : 'At the bench');
+  useWakeLock(isRunning(clock));
+
+  const open = view ? openTurns(view, unsent) : [];
+  const first = open[0];
+  const picked = chosen ?? first;
+  const turn = picked && view && now(picked, view, unsent);
+  const part =
+    turn &&
+    (turn.parts.find((one) => one.line === line && left(one) > 0) ?? turn.parts.find((one) => left(one) > 0));
+  const place = turn ? open.findIndex((one) => isSame(one, turn)) : -1;
+  const after = turn && isDone(turn) ? open[0] : open[place + 1];
+
+  const entry = (of: Turn, its: Part, what: Partial<Entry>): Entry => ({
+    id: crypto.randomUUID(),
+    batchId,
+    line: its.line,
+    step: its.step,
+    stepName: of.name,
+    kind: 'WORKED',
+    bags: 0,
+    millis: 0,
+    slow,
+    at: new Date().toISOString(),
+    place: of.place,
+    reason: '',
+    ...what,
+  });
+
+  /** Tells the time that runs for an operation, and lets it stand. */
+  const pause = async () => {
+    const of = turn && clock.turn === turn.key ? turn : view?.turns.find((one) => one.key === clock.turn);
+    const its = of && (of === turn && part ? part : of.parts[0]);
+    const millis = read();
+    stop();
+    if (of && its && millis > 0) {
+      await tell(
+        clock.phase === 'setting'
+          ? entry(of, its, { kind: 'SET_UP', millis, puts: of.setUp })
+          : entry(of, its, { millis }),
+      );
+    }
+  };
+
+  const start = async () => {
+    if (!turn || isDone(turn)) return;
+    setChosen(turn);
+    if (isRunning(clock)) await pause();
+    const setting = turn.changes.length > 0 && putOn !== turn.key;
+    run(turn.key, setting ? 'setting' : 'working');
+  };
+
+  /** What is on the machine is on it now; from here on it is work. */
+  const setUpDone = async () => {
+    const its = turn?.parts[0];
+    if (!turn || !its) return;
+    const millis = clock.phase === 'setting' ? read() : 0;
+    tellAll();
+    setPutOn(turn.key);
+    await tell(entry(turn, its, { kind: 'SET_UP', millis, puts: turn.setUp }));
+  };
+
+  const count = async (bags: number) => {
+    if (!turn) return;
+    const its = bags > 0 ? part : lastCounted(turn, line);
+    const room = its ? left(its) - counted(its, writing()) : 0;
+    if (!its || (bags > 0 ? room <= 0 : room >= its.started)) {
+      setSays(
+        bags > 0 ? `${turn.name} is done for all bags.` : 'Nothing is counted here that could be taken back.',
+      );
+      return;
+    }
+    // What was counted stays in sight, also when it is done: nothing moves under the finger.
+    setChosen(turn);
+    if (clock.phase === 'setting' && clock.turn === turn.key) await setUpDone();
+    const some = bags > 0 ? Math.min(bags, room) : bags;
+    const runsHere = clock.turn === turn.key && isRunning(clock) && clock.phase === 'working';
+    const millis = some > 0 && runsHere ? read() : 0;
+    if (millis > 0) tellAll();
+    await tell(entry(turn, its, { bags: some, millis }));
+    const done = its.started - room + some;
+    setSays(some > 0 ? `${done} of ${its.started}.` : `Taken back: ${done} of ${its.started}.`);
+    if (
+      some > 0 &&
+      turn.parts.every((one) => (one === its ? done >= one.started : left(one) <= 0)) &&
+      isRunning(clock)
+    ) {
+      stop();
+    }
+  };
+
+  const go = async (to: Turn | undefined) => {
+    if (!to) return;
+    if (isRunning(clock)) await pause();
+    setChosen(to);
+    setLine(undefined);
+    setListed(false);
+    setSays('');
+  };
+
+  const acts: Record<Act, () => void> = {
+    clock: () => void (isRunning(clock) && clock.turn === turn?.key ? pause() : start()),
+    one: () => void count(1),
+    five: () => void count(5),
+    back: () => void count(-1),
+    next: () => void go(after),
+    previous: () => void go(open[(place < 0 ? open.length : place) - 1]),
+    list: () => setListed(!listed),
+  };
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || !shortcutsAreOn()) return;
+    const focused = event.target as HTMLElement;
+    if (focused.closest('input, select, textarea, [role="dialog"], [contenteditable], a, button')) return;
+    const act = (Object.keys(keys) as Act[]).find((one) => keys[one] === keyName(event));
+    if (!act) return;
+    event.preventDefault();
+    acts[act]();
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+
+  if (!view) {
+    return problem ? <ProblemNotice problem={problem} /> : <p className="text-soft">Opening the bench …</p>;
+  }
+  const runsHere = !!turn && clock.turn === turn.key;
+  const mine = runsHere ? clock.phase : 'idle';
+  return (
+    <div className="flex min-h-full flex-col">
+      <header className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+        <div>
+          <h1 className="text-xl">{view.name}</h1>
+          <span className="text-soft">
+            {[view.forWhat && `for ${view.forWhat}`, view.dueOn && day(view.dueOn), `${view.left.text} left`]
+              .filter(Boolean)
+              .join(' · ')}
+          </span>
+        </div>
+        <div className="flex items-center gap-3">
+          <label className="flex min-h-14 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={slow}
+              onChange={(event) => {
+                setSlow(event.target.checked);
+                sessionStorage.setItem(SLOW, event.target.checked ? 'yes' : 'no');
+              }}
+            />
+            I am slow today
+          </label>
+          <BigButton look="quiet" onPress={acts.list}>
+            List <Key of={keys.list} />
+          </BigButton>
+          <Link
+            to={`/batches/${batchId}`}
+            className="inline-flex min-h-14 items-center px-2 font-semibold text-woad hover:underline"
+          >
+            The batch
+          </Link>
+        </div>
+      </header>
+      <div className="mt-2 space-y-2 empty:hidden">
+        {problem && (
+          <Notice look="care">
+            {problem.isAway ? 'Mardun doesn’t answer.' : problem.message} What you touch is kept in this
+            browser
+            {unsent.length > 0 && ` (${unsent.length} so far)`} and sent once when it is back.
+          </Notice>
+        )}
+        {refused.map((reason, i) => (
+          <Notice key={i} look="care">
+            A touch couldn’t be kept: {reason}
+          </Notice>
+        ))}
+      </div>
+      {listed ? (
+        <WorkList
+          view={view}
+          turns={open}
+          at={turn}
+          keys={keys}
+          onKeys={setKeys}
+          onGo={(to) => void go(to)}
+          onClose={() => setListed(false)}
+        />
+      ) : turn ? (
+        <section
+          aria-label="What is done now"
+          className="sheet relative mt-2 grid flex-1 content-start gap-x-8 gap-y-4 px-7 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid lg:grid-cols-[1fr_330px]"
+        >
+          <div className="min-w-0">
+            <p className="text-lg text-soft">at {turn.at.match(/^[A-Z]/) ? turn.at : `the ${turn.at}`}</p>
+            <h2 className="text-[40px] leading-tight">{turn.name}</h2>
+            {turn.changes.length > 0 && <ChangeNow changes={turn.changes} done={putOn === turn.key} />}
+            <ul className="mt-4 space-y-3">
+              {turn.parts.map((one) => (
+                <li key={one.line}>
+                  <button
+                    type="button"
+                    aria-pressed={one === part}
+                    onClick={(event) => {
+                      if (event.detail > 0) event.currentTarget.blur();
+                      setLine(one.line);
+                    }}
+                    className={`block min-h-14 w-full rounded px-3 py-2 text-left ${one === part ? 'bg-woad-tint' : 'hover:bg-woad-tint'}`}
+                  >
+                    <span className="flex items-baseline justify-between gap-3">
+                      <span className="text-lg">
+                        <span
+                          aria-hidden
+                          className="mr-2 inline-block size-4 rounded-full border border-line-strong align-[-2px]"
+                          style={{ background: one.colour || undefined }}
+                        />
+                        {one.what}
+                        {one.cloth && <span className="text-soft"> · {one.cloth}</span>}
+                      </span>
+                      <span className="text-[26px] leading-none font-bold whitespace-nowrap">
+                        {one.done} <span className="text-base font-normal text-soft">of {one.started}</span>
+                      </span>
+                    </span>
+                    <Stitches done={one.done} all={one.started} />
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <div className="mt-4 space-y-2 text-lg">
+              {turn.check && (
+                <p>
+                  <Tag look="care">Check</Tag> {turn.check}
+                </p>
+              )}
+              {turn.caution && (
+                <p>
+                  <Tag look="bad">Caution</Tag> {turn.caution}
+                </p>
+              )}
+              {turn.note && (
+                <p>
+                  <Tag look="plain">You noted</Tag> {turn.note}
+                </p>
+              )}
+            </div>
+          </div>
+          <div className="relative z-10 flex flex-col gap-3">
+            <div className="text-center">
+              <div className="text-soft">
+                {mine === 'setting'
+                  ? 'setting up'
+                  : mine === 'working'
+                    ? 'this one'
+                    : mine === 'paused'
+                      ? 'paused'
+                      : 'the clock stands'}
+              </div>
+              <div
+                role="timer"
+                aria-label="Time"
+                className={`text-[64px] leading-none font-bold ${isRunning(clock) && runsHere ? '' : 'text-soft'}`}
+              >
+                {clockText(runsHere ? shown : 0)}
+              </div>
+              {part && (
+                <div className="mt-1 text-soft">
+                  usually <b className="text-ink">{part.each.text}</b> each
+                  {turn.bags > 0 ? `, from ${turn.bags} timed` : ', a guess'}
+                </div>
+              )}
+            </div>
+            {isDone(turn) ? (
+              <p className="text-center text-lg font-bold text-moss">Done for all bags.</p>
+            ) : mine === 'setting' && isRunning(clock) ? (
+              <BigButton onPress={() => void setUpDone()}>It is on the machine</BigButton>
+            ) : (
+              <BigButton look={isRunning(clock) && runsHere ? 'quiet' : 'main'} onPress={acts.clock}>
+                {isRunning(clock) && runsHere ? 'Pause' : 'Start'} <Key of={keys.clock} />
+              </BigButton>
+            )}
+            <BigButton look={mine === 'working' ? 'main' : 'quiet'} tall disabled={!part} onPress={acts.one}>
+              One done <Key of={keys.one} />
+            </BigButton>
+            <div className="grid grid-cols-2 gap-3">
+              <BigButton look="quiet" disabled={!part} onPress={acts.five}>
+                Five <Key of={keys.five} />
+              </BigButton>
+              <BigButton look="quiet" disabled={!lastCounted(turn, line)} onPress={acts.back}>
+                Take back <Key of={keys.back} />
+              </BigButton>
+            </div>
+            <p aria-live="polite" className="min-h-6 text-center text-soft">
+              {says}
+            </p>
+          </div>
+        </section>
+      ) : (
+        <Notice look="ok">
+          {view.open
+            ? 'Everything is done at the bench. Say on the batch’s page how the bags came out.'
+            : 'This batch is finished.'}
+        </Notice>
+      )}
+      {!listed && turn && (
+        <footer className="mt-3 flex items-center justify-between gap-4 text-lg">
+          <div className="min-w-0">
+            {after ? (
+              <>
+                <span className="text-soft">then</span> <b>{after.name}</b>
+                <span className="text-soft">
+                  {' '}
+                  at {after.at.match(/^[A-Z]/) ? after.at : `the ${after.at}`}
+                </span>
+              </>
+            ) : (
+              <span className="text-soft">nothing comes after it</span>
+            )}
+          </div>
+          <div className="flex gap-3">
+            <BigButton look="quiet" disabled={place === 0 || open.length === 0} onPress={acts.previous}>
+              <Key of={keys.previous} /> Before
+            </BigButton>
+            <BigButton look={isDone(turn) ? 'main' : 'quiet'} disabled={!after} onPress={acts.next}>
+              Next <Key of={keys.next} />
+            </BigButton>
+          </div>
+        </footer>
+      )}
+    </div>
+  );
+}
+
+/** What has to be put on; once it is on it stays where it stood, so that nothing below it moves. */
+function ChangeNow({ changes, done }: { changes: string[]; done: boolean }) {
+  return (
+    <div
+      className={`mt-3 rounded border-2 px-4 py-3 text-[22px] ${done ? 'border-line text-soft' : 'border-woad-mid bg-woad-tint'}`}
+    >
+      <span className="text-base text-soft">{done ? 'On the machine' : 'Change now'}</span>
+      <ul>
+        {changes.map((one) => (
+          <li key={one} className="font-bold">
+            {one}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** The part of which a count can be taken back: the one that is counted on, or the last that has any. */
+const lastCounted = (turn: Turn, line: number | undefined) =>
+  turn.parts.find((one) => one.line === line && one.done > 0) ??
+  [...turn.parts].reverse().find((one) => one.done > 0);
+
+function Key({ of }: { of: string }) {
+  return (
+    <kbd className="rounded border border-current px-1.5 text-xs opacity-80" aria-hidden>
+      {keyWords(of)}
+    </kbd>
+  );
+}
+
+/** For a thumb, or an elbow; it doesn't keep the focus when it was touched, so that keys go on working. */
+function BigButton({
+  look = 'main',
+  tall,
+  disabled,
+  onPress,
+  children,
+}: {
+  look?: 'main' | 'quiet';
+  tall?: boolean;
+  disabled?: boolean;
+  onPress: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      className={`inline-flex items-center justify-center gap-2 rounded px-5 font-semibold disabled:opacity-50 ${tall ? 'min-h-24 text-2xl' : 'min-h-14 text-lg'} ${
+        look === 'main'
+          ? 'bg-woad text-white hover:bg-[#174a6e]'
+          : 'border border-line-strong bg-white text-woad hover:bg-woad-tint'
+      }`}
+      onClick={(event) => {
+        if (event.detail > 0) event.currentTarget.blur();
+        onPress();
+      }}
+    >
+      {children}
+    </button>
+  );
+}
