@@ -2689,7 +2689,7 @@ export interface components {
       /** Format: uuid */
       id: string;
       /** @enum {string} */
-      kind: 'SET_UP' | 'WORKED' | 'LEFT_OUT' | 'PUT_RIGHT';
+      kind: 'SET_UP' | 'WORKED' | 'FINISHED' | 'LEFT_OUT' | 'PUT_RIGHT';
       /** Format: int32 */
       line: number;
       /** Format: int64 */
