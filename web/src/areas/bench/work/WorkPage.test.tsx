@@ -130,8 +130,10 @@ describe('the screen beside the machine', () => {
     server.lost = 1;
     await userEvent.keyboard('{Enter}');
     await waitFor(() => expect(worked(server.known)).toBe(4));
-    window.dispatchEvent(new Event('online'));
-    await waitFor(() => expect(screen.queryByText(/kept in this browser/)).toBeNull());
+    await waitFor(() => {
+      window.dispatchEvent(new Event('online'));
+      expect(screen.queryByText(/kept in this browser/)).toBeNull();
+    });
     expect(worked(server.known)).toBe(4);
     expect(screen.getByText('4', { selector: '.font-bold' })).toBeVisible();
   });

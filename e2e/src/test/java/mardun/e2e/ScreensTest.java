@@ -80,6 +80,7 @@ class ScreensTest {
     @CsvSource({
         "/bench, On the go",
         "/bench/days, When each batch is done",
+        "/bench/work/6, One done",
         "/designs, Heron pouch",
         "/designs/1, What it shall measure",
         "/designs/7, Strip above",

@@ -70,6 +70,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final GoodsService goods;
     private final DemoDesigns designs;
     private final DemoBatches batches;
+    private final DemoBench bench;
     private final FairService fairs;
     private final TravellingClock clock;
     private final Path whole;
@@ -86,6 +87,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             GoodsService goods,
             DemoDesigns designs,
             DemoBatches batches,
+            DemoBench bench,
             FairService fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -98,6 +100,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.goods = goods;
         this.designs = designs;
         this.batches = batches;
+        this.bench = bench;
         this.fairs = fairs;
         this.clock = clock;
     }
@@ -157,6 +160,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         BatchId underWay =
                 planned(today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
         batches.cut(today.minusDays(1), underWay);
+        bench.sew(today.minusDays(1), underWay, 3, 4);
         clock.on(today.minusDays(12), this::moveGoods);
         BatchId order = planned(
                 today.minusDays(2),
@@ -190,6 +194,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 line("Puffin key fob", "one size", 8, "outer", "Slate canvas"),
                 line("Eider hand warmer", "one size", 10, "outer", "Kelp linen"));
         batches.cut(today.minusDays(29), gifts);
+        bench.sew(today.minusDays(28), gifts);
         batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", "1"));
         batches.finish(today.minusDays(25), gifts, new DoneForm(3, "6", "", ""));
         batches.cutShort(today.minusDays(24), gifts, 3, 4, "no filling left before Advent");
@@ -500,6 +505,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             String forWhat) {
         BatchId id = planned(day, size, units, outer, lining, price, day.plusDays(9), forWhat);
         batches.cut(day.plusDays(1), id);
+        bench.sew(day.plusDays(4), id);
         String scrap = Integer.toString(units - Integer.parseInt(good));
         batches.finish(day.plusDays(6), id, new DoneForm(1, good, "", scrap));
     }

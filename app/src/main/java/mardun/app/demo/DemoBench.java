@@ -1,0 +1,129 @@
+package mardun.app.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import mardun.app.batch.BatchWork;
+import mardun.app.id.BatchId;
+import mardun.app.log.EventKind;
+import mardun.app.log.LogEntry;
+import mardun.core.making.Operation;
+import mardun.core.making.SetUp;
+import mardun.core.making.WorkOrder.Turn;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** The invented maker at her bench: steps take her as long as they do, and not as long as she thought; the first bags take longer. */
+@Component
+@ConditionalOnProperty("mardun.demo")
+class DemoBench {
+
+    private static final long SEED = 20_260_417;
+    private static final double FASTEST = 0.8;
+    private static final double SLOWER = 0.55;
+    private static final double FIRST_BAG = 0.35;
+    private static final double SCATTER = 0.12;
+
+    private final BatchWork work;
+    private final TravellingClock clock;
+
+    DemoBench(BatchWork work, TravellingClock clock) {
+        this.work = work;
+        this.clock = clock;
+    }
+
+    /** Does all that is left of a batch. */
+    void sew(LocalDate day, BatchId id) {
+        sew(day, id, Integer.MAX_VALUE, 0);
+    }
+
+    /**
+     * Does a part of a batch.
+     *
+     * @param operations so many of them for all bags
+     * @param more and the next for so many bags
+     */
+    void sew(LocalDate day, BatchId id, int operations, int more) {
+        clock.on(day, () -> {
+            Random random = new Random(SEED + id.value());
+            List<LogEntry> entries = new ArrayList<>();
+            Instant at = clock.instant();
+            List<Turn> turns = work.of(id).turns();
+            for (int i = 0; i < Math.min(turns.size(), operations + (more > 0 ? 1 : 0)); i++) {
+                at = doTurn(turns.get(i), id, i < operations ? Integer.MAX_VALUE : more, at, random, entries);
+            }
+            work.keep(id, entries);
+        });
+    }
+
+    private static Instant doTurn(
+            Turn turn, BatchId id, int most, Instant from, Random random, List<LogEntry> entries) {
+        Instant at = from;
+        // The same step takes the same time in every batch, whatever was guessed.
+        double truth = FASTEST + SLOWER * new Random(turn.step().name().hashCode()).nextDouble();
+        if (!turn.changes().isEmpty()) {
+            Duration time = scaled(turn.once(), truth * scatter(random));
+            at = at.plus(time);
+            entries.add(entry(
+                    id,
+                    turn,
+                    turn.parts().get(0),
+                    EventKind.SET_UP,
+                    0,
+                    time,
+                    at,
+                    turn.setUp().on()));
+        }
+        int bag = 0;
+        for (Operation.Part part : turn.parts()) {
+            for (int i = 0; i < part.units() && bag < most; i++) {
+                bag++;
+                double first = 1 + FIRST_BAG / (bag * bag);
+                Duration time = scaled(part.step().perUnit(), truth * first * scatter(random));
+                at = at.plus(time);
+                entries.add(entry(id, turn, part, EventKind.WORKED, 1, time, at, null));
+            }
+        }
+        return at;
+    }
+
+    private static double scatter(Random random) {
+        return Math.max(0.5, 1 + SCATTER * random.nextGaussian());
+    }
+
+    private static Duration scaled(Duration time, double factor) {
+        return Duration.ofMillis(Math.round(time.toMillis() * factor));
+    }
+
+    private static LogEntry entry(
+            BatchId id,
+            Turn turn,
+            Operation.Part part,
+            EventKind kind,
+            int bags,
+            Duration time,
+            Instant at,
+            @Nullable Map<SetUp.Part, String> puts) {
+        return new LogEntry(
+                UUID.randomUUID(),
+                id,
+                part.line(),
+                part.step().key(),
+                part.step().name(),
+                kind,
+                bags,
+                time.toMillis(),
+                false,
+                at,
+                turn.at().key(),
+                puts,
+                null,
+                "");
+    }
+}

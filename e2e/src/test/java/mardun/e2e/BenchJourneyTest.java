@@ -1,0 +1,96 @@
+package mardun.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A batch is sewn at the bench on a tablet, by keys alone: timed, counted, with a reload and a power cut in between. */
+class BenchJourneyTest {
+
+    @RegisterExtension
+    static final Chromium CHROMIUM = new Chromium();
+
+    @Test
+    void noCountIsLostWhateverHappens() throws IOException {
+        try (PackagedApp app = PackagedApp.withDemoData()) {
+            Page page = CHROMIUM.page();
+            page.setViewportSize(768, 1024);
+            page.navigate(app.url("/batches/4"));
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Work on it at the bench"))
+                    .click();
+            Locator operation = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(2));
+            assertThat(operation).isVisible();
+            String first = operation.innerText();
+            String batch = page.url();
+            int before = done(page);
+
+            page.keyboard().press("Space");
+            Locator ready =
+                    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It is on the machine"));
+            if (ready.isVisible()) {
+                ready.click();
+            }
+            assertThat(page.getByText("this one")).isVisible();
+            assertThat(page.getByRole(AriaRole.TIMER)).hasText(Pattern.compile("0:0[1-9]"));
+            page.keyboard().press("Enter");
+            counts(page, before + 1);
+            assertThat(page.getByRole(AriaRole.TIMER)).hasText(Pattern.compile("0:0[0-9]"));
+
+            app.kill();
+            page.keyboard().press("Enter");
+            counts(page, before + 2);
+            assertThat(page.getByText("What you touch is kept in this browser")).isVisible();
+            page.keyboard().press("z");
+            counts(page, before + 1);
+            page.keyboard().press("Enter");
+            counts(page, before + 2);
+            app.start();
+            assertThat(page.getByText("What you touch is kept in this browser")).isHidden();
+            counts(page, before + 2);
+            page.keyboard().press("Space");
+            assertThat(page.getByText("paused")).isVisible();
+            page.reload();
+            assertThat(operation).hasText(first);
+            counts(page, before + 2);
+
+            Page other = page.context().newPage();
+            other.navigate(batch);
+            counts(other, before + 2);
+            other.close();
+
+            page.keyboard().press("l");
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("All operations")))
+                    .containsText(first);
+            page.keyboard().press("l");
+            page.keyboard().press("ArrowRight");
+            assertThat(operation).not().hasText(first);
+            page.keyboard().press("ArrowLeft");
+            assertThat(operation).hasText(first);
+            assertThat(CHROMIUM.complaints()).isEmpty();
+            page.context().close();
+        }
+    }
+
+    /** How many bags the first line shows as done. */
+    private static int done(Page page) {
+        return Integer.parseInt(firstLine(page).innerText().replaceAll("(?s).*?(\\d+)\\s+of \\d+.*", "$1"));
+    }
+
+    private static void counts(Page page, int bags) {
+        assertThat(firstLine(page)).containsText(Pattern.compile("(?<!\\d)" + bags + "\\s*of \\d+"));
+    }
+
+    private static Locator firstLine(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What is done now"))
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("of \\d+")))
+                .first();
+    }
+}
