@@ -36,6 +36,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/order': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['previewOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/preview': {
     parameters: {
       query?: never;
@@ -2142,6 +2158,7 @@ export interface components {
     DesignSheet: {
       canBeSewn: boolean;
       sizes: components['schemas']['SizeSheet'][];
+      times: components['schemas']['StepTime'][];
     };
     DesignView: {
       document: components['schemas']['DesignDocument'];
@@ -3416,6 +3433,8 @@ export interface components {
     };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
+      /** Format: int64 */
+      id?: number;
     };
     PutAway: {
       putAway: boolean;
@@ -3916,6 +3935,22 @@ export interface components {
       thread: string;
       uses: string;
     };
+    StepTime: {
+      atLeast: components['schemas']['TimeView'];
+      atMost: components['schemas']['TimeView'];
+      /** Format: int32 */
+      bags: number;
+      /** Format: int32 */
+      batches: number;
+      beginning: components['schemas']['TimeView'];
+      each: components['schemas']['TimeView'];
+      key: string;
+      /** Format: int32 */
+      leftOut: number;
+      once: components['schemas']['TimeView'];
+      /** Format: int32 */
+      onceBatches: number;
+    };
     StepView: {
       across: boolean;
       again: boolean;
@@ -4183,6 +4218,8 @@ export interface components {
     };
     TurnView: {
       after: number[];
+      /** Format: int32 */
+      bagsTimed: number;
       caution: string;
       changes: string[];
       check: string;
@@ -4190,6 +4227,7 @@ export interface components {
       key: string;
       lines: number[];
       machine: string;
+      mayBeApart: boolean;
       name: string;
       note: string;
       passive: components['schemas']['TimeView'];
@@ -4311,15 +4349,22 @@ export interface components {
       sentences: string[];
     };
     WishPrice: {
+      apart?: string;
       asksForNothing: boolean;
       before?: components['schemas']['BeforeWish'];
+      bundle: boolean;
       more: string;
+      pressInOneGo: boolean;
       without?: components['schemas']['WithoutWish'];
       words: string;
     };
     Wishes: {
+      apart?: string[];
       before: components['schemas']['BeforeWish'][];
+      /** Format: int32 */
+      bundle?: number;
       matching?: components['schemas']['ThreadChoice'][];
+      pressInOneGo?: boolean;
       threadFirst: string;
       without: components['schemas']['WithoutWish'][];
     };
@@ -4511,6 +4556,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['MarginalView'];
+        };
+      };
+    };
+  };
+  previewOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BatchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OrderView'];
         };
       };
     };

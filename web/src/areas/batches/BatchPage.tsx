@@ -24,7 +24,7 @@ import { filled, gridOf, type LineForm } from './grid';
 import { LineDetail } from './LineChoices';
 import { MarginalPart } from './MarginalPart';
 import { OffcutOffers } from './OffcutOffers';
-import { OrderOfWork } from './OrderOfWork';
+import { OrderOfWork, OrderWhileTyped } from './OrderOfWork';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
@@ -403,6 +403,8 @@ function Editor({
                     <BatchDays batchId={batch.id} />
                     <OrderOfWork batch={batch} />
                   </>
+                ) : planned && previewed && !nothing ? (
+                  <OrderWhileTyped form={settled} several={settled.lines.length > 1} />
                 ) : undefined
               }
               reserving={

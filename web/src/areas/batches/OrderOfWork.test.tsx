@@ -18,6 +18,8 @@ const turn = (name: string, next: Partial<Schemas['TurnView']> = {}): Schemas['T
   stage: 'SEW',
   station: 'MACHINE',
   machine: '',
+  mayBeApart: false,
+  bagsTimed: 0,
   elsewhere: false,
   changes: [],
   time: time(12),
@@ -115,6 +117,70 @@ describe('the order of work', () => {
     );
   });
 
+  it('drops what is dragged where it may go, and nowhere else', async () => {
+    const turns = [
+      turn('Mark'),
+      turn('Straps', { after: [0] }),
+      turn('Flap', { after: [1] }),
+      turn('Pocket', { after: [0] }),
+    ];
+    const sent = server({ '/api/batches/9/order': order({ turns }), '/api/batches/9/wishes': order() });
+    rendered(<OrderOfWork batch={batch} />);
+    const rows = await screen.findAllByRole('row');
+    const dataTransfer = { setData: () => {}, effectAllowed: '' };
+    const drag = (from: number, to: number) => {
+      fireEvent.dragStart(rows[from] as HTMLElement, { dataTransfer });
+      fireEvent.dragOver(rows[to] as HTMLElement, { dataTransfer });
+      fireEvent.drop(rows[to] as HTMLElement, { dataTransfer });
+      fireEvent.dragEnd(rows[from] as HTMLElement, { dataTransfer });
+    };
+    drag(2, 0);
+    drag(1, 2);
+    expect(wished(sent)).toBeUndefined();
+    drag(3, 1);
+    await waitFor(() => expect(wished(sent)?.wishes.before).toEqual([{ first: 'pocket', then: 'straps' }]));
+  });
+
+  it('takes operations apart, and keeps bundles', async () => {
+    const sent = server({
+      '/api/batches/9/order': order({ turns: [turn('Straps', { mayBeApart: true })] }),
+      '/api/batches/9/wishes': order({
+        turns: [turn('Straps')],
+        version: 4,
+        wishes: { before: [], threadFirst: '', without: [], apart: ['straps'] },
+        prices: [
+          {
+            words: '“Straps” line after line',
+            apart: 'straps',
+            more: '+2 min',
+            asksForNothing: false,
+            bundle: false,
+            pressInOneGo: false,
+          },
+        ],
+      }),
+    });
+    rendered(<OrderOfWork batch={batch} />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Take apart' }));
+    await waitFor(() => expect(wished(sent)?.wishes.apart).toEqual(['Straps']));
+    const bundles = screen.getByLabelText('In bundles of');
+    fireEvent.change(bundles, { target: { value: '6x' } });
+    fireEvent.keyDown(bundles, { key: 'Enter' });
+    await waitFor(() =>
+      expect(
+        sent
+          .filter((one) => one.path === '/api/batches/9/wishes')
+          .map((one) => (one.body as Schemas['WishesForm']).wishes.bundle),
+      ).toEqual([undefined, 6]),
+    );
+    fireEvent.click(screen.getByLabelText('To the press as seldom as may be'));
+    await waitFor(() =>
+      expect(sent.some((one) => (one.body as Schemas['WishesForm'] | undefined)?.wishes?.pressInOneGo)).toBe(
+        true,
+      ),
+    );
+  });
+
   it('says what each wish costs, and takes one back', async () => {
     const before = { first: 'pocket', then: 'straps' };
     const without = { turn: 'straps', part: 'FOOT' as const };
@@ -122,9 +188,29 @@ describe('the order of work', () => {
       '/api/batches/9/order': order({
         wishes: { before: [before], threadFirst: 'navy', without: [without] },
         prices: [
-          { words: 'What is sewn with navy first', more: '+0 min', asksForNothing: false },
-          { words: '“Pocket” before “Straps”', before, more: '+1.6 min', asksForNothing: false },
-          { words: '“Straps” without another foot', without, more: '−0.8 min', asksForNothing: true },
+          {
+            words: 'What is sewn with navy first',
+            more: '+0 min',
+            asksForNothing: false,
+            bundle: false,
+            pressInOneGo: false,
+          },
+          {
+            words: '“Pocket” before “Straps”',
+            before,
+            more: '+1.6 min',
+            asksForNothing: false,
+            bundle: false,
+            pressInOneGo: false,
+          },
+          {
+            words: '“Straps” without another foot',
+            without,
+            more: '−0.8 min',
+            asksForNothing: true,
+            bundle: false,
+            pressInOneGo: false,
+          },
         ],
       }),
       '/api/batches/9/wishes': order(),
@@ -137,7 +223,7 @@ describe('the order of work', () => {
     expect(rows[2]).toHaveTextContent('isn’t there any more');
     fireEvent.click(within(rows[1] as HTMLElement).getByRole('button', { name: 'Take back' }));
     await waitFor(() =>
-      expect(wished(sent)?.wishes).toEqual({ before: [], threadFirst: 'navy', without: [without] }),
+      expect(wished(sent)?.wishes).toMatchObject({ before: [], threadFirst: 'navy', without: [without] }),
     );
   });
 

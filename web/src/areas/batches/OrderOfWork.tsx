@@ -1,4 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
@@ -44,6 +45,8 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
     queryFn: () => api.get<Schemas['OrderView']>(`/api/batches/${batch.id}/order`),
   });
   const wishing = useWishes(batch.id, order);
+  const [dragged, setDragged] = useState<number>();
+  const [over, setOver] = useState<number>();
   if (error) return <ProblemNotice problem={error} />;
   if (!order) return <p className="text-soft">Looking for the best order …</p>;
   if (order.circle.length > 0) {
@@ -63,6 +66,12 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
   const move = (from: number, before: number) => {
     const [first, then] = [order.turns[from], order.turns[before]];
     if (first && then) wishing.before(first.key, then.key);
+  };
+  /** Drops an operation on the place of another: up before it, down after it, where it may go. */
+  const mayDrop = (from: number, to: number) =>
+    to < from ? mayGoBefore(order.turns, to, from) : to > from && mayGoAfter(order.turns, from, to);
+  const drop = (from: number, to: number) => {
+    if (mayDrop(from, to)) move(...((to < from ? [from, to] : [to, from]) as [number, number]));
   };
   return (
     <section className="sheet px-2 py-3" aria-label="Order of work">
@@ -107,6 +116,19 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
               turn={turn}
               number={i + 1}
               lines={batch.lines.length}
+              dragged={dragged === i}
+              over={over === i && dragged !== undefined && mayDrop(dragged, i)}
+              onDrag={(what) => {
+                if (what === 'begin') setDragged(i);
+                if (what === 'over') setOver(i);
+                if (what === 'drop' && dragged !== undefined) drop(dragged, i);
+                if (what === 'drop' || what === 'end') {
+                  setDragged(undefined);
+                  setOver(undefined);
+                }
+                return dragged !== undefined && mayDrop(dragged, i);
+              }}
+              onApart={turn.mayBeApart ? () => wishing.apart(turn.name) : undefined}
               earlier={mayGoBefore(order.turns, i - 1, i) ? () => move(i, i - 1) : undefined}
               later={mayGoBefore(order.turns, i, i + 1) ? () => move(i + 1, i) : undefined}
             />
@@ -118,10 +140,41 @@ export function OrderOfWork({ batch }: { batch: Batch }) {
   );
 }
 
-/** Whether of two neighbours the second may come before the first. */
+/** Whether of two the later one may come before the earlier one, and so before all that lies between them. */
 function mayGoBefore(turns: Turn[], first: number, second: number) {
   const turn = turns[second];
-  return first >= 0 && turn !== undefined && !turn.after.includes(first);
+  return first >= 0 && turn !== undefined && !turn.after.some((one) => one >= first);
+}
+
+/** Whether the earlier of two may come after the later one. */
+const mayGoAfter = (turns: Turn[], first: number, second: number) =>
+  turns.slice(first + 1, second + 1).every((turn) => !turn.after.includes(first));
+
+/** The order of a plan that is still typed: what to change at each point, as good as it is found at once. */
+export function OrderWhileTyped({ form, several }: { form: Schemas['BatchForm']; several: boolean }) {
+  const { data: order } = useQuery({
+    queryKey: ['batch-order', form],
+    queryFn: ({ signal }) => api.post<Schemas['OrderView']>('/api/batches/order', form, signal),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  });
+  if (!order || order.turns.length === 0) return null;
+  return (
+    <section className="sheet px-2 py-3" aria-label="Order of work">
+      <div className="px-2">
+        <h2>Order of work</h2>
+        <Summary order={order} several={several} />
+      </div>
+      <table className="listing">
+        <tbody>
+          {order.turns.map((turn, i) => (
+            <TurnRow key={turn.key} turn={turn} number={i + 1} lines={form.lines.length} />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
 }
 
 function Summary({ order, several }: { order: Schemas['OrderView']; several: boolean }) {
@@ -160,16 +213,41 @@ function TurnRow({
   lines,
   earlier,
   later,
+  dragged,
+  over,
+  onDrag,
+  onApart,
 }: {
   turn: Turn;
   number: number;
   lines: number;
   earlier?: () => void;
   later?: () => void;
+  /** It is being dragged. */
+  dragged?: boolean;
+  /** What is dragged would be dropped here. */
+  over?: boolean;
+  /** Answers whether what is dragged may be dropped here. */
+  onDrag?: (what: 'begin' | 'over' | 'drop' | 'end') => boolean;
+  onApart?: () => void;
 }) {
   return (
     <tr
-      className="group"
+      className={`group ${dragged ? 'opacity-50' : ''} ${over ? 'bg-woad-tint' : ''}`}
+      draggable={!!onDrag}
+      onDragStart={(event) => {
+        event.dataTransfer.effectAllowed = 'move';
+        event.dataTransfer.setData('text/plain', turn.name);
+        onDrag?.('begin');
+      }}
+      onDragOver={(event) => {
+        if (onDrag?.('over')) event.preventDefault();
+      }}
+      onDrop={(event) => {
+        event.preventDefault();
+        onDrag?.('drop');
+      }}
+      onDragEnd={() => onDrag?.('end')}
       onKeyDown={(event) => {
         const move = event.altKey && { ArrowUp: earlier, ArrowDown: later }[event.key];
         if (!move) return;
@@ -178,10 +256,12 @@ function TurnRow({
       }}
     >
       <td className="w-8 text-soft">{number}</td>
-      <td className="no-print w-14 whitespace-nowrap">
-        <Move label={`${turn.name} earlier`} path="M4 10l4-4 4 4" onMove={earlier} />
-        <Move label={`${turn.name} later`} path="M4 6l4 4 4-4" onMove={later} />
-      </td>
+      {onDrag && (
+        <td className="no-print w-14 whitespace-nowrap">
+          <Move label={`${turn.name} earlier`} path="M4 10l4-4 4 4" onMove={earlier} />
+          <Move label={`${turn.name} later`} path="M4 6l4 4 4-4" onMove={later} />
+        </td>
+      )}
       <td>
         {turn.changes.length > 0 && (
           <span className="mb-0.5 block">
@@ -195,6 +275,15 @@ function TurnRow({
           )}
           {turn.elsewhere && <> · {turn.machine ? `at ${turn.machine}` : STATIONS[turn.station]}</>}
         </span>
+        {onApart && (
+          <button
+            type="button"
+            className="no-print ml-2 min-h-7 text-[13px] font-semibold text-woad opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
+            onClick={onApart}
+          >
+            Take apart
+          </button>
+        )}
         {turn.check && <span className="block text-[13.5px] text-soft">{turn.check}</span>}
         {turn.caution && (
           <span className="block text-[13.5px]">
@@ -206,6 +295,9 @@ function TurnRow({
       <td className="num whitespace-nowrap text-soft">{turn.units} ×</td>
       <td className="num whitespace-nowrap">
         {turn.time.text}
+        {turn.bagsTimed > 0 && (
+          <span className="block text-[13px] text-soft">from {turn.bagsTimed} timed</span>
+        )}
         {turn.passive.seconds > 0 && (
           <span className="block text-[13px] text-soft">then {turn.passive.text} by itself</span>
         )}

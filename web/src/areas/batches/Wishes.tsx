@@ -34,12 +34,19 @@ export function useWishes(batchId: number, order: Order | undefined) {
       const others = (wishes.matching ?? []).filter((one) => one.cloth !== cloth);
       keep({ ...wishes, matching: thread === undefined ? others : [...others, { cloth, thread }] });
     },
+    apart: (name: string) => wishes && keep({ ...wishes, apart: [...(wishes.apart ?? []), name] }),
+    bundle: (bags: number | undefined) => wishes && keep({ ...wishes, bundle: bags }),
+    pressInOneGo: (on: boolean) => wishes && keep({ ...wishes, pressInOneGo: on }),
     takeBack: (wish: Schemas['WishPrice']) => {
       if (!wishes) return;
       const { before, without } = wish;
+      const isThread = !before && !without && !wish.apart && !wish.bundle && !wish.pressInOneGo;
       keep({
         ...wishes,
-        threadFirst: before || without ? wishes.threadFirst : '',
+        threadFirst: isThread ? '' : wishes.threadFirst,
+        apart: (wishes.apart ?? []).filter((one) => one !== wish.apart),
+        bundle: wish.bundle ? undefined : wishes.bundle,
+        pressInOneGo: wish.pressInOneGo ? false : wishes.pressInOneGo,
         before: wishes.before.filter((one) => one.first !== before?.first || one.then !== before.then),
         without: wishes.without.filter((one) => one.turn !== without?.turn || one.part !== without.part),
       });
@@ -95,6 +102,35 @@ const Dot = ({ colour }: { colour: string }) => (
     <circle cx="7" cy="7" r="6" fill={colour} stroke="#48595f" strokeWidth=".8" />
   </svg>
 );
+
+/** So many bags at a time go through all seams. */
+function Bundle({ wished, onWish }: { wished?: number; onWish: (bags: number | undefined) => void }) {
+  const [typed, setTyped] = useState<string>();
+  const keep = () => {
+    if (typed === undefined) return;
+    const bags = Number(typed);
+    setTyped(undefined);
+    if (typed.trim() === '') onWish(undefined);
+    else if (Number.isInteger(bags) && bags >= 1 && bags <= 1000) onWish(bags);
+  };
+  return (
+    <label className="flex items-center gap-2">
+      <span className="text-soft">In bundles of</span>
+      <input
+        className="field h-9 w-16 py-0 text-right"
+        inputMode="numeric"
+        placeholder="all"
+        value={typed ?? wished ?? ''}
+        onChange={(event) => setTyped(event.target.value.replace(/[^0-9]/g, ''))}
+        onBlur={keep}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') keep();
+          if (event.key === 'Escape') setTyped(undefined);
+        }}
+      />
+    </label>
+  );
+}
 
 /** What the maker wants of the order, each wish with what it costs, and what could be done without. */
 export function WishesPart({
@@ -156,6 +192,16 @@ export function WishesPart({
             </select>
           </label>
         )}
+        <Bundle wished={order.wishes.bundle} onWish={wishing.bundle} />
+        <label className="flex min-h-9 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={order.wishes.pressInOneGo ?? false}
+            onChange={(event) => wishing.pressInOneGo(event.target.checked)}
+          />
+          <span className="text-soft">To the press as seldom as may be</span>
+        </label>
         <button
           type="button"
           className="min-h-9 font-semibold text-woad hover:underline"

@@ -25,7 +25,13 @@ function tab(found: Schemas['FindingView'][], change = vi.fn(), pieces = [piece(
   const sizes = [sizeSheet('small', { pieces }), sizeSheet('medium', { pieces, findings: found })];
   rendered(
     <EditingContext
-      value={{ document, sheet: { sizes, canBeSewn: true }, shown: sizes[1], change, goTo: vi.fn() }}
+      value={{
+        document,
+        sheet: { sizes, canBeSewn: true, times: [] },
+        shown: sizes[1],
+        change,
+        goTo: vi.fn(),
+      }}
     >
       <ChecksTab />
     </EditingContext>,

@@ -77,8 +77,9 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const history = useHistory<Document>(document, (next) => draft.change({ version, document: next }));
   const settled = useSettled(document, 60);
   const preview = useQuery({
-    queryKey: ['design-preview', settled],
-    queryFn: ({ signal }) => api.post<Sheet>('/api/designs/preview', { document: settled }, signal),
+    queryKey: ['design-preview', design.id, settled],
+    queryFn: ({ signal }) =>
+      api.post<Sheet>('/api/designs/preview', { document: settled, id: design.id }, signal),
     placeholderData: keepPreviousData,
     enabled: draft.isChanged,
     gcTime: 10_000,

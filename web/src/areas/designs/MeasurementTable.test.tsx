@@ -21,7 +21,7 @@ const size = (name: string, finding?: string) =>
   });
 
 function table(change = vi.fn(), finding?: string) {
-  const sheet = { sizes: [size('small'), size('medium', finding)], canBeSewn: !finding };
+  const sheet = { sizes: [size('small'), size('medium', finding)], canBeSewn: !finding, times: [] };
   rendered(
     <EditingContext value={{ document, sheet, shown: sheet.sizes[1], change, goTo: vi.fn() }}>
       <MeasurementTable />

@@ -40,6 +40,28 @@ describe('the steps of a design', () => {
     expect(current.document.steps[1]?.minutesPerUnit).toBe('12/h');
   });
 
+  it('tell what was measured, and how sure that is', () => {
+    const minutes = (text: string) => ({ text, seconds: 60 });
+    editor(<StepTable />, twoSteps(), {}, () => {}, [
+      {
+        key: 'zip',
+        each: minutes('5.2 min'),
+        atLeast: minutes('4.5 min'),
+        atMost: minutes('5.9 min'),
+        bags: 40,
+        batches: 3,
+        leftOut: 1,
+        once: minutes('6 min'),
+        onceBatches: 3,
+        beginning: minutes('2 min'),
+      },
+    ]);
+    const row = within(screen.getAllByRole('row')[1] ?? document.body);
+    expect(row.getByText('5.2 min')).toBeVisible();
+    expect(row.getByText(/40 bags timed in 3 batches; likely 4.5 min to 5.9 min; 1 left out/)).toBeVisible();
+    expect(row.getByText('6 min')).toBeVisible();
+  });
+
   it('open to all about them', async () => {
     const { current } = editor(<StepTable />, twoSteps());
     await userEvent.click(screen.getByRole('button', { name: '2. Box the corners' }));

@@ -33,7 +33,7 @@ const NEW: Omit<StepRow, 'key'> = {
 
 /** The steps in order with what is on the machine and the minutes; a step opens to all about it. */
 export function StepTable() {
-  const { document, change } = useEditing();
+  const { document, sheet, change } = useEditing();
   const [opened, setOpened] = useState<string>();
   const [at, setAt] = useState<string>();
   const [putting, setPutting] = useState(false);
@@ -126,6 +126,7 @@ export function StepTable() {
                 <span className="block text-[13px] text-soft">
                   {[step.uses, ...setUpWords(step)].filter(Boolean).join(' · ') || step.check}
                 </span>
+                <Measured time={sheet.times.find((time) => time.key === step.key)} />
               </td>
               <td className="text-soft">{STATIONS[step.station]}</td>
               <Minutes
@@ -189,6 +190,34 @@ export function StepTable() {
       {putting && <BlockPanel onClose={() => setPutting(false)} />}
       {keeping && <KeepPanel onClose={() => setKeeping(false)} />}
     </>
+  );
+}
+
+/** What was measured of a step, beside what is typed: so its batches are reckoned. */
+function Measured({ time }: { time?: Schemas['StepTime'] }) {
+  if (!time) return null;
+  const timed = time.bags === 1 ? '1 bag timed' : `${time.bags} bags timed`;
+  return (
+    <span className="block text-[13px]">
+      {time.bags > 0 || time.onceBatches === 0 ? (
+        <>
+          reckoned with <b>{time.each.text}</b> each
+          <span className="text-soft">
+            {', '}
+            {time.bags > 0
+              ? `${timed} in ${time.batches === 1 ? 'a batch' : `${time.batches} batches`}; likely ${time.atLeast.text} to ${time.atMost.text}`
+              : 'as it was timed in other designs'}
+            {time.leftOut > 0 && `; ${time.leftOut} left out, far from the others`}
+          </span>
+        </>
+      ) : null}
+      {time.onceBatches > 0 && (
+        <>
+          {time.bags > 0 ? '; ' : 'reckoned with '}
+          <b>{time.once.text}</b> once
+        </>
+      )}
+    </span>
   );
 }
 

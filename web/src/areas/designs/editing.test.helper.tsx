@@ -12,6 +12,7 @@ export function editor(
   start: Document,
   shown: Partial<Schemas['SizeSheet']> = {},
   before: (client: QueryClient) => void = () => {},
+  times: Schemas['StepTime'][] = [],
 ) {
   const current = { document: start };
   const goTo = vi.fn();
@@ -23,7 +24,7 @@ export function editor(
       <EditingContext
         value={{
           document,
-          sheet: { sizes, canBeSewn: true },
+          sheet: { sizes, canBeSewn: true, times },
           shown: sizes[0],
           change: (next) => setDocument((now) => ({ ...now, ...next })),
           goTo,

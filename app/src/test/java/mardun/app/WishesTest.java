@@ -200,4 +200,64 @@ class WishesTest {
         ok(APP.put("/api/settings", saved));
         assertThat(order().get("lacks")).isEmpty();
     }
+
+    private Answer doneSo(long version, Map<String, Object> more) {
+        Map<String, Object> wishes =
+                new HashMap<>(Map.of("before", List.of(), "threadFirst", "", "without", List.of()));
+        wishes.putAll(more);
+        return APP.put("/api/batches/" + batch + "/wishes", Map.of("version", version, "wishes", wishes));
+    }
+
+    @Test
+    void bundlesAreKeptPricedAndTakenBack() {
+        JsonNode best = order();
+        JsonNode bundled = ok(doneSo(best.get("version").asLong(), Map.of("bundle", 3)));
+        assertThat(bundled.get("turns").size()).isGreaterThan(best.get("turns").size());
+        assertThat(bundled.get("prices").get(0).get("words").asString()).contains("bundles of 3");
+        assertThat(bundled.get("prices").get(0).get("more").asString()).startsWith("+");
+        assertThat(order()).as("it is still wanted tomorrow").isEqualTo(bundled);
+        assertThat(doneSo(bundled.get("version").asLong(), Map.of("bundle", 0)).status())
+                .isEqualTo(422);
+        JsonNode back = ok(doneSo(bundled.get("version").asLong(), Map.of()));
+        assertThat(back.get("turns")).isEqualTo(best.get("turns"));
+    }
+
+    @Test
+    void oneByOneIsNoBundle() {
+        long many = ok(APP.post("/api/batches", RunningApp.batch(pouch, "60", shelf, List.of())))
+                .get("id")
+                .asLong();
+        Answer refused = APP.put(
+                "/api/batches/" + many + "/wishes",
+                Map.of(
+                        "version",
+                        ok(APP.get("/api/batches/" + many + "/order"))
+                                .get("version")
+                                .asLong(),
+                        "wishes",
+                        Map.of("before", List.of(), "threadFirst", "", "without", List.of(), "bundle", 4)));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("would be 15 for 60 bags").contains("at least 5");
+    }
+
+    @Test
+    void theOrderOfAPlanIsShownWhileItIsTyped() {
+        JsonNode typed = ok(APP.post("/api/batches/order", RunningApp.batch(pouch, "6", shelf, List.of())));
+        assertThat(typed.get("turns")).isEqualTo(order().get("turns"));
+        assertThat(typed.get("prices")).isEmpty();
+        assertThat(APP.post("/api/batches/order", RunningApp.batch(pouch, "many", shelf, List.of()))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void thePressIsGoneToSeldom() {
+        JsonNode best = order();
+        JsonNode seldom =
+                ok(doneSo(best.get("version").asLong(), Map.of("pressInOneGo", true, "apart", List.of("Sew zip"))));
+        assertThat(seldom.get("walks").get("now").asInt())
+                .isLessThanOrEqualTo(best.get("walks").get("now").asInt());
+        assertThat(seldom.get("wishes").get("pressInOneGo").asBoolean()).isTrue();
+        assertThat(seldom.get("wishes").get("apart").get(0).asString()).isEqualTo("sewzip");
+    }
 }

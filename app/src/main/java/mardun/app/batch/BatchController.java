@@ -147,6 +147,12 @@ class BatchController {
         return reading.get(id);
     }
 
+    /** The order of work of a batch while it is typed. */
+    @PostMapping("/batches/order")
+    OrderView previewOrder(@RequestBody @Valid BatchForm form) {
+        return orders.preview(form);
+    }
+
     /** The order of work of what is still to be done. */
     @GetMapping("/batches/{id}/order")
     OrderView readOrder(@PathVariable BatchId id) {

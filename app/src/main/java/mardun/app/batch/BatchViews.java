@@ -526,12 +526,18 @@ public final class BatchViews {
      * @param threadFirst what is sewn with this thread comes first, as far as it may; empty for none
      * @param without what isn't changed for a turn: what is on the machine does
      * @param matching the threads that the maker chose; absent for none
+     * @param apart operations that are done line after line, by their names; absent for none
+     * @param bundle so many bags go through all seams before the next are begun; absent for all at once
+     * @param pressInOneGo the press is gone to as seldom as may be; absent for no
      */
     public record Wishes(
             @NotNull @Size(max = 100) List<@NotNull @Valid BeforeWish> before,
             @NotNull @Size(max = 200) String threadFirst,
             @NotNull @Size(max = 100) List<@NotNull @Valid WithoutWish> without,
-            @Nullable @Size(max = 60) List<@NotNull @Valid ThreadChoice> matching) {}
+            @Nullable @Size(max = 60) List<@NotNull @Valid ThreadChoice> matching,
+            @Nullable @Size(max = 100) List<@NotNull @Size(max = 300) String> apart,
+            @Nullable @Min(1) @Max(1000) Integer bundle,
+            @Nullable Boolean pressInOneGo) {}
 
     /** The thread that is taken for a cloth, wherever a step says that it matches. */
     public record ThreadChoice(
@@ -582,6 +588,9 @@ public final class BatchViews {
      *
      * @param before the wish, if it is one of these; absent otherwise
      * @param without likewise
+     * @param apart likewise: the operation's name
+     * @param bundle it is about bundles
+     * @param pressInOneGo it is about the press
      * @param words it in words
      * @param more so much longer than without it, with its sign: {@code +1.6 min}
      * @param asksForNothing what it is about isn't there any more
@@ -589,6 +598,9 @@ public final class BatchViews {
     public record WishPrice(
             @Nullable BeforeWish before,
             @Nullable WithoutWish without,
+            @Nullable String apart,
+            boolean bundle,
+            boolean pressInOneGo,
             String words,
             String more,
             boolean asksForNothing) {}
@@ -613,6 +625,8 @@ public final class BatchViews {
      * @param machine what it is done at, by its name; empty where no machines are listed
      * @param elsewhere one goes to its place from another
      * @param changes what has to be changed for it, and only that
+     * @param mayBeApart it is done for several lines at once
+     * @param bagsTimed on how many measured bags its time rests; none for a guess
      * @param passive time after it that needs no hands
      */
     public record TurnView(
@@ -627,6 +641,8 @@ public final class BatchViews {
             boolean elsewhere,
             List<String> changes,
             TimeView time,
+            boolean mayBeApart,
+            int bagsTimed,
             TimeView passive,
             String check,
             String caution,

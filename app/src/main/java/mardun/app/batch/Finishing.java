@@ -38,6 +38,7 @@ public class Finishing {
     private final ReservationService reservations;
     private final StockShelves shelves;
     private final Closing closing;
+    private final Threads threads;
     private final SettingsService settings;
 
     Finishing(
@@ -47,6 +48,7 @@ public class Finishing {
             ReservationService reservations,
             StockShelves shelves,
             Closing closing,
+            Threads threads,
             SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
@@ -54,6 +56,7 @@ public class Finishing {
         this.reservations = reservations;
         this.shelves = shelves;
         this.closing = closing;
+        this.threads = threads;
         this.settings = settings;
     }
 
@@ -72,7 +75,7 @@ public class Finishing {
         List<DoneBags> done = read(form, planned);
         BatchRefusals.checkMark(form.mark(), planned);
         boolean held = reservations.holdsAnything(id);
-        take(id, form, planned, done);
+        take(batch, form, planned, done);
         done.forEach(one -> batch.done(one.line(), one.good(), one.seconds(), one.scrap()));
         repository.saveAndFlush(batch);
         closing.settle(batch, planned, done, held, current);
@@ -116,7 +119,8 @@ public class Finishing {
         return typed.isBlank() ? 0 : fields.count(field, typed, 0, most);
     }
 
-    private void take(BatchId id, FinishForm form, Planned planned, List<DoneBags> done) {
+    private void take(Batch batch, FinishForm form, Planned planned, List<DoneBags> done) {
+        BatchId id = batch.id();
         Map<Integer, Integer> bags =
                 done.stream().collect(Collectors.toMap(DoneBags::line, DoneBags::all, Integer::sum));
         List<Want> wants = BatchHolds.wants(plans.besideCloth(planned, bags));
@@ -125,20 +129,25 @@ public class Finishing {
                         wants.stream().map(Want::materialId), spools.stream().map(Spool::materialId))
                 .toList());
         reservations.take(id, MovementKind.USED, wants, form.reason().strip());
-        spools.forEach(spool -> takeThread(id, planned, bags, spool));
+        Map<Integer, String> matching = threads.shelf().matching(planned, batch.orderWishes());
+        spools.forEach(spool -> takeThread(planned, bags, spool, matching));
     }
 
-    /** Thread that a step's set-up names goes off its spool, by the hours at the machine; no more than is there. */
-    private void takeThread(BatchId id, Planned planned, Map<Integer, Integer> bags, Spool spool) {
+    /** Thread that is sewn with, named or matching, goes off its spool, by the hours at the machine; no more than is there. */
+    private void takeThread(Planned planned, Map<Integer, Integer> bags, Spool spool, Map<Integer, String> matching) {
         Duration hours = planned.lines().stream()
-                .map(line -> ThreadUse.time(line.design().steps(), bags.getOrDefault(line.number(), 0), spool.name()))
+                .map(line -> ThreadUse.time(
+                        line.design().steps(),
+                        bags.getOrDefault(line.number(), 0),
+                        spool.name(),
+                        matching.getOrDefault(line.number(), "")))
                 .reduce(Duration.ZERO, Duration::plus);
         Amount used = Amount.of(ThreadUse.length(hours, spool.perHour()));
         Amount there = shelves.read(List.of(spool.materialId())).onHand(spool.materialId(), Part.WHOLE);
         Amount taken = used.compareTo(there) < 0 ? used : there;
         if (taken.isPositive()) {
             reservations.take(
-                    id,
+                    planned.batchId(),
                     MovementKind.USED,
                     List.of(new Want(spool.materialId(), Part.WHOLE, taken, Map.of(), Map.of())),
                     "by the hours at the machine");

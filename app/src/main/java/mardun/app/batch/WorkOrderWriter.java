@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -24,11 +26,13 @@ import mardun.app.show.ViewWriter;
 import mardun.core.making.Equipment;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
+import mardun.core.making.OrderWishes.Habit;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Turn;
 import mardun.core.working.Value;
+import org.jspecify.annotations.Nullable;
 
 /** Writes an order of work with what is wanted of it. */
 record WorkOrderWriter(ViewWriter writer) {
@@ -115,7 +119,10 @@ record WorkOrderWriter(ViewWriter writer) {
                         .map(one ->
                                 new ThreadChoice(MaterialId.valueOf(one.getKey()), MaterialId.valueOf(one.getValue())))
                         .sorted(Comparator.comparing(ThreadChoice::cloth))
-                        .toList());
+                        .toList(),
+                wishes.apart().stream().sorted().toList(),
+                wishes.bundle().orElse(null),
+                wishes.habits().contains(Habit.PRESS_IN_ONE_GO));
     }
 
     private String lack(Equipment.Lack lack) {
@@ -141,28 +148,66 @@ record WorkOrderWriter(ViewWriter writer) {
             OrderWishes wishes, Map<String, String> names, Function<OrderWishes, Optional<Duration>> price) {
         List<WishPrice> prices = new ArrayList<>();
         wishes.threadFirst()
-                .ifPresent(thread -> prices.add(new WishPrice(
-                        null,
-                        null,
+                .ifPresent(thread -> prices.add(price(
                         "What is sewn with " + SetUp.of("", thread, "", "").words(SetUp.Part.THREAD) + " first",
-                        signed(price.apply(wishes.exceptThread())),
-                        false)));
+                        price.apply(wishes.exceptThread()),
+                        Wish.NONE)));
         wishes.before()
-                .forEach(wish -> prices.add(new WishPrice(
-                        new BeforeWish(wish.first(), wish.then()),
-                        null,
+                .forEach(wish -> prices.add(price(
                         name(names, wish.first()) + " before " + name(names, wish.then()),
-                        signed(price.apply(wishes.except(wish))),
-                        !names.containsKey(wish.first()) || !names.containsKey(wish.then()))));
+                        price.apply(wishes.except(wish)),
+                        new Wish(
+                                new BeforeWish(wish.first(), wish.then()),
+                                null,
+                                null,
+                                !names.containsKey(wish.first()) || !names.containsKey(wish.then())))));
         wishes.without()
-                .forEach(wish -> prices.add(new WishPrice(
-                        null,
-                        new WithoutWish(wish.turn(), wish.part()),
+                .forEach(wish -> prices.add(price(
                         name(names, wish.turn()) + " without another "
-                                + wish.part().name().toLowerCase(),
-                        signed(price.apply(wishes.except(wish))),
-                        !names.containsKey(wish.turn()))));
+                                + wish.part().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                        price.apply(wishes.except(wish)),
+                        new Wish(
+                                null,
+                                new WithoutWish(wish.turn(), wish.part()),
+                                null,
+                                !names.containsKey(wish.turn())))));
+        wishes.apart().stream()
+                .sorted()
+                .forEach(apart -> prices.add(price(
+                        "“" + names.getOrDefault(apart, apart) + "” line after line",
+                        price.apply(wishes.exceptApart(apart)),
+                        new Wish(null, null, apart, !names.containsKey(apart)))));
+        wishes.bundle()
+                .ifPresent(bundle -> prices.add(bundlePrice(
+                        "In bundles of " + bundle + ", each to its end before the next",
+                        price.apply(wishes.exceptBundle()))));
+        if (wishes.habits().contains(Habit.PRESS_IN_ONE_GO)) {
+            prices.add(pressPrice(price.apply(wishes.except(Habit.PRESS_IN_ONE_GO))));
+        }
         return prices;
+    }
+
+    /** Which wish a price is of. */
+    private record Wish(
+            @Nullable BeforeWish before,
+            @Nullable WithoutWish without,
+            @Nullable String apart,
+            boolean asksForNothing) {
+
+        static final Wish NONE = new Wish(null, null, null, false);
+    }
+
+    private WishPrice price(String words, Optional<Duration> more, Wish wish) {
+        return new WishPrice(
+                wish.before(), wish.without(), wish.apart(), false, false, words, signed(more), wish.asksForNothing());
+    }
+
+    private WishPrice bundlePrice(String words, Optional<Duration> more) {
+        return new WishPrice(null, null, null, true, false, words, signed(more), false);
+    }
+
+    private WishPrice pressPrice(Optional<Duration> more) {
+        return new WishPrice(null, null, null, false, true, "To the press as seldom as may be", signed(more), false);
     }
 
     /** The operation's name as the design has it; of one that isn't there any more what is left of it. */
@@ -170,8 +215,17 @@ record WorkOrderWriter(ViewWriter writer) {
         return "“" + names.getOrDefault(key, key.replaceAll("\\|.*", "")) + "”";
     }
 
-    /** What each turn is called, by its key: by its step, and where several are called that, with its lines. */
+    /** What each turn is called, by its key: by its step, and where several are called that, with its lines; and each step by its plain name. */
     static Map<String, String> names(Ordered order) {
+        Map<String, String> names = new HashMap<>();
+        order.turns()
+                .forEach(turn ->
+                        names.put(SetUp.plain(turn.step().name()), turn.step().name()));
+        names.putAll(turnNames(order));
+        return names;
+    }
+
+    private static Map<String, String> turnNames(Ordered order) {
         Map<String, Long> together = order.turns().stream()
                 .collect(Collectors.groupingBy(turn -> turn.step().name(), Collectors.counting()));
         return order.turns().stream()
@@ -208,6 +262,8 @@ record WorkOrderWriter(ViewWriter writer) {
                 turn.isElsewhere(),
                 turn.changes().stream().map(turn.setUp()::words).toList(),
                 writer.time(turn.time()),
+                operation.lines().size() > 1,
+                operation.timing().bags(),
                 writer.time(operation.passive()),
                 operation.text(Step::check),
                 operation.text(Step::caution),

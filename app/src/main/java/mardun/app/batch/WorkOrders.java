@@ -8,8 +8,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.MatchView;
 import mardun.app.batch.BatchViews.OrderView;
 import mardun.app.batch.BatchViews.Saving;
@@ -47,23 +49,32 @@ public class WorkOrders {
     private static final int LITTLE_WIDTH = 40;
 
     private static final int KEPT = 400;
+    private static final int MOST_BUNDLES = 12;
 
     private final Batches batches;
     private final BatchPlans plans;
     private final SettingsService settings;
     private final Threads threads;
     private final BenchLog log;
+    private final BatchEntry entry;
     private final Cache<Asked, Found> best =
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Asked, Found> good =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    WorkOrders(Batches batches, BatchPlans plans, SettingsService settings, Threads threads, BenchLog log) {
+    WorkOrders(
+            Batches batches,
+            BatchPlans plans,
+            SettingsService settings,
+            Threads threads,
+            BenchLog log,
+            BatchEntry entry) {
         this.batches = batches;
         this.plans = plans;
         this.settings = settings;
         this.threads = threads;
         this.log = log;
+        this.entry = entry;
     }
 
     /**
@@ -104,6 +115,24 @@ public class WorkOrders {
                                 wishes -> price(asked, wishes)))
                 .orElseGet(() ->
                         new WorkOrderWriter(current.writer()).circle(batch.version(), found.circle(), asked.wishes()));
+    }
+
+    /** The order of a batch that is still being typed: a good one at once, and nothing is kept of it. */
+    @Transactional(readOnly = true)
+    public OrderView preview(BatchForm form) {
+        Settings current = settings.current();
+        Planned planned = entry.preview(form, current);
+        Asked asked = new Asked(
+                planned.stillToDo(true).operations(),
+                threads.shelf().matching(planned, OrderWishes.NONE),
+                workshop(current).later(),
+                OrderWishes.NONE);
+        WorkOrderWriter writer = new WorkOrderWriter(current.writer());
+        Found found = good.get(asked, one -> one.find(LITTLE_WIDTH, () -> false));
+        return found.order()
+                .map(order -> writer.order(
+                        0, order, OrderWishes.NONE, current.equipment(), List.of(), wishes -> Optional.empty()))
+                .orElseGet(() -> writer.circle(0, found.circle(), OrderWishes.NONE));
     }
 
     /** The maker's machines, with what is on them. */
@@ -183,6 +212,7 @@ public class WorkOrders {
         OrderWishes wishes = read(form.wishes());
         Settings current = settings.current();
         Planned planned = plans.of(batches.chosen(batch), current);
+        refuseManyBundles(wishes, planned);
         Found found = asked(batch, planned, wishes, threads.shelf(), current).find(LITTLE_WIDTH, () -> false);
         if (found.order().isEmpty()) {
             throw RefusedException.conflict("These wishes can't all be met: "
@@ -192,6 +222,17 @@ public class WorkOrders {
                     + " and round again. Take one of them back, or say it otherwise.");
         }
         batch.wish(wishes);
+    }
+
+    private static void refuseManyBundles(OrderWishes wishes, Planned planned) {
+        int bags = planned.lines().stream()
+                .mapToInt(line -> line.chosen().started())
+                .sum();
+        wishes.bundle().filter(bundle -> bags > bundle * MOST_BUNDLES).ifPresent(bundle -> {
+            throw RefusedException.conflict("Bundles of " + bundle + " would be "
+                    + (bags + bundle - 1) / bundle + " for " + bags + " bags, and that is one by one. Take at least "
+                    + (bags + MOST_BUNDLES - 1) / MOST_BUNDLES + " to a bundle.");
+        });
     }
 
     /** Wishes as they came. */
@@ -212,7 +253,12 @@ public class WorkOrders {
                                 .collect(Collectors.toMap(
                                         one -> one.cloth().key(),
                                         one -> one.thread().key(),
-                                        (earlier, later) -> later)));
+                                        (earlier, later) -> later)),
+                wishes.apart() == null
+                        ? Set.of()
+                        : wishes.apart().stream().map(SetUp::plain).collect(Collectors.toSet()),
+                Optional.ofNullable(wishes.bundle()),
+                Boolean.TRUE.equals(wishes.pressInOneGo()) ? Set.of(OrderWishes.Habit.PRESS_IN_ONE_GO) : Set.of());
     }
 
     /** Which changes could be done without, and what each would save; those that save most first. */

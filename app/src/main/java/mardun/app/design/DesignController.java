@@ -104,7 +104,7 @@ class DesignController {
 
     @PostMapping("/designs/preview")
     DesignSheet previewDesign(@RequestBody @Valid PreviewedDesign form) {
-        return designs.preview(form.document());
+        return designs.preview(form);
     }
 
     /** What of the shelf may fill each slot of a design that is being edited. */

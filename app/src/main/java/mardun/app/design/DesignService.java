@@ -27,13 +27,17 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.LatestRevision;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
+import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
+import mardun.app.design.DesignViews.StepTime;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
+import mardun.app.log.Estimates;
+import mardun.app.log.Estimates.StepEstimate;
 import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockShelves;
@@ -61,6 +65,7 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
+import mardun.core.estimate.TimeEstimate;
 import mardun.core.making.SetUp;
 import mardun.core.pricing.UnitPricing;
 import org.springframework.data.domain.Page;
@@ -81,6 +86,9 @@ public class DesignService implements UsesMaterials {
     private record ReadRevision(RevisionView view, Design design) {}
 
     /** Revisions never change, so what was read once is known; ids aren't given twice. */
+    /** Nothing was ever logged of a design that isn't stored. */
+    private static final DesignId NOT_STORED = new DesignId(0);
+
     private final Cache<AtRevision, ReadRevision> readBefore =
             Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
 
@@ -90,6 +98,7 @@ public class DesignService implements UsesMaterials {
     private final MaterialService materials;
     private final SettingsService settings;
     private final BatchPlanner planner;
+    private final Estimates estimates;
     private final Patterns patterns;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
@@ -102,6 +111,7 @@ public class DesignService implements UsesMaterials {
             MaterialService materials,
             SettingsService settings,
             BatchPlanner planner,
+            Estimates estimates,
             Patterns patterns,
             OnceOnly onceOnly,
             JsonMapper json,
@@ -112,6 +122,7 @@ public class DesignService implements UsesMaterials {
         this.materials = materials;
         this.settings = settings;
         this.planner = planner;
+        this.estimates = estimates;
         this.patterns = patterns;
         this.onceOnly = onceOnly;
         this.json = json;
@@ -185,7 +196,13 @@ public class DesignService implements UsesMaterials {
     public DesignView get(DesignId id) {
         DesignEntity entity = find(id);
         DesignDocument document = document(entity);
-        return new DesignView(id, entity.version(), entity.revision(), entity.isPutAway(), document, sheet(document));
+        return new DesignView(
+                id,
+                entity.version(),
+                entity.revision(),
+                entity.isPutAway(),
+                document,
+                sheet(document, Optional.of(id)));
     }
 
     /**
@@ -317,11 +334,12 @@ public class DesignService implements UsesMaterials {
 
     /** What follows from a design that is being edited, whatever state it is in. */
     @Transactional(readOnly = true)
-    public DesignSheet preview(DesignDocument typed) {
+    public DesignSheet preview(PreviewedDesign form) {
+        DesignDocument typed = form.document();
         FieldReader fields = new FieldReader();
         DocumentLimits.check(typed, fields);
         fields.check();
-        return sheet(DocumentReader.kept(typed, settings.current().unitSystem()));
+        return sheet(DocumentReader.kept(typed, settings.current().unitSystem()), Optional.ofNullable(form.id()));
     }
 
     /** Whether a material may fill a slot of a design. */
@@ -418,10 +436,12 @@ public class DesignService implements UsesMaterials {
         return words.substring(0, Math.min(words.length(), LONGEST_WORDS));
     }
 
-    private DesignSheet sheet(DesignDocument document) {
+    private DesignSheet sheet(DesignDocument document, Optional<DesignId> id) {
         Settings current = settings.current();
         FieldReader fields = new FieldReader();
-        Design design = DocumentReader.read(document, fields);
+        Design typed = DocumentReader.read(document, fields);
+        Map<String, StepEstimate> known = estimates.of(id.orElse(NOT_STORED), typed.steps());
+        Design design = estimates.timed(id.orElse(NOT_STORED), typed);
         List<FindingView> unreadable = fields.problems().stream()
                 .map(p -> FindingView.refused(p.field(), p.sentence()))
                 .toList();
@@ -443,7 +463,29 @@ public class DesignService implements UsesMaterials {
                 && sizes.stream()
                         .flatMap(s -> s.findings().stream())
                         .noneMatch(f -> f.severity() == Finding.Severity.REFUSED);
-        return new DesignSheet(sizes, canBeSewn);
+        ViewWriter words = current.writer();
+        return new DesignSheet(
+                sizes,
+                canBeSewn,
+                design.steps().stream()
+                        .filter(step -> known.get(step.key()).isMeasured())
+                        .map(step -> time(step.key(), known.get(step.key()), words))
+                        .toList());
+    }
+
+    private static StepTime time(String key, StepEstimate estimate, ViewWriter writer) {
+        TimeEstimate each = estimate.each();
+        return new StepTime(
+                key,
+                writer.time(each.each()),
+                writer.time(each.atLeast()),
+                writer.time(each.atMost()),
+                each.bags(),
+                each.batches(),
+                each.leftOut().size(),
+                writer.time(estimate.once().time()),
+                estimate.once().batches(),
+                writer.time(each.beginning()));
     }
 
     private static SizeSheet with(SizeSheet sheet, List<FindingView> more) {
@@ -484,7 +526,7 @@ public class DesignService implements UsesMaterials {
     }
 
     private DesignLine line(DesignEntity entity, DesignDocument document, Shelves shelves, Settings current) {
-        Design design = stored(document);
+        Design design = estimates.timed(entity.id(), stored(document));
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
         LinePlan plan = planner.plan(
                         List.of(BatchLine.only(

@@ -13,6 +13,7 @@ import mardun.app.show.Views.FindingView;
 import mardun.app.show.Views.LengthFigure;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.TimeView;
 import mardun.core.construction.BoxingSchool;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Mark;
@@ -111,7 +112,9 @@ public final class DesignViews {
             long version, @NotNull @Valid DesignDocument document) {}
 
     /** A design being edited. */
-    public record PreviewedDesign(@NotNull @Valid DesignDocument document) {}
+    public record PreviewedDesign(
+            @NotNull @Valid DesignDocument document,
+            @Nullable DesignId id) {}
 
     /** A size to be copied; changes are lengths with a sign, by the symbols of the measurements. */
     public record NewSize(
@@ -156,8 +159,36 @@ public final class DesignViews {
     /** A measure that a form is sewn with. */
     public record FormMeasureView(String key, String label) {}
 
-    /** All that follows from a design, for each of its sizes. */
-    public record DesignSheet(List<SizeSheet> sizes, boolean canBeSewn) {}
+    /**
+     * All that follows from a design, for each of its sizes.
+     *
+     * @param times how long the steps take of which something was measured
+     */
+    public record DesignSheet(List<SizeSheet> sizes, boolean canBeSewn, List<StepTime> times) {}
+
+    /**
+     * How long a step takes, by what was measured and what was guessed.
+     *
+     * @param key the step's
+     * @param atLeast in eight of ten batches one bag takes between this
+     * @param atMost and this
+     * @param bags on how many measured bags of this design it rests
+     * @param leftOut how many measurements were too far from the others to count
+     * @param once what is spent once in a batch
+     * @param onceBatches on how many measured batches that rests
+     * @param beginning how much longer a batch takes because of its first bags
+     */
+    public record StepTime(
+            String key,
+            TimeView each,
+            TimeView atLeast,
+            TimeView atMost,
+            int bags,
+            int batches,
+            int leftOut,
+            TimeView once,
+            int onceBatches,
+            TimeView beginning) {}
 
     /** One size: what could be worked out, and what was found. */
     public record SizeSheet(

@@ -71,7 +71,8 @@ public class Estimates {
             return Duration.ofSeconds(Math.round(time.toMillis() / 1000.0));
         }
 
-        boolean isMeasured() {
+        /** Whether anything was measured that it rests on. */
+        public boolean isMeasured() {
             return each.bags() > 0 || once.batches() > 0 || each.isBettered();
         }
 

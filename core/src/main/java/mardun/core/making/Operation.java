@@ -29,6 +29,11 @@ public record Operation(List<Part> parts) {
      */
     public record Part(int line, int units, Step step, Length thickness) {
 
+        /** The same for so many bags. */
+        Part of(int otherUnits) {
+            return new Part(line, otherUnits, step, thickness);
+        }
+
         /** The same for the bags of which it isn't counted yet; what is spent once is spent when the first of them is counted. */
         Part left(int started, int open, Counted counted) {
             int done = counted.of(line, step.key());

@@ -11,10 +11,18 @@ public final class ThreadUse {
 
     private ThreadUse() {}
 
-    /** The hours of the steps that have this thread on the machine, for so many units. */
-    public static Duration time(List<Step> steps, int units, String thread) {
+    /**
+     * The hours of the steps that have this thread on the machine, for so many units.
+     *
+     * @param matching the thread that is taken where a step says that it matches, in words; empty where none is known
+     */
+    public static Duration time(List<Step> steps, int units, String thread, String matching) {
         return steps.stream()
-                .filter(step -> step.setUp().thread().strip().equalsIgnoreCase(thread.strip()))
+                .filter(step -> SetUp.plain(
+                                step.setUp().isMatching()
+                                        ? matching
+                                        : step.setUp().thread())
+                        .equals(SetUp.plain(thread)))
                 .map(step -> step.perUnit().multipliedBy(units))
                 .reduce(Duration.ZERO, Duration::plus);
     }

@@ -6,11 +6,15 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import mardun.core.order.CircularOrderException;
@@ -24,6 +28,9 @@ import mardun.core.order.OrderProblem;
  * before it in its design; and in each line what is cut comes before what is sewn, and that before what is finished.
  */
 public final class WorkOrder {
+
+    /** Where one wants to go seldom it is taken to be so many times as far. */
+    private static final int SELDOM = 30;
 
     private WorkOrder() {}
 
@@ -112,11 +119,14 @@ public final class WorkOrder {
      */
     public record Found(Optional<Ordered> order, List<Step> circle) {}
 
-    /** What is done at once: the parts of an operation that are sewn with one thread; and the places where it can be done. */
-    private record Node(String key, List<Operation.Part> parts, List<Workplace> places, SetUp setUp, Duration once) {
+    /**
+     * What is done at once: the parts of an operation that are sewn with one thread, in one bundle; and the places where it can be done.
+     */
+    private record Node(
+            String key, List<Operation.Part> parts, List<Workplace> places, SetUp setUp, Duration once, int bundle) {
 
         Node at(Workplace place) {
-            return new Node(key, parts, List.of(place), setUp, once);
+            return new Node(key, parts, List.of(place), setUp, once, bundle);
         }
 
         Step step() {
@@ -146,7 +156,7 @@ public final class WorkOrder {
         wish(wishes, nodes, before);
         OrderProblem problem;
         try {
-            problem = problem(nodes, before, places, workshop);
+            problem = problem(nodes, before, places, workshop, wishes.habits());
         } catch (CircularOrderException circle) {
             return new Found(
                     Optional.empty(),
@@ -159,13 +169,16 @@ public final class WorkOrder {
             placed.add(nodes.get(node).at(places.get(found.stations()[node])));
         }
         List<Turn> turns = turns(Arrays.stream(sequence).mapToObj(placed::get).toList(), workshop.standing());
+        Changes changes = changes(turns, workshop.times());
         return new Found(
                 Optional.of(new Ordered(
                         turns,
                         after(sequence, before),
-                        changes(turns, workshop.times()),
+                        changes,
                         changes(turns(lineByLine(nodes), workshop.standing()), workshop.times()),
-                        Duration.ofSeconds(found.leastCost()))),
+                        // What was reckoned dearer than it is makes the least cost too high by at most as much.
+                        Duration.ofSeconds(
+                                Math.max(0, changes.time().toSeconds() - found.cost() + found.leastCost())))),
                 List.of());
     }
 
@@ -200,30 +213,42 @@ public final class WorkOrder {
             List<Operation> operations, Threads threads, Equipment equipment, OrderWishes wishes) {
         List<Node> nodes = new ArrayList<>();
         Map<String, Integer> known = new HashMap<>();
+        Bundles bundles = new Bundles(operations, wishes.bundle().orElse(Integer.MAX_VALUE));
         for (Operation operation : operations) {
-            Map<String, List<Operation.Part>> byThread = new LinkedHashMap<>();
-            for (Operation.Part part : operation.parts()) {
-                byThread.computeIfAbsent(SetUp.plain(threads.of(part.line(), part.step())), thread -> new ArrayList<>())
-                        .add(part);
-            }
+            boolean isApart =
+                    wishes.apart().contains(SetUp.plain(operation.step().name()));
             Duration once = operation.once();
-            for (List<Operation.Part> parts : byThread.values()) {
-                Operation.Part first = parts.get(0);
-                String key = key(parts, known);
-                SetUp setUp = first.step().setUp().with(SetUp.Part.THREAD, threads.of(first.line(), first.step()));
-                for (OrderWishes.Without without : wishes.without()) {
-                    setUp = without.turn().equals(key) ? setUp.without(without.part()) : setUp;
+            for (Map.Entry<Integer, List<Operation.Part>> bundle :
+                    bundles.of(operation).entrySet()) {
+                Map<String, List<Operation.Part>> together = new LinkedHashMap<>();
+                for (Operation.Part part : bundle.getValue()) {
+                    String thread = SetUp.plain(threads.of(part.line(), part.step()));
+                    together.computeIfAbsent(isApart ? thread + " " + part.line() : thread, its -> new ArrayList<>())
+                            .add(part);
                 }
-                nodes.add(new Node(
-                        key,
-                        parts,
-                        equipment.places(first.step().station(), setUp, operation.thickness()),
-                        setUp,
-                        once));
-                once = Duration.ZERO;
+                for (List<Operation.Part> parts : together.values()) {
+                    String key = key(parts, known);
+                    SetUp setUp = setUp(parts.get(0), key, threads, wishes);
+                    nodes.add(new Node(
+                            key,
+                            parts,
+                            equipment.places(operation.step().station(), setUp, operation.thickness()),
+                            setUp,
+                            once,
+                            bundle.getKey()));
+                    once = isApart ? operation.once() : Duration.ZERO;
+                }
             }
         }
         return nodes;
+    }
+
+    private static SetUp setUp(Operation.Part part, String key, Threads threads, OrderWishes wishes) {
+        SetUp setUp = part.step().setUp().with(SetUp.Part.THREAD, threads.of(part.line(), part.step()));
+        for (OrderWishes.Without without : wishes.without()) {
+            setUp = without.turn().equals(key) ? setUp.without(without.part()) : setUp;
+        }
+        return setUp;
     }
 
     /** The step's name and the lines; where that is there already, with a number. */
@@ -266,7 +291,8 @@ public final class WorkOrder {
         }
     }
 
-    private static OrderProblem problem(List<Node> nodes, List<BitSet> before, Numbered places, Workshop workshop) {
+    private static OrderProblem problem(
+            List<Node> nodes, List<BitSet> before, Numbered places, Workshop workshop, Set<OrderWishes.Habit> habits) {
         ChangeTimes times = workshop.times();
         int count = places.all().size();
         List<SetUp.Part> parts = Arrays.stream(SetUp.Part.values())
@@ -279,6 +305,10 @@ public final class WorkOrder {
         for (int at = 0; at < count; at++) {
             for (int to = 0; to < count; to++) {
                 walk[at][to] = seconds(times.between(places.get(at), places.get(to)));
+                if (habits.contains(OrderWishes.Habit.PRESS_IN_ONE_GO)
+                        && places.get(to).station() == Station.PRESS) {
+                    walk[at][to] *= SELDOM;
+                }
             }
         }
         Map<String, Integer> known = new HashMap<>();
@@ -314,22 +344,50 @@ public final class WorkOrder {
         return Math.toIntExact(time.toSeconds());
     }
 
-    /** Each line's own steps, with the numbers of the nodes in which they are done, in the order of its design. */
-    private static Map<Integer, Map<Integer, Step>> ofLines(List<Node> nodes) {
-        Map<Integer, Map<Integer, Step>> lines = new TreeMap<>();
+    /** The bags of a line that are in one bundle. */
+    private record LineOf(int line, int bundle) {}
+
+    /**
+     * The own steps of each line's bags in each bundle, with the numbers of the nodes in which they are done, in the order of its design. What
+     * isn't done in bundles is done for all of them.
+     */
+    private static Map<LineOf, Map<Integer, Step>> ofLines(List<Node> nodes) {
+        Map<Integer, SortedSet<Integer>> bundles = new TreeMap<>();
+        nodes.forEach(node -> node.parts()
+                .forEach(part -> bundles.computeIfAbsent(part.line(), line -> new TreeSet<>())
+                        .add(node.bundle())));
+        Map<LineOf, Map<Integer, Step>> lines = new LinkedHashMap<>();
+        bundles.forEach((line, its) -> {
+            if (its.size() > 1) {
+                its.remove(Bundles.NONE);
+            }
+            its.forEach(bundle -> lines.put(new LineOf(line, bundle), new LinkedHashMap<>()));
+        });
         for (int number = 0; number < nodes.size(); number++) {
-            for (Operation.Part part : nodes.get(number).parts()) {
-                lines.computeIfAbsent(part.line(), line -> new LinkedHashMap<>())
-                        .put(number, part.step());
+            Node node = nodes.get(number);
+            for (Operation.Part part : node.parts()) {
+                for (int bundle : bundles.get(part.line())) {
+                    if (node.bundle() == Bundles.NONE || node.bundle() == bundle) {
+                        lines.get(new LineOf(part.line(), bundle)).put(number, part.step());
+                    }
+                }
             }
         }
         return lines;
     }
 
-    /** What each node must come after. */
+    /** What each node must come after; what is in a bundle, after all that is in those before it. */
     private static List<BitSet> before(List<Node> nodes) {
         List<BitSet> before = nodes.stream().map(node -> new BitSet()).toList();
         ofLines(nodes).values().forEach(line -> wait(line, before));
+        for (int node = 0; node < nodes.size(); node++) {
+            for (int other = 0; other < nodes.size(); other++) {
+                int bundle = nodes.get(other).bundle();
+                if (bundle != Bundles.NONE && bundle < nodes.get(node).bundle()) {
+                    before.get(node).set(other);
+                }
+            }
+        }
         return before;
     }
 
@@ -374,17 +432,21 @@ public final class WorkOrder {
 
     private static List<Node> lineByLine(List<Node> nodes) {
         List<Node> order = new ArrayList<>();
+        Set<List<Integer>> done = new HashSet<>();
         ofLines(nodes)
                 .forEach((line, its) -> its.forEach((number, step) -> {
                     Node node = nodes.get(number);
-                    order.add(new Node(
-                            node.key(),
-                            node.parts().stream()
-                                    .filter(part -> part.line() == line)
-                                    .toList(),
-                            node.places(),
-                            node.setUp(),
-                            node.once()));
+                    if (done.add(List.of(number, line.line()))) {
+                        order.add(new Node(
+                                node.key(),
+                                node.parts().stream()
+                                        .filter(part -> part.line() == line.line())
+                                        .toList(),
+                                node.places(),
+                                node.setUp(),
+                                node.once(),
+                                node.bundle()));
+                    }
                 }));
         return order;
     }

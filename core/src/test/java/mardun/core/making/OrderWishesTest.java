@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import mardun.core.making.OrderWishes.Before;
 import mardun.core.making.OrderWishes.Without;
 import mardun.core.making.WorkOrder.Found;
@@ -156,5 +157,133 @@ class OrderWishesTest {
                         .isGreaterThanOrEqualTo(free.orElseThrow().changes().time());
             }
         }
+    }
+
+    private static Step cut() {
+        return new Step(
+                "cut",
+                "cut",
+                Stage.CUT,
+                Station.CUTTING_TABLE,
+                SetUp.NONE,
+                Duration.ofMinutes(1),
+                Duration.ZERO,
+                Duration.ZERO,
+                "",
+                "",
+                "",
+                List.of(),
+                List.of());
+    }
+
+    private static Step press(String key, String... after) {
+        return new Step(
+                key,
+                key,
+                Stage.SEW,
+                Station.PRESS,
+                SetUp.NONE,
+                Duration.ofMinutes(1),
+                Duration.ZERO,
+                Duration.ZERO,
+                "",
+                "",
+                "",
+                List.of(after),
+                List.of());
+    }
+
+    private static OrderWishes done(Set<String> apart, Integer bundle, OrderWishes.Habit... habits) {
+        return new OrderWishes(
+                List.of(), Optional.empty(), List.of(), Map.of(), apart, Optional.ofNullable(bundle), Set.of(habits));
+    }
+
+    private static List<String> told(Ordered order) {
+        return order.turns().stream()
+                .map(turn -> turn.step().name() + " " + turn.operation().units())
+                .toList();
+    }
+
+    /** Five bags in bundles of two go through all seams two by two, the last alone; the cloth is cut for all. */
+    @Test
+    void bundlesGoThroughAllSeamsOneAfterAnother() {
+        List<LineSteps> lines = List.of(
+                LineSteps.of(1, 3, List.of(cut(), sew("loop", "navy", ""), sew("flap", "rust", ""))),
+                LineSteps.of(2, 2, List.of(cut(), sew("loop", "navy", ""), sew("flap", "rust", ""))));
+        Ordered atOnce = order(lines, OrderWishes.NONE);
+        Ordered bundled = order(lines, done(Set.of(), 2));
+        assertThat(told(atOnce)).containsExactly("cut 5", "loop 5", "flap 5");
+        assertThat(told(bundled)).containsExactly("cut 5", "loop 2", "flap 2", "loop 2", "flap 2", "loop 1", "flap 1");
+        assertThat(bundled.turns().get(3).operation().lines())
+                .as("the second bundle is of both lines")
+                .containsExactly(1, 2);
+        assertThat(bundled.changes().counts().get(SetUp.Part.THREAD)).isEqualTo(6);
+        assertThat(bundled.changes().time().minus(atOnce.changes().time()))
+                .as("four more changes of thread")
+                .isEqualTo(ChangeTimes.USUAL.of(SetUp.Part.THREAD).multipliedBy(4));
+        assertThat(order(lines, done(Set.of(), 5)).changes()).isEqualTo(atOnce.changes());
+    }
+
+    /** Of a bundle that is half sewn the rest comes first. */
+    @Test
+    void aBundleThatIsBegunIsFinishedFirst() {
+        List<Operation> all = Operation.of(
+                List.of(LineSteps.of(1, 4, List.of(cut(), sew("loop", "navy", ""), sew("flap", "rust", "")))));
+        StillToDo left = StillToDo.of(
+                all,
+                new StillToDo.Progress(
+                        Map.of(1, 4), false, false, new Counted(Map.of(new Counted.Place(1, "loop"), 2))));
+        Ordered order = WorkOrder.find(
+                        left.operations(),
+                        WorkOrder.Threads.AS_SAID,
+                        Workshop.USUAL,
+                        done(Set.of(), 2),
+                        WIDE,
+                        () -> false)
+                .order()
+                .orElseThrow();
+        assertThat(told(order)).containsExactly("flap 2", "loop 2", "flap 2");
+    }
+
+    @Test
+    void anOperationThatIsTakenApartIsDoneLineAfterLine() {
+        List<LineSteps> lines = List.of(
+                LineSteps.of(1, 3, List.of(cut(), sew("Sew  loop", "navy", ""))),
+                LineSteps.of(2, 2, List.of(cut(), sew("Sew  loop", "navy", ""))));
+        Ordered apart = order(lines, done(Set.of(SetUp.plain("sew loop")), null));
+        assertThat(told(apart)).containsExactlyInAnyOrder("cut 5", "Sew  loop 3", "Sew  loop 2");
+        assertThat(apart.turns().get(1).key()).isNotEqualTo(apart.turns().get(2).key());
+    }
+
+    /** Going to the press once more than needed would save a change of thread; who likes to press in one go doesn't go. */
+    @Test
+    void whatIsPressedIsPressedInOneGo() {
+        List<LineSteps> lines = List.of(LineSteps.of(
+                1,
+                3,
+                List.of(
+                        cut(),
+                        sew("a", "navy", "", "cut"),
+                        press("press a", "a"),
+                        sew("b", "navy", "", "press a"),
+                        sew("c", "rust", "", "cut"),
+                        press("press c", "c"),
+                        sew("d", "rust", "", "press c"))));
+        Ordered usual = order(lines, OrderWishes.NONE);
+        Ordered inOneGo = order(lines, done(Set.of(), null, OrderWishes.Habit.PRESS_IN_ONE_GO));
+        assertThat(goesToThePress(usual)).isEqualTo(2);
+        assertThat(goesToThePress(inOneGo)).isEqualTo(1);
+        assertThat(inOneGo.changes().time()).isGreaterThan(usual.changes().time());
+        assertThat(inOneGo.least()).isLessThanOrEqualTo(inOneGo.changes().time());
+    }
+
+    private static long goesToThePress(Ordered order) {
+        return order.turns().stream()
+                .filter(turn -> turn.step().station() == Station.PRESS && turn.isElsewhere())
+                .count();
+    }
+
+    private static Ordered order(List<LineSteps> lines, OrderWishes wishes) {
+        return find(lines, wishes).order().orElseThrow();
     }
 }

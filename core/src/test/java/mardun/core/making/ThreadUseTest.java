@@ -30,8 +30,16 @@ class ThreadUseTest {
     @Test
     void onlyTheStepsWithThisThreadCountAndOnlyWhileTheySew() {
         List<Step> steps = List.of(step("a", "Navy 50", 6), step("b", "Oat 50", 20), step("c", " navy 50", 4));
-        assertThat(ThreadUse.time(steps, 12, "Navy 50")).isEqualTo(Duration.ofHours(2));
-        assertThat(ThreadUse.time(steps, 12, "Rust 50")).isEqualTo(Duration.ZERO);
+        assertThat(ThreadUse.time(steps, 12, "Navy 50", "")).isEqualTo(Duration.ofHours(2));
+        assertThat(ThreadUse.time(steps, 12, "Rust 50", "")).isEqualTo(Duration.ZERO);
+    }
+
+    @Test
+    void whereAStepSaysMatchingItIsTheThreadThatMatches() {
+        List<Step> steps = List.of(step("a", "Matching", 6), step("b", "Navy 50", 3));
+        assertThat(ThreadUse.time(steps, 10, "Navy 50", "navy 50")).isEqualTo(Duration.ofMinutes(90));
+        assertThat(ThreadUse.time(steps, 10, "Rust 50", "rust 50")).isEqualTo(Duration.ofMinutes(60));
+        assertThat(ThreadUse.time(steps, 10, "Matching", "")).isEqualTo(Duration.ZERO);
     }
 
     @Test
