@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp;
 import mardun.core.making.Standing;
@@ -46,7 +47,10 @@ public final class DayPlanner {
     private final Task[] tasks;
     private final int[] jobOf;
     private final int[][] after;
-    private final int[][] needs;
+    /** The parts of its set-up that each task needs, and what it needs on each of them. */
+    private final int[][] needed;
+
+    private final int[][] values;
     private final int[][] start;
     private final long[] passive;
     private final long[] notBefore;
@@ -78,7 +82,8 @@ public final class DayPlanner {
         jobOf = new int[count];
         after = new int[count][];
         where = new int[count];
-        needs = new int[count][parts.length];
+        needed = new int[count][];
+        values = new int[count][];
         passive = new long[count];
         notBefore = new long[this.jobs.size()];
         sewing = new long[count];
@@ -98,7 +103,13 @@ public final class DayPlanner {
                 passive[next] = task.passive().toSeconds();
                 sewing[next] = task.sewing().toSeconds();
                 once[next] = task.once().toSeconds();
-                number(task.setUp(), needs[next], known);
+                int[] all = new int[parts.length];
+                number(task.setUp(), all, known);
+                needed[next] = IntStream.range(0, parts.length)
+                        .filter(part -> all[part] != 0)
+                        .toArray();
+                values[next] =
+                        Arrays.stream(needed[next]).map(part -> all[part]).toArray();
                 next++;
             }
         }
@@ -308,28 +319,28 @@ public final class DayPlanner {
 
         private long changes(int task, int[] state) {
             long seconds = 0;
-            for (int part = 0; part < parts.length; part++) {
-                if (needs[task][part] != 0 && needs[task][part] != state[part]) {
-                    seconds += changing[part];
+            int[] its = needed[task];
+            int[] mine = values[task];
+            for (int i = 0; i < its.length; i++) {
+                if (mine[i] != state[its[i]]) {
+                    seconds += changing[its[i]];
                 }
             }
             return seconds;
         }
 
         private void putOn(int task, int[] state) {
-            for (int part = 0; part < parts.length; part++) {
-                if (needs[task][part] != 0) {
-                    state[part] = needs[task][part];
-                }
+            int[] its = needed[task];
+            for (int i = 0; i < its.length; i++) {
+                state[its[i]] = values[task][i];
             }
         }
 
         private List<SetUp.Part> changed(int task, int[] state) {
             List<SetUp.Part> changed = new ArrayList<>();
-            for (SetUp.Part part : parts) {
-                int needed = needs[task][part.ordinal()];
-                if (needed != 0 && needed != state[part.ordinal()]) {
-                    changed.add(part);
+            for (int i = 0; i < needed[task].length; i++) {
+                if (values[task][i] != state[needed[task][i]]) {
+                    changed.add(parts[needed[task][i]]);
                 }
             }
             return changed;
@@ -381,7 +392,7 @@ public final class DayPlanner {
             boolean isDone = done >= all;
             dry[task] = isDone ? place.moment() + passive[task] : NEVER;
             busyUntil[there] = isDone ? place.moment() : NEVER;
-            at[worker] = isDone ? clock.at(place.moment()) : place;
+            at[worker] = isDone ? clock.settled(place) : place;
             if (isDone) {
                 int job = jobOf[task];
                 while (head[job] < begin[job + 1] && dry[head[job]] != NEVER) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /**
  * How sure it is that work is done by a day. The plan is laid many times, each time with other true times for its tasks: each is off
@@ -55,10 +56,11 @@ public record Sureness(LocalDate today, Map<String, List<Integer>> days) {
                 tasks.stream().mapToDouble(task -> task.once().toSeconds()).toArray();
         int jobs = planner.jobs().size();
         int[][] days = new int[jobs][runs];
-        SplittableRandom random = new SplittableRandom(SEED);
-        long[] trueSewing = new long[count];
-        long[] trueOnce = new long[count];
-        for (int run = 0; run < runs; run++) {
+        // Each run has numbers of its own, so that they can be made beside one another and come out the same.
+        IntStream.range(0, runs).parallel().forEach(run -> {
+            SplittableRandom random = new SplittableRandom(SEED + run);
+            long[] trueSewing = new long[count];
+            long[] trueOnce = new long[count];
             double together = 1 + shared * random.nextGaussian();
             for (int task = 0; task < count; task++) {
                 double off = Math.max(LEAST, together + spread[task] * random.nextGaussian());
@@ -69,7 +71,7 @@ public record Sureness(LocalDate today, Map<String, List<Integer>> days) {
             for (int job = 0; job < jobs; job++) {
                 days[job][run] = done[job];
             }
-        }
+        });
         Map<String, List<Integer>> byKey = new HashMap<>();
         for (int job = 0; job < jobs; job++) {
             byKey.put(

@@ -83,6 +83,17 @@ final class WorkClock {
                 : new Place(stretch, Math.max(from[stretch], moment));
     }
 
+    /** The same place, or where work goes on if its stretch is over. */
+    Place settled(Place place) {
+        int stretch = place.stretch();
+        if (isOver(place) || place.moment() < to[stretch]) {
+            return place;
+        }
+        return stretch + 1 == from.length
+                ? new Place(from.length, place.moment())
+                : new Place(stretch + 1, from[stretch + 1]);
+    }
+
     /** What is worked from a place until a moment. */
     long worked(Place place, long until) {
         return Math.max(0, sum(at(until)) - sum(place));
