@@ -916,6 +916,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/paced': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['paceDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/preview': {
     parameters: {
       query?: never;
@@ -3228,6 +3244,10 @@ export interface components {
       /** Format: int64 */
       version: number;
       waits: string;
+    };
+    PacedDesign: {
+      anHour: string;
+      document: components['schemas']['DesignDocument'];
     };
     PageViewBatchRow: {
       items: components['schemas']['BatchRow'][];
@@ -6033,6 +6053,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['FitAnswer'];
+        };
+      };
+    };
+  };
+  paceDesign: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PacedDesign'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignDocument'];
         };
       };
     };

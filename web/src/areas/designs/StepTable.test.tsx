@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -38,6 +38,23 @@ describe('the steps of a design', () => {
     await userEvent.clear(minutes);
     await userEvent.type(minutes, '12/h');
     expect(current.document.steps[1]?.minutesPerUnit).toBe('12/h');
+  });
+
+  it('share so many an hour among them', async () => {
+    const sent = server({
+      '/api/designs/paced': {
+        ...twoSteps(),
+        steps: [
+          { ...step('zip', 'Sew the zip'), minutesPerUnit: '6' },
+          { ...step('box', 'Box the corners'), minutesPerUnit: '6' },
+        ],
+      },
+    });
+    const { current } = editor(<StepTable />, twoSteps());
+    await userEvent.click(screen.getByRole('button', { name: 'So many an hour' }));
+    await userEvent.type(screen.getByLabelText(/Whole bags I make in an hour/), '5{Enter}');
+    await waitFor(() => expect(current.document.steps.map((one) => one.minutesPerUnit)).toEqual(['6', '6']));
+    expect(sent.find((one) => one.path === '/api/designs/paced')?.body).toMatchObject({ anHour: '5' });
   });
 
   it('tell what was measured, and how sure that is', () => {

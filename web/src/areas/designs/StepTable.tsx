@@ -38,6 +38,7 @@ export function StepTable() {
   const [at, setAt] = useState<string>();
   const [putting, setPutting] = useState(false);
   const [keeping, setKeeping] = useState(false);
+  const [pacing, setPacing] = useState(false);
   const steps = document.steps;
   const set = (index: number, next: Partial<StepRow>) => change({ steps: replaced(steps, index, next) });
   const openedAt = steps.findIndex((step) => step.key === opened);
@@ -84,6 +85,13 @@ export function StepTable() {
             onClick={() => setPutting(true)}
           >
             Put in a building block
+          </button>
+          <button
+            type="button"
+            className="min-h-9 px-2 font-semibold text-woad hover:underline"
+            onClick={() => setPacing(true)}
+          >
+            So many an hour
           </button>
           <button
             type="button"
@@ -188,6 +196,7 @@ export function StepTable() {
         />
       )}
       {putting && <BlockPanel onClose={() => setPutting(false)} />}
+      {pacing && <PacePanel onClose={() => setPacing(false)} />}
       {keeping && <KeepPanel onClose={() => setKeeping(false)} />}
     </>
   );
@@ -386,6 +395,44 @@ function BlockPanel({ onClose }: { onClose: () => void }) {
           </li>
         ))}
       </ul>
+    </Panel>
+  );
+}
+
+/** Spreads so many an hour over all steps. */
+function PacePanel({ onClose }: { onClose: () => void }) {
+  const { document, change } = useEditing();
+  const [anHour, setAnHour] = useState('');
+  const pace = useSend(
+    () => api.post<Document>('/api/designs/paced', { document, anHour }),
+    (next) => {
+      change({ steps: next.steps });
+      onClose();
+    },
+  );
+  return (
+    <Panel title="So many an hour" open onOpenChange={(open) => !open && onClose()}>
+      <form
+        noValidate
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!pace.isPending) pace.mutate(undefined);
+        }}
+      >
+        <TextField
+          label="Whole bags I make in an hour, without setting up"
+          hint="each step keeps its share of the time"
+          inputMode="decimal"
+          value={anHour}
+          error={pace.problem?.on('anHour')}
+          onChange={(event) => setAnHour(event.target.value)}
+        />
+        {pace.problem && !pace.problem.on('anHour') && <ProblemNotice problem={pace.problem} />}
+        <Button type="submit" disabled={pace.isPending}>
+          Spread it over the steps
+        </Button>
+      </form>
     </Panel>
   );
 }

@@ -1,6 +1,7 @@
 package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
@@ -330,5 +331,23 @@ class DesignsTest {
         Answer refused = APP.post("/api/designs/preview", Map.of("document", document));
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.on("sizes")).startsWith("There are 41 sizes. A design has at most 40");
+    }
+
+    @Test
+    void soManyAnHourIsSpreadOverTheSteps() {
+        JsonNode document =
+                APP.get("/api/designs/" + APP.pouch("Paced pouch")).body().get("document");
+        Answer paced = APP.post("/api/designs/paced", Map.of("document", document, "anHour", "4"));
+        assertThat(paced.status()).isEqualTo(200);
+        double minutes = 0;
+        for (JsonNode step : paced.body().get("steps")) {
+            minutes += Double.parseDouble(step.get("minutesPerUnit").asString());
+        }
+        assertThat(minutes).isCloseTo(15, within(0.1));
+        for (String bad : List.of("0", "-3", "many", "")) {
+            Answer refused = APP.post("/api/designs/paced", Map.of("document", document, "anHour", bad));
+            assertThat(refused.status()).as(bad).isEqualTo(422);
+            assertThat(refused.on("anHour")).as(bad).isNotBlank();
+        }
     }
 }

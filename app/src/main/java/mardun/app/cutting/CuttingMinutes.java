@@ -1,7 +1,5 @@
 package mardun.app.cutting;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -31,8 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The minutes of cutting as the sheets reckon them and as the design's steps say: each can be set by the other. */
 @Service
 public class CuttingMinutes {
-
-    private static final BigDecimal SECONDS_PER_MINUTE = BigDecimal.valueOf(60);
 
     private final CuttingService cutting;
     private final CuttableBatches batches;
@@ -120,13 +116,6 @@ public class CuttingMinutes {
     }
 
     private static StepRow timed(StepRow row, CuttingTime.Minutes minutes) {
-        return row.taking(typed(minutes.perUnit()), typed(minutes.perBatch()));
-    }
-
-    private static String typed(Duration duration) {
-        return BigDecimal.valueOf(duration.toSeconds())
-                .divide(SECONDS_PER_MINUTE, 2, RoundingMode.HALF_UP)
-                .stripTrailingZeros()
-                .toPlainString();
+        return row.taking(minutes.perUnit(), minutes.perBatch());
     }
 }

@@ -18,6 +18,7 @@ import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
+import mardun.app.design.DesignViews.PacedDesign;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.RevisionView;
@@ -128,6 +129,12 @@ class DesignController {
     @PostMapping("/designs/arranged")
     DesignDocument arrangeSizes(@RequestBody @Valid ArrangedSizes form) {
         return designs.arranged(form);
+    }
+
+    /** Spreads so many an hour over the steps of a design that is being edited. */
+    @PostMapping("/designs/paced")
+    DesignDocument paceDesign(@RequestBody @Valid PacedDesign form) {
+        return designs.paced(form);
     }
 
     @PostMapping("/designs/with-block")

@@ -4,6 +4,9 @@ import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.annotation.JsonFormat;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -315,8 +318,25 @@ public record DesignDocument(
             return details.with(SetUp.of(needle, thread, foot, stitch));
         }
 
-        /** This step with other minutes. */
-        public StepRow taking(String newMinutesPerUnit, String newMinutesPerBatch) {
+        /** This step with another time for each bag. */
+        StepRow taking(Duration newEach) {
+            return taking(typed(newEach), minutesPerBatch);
+        }
+
+        /** This step with other times. */
+        public StepRow taking(Duration newEach, Duration newOnce) {
+            return taking(typed(newEach), typed(newOnce));
+        }
+
+        /** Minutes as they are typed, exact to the second. */
+        private static String typed(Duration time) {
+            return BigDecimal.valueOf(time.toSeconds())
+                    .divide(BigDecimal.valueOf(60), 2, RoundingMode.HALF_UP)
+                    .stripTrailingZeros()
+                    .toPlainString();
+        }
+
+        private StepRow taking(String newMinutesPerUnit, String newMinutesPerBatch) {
             return new StepRow(
                     key,
                     name,

@@ -2,7 +2,9 @@ package mardun.app.design;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -14,6 +16,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignViews.ArrangedSizes;
@@ -27,6 +30,7 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.LatestRevision;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
+import mardun.app.design.DesignViews.PacedDesign;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.RevisionView;
@@ -66,7 +70,9 @@ import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
 import mardun.core.estimate.TimeEstimate;
+import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
+import mardun.core.making.Step;
 import mardun.core.pricing.UnitPricing;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
@@ -86,6 +92,10 @@ public class DesignService implements UsesMaterials {
     private record ReadRevision(RevisionView view, Design design) {}
 
     /** Revisions never change, so what was read once is known; ids aren't given twice. */
+    private static final BigDecimal SLOWEST = new BigDecimal("0.02");
+
+    private static final BigDecimal FASTEST = BigDecimal.valueOf(3600);
+
     /** Nothing was ever logged of a design that isn't stored. */
     private static final DesignId NOT_STORED = new DesignId(0);
 
@@ -330,6 +340,25 @@ public class DesignService implements UsesMaterials {
                 .filter(entity -> materialsOf(document(entity)).contains(materialId))
                 .findFirst()
                 .map(entity -> "The design “" + entity.name() + "”");
+    }
+
+    /** Each step of a design that is being edited with its share of so many an hour. */
+    public DesignDocument paced(PacedDesign form) {
+        FieldReader fields = new FieldReader();
+        BigDecimal anHour = fields.decimal("anHour", form.anHour(), SLOWEST, FASTEST);
+        if (form.document().steps().isEmpty()) {
+            fields.refuse("anHour", form.anHour(), "There are no steps yet to spread it over. Add one first.");
+        }
+        fields.check();
+        DesignDocument document = form.document();
+        List<Duration> each = Pace.spread(
+                Pace.each(anHour),
+                DocumentReader.read(document, new FieldReader()).steps().stream()
+                        .map(Step::perUnit)
+                        .toList());
+        return document.withSteps(IntStream.range(0, each.size())
+                .mapToObj(i -> document.steps().get(i).taking(each.get(i)))
+                .toList());
     }
 
     /** What follows from a design that is being edited, whatever state it is in. */

@@ -116,6 +116,11 @@ public final class DesignViews {
             @NotNull @Valid DesignDocument document,
             @Nullable DesignId id) {}
 
+    /** A design whose bags are made so many an hour, all steps together. */
+    public record PacedDesign(
+            @NotNull @Valid DesignDocument document,
+            @NotNull String anHour) {}
+
     /** A size to be copied; changes are lengths with a sign, by the symbols of the measurements. */
     public record NewSize(
             @NotNull @Valid DesignDocument document,
