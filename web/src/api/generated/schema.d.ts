@@ -4431,6 +4431,11 @@ export interface components {
       step: string;
       what: string;
     };
+    WorkPiece: {
+      /** Format: int32 */
+      layers: number;
+      piece: components['schemas']['PieceView'];
+    };
     WorkTurn: {
       at: string;
       /** Format: int32 */
@@ -4444,7 +4449,9 @@ export interface components {
       once: components['schemas']['TimeView'];
       parts: components['schemas']['WorkPart'][];
       passive: components['schemas']['TimeView'];
+      pieces: components['schemas']['WorkPiece'][];
       place: string;
+      seam?: components['schemas']['LengthView'];
       setUp: {
         [key: string]: string;
       };

@@ -2,7 +2,8 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
-import { day } from '../../../ui/units';
+import { PieceShape } from '../../../ui/PieceDrawing';
+import { day, useUnits } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
 import { useTitle } from '../../../ui/useTitle';
 import { clockText, isRunning } from './clock';
@@ -230,11 +231,11 @@ function Work({ batchId }: { batchId: number }) {
       ) : turn ? (
         <section
           aria-label="What is done now"
-          className="sheet relative mt-2 grid flex-1 content-start gap-x-8 gap-y-4 px-7 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid lg:grid-cols-[1fr_330px]"
+          className="sheet relative mt-2 grid flex-1 content-start gap-x-6 gap-y-4 px-6 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid md:grid-cols-[1fr_240px] lg:grid-cols-[1fr_330px]"
         >
           <div className="min-w-0">
             <p className="text-lg text-soft">at {turn.at.match(/^[A-Z]/) ? turn.at : `the ${turn.at}`}</p>
-            <h2 className="text-[40px] leading-tight">{turn.name}</h2>
+            <h2 className="text-[32px] leading-tight lg:text-[40px]">{turn.name}</h2>
             {turn.changes.length > 0 && <ChangeNow changes={turn.changes} done={putOn === turn.key} />}
             <ul className="mt-4 space-y-3">
               {turn.parts.map((one) => (
@@ -267,6 +268,7 @@ function Work({ batchId }: { batchId: number }) {
                 </li>
               ))}
             </ul>
+            <GoesThrough turn={turn} />
             <div className="mt-4 space-y-2 text-lg">
               {turn.check && (
                 <p>
@@ -322,7 +324,7 @@ function Work({ batchId }: { batchId: number }) {
             <BigButton look={mine === 'working' ? 'main' : 'quiet'} tall disabled={!part} onPress={acts.one}>
               One done <Key of={keys.one} />
             </BigButton>
-            <div className="grid grid-cols-2 gap-3">
+            <div className="grid gap-3 lg:grid-cols-2">
               <BigButton look="quiet" disabled={!part} onPress={acts.five}>
                 Five <Key of={keys.five} />
               </BigButton>
@@ -366,6 +368,34 @@ function Work({ batchId }: { batchId: number }) {
             </BigButton>
           </div>
         </footer>
+      )}
+    </div>
+  );
+}
+
+/** The pieces that go through, to one scale, with the seam's allowance. */
+function GoesThrough({ turn }: { turn: Turn }) {
+  const units = useUnits();
+  if (turn.pieces.length === 0) return null;
+  const tallest = Math.max(...turn.pieces.map(({ piece }) => piece.drawing.height));
+  const wide = turn.pieces.reduce((sum, { piece }) => sum + piece.drawing.width, 0);
+  const scale = Math.min(0.62, 150 / tallest, 560 / wide);
+  return (
+    <div className="mt-4 flex flex-wrap items-end gap-x-5 gap-y-2">
+      {turn.pieces.map(({ piece, layers }) => (
+        <figure key={piece.letter} className="text-center">
+          <PieceShape piece={piece} scale={scale} />
+          <figcaption className="mt-1">
+            {layers > 1 && <b>{layers} × </b>}
+            {piece.name}
+          </figcaption>
+        </figure>
+      ))}
+      {turn.seam && (
+        <p className="pb-6 text-lg">
+          <span className="text-soft">seam</span> <b>{units.own(turn.seam)}</b>{' '}
+          <span className="text-soft">{units.other(turn.seam)}</span>
+        </p>
       )}
     </div>
   );

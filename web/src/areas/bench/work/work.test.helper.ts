@@ -28,6 +28,7 @@ export const turn = (name: string, ...parts: Part[]): Turn => ({
   once: time(0),
   passive: time(0),
   bags: 0,
+  pieces: [],
   check: '',
   caution: '',
   note: '',

@@ -33,7 +33,7 @@ class ScreenshotsTest {
             take(app, "/materials/2", "How it came and went", "material");
             take(app, "/materials/buying", "All together", "buying");
             take(app, "/materials/deliveries", "What came before", "delivery");
-            take(app, "/materials/value", "Cloth, lining", "worth");
+            take(app, "/bench/work/4", "One done", "work");
             take(app, "/materials/hand?material=3", "can be made", "hand");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.AtWork;
@@ -11,8 +12,10 @@ import mardun.app.bench.WorkViews.DoneTurn;
 import mardun.app.bench.WorkViews.RefusedEntry;
 import mardun.app.bench.WorkViews.WorkForm;
 import mardun.app.bench.WorkViews.WorkPart;
+import mardun.app.bench.WorkViews.WorkPiece;
 import mardun.app.bench.WorkViews.WorkTurn;
 import mardun.app.bench.WorkViews.WorkView;
+import mardun.app.design.SheetWriter;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.LogEntry;
@@ -23,14 +26,24 @@ import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.LengthView;
+import mardun.core.design.Letters;
 import mardun.core.making.Operation;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder.Turn;
+import mardun.core.measure.Dimension;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.working.Figure;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The screen beside the machine: it tells what happened, and is told how the batch stands. */
 @Service
 class WorkService {
+
+    /** What the allowance of most seams is called in a design's formulas. */
+    private static final String SEAM = "seam";
 
     private final BatchWork batches;
     private final MaterialService materials;
@@ -91,9 +104,39 @@ class WorkService {
                 writer.time(turn.once()),
                 writer.time(operation.passive()),
                 operation.timing().bags(),
+                seam(turn, planned, writer),
+                pieces(turn, planned, writer),
                 operation.text(Step::check),
                 operation.text(Step::caution),
                 operation.text(Step::note));
+    }
+
+    private static @Nullable LengthView seam(Turn turn, Planned planned, ViewWriter writer) {
+        Figure<Quantity> seam = planned.line(turn.parts().get(0).line())
+                .plan()
+                .sized()
+                .measurements()
+                .get(SEAM);
+        return turn.step().station().sews()
+                        && seam != null
+                        && seam.value().dimension().equals(Dimension.LENGTH)
+                ? writer.length(seam.value().value(), ShownRounding.NEAREST)
+                : null;
+    }
+
+    private static List<WorkPiece> pieces(Turn turn, Planned planned, ViewWriter writer) {
+        PlannedLine line = planned.line(turn.parts().get(0).line());
+        SheetWriter sheets = new SheetWriter(writer, planned.workroom());
+        Letters letters = new Letters(line.design(), line.plan().sized());
+        List<WorkPiece> pieces = new ArrayList<>();
+        for (Step.Use use : turn.step().uses()) {
+            Set<String> its = letters.parts(use.letter());
+            line.plan().sized().pieces().stream()
+                    .filter(piece -> its.contains(piece.piece().letter()))
+                    .map(piece -> new WorkPiece(sheets.piece(piece), use.layers()))
+                    .forEach(pieces::add);
+        }
+        return pieces;
     }
 
     private static WorkPart part(

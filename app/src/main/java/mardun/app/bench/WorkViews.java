@@ -7,9 +7,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import mardun.app.design.DesignViews.PieceView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.log.LogEntry;
+import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.TimeView;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
@@ -60,6 +62,8 @@ public final class WorkViews {
      * @param once hands-on time that is spent once
      * @param passive time after it that needs no hands
      * @param bags on how many measured bags its time rests
+     * @param seam the allowance of a seam; absent where it isn't sewn, or the design has none that is called so
+     * @param pieces what goes through, as it is cut, of the first line
      */
     public record WorkTurn(
             String key,
@@ -74,9 +78,18 @@ public final class WorkViews {
             TimeView once,
             TimeView passive,
             int bags,
+            @Nullable LengthView seam,
+            List<WorkPiece> pieces,
             String check,
             String caution,
             String note) {}
+
+    /**
+     * A piece in an operation.
+     *
+     * @param layers how many of it lie on one another at the thickest place
+     */
+    public record WorkPiece(PieceView piece, int layers) {}
 
     /**
      * A line's bags at an operation.

@@ -6,10 +6,10 @@ import java.util.stream.Stream;
 import mardun.core.material.ClothKind;
 
 /** What a letter in a step stands for: a piece or a trim, or a panel with all that it is made of. */
-record Letters(Design design, SizedDesign sized) {
+public record Letters(Design design, SizedDesign sized) {
 
     /** A letter itself, and of a panel all that it is made of. */
-    Set<String> parts(String letter) {
+    public Set<String> parts(String letter) {
         Set<String> parts = new LinkedHashSet<>(Set.of(letter));
         design.panels().stream()
                 .filter(panel -> panel.letter().equals(letter))

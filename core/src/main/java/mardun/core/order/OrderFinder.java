@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 import mardun.core.order.OrderAnnealing.Arranged;
 
 /** Finds the order that costs least, or the best that there is time for, with how far it can be from the best at most. */
@@ -75,7 +76,7 @@ public final class OrderFinder {
 
     /**
      * Where operations can be done at several stations, it is first tried which is best at which, with the order changing along; then the
-     * order is searched for these. That no other choice costs less is known only where each setting is put on no more than once.
+     * order is searched for these. That no other choice costs less is known only where nothing is put on twice, and no place is gone to twice.
      */
     private static FoundOrder choosing(OrderProblem problem, int mostWidth, long seed, BooleanSupplier stop) {
         Arranged chosen = new Arranged(greedy(problem), problem.firstStations());
@@ -91,7 +92,7 @@ public final class OrderFinder {
                 isBetter ? found.operations() : chosen.order(),
                 chosen.stations(),
                 cost,
-                Math.min(cost, eachSettingOnce(problem)));
+                Math.min(cost, eachSettingOnce(problem) + eachPlaceOnce(problem)));
     }
 
     /** What it takes to put each setting that is needed on once, where it isn't on at any station that could be meant. */
@@ -116,6 +117,41 @@ public final class OrderFinder {
     }
 
     private record Setting(int part, int value) {}
+
+    /** What it takes to go once to each place, or to one of those among which can be chosen. */
+    private static int eachPlaceOnce(OrderProblem problem) {
+        int[] together = IntStream.range(0, problem.stations()).toArray();
+        BitSet needed = new BitSet();
+        for (int one = 0; one < problem.size(); one++) {
+            int[] choices = problem.choices(one);
+            needed.set(choices[0]);
+            for (int choice : choices) {
+                int from = together[choice];
+                int to = together[choices[0]];
+                for (int i = 0; i < together.length; i++) {
+                    together[i] = together[i] == from ? to : together[i];
+                }
+            }
+        }
+        return needed.stream()
+                .map(station -> together[station])
+                .distinct()
+                .filter(group -> together[problem.startStation()] != group)
+                .map(group -> leastWayTo(group, together, problem))
+                .sum();
+    }
+
+    private static int leastWayTo(int group, int[] together, OrderProblem problem) {
+        int least = Integer.MAX_VALUE;
+        for (int from = 0; from < together.length; from++) {
+            for (int to = 0; to < together.length; to++) {
+                if (together[from] != group && together[to] == group) {
+                    least = Math.min(least, problem.walk(from, to));
+                }
+            }
+        }
+        return least;
+    }
 
     /** Always what costs least now, and of those the one that was first. */
     static int[] greedy(OrderProblem problem) {
