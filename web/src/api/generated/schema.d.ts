@@ -3630,6 +3630,8 @@ export interface components {
     };
     SetUpDetails: {
       bobbin: string;
+      /** Format: int64 */
+      bobbinId?: number;
       freeArm: boolean;
       heat: string;
       length: string;
@@ -3640,6 +3642,8 @@ export interface components {
       seconds: string;
       steam: string;
       tension: string;
+      /** Format: int64 */
+      threadId?: number;
       width: string;
     };
     SetUpWords: {

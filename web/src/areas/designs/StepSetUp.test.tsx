@@ -57,6 +57,27 @@ describe('the set-up of a step', () => {
     ]);
   });
 
+  it('knows a thread of the shelf, whatever it is called by now', async () => {
+    const thread = (name: string) => ({
+      items: [{ id: 20, name, kind: 'THREAD', putAway: false }],
+      page: 0,
+      size: 500,
+      total: 1,
+    });
+    const { current } = editor(<First />, design({ steps: [STEP] }), {}, (client) =>
+      client.setQueryData(keys.materials, thread('Navy 50')),
+    );
+    await userEvent.type(screen.getByLabelText('Thread'), 'navy 5');
+    expect(current.document.steps[0]?.details?.threadId).toBeUndefined();
+    await userEvent.type(screen.getByLabelText('Thread'), '0');
+    expect(current.document.steps[0]?.details?.threadId).toBe(20);
+    expect(screen.getByLabelText('Thread')).toHaveValue('Navy 50');
+    expect(screen.getByText('from the shelf')).toBeVisible();
+    await userEvent.type(screen.getByLabelText('Thread'), '{Backspace}');
+    expect(current.document.steps[0]?.details?.threadId).toBeUndefined();
+    expect(screen.getByLabelText('Thread')).toHaveValue('Navy 5');
+  });
+
   it('is another at the press', async () => {
     const { current } = editor(<First />, design({ steps: [{ ...STEP, station: 'PRESS' }] }));
     expect(screen.queryByLabelText('Needle')).toBeNull();

@@ -1,12 +1,12 @@
 import type { Schemas } from '../../api/client';
-import { useSettings, useSetUpWords } from '../../api/queries';
+import { useMaterials, useSettings, useSetUpWords } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { useEditing } from './editing';
 import { FormulaField, Tick } from './fields';
 
 type StepRow = Schemas['StepRow'];
 type Details = Schemas['SetUpDetails'];
-type Written = 'bobbin' | 'length' | 'width' | 'position' | 'tension' | 'heat';
+type Written = 'length' | 'width' | 'position' | 'tension' | 'heat';
 
 const NOTHING: Details = {
   bobbin: '',
@@ -22,7 +22,6 @@ const NOTHING: Details = {
 };
 
 const SEWING: [Written, string, string?][] = [
-  ['bobbin', 'Bobbin thread', 'empty: as the top'],
   ['length', 'Stitch length'],
   ['width', 'Stitch width'],
   ['position', 'Needle position'],
@@ -49,6 +48,12 @@ export function StepSetUp({
   const atTheMachine = sews(step.station) || !!(step.needle || step.thread || step.foot || step.stitch);
   const atThePress = step.station === 'PRESS' || !!(details.heat || details.seconds);
   /** A part with what was on it before: in this design, and in others. */
+  const { data: materials } = useMaterials();
+  const threads = (materials?.items ?? []).filter((one) => one.kind === 'THREAD' && !one.putAway);
+  /** A thread of the shelf is known by what it is, whatever it is called by now. */
+  const onTheShelf = (id: number | undefined) => threads.find((one) => one.id === id)?.name;
+  const called = (text: string) =>
+    threads.find((one) => one.name.trim().toLowerCase() === text.trim().toLowerCase())?.id;
   const main = (key: 'needle' | 'thread' | 'foot' | 'stitch', label: string) => (
     <Remembered
       name={key}
@@ -74,9 +79,29 @@ export function StepSetUp({
       {atTheMachine && (
         <>
           {main('needle', 'Needle')}
-          {main('thread', 'Thread')}
+          <Remembered
+            name="thread"
+            label="Thread"
+            hint={details.threadId ? 'from the shelf' : undefined}
+            value={onTheShelf(details.threadId) ?? step.thread}
+            before={[
+              'matching',
+              ...threads.map((one) => one.name),
+              ...document.steps.map((one) => one.thread.trim()),
+              ...(used?.thread ?? []),
+            ]}
+            onType={(text) => onChange({ thread: text, details: { ...details, threadId: called(text) } })}
+          />
           {main('foot', 'Foot')}
           {main('stitch', 'Stitch')}
+          <Remembered
+            name="bobbin"
+            label="Bobbin thread"
+            hint={details.bobbinId ? 'from the shelf' : 'empty: as the top'}
+            value={onTheShelf(details.bobbinId) ?? details.bobbin}
+            before={[...threads.map((one) => one.name), ...(used?.bobbin ?? [])]}
+            onType={(text) => detail({ bobbin: text, bobbinId: called(text) })}
+          />
           {SEWING.map(more)}
         </>
       )}

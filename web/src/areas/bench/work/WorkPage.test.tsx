@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { configure, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter, Route, Routes } from 'react-router';
@@ -63,6 +63,9 @@ async function open() {
 
 const worked = (known: Map<string, Entry>) =>
   [...known.values()].filter((entry) => entry.kind === 'WORKED').reduce((sum, entry) => sum + entry.bags, 0);
+
+// What is touched goes through the browser's store first, which takes its time on a busy machine.
+configure({ asyncUtilTimeout: 5000 });
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();

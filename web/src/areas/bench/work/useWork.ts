@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { api, Problem } from '../../../api/client';
 import { keys } from '../../../api/queries';
 import { kept, type Entry, type KeptEntry, type WorkView } from './kept';
@@ -17,7 +17,10 @@ export function useWork(batchId: number) {
   const busy = useRef(false);
   const again = useRef(false);
   const timer = useRef<number>(undefined);
+  /** What was touched and isn't on the screen yet. */
   const writing = useRef<Entry[]>([]);
+  /** What the server has. */
+  const known = useRef(new Set<string>());
   const client = useQueryClient();
 
   const send = useCallback(async () => {
@@ -37,6 +40,7 @@ export function useWork(batchId: number) {
         await (await kept()).remove(waiting);
         await (await kept()).keepView(next);
         const sent = new Set(waiting.map(({ seq }) => seq));
+        waiting.forEach(({ entry }) => known.current.add(entry.id));
         setView(next);
         setUnsent((before) => before.filter(({ seq }) => !sent.has(seq)));
         setProblem(undefined);
@@ -75,12 +79,17 @@ export function useWork(batchId: number) {
     };
   }, [send]);
 
+  // Whatever is drawn now counts what is unsent and what the server has.
+  useLayoutEffect(() => {
+    const drawn = new Set(unsent.map(({ entry }) => entry.id));
+    writing.current = writing.current.filter(({ id }) => !drawn.has(id) && !known.current.has(id));
+  }, [unsent, view]);
+
   /** Keeps what was touched; the screen changes when the browser has it. */
   const tell = useCallback(
     async (entry: Entry) => {
       writing.current = [...writing.current, entry];
       const one = await (await kept()).add(entry);
-      writing.current = writing.current.filter((other) => other.id !== entry.id);
       setUnsent((before) => (before.some((other) => other.seq === one.seq) ? before : [...before, one]));
       window.clearTimeout(timer.current);
       timer.current = window.setTimeout(() => void send(), SOON);

@@ -260,4 +260,38 @@ class WishesTest {
         assertThat(seldom.get("wishes").get("pressInOneGo").asBoolean()).isTrue();
         assertThat(seldom.get("wishes").get("apart").get(0).asString()).isEqualTo("sewzip");
     }
+
+    /** A step that is sewn with a thread of the shelf says what that is called now; and the thread can't be removed. */
+    @Test
+    void aThreadOfTheShelfIsKnownWhateverItIsCalled() {
+        long thread = thread("Mulberry 40", "#0000ff");
+        long own = APP.pouch("Threaded pouch");
+        JsonNode stored = ok(APP.get("/api/designs/" + own));
+        ObjectNode document = (ObjectNode) stored.get("document");
+        document.get("steps").forEach(step -> {
+            if (step.get("station").asString().equals("MACHINE")) {
+                ((ObjectNode) step).put("thread", "Mulberry 40");
+                ((ObjectNode) step.get("details")).put("threadId", thread);
+            }
+        });
+        ok(APP.put(
+                "/api/designs/" + own, Map.of("version", stored.get("version").asLong(), "document", document)));
+        long planned = ok(APP.post("/api/batches", RunningApp.batch(own, "6", shelf, List.of())))
+                .get("id")
+                .asLong();
+        assertThat(ok(APP.get("/api/batches/" + planned + "/order")).get("threads"))
+                .hasToString("[\"Mulberry 40\"]");
+        Map<String, Object> renamed = new HashMap<>(APP.material("THREAD", "Plum 40", "", "3.00", "100 m", ""));
+        renamed.put("colour", "#0000ff");
+        renamed.put(
+                "version",
+                APP.get("/api/materials/" + thread).body().get("version").asLong());
+        ok(APP.put("/api/materials/" + thread, renamed));
+        assertThat(ok(APP.get("/api/batches/" + planned + "/order")).get("threads"))
+                .hasToString("[\"Plum 40\"]");
+        Answer refused = APP.delete("/api/materials/" + thread + "?version="
+                + APP.get("/api/materials/" + thread).body().get("version").asLong());
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("Threaded pouch");
+    }
 }

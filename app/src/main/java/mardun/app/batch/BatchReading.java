@@ -198,6 +198,7 @@ public class BatchReading {
                 planned.stillToDo(batch.stage().isToCut()),
                 planned.isBegun(),
                 shelf.matching(planned, batch.orderWishes()),
+                shelf.names(),
                 batch.orderWishes(),
                 Shortages.missing(batch.id(), shortages));
     }

@@ -140,6 +140,7 @@ public class Finishing {
                         line.design().steps(),
                         bags.getOrDefault(line.number(), 0),
                         spool.name(),
+                        spool.materialId().key(),
                         matching.getOrDefault(line.number(), "")))
                 .reduce(Duration.ZERO, Duration::plus);
         Amount used = Amount.of(ThreadUse.length(hours, spool.perHour()));

@@ -19,6 +19,7 @@ import mardun.core.planning.Missing;
  * @param units how many bags are started
  * @param isBegun something of it was counted at the bench
  * @param matching the thread that matches each line's cloth, in words
+ * @param threads what the threads on the shelf are called, by their keys
  * @param wishes what is wanted of its order
  * @param missing what it goes short of
  */
@@ -35,6 +36,7 @@ public record OpenWork(
         StillToDo toDo,
         boolean isBegun,
         Map<Integer, String> matching,
+        Map<String, String> threads,
         OrderWishes wishes,
         Missing missing) {
 

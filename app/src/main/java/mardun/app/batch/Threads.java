@@ -37,6 +37,11 @@ class Threads {
      */
     record Shelf(ThreadRack rack, Map<MaterialId, String> colours) {
 
+        /** What the threads are called, by their keys. */
+        Map<String, String> names() {
+            return rack.spools().stream().collect(Collectors.toMap(Spool::key, Spool::name));
+        }
+
         /** The outer cloths of a batch, each with the lines that are made of it. */
         Map<Cloth, List<Integer>> cloths(Planned planned) {
             Map<Cloth, List<Integer>> lines = new LinkedHashMap<>();

@@ -81,17 +81,22 @@ public class WorkOrders {
      * What an order follows from, and all of it.
      *
      * @param matching the thread that matches each line's cloth, in words
+     * @param names what the threads on the shelf are called, by their keys
      */
     private record Asked(
-            List<Operation> operations, Map<Integer, String> matching, Workshop workshop, OrderWishes wishes) {
+            List<Operation> operations,
+            Map<Integer, String> matching,
+            Map<String, String> names,
+            Workshop workshop,
+            OrderWishes wishes) {
 
         Found find(int width, BooleanSupplier stop) {
-            return WorkOrder.find(operations, WorkOrder.Threads.matching(matching), workshop, wishes, width, stop);
+            return WorkOrder.find(operations, WorkOrder.Threads.of(matching, names), workshop, wishes, width, stop);
         }
 
         /** The same with other wishes. */
         Asked with(OrderWishes others) {
-            return new Asked(operations, matching, workshop, others);
+            return new Asked(operations, matching, names, workshop, others);
         }
     }
 
@@ -122,9 +127,11 @@ public class WorkOrders {
     public OrderView preview(BatchForm form) {
         Settings current = settings.current();
         Planned planned = entry.preview(form, current);
+        Threads.Shelf shelf = threads.shelf();
         Asked asked = new Asked(
                 planned.stillToDo(true).operations(),
-                threads.shelf().matching(planned, OrderWishes.NONE),
+                shelf.matching(planned, OrderWishes.NONE),
+                shelf.names(),
                 workshop(current).later(),
                 OrderWishes.NONE);
         WorkOrderWriter writer = new WorkOrderWriter(current.writer());
@@ -148,6 +155,7 @@ public class WorkOrders {
         return new Asked(
                 planned.stillToDo(batch.stage().isToCut()).operations(),
                 shelf.matching(planned, wishes),
+                shelf.names(),
                 planned.isBegun() ? workshop(current) : workshop(current).later(),
                 wishes);
     }
@@ -293,7 +301,11 @@ public class WorkOrders {
     /** An order to lay days by, at once: the best that is known, or a good one; empty where steps wait for one another. */
     public Optional<Ordered> soon(OpenWork work, Workshop workshop) {
         Asked asked = new Asked(
-                work.toDo().operations(), work.matching(), work.isBegun() ? workshop : workshop.later(), work.wishes());
+                work.toDo().operations(),
+                work.matching(),
+                work.threads(),
+                work.isBegun() ? workshop : workshop.later(),
+                work.wishes());
         Optional<Ordered> order = good(asked);
         // A batch whose wishes can't be met any more, since it was changed, is laid without them.
         return order.isPresent() ? order : good(asked.with(OrderWishes.NONE));

@@ -11,8 +11,10 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 import mardun.app.id.MaterialId;
 import mardun.core.construction.BaseEdge;
 import mardun.core.construction.BoxingSchool;
@@ -367,6 +369,8 @@ public record DesignDocument(
      * @param steam {@code steam} or {@code dry}
      * @param freeArm it is sewn round the free arm
      * @param machine the id of the one machine that it is done at; absent for any that can
+     * @param threadId the thread of the shelf that the step's thread stands for; absent where that is only words
+     * @param bobbinId likewise for the bobbin
      */
     public record SetUpDetails(
             String bobbin,
@@ -379,9 +383,16 @@ public record DesignDocument(
             String pressCloth,
             String steam,
             boolean freeArm,
-            @Nullable Integer machine) {
+            @Nullable Integer machine,
+            @Nullable MaterialId threadId,
+            @Nullable MaterialId bobbinId) {
 
-        static final SetUpDetails NONE = new SetUpDetails("", "", "", "", "", "", "", "", "", false, null);
+        static final SetUpDetails NONE = new SetUpDetails("", "", "", "", "", "", "", "", "", false, null, null, null);
+
+        /** The threads of the shelf that it names. */
+        Stream<MaterialId> threads() {
+            return Stream.of(threadId, bobbinId).filter(Objects::nonNull);
+        }
 
         SetUp with(SetUp setUp) {
             Map<SetUp.Part, String> on = new EnumMap<>(SetUp.Part.class);
@@ -395,7 +406,14 @@ public record DesignDocument(
             on.put(SetUp.Part.SECONDS, seconds.strip());
             on.put(SetUp.Part.PRESS_CLOTH, pressCloth);
             on.put(SetUp.Part.STEAM, steam);
-            return new SetUp(on, machine == null ? "" : machine.toString(), freeArm);
+            Map<SetUp.Part, String> spools = new EnumMap<>(SetUp.Part.class);
+            if (threadId != null) {
+                spools.put(SetUp.Part.THREAD, threadId.key());
+            }
+            if (bobbinId != null) {
+                spools.put(SetUp.Part.BOBBIN, bobbinId.key());
+            }
+            return new SetUp(on, machine == null ? "" : machine.toString(), freeArm, spools);
         }
     }
 

@@ -337,7 +337,7 @@ public class DesignService implements UsesMaterials {
     @Transactional(readOnly = true)
     public Optional<String> useOfMaterial(MaterialId materialId) {
         return designs.findAll().stream()
-                .filter(entity -> materialsOf(document(entity)).contains(materialId))
+                .filter(entity -> uses(document(entity), materialId))
                 .findFirst()
                 .map(entity -> "The design “" + entity.name() + "”");
     }
@@ -537,6 +537,14 @@ public class DesignService implements UsesMaterials {
 
     private List<Supply> supplies(DesignDocument document) {
         return supplies(document, shelves.read(materialsOf(document)));
+    }
+
+    /** Whether a material fills a slot of a design, or a step names it as its thread. */
+    private static boolean uses(DesignDocument document, MaterialId materialId) {
+        return materialsOf(document).contains(materialId)
+                || document.steps().stream()
+                        .flatMap(step -> step.details().threads())
+                        .anyMatch(materialId::equals);
     }
 
     private static List<MaterialId> materialsOf(DesignDocument document) {

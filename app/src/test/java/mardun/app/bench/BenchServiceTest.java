@@ -210,6 +210,7 @@ class BenchServiceTest {
                                         1, 1, sewing(row.hoursLeft().seconds()), Length.ZERO))))),
                                 false,
                                 Map.of(),
+                                Map.of(),
                                 OrderWishes.NONE,
                                 row.isShort() ? new Missing(List.of("Reed Stripe"), List.of()) : Missing.NOTHING))
                         .toList(),

@@ -17,8 +17,9 @@ import java.util.regex.Pattern;
  * @param on the parts of which something is said, as it was typed
  * @param machine the key of the one machine that the step is done at; empty for any that can
  * @param freeArm it is sewn round the free arm
+ * @param spools the keys of threads on the shelf that the words of a part stand for, whatever those are called by now
  */
-public record SetUp(Map<Part, String> on, String machine, boolean freeArm) {
+public record SetUp(Map<Part, String> on, String machine, boolean freeArm, Map<Part, String> spools) {
 
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
@@ -65,6 +66,12 @@ public record SetUp(Map<Part, String> on, String machine, boolean freeArm) {
             }
         });
         on = Collections.unmodifiableMap(said);
+        spools = Map.copyOf(spools);
+    }
+
+    /** Threads, if any, are known by their words alone. */
+    public SetUp(Map<Part, String> on, String machine, boolean freeArm) {
+        this(on, machine, freeArm, Map.of());
     }
 
     /** What is sewn with on any machine. */
@@ -122,7 +129,9 @@ public record SetUp(Map<Part, String> on, String machine, boolean freeArm) {
     public SetUp with(Part part, String text) {
         Map<Part, String> others = new HashMap<>(on);
         others.put(part, text);
-        return new SetUp(others, machine, freeArm);
+        Map<Part, String> otherSpools = new HashMap<>(spools);
+        otherSpools.remove(part);
+        return new SetUp(others, machine, freeArm, otherSpools);
     }
 
     /** The same where a part doesn't matter. */
@@ -152,11 +161,17 @@ public record SetUp(Map<Part, String> on, String machine, boolean freeArm) {
                 .toList();
     }
 
-    /** Written as it compares with others. */
+    /** Written as it compares with others: a thread of the shelf by its key, whatever it was called. */
     SetUp plain() {
         Map<Part, String> all = new EnumMap<>(Part.class);
-        on.forEach((part, text) -> all.put(part, plain(text)));
-        return new SetUp(all, machine, freeArm);
+        on.forEach((part, text) -> all.put(part, spools.containsKey(part) ? "" : plain(text)));
+        return new SetUp(all, machine, freeArm, spools);
+    }
+
+    /** What a part is called now: the name of the thread on the shelf that it stands for, or what was typed. */
+    String now(Part part, Map<String, String> names) {
+        String spool = spools.get(part);
+        return spool == null ? part.of(this) : names.getOrDefault(spool, part.of(this));
     }
 
     /** As it compares with others: a space or a capital letter is no change-over. */

@@ -14,17 +14,23 @@ public final class ThreadUse {
     /**
      * The hours of the steps that have this thread on the machine, for so many units.
      *
+     * @param thread its name
+     * @param key the one by which steps know it that don't know it by its name
      * @param matching the thread that is taken where a step says that it matches, in words; empty where none is known
      */
-    public static Duration time(List<Step> steps, int units, String thread, String matching) {
+    public static Duration time(List<Step> steps, int units, String thread, String key, String matching) {
         return steps.stream()
-                .filter(step -> SetUp.plain(
-                                step.setUp().isMatching()
-                                        ? matching
-                                        : step.setUp().thread())
-                        .equals(SetUp.plain(thread)))
+                .filter(step -> isWith(step.setUp(), thread, key, matching))
                 .map(step -> step.perUnit().multipliedBy(units))
                 .reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static boolean isWith(SetUp setUp, String thread, String key, String matching) {
+        String spool = setUp.spools().get(SetUp.Part.THREAD);
+        if (spool != null) {
+            return spool.equals(key);
+        }
+        return SetUp.plain(setUp.isMatching() ? matching : setUp.thread()).equals(SetUp.plain(thread));
     }
 
     /** What goes off the spool in that time, rounded up. */

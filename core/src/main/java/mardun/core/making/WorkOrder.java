@@ -39,6 +39,11 @@ public final class WorkOrder {
 
         String of(int line, Step step);
 
+        /** Which thread is in the bobbin, in words; empty where that doesn't matter. */
+        default String bobbin(Step step) {
+            return SetUp.Part.BOBBIN.of(step.setUp());
+        }
+
         /** As the step says it, the same for all lines. */
         Threads AS_SAID = (line, step) -> step.setUp().thread();
 
@@ -46,11 +51,22 @@ public final class WorkOrder {
          * The thread that matches a line's outer cloth, where the step says that it matches; else as the step says it.
          *
          * @param matching that thread in words by the line's number; a line without one takes the thread as the step says it
+         * @param names what the threads on the shelf are called now, by their keys
          */
-        static Threads matching(Map<Integer, String> matching) {
-            return (line, step) -> step.setUp().isMatching()
-                    ? matching.getOrDefault(line, step.setUp().thread())
-                    : step.setUp().thread();
+        static Threads of(Map<Integer, String> matching, Map<String, String> names) {
+            return new Threads() {
+                @Override
+                public String of(int line, Step step) {
+                    return step.setUp().isMatching()
+                            ? matching.getOrDefault(line, step.setUp().thread())
+                            : step.setUp().now(SetUp.Part.THREAD, names);
+                }
+
+                @Override
+                public String bobbin(Step step) {
+                    return step.setUp().now(SetUp.Part.BOBBIN, names);
+                }
+            };
         }
     }
 
@@ -244,7 +260,10 @@ public final class WorkOrder {
     }
 
     private static SetUp setUp(Operation.Part part, String key, Threads threads, OrderWishes wishes) {
-        SetUp setUp = part.step().setUp().with(SetUp.Part.THREAD, threads.of(part.line(), part.step()));
+        SetUp setUp = part.step()
+                .setUp()
+                .with(SetUp.Part.THREAD, threads.of(part.line(), part.step()))
+                .with(SetUp.Part.BOBBIN, threads.bobbin(part.step()));
         for (OrderWishes.Without without : wishes.without()) {
             setUp = without.turn().equals(key) ? setUp.without(without.part()) : setUp;
         }

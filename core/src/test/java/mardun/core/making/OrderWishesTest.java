@@ -52,7 +52,12 @@ class OrderWishesTest {
 
     private static Found find(List<LineSteps> lines, OrderWishes wishes) {
         return WorkOrder.find(
-                Operation.of(lines), WorkOrder.Threads.matching(Map.of()), Workshop.USUAL, wishes, WIDE, () -> false);
+                Operation.of(lines),
+                WorkOrder.Threads.of(Map.of(), Map.of()),
+                Workshop.USUAL,
+                wishes,
+                WIDE,
+                () -> false);
     }
 
     private static Ordered order(OrderWishes wishes) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class SetUpTest {
@@ -72,5 +73,17 @@ class SetUpTest {
     void whatWasUsedIsOfferedOnceHoweverItIsWrittenTheUsualFirst() {
         assertThat(SetUp.used(List.of("", "walking foot", "Zip foot", "zip  foot", " ", "zip foot ")))
                 .containsExactly("Zip foot", "walking foot");
+    }
+
+    @Test
+    void aThreadFromTheShelfIsKnownByItsKey() {
+        SetUp navy = new SetUp(Map.of(SetUp.Part.THREAD, "Navy 50"), "", false, Map.of(SetUp.Part.THREAD, "7"));
+        SetUp renamed = new SetUp(Map.of(SetUp.Part.THREAD, "Midnight"), "", false, Map.of(SetUp.Part.THREAD, "7"));
+        assertThat(navy.plain()).isEqualTo(renamed.plain());
+        assertThat(navy.now(SetUp.Part.THREAD, Map.of("7", "Midnight"))).isEqualTo("Midnight");
+        assertThat(navy.now(SetUp.Part.THREAD, Map.of()))
+                .as("it is gone from the shelf")
+                .isEqualTo("Navy 50");
+        assertThat(navy.with(SetUp.Part.THREAD, "rust").spools()).isEmpty();
     }
 }

@@ -157,7 +157,7 @@ class WorkOrderTest {
         List<LineSteps> lines = List.of(LineSteps.of(1, 4, steps), LineSteps.of(2, 3, steps));
         assertThat(order(lines, Threads.AS_SAID).turns()).hasSize(3);
         Map<Integer, String> cloths = Map.of(1, "matching navy", 2, "matching rust");
-        Ordered order = order(lines, Threads.matching(cloths));
+        Ordered order = order(lines, Threads.of(cloths, Map.of()));
         assertThat(order.turns()).hasSize(5);
         assertThat(order.turns().get(0).parts()).hasSize(2);
         // Both zips, then both rounds: three threads and two feet take 6 s less than two threads and four feet.
@@ -174,7 +174,7 @@ class WorkOrderTest {
     /** A thread that is said is taken as it is said, and a line without an outer cloth has nothing to match. */
     @Test
     void onlyAMatchingThreadFollowsTheCloth() {
-        Threads threads = Threads.matching(Map.of(1, "matching navy"));
+        Threads threads = Threads.of(Map.of(1, "matching navy"), Map.of());
         assertThat(threads.of(1, sew("zip", " Matching ", ""))).isEqualTo("matching navy");
         assertThat(threads.of(2, sew("zip", "matching", ""))).isEqualTo("matching");
         assertThat(threads.of(1, sew("rim", "heavy", ""))).isEqualTo("heavy");

@@ -48,7 +48,7 @@ class JobTest {
                 step("close", Stage.SEW, 0, "glue", "straps"));
         return WorkOrder.find(
                         Operation.of(List.of(LineSteps.of(1, 6, steps))),
-                        WorkOrder.Threads.matching(Map.of()),
+                        WorkOrder.Threads.of(Map.of(), Map.of()),
                         Workshop.USUAL,
                         OrderWishes.NONE,
                         100,
