@@ -78,7 +78,7 @@ function Work({ batchId }: { batchId: number }) {
     if (of && its && millis > 0) {
       await tell(
         clock.phase === 'setting'
-          ? entry(of, its, { kind: 'SET_UP', millis, puts: of.setUp })
+          ? entry(of, its, { kind: 'SET_UP', millis })
           : entry(of, its, { millis }),
       );
     }

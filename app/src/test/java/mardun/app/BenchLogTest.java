@@ -144,6 +144,18 @@ class BenchLogTest {
         assertThat(turn(after, turn.get("name").asString()).get("changes")).isEmpty();
     }
 
+    /** Who pauses while she sets up has put nothing on yet. */
+    @Test
+    void aSetUpThatIsNotDoneYetPutsNothingOn() {
+        long batch = batch(APP.pouch("Half set up pouch"), "6");
+        JsonNode turn = sewn(work(batch, List.of()));
+        Map<String, Object> begun = entry(batch, turn, "SET_UP", 0, 60);
+        begun.remove("puts");
+        begun.put("place", "a machine of its own");
+        assertThat(work(batch, List.of(begun)).get("refused")).isEmpty();
+        assertThat(APP.get("/api/bench").status()).isEqualTo(200);
+    }
+
     /** Twelve bags outweigh the guess three to one; another design with the same step takes it for its first guess. */
     @Test
     void loggedTimesTakeThePlaceOfTheGuess() {

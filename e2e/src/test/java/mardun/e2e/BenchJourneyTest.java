@@ -25,11 +25,11 @@ class BenchJourneyTest {
             page.navigate(app.url("/batches/4"));
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Work on it at the bench"))
                     .click();
-            Locator operation = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(2));
+            Locator operation = done(page).getByRole(AriaRole.HEADING);
             assertThat(operation).isVisible();
             String first = operation.innerText();
             String batch = page.url();
-            int before = done(page);
+            int before = counted(page);
 
             page.keyboard().press("Space");
             Locator ready =
@@ -79,7 +79,7 @@ class BenchJourneyTest {
     }
 
     /** How many bags the first line shows as done. */
-    private static int done(Page page) {
+    private static int counted(Page page) {
         return Integer.parseInt(firstLine(page).innerText().replaceAll("(?s).*?(\\d+)\\s+of \\d+.*", "$1"));
     }
 
@@ -87,8 +87,12 @@ class BenchJourneyTest {
         assertThat(firstLine(page)).containsText(Pattern.compile("(?<!\\d)" + bags + "\\s*of \\d+"));
     }
 
+    private static Locator done(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What is done now"));
+    }
+
     private static Locator firstLine(Page page) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What is done now"))
+        return done(page)
                 .getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText(Pattern.compile("of \\d+")))
                 .first();

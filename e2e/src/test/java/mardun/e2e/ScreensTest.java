@@ -83,10 +83,7 @@ class ScreensTest {
         "/bench/work/6, One done",
         "/designs, Heron pouch",
         "/designs/1, What it shall measure",
-        "/designs/7, Strip above",
-        "/designs?search=tote, Tern tote",
         "/materials, Reed Stripe",
-        "/materials?kind=NOTION, By count",
         "/materials/2, How it came and went",
         "/materials/deliveries, What came before",
         "/materials/stock-take, in the book",
@@ -101,7 +98,6 @@ class ScreensTest {
         "/batches/4, Order of work",
         "/batches/6, Cut list",
         "/batches/8, Made together",
-        "/batches/10, Made together",
         "/batches/6/cutting, Cuts in order",
         "/settings, Hours free at the bench"
     })

@@ -36,7 +36,8 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
     /** The last event that says what is on each machine. */
     @Query("""
             select event from BenchEvent event where event.kind = SET_UP and event.number in
-            (select max(its.number) from BenchEvent its where its.kind = SET_UP and its.place <> '' group by its.place)""")
+            (select max(its.number) from BenchEvent its
+             where its.kind = SET_UP and its.place <> '' and its.onMachine is not null group by its.place)""")
     List<BenchEvent> lastSetUps();
 
     /** What estimates are made from. */

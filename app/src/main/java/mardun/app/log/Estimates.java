@@ -34,13 +34,19 @@ public class Estimates {
 
     private static final int NAMES_KEPT = 3000;
 
+    /** Who reads while another writes may keep what was before; never for long. */
+    private static final Duration READ_ANEW = Duration.ofMinutes(10);
+
     /** What lies further back says little of how it is done now. */
     private static final int LAST_TOUCHES = 600;
 
     private final LoadingCache<String, Logged> byName;
 
     Estimates(BenchEventRepository events) {
-        byName = Caffeine.newBuilder().maximumSize(NAMES_KEPT).build(new Loader(events));
+        byName = Caffeine.newBuilder()
+                .maximumSize(NAMES_KEPT)
+                .expireAfterWrite(READ_ANEW)
+                .build(new Loader(events));
     }
 
     private record Loader(BenchEventRepository events) implements CacheLoader<String, Logged> {

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param slow the maker was slow today: not for estimates
  * @param at when, by the device's clock
  * @param place the key of the machine or table; empty where that isn't told
- * @param puts of a set-up: what was put on; absent otherwise
+ * @param puts of a set-up: what is on the machine for it now; absent while that isn't done yet, and otherwise
  * @param ofEvent the event that is left out or put right; absent otherwise
  * @param reason why; empty for none
  */
