@@ -77,9 +77,7 @@ function Work({ batchId }: { batchId: number }) {
     stop();
     if (of && its && millis > 0) {
       await tell(
-        clock.phase === 'setting'
-          ? entry(of, its, { kind: 'SET_UP', millis })
-          : entry(of, its, { millis }),
+        clock.phase === 'setting' ? entry(of, its, { kind: 'SET_UP', millis }) : entry(of, its, { millis }),
       );
     }
   };
