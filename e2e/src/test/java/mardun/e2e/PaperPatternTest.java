@@ -68,6 +68,8 @@ class PaperPatternTest {
         assertThat(page.getByText("has a function whose bracket isn't closed").first())
                 .isVisible();
         field("Width, Front").fill("panel_width(width; depth; seam)");
+        // Nobody types into the next field before this one is drawn.
+        assertThat(page.getByText("has a function whose bracket isn't closed")).hasCount(0);
         field("Height, Front").fill("panel_height(height; depth; seam; seam)");
         assertThat(page.getByText("≈ 39.8 cm · ≈ 15 ¾ in")).isVisible();
         page.getByRole(AriaRole.BUTTON, exactly("A · Front")).first().click();
