@@ -244,6 +244,13 @@ class BenchLogTest {
         assertThat(after.get("refused").get(0).get("id")).hasToString("\"" + stray.get("id") + "\"");
         assertThat(after.get("refused").get(0).get("reason").asString()).contains("no batch 99999");
         assertThat(done(after, turn.get("name").asString())).isEqualTo(1);
+        Map<String, Object> noLine = worked(batch, turn, 1, 10);
+        noLine.put("line", 7);
+        JsonNode again = work(batch, List.of(noLine, worked(batch, turn, 1, 100)));
+        assertThat(again.get("refused").get(0).get("reason").asString()).contains("no line 7");
+        assertThat(done(again, turn.get("name").asString()))
+                .as("what stands beside it is kept")
+                .isEqualTo(2);
         Map<String, Object> negative = worked(batch, turn, 1, -5);
         assertThat(APP.post("/api/bench/work", Map.of("batchId", batch, "entries", List.of(negative)))
                         .status())

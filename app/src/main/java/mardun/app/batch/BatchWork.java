@@ -3,6 +3,7 @@ package mardun.app.batch;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.app.log.BenchLog;
@@ -80,24 +81,29 @@ public class BatchWork {
     /**
      * Keeps what happened to a batch.
      *
-     * @return why it can't be kept; empty where it is
+     * @return why what can't be kept can't, by the ids of the entries; empty where all is kept
      */
     @Transactional
-    public Optional<String> keep(BatchId id, List<LogEntry> entries) {
+    public Map<UUID, String> keep(BatchId id, List<LogEntry> entries) {
         Optional<Batch> batch = repository.findForChange(id.value());
         if (batch.isEmpty()) {
-            return Optional.of("There is no batch " + id + ", or no longer.");
+            return entries.stream()
+                    .collect(Collectors.toMap(
+                            LogEntry::id, entry -> "There is no batch " + id + ", or no longer.", (one, other) -> one));
         }
         Map<Integer, LoggedLine> lines = batch.get().lines().stream()
                 .map(StoredLine::chosen)
                 .collect(Collectors.toMap(line -> line.number(), line -> new LoggedLine(line.designId(), line.done())));
-        Optional<LogEntry> stray = entries.stream()
+        log.keep(
+                entries.stream()
+                        .filter(entry -> lines.containsKey(entry.line()))
+                        .toList(),
+                lines);
+        return entries.stream()
                 .filter(entry -> !lines.containsKey(entry.line()))
-                .findFirst();
-        if (stray.isPresent()) {
-            return Optional.of("Batch " + id + " has no line " + stray.get().line() + " any more.");
-        }
-        log.keep(entries, lines);
-        return Optional.empty();
+                .collect(Collectors.toMap(
+                        LogEntry::id,
+                        entry -> "Batch " + id + " has no line " + entry.line() + " any more.",
+                        (one, other) -> one));
     }
 }

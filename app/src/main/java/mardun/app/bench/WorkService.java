@@ -62,8 +62,8 @@ class WorkService {
                 .forEach(entry -> byBatch.computeIfAbsent(entry.batchId(), id -> new ArrayList<>())
                         .add(entry));
         List<RefusedEntry> refused = new ArrayList<>();
-        byBatch.forEach((id, entries) -> batches.keep(id, entries)
-                .ifPresent(reason -> entries.forEach(entry -> refused.add(new RefusedEntry(entry.id(), reason)))));
+        byBatch.forEach((id, entries) ->
+                batches.keep(id, entries).forEach((entry, reason) -> refused.add(new RefusedEntry(entry, reason))));
         return view(batches.of(form.batchId()), refused);
     }
 
