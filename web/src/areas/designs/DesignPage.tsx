@@ -17,7 +17,7 @@ import { AboutTab } from './AboutTab';
 import { ChecksTab } from './ChecksTab';
 import { ClashPanel } from './ClashPanel';
 import { DesignDrawing } from './DesignDrawing';
-import { EditingContext, type Document, type Sheet } from './editing';
+import { EditingContext, type Document, type Sheet, rebased } from './editing';
 import { FormTab } from './FormTab';
 import { MeasurementTable } from './MeasurementTable';
 import { PieceTable } from './PieceTable';
@@ -106,7 +106,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
     // What was refused is said until something is changed; then the preview says what is still wrong.
     if (save.problem && !save.problem.isClash) save.reset();
     // Two changes may come before the page is drawn anew.
-    latest.current = { ...latest.current, ...next };
+    latest.current = rebased(latest.current, document, { ...document, ...next });
     history.change(latest.current);
   };
   const ofTheForm =

@@ -1,5 +1,5 @@
 import { design } from '../../ui/fixtures.test.helper';
-import { freeKey, freeLetter, moved } from './editing';
+import { freeKey, freeLetter, moved, rebased, replaced } from './editing';
 
 const piece = (letter: string, backs?: string) => ({ letter, backs }) as never;
 
@@ -26,5 +26,25 @@ describe('editing a design', () => {
     expect(moved([1, 2, 3], 0, 1)).toEqual([2, 1, 3]);
     expect(moved([1, 2, 3], 0, -1)).toEqual([1, 2, 3]);
     expect(moved([1, 2, 3], 2, 1)).toEqual([1, 2, 3]);
+  });
+
+  it('makes two changes that come before the page is drawn anew, and loses neither', () => {
+    const drawn = {
+      name: 'Bag',
+      pieces: [
+        { letter: 'A', width: '1', height: '2' },
+        { letter: 'B', width: '3', height: '4' },
+      ],
+    };
+    const first = rebased(drawn, drawn, { ...drawn, pieces: replaced(drawn.pieces, 0, { width: '10' }) });
+    const second = rebased(first, drawn, { ...drawn, pieces: replaced(drawn.pieces, 0, { height: '20' }) });
+    expect(second.pieces).toEqual([
+      { letter: 'A', width: '10', height: '20' },
+      { letter: 'B', width: '3', height: '4' },
+    ]);
+    expect(rebased(second, drawn, { ...drawn, name: 'Tote' })).toEqual({ ...second, name: 'Tote' });
+    expect(rebased(second, drawn, { ...drawn, pieces: drawn.pieces.slice(1) }).pieces).toHaveLength(1);
+    const twice = rebased(second, drawn, { ...drawn, pieces: replaced(drawn.pieces, 0, { width: '11' }) });
+    expect(twice.pieces[0]?.width).toBe('11');
   });
 });
