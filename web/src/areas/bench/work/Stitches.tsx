@@ -18,7 +18,7 @@ export function Stitches({ done, all }: { done: number; all: number }) {
           x2={i * 16 + 13}
           y1="4"
           y2="4"
-          stroke={i < done ? '#2c6744' : '#9fb0b0'}
+          className={i < done ? 'stroke-moss' : 'stroke-line-strong'}
           strokeWidth={i < done ? 4 : 2}
           strokeDasharray={i < done ? undefined : '2 3'}
           strokeLinecap="round"

@@ -141,6 +141,24 @@ describe('the screen beside the machine', () => {
     expect(screen.getByText('4', { selector: '.font-bold' })).toBeVisible();
   });
 
+  it('tells the time of a clock whose line is done by now', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 2), part(2, 0))));
+    const first = await open();
+    await screen.findByRole('heading', { name: 'Sew the zip' });
+    await userEvent.keyboard(' ');
+    await userEvent.keyboard('{Enter}');
+    await waitFor(() => expect(worked(known)).toBe(1));
+    first.unmount();
+    await open();
+    // The operation is for the second line alone now, and the clock ran on for it as it was.
+    await userEvent.click(await screen.findByRole('button', { name: 'List' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Sew the zip' }));
+    await waitFor(() =>
+      expect([...known.values()].at(-1)).toMatchObject({ bags: 0, line: 1, stepName: 'Sew the zip' }),
+    );
+    expect([...known.values()].at(-1)?.millis).toBeGreaterThan(0);
+  });
+
   it('counts for the line that is chosen', async () => {
     const { known } = bench(workView(turn('Sew the zip', part(1, 0), part(2, 0))));
     await open();

@@ -1,13 +1,14 @@
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useState, type ComponentProps } from 'react';
 import { Link, useParams } from 'react-router';
+import { Button } from '../../../ui/Button';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { PieceShape } from '../../../ui/PieceDrawing';
 import { day, useUnits } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
 import { useTitle } from '../../../ui/useTitle';
-import { clockText, isRunning } from './clock';
-import type { Entry } from './kept';
+import { clockText, isOf, isRunning } from './clock';
+import type { Entry, Running } from './kept';
 import { benchKeys, keyName, keyWords, type Act } from './keys';
 import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
 import { Stitches } from './Stitches';
@@ -53,41 +54,43 @@ function Work({ batchId }: { batchId: number }) {
   const place = turn ? open.findIndex((one) => isSame(one, turn)) : -1;
   const after = turn && isDone(turn) ? open[0] : open[place + 1];
 
-  const entry = (of: Turn, its: Part, what: Partial<Entry>): Entry => ({
-    id: crypto.randomUUID(),
-    batchId,
+  const runsHere = !!turn && turn.parts.some((one) => isOf(clock, one));
+
+  const at = (of: Turn, its: Part): Running => ({
     line: its.line,
     step: its.step,
     stepName: of.name,
+    place: of.place,
+  });
+  const entry = (of: Running, what: Partial<Entry>): Entry => ({
+    id: crypto.randomUUID(),
+    batchId,
+    ...of,
     kind: 'WORKED',
     bags: 0,
     millis: 0,
     slow,
     at: new Date().toISOString(),
-    place: of.place,
     reason: '',
     ...what,
   });
 
-  /** Tells the time that runs for an operation, and lets it stand. */
+  /** Tells the time that runs, and lets the clock stand. */
   const pause = async () => {
-    const of = turn && clock.turn === turn.key ? turn : view?.turns.find((one) => one.key === clock.turn);
-    const its = of && (of === turn && part ? part : of.parts[0]);
+    const of = turn && part && runsHere ? at(turn, part) : clock.of;
     const millis = read();
     stop();
-    if (of && its && millis > 0) {
-      await tell(
-        clock.phase === 'setting' ? entry(of, its, { kind: 'SET_UP', millis }) : entry(of, its, { millis }),
-      );
+    if (of && millis > 0) {
+      await tell(entry(of, { kind: clock.phase === 'setting' ? 'SET_UP' : 'WORKED', millis }));
     }
   };
 
   const start = async () => {
-    if (!turn || isDone(turn)) return;
+    if (!turn || !part) return;
     setChosen(turn);
     if (isRunning(clock)) await pause();
     const setting = turn.changes.length > 0 && putOn !== turn.key;
-    run(turn.key, setting ? 'setting' : 'working');
+    run(at(turn, part), setting ? 'setting' : 'working');
   };
 
   /** What is on the machine is on it now; from here on it is work. */
@@ -97,7 +100,7 @@ function Work({ batchId }: { batchId: number }) {
     const millis = clock.phase === 'setting' ? read() : 0;
     tellAll();
     setPutOn(turn.key);
-    await tell(entry(turn, its, { kind: 'SET_UP', millis, puts: turn.setUp }));
+    await tell(entry(at(turn, its), { kind: 'SET_UP', millis, puts: turn.setUp }));
   };
 
   const count = async (bags: number) => {
@@ -112,12 +115,11 @@ function Work({ batchId }: { batchId: number }) {
     }
     // What was counted stays in sight, also when it is done: nothing moves under the finger.
     setChosen(turn);
-    if (clock.phase === 'setting' && clock.turn === turn.key) await setUpDone();
+    if (clock.phase === 'setting' && runsHere) await setUpDone();
     const some = bags > 0 ? Math.min(bags, room) : bags;
-    const runsHere = clock.turn === turn.key && isRunning(clock) && clock.phase === 'working';
-    const millis = some > 0 && runsHere ? read() : 0;
+    const millis = some > 0 && runsHere && isRunning(clock) && clock.phase === 'working' ? read() : 0;
     if (millis > 0) tellAll();
-    await tell(entry(turn, its, { bags: some, millis }));
+    await tell(entry(at(turn, its), { bags: some, millis }));
     const done = its.started - room + some;
     setSays(some > 0 ? `${done} of ${its.started}.` : `Taken back: ${done} of ${its.started}.`);
     if (
@@ -139,7 +141,7 @@ function Work({ batchId }: { batchId: number }) {
   };
 
   const acts: Record<Act, () => void> = {
-    clock: () => void (isRunning(clock) && clock.turn === turn?.key ? pause() : start()),
+    clock: () => void (isRunning(clock) && runsHere ? pause() : start()),
     one: () => void count(1),
     five: () => void count(5),
     back: () => void count(-1),
@@ -165,7 +167,6 @@ function Work({ batchId }: { batchId: number }) {
   if (!view) {
     return problem ? <ProblemNotice problem={problem} /> : <p className="text-soft">Opening the bench …</p>;
   }
-  const runsHere = !!turn && clock.turn === turn.key;
   const mine = runsHere ? clock.phase : 'idle';
   return (
     <div className="flex min-h-full flex-col">
@@ -232,7 +233,7 @@ function Work({ batchId }: { batchId: number }) {
           className="sheet relative mt-2 grid flex-1 content-start gap-x-6 gap-y-4 px-6 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid md:grid-cols-[1fr_240px] lg:grid-cols-[1fr_330px]"
         >
           <div className="min-w-0">
-            <p className="text-lg text-soft">at {turn.at.match(/^[A-Z]/) ? turn.at : `the ${turn.at}`}</p>
+            <p className="text-lg text-soft">at {turn.at}</p>
             <h2 className="text-[32px] leading-tight lg:text-[40px]">{turn.name}</h2>
             {turn.changes.length > 0 && <ChangeNow changes={turn.changes} done={putOn === turn.key} />}
             <ul className="mt-4 space-y-3">
@@ -348,10 +349,7 @@ function Work({ batchId }: { batchId: number }) {
             {after ? (
               <>
                 <span className="text-soft">then</span> <b>{after.name}</b>
-                <span className="text-soft">
-                  {' '}
-                  at {after.at.match(/^[A-Z]/) ? after.at : `the ${after.at}`}
-                </span>
+                <span className="text-soft"> at {after.at}</span>
               </>
             ) : (
               <span className="text-soft">nothing comes after it</span>
@@ -432,33 +430,18 @@ function Key({ of }: { of: string }) {
 
 /** For a thumb, or an elbow; it doesn't keep the focus when it was touched, so that keys go on working. */
 function BigButton({
-  look = 'main',
   tall,
-  disabled,
   onPress,
-  children,
-}: {
-  look?: 'main' | 'quiet';
-  tall?: boolean;
-  disabled?: boolean;
-  onPress: () => void;
-  children: React.ReactNode;
-}) {
+  ...rest
+}: Omit<ComponentProps<typeof Button>, 'className' | 'onClick'> & { tall?: boolean; onPress: () => void }) {
   return (
-    <button
-      type="button"
-      disabled={disabled}
-      className={`inline-flex items-center justify-center gap-2 rounded px-5 font-semibold disabled:opacity-50 ${tall ? 'min-h-24 text-2xl' : 'min-h-14 text-lg'} ${
-        look === 'main'
-          ? 'bg-woad text-white hover:bg-[#174a6e]'
-          : 'border border-line-strong bg-white text-woad hover:bg-woad-tint'
-      }`}
+    <Button
+      className={`!px-5 ${tall ? '!min-h-24 text-2xl' : '!min-h-14 text-lg'}`}
       onClick={(event) => {
         if (event.detail > 0) event.currentTarget.blur();
         onPress();
       }}
-    >
-      {children}
-    </button>
+      {...rest}
+    />
   );
 }

@@ -1,19 +1,19 @@
-import type { KeptClock } from './kept';
+import type { KeptClock, Running } from './kept';
 
 export type Phase = KeptClock['phase'];
 
 /** The clock of an operation: how long it ran since something was last told, by the browser's steady clock. */
 export interface Clock {
   phase: Phase;
-  /** What it runs for. */
-  turn: string;
+  /** What it runs for; absent for one that never ran. */
+  of?: Running;
   /** Milliseconds that no entry has told yet, without what runs now. */
   untold: number;
   /** When it began to run, by the steady clock; absent while it stands. */
   since?: number;
 }
 
-export const STANDING: Clock = { phase: 'idle', turn: '', untold: 0 };
+export const STANDING: Clock = { phase: 'idle', untold: 0 };
 
 /** After a break as short as a reload a clock goes on as if there had been none. */
 const A_RELOAD = 60_000;
@@ -27,10 +27,14 @@ export const isRunning = (clock: Clock) => clock.since !== undefined;
 export const untold = (clock: Clock, now: number) =>
   clock.untold + (clock.since === undefined ? 0 : Math.max(0, now - clock.since));
 
-export const started = (clock: Clock, turn: string, phase: 'setting' | 'working', now: number): Clock => ({
+/** Whether a clock runs for a line's step. */
+export const isOf = (clock: Clock, { line, step }: Pick<Running, 'line' | 'step'>) =>
+  clock.of?.line === line && clock.of.step === step;
+
+export const started = (clock: Clock, of: Running, phase: 'setting' | 'working', now: number): Clock => ({
   phase,
-  turn,
-  untold: clock.turn === turn ? clock.untold : 0,
+  of,
+  untold: isOf(clock, of) ? clock.untold : 0,
   since: now,
 });
 
@@ -48,7 +52,7 @@ export const asKept = (clock: Clock, now: number, wall: number, tab: string): Ke
   seen: wall,
   phase: clock.phase,
   untold: untold(clock, now),
-  turn: clock.turn,
+  of: clock.of,
 });
 
 /**
@@ -60,7 +64,7 @@ export function again(from: KeptClock | undefined, now: number, wall: number, ta
   const gone = wall - from.seen;
   const ran = from.phase === 'working' || from.phase === 'setting';
   if (from.tab !== tab && ran && gone >= 0 && gone < LATELY) return STANDING;
-  const base = { turn: from.turn, untold: from.untold };
+  const base = { of: from.of, untold: from.untold };
   if (!ran) return { ...base, phase: from.phase };
   if (gone >= 0 && gone < A_RELOAD) return { ...base, phase: from.phase, since: now - gone };
   return { ...base, phase: 'paused' };

@@ -10,6 +10,9 @@ export interface KeptEntry {
   entry: Entry;
 }
 
+/** What a clock runs for: a line's step at a place. All that is needed to tell its time, whatever else is known by then. */
+export type Running = Pick<Entry, 'line' | 'step' | 'stepName' | 'place'>;
+
 /** A clock as it was when it was last seen. */
 export interface KeptClock {
   /** The tab that it runs in. */
@@ -19,8 +22,8 @@ export interface KeptClock {
   phase: 'idle' | 'setting' | 'working' | 'paused';
   /** Milliseconds that no entry has told yet. */
   untold: number;
-  /** What it runs for. */
-  turn: string;
+  /** What it runs for; absent for one that never ran. */
+  of?: Running;
 }
 
 interface Schema extends DBSchema {

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { again, asKept, isRunning, STANDING, started, stopped, told, untold, type Clock } from './clock';
-import { kept, tabId } from './kept';
+import { kept, tabId, type Running } from './kept';
 
 const SEEN_EVERY = 2_000;
 const SHOWN_EVERY = 250;
@@ -60,8 +60,7 @@ export function useClock(batchId: number) {
   /** Milliseconds that nothing has told yet. */
   const read = useCallback(() => Math.min(A_DAY, Math.round(untold(now.current, performance.now()))), []);
   const start = useCallback(
-    (turn: string, phase: 'setting' | 'working') =>
-      change(started(now.current, turn, phase, performance.now())),
+    (of: Running, phase: 'setting' | 'working') => change(started(now.current, of, phase, performance.now())),
     [change],
   );
   /** All that ran is told from here on; it goes on as work. */

@@ -178,8 +178,7 @@ public class BenchService {
         int bags = turn.operation().units() - first.bagsBefore();
         return new NextView(
                 work.id(),
-                "Next at " + (turn.at().name().isEmpty() ? "the " : "")
-                        + turn.at().words(),
+                "Next at " + turn.at().words(),
                 first.day().equals(laid.today()) ? null : first.day(),
                 turn.step().name() + ", " + bags + " ×",
                 subject(work),

@@ -81,7 +81,13 @@ public record Operation(List<Part> parts) {
             timing = timing.and(part.step().timing(), sewing, part.sewing());
             sewing = sewing.plus(part.sewing());
         }
-        return timing;
+        // Lines of one design rest on the same measurements.
+        int bags = parts.stream()
+                .map(Part::step)
+                .distinct()
+                .mapToInt(step -> step.timing().bags())
+                .sum();
+        return new Timing(bags, timing.batches(), timing.spread());
     }
 
     /** For how many bags it is done. */

@@ -15,11 +15,11 @@ public record Timing(int bags, int batches, double spread) {
     /** Nobody has measured it. */
     public static final Timing GUESS = new Timing(0, 0, TimeEstimate.SPREAD_OF_A_GUESS);
 
-    /** Of two parts of the same operation: what is off in one is off in the other as well. */
+    /** How sure two parts of the same operation are together: what is off in one is off in the other as well. */
     Timing and(Timing other, Duration its, Duration others) {
         long all = its.plus(others).toMillis();
         return new Timing(
-                bags + other.bags,
+                Math.max(bags, other.bags),
                 Math.max(batches, other.batches),
                 all == 0
                         ? Math.max(spread, other.spread)

@@ -17,8 +17,8 @@ public record Workplace(String key, Station station, String name) {
         return new Workplace(machine.key(), machine.kind(), machine.name());
     }
 
-    /** What it is called: its name, or its kind. */
+    /** What it is called, as it stands behind “at”: its name, or its kind. */
     public String words() {
-        return name.isEmpty() ? station.words() : name;
+        return name.isEmpty() ? "the " + station.words() : name;
     }
 }

@@ -83,7 +83,7 @@ class EquipmentTest {
         assertThat(places(Station.MACHINE, SetUp.of("", "", "walking foot", ""), 3))
                 .containsExactly("Strong");
         assertThat(places(Station.MACHINE, new SetUp(Map.of(), "2", false), 3)).containsExactly("Strong");
-        assertThat(places(Station.PRESS, SetUp.NONE, 0)).containsExactly("press");
+        assertThat(places(Station.PRESS, SetUp.NONE, 0)).containsExactly("the press");
     }
 
     @Test

@@ -149,4 +149,18 @@ class OperationTest {
         assertThat(zip.shares(SetUpSpread.BY_MINUTES))
                 .isEqualTo(Map.of(1, Duration.ofMinutes(9), 2, Duration.ofMinutes(3)));
     }
+
+    /** Two lines of one design rest on the same forty bags; another design's twelve come to them. */
+    @Test
+    void theSameMeasurementsAreCountedOnce() {
+        Step timed = sew("Sew zip", 5, 0).timed(Duration.ofMinutes(5), Duration.ZERO, new Timing(40, 3, 0.1));
+        Step other = sew("Sew zip", 5, 0).timed(Duration.ofMinutes(10), Duration.ZERO, new Timing(12, 1, 0.3));
+        Operation operation = Operation.of(List.of(
+                        LineSteps.of(1, 2, List.of(timed)),
+                        LineSteps.of(2, 2, List.of(timed)),
+                        LineSteps.of(3, 2, List.of(other))))
+                .get(0);
+        assertThat(operation.timing().bags()).isEqualTo(52);
+        assertThat(operation.timing().spread()).isEqualTo((0.1 * 20 + 0.3 * 20) / 40);
+    }
 }
