@@ -1,30 +1,12 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { design, settings } from '../../ui/fixtures.test.helper';
 import { useEditing } from './editing';
-import { editor } from './editing.test.helper';
-import { StepSetUp, setUpWords } from './StepSetUp';
+import { editor, step } from './editing.test.helper';
+import { NOTHING, StepSetUp, setUpWords } from './StepSetUp';
 
-const STEP: Schemas['StepRow'] = {
-  key: 'zip',
-  name: 'Sew the zip',
-  stage: 'SEW',
-  station: 'MACHINE',
-  needle: '',
-  thread: '',
-  foot: '',
-  stitch: '',
-  minutesPerUnit: '2',
-  minutesPerBatch: '5',
-  passiveMinutes: '0',
-  check: '',
-  caution: '',
-  note: '',
-  after: [],
-  uses: '',
-};
+const STEP = step('zip', 'Sew the zip');
 
 const machine = (id: number, name: string) => ({
   id,
@@ -96,7 +78,7 @@ describe('the set-up of a step', () => {
   it('names one of several machines, or says that it is gone', async () => {
     const { current } = editor(
       <First />,
-      design({ steps: [{ ...STEP, details: { ...empty(), machine: 7 } }] }),
+      design({ steps: [{ ...STEP, details: { ...NOTHING, machine: 7 } }] }),
       {},
       (client) =>
         client.setQueryData(keys.settings, {
@@ -111,17 +93,4 @@ describe('the set-up of a step', () => {
     await userEvent.selectOptions(choice, 'any that can');
     expect(current.document.steps[0]?.details?.machine).toBeUndefined();
   });
-});
-
-const empty = (): Schemas['SetUpDetails'] => ({
-  bobbin: '',
-  length: '',
-  width: '',
-  position: '',
-  tension: '',
-  heat: '',
-  seconds: '',
-  pressCloth: '',
-  steam: '',
-  freeArm: false,
 });

@@ -8,7 +8,8 @@ type StepRow = Schemas['StepRow'];
 type Details = Schemas['SetUpDetails'];
 type Written = 'length' | 'width' | 'position' | 'tension' | 'heat';
 
-const NOTHING: Details = {
+/** A set-up of which nothing more is said. */
+export const NOTHING: Details = {
   bobbin: '',
   length: '',
   width: '',

@@ -3,27 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { design } from '../../ui/fixtures.test.helper';
-import { editor, server } from './editing.test.helper';
+import { editor, server, step } from './editing.test.helper';
 import { StepTable } from './StepTable';
-
-const step = (key: string, name: string): Schemas['StepRow'] => ({
-  key,
-  name,
-  stage: 'SEW',
-  station: 'MACHINE',
-  needle: '',
-  thread: '',
-  foot: '',
-  stitch: '',
-  minutesPerUnit: '2',
-  minutesPerBatch: '5',
-  passiveMinutes: '0',
-  check: '',
-  caution: '',
-  note: '',
-  after: [],
-  uses: '',
-});
 
 const twoSteps = () => design({ steps: [step('zip', 'Sew the zip'), step('box', 'Box the corners')] });
 

@@ -68,3 +68,23 @@ export function refusing(sentence: string) {
     ),
   );
 }
+
+/** A step at the machine of which only its name is said. */
+export const step = (key: string, name: string): Schemas['StepRow'] => ({
+  key,
+  name,
+  stage: 'SEW',
+  station: 'MACHINE',
+  needle: '',
+  thread: '',
+  foot: '',
+  stitch: '',
+  minutesPerUnit: '2',
+  minutesPerBatch: '5',
+  passiveMinutes: '0',
+  check: '',
+  caution: '',
+  note: '',
+  after: [],
+  uses: '',
+});

@@ -1,23 +1,25 @@
 package mardun.app.batch;
 
-import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
 import mardun.core.making.OrderWishes;
-import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.core.type.TypeReference;
 
 /** What is wanted of a batch's order, as it is stored; an empty text for nothing. */
 @Converter
-class StoredWishes implements AttributeConverter<OrderWishes, String> {
+class StoredWishes extends JsonColumn<OrderWishes> {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    StoredWishes() {
+        super(new TypeReference<>() {});
+    }
 
     @Override
     public String convertToDatabaseColumn(OrderWishes wishes) {
-        return wishes.equals(OrderWishes.NONE) ? "" : JSON.writeValueAsString(wishes);
+        return wishes.equals(OrderWishes.NONE) ? "" : super.convertToDatabaseColumn(wishes);
     }
 
     @Override
     public OrderWishes convertToEntityAttribute(String stored) {
-        return stored.isEmpty() ? OrderWishes.NONE : JSON.readValue(stored, OrderWishes.class);
+        return stored.isEmpty() ? OrderWishes.NONE : super.convertToEntityAttribute(stored);
     }
 }

@@ -37,7 +37,6 @@ import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
-import mardun.app.design.DesignViews.StepTime;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.Estimates;
@@ -69,7 +68,6 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
 import mardun.core.design.TrimNeed;
-import mardun.core.estimate.TimeEstimate;
 import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
@@ -492,29 +490,13 @@ public class DesignService implements UsesMaterials {
                 && sizes.stream()
                         .flatMap(s -> s.findings().stream())
                         .noneMatch(f -> f.severity() == Finding.Severity.REFUSED);
-        ViewWriter words = current.writer();
         return new DesignSheet(
                 sizes,
                 canBeSewn,
                 design.steps().stream()
                         .filter(step -> known.get(step.key()).isMeasured())
-                        .map(step -> time(step.key(), known.get(step.key()), words))
+                        .map(step -> writer.time(step.key(), known.get(step.key())))
                         .toList());
-    }
-
-    private static StepTime time(String key, StepEstimate estimate, ViewWriter writer) {
-        TimeEstimate each = estimate.each();
-        return new StepTime(
-                key,
-                writer.time(each.each()),
-                writer.time(each.atLeast()),
-                writer.time(each.atMost()),
-                each.bags(),
-                each.batches(),
-                each.leftOut().size(),
-                writer.time(estimate.once().time()),
-                estimate.once().batches(),
-                writer.time(each.beginning()));
     }
 
     private static SizeSheet with(SizeSheet sheet, List<FindingView> more) {

@@ -20,8 +20,10 @@ import mardun.app.design.DesignViews.PieceView;
 import mardun.app.design.DesignViews.RectView;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SketchView;
+import mardun.app.design.DesignViews.StepTime;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView.TicketLine;
+import mardun.app.log.Estimates.StepEstimate;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
@@ -37,6 +39,7 @@ import mardun.core.design.SizedMark;
 import mardun.core.design.SizedPanel;
 import mardun.core.design.SizedPiece;
 import mardun.core.design.SizedTrim;
+import mardun.core.estimate.TimeEstimate;
 import mardun.core.material.Amount;
 import mardun.core.measure.Dimension;
 import mardun.core.measure.Extent;
@@ -135,6 +138,22 @@ public final class SheetWriter {
                 .map(finding -> BatchPlan.isOfMaterials(finding)
                         ? writer.sentence(finding.what()) + " " + writer.sentence(finding.remedy())
                         : "The ticket waits until the design can be sewn.");
+    }
+
+    /** How long a step takes, by what was measured. */
+    StepTime time(String key, StepEstimate estimate) {
+        TimeEstimate each = estimate.each();
+        return new StepTime(
+                key,
+                writer.time(each.each()),
+                writer.time(each.atLeast()),
+                writer.time(each.atMost()),
+                each.bags(),
+                each.batches(),
+                each.leftOut().size(),
+                writer.time(estimate.once().time()),
+                estimate.once().batches(),
+                writer.time(each.beginning()));
     }
 
     public PieceView piece(SizedPiece sized) {
