@@ -100,6 +100,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/starting': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['readStarting'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}': {
     parameters: {
       query?: never;
@@ -1831,6 +1847,11 @@ export interface components {
       text: string;
       title: string;
     };
+    ChanceView: {
+      chance: string;
+      /** Format: int32 */
+      started: number;
+    };
     ChangeCount: {
       kind: string;
       /** Format: int32 */
@@ -2702,6 +2723,8 @@ export interface components {
       scrap: number;
       /** Format: int32 */
       seconds: number;
+      /** Format: int32 */
+      secondsAtBench: number;
       sizeName: string;
       /** Format: int32 */
       started: number;
@@ -2719,10 +2742,11 @@ export interface components {
       bags: number;
       /** Format: int64 */
       batchId: number;
+      confirmed?: string[];
       /** Format: uuid */
       id: string;
       /** @enum {string} */
-      kind: 'SET_UP' | 'WORKED' | 'FINISHED' | 'LEFT_OUT' | 'PUT_RIGHT';
+      kind: 'SET_UP' | 'WORKED' | 'FINISHED' | 'LEFT_OUT' | 'PUT_RIGHT' | 'SLIPPED' | 'WITHDRAWN';
       /** Format: int32 */
       line: number;
       /** Format: int64 */
@@ -2734,9 +2758,15 @@ export interface components {
         [key: string]: string;
       };
       reason: string;
+      slip?: components['schemas']['LoggedSlip'];
       slow: boolean;
       step: string;
       stepName: string;
+    };
+    LoggedSlip: {
+      /** @enum {string} */
+      outcome: 'MENDED' | 'SECOND' | 'SCRAP';
+      usedUp: components['schemas']['UsedUp'][];
     };
     LotForm: {
       dyeLot: string;
@@ -3456,6 +3486,16 @@ export interface components {
       /** Format: int64 */
       id?: number;
     };
+    PromptRow: {
+      from: string;
+      gate: boolean;
+      /** @enum {string} */
+      kind: 'BEFORE' | 'DO' | 'DURING' | 'AFTER';
+      mark: string;
+      seconds: string;
+      text: string;
+      times: string;
+    };
     PutAway: {
       putAway: boolean;
       /** Format: int64 */
@@ -3909,6 +3949,22 @@ export interface components {
       name: string;
       saves?: components['schemas']['TimeView'];
     };
+    StartView: {
+      /** Format: int32 */
+      bags: number;
+      chance: string;
+      chances: components['schemas']['ChanceView'][];
+      /** Format: int32 */
+      enough: number;
+      /** Format: int32 */
+      lost: number;
+      share: string;
+      /** Format: int32 */
+      started: number;
+      /** Format: int32 */
+      wanted: number;
+      working: components['schemas']['WorkingView'];
+    };
     StepLine: {
       caution: string;
       changes: string[];
@@ -3944,6 +4000,7 @@ export interface components {
       needle: string;
       note: string;
       passiveMinutes: string;
+      prompts?: components['schemas']['PromptRow'][];
       /** @enum {string} */
       stage: 'CUT' | 'SEW' | 'FINISH';
       /** @enum {string} */
@@ -4307,6 +4364,12 @@ export interface components {
       page: components['schemas']['PageViewUnsewnLine'];
       total: components['schemas']['MoneyView'];
     };
+    UsedUp: {
+      /** Format: int64 */
+      materialId: number;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+    };
     ValueLine: {
       /** @enum {string} */
       kind:
@@ -4421,6 +4484,7 @@ export interface components {
       entries: components['schemas']['LogEntry'][];
     };
     WorkPart: {
+      before: string[];
       cloth: string;
       colour: string;
       /** Format: int64 */
@@ -4430,15 +4494,54 @@ export interface components {
       each: components['schemas']['TimeView'];
       /** Format: int32 */
       line: number;
+      prompts: components['schemas']['WorkPrompt'][];
       /** Format: int32 */
       started: number;
       step: string;
+      takes: components['schemas']['WorkTake'][];
       what: string;
     };
     WorkPiece: {
       /** Format: int32 */
       layers: number;
       piece: components['schemas']['PieceView'];
+    };
+    WorkPrompt: {
+      from: string;
+      gate: boolean;
+      /** @enum {string} */
+      kind: 'BEFORE' | 'DO' | 'DURING' | 'AFTER';
+      mark?: components['schemas']['LengthView'];
+      /** Format: int32 */
+      seconds: number;
+      text: string;
+      /** Format: int32 */
+      times: number;
+    };
+    WorkSlip: {
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      bags: number;
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      line: number;
+      mending: components['schemas']['TimeView'];
+      /** @enum {string} */
+      outcome: 'MENDED' | 'SECOND' | 'SCRAP';
+      reason: string;
+      step: string;
+      stepName: string;
+    };
+    WorkTake: {
+      amount: components['schemas']['AmountView'];
+      byNow: boolean;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
     };
     WorkTurn: {
       at: string;
@@ -4481,7 +4584,9 @@ export interface components {
       left: components['schemas']['TimeView'];
       name: string;
       open: boolean;
+      reasons: string[];
       refused: components['schemas']['RefusedEntry'][];
+      slips: components['schemas']['WorkSlip'][];
       turns: components['schemas']['WorkTurn'][];
     };
     WorkingView: {
@@ -4688,6 +4793,33 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Replacement'][];
+        };
+      };
+    };
+  };
+  readStarting: {
+    parameters: {
+      query?: {
+        line?: number;
+        likelihood?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BatchForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StartView'];
         };
       };
     };

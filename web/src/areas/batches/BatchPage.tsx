@@ -28,6 +28,7 @@ import { OrderOfWork, OrderWhileTyped } from './OrderOfWork';
 import { Replacing } from './Replacing';
 import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
+import { StartPart } from './StartPart';
 import { WaysPanel } from './WaysPanel';
 import { WholeTicket } from './WholeTicket';
 
@@ -364,6 +365,11 @@ function Editor({
                   problem={(field) => typedWrong.of(at, field)}
                   onChange={(next) => changeLine(at, next)}
                 >
+                  <StartPart
+                    form={settled}
+                    line={places.indexOf(at)}
+                    onBegin={(started) => changeLine(at, { started })}
+                  />
                   <MarginalPart form={settled} line={places.indexOf(at)} />
                 </LineDetail>
               )}

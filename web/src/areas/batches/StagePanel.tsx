@@ -264,8 +264,8 @@ function Finishing({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   const [typed, setTyped] = useState<Record<number, Partial<Done>>>({});
   const [reason, setReason] = useState('');
   const done = (line: (typeof lines)[number]): Done => ({
-    good: String(line.open),
-    seconds: '',
+    good: String(line.open - line.secondsAtBench),
+    seconds: line.secondsAtBench > 0 ? String(line.secondsAtBench) : '',
     scrap: '',
     ...typed[line.number],
   });

@@ -8,6 +8,7 @@ import { Panel } from '../../ui/Panel';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
 import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
+import { StepPrompts } from './StepPrompts';
 import { StepSetUp, setUpWords } from './StepSetUp';
 import { STAGES, STATIONS } from './words';
 
@@ -328,6 +329,7 @@ function StepPanel({
         {text('caution', 'Caution')}
         {text('note', 'Note to remember')}
       </div>
+      <StepPrompts step={step} index={index} onChange={onChange} />
       <fieldset className="mt-3">
         <legend className="text-[13px] font-semibold text-soft">Comes after</legend>
         <div className="grid gap-x-4 md:grid-cols-2">

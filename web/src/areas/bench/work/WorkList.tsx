@@ -1,11 +1,59 @@
 import { Button } from '../../../ui/Button';
-import type { WorkView } from './kept';
+import type { Schemas } from '../../../api/client';
+import type { Entry, WorkView } from './kept';
 import { ACTS, keepBenchKeys, keyName, keyWords, USUAL, type Act } from './keys';
 import { isSame, left, type Turn } from './progress';
+
+export type WorkSlip = Schemas['WorkSlip'];
+
+const ENDED: Record<WorkSlip['outcome'], string> = { MENDED: 'mended', SECOND: 'a second', SCRAP: 'scrap' };
+
+/** What went wrong so far; one that was none is taken back. */
+function SlipList({
+  slips,
+  unsent,
+  onWithdraw,
+}: {
+  slips: WorkSlip[];
+  unsent: Entry[];
+  onWithdraw: (slip: WorkSlip) => void;
+}) {
+  const there = slips.filter(
+    (slip) => !unsent.some((entry) => entry.kind === 'WITHDRAWN' && entry.ofEvent === slip.id),
+  );
+  const waiting = unsent.filter((entry) => entry.kind === 'SLIPPED').length;
+  if (there.length === 0 && waiting === 0) return null;
+  return (
+    <section className="sheet space-y-1 px-4 py-3" aria-label="What went wrong">
+      <h2>What went wrong</h2>
+      {waiting > 0 && <p className="text-soft">{waiting} not sent yet</p>}
+      <ul className="divide-y divide-line">
+        {there.map((slip) => (
+          <li key={slip.id} className="flex items-center justify-between gap-3 py-1.5">
+            <span>
+              <b>{slip.bags}</b> × {slip.stepName}
+              {slip.reason && `: ${slip.reason}`}
+              <span className="text-soft">
+                {' '}
+                · {ENDED[slip.outcome]}
+                {slip.mending.seconds > 0 && `, ${slip.mending.text}`}
+              </span>
+            </span>
+            <Button look="quiet" onClick={() => onWithdraw(slip)}>
+              It was none
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
 
 /** All operations with what is done of them, and the keys that work here. */
 export function WorkList({
   view,
+  unsent,
+  onWithdraw,
   turns,
   at,
   keys,
@@ -14,6 +62,8 @@ export function WorkList({
   onClose,
 }: {
   view: WorkView;
+  unsent: Entry[];
+  onWithdraw: (slip: WorkSlip) => void;
   turns: Turn[];
   at?: Turn;
   keys: Record<Act, string>;
@@ -57,46 +107,49 @@ export function WorkList({
           </tbody>
         </table>
       </section>
-      <section className="sheet space-y-2 px-4 py-3" aria-label="Keys">
-        <h2>Keys</h2>
-        <p className="text-soft">
-          Click a key and press another one, or the pedal. A key works while no field has the focus.
-        </p>
-        <dl className="space-y-1">
-          {(Object.keys(ACTS) as Act[]).map((act) => (
-            <div key={act} className="flex items-center justify-between gap-3">
-              <dt id={`key-${act}`}>{ACTS[act]}</dt>
-              <dd>
-                <input
-                  readOnly
-                  aria-labelledby={`key-${act}`}
-                  className="field !min-h-11 w-[112px] text-center"
-                  value={keyWords(keys[act])}
-                  onKeyDown={(event) => {
-                    if (['Tab', 'Escape', 'Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) return;
-                    event.preventDefault();
-                    const next = { ...keys, [act]: keyName(event.nativeEvent) };
-                    keepBenchKeys(next);
-                    onKeys(next);
-                  }}
-                />
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <div className="flex gap-3 pt-1">
-          <Button
-            look="quiet"
-            onClick={() => {
-              keepBenchKeys(USUAL);
-              onKeys(USUAL);
-            }}
-          >
-            The usual keys
-          </Button>
-          <Button onClick={onClose}>Back to work</Button>
-        </div>
-      </section>
+      <div className="space-y-4">
+        <SlipList slips={view.slips} unsent={unsent} onWithdraw={onWithdraw} />
+        <section className="sheet space-y-2 px-4 py-3" aria-label="Keys">
+          <h2>Keys</h2>
+          <p className="text-soft">
+            Click a key and press another one, or the pedal. A key works while no field has the focus.
+          </p>
+          <dl className="space-y-1">
+            {(Object.keys(ACTS) as Act[]).map((act) => (
+              <div key={act} className="flex items-center justify-between gap-3">
+                <dt id={`key-${act}`}>{ACTS[act]}</dt>
+                <dd>
+                  <input
+                    readOnly
+                    aria-labelledby={`key-${act}`}
+                    className="field !min-h-11 w-[112px] text-center"
+                    value={keyWords(keys[act])}
+                    onKeyDown={(event) => {
+                      if (['Tab', 'Escape', 'Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) return;
+                      event.preventDefault();
+                      const next = { ...keys, [act]: keyName(event.nativeEvent) };
+                      keepBenchKeys(next);
+                      onKeys(next);
+                    }}
+                  />
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <div className="flex gap-3 pt-1">
+            <Button
+              look="quiet"
+              onClick={() => {
+                keepBenchKeys(USUAL);
+                onKeys(USUAL);
+              }}
+            >
+              The usual keys
+            </Button>
+            <Button onClick={onClose}>Back to work</Button>
+          </div>
+        </section>
+      </div>
     </div>
   );
 }

@@ -33,6 +33,7 @@ function bench(view: WorkView) {
                 its.done +
                 [...known.values()]
                   .filter((entry) => entry.line === its.line && entry.step === its.step)
+                  .filter((entry) => entry.kind === 'WORKED')
                   .reduce((sum, entry) => sum + entry.bags, 0),
             }))
             .filter((its) => its.done < its.started),
@@ -178,5 +179,79 @@ describe('the screen beside the machine', () => {
     await userEvent.click(keys.getByRole('button', { name: 'Back to work' }));
     await userEvent.keyboard('{Enter}{F9}');
     await waitFor(() => expect(worked(known)).toBe(1));
+  });
+
+  const gate = {
+    kind: 'BEFORE' as const,
+    text: 'Slider inside',
+    from: '',
+    gate: true,
+    seconds: 0,
+    times: 1,
+  };
+
+  it('counts no bag whose check isn’t confirmed, however quickly it is touched', async () => {
+    const one = turn('Cut the zip', { ...part(1, 0), prompts: [gate] });
+    const { known } = bench(workView(one));
+    await open();
+    await screen.findByRole('heading', { name: 'Cut the zip' });
+    await userEvent.keyboard('{Enter}');
+    expect(await screen.findByText('Confirm first: Slider inside.')).toBeInTheDocument();
+    await userEvent.keyboard('c');
+    const button = screen.getByRole('button', { name: /^One done/ });
+    for (let touch = 0; touch < 4; touch++) button.click();
+    expect(await screen.findByText('1', { selector: '.font-bold' })).toBeVisible();
+    await waitFor(() => expect(worked(known)).toBe(1));
+    expect([...known.values()][0]?.confirmed).toEqual(['Slider inside']);
+    expect(screen.getByText('must be confirmed')).toBeVisible();
+  });
+
+  it('ticks one thing after another, and starts what is held', async () => {
+    const press = { ...gate, kind: 'DO' as const, text: 'Press', gate: false, seconds: 12, times: 6 };
+    bench(workView(turn('Fuse', { ...part(1, 0), prompts: [gate, press] })));
+    await open();
+    await screen.findByRole('heading', { name: 'Fuse' });
+    await userEvent.keyboard('cc');
+    expect(screen.getByRole('button', { name: /Slider inside/, pressed: true })).toBeVisible();
+    expect(screen.getByRole('button', { name: /do\s*Press/, pressed: true })).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: '12 s, 6 times' }));
+    expect(screen.getByRole('timer', { name: 'Press' })).toHaveTextContent('0:12');
+    expect(screen.getByText('Press, 1 of 6')).toBeVisible();
+  });
+
+  it('logs what went wrong: a bag that is scrapped is one fewer from here on', async () => {
+    const takes = [
+      {
+        materialId: 5,
+        part: 'WHOLE' as const,
+        name: 'Zip tape, navy',
+        amount: { text: '9 in', exact: '9 in', value: 9 },
+        byNow: true,
+      },
+    ];
+    const sides = turn('Sew the sides', { ...part(1, 1), takes });
+    const box = turn('Box it', { ...part(1, 0), before: ['Sew the sides'] });
+    const { known } = bench(workView(sides, box));
+    await open();
+    await screen.findByRole('heading', { name: 'Sew the sides' });
+    await userEvent.keyboard('x');
+    await userEvent.keyboard('puckk{Backspace}ered');
+    await userEvent.click(screen.getByRole('radio', { name: /Scrap/ }));
+    expect(screen.getByRole('checkbox', { name: /Zip tape/ })).toBeChecked();
+    await userEvent.clear(screen.getByLabelText('How many bags'));
+    await userEvent.type(screen.getByLabelText('How many bags'), '3');
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(screen.getByText(/Only 2 are still to be done here/)).toBeInTheDocument();
+    await userEvent.type(screen.getByLabelText('How many bags'), '{Backspace}1');
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(await screen.findByText(/Scrapped: 1/)).toBeInTheDocument();
+    expect(await screen.findByText('of 2')).toBeVisible();
+    await waitFor(() => expect(known.size).toBe(1));
+    expect([...known.values()][0]).toMatchObject({
+      kind: 'SLIPPED',
+      bags: 1,
+      reason: 'puckered',
+      slip: { outcome: 'SCRAP', usedUp: [{ materialId: 5, part: 'WHOLE' }] },
+    });
   });
 });

@@ -1,6 +1,5 @@
-import { useEffect, useEffectEvent, useState, type ComponentProps } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { Button } from '../../../ui/Button';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { PieceShape } from '../../../ui/PieceDrawing';
@@ -8,14 +7,20 @@ import { day, useUnits } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
 import { useTitle } from '../../../ui/useTitle';
 import { clockText, isOf, isRunning } from './clock';
+import { CountdownBar } from './CountdownBar';
+import { useCountdowns } from './countdowns';
 import type { Entry, Running } from './kept';
-import { benchKeys, keyName, keyWords, type Act } from './keys';
+import { benchKeys, keyName, type Act } from './keys';
 import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
+import { Prompts } from './Prompts';
+import { confirmed, nextPrompt, ticksOf, unconfirmed, type Ticked } from './prompts';
+import { SlipPanel, type Said } from './SlipPanel';
 import { Stitches } from './Stitches';
+import { BigButton, Key } from './touch';
 import { useClock } from './useClock';
 import { useWakeLock } from './useWakeLock';
 import { useWork } from './useWork';
-import { WorkList } from './WorkList';
+import { WorkList, type WorkSlip } from './WorkList';
 
 /** The screen beside the machine: one operation, large, with its clock and its count. */
 export default function WorkPage() {
@@ -41,6 +46,12 @@ function Work({ batchId }: { batchId: number }) {
   const [says, setSays] = useState('');
   const [slow, setSlow] = useState(() => sessionStorage.getItem(SLOW) === 'yes');
   const [keys, setKeys] = useState(benchKeys);
+  const [ticked, setTicked] = useState<Ticked>({ of: '', places: [] });
+  /** The same at once: of two quick touches the second must find nothing ticked for its bag. */
+  const tickedNow = useRef(ticked);
+  const [gateRefused, setGateRefused] = useState('');
+  const [slipping, setSlipping] = useState(false);
+  const countdowns = useCountdowns();
   useTitle(view ? `${view.name} at the bench` : 'At the bench');
   useWakeLock(isRunning(clock));
 
@@ -53,6 +64,16 @@ function Work({ batchId }: { batchId: number }) {
     (turn.parts.find((one) => one.line === line && left(one) > 0) ?? turn.parts.find((one) => left(one) > 0));
   const place = turn ? open.findIndex((one) => isSame(one, turn)) : -1;
   const after = turn && isDone(turn) ? open[0] : open[place + 1];
+
+  /** What ticks are for: they begin anew with the next bag. */
+  const bag = part ? `${part.line} ${part.step} ${part.done}` : '';
+  const ticks = ticksOf(ticked, bag);
+  const changeTicks = (next: Ticked) => {
+    tickedNow.current = next;
+    setTicked(next);
+  };
+  const tick = (at: number) =>
+    changeTicks({ of: bag, places: ticks.includes(at) ? ticks.filter((one) => one !== at) : [...ticks, at] });
 
   const runsHere = !!turn && turn.parts.some((one) => isOf(clock, one));
 
@@ -113,13 +134,26 @@ function Work({ batchId }: { batchId: number }) {
       );
       return;
     }
+    const missing = bags > 0 ? unconfirmed(its.prompts, ticksOf(tickedNow.current, bag)) : [];
+    if (missing.length > 0) {
+      setGateRefused(bag);
+      setSays(`Confirm first: ${missing.map((one) => one.text).join('; ')}.`);
+      return;
+    }
+    if (bags > 0) changeTicks({ of: '', places: [] });
     // What was counted stays in sight, also when it is done: nothing moves under the finger.
     setChosen(turn);
     if (clock.phase === 'setting' && runsHere) await setUpDone();
     const some = bags > 0 ? Math.min(bags, room) : bags;
     const millis = some > 0 && runsHere && isRunning(clock) && clock.phase === 'working' ? read() : 0;
     if (millis > 0) tellAll();
-    await tell(entry(at(turn, its), { bags: some, millis }));
+    await tell(
+      entry(at(turn, its), {
+        bags: some,
+        millis,
+        ...(some > 0 && { confirmed: confirmed(its.prompts) }),
+      }),
+    );
     const done = its.started - room + some;
     setSays(some > 0 ? `${done} of ${its.started}.` : `Taken back: ${done} of ${its.started}.`);
     if (
@@ -130,6 +164,39 @@ function Work({ batchId }: { batchId: number }) {
       stop();
     }
   };
+
+  /** What went wrong is of the part that is counted on, or of the one that was. */
+  const slipOf = turn && (part ?? lastCounted(turn, line) ?? turn.parts[0]);
+  const slip = async (said: Said) => {
+    const its = slipOf;
+    if (!turn || !its) return;
+    setSlipping(false);
+    setChosen(turn);
+    const of = at(turn, its);
+    if (said.wasCounted) await tell(entry(of, { bags: -said.bags }));
+    await tell(
+      entry(of, {
+        kind: 'SLIPPED',
+        bags: said.bags,
+        millis: said.mending,
+        reason: said.reason,
+        slip: { outcome: said.outcome, usedUp: said.usedUp },
+      }),
+    );
+    setSays(
+      said.outcome === 'SCRAP'
+        ? `Scrapped: ${said.bags}. ${said.bags === 1 ? 'One comes out fewer' : `${said.bags} come out fewer`}.`
+        : 'Logged.',
+    );
+  };
+
+  const withdraw = (of: WorkSlip) =>
+    void tell(
+      entry(
+        { line: of.line, step: of.step, stepName: of.stepName, place: '' },
+        { kind: 'WITHDRAWN', ofEvent: of.id },
+      ),
+    );
 
   const go = async (to: Turn | undefined) => {
     if (!to) return;
@@ -145,6 +212,11 @@ function Work({ batchId }: { batchId: number }) {
     one: () => void count(1),
     five: () => void count(5),
     back: () => void count(-1),
+    check: () => {
+      const place = part && nextPrompt(part.prompts, ticks);
+      if (place !== undefined) tick(place);
+    },
+    slip: () => setSlipping(!!turn),
     next: () => void go(after),
     previous: () => void go(open[(place < 0 ? open.length : place) - 1]),
     list: () => setListed(!listed),
@@ -217,9 +289,12 @@ function Work({ batchId }: { batchId: number }) {
           </Notice>
         ))}
       </div>
+      <CountdownBar countdowns={countdowns} />
       {listed ? (
         <WorkList
           view={view}
+          unsent={unsent}
+          onWithdraw={withdraw}
           turns={open}
           at={turn}
           keys={keys}
@@ -230,7 +305,7 @@ function Work({ batchId }: { batchId: number }) {
       ) : turn ? (
         <section
           aria-label="What is done now"
-          className="sheet relative mt-2 grid flex-1 content-start gap-x-6 gap-y-4 px-6 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid md:grid-cols-[1fr_240px] lg:grid-cols-[1fr_330px]"
+          className="sheet relative isolate mt-2 grid flex-1 content-start gap-x-6 gap-y-4 px-6 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid md:grid-cols-[1fr_240px] lg:grid-cols-[1fr_330px]"
         >
           <div className="min-w-0">
             <p className="text-lg text-soft">at {turn.at}</p>
@@ -267,6 +342,16 @@ function Work({ batchId }: { batchId: number }) {
                 </li>
               ))}
             </ul>
+            {part && (
+              <Prompts
+                prompts={part.prompts}
+                ticks={ticks}
+                refused={gateRefused === bag}
+                checkKey={keys.check}
+                onTick={tick}
+                onWait={(prompt) => countdowns.start(prompt.text, prompt.seconds, prompt.times)}
+              />
+            )}
             <GoesThrough turn={turn} />
             <div className="mt-4 space-y-2 text-lg">
               {turn.check && (
@@ -286,7 +371,7 @@ function Work({ batchId }: { batchId: number }) {
               )}
             </div>
           </div>
-          <div className="relative z-10 flex flex-col gap-3">
+          <div className="flex flex-col gap-3">
             <div className="text-center">
               <div className="text-soft">
                 {mine === 'setting'
@@ -331,6 +416,17 @@ function Work({ batchId }: { batchId: number }) {
                 Take back <Key of={keys.back} />
               </BigButton>
             </div>
+            <BigButton look="quiet" onPress={acts.slip}>
+              Something went wrong <Key of={keys.slip} />
+            </BigButton>
+            {turn.passive.seconds > 0 && (
+              <BigButton
+                look="quiet"
+                onPress={() => countdowns.start(`After ${turn.name}`, turn.passive.seconds, 1)}
+              >
+                It waits {turn.passive.text}
+              </BigButton>
+            )}
             <p aria-live="polite" className="min-h-6 text-center text-soft">
               {says}
             </p>
@@ -342,6 +438,15 @@ function Work({ batchId }: { batchId: number }) {
             ? 'Everything is done at the bench. Say on the batch’s page how the bags came out.'
             : 'This batch is finished.'}
         </Notice>
+      )}
+      {slipping && turn && slipOf && (
+        <SlipPanel
+          turn={turn}
+          part={slipOf}
+          reasons={view.reasons}
+          onSay={(said) => void slip(said)}
+          onClose={() => setSlipping(false)}
+        />
       )}
       {!listed && turn && (
         <footer className="mt-3 flex items-center justify-between gap-4 text-lg">
@@ -419,29 +524,3 @@ function ChangeNow({ changes, done }: { changes: string[]; done: boolean }) {
 const lastCounted = (turn: Turn, line: number | undefined) =>
   turn.parts.find((one) => one.line === line && one.done > 0) ??
   [...turn.parts].reverse().find((one) => one.done > 0);
-
-function Key({ of }: { of: string }) {
-  return (
-    <kbd className="rounded border border-current px-1.5 text-xs opacity-80" aria-hidden>
-      {keyWords(of)}
-    </kbd>
-  );
-}
-
-/** For a thumb, or an elbow; it doesn't keep the focus when it was touched, so that keys go on working. */
-function BigButton({
-  tall,
-  onPress,
-  ...rest
-}: Omit<ComponentProps<typeof Button>, 'className' | 'onClick'> & { tall?: boolean; onPress: () => void }) {
-  return (
-    <Button
-      className={`!px-5 ${tall ? '!min-h-24 text-2xl' : '!min-h-14 text-lg'}`}
-      onClick={(event) => {
-        if (event.detail > 0) event.currentTarget.blur();
-        onPress();
-      }}
-      {...rest}
-    />
-  );
-}

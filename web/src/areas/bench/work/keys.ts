@@ -1,11 +1,13 @@
 /** What can be done with a key at the bench. */
-export type Act = 'clock' | 'one' | 'five' | 'back' | 'next' | 'previous' | 'list';
+export type Act = 'clock' | 'one' | 'five' | 'back' | 'check' | 'slip' | 'next' | 'previous' | 'list';
 
 export const ACTS: Record<Act, string> = {
   clock: 'Start and pause the clock',
   one: 'Count one',
   five: 'Count five',
   back: 'Take the last count back',
+  check: 'Tick what comes next within the step',
+  slip: 'Something went wrong',
   next: 'The next operation',
   previous: 'The one before',
   list: 'The whole list',
@@ -16,6 +18,8 @@ export const USUAL: Record<Act, string> = {
   one: 'Enter',
   five: 'Shift+Enter',
   back: 'z',
+  check: 'c',
+  slip: 'x',
   next: 'ArrowRight',
   previous: 'ArrowLeft',
   list: 'l',

@@ -1,3 +1,4 @@
+import type { Entry } from './kept';
 import { isDone, isSame, now, openTurns } from './progress';
 import { counted, part, turn, workView } from './work.test.helper';
 
@@ -27,5 +28,49 @@ describe('how far an operation is', () => {
     expect(isDone(now(zip, workView(), []))).toBe(true);
     expect(isSame(zip, after.turns[0] ?? zip)).toBe(true);
     expect(isSame(zip, turn('box', part(1, 0)))).toBe(false);
+  });
+
+  it('has one bag fewer after the step at which one is scrapped, and none fewer before it', () => {
+    const before = turn('cut', part(1, 2));
+    const here = turn('zip', { ...part(1, 1), before: ['cut'] });
+    const later = turn('box', { ...part(1, 0), before: ['cut', 'zip'] });
+    const all = workView(before, here, later);
+    const slip: Entry = {
+      ...counted('zip', 1, 1),
+      kind: 'SLIPPED',
+      slip: { outcome: 'SCRAP', usedUp: [] },
+    };
+    const shows = (entries: Entry[], view = all) =>
+      view.turns.map((one) => {
+        const its = now(one, view, entries).parts[0];
+        return `${its?.done} of ${its?.started}`;
+      });
+    expect(shows([slip])).toEqual(['2 of 3', '1 of 2', '0 of 2']);
+    expect(shows([{ ...slip, slip: { outcome: 'MENDED', usedUp: [] } }])).toEqual([
+      '2 of 3',
+      '1 of 3',
+      '0 of 3',
+    ]);
+    const known = {
+      ...all,
+      slips: [
+        {
+          id: 'a',
+          line: 1,
+          step: 'zip',
+          stepName: 'zip',
+          bags: 1,
+          outcome: 'SCRAP' as const,
+          reason: '',
+          mending: { text: '0 min', seconds: 0 },
+          at: slip.at,
+        },
+      ],
+    };
+    expect(shows([{ ...counted('zip', 1, 0), kind: 'WITHDRAWN', ofEvent: 'a' }], known)).toEqual([
+      '2 of 3',
+      '1 of 4',
+      '0 of 4',
+    ]);
   });
 });

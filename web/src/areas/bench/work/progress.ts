@@ -15,6 +15,27 @@ const isOf = (part: Part) => (other: Part) => other.line === part.line && other.
 /** Whether two turns are the same operation, one of them perhaps for fewer lines by now. */
 export const isSame = (turn: Turn, other: Turn) => turn.parts.some((part) => other.parts.some(isOf(part)));
 
+/**
+ * How many bags of a part are lost or found again by what the server hasn't heard yet: one that is scrapped at a step has been through what
+ * comes before it and comes to nothing else.
+ */
+export function lost(part: Part, view: WorkView, unsent: Entry[]) {
+  const comesTo = (step: string) =>
+    !view.turns
+      .flatMap((turn) => turn.parts)
+      .find((one) => one.line === part.line && one.step === step)
+      ?.before.includes(part.step);
+  return unsent
+    .filter((entry) => entry.line === part.line)
+    .reduce((sum, entry) => {
+      if (entry.kind === 'SLIPPED' && entry.slip?.outcome === 'SCRAP' && comesTo(entry.step)) {
+        return sum + entry.bags;
+      }
+      const slip = entry.kind === 'WITHDRAWN' && view.slips.find((one) => one.id === entry.ofEvent);
+      return slip && slip.outcome === 'SCRAP' && comesTo(slip.step) ? sum - slip.bags : sum;
+    }, 0);
+}
+
 /** A turn as it is now: what the server knows of its lines, and what it hasn't heard yet. */
 export function now(turn: Turn, view: WorkView, unsent: Entry[]): Turn {
   const known = view.turns.flatMap((one) => one.parts);
@@ -22,8 +43,9 @@ export function now(turn: Turn, view: WorkView, unsent: Entry[]): Turn {
     ...turn,
     parts: turn.parts.map((part) => {
       const its = known.find(isOf(part));
+      const started = Math.max(0, (its ?? part).started - lost(part, view, unsent));
       const done = (its?.done ?? part.started) + counted(part, unsent);
-      return { ...part, done: Math.max(0, Math.min(part.started, done)) };
+      return { ...part, started, done: Math.max(0, Math.min(started, done)) };
     }),
   };
 }

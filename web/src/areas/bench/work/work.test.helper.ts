@@ -12,6 +12,9 @@ export const part = (line: number, done: number, started = 3): Part => ({
   colour: '#6f8fa8',
   started,
   done,
+  before: [],
+  prompts: [],
+  takes: [],
   each: time(240),
 });
 
@@ -42,6 +45,8 @@ export const workView = (...turns: Turn[]): WorkView => ({
   left: time(3600),
   turns,
   done: [],
+  slips: [],
+  reasons: ['puckered', 'hole at the corner'],
   refused: [],
 });
 

@@ -2,18 +2,15 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -26,69 +23,22 @@ class BenchLogTest {
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
 
-    private static Map<String, Long> shelf;
+    private static AtTheBench bench;
 
     @BeforeAll
     static void shelf() {
-        shelf = APP.pouchShelf("900 yd");
-    }
-
-    private static JsonNode ok(Answer answer) {
-        assertThat(answer.status()).as(answer.body().toString()).isBetween(200, 201);
-        return answer.body();
-    }
-
-    private static long batch(long pouch, String units) {
-        return ok(APP.post("/api/batches", RunningApp.batch(pouch, units, shelf, List.of())))
-                .get("id")
-                .asLong();
-    }
-
-    private static JsonNode work(long batch, List<Map<String, Object>> entries) {
-        return ok(APP.post("/api/bench/work", Map.of("batchId", batch, "entries", entries)));
-    }
-
-    private static JsonNode turn(JsonNode work, String name) {
-        return work.get("turns")
-                .valueStream()
-                .filter(turn -> turn.get("name").asString().equals(name))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static Map<String, Object> entry(long batch, JsonNode turn, String kind, int bags, long seconds) {
-        Map<String, Object> entry = new HashMap<>();
-        entry.put("id", UUID.randomUUID().toString());
-        entry.put("batchId", batch);
-        entry.put("line", 1);
-        entry.put("step", turn.get("parts").get(0).get("step").asString());
-        entry.put("stepName", turn.get("name").asString());
-        entry.put("kind", kind);
-        entry.put("bags", bags);
-        entry.put("millis", seconds * 1000);
-        entry.put("slow", false);
-        entry.put("at", Instant.now().toString());
-        entry.put("place", turn.get("place").asString());
-        entry.put("reason", "");
-        if (kind.equals("SET_UP")) {
-            entry.put("puts", turn.get("setUp"));
-        }
-        return entry;
-    }
-
-    private static Map<String, Object> worked(long batch, JsonNode turn, int bags, long seconds) {
-        return entry(batch, turn, "WORKED", bags, seconds);
+        bench = new AtTheBench(APP, "900 yd");
     }
 
     /** A pouch whose steps no design of another test has. */
     private static long ownSteps(String name) {
         long pouch = APP.pouch(name);
-        JsonNode stored = ok(APP.get("/api/designs/" + pouch));
+        JsonNode stored = bench.ok(APP.get("/api/designs/" + pouch));
         ObjectNode document = (ObjectNode) stored.get("document");
         document.get("steps")
                 .forEach(
                         step -> ((ObjectNode) step).put("name", step.get("name").asString() + ", timed"));
-        ok(APP.put(
+        bench.ok(APP.put(
                 "/api/designs/" + pouch, Map.of("version", stored.get("version").asLong(), "document", document)));
         return pouch;
     }
@@ -107,27 +57,30 @@ class BenchLogTest {
                         .valueStream()
                         .anyMatch(one -> one.get("name").asString().equals(name))
                 ? 6
-                : turn(work, name).get("parts").get(0).get("done").asInt();
+                : bench.turn(work, name).get("parts").get(0).get("done").asInt();
     }
 
     @Test
     void whatIsCountedIsDoneAndTheRestIsLeft() {
-        long batch = batch(APP.pouch("Counted pouch"), "6");
-        JsonNode before = work(batch, List.of());
+        long batch = bench.batch(APP.pouch("Counted pouch"), "6");
+        JsonNode before = bench.work(batch, List.of());
         JsonNode turn = sewn(before);
         String name = turn.get("name").asString();
-        Map<String, Object> two = worked(batch, turn, 2, 300);
-        JsonNode after = work(batch, List.of(two));
+        Map<String, Object> two = bench.worked(batch, turn, 2, 300);
+        JsonNode after = bench.work(batch, List.of(two));
         assertThat(done(after, name)).isEqualTo(2);
-        assertThat(done(work(batch, List.of(two, two)), name)).as("sent again").isEqualTo(2);
+        assertThat(done(bench.work(batch, List.of(two, two)), name))
+                .as("sent again")
+                .isEqualTo(2);
         assertThat(after.get("left").get("seconds").asLong())
                 .isLessThan(before.get("left").get("seconds").asLong());
-        assertThat(done(work(batch, List.of(worked(batch, turn, -1, 0))), name)).isEqualTo(1);
-        JsonNode all = work(batch, List.of(worked(batch, turn, 5, 600)));
+        assertThat(done(bench.work(batch, List.of(bench.worked(batch, turn, -1, 0))), name))
+                .isEqualTo(1);
+        JsonNode all = bench.work(batch, List.of(bench.worked(batch, turn, 5, 600)));
         assertThat(all.get("turns").valueStream().map(one -> one.get("name").asString()))
                 .doesNotContain(name);
         assertThat(done(all, name)).isEqualTo(6);
-        assertThat(ok(APP.get("/api/batches/" + batch + "/order"))
+        assertThat(bench.ok(APP.get("/api/batches/" + batch + "/order"))
                         .get("turns")
                         .valueStream()
                         .map(one -> one.get("name").asString()))
@@ -137,22 +90,24 @@ class BenchLogTest {
 
     @Test
     void whatIsOnTheMachineIsKnownFromTheLastSetUp() {
-        long batch = batch(APP.pouch("Set up pouch"), "6");
-        JsonNode turn = sewn(work(batch, List.of()));
+        long batch = bench.batch(APP.pouch("Set up pouch"), "6");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
         assertThat(turn.get("changes")).isNotEmpty();
-        JsonNode after = work(batch, List.of(entry(batch, turn, "SET_UP", 0, 120), worked(batch, turn, 1, 200)));
-        assertThat(turn(after, turn.get("name").asString()).get("changes")).isEmpty();
+        JsonNode after = bench.work(
+                batch, List.of(bench.entry(batch, turn, "SET_UP", 0, 120), bench.worked(batch, turn, 1, 200)));
+        assertThat(bench.turn(after, turn.get("name").asString()).get("changes"))
+                .isEmpty();
     }
 
     /** Who pauses while she sets up has put nothing on yet. */
     @Test
     void aSetUpThatIsNotDoneYetPutsNothingOn() {
-        long batch = batch(APP.pouch("Half set up pouch"), "6");
-        JsonNode turn = sewn(work(batch, List.of()));
-        Map<String, Object> begun = entry(batch, turn, "SET_UP", 0, 60);
+        long batch = bench.batch(APP.pouch("Half set up pouch"), "6");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
+        Map<String, Object> begun = bench.entry(batch, turn, "SET_UP", 0, 60);
         begun.remove("puts");
         begun.put("place", "a machine of its own");
-        assertThat(work(batch, List.of(begun)).get("refused")).isEmpty();
+        assertThat(bench.work(batch, List.of(begun)).get("refused")).isEmpty();
         assertThat(APP.get("/api/bench").status()).isEqualTo(200);
     }
 
@@ -160,44 +115,48 @@ class BenchLogTest {
     @Test
     void loggedTimesTakeThePlaceOfTheGuess() {
         long pouch = ownSteps("Timed pouch");
-        long batch = batch(pouch, "12");
-        JsonNode turn = sewn(work(batch, List.of()));
+        long batch = bench.batch(pouch, "12");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
         String name = turn.get("name").asString();
         long guess = turn.get("parts").get(0).get("each").get("seconds").asLong();
         long truth = guess * 2;
         List<Map<String, Object>> entries = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            entries.add(worked(batch, turn, 1, truth));
+            entries.add(bench.worked(batch, turn, 1, truth));
         }
-        work(batch, entries);
-        long next = batch(pouch, "12");
-        JsonNode timed = turn(work(next, List.of()), name);
+        bench.work(batch, entries);
+        long next = bench.batch(pouch, "12");
+        JsonNode timed = bench.turn(bench.work(next, List.of()), name);
         assertThat(timed.get("bags").asInt()).isEqualTo(12);
         // No bag was slower than the others, so the beginning of a batch is hardly apart from routine.
         assertThat(timed.get("parts").get(0).get("each").get("seconds").asDouble())
                 .isBetween(1.6 * guess, 1.8 * guess);
-        long other = batch(ownSteps("Another timed pouch"), "4");
-        assertThat(turn(work(other, List.of()), name)
+        long other = bench.batch(ownSteps("Another timed pouch"), "4");
+        assertThat(bench.turn(bench.work(other, List.of()), name)
                         .get("parts")
                         .get(0)
                         .get("each")
                         .get("seconds")
                         .asDouble())
                 .isBetween(1.5 * guess, 1.75 * guess);
-        Map<String, Object> slow = new HashMap<>(worked(next, timed, 1, 20 * truth));
+        Map<String, Object> slow = new HashMap<>(bench.worked(next, timed, 1, 20 * truth));
         slow.put("slow", true);
-        work(next, List.of(slow));
-        assertThat(turn(work(batch(pouch, "1"), List.of()), name).get("bags").asInt())
+        bench.work(next, List.of(slow));
+        assertThat(bench.turn(bench.work(bench.batch(pouch, "1"), List.of()), name)
+                        .get("bags")
+                        .asInt())
                 .as("a slow day says nothing")
                 .isEqualTo(12);
-        Map<String, Object> leftOut = worked(batch, turn, 0, 0);
+        Map<String, Object> leftOut = bench.worked(batch, turn, 0, 0);
         leftOut.put("kind", "LEFT_OUT");
         leftOut.put("ofEvent", entries.get(0).get("id"));
         leftOut.put("reason", "The phone rang.");
-        work(batch, List.of(leftOut));
-        assertThat(turn(work(batch(pouch, "1"), List.of()), name).get("bags").asInt())
+        bench.work(batch, List.of(leftOut));
+        assertThat(bench.turn(bench.work(bench.batch(pouch, "1"), List.of()), name)
+                        .get("bags")
+                        .asInt())
                 .isEqualTo(11);
-        assertThat(done(work(batch, List.of()), name))
+        assertThat(done(bench.work(batch, List.of()), name))
                 .as("the bag is there all the same")
                 .isEqualTo(6);
     }
@@ -205,29 +164,29 @@ class BenchLogTest {
     @Test
     void aBatchWhoseClothIsCutKeepsTheTimesOfItsPlan() {
         long pouch = APP.pouch("Frozen pouch");
-        long cut = batch(pouch, "6");
-        JsonNode planned = ok(APP.get("/api/batches/" + cut));
-        ok(APP.post(
+        long cut = bench.batch(pouch, "6");
+        JsonNode planned = bench.ok(APP.get("/api/batches/" + cut));
+        bench.ok(APP.post(
                 "/api/batches/" + cut + "/cut",
                 Map.of(
                         "version", planned.get("version").asLong(),
                         "mark", planned.get("sheet").get("mark").asString(),
                         "reason", "")));
         String cost = costOf(cut);
-        long other = batch(pouch, "6");
+        long other = bench.batch(pouch, "6");
         String before = costOf(other);
-        JsonNode turn = sewn(work(other, List.of()));
+        JsonNode turn = sewn(bench.work(other, List.of()));
         List<Map<String, Object>> entries = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
-            entries.add(worked(other, turn, 1, 3000));
+            entries.add(bench.worked(other, turn, 1, 3000));
         }
-        work(other, entries);
+        bench.work(other, entries);
         assertThat(costOf(cut)).isEqualTo(cost);
         assertThat(costOf(other)).isNotEqualTo(before);
     }
 
     private static String costOf(long batch) {
-        return ok(APP.get("/api/batches/" + batch))
+        return bench.ok(APP.get("/api/batches/" + batch))
                 .get("sheet")
                 .get("times")
                 .get("asBatch")
@@ -236,22 +195,22 @@ class BenchLogTest {
 
     @Test
     void whatCannotBeKeptHoldsUpNothingElse() {
-        long batch = batch(APP.pouch("Honest pouch"), "6");
-        JsonNode turn = sewn(work(batch, List.of()));
-        Map<String, Object> stray = worked(99_999, turn, 1, 10);
-        Map<String, Object> good = worked(batch, turn, 1, 100);
-        JsonNode after = work(batch, List.of(stray, good));
+        long batch = bench.batch(APP.pouch("Honest pouch"), "6");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
+        Map<String, Object> stray = bench.worked(99_999, turn, 1, 10);
+        Map<String, Object> good = bench.worked(batch, turn, 1, 100);
+        JsonNode after = bench.work(batch, List.of(stray, good));
         assertThat(after.get("refused").get(0).get("id")).hasToString("\"" + stray.get("id") + "\"");
         assertThat(after.get("refused").get(0).get("reason").asString()).contains("no batch 99999");
         assertThat(done(after, turn.get("name").asString())).isEqualTo(1);
-        Map<String, Object> noLine = worked(batch, turn, 1, 10);
+        Map<String, Object> noLine = bench.worked(batch, turn, 1, 10);
         noLine.put("line", 7);
-        JsonNode again = work(batch, List.of(noLine, worked(batch, turn, 1, 100)));
+        JsonNode again = bench.work(batch, List.of(noLine, bench.worked(batch, turn, 1, 100)));
         assertThat(again.get("refused").get(0).get("reason").asString()).contains("no line 7");
         assertThat(done(again, turn.get("name").asString()))
                 .as("what stands beside it is kept")
                 .isEqualTo(2);
-        Map<String, Object> negative = worked(batch, turn, 1, -5);
+        Map<String, Object> negative = bench.worked(batch, turn, 1, -5);
         assertThat(APP.post("/api/bench/work", Map.of("batchId", batch, "entries", List.of(negative)))
                         .status())
                 .isEqualTo(422);
@@ -266,8 +225,8 @@ class BenchLogTest {
      */
     @Test
     void howeverEntriesComeTheCountIsWhatWasTouched() throws Exception {
-        long batch = batch(APP.pouch("Two tablets"), "400");
-        JsonNode turn = sewn(work(batch, List.of()));
+        long batch = bench.batch(APP.pouch("Two tablets"), "400");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
         Random random = new Random(13);
         ExecutorService tablets = Executors.newFixedThreadPool(2);
         try {
@@ -278,7 +237,7 @@ class BenchLogTest {
                 for (int i = 0; i < 60; i++) {
                     int bags = random.nextInt(10) == 0 ? -1 : 1 + random.nextInt(3);
                     sum += bags;
-                    touched.add(worked(batch, turn, bags, random.nextInt(200)));
+                    touched.add(bench.worked(batch, turn, bags, random.nextInt(200)));
                 }
                 List<List<Map<String, Object>>> sends = new ArrayList<>();
                 for (int i = 0; i < touched.size(); i += 5) {
@@ -289,14 +248,14 @@ class BenchLogTest {
                     }
                 }
                 Collections.shuffle(sends, random);
-                sending.add(tablets.submit(() -> sends.forEach(some -> work(batch, some))));
+                sending.add(tablets.submit(() -> sends.forEach(some -> bench.work(batch, some))));
                 // The other tablet got some of them too, from a copy of the same page.
-                sending.add(tablets.submit(() -> work(batch, touched.subList(0, 20))));
+                sending.add(tablets.submit(() -> bench.work(batch, touched.subList(0, 20))));
             }
             for (Future<?> one : sending) {
                 one.get();
             }
-            assertThat(turn(work(batch, List.of()), turn.get("name").asString())
+            assertThat(bench.turn(bench.work(batch, List.of()), turn.get("name").asString())
                             .get("parts")
                             .get(0)
                             .get("done")
@@ -309,27 +268,27 @@ class BenchLogTest {
 
     @Test
     void aStepThatIsNotThereAnyMoreIsKeptAllTheSame() {
-        long batch = batch(APP.pouch("Changed pouch"), "6");
-        JsonNode turn = sewn(work(batch, List.of()));
+        long batch = bench.batch(APP.pouch("Changed pouch"), "6");
+        JsonNode turn = sewn(bench.work(batch, List.of()));
         ObjectNode gone = ((ObjectNode) turn).deepCopy();
         gone.put("name", "A step that was {taken out} – ç 🧵");
         ((ObjectNode) gone.get("parts").get(0)).put("step", "gone");
-        assertThat(work(batch, List.of(worked(batch, gone, 1, 60))).get("refused"))
+        assertThat(bench.work(batch, List.of(bench.worked(batch, gone, 1, 60))).get("refused"))
                 .isEmpty();
     }
 
     /** Two bags that were finished at once, without the bench, are done with every step; the next one counted is the third. */
     @Test
     void bagsThatWereFinishedWithoutTheBenchAreCountedFirst() {
-        long batch = batch(APP.pouch("Finished pouch"), "6");
-        JsonNode planned = ok(APP.get("/api/batches/" + batch));
-        JsonNode cut = ok(APP.post(
+        long batch = bench.batch(APP.pouch("Finished pouch"), "6");
+        JsonNode planned = bench.ok(APP.get("/api/batches/" + batch));
+        JsonNode cut = bench.ok(APP.post(
                 "/api/batches/" + batch + "/cut",
                 Map.of(
                         "version", planned.get("version").asLong(),
                         "mark", planned.get("sheet").get("mark").asString(),
                         "reason", "")));
-        ok(APP.post(
+        bench.ok(APP.post(
                 "/api/batches/" + batch + "/finish",
                 Map.of(
                         "version",
@@ -338,12 +297,12 @@ class BenchLogTest {
                         "",
                         "lines",
                         List.of(Map.of("number", 1, "good", "2", "seconds", "", "scrap", "")))));
-        JsonNode turn = sewn(work(batch, List.of()));
+        JsonNode turn = sewn(bench.work(batch, List.of()));
         String name = turn.get("name").asString();
         assertThat(turn.get("parts").get(0).get("done").asInt()).isEqualTo(2);
-        assertThat(done(work(batch, List.of(worked(batch, turn, 1, 100))), name))
+        assertThat(done(bench.work(batch, List.of(bench.worked(batch, turn, 1, 100))), name))
                 .isEqualTo(3);
-        assertThat(done(work(batch, List.of(worked(batch, turn, 1, 100))), name))
+        assertThat(done(bench.work(batch, List.of(bench.worked(batch, turn, 1, 100))), name))
                 .isEqualTo(4);
     }
 }

@@ -81,6 +81,11 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         return context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
     }
 
+    /** A part of the running application, for what would take too long over HTTP. */
+    public <T> T part(Class<T> type) {
+        return context.getBean(type);
+    }
+
     /** An answer with its status and its JSON. */
     public record Answer(int status, JsonNode body) {
 

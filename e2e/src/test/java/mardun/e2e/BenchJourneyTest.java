@@ -40,16 +40,20 @@ class BenchJourneyTest {
             assertThat(page.getByText("this one")).isVisible();
             assertThat(page.getByRole(AriaRole.TIMER)).hasText(Pattern.compile("0:0[1-9]"));
             page.keyboard().press("Enter");
+            assertThat(page.getByText("Confirm first: Slider face down on the right side."))
+                    .isVisible();
+            counts(page, before);
+            oneDone(page);
             counts(page, before + 1);
             assertThat(page.getByRole(AriaRole.TIMER)).hasText(Pattern.compile("0:0[0-9]"));
 
             app.kill();
-            page.keyboard().press("Enter");
+            oneDone(page);
             counts(page, before + 2);
             assertThat(page.getByText("What you touch is kept in this browser")).isVisible();
             page.keyboard().press("z");
             counts(page, before + 1);
-            page.keyboard().press("Enter");
+            oneDone(page);
             counts(page, before + 2);
             app.start();
             assertThat(page.getByText("What you touch is kept in this browser")).isHidden();
@@ -73,9 +77,33 @@ class BenchJourneyTest {
             assertThat(operation).not().hasText(first);
             page.keyboard().press("ArrowLeft");
             assertThat(operation).hasText(first);
+
+            page.keyboard().press("x");
+            page.keyboard().type("hole {at} the corner – ç");
+            page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Scrap"))
+                    .check();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Log it"))
+                    .click();
+            assertThat(page.getByText("Scrapped: 1.")).isVisible();
+            assertThat(firstLine(page)).containsText(Pattern.compile("of 9"));
+            page.keyboard().press("l");
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What went wrong")))
+                    .containsText("hole {at} the corner – ç · scrap");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It was none"))
+                    .click();
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What went wrong")))
+                    .isHidden();
+            page.keyboard().press("l");
+            assertThat(firstLine(page)).containsText(Pattern.compile("of 10"));
             assertThat(CHROMIUM.complaints()).isEmpty();
             page.context().close();
         }
+    }
+
+    /** Confirms what must be, and counts a bag. */
+    private static void oneDone(Page page) {
+        page.keyboard().press("c");
+        page.keyboard().press("Enter");
     }
 
     /** How many bags the first line shows as done. */

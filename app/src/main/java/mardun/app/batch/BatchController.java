@@ -27,6 +27,7 @@ import mardun.app.batch.BatchViews.TakeUpForm;
 import mardun.app.batch.OrderViews.OrderView;
 import mardun.app.batch.OrderViews.Saving;
 import mardun.app.batch.OrderViews.WishesForm;
+import mardun.app.batch.StartViews.StartView;
 import mardun.app.design.TicketView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
@@ -58,6 +59,7 @@ class BatchController {
     private final Pausing pausing;
     private final GivingUp givingUp;
     private final Marginals marginals;
+    private final Starting starting;
     private final Reserving reserving;
     private final WorkOrders orders;
     private final PlannedDesigns plannedDesigns;
@@ -74,6 +76,7 @@ class BatchController {
             Pausing pausing,
             GivingUp givingUp,
             Marginals marginals,
+            Starting starting,
             Reserving reserving,
             WorkOrders orders,
             PlannedDesigns plannedDesigns,
@@ -88,6 +91,7 @@ class BatchController {
         this.pausing = pausing;
         this.givingUp = givingUp;
         this.marginals = marginals;
+        this.starting = starting;
         this.reserving = reserving;
         this.orders = orders;
         this.plannedDesigns = plannedDesigns;
@@ -140,6 +144,15 @@ class BatchController {
     @PostMapping("/batches/marginal")
     MarginalView readMarginal(@RequestParam(defaultValue = "0") @Min(0) int line, @RequestBody @Valid BatchForm form) {
         return marginals.of(form, line);
+    }
+
+    /** How many bags of a line to begin so that enough come out as likely as is asked for, in percent. */
+    @PostMapping("/batches/starting")
+    StartView readStarting(
+            @RequestParam(defaultValue = "0") @Min(0) int line,
+            @RequestParam(defaultValue = "90") @Min(50) @Max(99) int likelihood,
+            @RequestBody @Valid BatchForm form) {
+        return starting.of(form, line, likelihood);
     }
 
     @GetMapping("/batches/{id}")

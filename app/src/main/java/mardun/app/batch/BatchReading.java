@@ -30,6 +30,8 @@ import mardun.app.design.TicketView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
+import mardun.app.log.BenchLog;
+import mardun.app.log.SlipOutcome;
 import mardun.app.material.MaterialService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
@@ -70,6 +72,7 @@ public class BatchReading {
     private final DesignService designs;
     private final PlannedDesigns plannedDesigns;
     private final Threads threads;
+    private final BenchLog log;
     private final MaterialService materials;
     private final SettingsService settings;
 
@@ -82,6 +85,7 @@ public class BatchReading {
             DesignService designs,
             PlannedDesigns plannedDesigns,
             Threads threads,
+            BenchLog log,
             MaterialService materials,
             SettingsService settings) {
         this.repository = repository;
@@ -92,6 +96,7 @@ public class BatchReading {
         this.designs = designs;
         this.plannedDesigns = plannedDesigns;
         this.threads = threads;
+        this.log = log;
         this.materials = materials;
         this.settings = settings;
     }
@@ -241,6 +246,9 @@ public class BatchReading {
         Map<MaterialId, String> colours = colours(planned);
         ViewWriter writer = current.writer();
         Map<Integer, Integer> putBy = unsewn.bagsOf(id);
+        Map<Integer, Integer> seconds = log.slips(id).stream()
+                .filter(slip -> slip.outcome() == SlipOutcome.SECOND)
+                .collect(Collectors.groupingBy(BenchLog.Slip::line, Collectors.summingInt(BenchLog.Slip::bags)));
         Set<String> toCut = planned.toCome().stream()
                 .filter(need -> need.supply().kind().leavesWhenCut())
                 .map(need -> need.supply().key())
@@ -253,7 +261,11 @@ public class BatchReading {
                 batch.dueOn().orElse(null),
                 batch.forWhat(),
                 planned.lines().stream()
-                        .map(line -> line(line, putBy.getOrDefault(line.number(), 0), writer))
+                        .map(line -> line(
+                                line,
+                                seconds.getOrDefault(line.number(), 0),
+                                putBy.getOrDefault(line.number(), 0),
+                                writer))
                         .toList(),
                 batch.offcuts(),
                 planned.supplies().stream()
@@ -269,7 +281,8 @@ public class BatchReading {
                 sheet(planned, !batch.stage().isOpen(), colours, current));
     }
 
-    private static LineView line(PlannedLine line, int putBy, ViewWriter writer) {
+    private static LineView line(PlannedLine line, int secondsAtBench, int putBy, ViewWriter writer) {
+        int stillSeconds = Math.max(0, secondsAtBench - line.chosen().seconds());
         return new LineView(
                 line.number(),
                 line.chosen().designId(),
@@ -289,6 +302,7 @@ public class BatchReading {
                 line.chosen().seconds(),
                 line.chosen().scrap(),
                 line.chosen().open(),
+                Math.min(line.chosen().open(), stillSeconds),
                 putBy,
                 line.chosen().brought().entrySet().stream()
                         .sorted(Map.Entry.comparingByKey())

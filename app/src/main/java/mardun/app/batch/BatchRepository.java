@@ -63,4 +63,12 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             where l.designId = :designId and l.batch.id <> :except
               and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
     long unitsOfDesign(DesignId designId, long except);
+
+    /** How many bags of a design are done, however they came out, and how many of them didn't. */
+    record Lost(DesignId designId, long bags, long lost) {}
+
+    @Query("""
+            select new mardun.app.batch.BatchRepository$Lost(l.designId, sum(l.good + l.seconds + l.scrap), sum(l.scrap))
+            from StoredLine l where l.good + l.seconds + l.scrap > 0 group by l.designId""")
+    List<Lost> lost();
 }

@@ -249,6 +249,7 @@ public final class BatchViews {
      *
      * @param revision which of the design's revisions it is planned with
      * @param open how many are still to be made
+     * @param secondsAtBench how many of them were said at the bench to become seconds
      * @param putBy for how many bags its pieces lie on the shelf, cut and not sewn, and can be taken up again
      * @param brought cut pieces that are taken from the shelf, while it is planned
      * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
@@ -267,6 +268,7 @@ public final class BatchViews {
             int seconds,
             int scrap,
             int open,
+            int secondsAtBench,
             int putBy,
             List<BroughtForm> brought,
             @Nullable MoneyView plannedCost) {}

@@ -1,5 +1,8 @@
 package mardun.app.batch;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,9 +14,14 @@ import mardun.app.log.BenchLog.LoggedLine;
 import mardun.app.log.LogEntry;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.Planned;
+import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.SettingsService;
+import mardun.core.batch.Need;
+import mardun.core.making.Counted;
 import mardun.core.making.Operation;
+import mardun.core.making.Prompt;
 import mardun.core.making.WorkOrder.Turn;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,6 +35,7 @@ public class BatchWork {
     private final WorkOrders orders;
     private final BatchReading reading;
     private final BenchLog log;
+    private final BenchSlips slips;
     private final SettingsService settings;
 
     BatchWork(
@@ -36,6 +45,7 @@ public class BatchWork {
             WorkOrders orders,
             BatchReading reading,
             BenchLog log,
+            BenchSlips slips,
             SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
@@ -43,6 +53,7 @@ public class BatchWork {
         this.orders = orders;
         this.reading = reading;
         this.log = log;
+        this.slips = slips;
         this.settings = settings;
     }
 
@@ -51,8 +62,17 @@ public class BatchWork {
      *
      * @param turns what is still to be done, in its order
      * @param done the operations that are done for all bags
+     * @param slips what went wrong, and wasn't withdrawn
+     * @param takes what one bag takes beside cloth, of each line of which some are to be made
      */
-    public record AtWork(OpenWork work, boolean isOpen, Planned planned, List<Turn> turns, List<Operation> done) {}
+    public record AtWork(
+            OpenWork work,
+            boolean isOpen,
+            Planned planned,
+            List<Turn> turns,
+            List<Operation> done,
+            List<BenchLog.Slip> slips,
+            Map<Integer, List<Need>> takes) {}
 
     /** How a batch stands. */
     @Transactional(readOnly = true)
@@ -68,7 +88,11 @@ public class BatchWork {
         List<Operation> done = planned.plan().operations().stream()
                 .filter(operation -> turns.stream().noneMatch(turn -> isOf(turn, operation)))
                 .toList();
-        return new AtWork(work, batch.stage().isOpen(), planned, turns, done);
+        Map<Integer, List<Need>> takes = planned.lines().stream()
+                .filter(line -> line.chosen().open() > 0)
+                .collect(Collectors.toMap(
+                        PlannedLine::number, line -> plans.besideCloth(planned, Map.of(line.number(), 1))));
+        return new AtWork(work, batch.stage().isOpen(), planned, turns, done, log.slips(id), takes);
     }
 
     private static boolean isOf(Turn turn, Operation operation) {
@@ -79,7 +103,7 @@ public class BatchWork {
     }
 
     /**
-     * Keeps what happened to a batch.
+     * Keeps what happened to a batch, and books what follows from it.
      *
      * @return why what can't be kept can't, by the ids of the entries; empty where all is kept
      */
@@ -91,19 +115,68 @@ public class BatchWork {
                     .collect(Collectors.toMap(
                             LogEntry::id, entry -> "There is no batch " + id + ", or no longer.", (one, other) -> one));
         }
+        List<LogEntry> unknown = log.unknown(entries);
+        if (unknown.isEmpty()) {
+            return Map.of();
+        }
         Map<Integer, LoggedLine> lines = batch.get().lines().stream()
                 .map(StoredLine::chosen)
                 .collect(Collectors.toMap(line -> line.number(), line -> new LoggedLine(line.designId(), line.done())));
-        log.keep(
-                entries.stream()
-                        .filter(entry -> lines.containsKey(entry.line()))
-                        .toList(),
-                lines);
-        return entries.stream()
-                .filter(entry -> !lines.containsKey(entry.line()))
-                .collect(Collectors.toMap(
-                        LogEntry::id,
-                        entry -> "Batch " + id + " has no line " + entry.line() + " any more.",
-                        (one, other) -> one));
+        BenchSlips.Booking slipping = slips.of(batch.get());
+        Gates gates = new Gates(batch.get());
+        Map<UUID, String> refused = new LinkedHashMap<>();
+        List<LogEntry> kept = new ArrayList<>();
+        for (LogEntry entry : unknown) {
+            Optional<String> refusal = !lines.containsKey(entry.line())
+                    ? Optional.of("Batch " + id + " has no line " + entry.line() + " any more.")
+                    : switch (entry.kind()) {
+                        case SLIPPED -> slipping.slip(entry);
+                        case WITHDRAWN -> slipping.withdraw(entry);
+                        case WORKED -> gates.refusal(entry);
+                        case SET_UP, FINISHED, LEFT_OUT, PUT_RIGHT -> Optional.empty();
+                    };
+            refusal.ifPresentOrElse(reason -> refused.put(entry.id(), reason), () -> kept.add(entry));
+        }
+        log.keep(kept, lines);
+        slipping.settle();
+        return refused;
+    }
+
+    /** What must be confirmed before bags are counted at a batch's steps. */
+    private final class Gates {
+
+        private final Batch batch;
+        private @Nullable Map<Counted.Place, List<String>> known;
+
+        Gates(Batch batch) {
+            this.batch = batch;
+        }
+
+        Optional<String> refusal(LogEntry entry) {
+            if (entry.bags() <= 0) {
+                return Optional.empty();
+            }
+            List<String> asked = of(new Counted.Place(entry.line(), entry.step()));
+            List<String> confirmed = entry.confirmed() == null ? List.of() : entry.confirmed();
+            List<String> missing =
+                    asked.stream().filter(check -> !confirmed.contains(check)).toList();
+            return missing.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of("“" + entry.stepName() + "” is counted when this was looked at and confirmed: "
+                            + String.join("; ", missing) + ". Count it again.");
+        }
+
+        private List<String> of(Counted.Place place) {
+            if (known == null) {
+                known = new HashMap<>();
+                plans.designs(batches.chosen(batch))
+                        .forEach((line, design) -> design.steps().stream()
+                                .filter(step -> !step.gates().isEmpty())
+                                .forEach(step -> known.put(
+                                        new Counted.Place(line, step.key()),
+                                        step.gates().stream().map(Prompt::text).toList())));
+            }
+            return known.getOrDefault(place, List.of());
+        }
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.AtWork;
 import mardun.app.bench.WorkViews.DoneTurn;
@@ -13,11 +14,15 @@ import mardun.app.bench.WorkViews.RefusedEntry;
 import mardun.app.bench.WorkViews.WorkForm;
 import mardun.app.bench.WorkViews.WorkPart;
 import mardun.app.bench.WorkViews.WorkPiece;
+import mardun.app.bench.WorkViews.WorkPrompt;
+import mardun.app.bench.WorkViews.WorkSlip;
+import mardun.app.bench.WorkViews.WorkTake;
 import mardun.app.bench.WorkViews.WorkTurn;
 import mardun.app.bench.WorkViews.WorkView;
 import mardun.app.design.SheetWriter;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
+import mardun.app.log.BenchLog;
 import mardun.app.log.LogEntry;
 import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
@@ -27,11 +32,18 @@ import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.LengthView;
+import mardun.core.batch.Need;
 import mardun.core.design.Letters;
+import mardun.core.design.SizedDesign.PromptOf;
+import mardun.core.design.TrimNeed;
 import mardun.core.making.Operation;
+import mardun.core.making.Prompt;
 import mardun.core.making.Step;
+import mardun.core.making.StepsBefore;
 import mardun.core.making.WorkOrder.Turn;
+import mardun.core.material.Part;
 import mardun.core.measure.Dimension;
+import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Figure;
@@ -45,12 +57,28 @@ class WorkService {
     /** What the allowance of most seams is called in a design's formulas. */
     private static final String SEAM = "seam";
 
+    private static final int MOST_REASONS = 14;
+
+    private static final List<String> USUAL_REASONS = List.of(
+            "zip cut short",
+            "hole at the corner",
+            "cut wrong",
+            "puckered",
+            "hardware crooked",
+            "ran off the edge",
+            "wrong side out",
+            "layer not caught",
+            "print upside down",
+            "scorched");
+
     private final BatchWork batches;
+    private final BenchLog log;
     private final MaterialService materials;
     private final SettingsService settings;
 
-    WorkService(BatchWork batches, MaterialService materials, SettingsService settings) {
+    WorkService(BatchWork batches, BenchLog log, MaterialService materials, SettingsService settings) {
         this.batches = batches;
+        this.log = log;
         this.materials = materials;
         this.settings = settings;
     }
@@ -78,16 +106,41 @@ class WorkService {
                 at.work().dueOn().orElse(null),
                 at.isOpen(),
                 writer.time(at.work().left()),
-                at.turns().stream()
-                        .map(turn -> turn(turn, at.planned(), colours, writer))
-                        .toList(),
+                at.turns().stream().map(turn -> turn(turn, at, colours, writer)).toList(),
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),
+                at.slips().stream().map(slip -> slip(slip, writer)).toList(),
+                reasons(),
                 refused);
     }
 
-    private static WorkTurn turn(Turn turn, Planned planned, Map<MaterialId, String> colours, ViewWriter writer) {
+    private static WorkSlip slip(BenchLog.Slip slip, ViewWriter writer) {
+        return new WorkSlip(
+                slip.id(),
+                slip.line(),
+                slip.step(),
+                slip.stepName(),
+                slip.bags(),
+                slip.outcome(),
+                slip.reason(),
+                writer.time(slip.mending()),
+                slip.at());
+    }
+
+    /** From what things went wrong before, and after that from what they usually do. */
+    private List<String> reasons() {
+        List<String> own = log.slipReasons(MOST_REASONS);
+        return Stream.concat(
+                        own.stream(),
+                        USUAL_REASONS.stream()
+                                .filter(usual -> own.stream().noneMatch(reason -> reason.equalsIgnoreCase(usual))))
+                .limit(MOST_REASONS)
+                .toList();
+    }
+
+    private static WorkTurn turn(Turn turn, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
+        Planned planned = at.planned();
         Operation operation = turn.operation();
         return new WorkTurn(
                 turn.key(),
@@ -99,7 +152,7 @@ class WorkService {
                 turn.changes().stream().map(turn.setUp()::words).toList(),
                 turn.setUp().on(),
                 turn.parts().stream()
-                        .map(part -> part(part, planned, colours, writer))
+                        .map(part -> part(part, at, colours, writer))
                         .toList(),
                 writer.time(turn.once()),
                 writer.time(operation.passive()),
@@ -139,11 +192,14 @@ class WorkService {
         return pieces;
     }
 
-    private static WorkPart part(
-            Operation.Part part, Planned planned, Map<MaterialId, String> colours, ViewWriter writer) {
+    private static WorkPart part(Operation.Part part, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
+        Planned planned = at.planned();
         PlannedLine line = planned.line(part.line());
         OuterCloth cloth = OuterCloth.of(planned, line);
-        int started = Math.max(line.chosen().started(), part.units());
+        Map<String, Set<String>> before = StepsBefore.all(line.design().steps());
+        int lost = planned.counted().lostTo(part.line(), part.step().key(), before);
+        int started = Math.max(line.chosen().started() - lost, part.units());
+        Set<String> been = before.getOrDefault(part.step().key(), Set.of());
         return new WorkPart(
                 part.line(),
                 line.chosen().designId(),
@@ -153,6 +209,59 @@ class WorkService {
                 cloth.materialId().map(colours::get).orElse(""),
                 started,
                 started - part.units(),
+                been,
+                prompts(part.step(), line, writer),
+                takes(part.step(), been, line, at.takes().get(part.line()), writer),
                 writer.time(part.step().perUnit()));
+    }
+
+    private static List<WorkPrompt> prompts(Step step, PlannedLine line, ViewWriter writer) {
+        List<WorkPrompt> prompts = new ArrayList<>();
+        for (int i = 0; i < step.prompts().size(); i++) {
+            Prompt prompt = step.prompts().get(i);
+            if (!prompt.text().isBlank()) {
+                Length mark = line.plan().sized().prompted().get(new PromptOf(step.key(), i));
+                prompts.add(new WorkPrompt(
+                        prompt.kind(),
+                        prompt.text(),
+                        mark == null ? null : writer.length(mark, ShownRounding.NEAREST),
+                        prompt.from(),
+                        prompt.isGate(),
+                        prompt.seconds(),
+                        prompt.times()));
+            }
+        }
+        return prompts;
+    }
+
+    /** What one bag takes beside cloth: a trim is in it once a step that it goes through is done. */
+    private static List<WorkTake> takes(
+            Step step, Set<String> been, PlannedLine line, List<Need> needs, ViewWriter writer) {
+        Set<String> through = line.design().steps().stream()
+                .filter(one -> one.key().equals(step.key()) || been.contains(one.key()))
+                .flatMap(one -> one.uses().stream().map(Step.Use::letter))
+                .collect(Collectors.toSet());
+        Set<String> slots = line.design().trims().stream()
+                .filter(trim -> through.contains(trim.letter()))
+                .map(TrimNeed::slot)
+                .collect(Collectors.toSet());
+        Set<MaterialId> there = line.chosen().materials().entrySet().stream()
+                .filter(slot -> slots.contains(slot.getKey()))
+                .map(Map.Entry::getValue)
+                .collect(Collectors.toSet());
+        return needs.stream()
+                .map(need -> {
+                    MaterialId material = MaterialId.valueOf(need.supply().key());
+                    return new WorkTake(
+                            material,
+                            need.part(),
+                            need.supply().name()
+                                    + (need.part() == Part.WHOLE
+                                            ? ""
+                                            : ", " + need.part().words()),
+                            writer.amount(need.amount()),
+                            there.contains(material));
+                })
+                .toList();
     }
 }

@@ -3,19 +3,26 @@ package mardun.app.bench;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.log.LogEntry;
+import mardun.app.log.SlipOutcome;
+import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.TimeView;
+import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
+import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
 /** What the screen beside the machine shows of a batch, and what it tells. */
@@ -38,6 +45,8 @@ public final class WorkViews {
      * @param open something of it is still to be made
      * @param turns what is still to be done, in its order
      * @param done what is done for all bags
+     * @param slips what went wrong, and wasn't withdrawn
+     * @param reasons from what things went wrong before, or usually do
      * @param refused entries that can't be kept, with the reason
      */
     public record WorkView(
@@ -49,7 +58,25 @@ public final class WorkViews {
             TimeView left,
             List<WorkTurn> turns,
             List<DoneTurn> done,
+            List<WorkSlip> slips,
+            List<String> reasons,
             List<RefusedEntry> refused) {}
+
+    /**
+     * Something that went wrong.
+     *
+     * @param mending what mending took
+     */
+    public record WorkSlip(
+            UUID id,
+            int line,
+            String step,
+            String stepName,
+            int bags,
+            SlipOutcome outcome,
+            String reason,
+            TimeView mending,
+            Instant at) {}
 
     /**
      * An operation that is still to be done.
@@ -100,6 +127,9 @@ public final class WorkViews {
      * @param colour of that; empty where there is none
      * @param started how many bags are begun
      * @param done for how many the operation is done: counted, or finished
+     * @param before the keys of the steps that one has been through when it comes here
+     * @param prompts what is shown within the step, one after another
+     * @param takes what one takes beside cloth
      * @param each how long one takes
      */
     public record WorkPart(
@@ -111,7 +141,36 @@ public final class WorkViews {
             String colour,
             int started,
             int done,
+            Set<String> before,
+            List<WorkPrompt> prompts,
+            List<WorkTake> takes,
             TimeView each) {}
+
+    /**
+     * Something small to do or to look at within a step.
+     *
+     * @param mark how far from an edge; absent where that isn't said
+     * @param from the edge
+     * @param gate it must be confirmed before a bag is counted
+     * @param seconds how long something is held or waits; 0 for nothing
+     * @param times how often
+     */
+    public record WorkPrompt(
+            Prompt.Kind kind,
+            String text,
+            @Nullable LengthView mark,
+            String from,
+            boolean gate,
+            int seconds,
+            int times) {}
+
+    /**
+     * Something that a bag takes beside cloth.
+     *
+     * @param amount of one bag
+     * @param byNow it is in the bag when this step is done
+     */
+    public record WorkTake(MaterialId materialId, Part part, String name, AmountView amount, boolean byNow) {}
 
     /** An operation that is done for all bags. */
     public record DoneTurn(String name, List<Integer> lines, int bags) {}

@@ -13,6 +13,7 @@ import mardun.app.id.BatchId;
 import mardun.app.log.EventKind;
 import mardun.app.log.LogEntry;
 import mardun.core.making.Operation;
+import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.WorkOrder.Turn;
 import org.jspecify.annotations.Nullable;
@@ -124,6 +125,8 @@ class DemoBench {
                 turn.at().key(),
                 puts,
                 null,
-                "");
+                "",
+                null,
+                part.step().gates().stream().map(Prompt::text).toList());
     }
 }

@@ -12,6 +12,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.PieceRow;
+import mardun.app.design.DesignDocument.PromptRow;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.core.design.Measurement;
@@ -99,7 +100,7 @@ final class BlockMerge {
         pieces.forEach(p -> slots.add(p.slot()));
         trims.forEach(t -> slots.add(t.slot()));
         return new BlockDocument(
-                needed(design.measurements(), pieces, trims, zips, straps),
+                needed(design.measurements(), pieces, trims, zips, straps, steps),
                 pieces,
                 trims,
                 List.of(),
@@ -122,7 +123,12 @@ final class BlockMerge {
 
     /** The measurements that the formulas name, and those that these name in turn. */
     private static List<Measurement> needed(
-            List<Measurement> all, List<PieceRow> pieces, List<TrimNeed> trims, List<ZipFit> zips, List<Strap> straps) {
+            List<Measurement> all,
+            List<PieceRow> pieces,
+            List<TrimNeed> trims,
+            List<ZipFit> zips,
+            List<Strap> straps,
+            List<StepRow> steps) {
         Set<String> named = new LinkedHashSet<>();
         Stream.of(
                         pieces.stream().flatMap(p -> Stream.of(p.quantity(), p.width(), p.height())),
@@ -130,7 +136,8 @@ final class BlockMerge {
                         zips.stream()
                                 .flatMap(z -> Stream.of(
                                         z.edge(), z.side(), z.clearance(), z.tab(), z.over(), z.covered(), z.slider())),
-                        straps.stream().flatMap(s -> Stream.of(s.width(), s.seam(), s.ring(), s.choice())))
+                        straps.stream().flatMap(s -> Stream.of(s.width(), s.seam(), s.ring(), s.choice())),
+                        steps.stream().flatMap(s -> s.prompts().stream().map(PromptRow::mark)))
                 .flatMap(Function.identity())
                 .forEach(formula -> names(formula).forEach(named::add));
         int before;

@@ -36,6 +36,7 @@ import mardun.core.design.Source;
 import mardun.core.design.Strap;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.ZipFit;
+import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
@@ -269,6 +270,7 @@ public record DesignDocument(
      * @param after the keys of the steps that come before
      * @param uses the letters of what goes through the machine or the press, with their layers: {@code 2A, 2B, C}
      * @param details what else there is to the set-up; absent in what was stored before there was more, for nothing
+     * @param prompts what is shown within it, one after another; absent in what was stored before there were any
      */
     public record StepRow(
             String key,
@@ -287,10 +289,12 @@ public record DesignDocument(
             String note,
             List<String> after,
             String uses,
-            @Nullable SetUpDetails details) {
+            @Nullable SetUpDetails details,
+            @Nullable List<PromptRow> prompts) {
 
         public StepRow {
             details = details == null ? SetUpDetails.NONE : details;
+            prompts = prompts == null ? List.of() : prompts;
         }
 
         /** This step by another key, after others, with other things going through. */
@@ -312,7 +316,8 @@ public record DesignDocument(
                     note,
                     newAfter,
                     newUses,
-                    details);
+                    details,
+                    prompts);
         }
 
         /** What it needs on the machine. */
@@ -356,9 +361,22 @@ public record DesignDocument(
                     note,
                     after,
                     uses,
-                    details);
+                    details,
+                    prompts);
         }
     }
+
+    /**
+     * Something that is shown within a step.
+     *
+     * @param mark where it is, as typed: a length or a formula over the design's measurements; empty where that isn't said
+     * @param from the edge that the mark is measured from
+     * @param gate it must be confirmed before the bag is counted
+     * @param seconds how long something is held or waits, as typed; empty for nothing
+     * @param times how often, as typed; empty for once
+     */
+    public record PromptRow(
+            Prompt.Kind kind, String text, String mark, String from, boolean gate, String seconds, String times) {}
 
     /**
      * What there is to a set-up beside needle, thread, foot and stitch; what is empty doesn't matter.

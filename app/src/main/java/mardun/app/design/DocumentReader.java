@@ -16,6 +16,7 @@ import mardun.app.design.DesignDocument.FormRow;
 import mardun.app.design.DesignDocument.MarkRow;
 import mardun.app.design.DesignDocument.PanelRow;
 import mardun.app.design.DesignDocument.PieceRow;
+import mardun.app.design.DesignDocument.PromptRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.problem.FieldReader;
 import mardun.core.construction.SideEdge;
@@ -33,6 +34,7 @@ import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
 import mardun.core.design.Wished;
+import mardun.core.making.Prompt;
 import mardun.core.making.Step;
 import mardun.core.making.StepUses;
 import mardun.core.measure.LengthUnit;
@@ -43,6 +45,8 @@ final class DocumentReader {
 
     private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(6000);
     private static final int MOST_SECONDS = 3600;
+    private static final int MOST_WAITING = 7 * 24 * 3600;
+    private static final int MOST_TIMES = 999;
     private static final BigDecimal SECONDS_PER_MINUTE = BigDecimal.valueOf(60);
     private static final BigDecimal SECONDS_PER_HOUR = BigDecimal.valueOf(3600);
     private static final Pattern AN_HOUR =
@@ -323,19 +327,41 @@ final class DocumentReader {
             fields.count(place + ".seconds", row.details().seconds(), 1, MOST_SECONDS);
         }
         return new Step(
-                row.key(),
-                fields.text(place + ".name", row.name(), 120),
-                row.stage(),
-                row.station(),
-                row.setUp(),
-                perUnit(fields, place + ".minutesPerUnit", row.minutesPerUnit()),
-                minutes(fields, place + ".minutesPerBatch", row.minutesPerBatch()),
-                minutes(fields, place + ".passiveMinutes", row.passiveMinutes()),
-                row.check(),
-                row.caution(),
-                row.note(),
-                row.after(),
-                uses.orElse(List.of()));
+                        row.key(),
+                        fields.text(place + ".name", row.name(), 120),
+                        row.stage(),
+                        row.station(),
+                        row.setUp(),
+                        perUnit(fields, place + ".minutesPerUnit", row.minutesPerUnit()),
+                        minutes(fields, place + ".minutesPerBatch", row.minutesPerBatch()),
+                        minutes(fields, place + ".passiveMinutes", row.passiveMinutes()),
+                        row.check(),
+                        row.caution(),
+                        row.note(),
+                        row.after(),
+                        uses.orElse(List.of()))
+                .prompting(prompts(row, place, fields));
+    }
+
+    /** What is shown within a step. */
+    private static List<Prompt> prompts(StepRow row, String place, FieldReader fields) {
+        List<Prompt> prompts = new ArrayList<>();
+        for (int i = 0; i < row.prompts().size(); i++) {
+            PromptRow prompt = row.prompts().get(i);
+            String its = place + ".prompts." + i;
+            int seconds =
+                    prompt.seconds().isBlank() ? 0 : fields.count(its + ".seconds", prompt.seconds(), 1, MOST_WAITING);
+            int times = prompt.times().isBlank() ? 1 : fields.count(its + ".times", prompt.times(), 1, MOST_TIMES);
+            prompts.add(new Prompt(
+                    prompt.kind(),
+                    prompt.text().strip(),
+                    prompt.mark().strip(),
+                    prompt.from().strip(),
+                    prompt.gate(),
+                    seconds,
+                    times));
+        }
+        return prompts;
     }
 
     /** Minutes, or so many an hour. */

@@ -58,6 +58,8 @@ final class DocumentTexts {
         all(Kind.LENGTH, "TrimNeed", "length", "turnUnder", "shortest", "longest");
         all(Kind.LENGTH, "ZipFit", "edge", "side", "clearance", "tab", "over", "covered", "slider");
         all(Kind.LENGTH, "Strap", "width", "seam", "ring", "shortest", "longest");
+        all(Kind.LENGTH, "PromptRow", "mark");
+        all(Kind.WORDS, "PromptRow", "text", "from", "seconds", "times");
         all(Kind.LENGTH, "Casing", "height", "thickness", "ease", "gap", "gapFrom", "header", "top");
         all(Kind.LENGTH, "Gather", "seam");
         all(Kind.LETTER, "Gather", "of", "elastic", "onto");

@@ -10,11 +10,14 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.PostLoad;
 import jakarta.persistence.PostPersist;
 import jakarta.persistence.Transient;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.log.LoggedSlip.UsedUp;
 import mardun.core.making.SetUp;
 import org.hibernate.annotations.Generated;
 import org.jspecify.annotations.Nullable;
@@ -57,6 +60,19 @@ class BenchEvent implements Persistable<UUID> {
     private @Nullable UUID ofEvent;
     private String reason;
 
+    @Enumerated(EnumType.STRING)
+    private @Nullable SlipOutcome outcome;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredUsedUp.class)
+    private @Nullable List<UsedUp> usedUp;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredTexts.class)
+    private @Nullable List<String> confirmed;
+
     @Transient
     private boolean isStored;
 
@@ -79,6 +95,9 @@ class BenchEvent implements Persistable<UUID> {
         this.onMachine = onMachine;
         this.ofEvent = entry.ofEvent();
         this.reason = entry.reason();
+        this.outcome = entry.slip() == null ? null : entry.slip().outcome();
+        this.usedUp = entry.slip() == null ? null : entry.slip().usedUp();
+        this.confirmed = entry.confirmed();
     }
 
     @PostLoad
@@ -104,5 +123,10 @@ class BenchEvent implements Persistable<UUID> {
     @Nullable
     Map<SetUp.Part, String> onMachine() {
         return onMachine;
+    }
+
+    BenchLog.Slip slip() {
+        return new BenchLog.Slip(
+                id, line, step, stepName, bags, outcome, reason, Duration.ofMillis(millis), happenedAt);
     }
 }

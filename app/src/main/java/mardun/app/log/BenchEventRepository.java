@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -23,6 +24,27 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
             from BenchEvent event where event.batchId in :batches and event.kind in (WORKED, FINISHED)
             group by event.batchId, event.line, event.step""")
     List<Count> counts(Collection<BatchId> batches);
+
+    /** Slips that weren't withdrawn, as far as the bags ended there. */
+    @Query("""
+            select new mardun.app.log.BenchEventRepository$Count(event.batchId, event.line, event.step, sum(event.bags))
+            from BenchEvent event where event.batchId in :batches and event.kind = SLIPPED and event.outcome = SCRAP
+            and not exists (select 1 from BenchEvent its where its.kind = WITHDRAWN and its.ofEvent = event.id)
+            group by event.batchId, event.line, event.step""")
+    List<Count> scrapped(Collection<BatchId> batches);
+
+    /** The slips of a batch that weren't withdrawn, in the order of their days. */
+    @Query("""
+            select event from BenchEvent event where event.batchId = :batch and event.kind = SLIPPED
+            and not exists (select 1 from BenchEvent its where its.kind = WITHDRAWN and its.ofEvent = event.id)
+            order by event.happenedAt, event.number""")
+    List<BenchEvent> slips(BatchId batch);
+
+    /** What slips are said to have come from, those that are named most first. */
+    @Query("""
+            select event.reason from BenchEvent event where event.kind = SLIPPED and event.reason <> ''
+            group by event.reason order by count(event.id) desc, event.reason""")
+    List<String> slipReasons(Limit most);
 
     /** Hands-on time at a step of a line. */
     record Spent(int line, String step, EventKind kind, long millis) {}

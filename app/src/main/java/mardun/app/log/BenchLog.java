@@ -1,5 +1,7 @@
 package mardun.app.log;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -8,11 +10,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.core.making.Counted;
 import mardun.core.making.SetUp;
 import mardun.core.making.Standing;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,11 +25,23 @@ import org.springframework.transaction.annotation.Transactional;
 public class BenchLog {
 
     private final BenchEventRepository events;
+    private final SlipMovementRepository movements;
     private final Estimates estimates;
 
-    BenchLog(BenchEventRepository events, Estimates estimates) {
+    BenchLog(BenchEventRepository events, SlipMovementRepository movements, Estimates estimates) {
         this.events = events;
+        this.movements = movements;
         this.estimates = estimates;
+    }
+
+    /** Which of these entries aren't known yet. */
+    @Transactional(readOnly = true)
+    public List<LogEntry> unknown(List<LogEntry> entries) {
+        if (entries.isEmpty()) {
+            return List.of();
+        }
+        Set<UUID> known = events.known(entries.stream().map(LogEntry::id).toList());
+        return entries.stream().filter(entry -> known.add(entry.id())).toList();
     }
 
     /** A line of a batch: its design, and how many of its bags are finished. */
@@ -35,7 +51,7 @@ public class BenchLog {
      * Keeps what isn't known yet. Whoever calls holds the batch, so that the same entries that come twice at once are kept once. Bags
      * that were finished without being counted at a step are counted there before others are.
      *
-     * @param entries of one batch
+     * @param entries of one batch, none of them known
      * @param lines of the batch, by their numbers
      */
     @Transactional
@@ -43,18 +59,14 @@ public class BenchLog {
         if (entries.isEmpty()) {
             return;
         }
-        Set<UUID> known =
-                new HashSet<>(events.known(entries.stream().map(LogEntry::id).toList()));
         Map<String, SetUp> on = new HashMap<>(standing().on());
         BatchId batch = entries.get(0).batchId();
         Counted counted = counted(List.of(batch)).getOrDefault(batch, Counted.NOTHING);
         Set<Counted.Place> lookedAt = new HashSet<>();
         for (LogEntry entry : entries) {
-            if (!known.add(entry.id())) {
-                continue;
-            }
             LoggedLine line = lines.get(entry.line());
-            int uncounted = line.finished() - counted.of(entry.line(), entry.step());
+            // What was scrapped here is done as well, and wasn't done at all steps.
+            int uncounted = line.finished() - counted.scrapped(entry.line()) - counted.of(entry.line(), entry.step());
             boolean isFirst =
                     entry.kind() == EventKind.WORKED && lookedAt.add(new Counted.Place(entry.line(), entry.step()));
             if (isFirst && uncounted > 0) {
@@ -89,13 +101,65 @@ public class BenchLog {
         if (batches.isEmpty()) {
             return Map.of();
         }
-        return events.counts(batches).stream()
+        Map<BatchId, Map<Counted.Place, Integer>> bags = byPlace(events.counts(batches));
+        Map<BatchId, Map<Counted.Place, Integer>> scrapped = byPlace(events.scrapped(batches));
+        return Stream.concat(bags.keySet().stream(), scrapped.keySet().stream())
+                .distinct()
+                .collect(Collectors.toMap(
+                        batch -> batch,
+                        batch -> new Counted(
+                                bags.getOrDefault(batch, Map.of()), scrapped.getOrDefault(batch, Map.of()))));
+    }
+
+    private static Map<BatchId, Map<Counted.Place, Integer>> byPlace(List<BenchEventRepository.Count> counts) {
+        return counts.stream()
                 .collect(Collectors.groupingBy(
                         BenchEventRepository.Count::batchId,
-                        Collectors.collectingAndThen(
-                                Collectors.toMap(
-                                        count -> new Counted.Place(count.line(), count.step()),
-                                        count -> Math.toIntExact(count.bags())),
-                                Counted::new)));
+                        Collectors.toMap(
+                                count -> new Counted.Place(count.line(), count.step()),
+                                count -> Math.toIntExact(count.bags()))));
+    }
+
+    /**
+     * Something that went wrong with some bags.
+     *
+     * @param outcome how it ended
+     * @param mending hands-on time that mending took
+     */
+    public record Slip(
+            UUID id,
+            int line,
+            String step,
+            String stepName,
+            int bags,
+            SlipOutcome outcome,
+            String reason,
+            Duration mending,
+            Instant at) {}
+
+    /** What went wrong in a batch and wasn't withdrawn. */
+    @Transactional(readOnly = true)
+    public List<Slip> slips(BatchId batch) {
+        return events.slips(batch).stream().map(BenchEvent::slip).toList();
+    }
+
+    /** With which movements slips took material from the shelf is kept, by the slips' ids. */
+    @Transactional
+    public void keepMovements(Map<UUID, List<Long>> took) {
+        took.forEach((slip, ids) -> ids.forEach(id -> movements.save(new SlipMovement(slip, id))));
+    }
+
+    /** With which movements a slip took material from the shelf. */
+    @Transactional(readOnly = true)
+    public List<Long> movements(UUID slip) {
+        return movements.findByKeyEventId(slip).stream()
+                .map(SlipMovement::movementId)
+                .toList();
+    }
+
+    /** From what things went wrong before, those that did so most first. */
+    @Transactional(readOnly = true)
+    public List<String> slipReasons(int most) {
+        return events.slipReasons(Limit.of(most));
     }
 }

@@ -11,5 +11,9 @@ public enum EventKind {
     /** An earlier time isn't counted for estimates, with a reason. */
     LEFT_OUT,
     /** An earlier time was really another, with a reason. */
-    PUT_RIGHT
+    PUT_RIGHT,
+    /** Something went wrong with some bags, with a reason; its time is that of mending. */
+    SLIPPED,
+    /** An earlier slip was none. */
+    WITHDRAWN
 }

@@ -1,10 +1,12 @@
 package mardun.app.log;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.id.BatchId;
@@ -18,14 +20,16 @@ import org.jspecify.annotations.Nullable;
  * @param line of the batch
  * @param step its key in the line's design
  * @param stepName what it was called when it was done
- * @param bags how many were finished since the entry before; negative to take counts back
- * @param millis hands-on time since the entry before
+ * @param bags how many were finished since the entry before; negative to take counts back; of a slip, of how many bags
+ * @param millis hands-on time since the entry before; of a slip, what mending took
  * @param slow the maker was slow today: not for estimates
  * @param at when, by the device's clock
  * @param place the key of the machine or table; empty where that isn't told
  * @param puts of a set-up: what is on the machine for it now; absent while that isn't done yet, and otherwise
- * @param ofEvent the event that is left out or put right; absent otherwise
+ * @param ofEvent the event that is left out, put right or withdrawn; absent otherwise
  * @param reason why; empty for none
+ * @param slip how a slip ended; absent of what is none
+ * @param confirmed the checks that were confirmed before bags were counted; absent for none
  */
 public record LogEntry(
         @NotNull UUID id,
@@ -41,7 +45,9 @@ public record LogEntry(
         @NotNull @Size(max = 60) String place,
         @Nullable @Size(max = 20) Map<SetUp.@NotNull Part, @NotNull @Size(max = 300) String> puts,
         @Nullable UUID ofEvent,
-        @NotNull @Size(max = 1000) String reason) {
+        @NotNull @Size(max = 1000) String reason,
+        @Nullable @Valid LoggedSlip slip,
+        @Nullable @Size(max = 60) List<@NotNull @Size(max = 300) String> confirmed) {
 
     /** No entry tells of more than a day. */
     static final long MOST_MILLIS = 86_400_000;
@@ -62,6 +68,24 @@ public record LogEntry(
                 "",
                 null,
                 null,
-                "");
+                "",
+                null,
+                null);
+    }
+
+    /** Something about an earlier event that the maker said at a desk: that it is left out, put right or withdrawn. */
+    static LogEntry about(
+            UUID id,
+            BatchId batchId,
+            int line,
+            String step,
+            String stepName,
+            EventKind kind,
+            long millis,
+            Instant at,
+            UUID ofEvent,
+            String reason) {
+        return new LogEntry(
+                id, batchId, line, step, stepName, kind, 0, millis, false, at, "", null, ofEvent, reason, null, null);
     }
 }

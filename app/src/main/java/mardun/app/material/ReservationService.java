@@ -181,6 +181,12 @@ public class ReservationService {
         return made;
     }
 
+    /** Puts back what left with some movements and wasn't used after all: into the lots it came from, for what it was worth there. */
+    @Transactional
+    public void putBack(Collection<Long> movements, String reason) {
+        ledger.putBack(movements, reason);
+    }
+
     private Map<LotId, Long> first(BatchId batchId, Want want, MaterialShelf shelf, String reason) {
         if (want.isOfRolls() && hasThem(want, shelf, batchId)) {
             return want.rolls();

@@ -267,6 +267,28 @@ class StockLedger {
                         now)));
     }
 
+    /** What left with these movements wasn't used: it comes back into the same lots, for what it was worth when it left. */
+    void putBack(Collection<Long> movementIds, String reason) {
+        List<StockMovement> left = movements.findAllById(movementIds);
+        hold(left.stream().map(StockMovement::materialId).distinct().toList());
+        for (StockMovement one : left) {
+            MaterialShelf shelf = held(one.materialId());
+            write(
+                    shelf,
+                    new StockMovement(
+                            one.materialId(),
+                            one.lotId().orElse(null),
+                            one.batchId().orElse(null),
+                            one.part(),
+                            one.isOfPieces(),
+                            MovementKind.RETURNED,
+                            -one.changeValue(),
+                            shelf.valuation().used(Long.toString(one.id())),
+                            reason,
+                            clock.instant()));
+        }
+    }
+
     /** Sets right what a count found of one lot. */
     Optional<Long> countLot(LotId lotId, Amount there, String reason) {
         Lot lot = lot(lotId);

@@ -87,6 +87,13 @@ public class BatchPlans {
         return of(List.of(batch), current).get(batch);
     }
 
+    /** The designs of a batch's lines as they are planned with them, by the lines' numbers, without working anything out. */
+    public Map<Integer, Design> designs(ChosenBatch batch) {
+        Documents documents = new Documents();
+        return batch.lines().stream()
+                .collect(Collectors.toMap(ChosenLine::number, line -> documents.design(batch, line)));
+    }
+
     /** The plans of many batches; the shelf is read once for all of them. */
     public Map<ChosenBatch, Planned> of(Collection<ChosenBatch> batches, Settings current) {
         Set<MaterialId> ids = new LinkedHashSet<>();

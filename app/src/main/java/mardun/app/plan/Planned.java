@@ -111,7 +111,7 @@ public record Planned(
                                         PlannedLine::number,
                                         line -> line.chosen().open())),
                         isToCut,
-                        lines.stream().anyMatch(line -> line.chosen().done() > 0),
+                        lines.stream().anyMatch(line -> line.chosen().done() > counted.scrapped(line.number())),
                         counted));
     }
 

@@ -63,6 +63,7 @@ class DocumentReaderTest {
                 "",
                 List.of(),
                 uses,
+                null,
                 null);
     }
 

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.core.construction.Boxing;
 import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.working.Figure;
 
@@ -16,6 +17,7 @@ import mardun.core.working.Figure;
  * @param corner what is measured for the boxed corners; empty where nothing is boxed
  * @param openings how wide each zip opens, by its letter
  * @param sewn what the bag is sewn from and with, as planned
+ * @param prompted how far from the edge the marks are that steps tell of
  */
 public record SizedDesign(
         String size,
@@ -29,7 +31,16 @@ public record SizedDesign(
         Map<String, Figure<Quantity>> openings,
         Optional<Sewn> sewn,
         Optional<Finished> finished,
+        Map<PromptOf, Length> prompted,
         List<Finding> findings) {
+
+    /**
+     * A prompt within a step.
+     *
+     * @param step the step's key
+     * @param prompt its place among the step's prompts, from 0
+     */
+    public record PromptOf(String step, int prompt) {}
 
     /** A size of which nothing is known but its name. */
     public static SizedDesign unknown(String size) {
@@ -45,6 +56,7 @@ public record SizedDesign(
                 Map.of(),
                 Optional.empty(),
                 Optional.empty(),
+                Map.of(),
                 List.of());
     }
 

@@ -11,6 +11,8 @@ import java.util.stream.Stream;
 import mardun.core.construction.Boxing;
 import mardun.core.construction.ShapedTops;
 import mardun.core.construction.Zips;
+import mardun.core.design.SizedDesign.PromptOf;
+import mardun.core.making.Step;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.BulkReader;
 import mardun.core.measure.Dimension;
@@ -85,6 +87,7 @@ public final class Sizing {
                 openings(),
                 sewn,
                 sewn.map(design.form()::finish).map(this::withNotch),
+                prompted(),
                 List.of());
         new DesignChecks(design, sized, measures, findings).all(thickestSeam);
         return new SizedDesign(
@@ -99,7 +102,24 @@ public final class Sizing {
                 sized.openings(),
                 sized.sewn(),
                 sized.finished(),
+                sized.prompted(),
                 findings.list());
+    }
+
+    /** How far from the edge the marks are that steps tell of. */
+    private Map<PromptOf, Length> prompted() {
+        Map<PromptOf, Length> prompted = new LinkedHashMap<>();
+        for (int i = 0; i < design.steps().size(); i++) {
+            Step step = design.steps().get(i);
+            for (int j = 0; j < step.prompts().size(); j++) {
+                PromptOf its = new PromptOf(step.key(), j);
+                measures.stated(
+                                "steps." + i + ".prompts." + j + ".mark",
+                                step.prompts().get(j).mark())
+                        .ifPresent(mark -> prompted.put(its, mark));
+            }
+        }
+        return prompted;
     }
 
     /** Where a V is cut out of the top of the outer, the bag is less high below it. */

@@ -16,6 +16,7 @@ import java.util.List;
  * @param after the keys of the steps that come before it
  * @param uses the pieces and trims that go through the machine or the press, with their layers at the thickest place
  * @param timing what its times rest on
+ * @param prompts what is shown within it, one after another
  */
 public record Step(
         String key,
@@ -31,7 +32,8 @@ public record Step(
         String note,
         List<String> after,
         List<Use> uses,
-        Timing timing) {
+        Timing timing,
+        List<Prompt> prompts) {
 
     /** A piece or a trim in a step, by its letter, with how many layers of it lie on one another. */
     public record Use(String letter, int layers) {}
@@ -39,9 +41,10 @@ public record Step(
     public Step {
         after = List.copyOf(after);
         uses = List.copyOf(uses);
+        prompts = List.copyOf(prompts);
     }
 
-    /** A step whose times are guesses. */
+    /** A step whose times are guesses, with nothing shown within it. */
     public Step(
             String key,
             String name,
@@ -70,7 +73,8 @@ public record Step(
                 note,
                 after,
                 uses,
-                Timing.GUESS);
+                Timing.GUESS,
+                List.of());
     }
 
     /** The same with other times. */
@@ -89,6 +93,21 @@ public record Step(
                 note,
                 after,
                 uses,
-                otherTiming);
+                otherTiming,
+                prompts);
+    }
+
+    /** The same with what is shown within it. */
+    public Step prompting(List<Prompt> others) {
+        return new Step(
+                key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
+                others);
+    }
+
+    /** What must be confirmed before a bag is counted. */
+    public List<Prompt> gates() {
+        return prompts.stream()
+                .filter(prompt -> prompt.isGate() && !prompt.text().isBlank())
+                .toList();
     }
 }

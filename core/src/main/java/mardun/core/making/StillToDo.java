@@ -3,6 +3,8 @@ package mardun.core.making;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What of a batch is still to be done: every operation for the bags that it isn't counted for and that aren't finished; the cutting for all
@@ -29,11 +31,13 @@ public record StillToDo(List<Operation> operations) {
 
     /** What is left of a batch's operations. */
     public static StillToDo of(List<Operation> operations, Progress progress) {
+        Map<Integer, Map<String, Set<String>>> before =
+                progress.counted().scrapped().isEmpty() ? Map.of() : before(operations);
         return new StillToDo(operations.stream()
                 .filter(operation -> progress.isToCut() || operation.step().stage() != Stage.CUT)
                 .map(operation -> operation.parts().stream()
                         .filter(part -> progress.open().get(part.line()) > 0)
-                        .map(part -> left(part, progress))
+                        .map(part -> left(part, progress, before.getOrDefault(part.line(), Map.of())))
                         .filter(part -> part.units() > 0)
                         .toList())
                 .filter(parts -> !parts.isEmpty())
@@ -42,11 +46,22 @@ public record StillToDo(List<Operation> operations) {
                 .toList());
     }
 
-    private static Operation.Part left(Operation.Part part, Progress progress) {
+    /** What comes before which step in each line. */
+    private static Map<Integer, Map<String, Set<String>>> before(List<Operation> operations) {
+        Map<Integer, List<Step>> byLine = operations.stream()
+                .flatMap(operation -> operation.parts().stream())
+                .collect(Collectors.groupingBy(
+                        Operation.Part::line, Collectors.mapping(Operation.Part::step, Collectors.toList())));
+        return byLine.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, line -> StepsBefore.all(line.getValue())));
+    }
+
+    private static Operation.Part left(Operation.Part part, Progress progress, Map<String, Set<String>> before) {
         int open = part.step().stage() == Stage.CUT
                 ? part.units()
                 : progress.open().get(part.line());
-        return part.left(part.units(), open, progress.counted());
+        int lost = progress.counted().lostTo(part.line(), part.step().key(), before);
+        return part.left(part.units() - lost, open, progress.counted());
     }
 
     /** What is done once, whatever the number of bags, and was done with the first of them. */

@@ -411,26 +411,11 @@ public final class WorkOrder {
     }
 
     private static void wait(Map<Integer, Step> line, List<BitSet> before) {
-        Map<String, Integer> byKey = new HashMap<>();
-        line.forEach((number, step) -> byKey.put(step.key(), number));
-        Integer last = null;
-        for (Map.Entry<Integer, Step> one : line.entrySet()) {
-            Step step = one.getValue();
-            BitSet its = before.get(one.getKey());
-            List<Integer> stated = step.after().stream()
-                    .filter(byKey::containsKey)
-                    .map(byKey::get)
-                    .toList();
-            stated.forEach(its::set);
-            if (stated.isEmpty() && last != null) {
-                its.set(last);
-            }
-            line.forEach((number, other) -> {
-                if (other.stage().compareTo(step.stage()) < 0) {
-                    its.set(number);
-                }
-            });
-            last = one.getKey();
+        List<Integer> nodes = List.copyOf(line.keySet());
+        List<BitSet> direct = StepsBefore.direct(List.copyOf(line.values()));
+        for (int i = 0; i < nodes.size(); i++) {
+            BitSet its = before.get(nodes.get(i));
+            direct.get(i).stream().map(nodes::get).forEach(its::set);
         }
     }
 

@@ -1,0 +1,15 @@
+package mardun.app.log;
+
+import jakarta.persistence.Converter;
+import java.util.List;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** Some texts, as they are stored. */
+@Converter
+class StoredTexts extends JsonColumn<List<String>> {
+
+    StoredTexts() {
+        super(new TypeReference<>() {});
+    }
+}
