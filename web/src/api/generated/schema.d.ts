@@ -1460,6 +1460,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/notes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listNotes'];
+    put?: never;
+    post: operations['writeNote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/notes/about': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listNotesAbout'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/notes/{id}/put-away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['putNoteAway'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/offers/{id}': {
     parameters: {
       query?: never;
@@ -2746,13 +2794,14 @@ export interface components {
       /** Format: uuid */
       id: string;
       /** @enum {string} */
-      kind: 'SET_UP' | 'WORKED' | 'FINISHED' | 'LEFT_OUT' | 'PUT_RIGHT' | 'SLIPPED' | 'WITHDRAWN';
+      kind: 'SET_UP' | 'WORKED' | 'FINISHED' | 'LEFT_OUT' | 'PUT_RIGHT' | 'SLIPPED' | 'WITHDRAWN' | 'NOTED';
       /** Format: int32 */
       line: number;
       /** Format: int64 */
       millis: number;
       /** Format: uuid */
       ofEvent?: string;
+      pin?: components['schemas']['NotePin'];
       place: string;
       puts?: {
         [key: string]: string;
@@ -3172,6 +3221,37 @@ export interface components {
       title: string;
       waits: boolean;
     };
+    NoteForm: {
+      /** Format: int64 */
+      batchId?: number;
+      /** Format: uuid */
+      id: string;
+      pin: components['schemas']['NotePin'];
+      text: string;
+    };
+    NotePin: {
+      /** @enum {string} */
+      about: 'STEP' | 'PIECE' | 'DESIGN' | 'MATERIAL' | 'MACHINE';
+      /** Format: int64 */
+      designId?: number;
+      letter: string;
+      machine: string;
+      /** Format: int64 */
+      materialId?: number;
+      step: string;
+      stepName: string;
+    };
+    NoteView: {
+      /** Format: int64 */
+      batchId?: number;
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      on: string;
+      pin: components['schemas']['NotePin'];
+      putAway: boolean;
+      text: string;
+    };
     NotionNeed: {
       /** @enum {string} */
       half: 'WHOLE' | 'SOCKET' | 'STUD';
@@ -3500,6 +3580,9 @@ export interface components {
       putAway: boolean;
       /** Format: int64 */
       version: number;
+    };
+    PutAwayForm: {
+      putAway: boolean;
     };
     RectView: {
       /** Format: double */
@@ -4483,6 +4566,11 @@ export interface components {
       batchId: number;
       entries: components['schemas']['LogEntry'][];
     };
+    WorkMaterial: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+    };
     WorkPart: {
       before: string[];
       cloth: string;
@@ -4553,6 +4641,7 @@ export interface components {
       key: string;
       name: string;
       note: string;
+      notes: components['schemas']['NoteView'][];
       once: components['schemas']['TimeView'];
       parts: components['schemas']['WorkPart'][];
       passive: components['schemas']['TimeView'];
@@ -4577,12 +4666,15 @@ export interface components {
     WorkView: {
       /** Format: int64 */
       batchId: number;
+      cautions: components['schemas']['CautionView'][];
       done: components['schemas']['DoneTurn'][];
       /** Format: date */
       dueOn?: string;
       forWhat: string;
       left: components['schemas']['TimeView'];
+      materials: components['schemas']['WorkMaterial'][];
       name: string;
+      notes: components['schemas']['NoteView'][];
       open: boolean;
       reasons: string[];
       refused: components['schemas']['RefusedEntry'][];
@@ -7301,6 +7393,95 @@ export interface operations {
         content: {
           'application/json': components['schemas']['LengthView'];
         };
+      };
+    };
+  };
+  listNotes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['NoteView'][];
+        };
+      };
+    };
+  };
+  writeNote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NoteForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  listNotesAbout: {
+    parameters: {
+      query?: {
+        design?: number[];
+        material?: number[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['NoteView'][];
+        };
+      };
+    };
+  };
+  putNoteAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PutAwayForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -34,6 +34,7 @@ const batch = (...leftOver: Schemas['LeftLine'][]) =>
         seconds: 0,
         scrap: 0,
         open: 4,
+        secondsAtBench: 0,
       },
     ],
     sheet: {
@@ -123,6 +124,18 @@ describe('cutting', () => {
     const body = sent.find((one) => one.path.endsWith('/finish'))?.body;
     expect(body).not.toHaveProperty('keep');
     expect(body).toMatchObject({ lines: [{ number: 1, good: '4', seconds: '', scrap: '' }] });
+  });
+
+  it('knows which were said at the bench to become seconds', async () => {
+    const its = batch();
+    its.lines.forEach((line) => (line.secondsAtBench = 1));
+    const sent = server({ '/api/batches/9': its, '/api/batches/9/finish': {} });
+    panel('finish');
+    expect(await screen.findByLabelText('Seconds')).toHaveValue('1');
+    await userEvent.click(screen.getByRole('button', { name: 'They are finished' }));
+    expect(sent.find((one) => one.path.endsWith('/finish'))?.body).toMatchObject({
+      lines: [{ number: 1, good: '3', seconds: '1', scrap: '' }],
+    });
   });
 
   it('finishes some today and says how many stay to be made', async () => {

@@ -28,6 +28,7 @@ const batch = (next: object, line: object = {}) =>
         seconds: 0,
         scrap: 0,
         open: 5,
+        secondsAtBench: 0,
         putBy: 0,
         ...line,
       },

@@ -8,6 +8,7 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { PutAwayPart } from '../../ui/PutAwayPart';
 import { Tag } from '../../ui/Tag';
+import { PIN, PinnedNotes } from '../../ui/PinnedNotes';
 import { Ticket } from '../../ui/Ticket';
 import { useDraft } from '../../ui/useDraft';
 import { useHistory } from '../../ui/useHistory';
@@ -177,6 +178,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
             onSize={setSize}
             onOpen={(letter) => goTo(`pieces.${letter}`)}
           />
+          <PinnedNotes pin={{ ...PIN, about: 'DESIGN', designId: design.id }} />
           <Tabs.Root ref={parts} value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Parts of the design" className="flex flex-wrap gap-0.5">
               {(

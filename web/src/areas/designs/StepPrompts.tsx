@@ -44,11 +44,7 @@ export function StepPrompts({
                 value={prompt.text}
                 onChange={(event) => set(at, { text: event.target.value })}
               />
-              <Tick
-                label="must be confirmed before a bag is counted"
-                checked={prompt.gate}
-                onTick={(gate) => set(at, { gate })}
-              />
+              <Tick label="must be confirmed" checked={prompt.gate} onTick={(gate) => set(at, { gate })} />
             </div>
             <FormulaField
               label="At"

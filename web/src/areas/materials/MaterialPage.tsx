@@ -8,6 +8,7 @@ import { FormEnd } from '../../ui/FormEnd';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
+import { PIN, PinnedNotes } from '../../ui/PinnedNotes';
 import { PutAwayPart } from '../../ui/PutAwayPart';
 import { Bolt, OffcutDrawing, Swatch } from '../../ui/Roll';
 import { Tag } from '../../ui/Tag';
@@ -60,6 +61,7 @@ export default function MaterialPage() {
       <div className="grid items-start gap-4 lg:grid-cols-[1fr_340px]">
         <div className="min-w-0 space-y-4">
           <OnHand material={material} shelf={shelf} />
+          <PinnedNotes pin={{ ...PIN, about: 'MATERIAL', materialId: id }} />
           <Lots material={material} lots={rolls} />
           {material.kind === 'CLOTH' && <Pieces material={material} lots={pieces} />}
           <Movements id={id} kind={material.kind} />

@@ -1,4 +1,5 @@
 import { Button } from '../../../ui/Button';
+import { NoteSlips, type Note } from '../../../ui/PinnedNotes';
 import type { Schemas } from '../../../api/client';
 import type { Entry, WorkView } from './kept';
 import { ACTS, keepBenchKeys, keyName, keyWords, USUAL, type Act } from './keys';
@@ -54,6 +55,7 @@ export function WorkList({
   view,
   unsent,
   onWithdraw,
+  onPutAway,
   turns,
   at,
   keys,
@@ -64,6 +66,7 @@ export function WorkList({
   view: WorkView;
   unsent: Entry[];
   onWithdraw: (slip: WorkSlip) => void;
+  onPutAway: (note: Note) => void;
   turns: Turn[];
   at?: Turn;
   keys: Record<Act, string>;
@@ -108,6 +111,7 @@ export function WorkList({
         </table>
       </section>
       <div className="space-y-4">
+        <NoteSlips notes={view.notes} onPutAway={onPutAway} />
         <SlipList slips={view.slips} unsent={unsent} onWithdraw={onWithdraw} />
         <section className="sheet space-y-2 px-4 py-3" aria-label="Keys">
           <h2>Keys</h2>

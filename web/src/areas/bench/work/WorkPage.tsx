@@ -6,12 +6,15 @@ import { PieceShape } from '../../../ui/PieceDrawing';
 import { day, useUnits } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
 import { useTitle } from '../../../ui/useTitle';
+import { NoteSlips, usePutAway, type NotePin } from '../../../ui/PinnedNotes';
 import { clockText, isOf, isRunning } from './clock';
+import { Cautions } from './Cautions';
 import { CountdownBar } from './CountdownBar';
 import { useCountdowns } from './countdowns';
 import type { Entry, Running } from './kept';
 import { benchKeys, keyName, type Act } from './keys';
 import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
+import { NotePanel } from './NotePanel';
 import { Prompts } from './Prompts';
 import { confirmed, nextPrompt, ticksOf, unconfirmed, type Ticked } from './prompts';
 import { SlipPanel, type Said } from './SlipPanel';
@@ -36,7 +39,7 @@ export default function WorkPage() {
 const SLOW = 'mardun.slow-today';
 
 function Work({ batchId }: { batchId: number }) {
-  const { view, unsent, problem, refused, tell, writing } = useWork(batchId);
+  const { view, unsent, problem, refused, tell, writing, ask } = useWork(batchId);
   const { clock, shown, read, start: run, tellAll, stop } = useClock(batchId);
   const [chosen, setChosen] = useState<Turn>();
   const [line, setLine] = useState<number>();
@@ -51,7 +54,9 @@ function Work({ batchId }: { batchId: number }) {
   const tickedNow = useRef(ticked);
   const [gateRefused, setGateRefused] = useState('');
   const [slipping, setSlipping] = useState(false);
+  const [noting, setNoting] = useState(false);
   const countdowns = useCountdowns();
+  const putAway = usePutAway(ask);
   useTitle(view ? `${view.name} at the bench` : 'At the bench');
   useWakeLock(isRunning(clock));
 
@@ -190,6 +195,13 @@ function Work({ batchId }: { batchId: number }) {
     );
   };
 
+  const note = async (text: string, pin: NotePin) => {
+    if (!turn || !slipOf) return;
+    setNoting(false);
+    await tell(entry(at(turn, slipOf), { kind: 'NOTED', reason: text, pin }));
+    setSays('Noted. It comes back.');
+  };
+
   const withdraw = (of: WorkSlip) =>
     void tell(
       entry(
@@ -217,6 +229,7 @@ function Work({ batchId }: { batchId: number }) {
       if (place !== undefined) tick(place);
     },
     slip: () => setSlipping(!!turn),
+    note: () => setNoting(!!turn),
     next: () => void go(after),
     previous: () => void go(open[(place < 0 ? open.length : place) - 1]),
     list: () => setListed(!listed),
@@ -264,6 +277,7 @@ function Work({ batchId }: { batchId: number }) {
             />
             I am slow today
           </label>
+          <Cautions view={view} />
           <BigButton look="quiet" onPress={acts.list}>
             List <Key of={keys.list} />
           </BigButton>
@@ -290,11 +304,17 @@ function Work({ batchId }: { batchId: number }) {
         ))}
       </div>
       <CountdownBar countdowns={countdowns} />
+      {!view.turns.some((one) => one.parts.some((its) => its.done > 0)) && (
+        <div className="mt-2 empty:hidden">
+          <NoteSlips notes={view.notes} onPutAway={(one) => putAway.mutate(one)} />
+        </div>
+      )}
       {listed ? (
         <WorkList
           view={view}
           unsent={unsent}
           onWithdraw={withdraw}
+          onPutAway={(one) => putAway.mutate(one)}
           turns={open}
           at={turn}
           keys={keys}
@@ -353,6 +373,9 @@ function Work({ batchId }: { batchId: number }) {
               />
             )}
             <GoesThrough turn={turn} />
+            <div className="mt-4">
+              <NoteSlips large notes={turn.notes} onPutAway={(one) => putAway.mutate(one)} />
+            </div>
             <div className="mt-4 space-y-2 text-lg">
               {turn.check && (
                 <p>
@@ -416,9 +439,14 @@ function Work({ batchId }: { batchId: number }) {
                 Take back <Key of={keys.back} />
               </BigButton>
             </div>
-            <BigButton look="quiet" onPress={acts.slip}>
-              Something went wrong <Key of={keys.slip} />
-            </BigButton>
+            <div className="grid gap-3 lg:grid-cols-2">
+              <BigButton look="quiet" onPress={acts.slip}>
+                Slip <Key of={keys.slip} />
+              </BigButton>
+              <BigButton look="quiet" onPress={acts.note}>
+                Note <Key of={keys.note} />
+              </BigButton>
+            </div>
             {turn.passive.seconds > 0 && (
               <BigButton
                 look="quiet"
@@ -438,6 +466,15 @@ function Work({ batchId }: { batchId: number }) {
             ? 'Everything is done at the bench. Say on the batch’s page how the bags came out.'
             : 'This batch is finished.'}
         </Notice>
+      )}
+      {noting && turn && slipOf && (
+        <NotePanel
+          view={view}
+          turn={turn}
+          part={slipOf}
+          onNote={(text, pin) => void note(text, pin)}
+          onClose={() => setNoting(false)}
+        />
       )}
       {slipping && turn && slipOf && (
         <SlipPanel

@@ -1,5 +1,6 @@
 /** What can be done with a key at the bench. */
-export type Act = 'clock' | 'one' | 'five' | 'back' | 'check' | 'slip' | 'next' | 'previous' | 'list';
+export type Act =
+  'clock' | 'one' | 'five' | 'back' | 'check' | 'slip' | 'note' | 'next' | 'previous' | 'list';
 
 export const ACTS: Record<Act, string> = {
   clock: 'Start and pause the clock',
@@ -8,6 +9,7 @@ export const ACTS: Record<Act, string> = {
   back: 'Take the last count back',
   check: 'Tick what comes next within the step',
   slip: 'Something went wrong',
+  note: 'Note something for next time',
   next: 'The next operation',
   previous: 'The one before',
   list: 'The whole list',
@@ -20,6 +22,7 @@ export const USUAL: Record<Act, string> = {
   back: 'z',
   check: 'c',
   slip: 'x',
+  note: 'n',
   next: 'ArrowRight',
   previous: 'ArrowLeft',
   list: 'l',

@@ -103,6 +103,8 @@ export function useWork(batchId: number) {
     problem,
     refused,
     tell,
+    /** Asks how the batch stands now. */
+    ask: useCallback(() => void send(), [send]),
     /** What was touched just now and isn't on the screen yet: of two quick touches the second has to know of the first. */
     writing: useCallback(() => writing.current, []),
   };

@@ -35,6 +35,7 @@ export const turn = (name: string, ...parts: Part[]): Turn => ({
   check: '',
   caution: '',
   note: '',
+  notes: [],
 });
 
 export const workView = (...turns: Turn[]): WorkView => ({
@@ -46,6 +47,9 @@ export const workView = (...turns: Turn[]): WorkView => ({
   turns,
   done: [],
   slips: [],
+  notes: [],
+  cautions: [],
+  materials: [],
   reasons: ['puckered', 'hole at the corner'],
   refused: [],
 });

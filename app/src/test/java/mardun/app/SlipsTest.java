@@ -231,6 +231,7 @@ class SlipsTest {
                 null,
                 "",
                 null,
+                null,
                 List.of());
     }
 

@@ -12,6 +12,7 @@ import mardun.app.id.BatchId;
 import mardun.app.log.BenchLog;
 import mardun.app.log.BenchLog.LoggedLine;
 import mardun.app.log.LogEntry;
+import mardun.app.note.NoteService;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
@@ -36,6 +37,7 @@ public class BatchWork {
     private final BatchReading reading;
     private final BenchLog log;
     private final BenchSlips slips;
+    private final NoteService notes;
     private final SettingsService settings;
 
     BatchWork(
@@ -46,6 +48,7 @@ public class BatchWork {
             BatchReading reading,
             BenchLog log,
             BenchSlips slips,
+            NoteService notes,
             SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
@@ -54,6 +57,7 @@ public class BatchWork {
         this.reading = reading;
         this.log = log;
         this.slips = slips;
+        this.notes = notes;
         this.settings = settings;
     }
 
@@ -133,13 +137,32 @@ public class BatchWork {
                         case SLIPPED -> slipping.slip(entry);
                         case WITHDRAWN -> slipping.withdraw(entry);
                         case WORKED -> gates.refusal(entry);
-                        case SET_UP, FINISHED, LEFT_OUT, PUT_RIGHT -> Optional.empty();
+                        case LEFT_OUT, PUT_RIGHT -> correction(id, entry);
+                        case NOTED -> note(entry);
+                        case SET_UP, FINISHED -> Optional.empty();
                     };
             refusal.ifPresentOrElse(reason -> refused.put(entry.id(), reason), () -> kept.add(entry));
         }
         log.keep(kept, lines);
         slipping.settle();
         return refused;
+    }
+
+    private Optional<String> note(LogEntry entry) {
+        if (entry.pin() == null || entry.reason().isBlank()) {
+            return Optional.of("A note says something, and what it is about; this one doesn't.");
+        }
+        notes.pin(entry.id(), entry.pin(), entry.batchId(), entry.reason());
+        return Optional.empty();
+    }
+
+    private Optional<String> correction(BatchId id, LogEntry entry) {
+        if (entry.reason().isBlank()) {
+            return Optional.of("Say why the time isn't right, so that the book can be understood later.");
+        }
+        return entry.ofEvent() != null && log.isTimeOf(id, entry.ofEvent())
+                ? Optional.empty()
+                : Optional.of("There is no such time in batch " + id + ".");
     }
 
     /** What must be confirmed before bags are counted at a batch's steps. */

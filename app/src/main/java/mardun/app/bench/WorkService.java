@@ -1,17 +1,20 @@
 package mardun.app.bench;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.batch.BatchSheetWriter;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.AtWork;
 import mardun.app.bench.WorkViews.DoneTurn;
 import mardun.app.bench.WorkViews.RefusedEntry;
 import mardun.app.bench.WorkViews.WorkForm;
+import mardun.app.bench.WorkViews.WorkMaterial;
 import mardun.app.bench.WorkViews.WorkPart;
 import mardun.app.bench.WorkViews.WorkPiece;
 import mardun.app.bench.WorkViews.WorkPrompt;
@@ -26,6 +29,10 @@ import mardun.app.log.BenchLog;
 import mardun.app.log.LogEntry;
 import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
+import mardun.app.note.NoteAbout;
+import mardun.app.note.NotePin;
+import mardun.app.note.NoteService;
+import mardun.app.note.NoteViews.NoteView;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
@@ -38,6 +45,7 @@ import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.design.TrimNeed;
 import mardun.core.making.Operation;
 import mardun.core.making.Prompt;
+import mardun.core.making.Stage;
 import mardun.core.making.Step;
 import mardun.core.making.StepsBefore;
 import mardun.core.making.WorkOrder.Turn;
@@ -73,12 +81,15 @@ class WorkService {
 
     private final BatchWork batches;
     private final BenchLog log;
+    private final NoteService notes;
     private final MaterialService materials;
     private final SettingsService settings;
 
-    WorkService(BatchWork batches, BenchLog log, MaterialService materials, SettingsService settings) {
+    WorkService(
+            BatchWork batches, BenchLog log, NoteService notes, MaterialService materials, SettingsService settings) {
         this.batches = batches;
         this.log = log;
+        this.notes = notes;
         this.materials = materials;
         this.settings = settings;
     }
@@ -97,6 +108,13 @@ class WorkService {
 
     private WorkView view(AtWork at, List<RefusedEntry> refused) {
         ViewWriter writer = settings.current().writer();
+        List<NoteView> about = notes.about(
+                at.planned().lines().stream()
+                        .map(line -> line.chosen().designId())
+                        .collect(Collectors.toSet()),
+                at.planned().supplies().stream()
+                        .map(supply -> MaterialId.valueOf(supply.key()))
+                        .collect(Collectors.toSet()));
         Map<MaterialId, String> colours =
                 materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, ShelfMaterial::colour));
         return new WorkView(
@@ -106,11 +124,23 @@ class WorkService {
                 at.work().dueOn().orElse(null),
                 at.isOpen(),
                 writer.time(at.work().left()),
-                at.turns().stream().map(turn -> turn(turn, at, colours, writer)).toList(),
+                at.turns().stream()
+                        .map(turn -> turn(turn, at, about, colours, writer))
+                        .toList(),
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),
                 at.slips().stream().map(slip -> slip(slip, writer)).toList(),
+                about.stream()
+                        .filter(note -> note.pin().about() == NoteAbout.DESIGN
+                                || note.pin().about() == NoteAbout.MATERIAL)
+                        .toList(),
+                Arrays.stream(Stage.values())
+                        .flatMap(stage -> BatchSheetWriter.cautions(at.planned(), stage))
+                        .toList(),
+                at.planned().supplies().stream()
+                        .map(supply -> new WorkMaterial(MaterialId.valueOf(supply.key()), supply.name()))
+                        .toList(),
                 reasons(),
                 refused);
     }
@@ -139,7 +169,8 @@ class WorkService {
                 .toList();
     }
 
-    private static WorkTurn turn(Turn turn, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
+    private static WorkTurn turn(
+            Turn turn, AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
         Planned planned = at.planned();
         Operation operation = turn.operation();
         return new WorkTurn(
@@ -161,7 +192,29 @@ class WorkService {
                 pieces(turn, planned, writer),
                 operation.text(Step::check),
                 operation.text(Step::caution),
-                operation.text(Step::note));
+                operation.text(Step::note),
+                notes.stream()
+                        .filter(note -> isAbout(note.pin(), turn, planned))
+                        .toList());
+    }
+
+    private static boolean isAbout(NotePin pin, Turn turn, Planned planned) {
+        return switch (pin.about()) {
+            case STEP ->
+                turn.parts().stream()
+                        .anyMatch(part -> part.step().key().equals(pin.step()) && isOf(pin, planned.line(part.line())));
+            case PIECE ->
+                turn.parts().stream()
+                        .anyMatch(part -> isOf(pin, planned.line(part.line()))
+                                && part.step().uses().stream()
+                                        .anyMatch(use -> use.letter().equals(pin.letter())));
+            case MACHINE -> pin.machine().equals(turn.at().key());
+            case DESIGN, MATERIAL -> false;
+        };
+    }
+
+    private static boolean isOf(NotePin pin, PlannedLine line) {
+        return line.chosen().designId().equals(pin.designId());
     }
 
     private static @Nullable LengthView seam(Turn turn, Planned planned, ViewWriter writer) {

@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import mardun.app.batch.BatchViews.CautionView;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.LogEntry;
 import mardun.app.log.SlipOutcome;
+import mardun.app.note.NoteViews.NoteView;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.TimeView;
@@ -46,6 +48,9 @@ public final class WorkViews {
      * @param turns what is still to be done, in its order
      * @param done what is done for all bags
      * @param slips what went wrong, and wasn't withdrawn
+     * @param notes about its designs and its materials
+     * @param cautions usual care with what it is made of and with
+     * @param materials what it is made of, to pin a note to
      * @param reasons from what things went wrong before, or usually do
      * @param refused entries that can't be kept, with the reason
      */
@@ -59,8 +64,14 @@ public final class WorkViews {
             List<WorkTurn> turns,
             List<DoneTurn> done,
             List<WorkSlip> slips,
+            List<NoteView> notes,
+            List<CautionView> cautions,
+            List<WorkMaterial> materials,
             List<String> reasons,
             List<RefusedEntry> refused) {}
+
+    /** A material of a batch. */
+    public record WorkMaterial(MaterialId id, String name) {}
 
     /**
      * Something that went wrong.
@@ -91,6 +102,7 @@ public final class WorkViews {
      * @param bags on how many measured bags its time rests
      * @param seam the allowance of a seam; absent where it isn't sewn, or the design has none that is called so
      * @param pieces what goes through, as it is cut, of the first line
+     * @param notes about the step, its pieces and its machine
      */
     public record WorkTurn(
             String key,
@@ -109,7 +121,8 @@ public final class WorkViews {
             List<WorkPiece> pieces,
             String check,
             String caution,
-            String note) {}
+            String note,
+            List<NoteView> notes) {}
 
     /**
      * A piece in an operation.

@@ -127,6 +127,7 @@ class DemoBench {
                 null,
                 "",
                 null,
+                null,
                 part.step().gates().stream().map(Prompt::text).toList());
     }
 }

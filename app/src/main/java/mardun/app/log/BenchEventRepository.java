@@ -16,6 +16,8 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
     @Query("select event.id from BenchEvent event where event.id in :ids")
     Set<UUID> known(Collection<UUID> ids);
 
+    boolean existsByIdAndBatchIdAndKindIn(UUID id, BatchId batchId, Collection<EventKind> kinds);
+
     /** How many bags were counted at a step of a line. */
     record Count(BatchId batchId, int line, String step, long bags) {}
 

@@ -157,6 +157,12 @@ public class BenchLog {
                 .toList();
     }
 
+    /** Whether something that took time was logged in a batch with this id. */
+    @Transactional(readOnly = true)
+    public boolean isTimeOf(BatchId batch, UUID event) {
+        return events.existsByIdAndBatchIdAndKindIn(event, batch, Set.of(EventKind.WORKED, EventKind.SET_UP));
+    }
+
     /** From what things went wrong before, those that did so most first. */
     @Transactional(readOnly = true)
     public List<String> slipReasons(int most) {

@@ -15,5 +15,7 @@ public enum EventKind {
     /** Something went wrong with some bags, with a reason; its time is that of mending. */
     SLIPPED,
     /** An earlier slip was none. */
-    WITHDRAWN
+    WITHDRAWN,
+    /** The maker noted something to be told next time. */
+    NOTED
 }

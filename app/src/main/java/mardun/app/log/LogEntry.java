@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.id.BatchId;
+import mardun.app.note.NotePin;
 import mardun.core.making.SetUp;
 import org.jspecify.annotations.Nullable;
 
@@ -27,8 +28,9 @@ import org.jspecify.annotations.Nullable;
  * @param place the key of the machine or table; empty where that isn't told
  * @param puts of a set-up: what is on the machine for it now; absent while that isn't done yet, and otherwise
  * @param ofEvent the event that is left out, put right or withdrawn; absent otherwise
- * @param reason why; empty for none
+ * @param reason why; of a note, what it says; empty for none
  * @param slip how a slip ended; absent of what is none
+ * @param pin where a note is pinned; absent of what is none
  * @param confirmed the checks that were confirmed before bags were counted; absent for none
  */
 public record LogEntry(
@@ -47,6 +49,7 @@ public record LogEntry(
         @Nullable UUID ofEvent,
         @NotNull @Size(max = 1000) String reason,
         @Nullable @Valid LoggedSlip slip,
+        @Nullable @Valid NotePin pin,
         @Nullable @Size(max = 60) List<@NotNull @Size(max = 300) String> confirmed) {
 
     /** No entry tells of more than a day. */
@@ -70,6 +73,7 @@ public record LogEntry(
                 null,
                 "",
                 null,
+                null,
                 null);
     }
 
@@ -86,6 +90,7 @@ public record LogEntry(
             UUID ofEvent,
             String reason) {
         return new LogEntry(
-                id, batchId, line, step, stepName, kind, 0, millis, false, at, "", null, ofEvent, reason, null, null);
+                id, batchId, line, step, stepName, kind, 0, millis, false, at, "", null, ofEvent, reason, null, null,
+                null);
     }
 }
