@@ -1300,6 +1300,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/logbook': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLogbook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/logbook/corrections': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['correctTime'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/logbook/times': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listTimes'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/lots/{id}': {
     parameters: {
       query?: never;
@@ -1999,6 +2047,15 @@ export interface components {
       school: 'CUT_BEFORE_SEWING' | 'CUT_AFTER_SEWING' | 'LINE_ACROSS' | 'SNIPPED' | 'BOXED_AS_ONE';
       square: boolean;
       words: string;
+    };
+    CorrectionForm: {
+      /** Format: uuid */
+      event: string;
+      /** Format: uuid */
+      id: string;
+      leftOut: boolean;
+      minutes: string;
+      reason: string;
     };
     CountLine: {
       book: components['schemas']['AmountView'];
@@ -2783,6 +2840,12 @@ export interface components {
       columns: components['schemas']['ColumnView'][];
       key: string;
     };
+    LogDay: {
+      /** Format: date */
+      day: string;
+      lines: components['schemas']['LogLine'][];
+      worked: components['schemas']['TimeView'];
+    };
     LogEntry: {
       /** Format: date-time */
       at: string;
@@ -2812,10 +2875,43 @@ export interface components {
       step: string;
       stepName: string;
     };
+    LogLine: {
+      /** Format: int64 */
+      batchId?: number;
+      /** Format: int64 */
+      designId?: number;
+      /** @enum {string} */
+      kind: 'WORK' | 'SET_UP' | 'SLIP' | 'NOTE' | 'BATCH' | 'STOCK' | 'GOODS' | 'UPKEEP';
+      /** Format: int64 */
+      materialId?: number;
+      sentence: string;
+      sitting?: components['schemas']['Sitting'];
+      time: string;
+    };
+    LogbookView: {
+      days: components['schemas']['LogDay'][];
+      /** Format: date */
+      next?: string;
+    };
     LoggedSlip: {
       /** @enum {string} */
       outcome: 'MENDED' | 'SECOND' | 'SCRAP';
       usedUp: components['schemas']['UsedUp'][];
+    };
+    LoggedTime: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: uuid */
+      id: string;
+      leftOut: boolean;
+      /** Format: int64 */
+      millis: number;
+      putRight: boolean;
+      reason: string;
+      setUp: boolean;
+      slow: boolean;
+      time: string;
+      took: string;
     };
     LotForm: {
       dyeLot: string;
@@ -3894,6 +3990,15 @@ export interface components {
     SidesView: {
       high: components['schemas']['LengthView'];
       wide: components['schemas']['LengthView'];
+    };
+    Sitting: {
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      line: number;
+      step: string;
     };
     SizeChange: {
       change: string;
@@ -6969,6 +7074,77 @@ export interface operations {
         };
         content: {
           'text/csv': string;
+        };
+      };
+    };
+  };
+  readLogbook: {
+    parameters: {
+      query?: {
+        before?: string;
+        query?: string;
+        kind?: 'WORK' | 'SET_UP' | 'SLIP' | 'NOTE' | 'BATCH' | 'STOCK' | 'GOODS' | 'UPKEEP';
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LogbookView'];
+        };
+      };
+    };
+  };
+  correctTime: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CorrectionForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  listTimes: {
+    parameters: {
+      query: {
+        batch: number;
+        line: number;
+        step: string;
+        day: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LoggedTime'][];
         };
       };
     };

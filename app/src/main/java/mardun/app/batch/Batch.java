@@ -266,6 +266,14 @@ class Batch {
         return Optional.ofNullable(frozen);
     }
 
+    Instant createdAt() {
+        return createdAt;
+    }
+
+    Optional<Instant> cutAt() {
+        return Optional.ofNullable(cutAt);
+    }
+
     Optional<Instant> finishedAt() {
         return Optional.ofNullable(finishedAt);
     }

@@ -1,11 +1,13 @@
 package mardun.app.batch;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.id.DesignId;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -71,4 +73,10 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             select new mardun.app.batch.BatchRepository$Lost(l.designId, sum(l.good + l.seconds + l.scrap), sum(l.scrap))
             from StoredLine l where l.good + l.seconds + l.scrap > 0 group by l.designId""")
     List<Lost> lost();
+
+    List<Batch> findByCreatedAtLessThanOrderByCreatedAtDesc(Instant until, Limit most);
+
+    List<Batch> findByCutAtLessThanOrderByCutAtDesc(Instant until, Limit most);
+
+    List<Batch> findByFinishedAtLessThanOrderByFinishedAtDesc(Instant until, Limit most);
 }

@@ -42,6 +42,14 @@ public class FreeDays {
         return settings.current().freeTime(byDay);
     }
 
+    /** The free time of some days, past ones too; what is usual is what is usual now. */
+    @Transactional(readOnly = true)
+    public FreeTime freeTime(LocalDate from, LocalDate to) {
+        return settings.current()
+                .freeTime(others.findByOnDayBetween(from, to).stream()
+                        .collect(Collectors.toMap(OtherDay::onDay, OtherDay::free)));
+    }
+
     /** The days from today on that aren't as usual. */
     @Transactional(readOnly = true)
     public List<FreeDayView> list() {

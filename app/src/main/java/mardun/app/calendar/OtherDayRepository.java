@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface OtherDayRepository extends JpaRepository<OtherDay, LocalDate> {
 
     List<OtherDay> findByOnDayGreaterThanEqualOrderByOnDay(LocalDate day);
+
+    List<OtherDay> findByOnDayBetween(LocalDate from, LocalDate to);
 }

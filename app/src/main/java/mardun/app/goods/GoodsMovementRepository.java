@@ -1,7 +1,9 @@
 package mardun.app.goods;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -28,4 +30,11 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
 
         int getUnits();
     }
+
+    @Query("""
+            select new mardun.app.goods.GoodsHistory$Moved(
+                g.designName, g.sizeName, m.kind, m.changeUnits, m.place, m.reason, m.movedAt)
+            from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
+            where m.movedAt < :until and m.kind <> MADE order by m.movedAt desc, m.id desc""")
+    List<GoodsHistory.Moved> before(Instant until, Limit most);
 }

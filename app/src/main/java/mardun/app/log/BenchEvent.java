@@ -129,4 +129,33 @@ class BenchEvent implements Persistable<UUID> {
         return new BenchLog.Slip(
                 id, line, step, stepName, bags, outcome, reason, Duration.ofMillis(millis), happenedAt);
     }
+
+    @Nullable
+    UUID ofEvent() {
+        return ofEvent;
+    }
+
+    /** As it is told, with what was said of it last. */
+    LoggedTouch told(@Nullable BenchEvent about) {
+        boolean isPutRight = about != null && about.kind == EventKind.PUT_RIGHT;
+        boolean isLeftOut = about != null && about.kind == EventKind.LEFT_OUT;
+        return new LoggedTouch(
+                id,
+                batchId,
+                line,
+                designId,
+                step,
+                stepName,
+                kind,
+                bags,
+                Duration.ofMillis(isPutRight ? about.millis : millis),
+                happenedAt,
+                place,
+                outcome,
+                isPutRight || isLeftOut ? about.reason : reason,
+                slow,
+                isLeftOut,
+                isPutRight,
+                about != null && about.kind == EventKind.WITHDRAWN);
+    }
 }

@@ -48,15 +48,6 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
             group by event.reason order by count(event.id) desc, event.reason""")
     List<String> slipReasons(Limit most);
 
-    /** Hands-on time at a step of a line. */
-    record Spent(int line, String step, EventKind kind, long millis) {}
-
-    @Query("""
-            select new mardun.app.log.BenchEventRepository$Spent(event.line, event.step, event.kind, sum(event.millis))
-            from BenchEvent event where event.batchId = :batch and event.kind in (WORKED, SET_UP)
-            group by event.line, event.step, event.kind""")
-    List<Spent> spent(BatchId batch);
-
     /** The last event that says what is on each machine. */
     @Query("""
             select event from BenchEvent event where event.kind = SET_UP and event.number in
@@ -83,4 +74,34 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
                 event.batchId, event.kind, event.bags, event.millis, event.slow, event.happenedAt, event.ofEvent)
             from BenchEvent event where event.nameKey in :names order by event.happenedAt, event.number""")
     List<Timed> timed(Collection<String> names);
+
+    /** What was said of events, in the order in which it was said. */
+    @Query("select event from BenchEvent event where event.ofEvent in :events order by event.number")
+    List<BenchEvent> about(Collection<UUID> events);
+
+    List<BenchEvent> findByBatchIdOrderByHappenedAtAscNumberAsc(BatchId batch);
+
+    List<BenchEvent> findByHappenedAtGreaterThanEqualAndHappenedAtLessThanOrderByHappenedAtAscNumberAsc(
+            Instant from, Instant until);
+
+    @Query("""
+            select event from BenchEvent event where event.designId = :design and event.nameKey = :name
+            and event.kind = WORKED order by event.happenedAt, event.number""")
+    List<BenchEvent> worked(DesignId design, String name);
+
+    /** What happened before a moment, the newest first. */
+    List<BenchEvent> findByHappenedAtLessThanOrderByHappenedAtDescNumberDesc(Instant until, Limit most);
+
+    /**
+     * The same as far as some words are found in it.
+     *
+     * @param words as for {@code like}, in small letters
+     * @param designs those whose names have the words
+     */
+    @Query("""
+            select event from BenchEvent event where event.happenedAt < :until
+            and (lower(concat(event.stepName, ' ', event.reason)) like :words escape '!'
+                or event.designId in :designs or cast(event.batchId as string) = :number)
+            order by event.happenedAt desc, event.number desc""")
+    List<BenchEvent> found(Instant until, String words, Collection<DesignId> designs, String number, Limit most);
 }

@@ -7,12 +7,14 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.show.SearchWords;
 import mardun.core.making.Counted;
 import mardun.core.making.SetUp;
 import mardun.core.making.Standing;
@@ -161,6 +163,62 @@ public class BenchLog {
     @Transactional(readOnly = true)
     public boolean isTimeOf(BatchId batch, UUID event) {
         return events.existsByIdAndBatchIdAndKindIn(event, batch, Set.of(EventKind.WORKED, EventKind.SET_UP));
+    }
+
+    /** Something that was logged, by its id. */
+    @Transactional(readOnly = true)
+    public Optional<LoggedTouch> find(UUID id) {
+        return told(events.findById(id).stream().toList()).stream().findFirst();
+    }
+
+    /** What happened in a batch, in its order, with what was said of it later. */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> touches(BatchId batch) {
+        return told(events.findByBatchIdOrderByHappenedAtAscNumberAsc(batch));
+    }
+
+    /** What happened from one moment until another, in its order. */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> touches(Instant from, Instant until) {
+        return told(
+                events.findByHappenedAtGreaterThanEqualAndHappenedAtLessThanOrderByHappenedAtAscNumberAsc(from, until));
+    }
+
+    /** What was worked at a step of a design, by the step's name, in its order. */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> worked(DesignId design, String stepName) {
+        return told(events.worked(design, SetUp.plain(stepName)));
+    }
+
+    /** What happened before a moment, the newest first. */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> before(Instant until, int most) {
+        return told(events.findByHappenedAtLessThanOrderByHappenedAtDescNumberDesc(until, Limit.of(most)));
+    }
+
+    /**
+     * The same as far as some words are found in it.
+     *
+     * @param query what is looked for in steps and reasons, or the number of a batch
+     * @param designs those whose names have the words
+     */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> found(Instant until, String query, Collection<DesignId> designs, int most) {
+        return told(events.found(
+                until,
+                SearchWords.like(query),
+                // A query can't look for one of none.
+                designs.isEmpty() ? Set.of(new DesignId(0)) : designs,
+                query.strip(),
+                Limit.of(most)));
+    }
+
+    private List<LoggedTouch> told(List<BenchEvent> some) {
+        Map<UUID, BenchEvent> about = new HashMap<>();
+        if (!some.isEmpty()) {
+            events.about(some.stream().map(BenchEvent::getId).toList()).forEach(one -> about.put(one.ofEvent(), one));
+        }
+        return some.stream().map(event -> event.told(about.get(event.getId()))).toList();
     }
 
     /** From what things went wrong before, those that did so most first. */

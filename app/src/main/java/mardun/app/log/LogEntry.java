@@ -77,20 +77,25 @@ public record LogEntry(
                 null);
     }
 
-    /** Something about an earlier event that the maker said at a desk: that it is left out, put right or withdrawn. */
-    static LogEntry about(
-            UUID id,
-            BatchId batchId,
-            int line,
-            String step,
-            String stepName,
-            EventKind kind,
-            long millis,
-            Instant at,
-            UUID ofEvent,
-            String reason) {
+    /** What is said later of something that was logged. */
+    public static LogEntry about(UUID id, LoggedTouch touch, EventKind kind, long millis, Instant at, String reason) {
         return new LogEntry(
-                id, batchId, line, step, stepName, kind, 0, millis, false, at, "", null, ofEvent, reason, null, null,
+                id,
+                touch.batchId(),
+                touch.line(),
+                touch.step(),
+                touch.stepName(),
+                kind,
+                0,
+                millis,
+                false,
+                at,
+                "",
+                null,
+                touch.id(),
+                reason,
+                null,
+                null,
                 null);
     }
 }

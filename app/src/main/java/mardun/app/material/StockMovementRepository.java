@@ -6,6 +6,7 @@ import java.util.List;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.core.material.MovementKind;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -42,4 +43,19 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
     boolean existsByMaterialIdAndKindNotIn(MaterialId materialId, Collection<MovementKind> kinds);
 
     void deleteByMaterialId(MaterialId materialId);
+
+    /** What came and left before a moment, the newest first. */
+    List<StockMovement> findByMovedAtLessThanOrderByMovedAtDescIdDesc(Instant until, Limit most);
+
+    /**
+     * The same as far as some words are found in it.
+     *
+     * @param words as for {@code like}, in small letters
+     * @param materials those whose names have the words
+     */
+    @Query("""
+            select m from StockMovement m where m.movedAt < :until
+            and (lower(m.reason) like :words escape '!' or m.materialId in :materials)
+            order by m.movedAt desc, m.id desc""")
+    List<StockMovement> found(Instant until, String words, Collection<MaterialId> materials, Limit most);
 }

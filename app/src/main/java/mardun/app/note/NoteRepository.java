@@ -1,5 +1,6 @@
 package mardun.app.note;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -23,4 +24,6 @@ interface NoteRepository extends JpaRepository<Note, UUID> {
             select n from Note n
             order by case when n.putAwayAt is null then 0 else 1 end, n.notedAt desc""")
     List<Note> all(Limit most);
+
+    List<Note> findByNotedAtLessThanOrderByNotedAtDesc(Instant until, Limit most);
 }

@@ -1,6 +1,7 @@
 package mardun.app.note;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Collection;
 import java.util.List;
@@ -79,6 +80,17 @@ public class NoteService {
     @Transactional(readOnly = true)
     public List<NoteView> all() {
         return notes.all(Limit.of(MOST_SHOWN)).stream().map(NoteService::view).toList();
+    }
+
+    /** A note with the moment in which it was written. */
+    public record Noted(NoteView note, Instant at) {}
+
+    /** What was noted before a moment, the newest first. */
+    @Transactional(readOnly = true)
+    public List<Noted> before(Instant until, int most) {
+        return notes.findByNotedAtLessThanOrderByNotedAtDesc(until, Limit.of(most)).stream()
+                .map(note -> new Noted(view(note), note.notedAt()))
+                .toList();
     }
 
     private static NoteView view(Note note) {

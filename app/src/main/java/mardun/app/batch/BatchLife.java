@@ -1,0 +1,121 @@
+package mardun.app.batch;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mardun.app.design.DesignService;
+import mardun.app.design.DesignViews.DesignName;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.plan.ChosenLine;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What became of batches, told without working their plans out. */
+@Service
+public class BatchLife {
+
+    private final BatchRepository repository;
+    private final DesignService designs;
+
+    BatchLife(BatchRepository repository, DesignService designs) {
+        this.repository = repository;
+        this.designs = designs;
+    }
+
+    /** What happened to a batch as a whole. */
+    public enum Step {
+        PLANNED,
+        CUT,
+        FINISHED,
+        DROPPED
+    }
+
+    /**
+     * Something that happened to a batch as a whole.
+     *
+     * @param lines as they are now
+     */
+    public record Moment(BatchId id, Step step, Instant at, String forWhat, List<NamedLine> lines) {
+
+        /** Whether what is looked for is its number, or stands in what it is for or in the name of one of its designs. */
+        public boolean has(String query) {
+            String words = query.strip().toLowerCase(Locale.ROOT);
+            return id.key().equals(words)
+                    || forWhat.toLowerCase(Locale.ROOT).contains(words)
+                    || lines.stream()
+                            .anyMatch(
+                                    line -> line.what().toLowerCase(Locale.ROOT).contains(words));
+        }
+    }
+
+    /** A line with the name of its design. */
+    public record NamedLine(ChosenLine line, String design) {
+
+        /** The design and the size. */
+        public String what() {
+            return design + (line.sizeName().isEmpty() ? "" : " " + line.sizeName());
+        }
+    }
+
+    /** The lines of some batches. */
+    @Transactional(readOnly = true)
+    public Map<BatchId, List<NamedLine>> lines(Collection<BatchId> ids) {
+        Map<DesignId, String> names = names();
+        return repository
+                .findAllById(ids.stream().map(BatchId::value).distinct().toList())
+                .stream()
+                .collect(Collectors.toMap(Batch::id, batch -> lines(batch, names)));
+    }
+
+    /** What happened to batches before a moment, the newest first. */
+    @Transactional(readOnly = true)
+    public List<Moment> before(Instant until, int most) {
+        Map<DesignId, String> names = names();
+        Map<BatchId, Batch> found = new HashMap<>();
+        List.of(
+                        repository.findByCreatedAtLessThanOrderByCreatedAtDesc(until, Limit.of(most)),
+                        repository.findByCutAtLessThanOrderByCutAtDesc(until, Limit.of(most)),
+                        repository.findByFinishedAtLessThanOrderByFinishedAtDesc(until, Limit.of(most)))
+                .forEach(some -> some.forEach(batch -> found.put(batch.id(), batch)));
+        return found.values().stream()
+                .flatMap(batch -> moments(batch, names).stream())
+                .filter(moment -> moment.at().isBefore(until))
+                .sorted(Comparator.comparing(Moment::at).reversed())
+                .limit(most)
+                .toList();
+    }
+
+    private static List<Moment> moments(Batch batch, Map<DesignId, String> names) {
+        List<NamedLine> lines = lines(batch, names);
+        List<Moment> moments = new ArrayList<>();
+        moments.add(new Moment(batch.id(), Step.PLANNED, batch.createdAt(), batch.forWhat(), lines));
+        batch.cutAt().ifPresent(at -> moments.add(new Moment(batch.id(), Step.CUT, at, batch.forWhat(), lines)));
+        Optional<Step> end = switch (batch.stage()) {
+            case FINISHED -> Optional.of(Step.FINISHED);
+            case DROPPED -> Optional.of(Step.DROPPED);
+            case PLANNED, CUTTING, CUT -> Optional.empty();
+        };
+        end.ifPresent(step -> batch.finishedAt()
+                .ifPresent(at -> moments.add(new Moment(batch.id(), step, at, batch.forWhat(), lines))));
+        return moments;
+    }
+
+    private static List<NamedLine> lines(Batch batch, Map<DesignId, String> names) {
+        return batch.lines().stream()
+                .map(line -> new NamedLine(line.chosen(), names.getOrDefault(line.designId(), "a design")))
+                .toList();
+    }
+
+    private Map<DesignId, String> names() {
+        return designs.names().stream().collect(Collectors.toMap(DesignName::id, DesignName::name));
+    }
+}

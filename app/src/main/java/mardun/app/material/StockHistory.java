@@ -1,0 +1,89 @@
+package mardun.app.material;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
+import mardun.app.show.SearchWords;
+import mardun.core.material.Amount;
+import mardun.core.material.MovementKind;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How material came to the shelf and left it, day by day. */
+@Service
+public class StockHistory {
+
+    private final StockMovementRepository movements;
+    private final MaterialService materials;
+
+    StockHistory(StockMovementRepository movements, MaterialService materials) {
+        this.movements = movements;
+        this.materials = materials;
+    }
+
+    /**
+     * Something that came or left.
+     *
+     * @param amount how much, without a sign
+     * @param batchId for which batch; empty for none
+     */
+    public record Moved(
+            MaterialId materialId,
+            String material,
+            MovementKind kind,
+            Amount amount,
+            boolean came,
+            String reason,
+            Optional<BatchId> batchId,
+            Instant at) {}
+
+    /**
+     * What came and left before a moment, the newest first.
+     *
+     * @param query what is looked for in the reason and the material's name; empty for all
+     */
+    @Transactional(readOnly = true)
+    public List<Moved> before(Instant until, String query, int most) {
+        Map<MaterialId, ShelfMaterial> byId =
+                materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, one -> one));
+        String words = query.strip().toLowerCase(Locale.ROOT);
+        List<StockMovement> found = words.isEmpty()
+                ? movements.findByMovedAtLessThanOrderByMovedAtDescIdDesc(until, Limit.of(most))
+                : movements.found(until, SearchWords.like(query), named(words, byId), Limit.of(most));
+        return found.stream()
+                .filter(movement -> byId.containsKey(movement.materialId()))
+                .map(movement -> moved(movement, byId.get(movement.materialId())))
+                .toList();
+    }
+
+    private static Set<MaterialId> named(String words, Map<MaterialId, ShelfMaterial> byId) {
+        Set<MaterialId> named = byId.values().stream()
+                .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(words))
+                .map(ShelfMaterial::id)
+                .collect(Collectors.toSet());
+        // A query can't look for one of none.
+        return named.isEmpty() ? Set.of(new MaterialId(0)) : named;
+    }
+
+    private static Moved moved(StockMovement movement, ShelfMaterial material) {
+        Amount change = movement.isOfPieces()
+                ? Amount.pieces(movement.changeValue())
+                : new Amount(material.kind().counting(), movement.changeValue());
+        return new Moved(
+                movement.materialId(),
+                material.name(),
+                movement.kind(),
+                change.isNegative() ? change.negated() : change,
+                !change.isNegative(),
+                movement.reason(),
+                movement.batchId(),
+                movement.movedAt());
+    }
+}
