@@ -23,6 +23,7 @@ const FinishedPage = lazy(() => import('../areas/materials/FinishedPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
 const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
+const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
 function Shell() {
@@ -65,6 +66,7 @@ const router = createBrowserRouter([
       { path: '/batches/new', element: <BatchPage key="new" /> },
       { path: '/batches/:id', element: <BatchPage /> },
       { path: '/batches/:id/cutting', element: <CuttingPage /> },
+      { path: '/logbook', element: <LogbookPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },
     ],

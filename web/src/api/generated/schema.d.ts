@@ -1316,6 +1316,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/logbook/bench-log.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportBenchLog'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/logbook/corrections': {
     parameters: {
       query?: never;
@@ -1326,6 +1342,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['correctTime'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/logbook/figures': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readFigures'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/logbook/step-times': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readStepTimes'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -2430,6 +2478,12 @@ export interface components {
       read: string;
       sentence: string;
     };
+    FiguresView: {
+      pace: components['schemas']['PaceView'][];
+      reasons: components['schemas']['ReasonView'][];
+      setUps: components['schemas']['SetUpsView'];
+      weeks: components['schemas']['WeekView'][];
+    };
     FillingNeed: {
       amounts: string[];
       name: string;
@@ -3451,6 +3505,15 @@ export interface components {
       version: number;
       waits: string;
     };
+    PaceView: {
+      anHour: number;
+      /** Format: int32 */
+      bags: number;
+      design: string;
+      /** Format: int64 */
+      designId: number;
+      worked: components['schemas']['TimeView'];
+    };
     PacedDesign: {
       anHour: string;
       document: components['schemas']['DesignDocument'];
@@ -3657,6 +3720,16 @@ export interface components {
       /** Format: int64 */
       y: number;
     };
+    PointView: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      day: string;
+      /** Format: int64 */
+      each: number;
+    };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
@@ -3679,6 +3752,15 @@ export interface components {
     };
     PutAwayForm: {
       putAway: boolean;
+    };
+    ReasonView: {
+      /** Format: int32 */
+      mended: number;
+      reason: string;
+      /** Format: int32 */
+      scrap: number;
+      /** Format: int32 */
+      seconds: number;
     };
     RectView: {
       /** Format: double */
@@ -3876,6 +3958,12 @@ export interface components {
       tension: string[];
       thread: string[];
       width: string[];
+    };
+    SetUpsView: {
+      /** Format: int32 */
+      apart: number;
+      /** Format: int32 */
+      made: number;
     };
     SettingsForm: {
       changes?: components['schemas']['ChangesForm'];
@@ -4219,6 +4307,19 @@ export interface components {
       once: components['schemas']['TimeView'];
       /** Format: int32 */
       onceBatches: number;
+    };
+    StepTimesView: {
+      /** Format: int64 */
+      atLeast: number;
+      /** Format: int64 */
+      atMost: number;
+      /** Format: int32 */
+      bags: number;
+      /** Format: int64 */
+      each: number;
+      points: components['schemas']['PointView'][];
+      reckoned: components['schemas']['TimeView'];
+      step: string;
     };
     StepView: {
       across: boolean;
@@ -4603,6 +4704,14 @@ export interface components {
       cut: components['schemas']['RuleView'];
       school: string;
       wanted?: components['schemas']['RuleView'];
+    };
+    WeekView: {
+      free: components['schemas']['TimeView'];
+      freeHours: number;
+      /** Format: date */
+      monday: string;
+      worked: components['schemas']['TimeView'];
+      workedHours: number;
     };
     WhatIfDay: {
       /** Format: date */
@@ -7102,6 +7211,26 @@ export interface operations {
       };
     };
   };
+  exportBenchLog: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
   correctTime: {
     parameters: {
       query?: never;
@@ -7121,6 +7250,51 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  readFigures: {
+    parameters: {
+      query?: {
+        weeks?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FiguresView'];
+        };
+      };
+    };
+  };
+  readStepTimes: {
+    parameters: {
+      query: {
+        design: number;
+        step: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StepTimesView'];
+        };
       };
     };
   };

@@ -76,6 +76,14 @@ public class BatchLife {
                 .collect(Collectors.toMap(Batch::id, batch -> lines(batch, names)));
     }
 
+    /** The lines of the batches that were finished since a moment. */
+    @Transactional(readOnly = true)
+    public Map<BatchId, List<NamedLine>> finishedSince(Instant from) {
+        Map<DesignId, String> names = names();
+        return repository.findByStageAndFinishedAtGreaterThanEqual(BatchStage.FINISHED, from).stream()
+                .collect(Collectors.toMap(Batch::id, batch -> lines(batch, names)));
+    }
+
     /** What happened to batches before a moment, the newest first. */
     @Transactional(readOnly = true)
     public List<Moment> before(Instant until, int most) {

@@ -79,4 +79,6 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     List<Batch> findByCutAtLessThanOrderByCutAtDesc(Instant until, Limit most);
 
     List<Batch> findByFinishedAtLessThanOrderByFinishedAtDesc(Instant until, Limit most);
+
+    List<Batch> findByStageAndFinishedAtGreaterThanEqual(BatchStage stage, Instant from);
 }

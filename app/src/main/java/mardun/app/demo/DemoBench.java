@@ -9,12 +9,20 @@ import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import mardun.app.batch.BatchWork;
+import mardun.app.batch.BatchWork.AtWork;
 import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
 import mardun.app.log.EventKind;
 import mardun.app.log.LogEntry;
+import mardun.app.log.LoggedSlip;
+import mardun.app.log.LoggedSlip.UsedUp;
+import mardun.app.log.SlipOutcome;
+import mardun.app.note.NoteAbout;
+import mardun.app.note.NotePin;
 import mardun.core.making.Operation;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
+import mardun.core.making.Step;
 import mardun.core.making.WorkOrder.Turn;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -61,6 +69,89 @@ class DemoBench {
             }
             work.keep(id, entries);
         });
+    }
+
+    /**
+     * Something goes wrong with a bag.
+     *
+     * @param step the beginning of the step's name
+     */
+    void slip(LocalDate day, BatchId id, int line, String step, SlipOutcome outcome, String reason, int minutes) {
+        clock.on(day, () -> {
+            AtWork at = work.of(id);
+            Step its = step(at, line, step);
+            List<UsedUp> lost = outcome == SlipOutcome.SCRAP
+                    ? at.takes().get(line).stream()
+                            .map(need ->
+                                    new UsedUp(MaterialId.valueOf(need.supply().key()), need.part()))
+                            .toList()
+                    : List.of();
+            keep(
+                    id,
+                    line,
+                    its,
+                    EventKind.SLIPPED,
+                    outcome == SlipOutcome.MENDED ? Duration.ofMinutes(minutes) : Duration.ZERO,
+                    reason,
+                    new LoggedSlip(outcome, lost),
+                    null);
+        });
+    }
+
+    /**
+     * The maker notes something for next time.
+     *
+     * @param step the beginning of the step's name
+     */
+    void note(LocalDate day, BatchId id, String step, String text) {
+        clock.on(day, () -> {
+            AtWork at = work.of(id);
+            Step its = step(at, 1, step);
+            NotePin pin = new NotePin(
+                    NoteAbout.STEP, at.planned().line(1).chosen().designId(), its.key(), its.name(), "", null, "");
+            keep(id, 1, its, EventKind.NOTED, Duration.ZERO, text, null, pin);
+        });
+    }
+
+    private static Step step(AtWork at, int line, String name) {
+        return at.planned().line(line).design().steps().stream()
+                .filter(step -> step.name().startsWith(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void keep(
+            BatchId id,
+            int line,
+            Step step,
+            EventKind kind,
+            Duration time,
+            String reason,
+            @Nullable LoggedSlip slip,
+            @Nullable NotePin pin) {
+        Map<UUID, String> refused = work.keep(
+                id,
+                List.of(new LogEntry(
+                        UUID.randomUUID(),
+                        id,
+                        line,
+                        step.key(),
+                        step.name(),
+                        kind,
+                        slip == null ? 0 : 1,
+                        time.toMillis(),
+                        false,
+                        clock.instant(),
+                        "",
+                        null,
+                        null,
+                        reason,
+                        slip,
+                        pin,
+                        null)));
+        if (!refused.isEmpty()) {
+            throw new IllegalStateException("The demo's slip was refused: " + refused);
+        }
     }
 
     private static Instant doTurn(

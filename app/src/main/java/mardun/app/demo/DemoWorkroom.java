@@ -22,6 +22,7 @@ import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
 import mardun.app.goods.GoodsViews.GoodsForm;
 import mardun.app.id.BatchId;
+import mardun.app.log.SlipOutcome;
 import mardun.app.id.MaterialId;
 import mardun.app.material.FactsForm;
 import mardun.app.material.MaterialForm;
@@ -161,6 +162,14 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 planned(today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
         batches.cut(today.minusDays(1), underWay);
         bench.sew(today.minusDays(1), underWay, 3, 4);
+        bench.slip(today.minusDays(1), underWay, 1, "Sew end tabs", SlipOutcome.MENDED, "zip cut short", 4);
+        bench.note(
+                today.minusDays(1),
+                underWay,
+                "Sew zip",
+                "Kelp linen frays: sew this seam within the hour after cutting.");
+        bench.note(
+                today.minusDays(1), underWay, "Box the corners", "Last time one had a hole: pull it flat, then pin.");
         clock.on(today.minusDays(12), this::moveGoods);
         BatchId order = planned(
                 today.minusDays(2),
@@ -195,7 +204,9 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 line("Eider hand warmer", "one size", 10, "outer", "Kelp linen"));
         batches.cut(today.minusDays(29), gifts);
         bench.sew(today.minusDays(28), gifts);
-        batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", "1"));
+        bench.slip(today.minusDays(28), gifts, 2, "Clamp on", SlipOutcome.SECOND, "hardware crooked", 0);
+        bench.slip(today.minusDays(28), gifts, 2, "Clamp on", SlipOutcome.SCRAP, "ran off the edge", 0);
+        batches.finish(today.minusDays(27), gifts, new DoneForm(1, "8", "", ""), new DoneForm(2, "6", "1", ""));
         batches.finish(today.minusDays(25), gifts, new DoneForm(3, "6", "", ""));
         batches.cutShort(today.minusDays(24), gifts, 3, 4, "no filling left before Advent");
         BatchId partlyDone = batches.planned(
@@ -506,8 +517,11 @@ class DemoWorkroom implements SmartInitializingSingleton {
         BatchId id = planned(day, size, units, outer, lining, price, day.plusDays(9), forWhat);
         batches.cut(day.plusDays(1), id);
         bench.sew(day.plusDays(4), id);
-        String scrap = Integer.toString(units - Integer.parseInt(good));
-        batches.finish(day.plusDays(6), id, new DoneForm(1, good, "", scrap));
+        bench.slip(day.plusDays(4), id, 1, "Sew zip", SlipOutcome.MENDED, "layer not caught", 6);
+        for (int lost = Integer.parseInt(good); lost < units; lost++) {
+            bench.slip(day.plusDays(5), id, 1, "Box the corners", SlipOutcome.SCRAP, "hole at the corner", 0);
+        }
+        batches.finish(day.plusDays(6), id, new DoneForm(1, good, "", ""));
     }
 
     /** A batch of pouches of one size. */

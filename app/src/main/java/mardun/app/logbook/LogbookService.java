@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchLife;
 import mardun.app.batch.BatchLife.NamedLine;
@@ -36,6 +37,7 @@ import mardun.app.logbook.LogbookViews.LoggedTime;
 import mardun.app.logbook.LogbookViews.Sitting;
 import mardun.app.material.StockHistory;
 import mardun.app.note.NoteService;
+import mardun.app.plan.ChosenLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +49,7 @@ import org.springframework.transaction.annotation.Transactional;
 class LogbookService {
 
     /** So much of each kind is read at a time; days that aren't read to their end wait for the next time. */
-    private static final int AT_A_TIME = 500;
+    private static final int AT_A_TIME = 250;
 
     private static final int FEWEST_LINES = 30;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("H:mm");
@@ -298,8 +300,10 @@ class LogbookService {
     }
 
     private static Told told(BatchLife.Moment moment) {
-        String lines = moment.lines().stream()
-                .map(line -> count(line, moment.step()) + " " + line.what())
+        Map<String, List<NamedLine>> together = moment.lines().stream()
+                .collect(Collectors.groupingBy(NamedLine::what, LinkedHashMap::new, Collectors.toList()));
+        String lines = together.entrySet().stream()
+                .map(one -> count(one.getValue(), moment.step()) + " " + one.getKey())
                 .collect(Collectors.joining(", "));
         String sentence = switch (moment.step()) {
             case PLANNED ->
@@ -312,19 +316,25 @@ class LogbookService {
         return told(moment.at(), Duration.ZERO, LogKind.BATCH, sentence, moment.id(), null, null);
     }
 
-    private static String count(NamedLine line, BatchLife.Step step) {
+    private static String count(List<NamedLine> lines, BatchLife.Step step) {
         if (step != BatchLife.Step.FINISHED) {
-            return String.valueOf(line.line().started());
+            return String.valueOf(sum(lines, ChosenLine::started));
         }
         List<String> came = new ArrayList<>();
-        came.add(String.valueOf(line.line().good()));
-        if (line.line().seconds() > 0) {
-            came.add(line.line().seconds() + (line.line().seconds() == 1 ? " second" : " seconds"));
+        came.add(String.valueOf(sum(lines, ChosenLine::good)));
+        int seconds = sum(lines, ChosenLine::seconds);
+        if (seconds > 0) {
+            came.add(seconds + (seconds == 1 ? " second" : " seconds"));
         }
-        if (line.line().scrap() > 0) {
-            came.add(line.line().scrap() + " spoiled");
+        int scrap = sum(lines, ChosenLine::scrap);
+        if (scrap > 0) {
+            came.add(scrap + " spoiled");
         }
         return String.join(" and ", came);
+    }
+
+    private static int sum(List<NamedLine> lines, ToIntFunction<ChosenLine> of) {
+        return lines.stream().map(NamedLine::line).mapToInt(of).sum();
     }
 
     private static Told told(StockHistory.Moved moved, ViewWriter writer) {

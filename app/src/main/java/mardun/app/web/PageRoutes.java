@@ -28,6 +28,7 @@ class PageRoutes {
         "/batches/new",
         "/batches/{id}",
         "/batches/{id}/cutting",
+        "/logbook",
         "/settings"
     })
     String page() {
