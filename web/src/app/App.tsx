@@ -22,6 +22,8 @@ const CutPiecesPage = lazy(() => import('../areas/materials/CutPiecesPage'));
 const FinishedPage = lazy(() => import('../areas/materials/FinishedPage'));
 const BatchesPage = lazy(() => import('../areas/batches/BatchesPage'));
 const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
+const GatherPage = lazy(() => import('../areas/batches/GatherPage'));
+const TallyPage = lazy(() => import('../areas/batches/TallyPage'));
 const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
@@ -66,6 +68,8 @@ const router = createBrowserRouter([
       { path: '/batches/new', element: <BatchPage key="new" /> },
       { path: '/batches/:id', element: <BatchPage /> },
       { path: '/batches/:id/cutting', element: <CuttingPage /> },
+      { path: '/batches/:id/gather', element: <GatherPage /> },
+      { path: '/batches/:id/tally', element: <TallyPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },

@@ -132,6 +132,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/bundle-tickets.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printBundleTickets'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/cut': {
     parameters: {
       query?: never;
@@ -372,6 +388,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/gather': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readGather'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/gather.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printGather'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/give-up': {
     parameters: {
       query?: never;
@@ -398,6 +446,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['joinBatches'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/one-first': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['sewOneFirst'];
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -532,6 +596,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/step-cards.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printStepCards'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/take-design': {
     parameters: {
       query?: never;
@@ -558,6 +638,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['takeUpBags'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/tally': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readTally'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -2646,6 +2742,48 @@ export interface components {
       onto: string;
       seam: string;
     };
+    GatherItem: {
+      amount: components['schemas']['AmountView'];
+      colour: string;
+      isShort: boolean;
+      /** @enum {string} */
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
+      lots: string[];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      onHand: components['schemas']['AmountView'];
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+      place: string;
+    };
+    GatherTool: {
+      kind: string;
+      which: string[];
+    };
+    GatherView: {
+      /** Format: int64 */
+      batchId: number;
+      cautions: components['schemas']['CautionView'][];
+      checks: components['schemas']['WholeCheck'][];
+      /** Format: date */
+      dueOn?: string;
+      forWhat: string;
+      items: components['schemas']['GatherItem'][];
+      name: string;
+      notes: components['schemas']['NoteView'][];
+      oneFirst: boolean;
+      open: boolean;
+      tools: components['schemas']['GatherTool'][];
+    };
     GoodsForm: {
       /** @enum {string} */
       kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
@@ -4474,6 +4612,73 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    TallyLine: {
+      cloth: string;
+      cost?: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      designId: number;
+      /** Format: int32 */
+      good: number;
+      /** Format: int32 */
+      number: number;
+      perHour?: components['schemas']['MoneyView'];
+      plannedCost?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      scrap: number;
+      /** Format: int32 */
+      seconds: number;
+      /** Format: int32 */
+      started: number;
+      /** Format: int32 */
+      wanted: number;
+      what: string;
+    };
+    TallyMaterial: {
+      asked: boolean;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      onHand: components['schemas']['AmountView'];
+      /** @enum {string} */
+      part: 'WHOLE' | 'SOCKET' | 'STUD';
+      planned: components['schemas']['AmountView'];
+      used: components['schemas']['AmountView'];
+    };
+    TallySlip: {
+      /** Format: int32 */
+      bags: number;
+      /** @enum {string} */
+      outcome: 'MENDED' | 'SECOND' | 'SCRAP';
+      reason: string;
+      step: string;
+    };
+    TallyStep: {
+      name: string;
+      planned: components['schemas']['TimeView'];
+      /** Format: int32 */
+      timed: number;
+      took: components['schemas']['TimeView'];
+      /** Format: int64 */
+      tookMore: number;
+    };
+    TallyView: {
+      /** Format: int64 */
+      batchId: number;
+      cost?: components['schemas']['MoneyView'];
+      learnt: string[];
+      lines: components['schemas']['TallyLine'][];
+      materials: components['schemas']['TallyMaterial'][];
+      open: boolean;
+      perHour?: components['schemas']['MoneyView'];
+      planned: components['schemas']['TimeView'];
+      /** Format: int32 */
+      setUps: number;
+      slips: components['schemas']['TallySlip'][];
+      steps: components['schemas']['TallyStep'][];
+      timed: boolean;
+      took: components['schemas']['TimeView'];
+    };
     TapeView: {
       days: components['schemas']['DayView'][];
       free: components['schemas']['TimeView'];
@@ -4732,6 +4937,10 @@ export interface components {
     WhatIfView: {
       sentences: string[];
     };
+    WholeCheck: {
+      ok: boolean;
+      sentence: string;
+    };
     WishPrice: {
       apart?: string;
       asksForNothing: boolean;
@@ -4748,6 +4957,7 @@ export interface components {
       /** Format: int32 */
       bundle?: number;
       matching?: components['schemas']['ThreadChoice'][];
+      oneFirst?: boolean;
       pressInOneGo?: boolean;
       threadFirst: string;
       without: components['schemas']['WithoutWish'][];
@@ -4786,6 +4996,8 @@ export interface components {
       name: string;
     };
     WorkPart: {
+      /** Format: int32 */
+      all: number;
       before: string[];
       cloth: string;
       colour: string;
@@ -4884,11 +5096,13 @@ export interface components {
       done: components['schemas']['DoneTurn'][];
       /** Format: date */
       dueOn?: string;
+      firstIsSewn: boolean;
       forWhat: string;
       left: components['schemas']['TimeView'];
       materials: components['schemas']['WorkMaterial'][];
       name: string;
       notes: components['schemas']['NoteView'][];
+      oneFirst: boolean;
       open: boolean;
       reasons: string[];
       refused: components['schemas']['RefusedEntry'][];
@@ -5197,6 +5411,31 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  printBundleTickets: {
+    parameters: {
+      query?: {
+        bags?: number;
+        paper?: 'A4' | 'LETTER';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
       };
     };
   };
@@ -5619,6 +5858,52 @@ export interface operations {
       };
     };
   };
+  readGather: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['GatherView'];
+        };
+      };
+    };
+  };
+  printGather: {
+    parameters: {
+      query?: {
+        paper?: 'A4' | 'LETTER';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
   giveUpBatch: {
     parameters: {
       query?: never;
@@ -5668,6 +5953,28 @@ export interface operations {
         content: {
           'application/json': components['schemas']['BatchView'];
         };
+      };
+    };
+  };
+  sewOneFirst: {
+    parameters: {
+      query: {
+        on: boolean;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -5871,6 +6178,30 @@ export interface operations {
       };
     };
   };
+  printStepCards: {
+    parameters: {
+      query?: {
+        paper?: 'A4' | 'LETTER';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
   takeDesign: {
     parameters: {
       query?: never;
@@ -5919,6 +6250,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
+  readTally: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TallyView'];
         };
       };
     };

@@ -533,7 +533,12 @@ function Ways({
   onConfirm: (kind: 'cut' | 'finish') => void;
   onMore: () => void;
 }) {
-  if (batch.stage === 'FINISHED') return null;
+  const tally = (
+    <ButtonLink to={`/batches/${batch.id}/tally`} look="quiet">
+      Tally
+    </ButtonLink>
+  );
+  if (batch.stage === 'FINISHED') return tally;
   if (batch.stage === 'DROPPED') {
     if (!batch.lines.some((line) => line.putBy > 0 || line.open > 0)) return null;
     return (
@@ -553,9 +558,13 @@ function Ways({
           Print
         </Button>
       )}
+      <ButtonLink to={`/batches/${batch.id}/gather`} look="quiet">
+        Gather
+      </ButtonLink>
       <ButtonLink to={`/batches/${batch.id}/cutting`} look="quiet">
         Cutting sheet
       </ButtonLink>
+      {!uncut && tally}
       {uncut ? (
         <Button onClick={() => onConfirm('cut')}>Cut it</Button>
       ) : (

@@ -36,6 +36,7 @@ export function useWishes(batchId: number, order: Order | undefined) {
     },
     apart: (name: string) => wishes && keep({ ...wishes, apart: [...(wishes.apart ?? []), name] }),
     bundle: (bags: number | undefined) => wishes && keep({ ...wishes, bundle: bags }),
+    oneFirst: (on: boolean) => wishes && keep({ ...wishes, oneFirst: on }),
     pressInOneGo: (on: boolean) => wishes && keep({ ...wishes, pressInOneGo: on }),
     takeBack: (wish: Schemas['WishPrice']) => {
       if (!wishes) return;

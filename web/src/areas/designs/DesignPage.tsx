@@ -71,7 +71,9 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   useTitle(document.name);
   const client = useQueryClient();
   const [size, setSize] = useState(document.sizes[document.sizes.length - 1] ?? '');
-  const [tab, setTab] = useState('measurements');
+  const [tab, setTab] = useState(
+    () => new URLSearchParams(window.location.search).get('tab') ?? 'measurements',
+  );
   const [piece, setPiece] = useState<string>();
   const [rules, setRules] = useState(false);
   const parts = useRef<HTMLDivElement>(null);

@@ -1,17 +1,19 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api } from '../../../api/client';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { PieceShape } from '../../../ui/PieceDrawing';
 import { day, useUnits } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
+import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
 import { NoteSlips, usePutAway, type NotePin } from '../../../ui/PinnedNotes';
 import { clockText, isOf, isRunning } from './clock';
 import { Cautions } from './Cautions';
 import { CountdownBar } from './CountdownBar';
 import { useCountdowns } from './countdowns';
-import type { Entry, Running } from './kept';
+import type { Entry, Running, WorkView } from './kept';
 import { benchKeys, keyName, type Act } from './keys';
 import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
 import { NotePanel } from './NotePanel';
@@ -42,7 +44,8 @@ function Work({ batchId }: { batchId: number }) {
   const { view, unsent, problem, refused, tell, writing, ask } = useWork(batchId);
   const { clock, shown, read, start: run, tellAll, stop } = useClock(batchId);
   const [chosen, setChosen] = useState<Turn>();
-  const [line, setLine] = useState<number>();
+  const [params] = useSearchParams();
+  const [line, setLine] = useState<number | undefined>(() => Number(params.get('line')) || undefined);
   /** The operation whose set-up was said to be on the machine. */
   const [putOn, setPutOn] = useState<string>();
   const [listed, setListed] = useState(false);
@@ -61,8 +64,14 @@ function Work({ batchId }: { batchId: number }) {
   useWakeLock(isRunning(clock));
 
   const open = view ? openTurns(view, unsent) : [];
-  const first = open[0];
-  const picked = chosen ?? first;
+  // A card or a ticket opens the batch at its place.
+  const step = params.get('step');
+  const asked = open.find((one) =>
+    one.parts.some(
+      (its) => (step === null || its.step === step) && (line === undefined || its.line === line),
+    ),
+  );
+  const picked = chosen ?? asked ?? open[0];
   const turn = picked && view && now(picked, view, unsent);
   const part =
     turn &&
@@ -304,6 +313,7 @@ function Work({ batchId }: { batchId: number }) {
         ))}
       </div>
       <CountdownBar countdowns={countdowns} />
+      {view.oneFirst && <OneFirst view={view} onDone={ask} />}
       {!view.turns.some((one) => one.parts.some((its) => its.done > 0)) && (
         <div className="mt-2 empty:hidden">
           <NoteSlips notes={view.notes} onPutAway={(one) => putAway.mutate(one)} />
@@ -354,7 +364,11 @@ function Work({ batchId }: { batchId: number }) {
                         {one.cloth && <span className="text-soft"> · {one.cloth}</span>}
                       </span>
                       <span className="text-[26px] leading-none font-bold whitespace-nowrap">
-                        {one.done} <span className="text-base font-normal text-soft">of {one.started}</span>
+                        {one.done}{' '}
+                        <span className="text-base font-normal text-soft">
+                          of {one.started}
+                          {one.all > one.started && ` (${one.all} in all)`}
+                        </span>
                       </span>
                     </span>
                     <Stitches done={one.done} all={one.started} />
@@ -507,6 +521,35 @@ function Work({ batchId }: { batchId: number }) {
           </div>
         </footer>
       )}
+    </div>
+  );
+}
+
+/** One is sewn first: when it is, it is measured, and the others go on or wait. */
+function OneFirst({ view, onDone }: { view: WorkView; onDone: () => void }) {
+  const goOn = useSend(() => api.put<void>(`/api/batches/${view.batchId}/one-first?on=false`, {}), onDone);
+  const design = view.turns[0]?.parts[0]?.designId;
+  return (
+    <div className="mt-2">
+      <Notice look="ok">
+        {view.firstIsSewn
+          ? 'The first one is sewn. Measure it, and say what you find; the others wait for you.'
+          : 'One is sewn first, to be measured; the others wait.'}
+        {view.firstIsSewn && (
+          <span className="mt-2 flex flex-wrap gap-3">
+            {design !== undefined && (
+              <Link
+                to={`/designs/${design}?tab=ask`}
+                className="inline-flex min-h-14 items-center px-2 text-lg font-semibold text-woad hover:underline"
+              >
+                It came out otherwise …
+              </Link>
+            )}
+            <BigButton onPress={() => goOn.mutate(undefined)}>It is right: the others go on</BigButton>
+          </span>
+        )}
+        {goOn.problem && <span className="block">{goOn.problem.message}</span>}
+      </Notice>
     </div>
   );
 }

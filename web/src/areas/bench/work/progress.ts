@@ -12,8 +12,16 @@ export const counted = (part: Part, entries: Entry[]) =>
 
 const isOf = (part: Part) => (other: Part) => other.line === part.line && other.step === part.step;
 
+/** Whether a part is of a bundle: not of all bags that are begun. */
+const isBundle = (part: Part) => part.started < part.all;
+
+/** Whether two parts are of the same bags at the same step. */
+const isSamePart = (part: Part) => (other: Part) =>
+  isOf(part)(other) && (part.started === other.started || (!isBundle(part) && !isBundle(other)));
+
 /** Whether two turns are the same operation, one of them perhaps for fewer lines by now. */
-export const isSame = (turn: Turn, other: Turn) => turn.parts.some((part) => other.parts.some(isOf(part)));
+export const isSame = (turn: Turn, other: Turn) =>
+  turn.parts.some((part) => other.parts.some(isSamePart(part)));
 
 /**
  * How many bags of a part are lost or found again by what the server hasn't heard yet: one that is scrapped at a step has been through what
@@ -42,10 +50,16 @@ export function now(turn: Turn, view: WorkView, unsent: Entry[]): Turn {
   return {
     ...turn,
     parts: turn.parts.map((part) => {
-      const its = known.find(isOf(part));
-      const started = Math.max(0, (its ?? part).started - lost(part, view, unsent));
-      const done = (its?.done ?? part.started) + counted(part, unsent);
-      return { ...part, started, done: Math.max(0, Math.min(started, done)) };
+      const its = known.find(isSamePart(part));
+      const gone = lost(part, view, unsent);
+      const started = Math.max(0, (its ?? part).started - gone);
+      const done = ((its ?? known.find(isOf(part)))?.done ?? part.started) + counted(part, unsent);
+      return {
+        ...part,
+        started,
+        all: Math.max(0, (its ?? part).all - gone),
+        done: Math.max(0, Math.min(started, done)),
+      };
     }),
   };
 }

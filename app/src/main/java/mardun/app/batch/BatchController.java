@@ -203,6 +203,13 @@ class BatchController {
         return orders.of(id);
     }
 
+    /** Whether one bag is sewn to the end and measured before the others are begun. */
+    @PutMapping("/batches/{id}/one-first")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void sewOneFirst(@PathVariable BatchId id, @RequestParam boolean on) {
+        orders.oneFirst(id, on);
+    }
+
     /** What could be done without changing the machine, and what that would save. */
     @GetMapping("/batches/{id}/order/savings")
     List<Saving> listSavings(@PathVariable BatchId id) {

@@ -44,6 +44,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.FindingView;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
@@ -363,6 +364,18 @@ public class BatchReading {
         return materials.colours(planned.supplies().stream()
                 .map(supply -> MaterialId.valueOf(supply.key()))
                 .toList());
+    }
+
+    /** What the licences of a batch's patterns say about its bags. */
+    @Transactional(readOnly = true)
+    public List<FindingView> licences(BatchId id) {
+        Settings current = settings.current();
+        Batch batch = batches.find(id);
+        return batch.stage().isOpen()
+                ? licences(plans.of(batches.chosen(batch), current)).stream()
+                        .map(current.writer()::finding)
+                        .toList()
+                : List.of();
     }
 
     /** What the licences of the patterns say about these units, with those of the designs' other batches. */

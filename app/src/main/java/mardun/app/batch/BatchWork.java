@@ -12,15 +12,21 @@ import mardun.app.id.BatchId;
 import mardun.app.log.BenchLog;
 import mardun.app.log.BenchLog.LoggedLine;
 import mardun.app.log.LogEntry;
+import mardun.app.log.LoggedTouch;
 import mardun.app.note.NoteService;
 import mardun.app.plan.BatchPlans;
+import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.StepTook;
 import mardun.app.settings.SettingsService;
 import mardun.core.batch.Need;
+import mardun.core.design.Design;
 import mardun.core.making.Counted;
 import mardun.core.making.Operation;
+import mardun.core.making.OrderWishes.Habit;
 import mardun.core.making.Prompt;
+import mardun.core.making.Stage;
 import mardun.core.making.WorkOrder.Turn;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -38,6 +44,7 @@ public class BatchWork {
     private final BenchLog log;
     private final BenchSlips slips;
     private final NoteService notes;
+    private final TrueTimes times;
     private final SettingsService settings;
 
     BatchWork(
@@ -49,6 +56,7 @@ public class BatchWork {
             BenchLog log,
             BenchSlips slips,
             NoteService notes,
+            TrueTimes times,
             SettingsService settings) {
         this.repository = repository;
         this.batches = batches;
@@ -58,6 +66,7 @@ public class BatchWork {
         this.log = log;
         this.slips = slips;
         this.notes = notes;
+        this.times = times;
         this.settings = settings;
     }
 
@@ -68,6 +77,7 @@ public class BatchWork {
      * @param done the operations that are done for all bags
      * @param slips what went wrong, and wasn't withdrawn
      * @param takes what one bag takes beside cloth, of each line of which some are to be made
+     * @param isOneFirst one bag is sewn to the end before the others are begun
      */
     public record AtWork(
             OpenWork work,
@@ -76,7 +86,18 @@ public class BatchWork {
             List<Turn> turns,
             List<Operation> done,
             List<BenchLog.Slip> slips,
-            Map<Integer, List<Need>> takes) {}
+            Map<Integer, List<Need>> takes,
+            boolean isOneFirst) {
+
+        /** Whether all steps of a line are done for one bag or more. */
+        public boolean firstIsSewn() {
+            return planned.lines().stream()
+                    .anyMatch(line -> line.chosen().done() > planned.counted().scrapped(line.number())
+                            || line.design().steps().stream()
+                                    .filter(step -> step.stage() != Stage.CUT)
+                                    .allMatch(step -> planned.counted().of(line.number(), step.key()) > 0));
+        }
+    }
 
     /** How a batch stands. */
     @Transactional(readOnly = true)
@@ -96,7 +117,45 @@ public class BatchWork {
                 .filter(line -> line.chosen().open() > 0)
                 .collect(Collectors.toMap(
                         PlannedLine::number, line -> plans.besideCloth(planned, Map.of(line.number(), 1))));
-        return new AtWork(work, batch.stage().isOpen(), planned, turns, done, log.slips(id), takes);
+        return new AtWork(
+                work,
+                batch.stage().isOpen(),
+                planned,
+                turns,
+                done,
+                log.slips(id),
+                takes,
+                work.wishes().habits().contains(Habit.ONE_FIRST));
+    }
+
+    /**
+     * What became of a batch, done or not yet.
+     *
+     * @param asPlanned the designs of its lines with the times that it was planned with
+     * @param took how long its steps took as far as they were timed; empty where nothing was
+     * @param touches what was logged, in its order
+     */
+    public record Outcome(
+            BatchId id,
+            boolean isOpen,
+            Planned planned,
+            Map<Integer, Design> asPlanned,
+            Map<Integer, List<StepTook>> took,
+            List<LoggedTouch> touches) {}
+
+    /** What became of a batch so far. */
+    @Transactional(readOnly = true)
+    public Outcome outcome(BatchId id) {
+        Batch batch = batches.find(id);
+        ChosenBatch chosen = batches.chosen(batch);
+        Planned planned = plans.of(chosen, settings.current());
+        return new Outcome(
+                id,
+                batch.stage().isOpen(),
+                planned,
+                plans.designsAsPlanned(chosen),
+                times.of(id, planned),
+                log.touches(id));
     }
 
     private static boolean isOf(Turn turn, Operation operation) {

@@ -15,6 +15,7 @@ import mardun.app.plan.FrozenReader;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.StepTook;
 import mardun.app.settings.Settings;
 import mardun.core.costing.LotCost;
 import mardun.core.money.Apportionment;
@@ -33,6 +34,7 @@ class Closing {
     private final StockShelves shelves;
     private final GoodsService goods;
     private final FrozenReader frozen;
+    private final TrueTimes times;
     private final Clock clock;
 
     Closing(
@@ -44,6 +46,7 @@ class Closing {
             StockShelves shelves,
             GoodsService goods,
             FrozenReader frozen,
+            TrueTimes times,
             Clock clock) {
         this.repository = repository;
         this.batches = batches;
@@ -53,6 +56,7 @@ class Closing {
         this.shelves = shelves;
         this.goods = goods;
         this.frozen = frozen;
+        this.times = times;
         this.clock = clock;
     }
 
@@ -66,9 +70,10 @@ class Closing {
     void settle(Batch batch, Planned planned, List<DoneBags> done, boolean held, Settings current) {
         boolean all = batch.lines().stream().allMatch(line -> line.chosen().open() == 0);
         boolean anyMade = batch.lines().stream().anyMatch(line -> line.chosen().done() > 0);
+        Map<Integer, List<StepTook>> took = all ? times.of(batch.id(), planned) : Map.of();
         if (all) {
             reservations.release(batch.id());
-            String inputs = frozen.write(FrozenInputs.asUsed(planned, shelves));
+            String inputs = frozen.write(FrozenInputs.asUsed(planned, shelves, took));
             if (anyMade) {
                 batch.finish(inputs, clock.instant());
             } else {
@@ -78,7 +83,20 @@ class Closing {
         } else if (held) {
             holds.hold(batch);
         }
-        receive(batch, plans.of(batches.chosen(batch), current), done, all);
+        Planned now = plans.of(batches.chosen(batch), current);
+        receive(batch, now, done, all);
+        if (!took.isEmpty()) {
+            share(batch, now);
+        }
+    }
+
+    /** What was timed is known of all bags now: those that came earlier cost what the others of their line do. */
+    private void share(Batch batch, Planned planned) {
+        Map<Integer, Long> totals = new LinkedHashMap<>();
+        planned.lines()
+                .forEach(line -> totals.put(
+                        line.number(), line.plan().total().orElseThrow().getAmountMinorLong()));
+        goods.share(batch.id(), totals);
     }
 
     /**

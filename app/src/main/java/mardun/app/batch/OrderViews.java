@@ -60,6 +60,7 @@ public final class OrderViews {
      * @param apart operations that are done line after line, by their names; absent for none
      * @param bundle so many bags go through all seams before the next are begun; absent for all at once
      * @param pressInOneGo the press is gone to as seldom as may be; absent for no
+     * @param oneFirst one bag is sewn to the end and measured before the others; absent for no
      */
     public record Wishes(
             @NotNull @Size(max = 100) List<@NotNull @Valid BeforeWish> before,
@@ -68,7 +69,8 @@ public final class OrderViews {
             @Nullable @Size(max = 60) List<@NotNull @Valid ThreadChoice> matching,
             @Nullable @Size(max = 100) List<@NotNull @Size(max = 300) String> apart,
             @Nullable @Min(1) @Max(1000) Integer bundle,
-            @Nullable Boolean pressInOneGo) {}
+            @Nullable Boolean pressInOneGo,
+            @Nullable Boolean oneFirst) {}
 
     /** The thread that is taken for a cloth, wherever a step says that it matches. */
     public record ThreadChoice(

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** How many bags of a line to begin so that enough come out, by what became of those that were begun before. */
 @Service
-class Starting {
+public class Starting {
 
     private final BatchEntry entry;
     private final BatchRepository repository;
@@ -39,7 +39,7 @@ class Starting {
      * @param likelihood how likely it shall be that enough come out, in percent
      */
     @Transactional(readOnly = true)
-    public StartView of(BatchForm form, int line, int likelihood) {
+    StartView of(BatchForm form, int line, int likelihood) {
         Settings current = settings.current();
         Planned planned = entry.preview(form, current);
         if (line >= planned.lines().size()) {
@@ -64,8 +64,14 @@ class Starting {
                 current.writer().working(enough.start().working()));
     }
 
+    /** How likely it is that so many bags of a design come out of those that are under way. */
+    @Transactional(readOnly = true)
+    public BigDecimal chance(DesignId design, int wanted, int underWay) {
+        return StartEnough.chance(wanted, underWay, spoilage(design));
+    }
+
     /** What share of a design's bags doesn't come out: what is known of all designs counts as long as little is known of it. */
-    Spoilage spoilage(DesignId design) {
+    private Spoilage spoilage(DesignId design) {
         List<Lost> all = repository.lost();
         int bags = Math.toIntExact(all.stream().mapToLong(Lost::bags).sum());
         int lost = Math.toIntExact(all.stream().mapToLong(Lost::lost).sum());

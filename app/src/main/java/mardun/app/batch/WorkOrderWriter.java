@@ -122,7 +122,13 @@ record WorkOrderWriter(ViewWriter writer) {
                         .toList(),
                 wishes.apart().stream().sorted().toList(),
                 wishes.bundle().orElse(null),
-                wishes.habits().contains(Habit.PRESS_IN_ONE_GO));
+                wishes.habits().contains(Habit.PRESS_IN_ONE_GO),
+                wishes.habits().contains(Habit.ONE_FIRST));
+    }
+
+    /** What operations need that isn't there, in sentences. */
+    List<String> lacks(List<Operation> operations, Equipment equipment) {
+        return equipment.lacking(operations).stream().map(this::lack).distinct().toList();
     }
 
     private String lack(Equipment.Lack lack) {

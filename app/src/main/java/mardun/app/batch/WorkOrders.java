@@ -232,6 +232,23 @@ public class WorkOrders {
         batch.wish(wishes);
     }
 
+    /** One bag is sewn before the others, or they go on. */
+    @Transactional
+    public void oneFirst(BatchId id, boolean on) {
+        Batch batch = batches.forChange(id);
+        if (batch.stage().isOpen()) {
+            batch.wish(batch.orderWishes().oneFirst(on));
+        }
+    }
+
+    /** What the operations of a batch need that the maker hasn't, in sentences. */
+    @Transactional(readOnly = true)
+    public List<String> lacks(Planned planned) {
+        Settings current = settings.current();
+        return new WorkOrderWriter(current.writer())
+                .lacks(planned.stillToDo(true).operations(), current.equipment());
+    }
+
     private static void refuseManyBundles(OrderWishes wishes, Planned planned) {
         int bags = planned.lines().stream()
                 .mapToInt(line -> line.chosen().started())
@@ -246,27 +263,30 @@ public class WorkOrders {
     /** Wishes as they came. */
     private static OrderWishes read(Wishes wishes) {
         return new OrderWishes(
-                wishes.before().stream()
-                        .map(one -> new OrderWishes.Before(one.first(), one.then()))
-                        .distinct()
-                        .toList(),
-                Optional.of(wishes.threadFirst().strip()).filter(thread -> !thread.isEmpty()),
-                wishes.without().stream()
-                        .map(one -> new OrderWishes.Without(one.turn(), one.part()))
-                        .distinct()
-                        .toList(),
-                wishes.matching() == null
-                        ? Map.of()
-                        : wishes.matching().stream()
-                                .collect(Collectors.toMap(
-                                        one -> one.cloth().key(),
-                                        one -> one.thread().key(),
-                                        (earlier, later) -> later)),
-                wishes.apart() == null
-                        ? Set.of()
-                        : wishes.apart().stream().map(SetUp::plain).collect(Collectors.toSet()),
-                Optional.ofNullable(wishes.bundle()),
-                Boolean.TRUE.equals(wishes.pressInOneGo()) ? Set.of(OrderWishes.Habit.PRESS_IN_ONE_GO) : Set.of());
+                        wishes.before().stream()
+                                .map(one -> new OrderWishes.Before(one.first(), one.then()))
+                                .distinct()
+                                .toList(),
+                        Optional.of(wishes.threadFirst().strip()).filter(thread -> !thread.isEmpty()),
+                        wishes.without().stream()
+                                .map(one -> new OrderWishes.Without(one.turn(), one.part()))
+                                .distinct()
+                                .toList(),
+                        wishes.matching() == null
+                                ? Map.of()
+                                : wishes.matching().stream()
+                                        .collect(Collectors.toMap(
+                                                one -> one.cloth().key(),
+                                                one -> one.thread().key(),
+                                                (earlier, later) -> later)),
+                        wishes.apart() == null
+                                ? Set.of()
+                                : wishes.apart().stream().map(SetUp::plain).collect(Collectors.toSet()),
+                        Optional.ofNullable(wishes.bundle()),
+                        Boolean.TRUE.equals(wishes.pressInOneGo())
+                                ? Set.of(OrderWishes.Habit.PRESS_IN_ONE_GO)
+                                : Set.of())
+                .oneFirst(Boolean.TRUE.equals(wishes.oneFirst()));
     }
 
     /** Which changes could be done without, and what each would save; those that save most first. */

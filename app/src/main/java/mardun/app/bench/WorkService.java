@@ -2,10 +2,12 @@ package mardun.app.bench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchSheetWriter;
@@ -43,6 +45,7 @@ import mardun.core.batch.Need;
 import mardun.core.design.Letters;
 import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.design.TrimNeed;
+import mardun.core.making.Counted.Place;
 import mardun.core.making.Operation;
 import mardun.core.making.Prompt;
 import mardun.core.making.Stage;
@@ -124,13 +127,13 @@ class WorkService {
                 at.work().dueOn().orElse(null),
                 at.isOpen(),
                 writer.time(at.work().left()),
-                at.turns().stream()
-                        .map(turn -> turn(turn, at, about, colours, writer))
-                        .toList(),
+                turns(at, about, colours, writer),
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),
                 at.slips().stream().map(slip -> slip(slip, writer)).toList(),
+                at.isOneFirst(),
+                at.isOneFirst() && at.firstIsSewn(),
                 about.stream()
                         .filter(note -> note.pin().about() == NoteAbout.DESIGN
                                 || note.pin().about() == NoteAbout.MATERIAL)
@@ -169,8 +172,48 @@ class WorkService {
                 .toList();
     }
 
+    private static List<WorkTurn> turns(
+            AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
+        Map<Place, Integer> left = new HashMap<>();
+        at.turns().stream()
+                .flatMap(turn -> turn.parts().stream())
+                .forEach(part -> left.merge(place(part), part.units(), Integer::sum));
+        Map<Place, Integer> here = new HashMap<>();
+        return at.turns().stream()
+                .map(turn -> {
+                    turn.parts().forEach(part -> here.merge(place(part), part.units(), Integer::sum));
+                    return turn(turn, at, part -> goal(part, at, left, here), notes, colours, writer);
+                })
+                .toList();
+    }
+
+    private static Place place(Operation.Part part) {
+        return new Place(part.line(), part.step().key());
+    }
+
+    /** How far a step is done, and up to where it is here. */
+    private record Goal(int done, int here, int all) {}
+
+    private static Goal goal(Operation.Part part, AtWork at, Map<Place, Integer> left, Map<Place, Integer> here) {
+        PlannedLine line = at.planned().line(part.line());
+        int lost = at.planned()
+                .counted()
+                .lostTo(
+                        part.line(),
+                        part.step().key(),
+                        StepsBefore.all(line.design().steps()));
+        int all = Math.max(line.chosen().started() - lost, left.get(place(part)));
+        int done = all - left.get(place(part));
+        return new Goal(done, done + here.get(place(part)), all);
+    }
+
     private static WorkTurn turn(
-            Turn turn, AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
+            Turn turn,
+            AtWork at,
+            Function<Operation.Part, Goal> goal,
+            List<NoteView> notes,
+            Map<MaterialId, String> colours,
+            ViewWriter writer) {
         Planned planned = at.planned();
         Operation operation = turn.operation();
         return new WorkTurn(
@@ -183,7 +226,7 @@ class WorkService {
                 turn.changes().stream().map(turn.setUp()::words).toList(),
                 turn.setUp().on(),
                 turn.parts().stream()
-                        .map(part -> part(part, at, colours, writer))
+                        .map(part -> part(part, goal.apply(part), at, colours, writer))
                         .toList(),
                 writer.time(turn.once()),
                 writer.time(operation.passive()),
@@ -245,14 +288,13 @@ class WorkService {
         return pieces;
     }
 
-    private static WorkPart part(Operation.Part part, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
+    private static WorkPart part(
+            Operation.Part part, Goal goal, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
         Planned planned = at.planned();
         PlannedLine line = planned.line(part.line());
         OuterCloth cloth = OuterCloth.of(planned, line);
-        Map<String, Set<String>> before = StepsBefore.all(line.design().steps());
-        int lost = planned.counted().lostTo(part.line(), part.step().key(), before);
-        int started = Math.max(line.chosen().started() - lost, part.units());
-        Set<String> been = before.getOrDefault(part.step().key(), Set.of());
+        Set<String> been =
+                StepsBefore.all(line.design().steps()).getOrDefault(part.step().key(), Set.of());
         return new WorkPart(
                 part.line(),
                 line.chosen().designId(),
@@ -260,8 +302,9 @@ class WorkService {
                 line.design().name() + (line.sizeName().isEmpty() ? "" : ", " + line.sizeName()),
                 cloth.name(),
                 cloth.materialId().map(colours::get).orElse(""),
-                started,
-                started - part.units(),
+                goal.here(),
+                goal.all(),
+                goal.done(),
                 been,
                 prompts(part.step(), line, writer),
                 takes(part.step(), been, line, at.takes().get(part.line()), writer),

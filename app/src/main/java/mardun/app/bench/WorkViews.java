@@ -48,6 +48,8 @@ public final class WorkViews {
      * @param turns what is still to be done, in its order
      * @param done what is done for all bags
      * @param slips what went wrong, and wasn't withdrawn
+     * @param oneFirst one bag is sewn to the end before the others are begun
+     * @param firstIsSewn and it is: it can be measured, and the others go on or wait
      * @param notes about its designs and its materials
      * @param cautions usual care with what it is made of and with
      * @param materials what it is made of, to pin a note to
@@ -64,6 +66,8 @@ public final class WorkViews {
             List<WorkTurn> turns,
             List<DoneTurn> done,
             List<WorkSlip> slips,
+            boolean oneFirst,
+            boolean firstIsSewn,
             List<NoteView> notes,
             List<CautionView> cautions,
             List<WorkMaterial> materials,
@@ -138,7 +142,8 @@ public final class WorkViews {
      * @param what the design and the size
      * @param cloth its outer cloth
      * @param colour of that; empty where there is none
-     * @param started how many bags are begun
+     * @param started up to how many bags it is done here: all that are begun, or those of the bundle and the ones before
+     * @param all how many are begun
      * @param done for how many the operation is done: counted, or finished
      * @param before the keys of the steps that one has been through when it comes here
      * @param prompts what is shown within the step, one after another
@@ -153,6 +158,7 @@ public final class WorkViews {
             String cloth,
             String colour,
             int started,
+            int all,
             int done,
             Set<String> before,
             List<WorkPrompt> prompts,

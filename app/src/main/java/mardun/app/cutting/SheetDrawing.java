@@ -10,6 +10,8 @@ import mardun.app.cutting.CuttingViews.LaidPiece;
 import mardun.app.cutting.CuttingViews.MatView;
 import mardun.app.cutting.CuttingViews.PieceKind;
 import mardun.app.cutting.CuttingViews.RestView;
+import mardun.app.paper.Paper;
+import mardun.app.paper.PaperFonts;
 import mardun.core.design.Role;
 
 /** Draws cutting sheets to scale, one unit of the drawing a millimetre, so that they print and open anywhere. */
@@ -52,7 +54,7 @@ final class SheetDrawing {
             svg.append("<text x=\"0\" y=\"")
                     .append(y - GAP / 3)
                     .append("\" font-size=\"28\" fill=\"" + INK + "\">")
-                    .append(escaped(cloth.name() + " - " + mat.title()))
+                    .append(Paper.escaped(cloth.name() + " - " + mat.title()))
                     .append("</text>\n");
             svg.append("<g transform=\"translate(0 ").append(y).append(")\">\n");
             mat(svg, mat, cloth.pieces(), cloth.directional(), 0, mm(mat.length()));
@@ -63,7 +65,7 @@ final class SheetDrawing {
             svg.append("<text x=\"0\" y=\"")
                     .append(y)
                     .append("\" font-size=\"24\" fill=\"" + INK + "\">")
-                    .append(escaped(line))
+                    .append(Paper.escaped(line))
                     .append("</text>\n");
             y += LINE;
         }
@@ -152,7 +154,7 @@ final class SheetDrawing {
                 .append("\" text-anchor=\"middle\" font-size=\"")
                 .append(size)
                 .append("\" fill=\"" + INK + "\">")
-                .append(escaped(words))
+                .append(Paper.escaped(words))
                 .append("</text>\n");
     }
 
@@ -179,12 +181,5 @@ final class SheetDrawing {
 
     private static BigDecimal mmExact(long nanometres) {
         return BigDecimal.valueOf(nanometres, 6).stripTrailingZeros();
-    }
-
-    static String escaped(String text) {
-        return text.replace("&", "&amp;")
-                .replace("<", "&lt;")
-                .replace(">", "&gt;")
-                .replace("\"", "&quot;");
     }
 }

@@ -1,11 +1,5 @@
 package mardun.app.cutting;
 
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.cutting.CuttingViews.ClothView;
@@ -17,6 +11,7 @@ import mardun.app.cutting.CuttingViews.RollView;
 import mardun.app.cutting.CuttingViews.StepView;
 import mardun.app.cutting.CuttingViews.StripPart;
 import mardun.app.cutting.CuttingViews.TrimLengths;
+import mardun.app.paper.Paper;
 import mardun.app.show.Views.LengthView;
 import mardun.core.cutting.CutOrder;
 import mardun.core.measure.UnitSystem;
@@ -25,32 +20,25 @@ import mardun.core.measure.UnitSystem;
 final class SheetPaper {
 
     private static final String STYLE = """
-            @page { size: %s; margin: 12mm; }
-            body { font-family: %s; font-size: 15pt; color: #14252e; }
+            body { font-size: 15pt; }
             h1 { font-size: 22pt; margin: 0 0 2mm; }
             h2 { font-size: 17pt; margin: 4mm 0 2mm; }
             .cloth { page-break-after: always; }
             .cloth:last-child { page-break-after: auto; }
             .about { margin: 0 0 4mm; }
-            table { width: 100%%; border-collapse: collapse; page-break-inside: auto; }
+            table { width: 100%; border-collapse: collapse; page-break-inside: auto; }
             tr { page-break-inside: avoid; }
             td { border-bottom: 1pt solid #9aa5a8; padding: 2.2mm 2mm; vertical-align: top; }
             .box { width: 7mm; } .box div { width: 6mm; height: 6mm; border: 1.2pt solid #14252e; }
             .size { font-weight: bold; white-space: nowrap; width: 62mm; }
             """;
 
-    private static final Map<String, String> FRACTIONS = Map.of(
-            "\u00bd", "1/2", "\u00bc", "1/4", "\u00be", "3/4", "\u215b", "1/8", "\u215c", "3/8", "\u215d", "5/8",
-            "\u215e", "7/8", "\u2044", "/", "\u2248", "about");
-
     private SheetPaper() {}
 
     /** The sheets as a PDF file, on A4 or on Letter, as the maker measures. */
     static byte[] pdf(CuttingView cutting, UnitSystem units) {
         boolean inches = units == UnitSystem.INCH;
-        StringBuilder html = new StringBuilder("<html><head><style>")
-                .append(STYLE.formatted(inches ? "letter" : "a4", PaperFonts.FAMILIES))
-                .append("</style></head><body>");
+        StringBuilder html = new StringBuilder();
         for (ClothView cloth : cutting.cloths()) {
             for (MatView mat : cloth.mats()) {
                 mat(html, cutting, cloth, mat, inches);
@@ -61,30 +49,20 @@ final class SheetPaper {
             cutting.trims().forEach(trim -> lengths(html, trim, inches));
             html.append("</div>");
         }
-        html.append("</body></html>");
-        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            PdfRendererBuilder paper = new PdfRendererBuilder();
-            PaperFonts.embed(paper);
-            paper.useSVGDrawer(new BatikSVGDrawer())
-                    .withHtmlContent(html.toString(), null)
-                    .toStream(out)
-                    .run();
-            return out.toByteArray();
-        } catch (IOException failed) {
-            throw new UncheckedIOException("The paper couldn't be made.", failed);
-        }
+        return Paper.pdf(Paper.Size.of(units), STYLE, html.toString());
     }
 
     private static void mat(StringBuilder html, CuttingView cutting, ClothView cloth, MatView mat, boolean inches) {
         html.append("<div class=\"cloth\"><h1>")
-                .append(plain(cloth.name()))
+                .append(Paper.plain(cloth.name()))
                 .append(": ")
-                .append(plain(mat.title()))
+                .append(Paper.plain(mat.title()))
                 .append("</h1><p class=\"about\">")
-                .append(plain(cutting.units() + " x " + cutting.designName() + ", " + cutting.sizeName() + ", batch "
-                        + cutting.batchId() + ". Cloth " + both(mat.wide(), inches) + " wide, "
-                        + both(mat.used(), inches) + " used."
-                        + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())))
+                .append(Paper.plain(
+                        cutting.units() + " x " + cutting.designName() + ", " + cutting.sizeName() + ", batch "
+                                + cutting.batchId() + ". Cloth " + Paper.both(mat.wide(), inches) + " wide, "
+                                + Paper.both(mat.used(), inches) + " used."
+                                + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())))
                 .append("</p>")
                 .append(SheetDrawing.pages(mat, cloth))
                 .append("<h2>Pieces</h2><table>");
@@ -92,9 +70,9 @@ final class SheetPaper {
         html.append("</table><h2>Cuts in order</h2><table>");
         for (StepView step : mat.steps()) {
             html.append("<tr><td class=\"box\"><div></div></td><td class=\"size\">")
-                    .append(plain(title(step, inches)))
+                    .append(Paper.plain(title(step, inches)))
                     .append("</td><td>")
-                    .append(plain(details(step, inches)))
+                    .append(Paper.plain(details(step, inches)))
                     .append("</td></tr>");
         }
         html.append("</table></div>");
@@ -106,31 +84,31 @@ final class SheetPaper {
         for (PieceKind kind : cloth.pieces()) {
             if (there.contains(kind.letter())) {
                 html.append("<tr><td class=\"size\">")
-                        .append(plain(kind.letter() + " " + kind.name()))
+                        .append(Paper.plain(kind.letter() + " " + kind.name()))
                         .append("</td><td>")
-                        .append(plain(both(kind.width(), inches) + " x " + both(kind.height(), inches) + ". "
-                                + String.join(" ", kind.notes())))
+                        .append(Paper.plain(Paper.both(kind.width(), inches) + " x " + Paper.both(kind.height(), inches)
+                                + ". " + String.join(" ", kind.notes())))
                         .append("</td></tr>");
             }
         }
     }
 
     private static void lengths(StringBuilder html, TrimLengths trim, boolean inches) {
-        html.append("<h2>").append(plain(trim.name())).append("</h2>");
+        html.append("<h2>").append(Paper.plain(trim.name())).append("</h2>");
         if (trim.trimmed() != null) {
             html.append("<p class=\"about\">")
-                    .append(plain("Trim " + both(trim.trimmed(), inches) + " off each end first."))
+                    .append(Paper.plain("Trim " + Paper.both(trim.trimmed(), inches) + " off each end first."))
                     .append("</p>");
         }
         html.append("<table>");
         for (RollView roll : trim.rolls()) {
             String cuts = roll.pieces().stream()
-                    .map(piece -> piece.count() + " x " + both(piece.length(), inches) + " = " + piece.letter())
+                    .map(piece -> piece.count() + " x " + Paper.both(piece.length(), inches) + " = " + piece.letter())
                     .collect(Collectors.joining("; "));
             html.append("<tr><td class=\"box\"><div></div></td><td class=\"size\">")
-                    .append(plain(roll.title()))
+                    .append(Paper.plain(roll.title()))
                     .append("</td><td>")
-                    .append(plain(cuts))
+                    .append(Paper.plain(cuts))
                     .append("</td></tr>");
         }
         html.append("</table>");
@@ -143,15 +121,16 @@ final class SheetPaper {
         String strip = step.across() ? "Strip of " : "Lengthwise strip of ";
         return (step.again() ? "Once more: " : "")
                 + (step.times() > 1 ? step.times() + " x s" + strip.substring(1) : strip)
-                + both(step.size(), inches);
+                + Paper.both(step.size(), inches);
     }
 
     private static String details(StepView step, boolean inches) {
         if (step.kind() == CutOrder.Kind.SQUARE) {
-            return "take off " + both(step.size(), inches);
+            return "take off " + Paper.both(step.size(), inches);
         }
-        String apart =
-                step.pitch() == null ? "" : "each begins " + both(step.pitch(), inches) + " after the one before; ";
+        String apart = step.pitch() == null
+                ? ""
+                : "each begins " + Paper.both(step.pitch(), inches) + " after the one before; ";
         String layers = step.layers() > 1 ? step.layers() + " layers at once: " : "";
         return apart
                 + layers
@@ -174,18 +153,5 @@ final class SheetPaper {
 
     private static String one(LengthView length, boolean inches) {
         return inches ? length.inch() : length.metric();
-    }
-
-    private static String both(LengthView length, boolean inches) {
-        return inches ? length.inch() + " (" + length.metric() + ")" : length.metric() + " (" + length.inch() + ")";
-    }
-
-    /** The fonts have no eighths in one sign, and no sign for about. */
-    static String plain(String text) {
-        String spaced = text.replaceAll("(?<=\\d)(?=[\u00bc-\u00be\u215b-\u215e])", " ");
-        for (Map.Entry<String, String> fraction : FRACTIONS.entrySet()) {
-            spaced = spaced.replace(fraction.getKey(), fraction.getValue());
-        }
-        return SheetDrawing.escaped(spaced);
     }
 }

@@ -7,7 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.goods.GoodsMovementRepository.AtPlace;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
@@ -24,6 +26,8 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
+import mardun.core.money.Apportionment;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Sort;
@@ -76,6 +80,40 @@ public class GoodsService {
         goods.findByBatchId(batchId).stream()
                 .max(Comparator.comparing(FinishedGoods::id))
                 .ifPresent(one -> one.bear(minor));
+    }
+
+    /**
+     * All bags that a line of a batch gave cost the same, whenever they were done; what lines cost that gave none is borne by the last of
+     * them. Inside the caller's transaction.
+     *
+     * @param minorByLine what each line cost
+     */
+    @Transactional
+    public void share(BatchId batchId, Map<Integer, Long> minorByLine) {
+        Map<Integer, List<FinishedGoods>> byLine = goods.findByBatchId(batchId).stream()
+                .sorted(Comparator.comparing(FinishedGoods::id))
+                .collect(Collectors.groupingBy(one -> one.lineNumber().orElse(1), TreeMap::new, Collectors.toList()));
+        byLine.forEach((line, lots) -> {
+            long minor = minorByLine.getOrDefault(line, 0L);
+            List<Long> shares = Apportionment.of(
+                    lots.stream()
+                            .map(lot -> BigFraction.of(minor)
+                                    .multiply(BigFraction.of(
+                                            lot.units(),
+                                            lots.stream()
+                                                    .mapToInt(FinishedGoods::units)
+                                                    .sum())))
+                            .toList(),
+                    minor);
+            for (int i = 0; i < lots.size(); i++) {
+                lots.get(i).bear(shares.get(i) - lots.get(i).totalCostMinor());
+            }
+        });
+        long borneByNone = minorByLine.entrySet().stream()
+                .filter(line -> !byLine.containsKey(line.getKey()))
+                .mapToLong(Map.Entry::getValue)
+                .sum();
+        bear(batchId, borneByNone);
     }
 
     /** What the bags that a batch gave so far cost, by its lines, in minor units. */

@@ -94,6 +94,17 @@ public class BatchPlans {
                 .collect(Collectors.toMap(ChosenLine::number, line -> documents.design(batch, line)));
     }
 
+    /** The same with the times that they were planned with, also of a batch that is done and took others. */
+    public Map<Integer, Design> designsAsPlanned(ChosenBatch batch) {
+        Documents documents = new Documents();
+        return batch.lines().stream()
+                .collect(Collectors.toMap(
+                        ChosenLine::number,
+                        line -> Documents.frozenLine(batch, line)
+                                .map(its -> its.planned(DesignService.stored(its.design())))
+                                .orElseGet(() -> documents.design(batch, line))));
+    }
+
     /** The plans of many batches; the shelf is read once for all of them. */
     public Map<ChosenBatch, Planned> of(Collection<ChosenBatch> batches, Settings current) {
         Set<MaterialId> ids = new LinkedHashSet<>();

@@ -79,16 +79,39 @@ public record FrozenInputs(
      * @param plannedUnitMinor what one bag was to cost when the first cloth was about to be cut; absent in batches from before
      *     that was kept
      * @param times how long its steps took as far as was known then; absent in batches from before anything was logged
+     * @param took how long its steps really took; absent as long as it isn't done, and where nothing of it was timed
      */
     record FrozenLine(
             int number,
             DesignDocument design,
             Map<String, MaterialId> slots,
             @Nullable Long plannedUnitMinor,
-            @Nullable List<FrozenTime> times) {
+            @Nullable List<FrozenTime> times,
+            @Nullable List<FrozenTime> took) {
 
-        /** The design with these times. */
+        /** The design with the times that its steps took, or else are planned with. */
         Design timed(Design its) {
+            return with(its, took == null ? times : took);
+        }
+
+        FrozenLine taking(List<StepTook> steps) {
+            return steps.isEmpty()
+                    ? this
+                    : new FrozenLine(
+                            number,
+                            design,
+                            slots,
+                            plannedUnitMinor,
+                            times,
+                            steps.stream().map(FrozenTime::of).toList());
+        }
+
+        /** The design with the times that its steps are planned with. */
+        Design planned(Design its) {
+            return with(its, times);
+        }
+
+        private static Design with(Design its, @Nullable List<FrozenTime> times) {
             if (times == null) {
                 return its;
             }
@@ -104,6 +127,16 @@ public record FrozenInputs(
 
     /** How long a step took as far as was known, and on how much that rested. */
     record FrozenTime(String step, long eachMillis, long onceMillis, int bags, int batches, double spread) {
+
+        static FrozenTime of(StepTook took) {
+            return new FrozenTime(
+                    took.step(),
+                    took.each().toMillis(),
+                    took.once().toMillis(),
+                    took.timed(),
+                    took.timed() > 0 ? 1 : 0,
+                    0);
+        }
 
         static FrozenTime of(Step step) {
             return new FrozenTime(
@@ -296,7 +329,8 @@ public record FrozenInputs(
                                                 .orElse(null),
                                         line.design().steps().stream()
                                                 .map(FrozenTime::of)
-                                                .toList()))
+                                                .toList(),
+                                        null))
                                 .toList()),
                 supplies,
                 before.map(FrozenInputs::workroom).orElseGet(() -> FrozenWorkroom.of(planned.workroom())),
@@ -311,13 +345,15 @@ public record FrozenInputs(
      * What is kept when a batch is done, as it was planned until then: the materials at what the ledger says that it took of them, which stays so whatever school
      * is chosen later.
      */
-    public static FrozenInputs asUsed(Planned planned, StockShelves shelves) {
+    public static FrozenInputs asUsed(Planned planned, StockShelves shelves, Map<Integer, List<StepTook>> took) {
         FrozenInputs before = planned.batch().frozen().orElseThrow();
         Shelves after =
                 shelves.read(planned.supplies().stream().map(FrozenInputs::id).toList());
         return new FrozenInputs(
                 SCHEMA,
-                before.lines(),
+                before.lines().stream()
+                        .map(line -> line.taking(took.getOrDefault(line.number(), List.of())))
+                        .toList(),
                 planned.supplies().stream()
                         .map(supply -> after.has(id(supply)) ? used(supply, planned, after) : supply)
                         .map(FrozenSupply::of)

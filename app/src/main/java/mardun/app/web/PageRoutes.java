@@ -28,6 +28,8 @@ class PageRoutes {
         "/batches/new",
         "/batches/{id}",
         "/batches/{id}/cutting",
+        "/batches/{id}/gather",
+        "/batches/{id}/tally",
         "/logbook",
         "/settings"
     })

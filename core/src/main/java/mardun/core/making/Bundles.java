@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * Bags that go through all seams together before the next ones are begun: so many in each bundle, line after line. Bags that are further
- * than others at a step are the first of their line.
+ * Bags that go through all seams together before the next ones are begun: so many in each bundle, line after line; the very first by itself
+ * where one is sewn first. Bags that are further than others at a step are the first of their line.
  */
 final class Bundles {
 
@@ -15,6 +15,9 @@ final class Bundles {
     static final int NONE = -1;
 
     private final int size;
+    /** How many are in the first bundle. */
+    private final int first;
+
     private final Map<Integer, Integer> bags = new TreeMap<>();
     private final Map<Integer, Integer> firstOf = new TreeMap<>();
 
@@ -22,9 +25,11 @@ final class Bundles {
      * The bundles of what is still to be done.
      *
      * @param size how many bags are in each, at least one
+     * @param oneFirst one bag is sewn before all others
      */
-    Bundles(List<Operation> operations, int size) {
+    Bundles(List<Operation> operations, int size, boolean oneFirst) {
         this.size = size;
+        this.first = oneFirst ? 1 : size;
         operations.stream()
                 .filter(Bundles::isBundled)
                 .flatMap(operation -> operation.parts().stream())
@@ -51,8 +56,8 @@ final class Bundles {
             int end = firstOf.get(part.line()) + bags.get(part.line());
             int from = end - part.units();
             while (from < end) {
-                int bundle = from / size;
-                int to = Math.min(end, (bundle + 1) * size);
+                int bundle = from < first ? 0 : 1 + (from - first) / size;
+                int to = (int) Math.min(end, first + (long) bundle * size);
                 byBundle.computeIfAbsent(bundle, its -> new ArrayList<>()).add(part.of(to - from));
                 from = to;
             }

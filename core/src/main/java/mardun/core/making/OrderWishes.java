@@ -40,7 +40,9 @@ public record OrderWishes(
     /** What a maker may like. */
     public enum Habit {
         /** To stand at the press as seldom as may be. */
-        PRESS_IN_ONE_GO
+        PRESS_IN_ONE_GO,
+        /** To sew one bag to the end and measure it before the others are begun. */
+        ONE_FIRST
     }
 
     /** Wishes as they were stored before there were the last three may lack those. */
@@ -95,6 +97,17 @@ public record OrderWishes(
     /** These wishes without bundles. */
     public OrderWishes exceptBundle() {
         return done(apart, Optional.empty(), habits);
+    }
+
+    /** These wishes with one bag that is sewn first, or without. */
+    public OrderWishes oneFirst(boolean on) {
+        Set<Habit> others = new HashSet<>(habits);
+        if (on) {
+            others.add(Habit.ONE_FIRST);
+        } else {
+            others.remove(Habit.ONE_FIRST);
+        }
+        return done(apart, bundle, others);
     }
 
     /** These wishes without one of the habits. */

@@ -229,7 +229,10 @@ public final class WorkOrder {
             List<Operation> operations, Threads threads, Equipment equipment, OrderWishes wishes) {
         List<Node> nodes = new ArrayList<>();
         Map<String, Integer> known = new HashMap<>();
-        Bundles bundles = new Bundles(operations, wishes.bundle().orElse(Integer.MAX_VALUE));
+        Bundles bundles = new Bundles(
+                operations,
+                wishes.bundle().orElse(Integer.MAX_VALUE),
+                wishes.habits().contains(OrderWishes.Habit.ONE_FIRST));
         for (Operation operation : operations) {
             boolean isApart =
                     wishes.apart().contains(SetUp.plain(operation.step().name()));

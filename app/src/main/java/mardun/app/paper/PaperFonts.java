@@ -1,4 +1,4 @@
-package mardun.app.cutting;
+package mardun.app.paper;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
@@ -11,7 +11,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 
 /** The fonts that papers are printed with, embedded in them: the interface's own, and others for letters that it hasn't. */
-final class PaperFonts {
+public final class PaperFonts {
 
     /** Which fonts a paper names, in the order in which a letter is looked for. */
     static final String FAMILIES =
@@ -19,7 +19,7 @@ final class PaperFonts {
                     + " Mardun Emoji";
 
     /** What drawings in a paper name. */
-    static final String IN_DRAWINGS = "Atkinson Hyperlegible Next";
+    public static final String IN_DRAWINGS = "Atkinson Hyperlegible Next";
 
     private static final int REGULAR = 400;
     private static final int BOLD = 700;

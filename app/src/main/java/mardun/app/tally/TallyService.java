@@ -1,0 +1,215 @@
+package mardun.app.tally;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mardun.app.batch.BatchWork;
+import mardun.app.batch.BatchWork.Outcome;
+import mardun.app.id.BatchId;
+import mardun.app.id.MaterialId;
+import mardun.app.log.Estimates;
+import mardun.app.log.EventKind;
+import mardun.app.log.LoggedTouch;
+import mardun.app.log.SlipOutcome;
+import mardun.app.plan.OuterCloth;
+import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.StepTook;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.app.tally.TallyViews.TallyLine;
+import mardun.app.tally.TallyViews.TallyMaterial;
+import mardun.app.tally.TallyViews.TallySlip;
+import mardun.app.tally.TallyViews.TallyStep;
+import mardun.app.tally.TallyViews.TallyView;
+import mardun.core.batch.Need;
+import mardun.core.design.Design;
+import mardun.core.making.SetUp;
+import mardun.core.making.Step;
+import mardun.core.material.Amount;
+import mardun.core.material.Counting;
+import mardun.core.material.Part;
+import mardun.core.pricing.UnitPricing;
+import mardun.core.working.Figure;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What became of a batch: what came out, what it took, what it cost, and what was learnt. */
+@Service
+class TallyService {
+
+    private final BatchWork work;
+    private final Estimates estimates;
+    private final SettingsService settings;
+
+    TallyService(BatchWork work, Estimates estimates, SettingsService settings) {
+        this.work = work;
+        this.estimates = estimates;
+        this.settings = settings;
+    }
+
+    @Transactional(readOnly = true)
+    TallyView of(BatchId id) {
+        Outcome outcome = work.outcome(id);
+        ViewWriter writer = settings.current().writer();
+        List<Stepped> steps = steps(outcome);
+        return new TallyView(
+                id,
+                outcome.isOpen(),
+                !outcome.took().isEmpty(),
+                outcome.planned().lines().stream()
+                        .map(line -> line(line, outcome, writer))
+                        .toList(),
+                steps.stream().map(step -> step.view(writer)).toList(),
+                outcome.planned().plan().needs().stream()
+                        .map(need -> material(need, outcome, writer))
+                        .toList(),
+                outcome.touches().stream()
+                        .filter(touch -> touch.kind() == EventKind.SLIPPED && !touch.isWithdrawn())
+                        .map(touch -> new TallySlip(touch.stepName(), touch.bags(), touch.outcome(), touch.reason()))
+                        .toList(),
+                writer.time(sum(steps, Stepped::planned)),
+                writer.time(sum(steps, Stepped::took)),
+                (int) outcome.touches().stream()
+                        .filter(touch -> touch.kind() == EventKind.SET_UP)
+                        .map(LoggedTouch::stepName)
+                        .distinct()
+                        .count(),
+                outcome.planned().plan().cost().map(writer::money).orElse(null),
+                outcome.planned().plan().perHour().map(writer::money).orElse(null),
+                learnt(outcome, writer));
+    }
+
+    private static Duration sum(List<Stepped> steps, Function<Stepped, Duration> of) {
+        return steps.stream().map(of).reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static TallyLine line(PlannedLine line, Outcome outcome, ViewWriter writer) {
+        return new TallyLine(
+                line.number(),
+                line.chosen().designId(),
+                line.design().name() + (line.sizeName().isEmpty() ? "" : " " + line.sizeName()),
+                OuterCloth.of(outcome.planned(), line).name(),
+                line.chosen().wanted(),
+                line.chosen().started(),
+                line.chosen().good(),
+                line.chosen().seconds(),
+                line.chosen().scrap(),
+                line.plannedCost().map(writer::money).orElse(null),
+                line.cost().map(writer::money).orElse(null),
+                line.plan().pricing().map(UnitPricing::price).map(writer::money).orElse(null),
+                line.plan()
+                        .pricing()
+                        .flatMap(UnitPricing::perHour)
+                        .map(Figure::value)
+                        .map(writer::money)
+                        .orElse(null));
+    }
+
+    /** A step of all lines that have it, with what is done once counted once. */
+    private record Stepped(String name, Duration planned, Duration took, int timed) {
+
+        TallyStep view(ViewWriter writer) {
+            return new TallyStep(
+                    name,
+                    writer.time(planned),
+                    writer.time(took),
+                    took.minus(planned).toSeconds(),
+                    timed);
+        }
+    }
+
+    private static List<Stepped> steps(Outcome outcome) {
+        Map<String, Stepped> byName = new LinkedHashMap<>();
+        Map<String, Duration> plannedOnce = new LinkedHashMap<>();
+        Map<String, Duration> tookOnce = new LinkedHashMap<>();
+        for (PlannedLine line : outcome.planned().lines()) {
+            Design asPlanned = outcome.asPlanned().get(line.number());
+            Map<String, StepTook> took = outcome.took().getOrDefault(line.number(), List.of()).stream()
+                    .collect(Collectors.toMap(StepTook::step, Function.identity(), (one, other) -> other));
+            for (Step step : asPlanned.steps()) {
+                String key = SetUp.plain(step.name());
+                StepTook its =
+                        took.getOrDefault(step.key(), new StepTook(step.key(), step.perUnit(), step.perBatch(), 0));
+                int begun = line.chosen().started();
+                byName.merge(
+                        key,
+                        new Stepped(
+                                step.name(),
+                                step.perUnit().multipliedBy(begun),
+                                its.each().multipliedBy(begun),
+                                its.timed()),
+                        (one, other) -> new Stepped(
+                                one.name(),
+                                one.planned().plus(other.planned()),
+                                one.took().plus(other.took()),
+                                one.timed() + other.timed()));
+                plannedOnce.merge(key, step.perBatch(), TallyService::longer);
+                tookOnce.merge(key, its.once(), TallyService::longer);
+            }
+        }
+        return byName.entrySet().stream()
+                .map(one -> new Stepped(
+                        one.getValue().name(),
+                        one.getValue().planned().plus(plannedOnce.get(one.getKey())),
+                        one.getValue().took().plus(tookOnce.get(one.getKey())),
+                        one.getValue().timed()))
+                .toList();
+    }
+
+    private static Duration longer(Duration one, Duration other) {
+        return one.compareTo(other) >= 0 ? one : other;
+    }
+
+    private static TallyMaterial material(Need need, Outcome outcome, ViewWriter writer) {
+        MaterialId id = MaterialId.valueOf(need.supply().key());
+        boolean isThere = outcome.planned().shelves().has(id);
+        Amount used = isThere ? outcome.planned().shelves().takenOfRoll(outcome.id(), id, need.part()) : need.amount();
+        return new TallyMaterial(
+                id,
+                need.part(),
+                need.supply().name()
+                        + (need.part() == Part.WHOLE ? "" : ", " + need.part().words()),
+                writer.amount(need.amount()),
+                writer.amount(used),
+                writer.amount(isThere ? outcome.planned().shelves().onHand(id, need.part()) : used),
+                isThere && need.supply().kind().counting() == Counting.LENGTH);
+    }
+
+    /** What the next batch is reckoned with, where that is another than this one was planned with; and what was lost. */
+    private List<String> learnt(Outcome outcome, ViewWriter writer) {
+        List<String> learnt = new ArrayList<>();
+        for (PlannedLine line : outcome.planned().lines()) {
+            Design asPlanned = outcome.asPlanned().get(line.number());
+            Map<String, Estimates.StepEstimate> now = estimates.of(line.chosen().designId(), asPlanned.steps());
+            for (Step step : asPlanned.steps()) {
+                Duration each = now.get(step.key()).each().each();
+                boolean isNews = now.get(step.key()).isMeasured()
+                        && outcome.touches().stream()
+                                .anyMatch(touch -> touch.line() == line.number()
+                                        && touch.step().equals(step.key())
+                                        && touch.kind() == EventKind.WORKED)
+                        && !writer.time(each)
+                                .text()
+                                .equals(writer.time(step.perUnit()).text());
+                if (isNews) {
+                    learnt.add("“" + step.name() + "” is reckoned with "
+                            + writer.time(each).text() + " each from now on; this batch was planned with "
+                            + writer.time(step.perUnit()).text() + ".");
+                }
+            }
+        }
+        outcome.touches().stream()
+                .filter(touch -> touch.kind() == EventKind.SLIPPED
+                        && !touch.isWithdrawn()
+                        && touch.outcome() == SlipOutcome.SCRAP)
+                .collect(Collectors.groupingBy(
+                        LoggedTouch::stepName, LinkedHashMap::new, Collectors.summingInt(LoggedTouch::bags)))
+                .forEach((step, bags) -> learnt.add(bags + (bags == 1 ? " bag was" : " bags were") + " lost at “" + step
+                        + "”: the next batch of it is told to begin with more."));
+        return learnt.stream().distinct().toList();
+    }
+}
