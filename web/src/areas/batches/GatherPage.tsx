@@ -122,7 +122,7 @@ function Sheet({ gather }: { gather: Gather }) {
             <h2>The batch as a whole</h2>
             <ul className="mt-1 space-y-1.5">
               {gather.checks.map((check) => (
-                <li key={check.sentence} className="flex gap-2">
+                <li key={check.sentence} className="flex items-start gap-2">
                   <Tag look={check.ok ? 'ok' : 'care'}>{check.ok ? 'well' : 'look'}</Tag>
                   <span className="min-w-0">{check.sentence}</span>
                 </li>
@@ -165,7 +165,7 @@ function Row({
       <label
         className={`flex min-h-14 cursor-pointer items-center gap-3 py-1.5 ${isTicked ? 'text-soft line-through decoration-woad-mid' : ''}`}
       >
-        <input type="checkbox" className="size-7" checked={isTicked} onChange={() => onTick(what)} />
+        <input type="checkbox" className="size-7 shrink-0" checked={isTicked} onChange={() => onTick(what)} />
         {children}
       </label>
     </li>
@@ -181,7 +181,7 @@ function OneFirst({ gather }: { gather: Gather }) {
     <label className="mt-3 flex min-h-11 items-start gap-2.5 border-t border-line-faint pt-2.5">
       <input
         type="checkbox"
-        className="mt-0.5 size-6"
+        className="mt-0.5 size-6 shrink-0"
         checked={gather.oneFirst}
         disabled={send.isPending}
         onChange={(event) => send.mutate(event.target.checked)}

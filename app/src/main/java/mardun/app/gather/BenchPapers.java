@@ -48,6 +48,7 @@ class BenchPapers {
             td { border-bottom: 0.6pt solid #9aa5a8; padding: 1.6mm 1.5mm; vertical-align: top; }
             .box { width: 6mm; } .box div, .tick { width: 4.6mm; height: 4.6mm; border: 1pt solid #14252e; }
             .num { text-align: right; white-space: nowrap; font-weight: bold; }
+            .card .num, .ticket .num { width: 26mm; }
             .soft { color: #48595f; }
             .card { border: 1.2pt solid #14252e; padding: 4mm; margin: 0 0 5mm; page-break-inside: avoid; }
             .card td { border: none; padding: 0; }

@@ -134,7 +134,7 @@ class GatherService {
                         .map(use -> use.count() + " × "
                                 + planned.shelves().nameOf(material.id(), LotId.valueOf(use.key()))),
                 need.takenOfRolls().keySet().stream()
-                        .map(roll -> planned.shelves().nameOf(material.id(), LotId.valueOf(roll))));
+                        .map(roll -> "lot " + planned.shelves().nameOf(material.id(), LotId.valueOf(roll))));
         return new GatherItem(
                 material.id(),
                 need.part(),

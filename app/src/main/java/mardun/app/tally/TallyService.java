@@ -41,6 +41,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class TallyService {
 
+    /** A step whose estimate moved by less than this share of it is no news. */
+    private static final double WORTH_TELLING = 0.08;
+
     private final BatchWork work;
     private final Estimates estimates;
     private final SettingsService settings;
