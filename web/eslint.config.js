@@ -17,5 +17,13 @@ export default tseslint.config(
     ),
   },
   { files: ['scripts/**'], languageOptions: { globals: { console: 'readonly', process: 'readonly' } } },
+  {
+    files: ['public/**'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        ['self', 'caches', 'fetch', 'URL', 'setTimeout'].map((name) => [name, 'readonly']),
+      ),
+    },
+  },
   { rules: { '@typescript-eslint/no-non-null-assertion': 'error' } },
 );

@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { outDir: 'target/dist', emptyOutDir: true, target: 'es2022' },
+  build: { outDir: 'target/dist', emptyOutDir: true, target: 'es2022', manifest: 'assets-list.json' },
   server: { proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' } },
   test: {
     environment: 'jsdom',

@@ -21,3 +21,13 @@ if (root) {
     </StrictMode>,
   );
 }
+
+// On the machine itself the interface stays in the browser, so that the bench opens again while the server is away.
+if (import.meta.env.PROD && 'serviceWorker' in navigator) {
+  void navigator.serviceWorker
+    .register('/sw.js')
+    .then(() => navigator.serviceWorker.ready)
+    .then((registration) => registration.active?.postMessage('keep'))
+    // Without it everything works as long as the server is there.
+    .catch(() => undefined);
+}

@@ -61,7 +61,11 @@ async function request<T>(method: string, path: string, body?: unknown, signal?:
   throw await problemOf(response);
 }
 
+/** Told to the page when this device has to say the passphrase first. */
+export const AT_THE_DOOR = 'mardun:at-the-door';
+
 async function problemOf(response: Response) {
+  if (response.status === 401) window.dispatchEvent(new Event(AT_THE_DOOR));
   const type = response.headers.get('Content-Type') ?? '';
   if (!type.includes('json')) return new Problem(`Mardun answered with ${response.status}.`, response.status);
   const details = (await response.json()) as {

@@ -1,6 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Hatches } from '../ui/Hatches';
+import { AT_THE_DOOR } from '../api/client';
+import { EnterPage } from './EnterPage';
 import { BrokenPage } from './BrokenPage';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
@@ -78,5 +80,11 @@ const router = createBrowserRouter([
 ]);
 
 export function App() {
-  return <RouterProvider router={router} />;
+  const [atTheDoor, setAtTheDoor] = useState(false);
+  useEffect(() => {
+    const stop = () => setAtTheDoor(true);
+    window.addEventListener(AT_THE_DOOR, stop);
+    return () => window.removeEventListener(AT_THE_DOOR, stop);
+  }, []);
+  return atTheDoor ? <EnterPage onInside={() => setAtTheDoor(false)} /> : <RouterProvider router={router} />;
 }

@@ -1,3 +1,4 @@
+import { vi } from 'vitest';
 import type { Schemas } from '../api/client';
 
 /** Small made-up values for tests of the interface. */
@@ -43,11 +44,7 @@ export const drawing = (
   ...more,
 });
 
-export const amount = (
-  text: string,
-  value: number,
-  inches?: Schemas['LengthView'],
-): Schemas['AmountView'] => ({
+export const amount = (text: string, value = 100, inches?: Schemas['LengthView']): Schemas['AmountView'] => ({
   text,
   exact: text,
   value,
@@ -153,3 +150,22 @@ export const settings = (unitSystem: 'INCH' | 'METRIC'): Schemas['SettingsForm']
   pricePoint: 'HALF',
   freeHours: ['2', '2', '2', '2', '2', '0', '0'],
 });
+
+/** A server that answers by the beginning of the path, and notes what was sent. */
+export function server(answers: Record<string, unknown>) {
+  const sent: { path: string; body: unknown }[] = [];
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (path: string, options: RequestInit) => {
+      sent.push({ path, body: options.body ? JSON.parse(options.body as string) : undefined });
+      const found = Object.keys(answers)
+        .sort((one, other) => other.length - one.length)
+        .find((start) => path.startsWith(start));
+      const answer = found === undefined ? undefined : answers[found];
+      return answer === undefined
+        ? new Response(null, { status: 204 })
+        : new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } });
+    }),
+  );
+  return sent;
+}

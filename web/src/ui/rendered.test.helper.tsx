@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter, Route, Routes } from 'react-router';
 import { keys } from '../api/queries';
 import { settings } from './fixtures.test.helper';
 
@@ -13,6 +13,7 @@ export function rendered(
   what: ReactNode,
   unitSystem: 'INCH' | 'METRIC' = 'INCH',
   before: (client: QueryClient) => void = () => {},
+  at?: { path: string; route: string },
 ) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
   client.setQueryData(keys.settings, settings(unitSystem));
@@ -21,7 +22,11 @@ export function rendered(
   before(client);
   const shown = render(
     <QueryClientProvider client={client}>
-      <MemoryRouter>{what}</MemoryRouter>
+      <MemoryRouter initialEntries={[at?.path ?? '/']}>
+        <Routes>
+          <Route path={at?.route ?? '*'} element={what} />
+        </Routes>
+      </MemoryRouter>
     </QueryClientProvider>,
   );
   return { ...shown, client };

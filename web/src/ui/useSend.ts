@@ -1,11 +1,12 @@
+import { uuid } from './uuid';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem } from '../api/client';
 
 /** An id for one form, so that sending it twice does it once. */
 export function useRequestId() {
-  const [id, setId] = useState(() => crypto.randomUUID());
-  return { id, renew: () => setId(crypto.randomUUID()) };
+  const [id, setId] = useState(() => uuid());
+  return { id, renew: () => setId(uuid()) };
 }
 
 /** Sends something; when it was taken, everything that is shown is asked for anew. */

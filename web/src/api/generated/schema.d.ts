@@ -1172,6 +1172,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/door': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readDoor'];
+    put: operations['changeDoor'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/door/code.svg': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['drawCode'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/door/enter': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['enter'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/door/passphrase': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changePassphrase'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/fairs': {
     parameters: {
       query?: never;
@@ -2461,6 +2525,13 @@ export interface components {
       block: string;
       document: components['schemas']['DesignDocument'];
     };
+    DeviceView: {
+      /** Format: date */
+      cameOn: string;
+      device: string;
+      /** Format: date */
+      seenOn: string;
+    };
     DiagnosisAnswer: {
       asPlanned: boolean;
       explanations: components['schemas']['ExplanationView'][];
@@ -2487,6 +2558,14 @@ export interface components {
       bags: number;
       lines: number[];
       name: string;
+    };
+    DoorView: {
+      addresses: string[];
+      devices: components['schemas']['DeviceView'][];
+      hasPassphrase: boolean;
+      here: boolean;
+      inside: boolean;
+      open: boolean;
     };
     DrawingView: {
       corners: string;
@@ -3586,6 +3665,9 @@ export interface components {
       /** Format: int64 */
       supplierId: number;
     };
+    OpenForm: {
+      open: boolean;
+    };
     OrderView: {
       changing: components['schemas']['TimeView'];
       circle: string[];
@@ -3756,6 +3838,9 @@ export interface components {
       onHand: components['schemas']['AmountView'];
       /** @enum {string} */
       part: 'WHOLE' | 'SOCKET' | 'STUD';
+    };
+    PassphraseForm: {
+      passphrase: string;
     };
     PieceForm: {
       count: string;
@@ -7118,6 +7203,116 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RevisionView'];
+        };
+      };
+    };
+  };
+  readDoor: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DoorView'];
+        };
+      };
+    };
+  };
+  changeDoor: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OpenForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DoorView'];
+        };
+      };
+    };
+  };
+  drawCode: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/svg+xml': string;
+        };
+      };
+    };
+  };
+  enter: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PassphraseForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  changePassphrase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PassphraseForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DoorView'];
         };
       };
     };

@@ -1,29 +1,11 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
+import { server } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import LogbookPage from './LogbookPage';
 
 const line = (sentence: string, more = {}) => ({ time: '9:15', kind: 'WORK', sentence, ...more });
-
-/** A server that answers by the beginning of the path, and notes what was sent. */
-function server(answers: Record<string, unknown>) {
-  const sent: { path: string; body: unknown }[] = [];
-  vi.stubGlobal(
-    'fetch',
-    vi.fn(async (path: string, options: RequestInit) => {
-      sent.push({ path, body: options.body ? JSON.parse(options.body as string) : undefined });
-      const found = Object.keys(answers)
-        .sort((one, other) => other.length - one.length)
-        .find((start) => path.startsWith(start));
-      const answer = found === undefined ? undefined : answers[found];
-      return answer === undefined
-        ? new Response(null, { status: 204 })
-        : new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } });
-    }),
-  );
-  return sent;
-}
 
 afterEach(() => vi.unstubAllGlobals());
 

@@ -8,6 +8,7 @@ import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
+import { DoorPart } from './DoorPart';
 import { MachineList } from './MachineList';
 
 type Form = Schemas['SettingsForm'];
@@ -40,7 +41,12 @@ export default function SettingsPage() {
   const { data, error } = useSettings();
   if (error) return <ProblemNotice problem={error} />;
   if (!data) return <p className="text-soft">Opening the settings …</p>;
-  return <SettingsForm stored={data} />;
+  return (
+    <>
+      <SettingsForm stored={data} />
+      <DoorPart />
+    </>
+  );
 }
 
 /** How this browser writes decimals, as long as nobody has said it. */

@@ -1,3 +1,4 @@
+import { uuid } from '../../../ui/uuid';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../../api/client';
@@ -98,7 +99,7 @@ function Work({ batchId }: { batchId: number }) {
     place: of.place,
   });
   const entry = (of: Running, what: Partial<Entry>): Entry => ({
-    id: crypto.randomUUID(),
+    id: uuid(),
     batchId,
     ...of,
     kind: 'WORKED',

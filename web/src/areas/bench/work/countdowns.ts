@@ -1,3 +1,4 @@
+import { uuid } from '../../../ui/uuid';
 import { useCallback, useEffect, useState } from 'react';
 
 /** Something that is held or waits: a press that is down, glue that dries. Several run at once, whatever else is done. */
@@ -96,7 +97,7 @@ export function useCountdowns() {
       change((before) => [
         ...before.filter((one) => one.what !== what),
         {
-          id: crypto.randomUUID(),
+          id: uuid(),
           what,
           seconds,
           round: 1,

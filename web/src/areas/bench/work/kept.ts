@@ -1,3 +1,4 @@
+import { uuid } from '../../../ui/uuid';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Schemas } from '../../../api/client';
 
@@ -94,7 +95,7 @@ export const kept = () =>
 export function tabId() {
   const known = sessionStorage.getItem('mardun.tab');
   if (known) return known;
-  const id = crypto.randomUUID();
+  const id = uuid();
   sessionStorage.setItem('mardun.tab', id);
   return id;
 }

@@ -53,6 +53,9 @@ class BenchJourneyTest {
             assertThat(page.getByText("What you touch is kept in this browser")).isVisible();
             page.keyboard().press("z");
             counts(page, before + 1);
+            page.reload();
+            assertThat(operation).hasText(first);
+            counts(page, before + 1);
             oneDone(page);
             counts(page, before + 2);
             app.start();

@@ -15,7 +15,7 @@ class WebConfiguration implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
-        registry.addResourceHandler("/", "/index.html", "/favicon.svg")
+        registry.addResourceHandler("/", "/index.html", "/favicon.svg", "/sw.js", "/assets-list.json")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.noCache());
     }
