@@ -4,6 +4,7 @@ import { api, type Schemas } from '../api/client';
 import { Button } from './Button';
 import { TextField } from './Field';
 import { ProblemNotice } from './Notice';
+import { Panel } from './Panel';
 import { day } from './units';
 import { useRequestId, useSend } from './useSend';
 
@@ -56,6 +57,7 @@ export function NoteSlips({
               {note.batchId && ` · batch ${note.batchId}`}
             </span>
           </span>
+          {note.pin.designId !== undefined && !large && <MakeChange note={note} />}
           <button
             type="button"
             className={`shrink-0 px-2 font-semibold text-woad hover:underline ${large ? 'min-h-14' : 'min-h-9'}`}
@@ -141,5 +143,81 @@ function WriteNote({ pin, onClose }: { pin: NotePin; onClose: () => void }) {
       </Button>
       {send.problem && !send.problem.on('text') && <ProblemNotice problem={send.problem} />}
     </form>
+  );
+}
+
+/** A note becomes a change of its design: another measure, or a check at a step. */
+function MakeChange({ note }: { note: Note }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="min-h-9 shrink-0 px-2 font-semibold text-woad hover:underline"
+        onClick={() => setOpen(true)}
+      >
+        Make it a change
+      </button>
+      {open && <ChangePanel note={note} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function ChangePanel({ note, onClose }: { note: Note; onClose: () => void }) {
+  const { data, error } = useQuery({
+    queryKey: [...notesKey, note.id, 'lesson'],
+    queryFn: () => api.get<Schemas['LessonView']>(`/api/notes/${note.id}/lesson`),
+  });
+  const take = useSend(
+    (form: Schemas['TakeForm']) => api.post<void>(`/api/notes/${note.id}/lesson`, form),
+    onClose,
+  );
+  const nothing = data && data.measures.length === 0 && data.steps.length === 0;
+  return (
+    <Panel title="Make it a change" open onOpenChange={(next) => !next && onClose()}>
+      <p className="mb-3 rounded border-l-4 border-weld bg-weld-tint px-3 py-2">{note.text}</p>
+      {error && <ProblemNotice problem={error} />}
+      {take.problem && <ProblemNotice problem={take.problem} />}
+      {nothing && (
+        <p className="text-soft">
+          Nothing in the design is found in it. Change the design on its page; or write the note so that it
+          says what changes, like “opening 7 in → 10 in”.
+        </p>
+      )}
+      <ul className="divide-y divide-line">
+        {data?.measures.map((one) => (
+          <li key={`${one.symbol} ${one.size}`} className="flex items-center justify-between gap-3 py-2">
+            <span>
+              <b>{one.label}</b>
+              {one.sizeName && `, ${one.sizeName}`}: {one.now} → <b>{one.then}</b>
+            </span>
+            <Button
+              disabled={take.isPending}
+              onClick={() => take.mutate({ symbol: one.symbol, size: one.size, then: one.then })}
+            >
+              Change it
+            </Button>
+          </li>
+        ))}
+        {data?.steps.map((one) => (
+          <li key={one.step} className="flex items-center justify-between gap-3 py-2">
+            <span>
+              Look at it before <b>“{one.name}”</b>
+            </span>
+            <Button
+              look="quiet"
+              disabled={take.isPending}
+              onClick={() => take.mutate({ step: one.step, size: 0, then: '' })}
+            >
+              Add the check
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-[13px] text-soft">
+        The note is put away then. Batches that are planned already keep the design as it was, until you take
+        it as it is now.
+      </p>
+    </Panel>
   );
 }

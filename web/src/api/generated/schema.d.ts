@@ -1748,6 +1748,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/notes/{id}/lesson': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLesson'];
+    put?: never;
+    post: operations['takeLesson'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/notes/{id}/put-away': {
     parameters: {
       query?: never;
@@ -1933,6 +1949,38 @@ export interface paths {
     };
     get?: never;
     put: operations['changeSupplier'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/upkeep': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readUpkeep'];
+    put?: never;
+    post: operations['noteUpkeep'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/upkeep/limits': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeLimits'];
     post?: never;
     delete?: never;
     options?: never;
@@ -2547,11 +2595,12 @@ export interface components {
       width: string;
     };
     DoneForm: {
-      good: string;
-      /** Format: int32 */
-      number: number;
-      scrap: string;
-      seconds: string;
+      /** Format: uuid */
+      id: string;
+      /** @enum {string} */
+      kind: 'NEEDLE' | 'OIL' | 'BLADE';
+      note: string;
+      place: string;
     };
     DoneTurn: {
       /** Format: int32 */
@@ -3034,6 +3083,28 @@ export interface components {
       inch: string;
       metric: string;
     };
+    LessonView: {
+      design: string;
+      /** Format: int64 */
+      designId: number;
+      measures: components['schemas']['MeasureOffer'][];
+      steps: components['schemas']['StepOffer'][];
+    };
+    LimitForm: {
+      /** @enum {string} */
+      kind: 'NEEDLE' | 'OIL' | 'BLADE';
+      limit: string;
+    };
+    LimitView: {
+      /** @enum {string} */
+      kind: 'NEEDLE' | 'OIL' | 'BLADE';
+      limit: string;
+      unit: string;
+      words: string;
+    };
+    LimitsForm: {
+      limits: components['schemas']['LimitForm'][];
+    };
     LineForm: {
       brought?: components['schemas']['BroughtForm'][];
       /** Format: int64 */
@@ -3245,6 +3316,12 @@ export interface components {
       walkingFoot: boolean;
       zigzag: boolean;
     };
+    MachineView: {
+      name: string;
+      on: string[];
+      place: string;
+      wears: components['schemas']['WearView'][];
+    };
     MakeableView: {
       /** Format: int64 */
       designId: number;
@@ -3417,6 +3494,15 @@ export interface components {
       usableWidth?: components['schemas']['LengthView'];
       /** Format: int64 */
       version: number;
+    };
+    MeasureOffer: {
+      label: string;
+      now: string;
+      /** Format: int32 */
+      size: number;
+      sizeName: string;
+      symbol: string;
+      then: string;
     };
     MeasuredView: {
       symbol: string;
@@ -4486,6 +4572,10 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    StepOffer: {
+      name: string;
+      step: string;
+    };
     StepRow: {
       after: string[];
       caution: string;
@@ -4689,6 +4779,13 @@ export interface components {
       designId: number;
       /** Format: int64 */
       version: number;
+    };
+    TakeForm: {
+      /** Format: int32 */
+      size: number;
+      step?: string;
+      symbol?: string;
+      then: string;
     };
     TakeUpForm: {
       /** Format: int32 */
@@ -4943,6 +5040,10 @@ export interface components {
       page: components['schemas']['PageViewUnsewnLine'];
       total: components['schemas']['MoneyView'];
     };
+    UpkeepView: {
+      limits: components['schemas']['LimitView'][];
+      machines: components['schemas']['MachineView'][];
+    };
     UsedUp: {
       /** Format: int64 */
       materialId: number;
@@ -4994,6 +5095,16 @@ export interface components {
       cut: components['schemas']['RuleView'];
       school: string;
       wanted?: components['schemas']['RuleView'];
+    };
+    WearView: {
+      isDue: boolean;
+      /** @enum {string} */
+      kind: 'NEEDLE' | 'OIL' | 'BLADE';
+      /** Format: date */
+      last?: string;
+      limit: string;
+      since: string;
+      words: string;
     };
     WeekView: {
       free: components['schemas']['TimeView'];
@@ -5173,6 +5284,7 @@ export interface components {
         | 'OVERLOCKER'
         | 'HAND_PRESS'
         | 'WORK_TABLE';
+      upkeep: string[];
     };
     WorkView: {
       /** Format: int64 */
@@ -8359,6 +8471,52 @@ export interface operations {
       };
     };
   };
+  readLesson: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LessonView'];
+        };
+      };
+    };
+  };
+  takeLesson: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TakeForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   putNoteAway: {
     parameters: {
       query?: never;
@@ -8687,6 +8845,74 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SupplierView'];
+        };
+      };
+    };
+  };
+  readUpkeep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['UpkeepView'];
+        };
+      };
+    };
+  };
+  noteUpkeep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DoneForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['UpkeepView'];
+        };
+      };
+    };
+  };
+  changeLimits: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LimitsForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['UpkeepView'];
         };
       };
     };

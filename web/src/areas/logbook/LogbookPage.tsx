@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
@@ -11,6 +11,7 @@ import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 import { AllNotes } from './AllNotes';
 import { TimesPanel } from './TimesPanel';
+import { Upkeep } from './Upkeep';
 
 const Figures = lazy(() => import('./Figures'));
 
@@ -31,7 +32,8 @@ const KINDS: Record<Kind, string> = {
 /** What happened, and what it adds up to. */
 export default function LogbookPage() {
   useTitle('Logbook');
-  const [tab, setTab] = useState('book');
+  const [params] = useSearchParams();
+  const [tab, setTab] = useState(params.get('tab') ?? 'book');
   return (
     <Tabs.Root value={tab} onValueChange={setTab}>
       <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -42,6 +44,7 @@ export default function LogbookPage() {
               ['book', 'Day by day'],
               ['figures', 'Figures'],
               ['notes', 'Notes'],
+              ['upkeep', 'Upkeep'],
             ] as const
           ).map(([key, name]) => (
             <Tabs.Trigger
@@ -64,6 +67,9 @@ export default function LogbookPage() {
       </Tabs.Content>
       <Tabs.Content value="notes">
         <AllNotes />
+      </Tabs.Content>
+      <Tabs.Content value="upkeep">
+        <Upkeep />
       </Tabs.Content>
     </Tabs.Root>
   );

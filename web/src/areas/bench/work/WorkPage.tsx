@@ -388,6 +388,14 @@ function Work({ batchId }: { batchId: number }) {
               />
             )}
             <GoesThrough turn={turn} />
+            {turn.upkeep.map((sentence) => (
+              <p key={sentence} className="mt-3 text-lg">
+                <Tag look="care">Upkeep</Tag> {sentence}{' '}
+                <Link to="/logbook?tab=upkeep" className="font-semibold text-woad hover:underline">
+                  Note it
+                </Link>
+              </p>
+            ))}
             <div className="mt-4">
               <NoteSlips large notes={turn.notes} onPutAway={(one) => putAway.mutate(one)} />
             </div>

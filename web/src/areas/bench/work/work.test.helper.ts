@@ -36,6 +36,7 @@ export const turn = (name: string, ...parts: Part[]): Turn => ({
   check: '',
   caution: '',
   note: '',
+  upkeep: [],
   notes: [],
 });
 

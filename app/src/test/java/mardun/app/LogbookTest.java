@@ -201,9 +201,112 @@ class LogbookTest {
         assertThat(APP.post("/api/notes", loose).status()).isEqualTo(422);
     }
 
+    /** What was learnt changes the design: a measure, or a check at the step; and the note has had its day. */
+    @Test
+    void aNoteBecomesAChange() {
+        long pouch = APP.pouch("Learning pouch");
+        JsonNode width = measurement(pouch, "width");
+        String now = width.get("values").get(0).asString();
+        String figure = now.split(" ")[0];
+        String unit = now.split(" ")[1];
+        String note = note(pouch, "Too narrow at the base: " + figure + " -> 9");
+        JsonNode lesson = bench.ok(APP.get("/api/notes/" + note + "/lesson"));
+        JsonNode offer = lesson.get("measures").get(0);
+        assertThat(offer.get("symbol").asString()).isEqualTo("width");
+        assertThat(offer.get("then").asString()).isEqualTo("9 " + unit);
+        Map<String, Object> take = Map.of("symbol", "width", "size", 0, "then", "9 " + unit);
+        assertThat(APP.post("/api/notes/" + note + "/lesson", take).status()).isEqualTo(204);
+        assertThat(measurement(pouch, "width").get("values").get(0).asString()).isEqualTo("9 " + unit);
+        assertThat(APP.get("/api/notes/about?design=" + pouch).body()).isEmpty();
+
+        String check = note(pouch, "Pull the corners flat, then pin.");
+        assertThat(bench.ok(APP.get("/api/notes/" + check + "/lesson"))
+                        .get("steps")
+                        .valueStream()
+                        .map(step -> step.get("step").asString()))
+                .contains("box");
+        assertThat(APP.post("/api/notes/" + check + "/lesson", Map.of("step", "box", "size", 0, "then", ""))
+                        .status())
+                .isEqualTo(204);
+        assertThat(bench.turn(bench.work(bench.batch(pouch, "2"), List.of()), "Box the corners")
+                        .get("parts")
+                        .get(0)
+                        .get("prompts")
+                        .valueStream()
+                        .map(prompt -> prompt.get("text").asString()))
+                .contains("Pull the corners flat, then pin.");
+        assertThat(APP.post("/api/notes/" + check + "/lesson", Map.of("step", "gone", "size", 0, "then", ""))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    private static JsonNode measurement(long design, String symbol) {
+        return bench.ok(APP.get("/api/designs/" + design))
+                .get("document")
+                .get("measurements")
+                .valueStream()
+                .filter(one -> one.get("symbol").asString().equals(symbol))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String note(long design, String text) {
+        String id = UUID.randomUUID().toString();
+        assertThat(APP.post(
+                                "/api/notes",
+                                Map.of(
+                                        "id",
+                                        id,
+                                        "pin",
+                                        pin(Map.of("about", "DESIGN", "designId", design)),
+                                        "text",
+                                        text))
+                        .status())
+                .isEqualTo(204);
+        return id;
+    }
+
     private static Map<String, Object> pin(Map<String, Object> said) {
         Map<String, Object> pin = new HashMap<>(Map.of("step", "", "stepName", "", "letter", "", "machine", ""));
         pin.putAll(said);
         return pin;
+    }
+
+    /** The needle has had its time by the hours at its machine, sooner with canvas; a new one is one touch, and stands in the book. */
+    @Test
+    void whatWearsIsCountedFromTheBench() {
+        long batch = bench.batch(APP.pouch("Wearing pouch"), "40");
+        JsonNode turn = bench.turn(bench.work(batch, List.of()), "Sew zip to outer and lining");
+        String place = turn.get("place").asString();
+        double before =
+                Double.parseDouble(wear(place, "NEEDLE").get("since").asString().replace(" h", ""));
+        JsonNode after = bench.work(batch, List.of(bench.worked(batch, turn, 20, 9 * 3600)));
+        double worn =
+                Double.parseDouble(wear(place, "NEEDLE").get("since").asString().replace(" h", ""));
+        assertThat(worn - before).isBetween(8.9, 9.1);
+        assertThat(wear(place, "NEEDLE").get("isDue").asBoolean()).isTrue();
+        assertThat(bench.turn(after, "Sew zip to outer and lining").get("upkeep"))
+                .isNotEmpty();
+        Map<String, Object> done =
+                Map.of("id", UUID.randomUUID(), "place", place, "kind", "NEEDLE", "note", "80 universal");
+        bench.ok(APP.post("/api/upkeep", done));
+        bench.ok(APP.post("/api/upkeep", done));
+        assertThat(wear(place, "NEEDLE").get("since").asString()).isEqualTo("0.0 h");
+        assertThat(sentences(words("80 universal"))).hasSize(1);
+        Map<String, Object> limits = Map.of("limits", List.of(Map.of("kind", "OIL", "limit", "often")));
+        assertThat(APP.put("/api/upkeep/limits", limits).on("limits.OIL")).contains("often");
+        bench.ok(APP.put("/api/upkeep/limits", Map.of("limits", List.of(Map.of("kind", "OIL", "limit", "12.5")))));
+        assertThat(wear(place, "OIL").get("limit").asString()).isEqualTo("12.5 h");
+    }
+
+    private static JsonNode wear(String place, String kind) {
+        return bench.ok(APP.get("/api/upkeep"))
+                .get("machines")
+                .valueStream()
+                .filter(machine -> machine.get("place").asString().equals(place))
+                .flatMap(machine -> machine.get("wears").valueStream())
+                .filter(wear -> wear.get("kind").asString().equals(kind))
+                .findFirst()
+                .orElseThrow();
     }
 }

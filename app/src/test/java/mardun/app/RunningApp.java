@@ -17,6 +17,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -28,6 +30,15 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Starts the real application on a free port and a scratch folder for a test class, and speaks HTTP to it. */
 public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
+
+    /** Held, so that its level is. */
+    private static final Logger SERVER = Logger.getLogger("org.apache");
+
+    static {
+        // Applications that start at the same time would set up one logging between them.
+        System.setProperty("org.springframework.boot.logging.LoggingSystem", "none");
+        SERVER.setLevel(Level.WARNING);
+    }
 
     public static final JsonMapper JSON = JsonMapper.builder().build();
 

@@ -41,6 +41,7 @@ import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.LengthView;
+import mardun.app.upkeep.UpkeepService;
 import mardun.core.batch.Need;
 import mardun.core.design.Letters;
 import mardun.core.design.SizedDesign.PromptOf;
@@ -52,6 +53,8 @@ import mardun.core.making.Stage;
 import mardun.core.making.Step;
 import mardun.core.making.StepsBefore;
 import mardun.core.making.WorkOrder.Turn;
+import mardun.core.making.Workplace;
+import mardun.core.material.ClothKind;
 import mardun.core.material.Part;
 import mardun.core.measure.Dimension;
 import mardun.core.measure.Length;
@@ -85,14 +88,21 @@ class WorkService {
     private final BatchWork batches;
     private final BenchLog log;
     private final NoteService notes;
+    private final UpkeepService upkeep;
     private final MaterialService materials;
     private final SettingsService settings;
 
     WorkService(
-            BatchWork batches, BenchLog log, NoteService notes, MaterialService materials, SettingsService settings) {
+            BatchWork batches,
+            BenchLog log,
+            NoteService notes,
+            UpkeepService upkeep,
+            MaterialService materials,
+            SettingsService settings) {
         this.batches = batches;
         this.log = log;
         this.notes = notes;
+        this.upkeep = upkeep;
         this.materials = materials;
         this.settings = settings;
     }
@@ -172,17 +182,27 @@ class WorkService {
                 .toList();
     }
 
-    private static List<WorkTurn> turns(
-            AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
+    private List<WorkTurn> turns(AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
         Map<Place, Integer> left = new HashMap<>();
         at.turns().stream()
                 .flatMap(turn -> turn.parts().stream())
                 .forEach(part -> left.merge(place(part), part.units(), Integer::sum));
         Map<Place, Integer> here = new HashMap<>();
+        List<ClothKind> cloths = at.planned().supplies().stream()
+                .flatMap(supply -> supply.cloth().stream())
+                .toList();
+        Map<Workplace, List<String>> due = new HashMap<>();
         return at.turns().stream()
                 .map(turn -> {
                     turn.parts().forEach(part -> here.merge(place(part), part.units(), Integer::sum));
-                    return turn(turn, at, part -> goal(part, at, left, here), notes, colours, writer);
+                    return turn(
+                            turn,
+                            at,
+                            part -> goal(part, at, left, here),
+                            place -> due.computeIfAbsent(place, its -> upkeep.due(its, cloths)),
+                            notes,
+                            colours,
+                            writer);
                 })
                 .toList();
     }
@@ -211,6 +231,7 @@ class WorkService {
             Turn turn,
             AtWork at,
             Function<Operation.Part, Goal> goal,
+            Function<Workplace, List<String>> due,
             List<NoteView> notes,
             Map<MaterialId, String> colours,
             ViewWriter writer) {
@@ -236,6 +257,7 @@ class WorkService {
                 operation.text(Step::check),
                 operation.text(Step::caution),
                 operation.text(Step::note),
+                due.apply(turn.at()),
                 notes.stream()
                         .filter(note -> isAbout(note.pin(), turn, planned))
                         .toList());

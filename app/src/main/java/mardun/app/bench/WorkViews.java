@@ -106,6 +106,7 @@ public final class WorkViews {
      * @param bags on how many measured bags its time rests
      * @param seam the allowance of a seam; absent where it isn't sewn, or the design has none that is called so
      * @param pieces what goes through, as it is cut, of the first line
+     * @param upkeep what at its machine has had its time, in sentences
      * @param notes about the step, its pieces and its machine
      */
     public record WorkTurn(
@@ -126,6 +127,7 @@ public final class WorkViews {
             String check,
             String caution,
             String note,
+            List<String> upkeep,
             List<NoteView> notes) {}
 
     /**

@@ -83,7 +83,7 @@ public record DesignDocument(
     }
 
     /** This design with other values for its measurements. */
-    DesignDocument measured(List<Measurement> newMeasurements) {
+    public DesignDocument measured(List<Measurement> newMeasurements) {
         return with(name, sizes, sizeKeys, newMeasurements, fillings, steps, slots);
     }
 
@@ -323,6 +323,31 @@ public record DesignDocument(
         /** What it needs on the machine. */
         SetUp setUp() {
             return details.with(SetUp.of(needle, thread, foot, stitch));
+        }
+
+        /** This step with something more that is shown within it. */
+        public StepRow showing(PromptRow more) {
+            List<PromptRow> all = new ArrayList<>(prompts);
+            all.add(more);
+            return new StepRow(
+                    key,
+                    name,
+                    stage,
+                    station,
+                    needle,
+                    thread,
+                    foot,
+                    stitch,
+                    minutesPerUnit,
+                    minutesPerBatch,
+                    passiveMinutes,
+                    check,
+                    caution,
+                    note,
+                    after,
+                    uses,
+                    details,
+                    all);
         }
 
         /** This step with another time for each bag. */

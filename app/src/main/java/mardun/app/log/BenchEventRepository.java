@@ -104,4 +104,11 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
                 or event.designId in :designs or cast(event.batchId as string) = :number)
             order by event.happenedAt desc, event.number desc""")
     List<BenchEvent> found(Instant until, String words, Collection<DesignId> designs, String number, Limit most);
+
+    /** Hands-on time at a place since a moment, without what was left out. */
+    @Query("""
+            select coalesce(sum(event.millis), 0) from BenchEvent event
+            where event.place = :place and event.happenedAt >= :from and event.kind in (WORKED, SET_UP)
+            and not exists (select 1 from BenchEvent its where its.kind = LEFT_OUT and its.ofEvent = event.id)""")
+    long millisAt(String place, Instant from);
 }

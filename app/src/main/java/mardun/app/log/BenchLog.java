@@ -165,6 +165,12 @@ public class BenchLog {
         return events.existsByIdAndBatchIdAndKindIn(event, batch, Set.of(EventKind.WORKED, EventKind.SET_UP));
     }
 
+    /** How long was worked at a machine since a moment. */
+    @Transactional(readOnly = true)
+    public Duration workedAt(String place, Instant from) {
+        return Duration.ofMillis(events.millisAt(place, from));
+    }
+
     /** Something that was logged, by its id. */
     @Transactional(readOnly = true)
     public Optional<LoggedTouch> find(UUID id) {

@@ -40,6 +40,8 @@ import mardun.app.note.NoteService;
 import mardun.app.plan.ChosenLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.upkeep.UpkeepService;
+import mardun.core.making.Upkeep;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -59,6 +61,7 @@ class LogbookService {
     private final StockHistory stock;
     private final GoodsHistory goods;
     private final NoteService notes;
+    private final UpkeepService upkeep;
     private final DesignService designs;
     private final SettingsService settings;
     private final Clock clock;
@@ -69,6 +72,7 @@ class LogbookService {
             StockHistory stock,
             GoodsHistory goods,
             NoteService notes,
+            UpkeepService upkeep,
             DesignService designs,
             SettingsService settings,
             Clock clock) {
@@ -77,6 +81,7 @@ class LogbookService {
         this.stock = stock;
         this.goods = goods;
         this.notes = notes;
+        this.upkeep = upkeep;
         this.designs = designs;
         this.settings = settings;
         this.clock = clock;
@@ -139,7 +144,17 @@ class LogbookService {
         List<GoodsHistory.Moved> goodsMoved = sources.take(goods.before(until, AT_A_TIME), GoodsHistory.Moved::at);
         List<NoteService.Noted> noted = sources.take(notes.before(until, AT_A_TIME), NoteService.Noted::at);
 
+        List<UpkeepService.Told> cared = sources.take(upkeep.before(until, AT_A_TIME), UpkeepService.Told::at);
+
         List<Told> all = new ArrayList<>();
+        cared.stream()
+                .map(LogbookService::told)
+                .filter(one -> query.isBlank()
+                        || one.line()
+                                .sentence()
+                                .toLowerCase(Locale.ROOT)
+                                .contains(query.strip().toLowerCase(Locale.ROOT)))
+                .forEach(all::add);
         all.addAll(work(touches, writer));
         moments.stream().filter(moment -> moment.has(query)).forEach(moment -> all.add(told(moment)));
         moved.forEach(one -> all.add(told(one, writer)));
@@ -361,6 +376,20 @@ class LogbookService {
                 + moved.kind().words() + (moved.units() < 0 ? " from " : " to ") + moved.place()
                 + (moved.reason().isBlank() ? "" : ", " + moved.reason()) + ".";
         return told(moved.at(), Duration.ZERO, LogKind.GOODS, sentence, null, null, null);
+    }
+
+    private static Told told(UpkeepService.Told cared) {
+        String what = cared.kind() == Upkeep.Kind.OIL
+                ? "Oiled "
+                : "Changed " + cared.kind().words() + " of ";
+        return told(
+                cared.at(),
+                Duration.ZERO,
+                LogKind.UPKEEP,
+                what + cared.place() + (cared.note().isBlank() ? "" : ", " + cared.note()) + ".",
+                null,
+                null,
+                null);
     }
 
     private static Told told(NoteService.Noted noted) {

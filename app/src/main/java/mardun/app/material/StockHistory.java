@@ -11,7 +11,9 @@ import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.show.SearchWords;
 import mardun.core.material.Amount;
+import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
+import mardun.core.measure.Length;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,6 +63,16 @@ public class StockHistory {
                 .filter(movement -> byId.containsKey(movement.materialId()))
                 .map(movement -> moved(movement, byId.get(movement.materialId())))
                 .toList();
+    }
+
+    /** How much cloth was cut off rolls since a moment. */
+    @Transactional(readOnly = true)
+    public Length clothCutSince(Instant from) {
+        Set<MaterialId> cloths = materials.onShelf().stream()
+                .filter(one -> one.kind() == MaterialKind.CLOTH)
+                .map(ShelfMaterial::id)
+                .collect(Collectors.toSet());
+        return cloths.isEmpty() ? Length.ZERO : new Length(movements.cutSince(from, cloths));
     }
 
     private static Set<MaterialId> named(String words, Map<MaterialId, ShelfMaterial> byId) {

@@ -58,4 +58,10 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
             and (lower(m.reason) like :words escape '!' or m.materialId in :materials)
             order by m.movedAt desc, m.id desc""")
     List<StockMovement> found(Instant until, String words, Collection<MaterialId> materials, Limit most);
+
+    /** How much of what is counted by length was cut since a moment, of all kinds of cloth together. */
+    @Query("""
+            select coalesce(-sum(m.changeValue), 0) from StockMovement m
+            where m.kind = CUT and m.ofPieces = false and m.movedAt >= :from and m.materialId in :cloths""")
+    long cutSince(Instant from, Collection<MaterialId> cloths);
 }

@@ -55,6 +55,14 @@ public class NoteService {
         }
     }
 
+    /** A note, put away or not. */
+    @Transactional(readOnly = true)
+    public NoteView find(UUID id) {
+        return notes.findById(id)
+                .map(NoteService::view)
+                .orElseThrow(() -> RefusedException.missing("There is no such note, or no longer."));
+    }
+
     /** A note has had its day, or comes back after all. */
     @Transactional
     public void putAway(UUID id, boolean away) {
