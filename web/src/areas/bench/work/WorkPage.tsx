@@ -20,6 +20,7 @@ import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } f
 import { NotePanel } from './NotePanel';
 import { Prompts } from './Prompts';
 import { confirmed, nextPrompt, ticksOf, unconfirmed, type Ticked } from './prompts';
+import { canReadAloud, useAloud, useReadAloud } from './readAloud';
 import { SlipPanel, type Said } from './SlipPanel';
 import { Stitches } from './Stitches';
 import { BigButton, Key } from './touch';
@@ -41,6 +42,9 @@ export default function WorkPage() {
 
 const SLOW = 'mardun.slow-today';
 
+/** The bag that comes next of a part: ticks are for it. */
+const bagOf = (part: Part) => `${part.line} ${part.step} ${part.done}`;
+
 function Work({ batchId }: { batchId: number }) {
   const { view, unsent, problem, refused, tell, writing, ask } = useWork(batchId);
   const { clock, shown, read, start: run, tellAll, stop } = useClock(batchId);
@@ -61,6 +65,7 @@ function Work({ batchId }: { batchId: number }) {
   const [noting, setNoting] = useState(false);
   const countdowns = useCountdowns();
   const putAway = usePutAway(ask);
+  const [aloud, setAloud] = useAloud();
   useTitle(view ? `${view.name} at the bench` : 'At the bench');
   useWakeLock(isRunning(clock));
 
@@ -80,8 +85,13 @@ function Work({ batchId }: { batchId: number }) {
   const place = turn ? open.findIndex((one) => isSame(one, turn)) : -1;
   const after = turn && isDone(turn) ? open[0] : open[place + 1];
 
+  useReadAloud(
+    aloud,
+    turn,
+    part && part.prompts[nextPrompt(part.prompts, ticksOf(ticked, bagOf(part))) ?? -1],
+  );
   /** What ticks are for: they begin anew with the next bag. */
-  const bag = part ? `${part.line} ${part.step} ${part.done}` : '';
+  const bag = part ? bagOf(part) : '';
   const ticks = ticksOf(ticked, bag);
   const changeTicks = (next: Ticked) => {
     tickedNow.current = next;
@@ -287,6 +297,17 @@ function Work({ batchId }: { batchId: number }) {
             />
             I am slow today
           </label>
+          {canReadAloud() && (
+            <label className="flex min-h-14 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={aloud}
+                onChange={(event) => setAloud(event.target.checked)}
+              />
+              Read aloud
+            </label>
+          )}
           <Cautions view={view} />
           <BigButton look="quiet" onPress={acts.list}>
             List <Key of={keys.list} />
@@ -387,18 +408,10 @@ function Work({ batchId }: { batchId: number }) {
                 onWait={(prompt) => countdowns.start(prompt.text, prompt.seconds, prompt.times)}
               />
             )}
-            <GoesThrough turn={turn} />
-            {turn.upkeep.map((sentence) => (
-              <p key={sentence} className="mt-3 text-lg">
-                <Tag look="care">Upkeep</Tag> {sentence}{' '}
-                <Link to="/logbook?tab=upkeep" className="font-semibold text-woad hover:underline">
-                  Note it
-                </Link>
-              </p>
-            ))}
-            <div className="mt-4">
+            <div className="mt-4 empty:hidden">
               <NoteSlips large notes={turn.notes} onPutAway={(one) => putAway.mutate(one)} />
             </div>
+            <GoesThrough turn={turn} />
             <div className="mt-4 space-y-2 text-lg">
               {turn.check && (
                 <p>
@@ -413,6 +426,14 @@ function Work({ batchId }: { batchId: number }) {
               {turn.note && (
                 <p>
                   <Tag look="plain">You noted</Tag> {turn.note}
+                </p>
+              )}
+              {turn.upkeep.length > 0 && (
+                <p>
+                  <Tag look="care">Upkeep</Tag> {turn.upkeep.join(' ')}{' '}
+                  <Link to="/logbook?tab=upkeep" className="font-semibold text-woad hover:underline">
+                    It is done
+                  </Link>
                 </p>
               )}
             </div>

@@ -19,10 +19,16 @@ import mardun.app.log.LoggedSlip.UsedUp;
 import mardun.app.log.SlipOutcome;
 import mardun.app.note.NoteAbout;
 import mardun.app.note.NotePin;
+import mardun.app.settings.SettingsService;
+import mardun.app.upkeep.UpkeepService;
+import mardun.app.upkeep.UpkeepViews.DoneForm;
+import mardun.core.making.Machine;
 import mardun.core.making.Operation;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
+import mardun.core.making.Station;
 import mardun.core.making.Step;
+import mardun.core.making.Upkeep;
 import mardun.core.making.WorkOrder.Turn;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -40,10 +46,14 @@ class DemoBench {
     private static final double SCATTER = 0.12;
 
     private final BatchWork work;
+    private final UpkeepService upkeep;
+    private final SettingsService settings;
     private final TravellingClock clock;
 
-    DemoBench(BatchWork work, TravellingClock clock) {
+    DemoBench(BatchWork work, UpkeepService upkeep, SettingsService settings, TravellingClock clock) {
         this.work = work;
+        this.upkeep = upkeep;
+        this.settings = settings;
         this.clock = clock;
     }
 
@@ -110,6 +120,18 @@ class DemoBench {
             NotePin pin = new NotePin(
                     NoteAbout.STEP, at.planned().line(1).chosen().designId(), its.key(), its.name(), "", null, "");
             keep(id, 1, its, EventKind.NOTED, Duration.ZERO, text, null, pin);
+        });
+    }
+
+    /** Something of a machine is changed or cared for; of the cutting table where there is no such machine. */
+    void careFor(LocalDate day, String machine, Upkeep.Kind kind, String note) {
+        clock.on(day, () -> {
+            String place = settings.current().equipment().machines().stream()
+                    .filter(one -> one.name().equals(machine))
+                    .findFirst()
+                    .map(Machine::key)
+                    .orElse(Station.CUTTING_TABLE.name());
+            upkeep.done(new DoneForm(UUID.randomUUID(), place, kind, note));
         });
     }
 

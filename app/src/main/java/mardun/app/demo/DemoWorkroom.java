@@ -39,6 +39,7 @@ import mardun.app.settings.SettingsForm.DaysForm;
 import mardun.app.settings.SettingsForm.MachineForm;
 import mardun.app.settings.SettingsService;
 import mardun.core.making.Station;
+import mardun.core.making.Upkeep;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
@@ -190,6 +191,10 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 today.plusDays(12),
                 "Pier Hall");
         batches.reserve(today.minusDays(1), order);
+        bench.careFor(today.minusDays(30), "", Upkeep.Kind.BLADE, "45 mm");
+        bench.careFor(today.minusDays(21), "Anvil", Upkeep.Kind.OIL, "");
+        bench.careFor(today.minusDays(12), "Bramble", Upkeep.Kind.NEEDLE, "80 universal");
+        bench.careFor(today.minusDays(12), "Anvil", Upkeep.Kind.NEEDLE, "90 topstitch");
         enterBatchesOfSeveralLines(today, bigFair);
     }
 

@@ -163,10 +163,11 @@ public class UpkeepService {
                             since(place.key(), kind, done.findFirstByPlaceAndKindOrderByDoneAtDesc(place.key(), kind));
                     return since.compareTo(limit) < 0
                             ? Stream.<String>empty()
-                            : Stream.of("At " + place.words() + " it is " + since.toPlainString() + " "
-                                    + kind.unit() + " since " + kind.words()
-                                    + " was seen to; with this cloth that is due after "
-                                    + limit.stripTrailingZeros().toPlainString() + " " + kind.unit() + ".");
+                            : Stream.of(Character.toUpperCase(kind.words().charAt(0))
+                                    + kind.words().substring(1) + ": " + since.toPlainString() + " " + kind.unit()
+                                    + ", due after "
+                                    + limit.stripTrailingZeros().toPlainString() + " " + kind.unit()
+                                    + " with this cloth.");
                 })
                 .toList();
     }
