@@ -86,5 +86,9 @@ export function App() {
     window.addEventListener(AT_THE_DOOR, stop);
     return () => window.removeEventListener(AT_THE_DOOR, stop);
   }, []);
+  // What was touched at the bench and wasn't sent before it was left is sent from wherever one is now.
+  useEffect(() => {
+    if (!atTheDoor) void import('../areas/bench/work/sendWaiting').then(({ sendWaiting }) => sendWaiting());
+  }, [atTheDoor]);
   return atTheDoor ? <EnterPage onInside={() => setAtTheDoor(false)} /> : <RouterProvider router={router} />;
 }

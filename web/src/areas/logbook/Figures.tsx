@@ -69,7 +69,7 @@ function Hours({ weeks }: { weeks: Schemas['WeekView'][] }) {
       </p>
       <div className="mt-2 h-[220px]" aria-hidden>
         <ResponsiveContainer>
-          <ComposedChart data={weeks} margin={{ left: -22, right: 4, top: 6 }}>
+          <ComposedChart accessibilityLayer={false} data={weeks} margin={{ left: -22, right: 4, top: 6 }}>
             <CartesianGrid stroke={GRID} vertical={false} />
             <XAxis dataKey="monday" tickFormatter={day} stroke={INK} fontSize={12} minTickGap={40} />
             <YAxis stroke={INK} fontSize={12} allowDecimals={false} />
@@ -210,7 +210,11 @@ function StepChart({ design, step }: { design: number; step: string }) {
         <>
           <div className="mt-2 h-[190px]" aria-hidden>
             <ResponsiveContainer>
-              <ComposedChart data={points} margin={{ left: -22, right: 8, top: 6 }}>
+              <ComposedChart
+                accessibilityLayer={false}
+                data={points}
+                margin={{ left: -22, right: 8, top: 6 }}
+              >
                 <CartesianGrid stroke={GRID} vertical={false} />
                 <XAxis
                   dataKey="place"
@@ -267,7 +271,12 @@ function Reasons({ reasons }: { reasons: Schemas['ReasonView'][] }) {
         <>
           <div style={{ height: 40 + reasons.length * 30 }} aria-hidden>
             <ResponsiveContainer>
-              <BarChart data={reasons} layout="vertical" margin={{ left: 60, right: 8 }}>
+              <BarChart
+                accessibilityLayer={false}
+                data={reasons}
+                layout="vertical"
+                margin={{ left: 60, right: 8 }}
+              >
                 <XAxis type="number" stroke={INK} fontSize={12} allowDecimals={false} />
                 <YAxis type="category" dataKey="reason" stroke={INK} fontSize={12} width={110} />
                 <Bar dataKey="mended" stackId="a" fill="var(--color-moss)" isAnimationActive={false} />

@@ -40,7 +40,11 @@ function SlipList({
                 {slip.mending.seconds > 0 && `, ${slip.mending.text}`}
               </span>
             </span>
-            <Button look="quiet" onClick={() => onWithdraw(slip)}>
+            <Button
+              look="quiet"
+              aria-label={`It was none: ${slip.stepName}${slip.reason && `, ${slip.reason}`}`}
+              onClick={() => onWithdraw(slip)}
+            >
               It was none
             </Button>
           </li>

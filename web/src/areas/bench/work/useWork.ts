@@ -76,6 +76,8 @@ export function useWork(batchId: number) {
       window.clearInterval(often);
       window.clearTimeout(timer.current);
       window.removeEventListener('online', back);
+      // Who leaves the bench right after a touch needn't come back for it to be sent.
+      void send();
     };
   }, [send]);
 

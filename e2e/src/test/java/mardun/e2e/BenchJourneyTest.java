@@ -23,8 +23,15 @@ class BenchJourneyTest {
             Page page = CHROMIUM.page();
             page.setViewportSize(768, 1024);
             page.navigate(app.url("/batches/4"));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Work on it at the bench"))
-                    .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Gather"))
+                    .press("Enter");
+            Locator slider =
+                    page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("Slider")));
+            slider.press("Space");
+            assertThat(page.getByText("1 of")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                    .press("Enter");
+            sitDown(page);
             Locator operation = done(page).getByRole(AriaRole.HEADING);
             assertThat(operation).isVisible();
             String first = operation.innerText();
@@ -69,6 +76,7 @@ class BenchJourneyTest {
 
             Page other = page.context().newPage();
             other.navigate(batch);
+            sitDown(other);
             counts(other, before + 2);
             other.close();
 
@@ -92,15 +100,29 @@ class BenchJourneyTest {
             page.keyboard().press("l");
             assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What went wrong")))
                     .containsText("hole {at} the corner – ç · scrap");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It was none"))
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("hole {at} the corner"))
                     .click();
             assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What went wrong")))
-                    .isHidden();
+                    .not()
+                    .containsText("hole {at} the corner");
             page.keyboard().press("l");
             assertThat(firstLine(page)).containsText(Pattern.compile("of 10"));
+            page.navigate(app.url("/batches/4/tally"));
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Minutes by step")))
+                    .containsText("Sew zip to outer and lining");
+            page.navigate(app.url("/logbook?tab=book"));
+            page.getByLabel("Find").pressSequentially("hole {at} the corner – ç");
+            assertThat(page.getByText("went wrong, hole {at} the corner – ç; it was none."))
+                    .isVisible();
             assertThat(CHROMIUM.complaints()).isEmpty();
             page.context().close();
         }
+    }
+
+    /** Usual care is shown once per sitting. */
+    private static void sitDown(Page page) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))
+                .click();
     }
 
     /** Confirms what must be, and counts a bag. */

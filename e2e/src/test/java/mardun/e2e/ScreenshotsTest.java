@@ -33,8 +33,13 @@ class ScreenshotsTest {
             take(app, "/materials/2", "How it came and went", "material");
             take(app, "/materials/buying", "All together", "buying");
             take(app, "/materials/deliveries", "What came before", "delivery");
-            take(app, "/bench/work/4", "One done", "work");
-            take(app, "/materials/hand?material=3", "can be made", "hand");
+            Page work = open(app, "/bench/work/4", "Before you sit down");
+            work.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))
+                    .click();
+            save(work, "work");
+            take(app, "/batches/5/gather", "The batch as a whole", "gather");
+            take(app, "/batches/2/tally", "Minutes, planned and true", "tally");
+            take(app, "/logbook", "at the bench", "logbook");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/10", "Made together", "together");
@@ -55,28 +60,6 @@ class ScreenshotsTest {
         cutting.keyboard().press("c");
         assertThat(cutting.getByText("1 of ")).isVisible();
         save(cutting, "cutting");
-        Page rules = open(app, "/designs/3", "Cover");
-        rules.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rules"))
-                .click();
-        rules.getByLabel("Find a rule").fill("strap");
-        rules.getByLabel("Try strap_tube", new Page.GetByLabelOptions().setExact(true))
-                .click();
-        rules.getByLabel("finished width").fill("1");
-        rules.getByLabel("seam", new Page.GetByLabelOptions().setExact(true)).fill("1/4");
-        assertThat(rules.getByText("2 ½ in").first()).isVisible();
-        save(rules, "rules");
-        Page questions = open(app, "/designs/1", "Outer panel");
-        questions
-                .getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Ask"))
-                .click();
-        questions.getByLabel("Base, as sewn").fill("7");
-        questions.getByLabel("Height, as sewn").fill("6");
-        questions.getByLabel("Depth, as sewn").fill("3");
-        questions
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Explain it"))
-                .click();
-        assertThat(questions.getByText("This would make such a bag")).isVisible();
-        save(questions, "questions");
     }
 
     private static void take(PackagedApp app, String path, String shows, String name) {
