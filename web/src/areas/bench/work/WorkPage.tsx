@@ -1,20 +1,19 @@
 import { uuid } from '../../../ui/uuid';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api } from '../../../api/client';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
-import { Tag } from '../../../ui/Tag';
-import { PieceShape } from '../../../ui/PieceDrawing';
-import { day, useUnits } from '../../../ui/units';
+import { day } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
-import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
 import { NoteSlips, usePutAway, type NotePin } from '../../../ui/PinnedNotes';
-import { clockText, isOf, isRunning } from './clock';
+import { isOf, isRunning } from './clock';
 import { Cautions } from './Cautions';
+import { ClockColumn } from './ClockColumn';
+import { OneFirst } from './OneFirst';
+import { ChangeNow, GoesThrough, Parts, Told } from './TurnParts';
 import { CountdownBar } from './CountdownBar';
 import { useCountdowns } from './countdowns';
-import type { Entry, Running, WorkView } from './kept';
+import type { Entry, Running } from './kept';
 import { benchKeys, keyName, type Act } from './keys';
 import { counted, isDone, isSame, left, now, openTurns, type Part, type Turn } from './progress';
 import { NotePanel } from './NotePanel';
@@ -22,7 +21,6 @@ import { Prompts } from './Prompts';
 import { confirmed, nextPrompt, ticksOf, unconfirmed, type Ticked } from './prompts';
 import { canReadAloud, useAloud, useReadAloud } from './readAloud';
 import { SlipPanel, type Said } from './SlipPanel';
-import { Stitches } from './Stitches';
 import { BigButton, Key } from './touch';
 import { useClock } from './useClock';
 import { useWakeLock } from './useWakeLock';
@@ -363,41 +361,7 @@ function Work({ batchId }: { batchId: number }) {
             <p className="text-lg text-soft">at {turn.at}</p>
             <h2 className="text-[32px] leading-tight lg:text-[40px]">{turn.name}</h2>
             {turn.changes.length > 0 && <ChangeNow changes={turn.changes} done={putOn === turn.key} />}
-            <ul className="mt-4 space-y-3">
-              {turn.parts.map((one) => (
-                <li key={one.line}>
-                  <button
-                    type="button"
-                    aria-pressed={one === part}
-                    onClick={(event) => {
-                      if (event.detail > 0) event.currentTarget.blur();
-                      setLine(one.line);
-                    }}
-                    className={`block min-h-14 w-full rounded px-3 py-2 text-left ${one === part ? 'bg-woad-tint' : 'hover:bg-woad-tint'}`}
-                  >
-                    <span className="flex items-baseline justify-between gap-3">
-                      <span className="text-lg">
-                        <span
-                          aria-hidden
-                          className="mr-2 inline-block size-4 rounded-full border border-line-strong align-[-2px]"
-                          style={{ background: one.colour || undefined }}
-                        />
-                        {one.what}
-                        {one.cloth && <span className="text-soft"> · {one.cloth}</span>}
-                      </span>
-                      <span className="text-[26px] leading-none font-bold whitespace-nowrap">
-                        {one.done}{' '}
-                        <span className="text-base font-normal text-soft">
-                          of {one.started}
-                          {one.all > one.started && ` (${one.all} in all)`}
-                        </span>
-                      </span>
-                    </span>
-                    <Stitches done={one.done} all={one.started} />
-                  </button>
-                </li>
-              ))}
-            </ul>
+            <Parts turn={turn} part={part} onChoose={setLine} />
             {part && (
               <Prompts
                 prompts={part.prompts}
@@ -412,97 +376,21 @@ function Work({ batchId }: { batchId: number }) {
               <NoteSlips large notes={turn.notes} onPutAway={(one) => putAway.mutate(one)} />
             </div>
             <GoesThrough turn={turn} />
-            <div className="mt-4 space-y-2 text-lg">
-              {turn.check && (
-                <p>
-                  <Tag look="care">Check</Tag> {turn.check}
-                </p>
-              )}
-              {turn.caution && (
-                <p>
-                  <Tag look="bad">Caution</Tag> {turn.caution}
-                </p>
-              )}
-              {turn.note && (
-                <p>
-                  <Tag look="plain">You noted</Tag> {turn.note}
-                </p>
-              )}
-              {turn.upkeep.length > 0 && (
-                <p>
-                  <Tag look="care">Upkeep</Tag> {turn.upkeep.join(' ')}{' '}
-                  <Link to="/logbook?tab=upkeep" className="font-semibold text-woad hover:underline">
-                    It is done
-                  </Link>
-                </p>
-              )}
-            </div>
+            <Told turn={turn} />
           </div>
-          <div className="flex flex-col gap-3">
-            <div className="text-center">
-              <div className="text-soft">
-                {mine === 'setting'
-                  ? 'setting up'
-                  : mine === 'working'
-                    ? 'this one'
-                    : mine === 'paused'
-                      ? 'paused'
-                      : 'the clock stands'}
-              </div>
-              <div
-                role="timer"
-                aria-label="Time"
-                className={`text-[64px] leading-none font-bold ${isRunning(clock) && runsHere ? '' : 'text-soft'}`}
-              >
-                {clockText(runsHere ? shown : 0)}
-              </div>
-              {part && (
-                <div className="mt-1 text-soft">
-                  usually <b className="text-ink">{part.each.text}</b> each
-                  {turn.bags > 0 ? `, from ${turn.bags} timed` : ', a guess'}
-                </div>
-              )}
-            </div>
-            {isDone(turn) ? (
-              <p className="text-center text-lg font-bold text-moss">Done for all bags.</p>
-            ) : mine === 'setting' && isRunning(clock) ? (
-              <BigButton onPress={() => void setUpDone()}>It is on the machine</BigButton>
-            ) : (
-              <BigButton look={isRunning(clock) && runsHere ? 'quiet' : 'main'} onPress={acts.clock}>
-                {isRunning(clock) && runsHere ? 'Pause' : 'Start'} <Key of={keys.clock} />
-              </BigButton>
-            )}
-            <BigButton look={mine === 'working' ? 'main' : 'quiet'} tall disabled={!part} onPress={acts.one}>
-              One done <Key of={keys.one} />
-            </BigButton>
-            <div className="grid gap-3 lg:grid-cols-2">
-              <BigButton look="quiet" disabled={!part} onPress={acts.five}>
-                Five <Key of={keys.five} />
-              </BigButton>
-              <BigButton look="quiet" disabled={!lastCounted(turn, line)} onPress={acts.back}>
-                Take back <Key of={keys.back} />
-              </BigButton>
-            </div>
-            <div className="grid gap-3 lg:grid-cols-2">
-              <BigButton look="quiet" onPress={acts.slip}>
-                Slip <Key of={keys.slip} />
-              </BigButton>
-              <BigButton look="quiet" onPress={acts.note}>
-                Note <Key of={keys.note} />
-              </BigButton>
-            </div>
-            {turn.passive.seconds > 0 && (
-              <BigButton
-                look="quiet"
-                onPress={() => countdowns.start(`After ${turn.name}`, turn.passive.seconds, 1)}
-              >
-                It waits {turn.passive.text}
-              </BigButton>
-            )}
-            <p aria-live="polite" className="min-h-6 text-center text-soft">
-              {says}
-            </p>
-          </div>
+          <ClockColumn
+            turn={turn}
+            part={part}
+            phase={mine}
+            running={isRunning(clock) && runsHere}
+            shown={runsHere ? shown : 0}
+            canTakeBack={!!lastCounted(turn, line)}
+            keys={keys}
+            acts={acts}
+            says={says}
+            onSetUpDone={() => void setUpDone()}
+            onWait={() => countdowns.start(`After ${turn.name}`, turn.passive.seconds, 1)}
+          />
         </section>
       ) : (
         <Notice look="ok">
@@ -530,7 +418,7 @@ function Work({ batchId }: { batchId: number }) {
         />
       )}
       {!listed && turn && (
-        <footer className="mt-3 flex items-center justify-between gap-4 text-lg">
+        <footer className="sticky bottom-0 z-10 mt-1 flex items-center bg-ground/95 py-2 justify-between gap-4 text-lg">
           <div className="min-w-0">
             {after ? (
               <>
@@ -551,81 +439,6 @@ function Work({ batchId }: { batchId: number }) {
           </div>
         </footer>
       )}
-    </div>
-  );
-}
-
-/** One is sewn first: when it is, it is measured, and the others go on or wait. */
-function OneFirst({ view, onDone }: { view: WorkView; onDone: () => void }) {
-  const goOn = useSend(() => api.put<void>(`/api/batches/${view.batchId}/one-first?on=false`, {}), onDone);
-  const design = view.turns[0]?.parts[0]?.designId;
-  return (
-    <div className="mt-2">
-      <Notice look="ok">
-        {view.firstIsSewn
-          ? 'The first one is sewn. Measure it, and say what you find; the others wait for you.'
-          : 'One is sewn first, to be measured; the others wait.'}
-        {view.firstIsSewn && (
-          <span className="mt-2 flex flex-wrap gap-3">
-            {design !== undefined && (
-              <Link
-                to={`/designs/${design}?tab=ask`}
-                className="inline-flex min-h-14 items-center px-2 text-lg font-semibold text-woad hover:underline"
-              >
-                It came out otherwise …
-              </Link>
-            )}
-            <BigButton onPress={() => goOn.mutate(undefined)}>It is right: the others go on</BigButton>
-          </span>
-        )}
-        {goOn.problem && <span className="block">{goOn.problem.message}</span>}
-      </Notice>
-    </div>
-  );
-}
-
-/** The pieces that go through, to one scale, with the seam's allowance. */
-function GoesThrough({ turn }: { turn: Turn }) {
-  const units = useUnits();
-  if (turn.pieces.length === 0) return null;
-  const tallest = Math.max(...turn.pieces.map(({ piece }) => piece.drawing.height));
-  const wide = turn.pieces.reduce((sum, { piece }) => sum + piece.drawing.width, 0);
-  const scale = Math.min(0.62, 150 / tallest, 560 / wide);
-  return (
-    <div className="mt-4 flex flex-wrap items-end gap-x-5 gap-y-2">
-      {turn.pieces.map(({ piece, layers }) => (
-        <figure key={piece.letter} className="text-center">
-          <PieceShape piece={piece} scale={scale} />
-          <figcaption className="mt-1">
-            {layers > 1 && <b>{layers} × </b>}
-            {piece.name}
-          </figcaption>
-        </figure>
-      ))}
-      {turn.seam && (
-        <p className="pb-6 text-lg">
-          <span className="text-soft">seam</span> <b>{units.own(turn.seam)}</b>{' '}
-          <span className="text-soft">{units.other(turn.seam)}</span>
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** What has to be put on; once it is on it stays where it stood, so that nothing below it moves. */
-function ChangeNow({ changes, done }: { changes: string[]; done: boolean }) {
-  return (
-    <div
-      className={`mt-3 rounded border-2 px-4 py-3 text-[22px] ${done ? 'border-line text-soft' : 'border-woad-mid bg-woad-tint'}`}
-    >
-      <span className="text-base text-soft">{done ? 'On the machine' : 'Change now'}</span>
-      <ul>
-        {changes.map((one) => (
-          <li key={one} className="font-bold">
-            {one}
-          </li>
-        ))}
-      </ul>
     </div>
   );
 }

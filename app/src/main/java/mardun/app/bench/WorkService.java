@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -17,14 +16,8 @@ import mardun.app.bench.WorkViews.DoneTurn;
 import mardun.app.bench.WorkViews.RefusedEntry;
 import mardun.app.bench.WorkViews.WorkForm;
 import mardun.app.bench.WorkViews.WorkMaterial;
-import mardun.app.bench.WorkViews.WorkPart;
-import mardun.app.bench.WorkViews.WorkPiece;
-import mardun.app.bench.WorkViews.WorkPrompt;
 import mardun.app.bench.WorkViews.WorkSlip;
-import mardun.app.bench.WorkViews.WorkTake;
-import mardun.app.bench.WorkViews.WorkTurn;
 import mardun.app.bench.WorkViews.WorkView;
-import mardun.app.design.SheetWriter;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.BenchLog;
@@ -32,44 +25,19 @@ import mardun.app.log.LogEntry;
 import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
 import mardun.app.note.NoteAbout;
-import mardun.app.note.NotePin;
 import mardun.app.note.NoteService;
 import mardun.app.note.NoteViews.NoteView;
-import mardun.app.plan.OuterCloth;
-import mardun.app.plan.Planned;
-import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
-import mardun.app.show.Views.LengthView;
 import mardun.app.upkeep.UpkeepService;
-import mardun.core.batch.Need;
-import mardun.core.design.Letters;
-import mardun.core.design.SizedDesign.PromptOf;
-import mardun.core.design.TrimNeed;
-import mardun.core.making.Counted.Place;
-import mardun.core.making.Operation;
-import mardun.core.making.Prompt;
 import mardun.core.making.Stage;
-import mardun.core.making.Step;
-import mardun.core.making.StepsBefore;
-import mardun.core.making.WorkOrder.Turn;
 import mardun.core.making.Workplace;
 import mardun.core.material.ClothKind;
-import mardun.core.material.Part;
-import mardun.core.measure.Dimension;
-import mardun.core.measure.Length;
-import mardun.core.measure.Quantity;
-import mardun.core.measure.ShownRounding;
-import mardun.core.working.Figure;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The screen beside the machine: it tells what happened, and is told how the batch stands. */
 @Service
 class WorkService {
-
-    /** What the allowance of most seams is called in a design's formulas. */
-    private static final String SEAM = "seam";
 
     private static final int MOST_REASONS = 14;
 
@@ -137,7 +105,7 @@ class WorkService {
                 at.work().dueOn().orElse(null),
                 at.isOpen(),
                 writer.time(at.work().left()),
-                turns(at, about, colours, writer),
+                new TurnWriter(at, about, colours, due(at), writer).turns(),
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),
@@ -182,204 +150,12 @@ class WorkService {
                 .toList();
     }
 
-    private List<WorkTurn> turns(AtWork at, List<NoteView> notes, Map<MaterialId, String> colours, ViewWriter writer) {
-        Map<Place, Integer> left = new HashMap<>();
-        at.turns().stream()
-                .flatMap(turn -> turn.parts().stream())
-                .forEach(part -> left.merge(place(part), part.units(), Integer::sum));
-        Map<Place, Integer> here = new HashMap<>();
+    /** What at a place has had its time for the cloth of a batch; asked once for each place. */
+    private Function<Workplace, List<String>> due(AtWork at) {
         List<ClothKind> cloths = at.planned().supplies().stream()
                 .flatMap(supply -> supply.cloth().stream())
                 .toList();
-        Map<Workplace, List<String>> due = new HashMap<>();
-        return at.turns().stream()
-                .map(turn -> {
-                    turn.parts().forEach(part -> here.merge(place(part), part.units(), Integer::sum));
-                    return turn(
-                            turn,
-                            at,
-                            part -> goal(part, at, left, here),
-                            place -> due.computeIfAbsent(place, its -> upkeep.due(its, cloths)),
-                            notes,
-                            colours,
-                            writer);
-                })
-                .toList();
-    }
-
-    private static Place place(Operation.Part part) {
-        return new Place(part.line(), part.step().key());
-    }
-
-    /** How far a step is done, and up to where it is here. */
-    private record Goal(int done, int here, int all) {}
-
-    private static Goal goal(Operation.Part part, AtWork at, Map<Place, Integer> left, Map<Place, Integer> here) {
-        PlannedLine line = at.planned().line(part.line());
-        int lost = at.planned()
-                .counted()
-                .lostTo(
-                        part.line(),
-                        part.step().key(),
-                        StepsBefore.all(line.design().steps()));
-        int all = Math.max(line.chosen().started() - lost, left.get(place(part)));
-        int done = all - left.get(place(part));
-        return new Goal(done, done + here.get(place(part)), all);
-    }
-
-    private static WorkTurn turn(
-            Turn turn,
-            AtWork at,
-            Function<Operation.Part, Goal> goal,
-            Function<Workplace, List<String>> due,
-            List<NoteView> notes,
-            Map<MaterialId, String> colours,
-            ViewWriter writer) {
-        Planned planned = at.planned();
-        Operation operation = turn.operation();
-        return new WorkTurn(
-                turn.key(),
-                turn.step().name(),
-                turn.step().stage(),
-                turn.step().station(),
-                turn.at().key(),
-                turn.at().words(),
-                turn.changes().stream().map(turn.setUp()::words).toList(),
-                turn.setUp().on(),
-                turn.parts().stream()
-                        .map(part -> part(part, goal.apply(part), at, colours, writer))
-                        .toList(),
-                writer.time(turn.once()),
-                writer.time(operation.passive()),
-                operation.timing().bags(),
-                seam(turn, planned, writer),
-                pieces(turn, planned, writer),
-                operation.text(Step::check),
-                operation.text(Step::caution),
-                operation.text(Step::note),
-                due.apply(turn.at()),
-                notes.stream()
-                        .filter(note -> isAbout(note.pin(), turn, planned))
-                        .toList());
-    }
-
-    private static boolean isAbout(NotePin pin, Turn turn, Planned planned) {
-        return switch (pin.about()) {
-            case STEP ->
-                turn.parts().stream()
-                        .anyMatch(part -> part.step().key().equals(pin.step()) && isOf(pin, planned.line(part.line())));
-            case PIECE ->
-                turn.parts().stream()
-                        .anyMatch(part -> isOf(pin, planned.line(part.line()))
-                                && part.step().uses().stream()
-                                        .anyMatch(use -> use.letter().equals(pin.letter())));
-            case MACHINE -> pin.machine().equals(turn.at().key());
-            case DESIGN, MATERIAL -> false;
-        };
-    }
-
-    private static boolean isOf(NotePin pin, PlannedLine line) {
-        return line.chosen().designId().equals(pin.designId());
-    }
-
-    private static @Nullable LengthView seam(Turn turn, Planned planned, ViewWriter writer) {
-        Figure<Quantity> seam = planned.line(turn.parts().get(0).line())
-                .plan()
-                .sized()
-                .measurements()
-                .get(SEAM);
-        return turn.step().station().sews()
-                        && seam != null
-                        && seam.value().dimension().equals(Dimension.LENGTH)
-                ? writer.length(seam.value().value(), ShownRounding.NEAREST)
-                : null;
-    }
-
-    private static List<WorkPiece> pieces(Turn turn, Planned planned, ViewWriter writer) {
-        PlannedLine line = planned.line(turn.parts().get(0).line());
-        SheetWriter sheets = new SheetWriter(writer, planned.workroom());
-        Letters letters = new Letters(line.design(), line.plan().sized());
-        List<WorkPiece> pieces = new ArrayList<>();
-        for (Step.Use use : turn.step().uses()) {
-            Set<String> its = letters.parts(use.letter());
-            line.plan().sized().pieces().stream()
-                    .filter(piece -> its.contains(piece.piece().letter()))
-                    .map(piece -> new WorkPiece(sheets.piece(piece), use.layers()))
-                    .forEach(pieces::add);
-        }
-        return pieces;
-    }
-
-    private static WorkPart part(
-            Operation.Part part, Goal goal, AtWork at, Map<MaterialId, String> colours, ViewWriter writer) {
-        Planned planned = at.planned();
-        PlannedLine line = planned.line(part.line());
-        OuterCloth cloth = OuterCloth.of(planned, line);
-        Set<String> been =
-                StepsBefore.all(line.design().steps()).getOrDefault(part.step().key(), Set.of());
-        return new WorkPart(
-                part.line(),
-                line.chosen().designId(),
-                part.step().key(),
-                line.design().name() + (line.sizeName().isEmpty() ? "" : ", " + line.sizeName()),
-                cloth.name(),
-                cloth.materialId().map(colours::get).orElse(""),
-                goal.here(),
-                goal.all(),
-                goal.done(),
-                been,
-                prompts(part.step(), line, writer),
-                takes(part.step(), been, line, at.takes().get(part.line()), writer),
-                writer.time(part.step().perUnit()));
-    }
-
-    private static List<WorkPrompt> prompts(Step step, PlannedLine line, ViewWriter writer) {
-        List<WorkPrompt> prompts = new ArrayList<>();
-        for (int i = 0; i < step.prompts().size(); i++) {
-            Prompt prompt = step.prompts().get(i);
-            if (!prompt.text().isBlank()) {
-                Length mark = line.plan().sized().prompted().get(new PromptOf(step.key(), i));
-                prompts.add(new WorkPrompt(
-                        prompt.kind(),
-                        prompt.text(),
-                        mark == null ? null : writer.length(mark, ShownRounding.NEAREST),
-                        prompt.from(),
-                        prompt.isGate(),
-                        prompt.seconds(),
-                        prompt.times()));
-            }
-        }
-        return prompts;
-    }
-
-    /** What one bag takes beside cloth: a trim is in it once a step that it goes through is done. */
-    private static List<WorkTake> takes(
-            Step step, Set<String> been, PlannedLine line, List<Need> needs, ViewWriter writer) {
-        Set<String> through = line.design().steps().stream()
-                .filter(one -> one.key().equals(step.key()) || been.contains(one.key()))
-                .flatMap(one -> one.uses().stream().map(Step.Use::letter))
-                .collect(Collectors.toSet());
-        Set<String> slots = line.design().trims().stream()
-                .filter(trim -> through.contains(trim.letter()))
-                .map(TrimNeed::slot)
-                .collect(Collectors.toSet());
-        Set<MaterialId> there = line.chosen().materials().entrySet().stream()
-                .filter(slot -> slots.contains(slot.getKey()))
-                .map(Map.Entry::getValue)
-                .collect(Collectors.toSet());
-        return needs.stream()
-                .map(need -> {
-                    MaterialId material = MaterialId.valueOf(need.supply().key());
-                    return new WorkTake(
-                            material,
-                            need.part(),
-                            need.supply().name()
-                                    + (need.part() == Part.WHOLE
-                                            ? ""
-                                            : ", " + need.part().words()),
-                            writer.amount(need.amount()),
-                            there.contains(material));
-                })
-                .toList();
+        Map<Workplace, List<String>> known = new HashMap<>();
+        return place -> known.computeIfAbsent(place, its -> upkeep.due(its, cloths));
     }
 }

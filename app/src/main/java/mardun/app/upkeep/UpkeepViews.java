@@ -1,11 +1,12 @@
 package mardun.app.upkeep;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import mardun.core.making.Upkeep;
+import mardun.core.making.Upkeep.Kind;
 import org.jspecify.annotations.Nullable;
 
 /** The upkeep of machines as it is shown and noted. */
@@ -36,7 +37,7 @@ public final class UpkeepViews {
      * @param isDue it has had its time, with quilting cotton
      */
     public record WearView(
-            Upkeep.Kind kind,
+            Kind kind,
             String words,
             String since,
             String limit,
@@ -44,15 +45,14 @@ public final class UpkeepViews {
             boolean isDue) {}
 
     /** After how much something is changed: hours, or metres. */
-    public record LimitView(Upkeep.Kind kind, String words, String unit, String limit) {}
+    public record LimitView(Kind kind, String words, String unit, String limit) {}
 
     /** Other limits, as typed. */
-    public record LimitsForm(@NotNull @Size(max = 10) List<@NotNull LimitForm> limits) {}
+    public record LimitsForm(@NotNull @Size(max = 10) List<@NotNull @Valid LimitForm> limits) {}
 
     /** Another limit, as typed. */
     public record LimitForm(
-            Upkeep.@NotNull Kind kind,
-            @NotNull @Size(max = 20) String limit) {}
+            @NotNull Kind kind, @NotNull @Size(max = 20) String limit) {}
 
     /**
      * Something was done.
@@ -62,6 +62,6 @@ public final class UpkeepViews {
     public record DoneForm(
             @NotNull UUID id,
             @NotNull @Size(max = 60) String place,
-            Upkeep.@NotNull Kind kind,
+            @NotNull Kind kind,
             @NotNull @Size(max = 300) String note) {}
 }
