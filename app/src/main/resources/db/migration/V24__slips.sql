@@ -2,7 +2,7 @@
 alter table bench_event add column outcome varchar(10);
 alter table bench_event add column used_up clob;
 alter table bench_event add column confirmed clob;
-create index bench_event_by_kind on bench_event (kind, batch_id);
+create index bench_event_by_kind on bench_event (kind, happened_at);
 create index bench_event_by_day on bench_event (happened_at, number);
 create index bench_event_about on bench_event (of_event);
 

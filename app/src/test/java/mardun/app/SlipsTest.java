@@ -236,14 +236,14 @@ class SlipsTest {
     }
 
     /**
-     * Two thousand deliveries: touches of two devices, taken back now and then, sent in pieces, late, again and again, in any order. What
+     * Some thousand deliveries: touches of two devices, taken back now and then, sent in pieces, late, again and again, in any order. What
      * the log says is what a sum on paper says, each touch once.
      */
     @Test
     void howeverTouchesAreDeliveredEachCountsOnce() {
         BatchWork work = APP.part(BatchWork.class);
         Random random = new Random(20_261_128);
-        for (int script = 0; script < 20; script++) {
+        for (int script = 0; script < 12; script++) {
             BatchId batch = new BatchId(bench.batch(APP.pouch("Script " + script), "500"));
             Map<Counted.Place, Integer> paper = new HashMap<>();
             List<List<LogEntry>> sends = new ArrayList<>();

@@ -87,10 +87,8 @@ class ScreensTest {
         "/materials/2, How it came and went",
         "/materials/deliveries, What came before",
         "/materials/stock-take, in the book",
-        "/materials/value, Cloth",
         "/materials/hand?material=2, can be made",
         "/materials/files, Its columns",
-        "/materials/finished, Where they are",
         "/materials/cut, Eider hand warmer",
         "/materials/buying, All together",
         "/batches, On the go",
@@ -103,7 +101,6 @@ class ScreensTest {
         "/batches/2/tally, 'Minutes, planned and true'",
         "/logbook, at the bench",
         "/logbook?tab=figures, Hours at the bench",
-        "/logbook?tab=notes, comes back at",
         "/logbook?tab=upkeep, When it is due",
         "/settings, Hours free at the bench"
     })

@@ -92,6 +92,10 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
     /** What happened before a moment, the newest first. */
     List<BenchEvent> findByHappenedAtLessThanOrderByHappenedAtDescNumberDesc(Instant until, Limit most);
 
+    /** The same of one kind. */
+    List<BenchEvent> findByKindAndHappenedAtLessThanOrderByHappenedAtDescNumberDesc(
+            EventKind kind, Instant until, Limit most);
+
     /**
      * The same as far as some words are found in it.
      *

@@ -202,6 +202,12 @@ public class BenchLog {
         return told(events.findByHappenedAtLessThanOrderByHappenedAtDescNumberDesc(until, Limit.of(most)));
     }
 
+    /** The same of one kind. */
+    @Transactional(readOnly = true)
+    public List<LoggedTouch> before(Instant until, EventKind kind, int most) {
+        return told(events.findByKindAndHappenedAtLessThanOrderByHappenedAtDescNumberDesc(kind, until, Limit.of(most)));
+    }
+
     /**
      * The same as far as some words are found in it.
      *

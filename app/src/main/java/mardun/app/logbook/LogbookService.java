@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchLife;
@@ -110,7 +111,7 @@ class LogbookService {
         LocalDate next;
         int lines = 0;
         do {
-            Read read = readOnce(until, query, writer);
+            Read read = readOnce(until, query, kind, writer);
             next = read.next();
             for (Map.Entry<LocalDate, List<Told>> day : read.days().entrySet()) {
                 List<LogLine> its = day.getValue().stream()
@@ -132,19 +133,21 @@ class LogbookService {
     private record Read(
             Map<LocalDate, List<Told>> days, @Nullable LocalDate next) {}
 
-    private Read readOnce(LocalDate before, String query, ViewWriter writer) {
+    private Read readOnce(LocalDate before, String query, @Nullable LogKind kind, ViewWriter writer) {
         Instant until = before.atStartOfDay(ZoneId.systemDefault()).toInstant();
         Set<DesignId> named = named(query);
         Sources sources = new Sources();
-        List<LoggedTouch> touches = sources.take(
-                query.isBlank() ? log.before(until, AT_A_TIME) : log.found(until, query, named, AT_A_TIME),
-                LoggedTouch::at);
-        List<BatchLife.Moment> moments = sources.take(batches.before(until, AT_A_TIME), BatchLife.Moment::at);
-        List<StockHistory.Moved> moved = sources.take(stock.before(until, query, AT_A_TIME), StockHistory.Moved::at);
-        List<GoodsHistory.Moved> goodsMoved = sources.take(goods.before(until, AT_A_TIME), GoodsHistory.Moved::at);
-        List<NoteService.Noted> noted = sources.take(notes.before(until, AT_A_TIME), NoteService.Noted::at);
-
-        List<UpkeepService.Told> cared = sources.take(upkeep.before(until, AT_A_TIME), UpkeepService.Told::at);
+        List<LoggedTouch> touches = sources.take(touches(until, query, named, kind), LoggedTouch::at);
+        List<BatchLife.Moment> moments =
+                sources.take(asked(kind, LogKind.BATCH, () -> batches.before(until, AT_A_TIME)), BatchLife.Moment::at);
+        List<StockHistory.Moved> moved = sources.take(
+                asked(kind, LogKind.STOCK, () -> stock.before(until, query, AT_A_TIME)), StockHistory.Moved::at);
+        List<GoodsHistory.Moved> goodsMoved =
+                sources.take(asked(kind, LogKind.GOODS, () -> goods.before(until, AT_A_TIME)), GoodsHistory.Moved::at);
+        List<NoteService.Noted> noted =
+                sources.take(asked(kind, LogKind.NOTE, () -> notes.before(until, AT_A_TIME)), NoteService.Noted::at);
+        List<UpkeepService.Told> cared = sources.take(
+                asked(kind, LogKind.UPKEEP, () -> upkeep.before(until, AT_A_TIME)), UpkeepService.Told::at);
 
         List<Told> all = new ArrayList<>();
         cared.stream()
@@ -174,6 +177,32 @@ class LogbookService {
                 .forEach(one -> byDay.computeIfAbsent(one.day(), day -> new ArrayList<>())
                         .add(one));
         return new Read(byDay, from);
+    }
+
+    /** What a source gives, where it is asked for. */
+    private static <T> List<T> asked(@Nullable LogKind asked, LogKind its, Supplier<List<T>> source) {
+        return asked == null || asked == its ? source.get() : List.of();
+    }
+
+    private List<LoggedTouch> touches(Instant until, String query, Set<DesignId> named, @Nullable LogKind kind) {
+        Optional<EventKind> only = Optional.ofNullable(kind).flatMap(LogbookService::logged);
+        if (kind != null && only.isEmpty()) {
+            return List.of();
+        }
+        if (!query.isBlank()) {
+            return log.found(until, query, named, AT_A_TIME);
+        }
+        return only.map(one -> log.before(until, one, AT_A_TIME)).orElseGet(() -> log.before(until, AT_A_TIME));
+    }
+
+    /** What the bench logs of a kind of line; empty where that isn't from the bench. */
+    private static Optional<EventKind> logged(LogKind kind) {
+        return switch (kind) {
+            case WORK -> Optional.of(EventKind.WORKED);
+            case SET_UP -> Optional.of(EventKind.SET_UP);
+            case SLIP -> Optional.of(EventKind.SLIPPED);
+            case NOTE, BATCH, STOCK, GOODS, UPKEEP -> Optional.empty();
+        };
     }
 
     /** How far back each of several sources was read. */
