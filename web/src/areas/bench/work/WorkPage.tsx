@@ -418,7 +418,7 @@ function Work({ batchId }: { batchId: number }) {
         />
       )}
       {!listed && turn && (
-        <footer className="sticky bottom-0 z-10 mt-1 flex items-center bg-ground/95 py-2 justify-between gap-4 text-lg">
+        <footer className="sticky bottom-0 z-10 mt-1 flex items-center bg-ground py-2 justify-between gap-4 text-lg">
           <div className="min-w-0">
             {after ? (
               <>
