@@ -69,7 +69,7 @@ export function useCountdowns() {
     setNow(Date.now());
     setAll((before) => {
       const after = next(before);
-      localStorage.setItem(STORED, JSON.stringify(after));
+      if (after !== before) localStorage.setItem(STORED, JSON.stringify(after));
       return after;
     });
   }, []);

@@ -146,6 +146,12 @@ class DoorTest {
     @Test
     void noOtherHostAndNoOtherPage() throws Exception {
         assertThat(APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/settings"))
+                                .header("Origin", "null")
+                                .build())
+                        .statusCode())
+                .as("a page that hides where it is from")
+                .isEqualTo(403);
+        assertThat(APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/settings"))
                                 .header("Origin", "http://evil.example")
                                 .build())
                         .statusCode())

@@ -81,7 +81,7 @@ class DoorFilter extends OncePerRequestFilter {
 
     private static boolean isOfAnotherPage(HttpServletRequest request) {
         String origin = request.getHeader(HttpHeaders.ORIGIN);
-        return origin != null && !origin.equals("null") && !isSame(origin, request.getHeader(HttpHeaders.HOST));
+        return origin != null && !isSame(origin, request.getHeader(HttpHeaders.HOST));
     }
 
     private static boolean isSame(String origin, @Nullable String host) {

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -37,6 +38,7 @@ import mardun.app.logbook.FigureViews.WeekView;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.planning.FreeTime;
 import org.springframework.stereotype.Service;
@@ -105,7 +107,7 @@ class LogbookFigures {
         touches.stream()
                 .filter(touch -> touch.kind() == EventKind.SLIPPED && !touch.isWithdrawn())
                 .forEach(touch -> byReason.merge(
-                        touch.reason().isBlank() ? "no reason given" : touch.reason(),
+                        named(touch),
                         reason(touch),
                         (one, other) -> new ReasonView(
                                 one.reason(),
@@ -117,8 +119,12 @@ class LogbookFigures {
                 .toList();
     }
 
+    private static String named(LoggedTouch touch) {
+        return touch.reason().isBlank() ? "no reason given" : touch.reason();
+    }
+
     private static ReasonView reason(LoggedTouch touch) {
-        String reason = touch.reason().isBlank() ? "no reason given" : touch.reason();
+        String reason = named(touch);
         return switch (touch.outcome()) {
             case MENDED -> new ReasonView(reason, touch.bags(), 0, 0);
             case SECOND -> new ReasonView(reason, 0, touch.bags(), 0);
@@ -147,8 +153,13 @@ class LogbookFigures {
         return new SetUpsView(made.size(), Math.max(made.size(), apart.size()));
     }
 
+    /** A machine that the maker listed, or a station at which is sewn; not a table. */
     private static boolean isMachine(String place) {
-        return place.chars().allMatch(Character::isDigit);
+        return Arrays.stream(Station.values())
+                .filter(station -> station.name().equals(place))
+                .findFirst()
+                .map(Station::sews)
+                .orElse(true);
     }
 
     private List<PaceView> pace(LocalDate first, List<LoggedTouch> touches, ViewWriter writer) {

@@ -195,12 +195,11 @@ class TallyService {
                                 .anyMatch(touch -> touch.line() == line.number()
                                         && touch.step().equals(step.key())
                                         && touch.kind() == EventKind.WORKED)
-                        && !writer.time(each)
-                                .text()
-                                .equals(writer.time(step.perUnit()).text());
+                        && Math.abs(each.toMillis() - step.perUnit().toMillis())
+                                > WORTH_TELLING * step.perUnit().toMillis();
                 if (isNews) {
                     learnt.add("“" + step.name() + "” is reckoned with "
-                            + writer.time(each).text() + " each from now on; this batch was planned with "
+                            + writer.time(each).text() + " each from now on, and was with "
                             + writer.time(step.perUnit()).text() + ".");
                 }
             }

@@ -13,13 +13,17 @@ import mardun.core.working.Working;
  * How many bags to start so that enough come out well. Each comes out or doesn't for itself: of n that are started the number that is
  * spoiled is binomial, and its sum is worked out in whole numbers, without rounding, until the chance is shown.
  *
- * @param start how many to start
- * @param chances for each number from what is wanted to {@code start}, how likely enough come out
+ * @param start how many to start; where {@code isReached} isn't so, the most that was looked at
+ * @param chances how likely enough come out, for the first {@value #CHANCES} numbers from what is wanted on and for {@code start}
+ * @param isReached of {@code start} enough come out as likely as was wanted; never so only where nearly all are spoiled
  */
-public record StartEnough(Figure<Integer> start, List<Chance> chances) {
+public record StartEnough(Figure<Integer> start, List<Chance> chances, boolean isReached) {
 
-    /** More are never started for that: so many beyond what is wanted. */
-    private static final int MOST_MORE = 200;
+    /** So many beyond what is wanted are looked at. */
+    private static final int MOST_MORE = 5_000;
+
+    /** For so many numbers the chances are told. */
+    static final int CHANCES = 12;
 
     private static final int PLACES = 4;
 
@@ -57,9 +61,14 @@ public record StartEnough(Figure<Integer> start, List<Chance> chances) {
         chances.add(exact.shown());
         while (!exact.isAtLeast(likelihood) && exact.spoiled() < MOST_MORE) {
             exact = exact.oneMore();
-            chances.add(exact.shown());
+            if (chances.size() < CHANCES) {
+                chances.add(exact.shown());
+            }
         }
-        Chance last = chances.get(chances.size() - 1);
+        Chance last = exact.shown();
+        if (!chances.contains(last)) {
+            chances.add(last);
+        }
         int start = last.start();
         return new StartEnough(
                 new Figure<>(
@@ -74,7 +83,8 @@ public record StartEnough(Figure<Integer> start, List<Chance> chances) {
                                 .input("chance", "how likely enough come out", new Value.Share(last.enough()))
                                 .input("likelihood", "how likely it shall be", new Value.Share(likelihood))
                                 .gives(Value.of(start))),
-                chances);
+                chances,
+                exact.isAtLeast(likelihood));
     }
 
     /** How likely it is that of those that are started at least as many come out as are wanted; to four places, cut off. */
@@ -93,28 +103,21 @@ public record StartEnough(Figure<Integer> start, List<Chance> chances) {
      * How likely it is that enough come out although so many are spoiled, as one whole number over another. The last that is wanted comes out
      * as the bag after {@code wanted - 1} good ones and some spoiled ones; for each number of those in turn that is added.
      *
-     * @param ways in how many orders so many spoiled ones lie among the good ones before the last
+     * @param next what so many spoiled ones add to the part: in how many orders they lie among the good ones, times how likely each is
      */
-    private record Exact(int wanted, int spoiled, Odds odds, BigInteger ways, BigInteger part, BigInteger all) {
+    private record Exact(int wanted, int spoiled, Odds odds, BigInteger next, BigInteger part, BigInteger all) {
 
         static Exact allWell(int wanted, Odds odds) {
-            return new Exact(
-                    wanted,
-                    0,
-                    odds,
-                    BigInteger.ONE,
-                    odds.well().pow(wanted),
-                    odds.of().pow(wanted));
+            BigInteger well = odds.well().pow(wanted);
+            return new Exact(wanted, 0, odds, well, well, odds.of().pow(wanted));
         }
 
         Exact oneMore() {
-            int next = spoiled + 1;
-            BigInteger itsWays =
-                    ways.multiply(BigInteger.valueOf((long) wanted + spoiled)).divide(BigInteger.valueOf(next));
-            BigInteger its = itsWays.multiply(odds.spoiled().pow(next))
-                    .multiply(odds.well().pow(wanted));
+            BigInteger its = next.multiply(odds.spoiled())
+                    .multiply(BigInteger.valueOf((long) wanted + spoiled))
+                    .divide(BigInteger.valueOf(spoiled + 1L));
             return new Exact(
-                    wanted, next, odds, itsWays, part.multiply(odds.of()).add(its), all.multiply(odds.of()));
+                    wanted, spoiled + 1, odds, its, part.multiply(odds.of()).add(its), all.multiply(odds.of()));
         }
 
         boolean isAtLeast(BigDecimal likelihood) {

@@ -104,6 +104,20 @@ class StartEnoughTest {
         assertThat(Duration.ofNanos(System.nanoTime() - from)).isLessThan(Duration.ofSeconds(5));
     }
 
+    /** A fifth is spoiled: of a thousand wanted more than 1250 are begun, and it is really reached. */
+    @Test
+    void manyMoreAreBegunWhereManyAreSpoiled() {
+        StartEnough start = StartEnough.of(1000, share("0.2"), NINE_OF_TEN);
+        assertThat(start.isReached()).isTrue();
+        assertThat(start.start().value()).isBetween(1260, 1290);
+        assertThat(StartEnough.chance(1000, start.start().value(), share("0.2")))
+                .isGreaterThanOrEqualTo(NINE_OF_TEN);
+        assertThat(StartEnough.chance(1000, start.start().value() - 1, share("0.2")))
+                .isLessThan(NINE_OF_TEN);
+        assertThat(start.chances()).hasSize(StartEnough.CHANCES + 1);
+        assertThat(StartEnough.of(5000, share("0.9"), NINE_OF_TEN).isReached()).isFalse();
+    }
+
     @Test
     void whatCanNotBeWantedIsRefused() {
         assertThatThrownBy(() -> StartEnough.of(0, share("0.1"), NINE_OF_TEN))
