@@ -2703,10 +2703,12 @@ export interface components {
       sentence: string;
     };
     FiguresView: {
+      free: components['schemas']['TimeView'];
       pace: components['schemas']['PaceView'][];
       reasons: components['schemas']['ReasonView'][];
       setUps: components['schemas']['SetUpsView'];
       weeks: components['schemas']['WeekView'][];
+      worked: components['schemas']['TimeView'];
     };
     FillingNeed: {
       amounts: string[];
@@ -4273,6 +4275,8 @@ export interface components {
       apart: number;
       /** Format: int32 */
       made: number;
+      /** Format: int32 */
+      spared: number;
     };
     SettingsForm: {
       changes?: components['schemas']['ChangesForm'];
@@ -4540,7 +4544,7 @@ export interface components {
       chance: string;
       chances: components['schemas']['ChanceView'][];
       /** Format: int32 */
-      enough: number;
+      enough?: number;
       /** Format: int32 */
       lost: number;
       share: string;

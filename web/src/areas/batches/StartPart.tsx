@@ -40,7 +40,7 @@ export function StartPart({
         <span>
           Of <b>{data.started}</b> enough come out with <b>{data.chance}</b>.
         </span>
-        {data.enough > data.started && (
+        {data.enough !== undefined && data.enough > data.started && (
           <button
             type="button"
             className="min-h-9 font-semibold text-woad hover:underline"
@@ -73,7 +73,7 @@ export function StartPart({
         </summary>
         <table className="mt-1 text-[13.5px]">
           <tbody>
-            {data.chances.slice(0, 12).map((one) => (
+            {data.chances.map((one) => (
               <tr key={one.started}>
                 <td className="pr-3 text-right">begin {one.started}</td>
                 <td className="pr-3">

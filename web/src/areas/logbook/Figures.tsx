@@ -49,7 +49,7 @@ export default function Figures() {
         </SelectField>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <Hours weeks={data.weeks} />
+        <Hours figures={data} />
         <StepTimes />
         <Reasons reasons={data.reasons} />
         <Pace pace={data.pace} setUps={data.setUps} />
@@ -58,14 +58,13 @@ export default function Figures() {
   );
 }
 
-function Hours({ weeks }: { weeks: Schemas['WeekView'][] }) {
-  const worked = weeks.reduce((sum, week) => sum + week.workedHours, 0);
-  const free = weeks.reduce((sum, week) => sum + week.freeHours, 0);
+function Hours({ figures }: { figures: Schemas['FiguresView'] }) {
+  const { weeks, worked, free } = figures;
   return (
     <section className="sheet p-4" aria-label="Hours by week">
       <h2>Hours at the bench, week by week</h2>
       <p className="text-soft">
-        <b className="text-ink">{worked.toFixed(1)} h</b> worked, {free.toFixed(1)} h were free
+        <b className="text-ink">{worked.text}</b> worked, {free.text} were free
       </p>
       <div className="mt-2 h-[220px]" aria-hidden>
         <ResponsiveContainer>
@@ -302,7 +301,7 @@ function Reasons({ reasons }: { reasons: Schemas['ReasonView'][] }) {
 }
 
 function Pace({ pace, setUps }: { pace: Schemas['PaceView'][]; setUps: Schemas['SetUpsView'] }) {
-  const spared = setUps.apart - setUps.made;
+  const { spared } = setUps;
   return (
     <section className="sheet p-4" aria-label="Bags an hour">
       <h2>Bags an hour</h2>

@@ -2,6 +2,7 @@ package mardun.app.batch;
 
 import java.util.List;
 import mardun.app.show.Views.WorkingView;
+import org.jspecify.annotations.Nullable;
 
 /** How many bags to begin, as it is shown. */
 public final class StartViews {
@@ -12,7 +13,7 @@ public final class StartViews {
      * How many bags of a line to begin so that enough come out.
      *
      * @param chance how likely enough come out of those that are begun now
-     * @param enough the fewest of which enough come out as likely as was asked for
+     * @param enough the fewest of which enough come out as likely as was asked for; absent where so many are spoiled that none would do
      * @param chances for each number up to that, how likely enough come out
      * @param share of the design's bags that doesn't come out, as far as is known
      * @param bags on how many bags of the design that rests
@@ -22,7 +23,7 @@ public final class StartViews {
             int wanted,
             int started,
             String chance,
-            int enough,
+            @Nullable Integer enough,
             List<ChanceView> chances,
             String share,
             int bags,

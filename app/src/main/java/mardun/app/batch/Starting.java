@@ -54,7 +54,7 @@ public class Starting {
                 wanted,
                 started,
                 ViewWriter.percent(StartEnough.chance(wanted, started, spoilage)),
-                enough.start().value(),
+                enough.isReached() ? enough.start().value() : null,
                 enough.chances().stream()
                         .map(chance -> new ChanceView(chance.start(), ViewWriter.percent(chance.enough())))
                         .toList(),

@@ -66,11 +66,11 @@ class TrueTimes {
             Place place = new Place(line.number(), step.key());
             Optional<TrueTime> its = TrueTime.of(worked.getOrDefault(place, List.of()), step.perUnit());
             int reached = begun - planned.counted().lostTo(line.number(), step.key(), before);
-            Duration each = its.map(TrueTime::each)
-                    .orElse(step.perUnit())
-                    .multipliedBy(Math.max(0, reached))
-                    .plus(mending.getOrDefault(place, Duration.ZERO))
-                    .dividedBy(begun);
+            Duration each = TrueTime.forEachBegun(
+                    its.map(TrueTime::each).orElse(step.perUnit()),
+                    reached,
+                    mending.getOrDefault(place, Duration.ZERO),
+                    begun);
             steps.add(new StepTook(
                     step.key(),
                     each,

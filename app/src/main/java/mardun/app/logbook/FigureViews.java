@@ -15,10 +15,18 @@ public final class FigureViews {
      * What some weeks add up to.
      *
      * @param weeks the oldest first
+     * @param worked in all of them
+     * @param free in all of them
      * @param reasons why bags went wrong, the most frequent first
      * @param pace how fast designs came out of batches that were finished in these weeks, by name
      */
-    public record FiguresView(List<WeekView> weeks, List<ReasonView> reasons, SetUpsView setUps, List<PaceView> pace) {}
+    public record FiguresView(
+            List<WeekView> weeks,
+            TimeView worked,
+            TimeView free,
+            List<ReasonView> reasons,
+            SetUpsView setUps,
+            List<PaceView> pace) {}
 
     /**
      * A week.
@@ -38,8 +46,9 @@ public final class FigureViews {
      *
      * @param made how often
      * @param apart how often it would have been with each line of each batch made by itself
+     * @param spared how often it wasn't because of that
      */
-    public record SetUpsView(int made, int apart) {}
+    public record SetUpsView(int made, int apart, int spared) {}
 
     /**
      * How fast a design came out.

@@ -82,21 +82,30 @@ class LogbookFigures {
         LocalDate today = LocalDate.now(clock);
         LocalDate first = monday(today).minusWeeks(weeks - 1L);
         List<LoggedTouch> touches = log.touches(start(first), start(today.plusDays(1)));
+        FreeTime free = days.freeTime(first, first.plusWeeks(weeks));
         return new FiguresView(
-                weeks(first, weeks, touches, writer), reasons(touches), setUps(touches), pace(first, touches, writer));
+                weeks(first, weeks, touches, free, writer),
+                writer.time(touches.stream().map(LoggedTouch::worked).reduce(Duration.ZERO, Duration::plus)),
+                writer.time(free(free, first, first.plusWeeks(weeks))),
+                reasons(touches),
+                setUps(touches),
+                pace(first, touches, writer));
     }
 
-    private List<WeekView> weeks(LocalDate first, int count, List<LoggedTouch> touches, ViewWriter writer) {
+    private static Duration free(FreeTime free, LocalDate from, LocalDate until) {
+        return from.datesUntil(until).map(free::on).reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static List<WeekView> weeks(
+            LocalDate first, int count, List<LoggedTouch> touches, FreeTime free, ViewWriter writer) {
         Map<LocalDate, Duration> worked = touches.stream()
                 .collect(Collectors.groupingBy(
                         touch -> monday(day(touch.at())),
                         Collectors.reducing(Duration.ZERO, LoggedTouch::worked, Duration::plus)));
-        FreeTime free = days.freeTime(first, first.plusWeeks(count));
         List<WeekView> weeks = new ArrayList<>();
         for (LocalDate monday = first; monday.isBefore(first.plusWeeks(count)); monday = monday.plusWeeks(1)) {
             Duration its = worked.getOrDefault(monday, Duration.ZERO);
-            Duration wasFree =
-                    monday.datesUntil(monday.plusWeeks(1)).map(free::on).reduce(Duration.ZERO, Duration::plus);
+            Duration wasFree = free(free, monday, monday.plusWeeks(1));
             weeks.add(new WeekView(monday, writer.time(its), writer.time(wasFree), hours(its), hours(wasFree)));
         }
         return weeks;
@@ -150,7 +159,8 @@ class LogbookFigures {
                 .filter(touch -> !touch.place().isEmpty() && isMachine(touch.place()))
                 .map(touch -> new OfLine(touch.batchId(), touch.line(), touch.step()))
                 .collect(Collectors.toSet());
-        return new SetUpsView(made.size(), Math.max(made.size(), apart.size()));
+        int all = Math.max(made.size(), apart.size());
+        return new SetUpsView(made.size(), all, all - made.size());
     }
 
     /** A machine that the maker listed, or a station at which is sewn; not a table. */

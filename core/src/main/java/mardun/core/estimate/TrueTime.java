@@ -29,4 +29,17 @@ public record TrueTime(Duration each, int timed) {
                                 .dividedBy(bags),
                         bags));
     }
+
+    /**
+     * What a step took for each bag that was begun: bags that never came to it took nothing there, and mending is time of the step at which it
+     * went wrong.
+     *
+     * @param each for one bag that came to it
+     * @param reached how many came to it
+     * @param mending for all of them together
+     * @param begun at least one
+     */
+    public static Duration forEachBegun(Duration each, int reached, Duration mending, int begun) {
+        return each.multipliedBy(Math.max(0, reached)).plus(mending).dividedBy(begun);
+    }
 }

@@ -37,4 +37,13 @@ class TrueTimeTest {
         assertThat(TrueTime.of(List.of(touch(5, 1, 5), touch(6, -1, 0), touch(9, 1, 2)), GUESS))
                 .contains(new TrueTime(Duration.ofMinutes(7), 1));
     }
+
+    /** Ten are begun, eight came to the step at six minutes each, and mending took twelve. */
+    @Test
+    void bagsThatNeverCameTookNothingAndMendingIsSpread() {
+        assertThat(TrueTime.forEachBegun(Duration.ofMinutes(6), 8, Duration.ofMinutes(12), 10))
+                .isEqualTo(Duration.ofMinutes(6));
+        assertThat(TrueTime.forEachBegun(Duration.ofMinutes(6), -1, Duration.ZERO, 10))
+                .isZero();
+    }
 }
