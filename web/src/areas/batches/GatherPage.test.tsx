@@ -128,7 +128,7 @@ describe('the tally', () => {
     const sent = server({
       '/api/batches/4/tally': tally,
       '/api/notes/about': [],
-      '/api/stock-take': { counted: 1, differences: 1 },
+      '/api/stock-takes': { counted: 1, differences: 1 },
     });
     rendered(<TallyPage />, 'INCH', undefined, { path: '/batches/4/tally', route: '/batches/:id/tally' });
     const out = await screen.findByRole('region', { name: 'What came out' });
@@ -139,7 +139,7 @@ describe('the tally', () => {
     expect(screen.getByText(/hole at the corner/)).toHaveTextContent('scrap');
     await userEvent.type(screen.getByLabelText('Left of Reed Stripe'), '1 ydd{Backspace} 30 in');
     await userEvent.click(screen.getByRole('button', { name: 'Set the shelf right' }));
-    expect(sent.find((one) => one.path === '/api/stock-take')?.body).toMatchObject({
+    expect(sent.find((one) => one.path === '/api/stock-takes')?.body).toMatchObject({
       lines: [{ materialId: 1, there: '1 yd 30 in', bookValue: amount('2 yd').value }],
     });
   });

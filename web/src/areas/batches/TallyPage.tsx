@@ -250,7 +250,7 @@ function Materials({ tally }: { tally: Tally }) {
   const typed = tally.materials.filter((material) => left[keyOf(material)]?.trim());
   const send = useSend(
     () =>
-      api.post<Schemas['StockTakeDone']>('/api/stock-take', {
+      api.post<Schemas['StockTakeDone']>('/api/stock-takes', {
         requestId: request.id,
         reason: `measured after batch ${tally.batchId}`,
         lines: typed.map((material) => ({

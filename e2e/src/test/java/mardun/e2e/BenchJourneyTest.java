@@ -110,6 +110,17 @@ class BenchJourneyTest {
             page.navigate(app.url("/batches/4/tally"));
             assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Minutes by step")))
                     .containsText("Sew zip to outer and lining");
+            Locator left = page.getByLabel(Pattern.compile("^Left of")).first();
+            left.pressSequentially("much");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set the shelf right"))
+                    .press("Enter");
+            assertThat(page.getByText("“much”")).isVisible();
+            left.fill("");
+            left.pressSequentially("2 yd");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set the shelf right"))
+                    .press("Enter");
+            assertThat(page.getByText("The shelf is set right.")).isVisible();
+            CHROMIUM.complaints().clear();
             page.navigate(app.url("/logbook?tab=book"));
             page.getByLabel("Find").pressSequentially("hole {at} the corner – ç");
             assertThat(page.getByText("went wrong, hole {at} the corner – ç; it was none."))
