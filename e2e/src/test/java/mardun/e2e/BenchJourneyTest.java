@@ -120,7 +120,6 @@ class BenchJourneyTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Set the shelf right"))
                     .press("Enter");
             assertThat(page.getByText("The shelf is set right.")).isVisible();
-            CHROMIUM.complaints().clear();
             page.navigate(app.url("/logbook?tab=book"));
             page.getByLabel("Find").pressSequentially("hole {at} the corner – ç");
             assertThat(page.getByText("went wrong, hole {at} the corner – ç; it was none."))
