@@ -48,9 +48,9 @@ export function NoteSlips({
       {notes.map((note) => (
         <li
           key={note.id}
-          className={`flex items-start justify-between gap-3 rounded border-l-4 border-weld bg-weld-tint px-3 py-2 ${large ? 'text-lg' : ''}`}
+          className={`flex flex-wrap items-start justify-end gap-x-3 rounded border-l-4 border-weld bg-weld-tint px-3 py-2 ${large ? 'text-lg' : ''}`}
         >
-          <span className="min-w-0">
+          <span className="min-w-[200px] flex-1">
             <span className="break-words whitespace-pre-wrap">{note.text}</span>
             <span className="block text-[13px] text-soft">
               {pinnedTo(note)} · {day(note.on)}
