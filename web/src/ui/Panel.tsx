@@ -32,11 +32,11 @@ export function Panel({
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
           onOpenAutoFocus={beginInEmptyField}
-          className={`sheet fixed top-[6vh] left-1/2 max-h-[88vh] -translate-x-1/2 overflow-y-auto p-5 shadow-xl ${
+          className={`sheet fixed z-40 top-[6vh] left-1/2 max-h-[88vh] -translate-x-1/2 overflow-y-auto p-5 shadow-xl ${
             wide ? 'w-[min(960px,96vw)]' : 'w-[min(560px,94vw)]'
           }`}
         >

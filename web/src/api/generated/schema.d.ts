@@ -708,6 +708,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/bench/cut-again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readCutAgain'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/bench/work': {
     parameters: {
       query?: never;
@@ -1992,6 +2008,26 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    AgainChoice: {
+      dye: string;
+      ofTheBatch: boolean;
+      says: string;
+    };
+    AgainCloth: {
+      choices: components['schemas']['AgainChoice'][];
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      nothing: string;
+      pieces: string;
+    };
+    AgainPiece: {
+      cloth: string;
+      /** Format: int64 */
+      count: number;
+      letter: string;
+      name: string;
+    };
     AimForm: {
       /** @enum {string} */
       aim: 'MONEY' | 'LEAST_CLOTH' | 'FEWEST_CUTS' | 'BEST_OFFCUT';
@@ -2347,6 +2383,15 @@ export interface components {
       part: 'WHOLE' | 'SOCKET' | 'STUD';
       reason: string;
       there: string;
+    };
+    CutAgain: {
+      dyes: components['schemas']['OfDye'][];
+      pieces: string[];
+    };
+    CutAgainView: {
+      cloths: components['schemas']['AgainCloth'][];
+      pieces: components['schemas']['AgainPiece'][];
+      refusal?: string;
     };
     CutForm: {
       cloths?: number[];
@@ -3238,6 +3283,7 @@ export interface components {
       next?: string;
     };
     LoggedSlip: {
+      again?: components['schemas']['CutAgain'];
       /** @enum {string} */
       outcome: 'MENDED' | 'SECOND' | 'SCRAP';
       usedUp: components['schemas']['UsedUp'][];
@@ -3719,6 +3765,11 @@ export interface components {
       count: number;
       name: string;
       slot: string;
+    };
+    OfDye: {
+      dye: string;
+      /** Format: int64 */
+      materialId: number;
     };
     OffcutOffer: {
       chosen: boolean;
@@ -5237,6 +5288,7 @@ export interface components {
       at: string;
       /** Format: int32 */
       bags: number;
+      cutAgain: string[];
       /** Format: uuid */
       id: string;
       /** Format: int32 */
@@ -6542,6 +6594,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BenchView'];
+        };
+      };
+    };
+  };
+  readCutAgain: {
+    parameters: {
+      query: {
+        batch: number;
+        line: number;
+        bags: number;
+        pieces?: string[];
+        whole?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CutAgainView'];
         };
       };
     };

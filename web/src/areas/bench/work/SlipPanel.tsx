@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Panel } from '../../../ui/Panel';
+import { clean, CutAgain, type Again } from './CutAgain';
 import type { Entry } from './kept';
 import { left, type Part, type Turn } from './progress';
 
-type Outcome = NonNullable<Entry['slip']>['outcome'];
+export type Outcome = NonNullable<Entry['slip']>['outcome'];
 
 const OUTCOMES: Record<Outcome, { word: string; says: string }> = {
   MENDED: { word: 'Mended', says: 'it goes on as if nothing had been' },
@@ -21,18 +22,22 @@ export interface Said {
   /** What mending took, in milliseconds. */
   mending: number;
   usedUp: NonNullable<Entry['slip']>['usedUp'];
+  /** What is cut once more for it. */
+  again: Again | undefined;
   /** The bag had been counted here already. */
   wasCounted: boolean;
 }
 
 /** Something went wrong: of how many, from what, how it ended and what it used up. */
 export function SlipPanel({
+  batchId,
   turn,
   part,
   reasons,
   onSay,
   onClose,
 }: {
+  batchId: number;
   turn: Turn;
   part: Part;
   reasons: string[];
@@ -45,6 +50,7 @@ export function SlipPanel({
   const [minutes, setMinutes] = useState('');
   const [wasCounted, setWasCounted] = useState(left(part) === 0);
   const [used, setUsed] = useState<Record<string, boolean>>({});
+  const [again, setAgain] = useState<Again>();
   const [wrong, setWrong] = useState<{ bags?: string; minutes?: string }>({});
   const keyOf = (take: Part['takes'][number]) => `${take.materialId} ${take.part}`;
   const isUsed = (take: Part['takes'][number]) => used[keyOf(take)] ?? (outcome === 'SCRAP' && take.byNow);
@@ -75,6 +81,7 @@ export function SlipPanel({
       reason: reason.trim(),
       mending: outcome === 'MENDED' ? Math.round(mending * 60_000) : 0,
       usedUp: part.takes.filter(isUsed).map(({ materialId, part: half }) => ({ materialId, part: half })),
+      again: clean(again, outcome),
       wasCounted: wasCounted && outcome === 'SCRAP',
     });
   };
@@ -127,7 +134,10 @@ export function SlipPanel({
                   name="outcome"
                   className="mr-2"
                   checked={outcome === one}
-                  onChange={() => setOutcome(one)}
+                  onChange={() => {
+                    setOutcome(one);
+                    setAgain(undefined);
+                  }}
                 />
                 <b>{OUTCOMES[one].word}</b>
                 <span className="block text-[13px] text-soft">{OUTCOMES[one].says}</span>
@@ -184,6 +194,14 @@ export function SlipPanel({
             ))}
           </fieldset>
         )}
+        <CutAgain
+          batchId={batchId}
+          line={part.line}
+          bags={/^\d{1,3}$/.test(bags.trim()) ? Number(bags) : 1}
+          outcome={outcome}
+          again={again}
+          onChange={setAgain}
+        />
         <Button type="submit" className="!min-h-14 text-lg">
           Log it
         </Button>

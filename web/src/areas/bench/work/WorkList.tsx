@@ -30,23 +30,30 @@ function SlipList({
       {waiting > 0 && <p className="text-soft">{waiting} not sent yet</p>}
       <ul className="divide-y divide-line">
         {there.map((slip) => (
-          <li key={slip.id} className="flex items-center justify-between gap-3 py-1.5">
-            <span>
-              <b>{slip.bags}</b> × {slip.stepName}
-              {slip.reason && `: ${slip.reason}`}
-              <span className="text-soft">
-                {' '}
-                · {ENDED[slip.outcome]}
-                {slip.mending.seconds > 0 && `, ${slip.mending.text}`}
+          <li key={slip.id} className="py-1.5">
+            <div className="flex items-center justify-between gap-3">
+              <span>
+                <b>{slip.bags}</b> × {slip.stepName}
+                {slip.reason && `: ${slip.reason}`}
+                <span className="text-soft">
+                  {' '}
+                  · {ENDED[slip.outcome]}
+                  {slip.mending.seconds > 0 && `, ${slip.mending.text}`}
+                </span>
               </span>
-            </span>
-            <Button
-              look="quiet"
-              aria-label={`It was none: ${slip.stepName}${slip.reason && `, ${slip.reason}`}`}
-              onClick={() => onWithdraw(slip)}
-            >
-              It was none
-            </Button>
+              <Button
+                look="quiet"
+                aria-label={`It was none: ${slip.stepName}${slip.reason && `, ${slip.reason}`}`}
+                onClick={() => onWithdraw(slip)}
+              >
+                It was none
+              </Button>
+            </div>
+            {slip.cutAgain.map((says) => (
+              <p key={says} className="text-[13px]">
+                Cut {says}
+              </p>
+            ))}
           </li>
         ))}
       </ul>

@@ -5,8 +5,32 @@ import userEvent from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { afterEach, beforeEach, vi } from 'vitest';
+import type { Schemas } from '../../../api/client';
 import type { Entry, WorkView } from './kept';
 import { part, turn, workView } from './work.test.helper';
+
+/** What the shelf would give: of two dyes, one of them the batch's. */
+function cutAgain(path: string): Schemas['CutAgainView'] {
+  const asked = new URLSearchParams(path.split('?')[1]).getAll('pieces');
+  return {
+    pieces: [{ letter: 'B', name: 'Side', cloth: 'Reed Stripe', count: 2 }],
+    cloths:
+      asked.length === 0
+        ? []
+        : [
+            {
+              materialId: 3,
+              name: 'Reed Stripe',
+              pieces: asked.join(' and '),
+              choices: [
+                { dye: '12', ofTheBatch: true, says: `${asked.join(' and ')} from offcut 4.` },
+                { dye: '13', ofTheBatch: false, says: `${asked.join(' and ')} from roll 5.` },
+              ],
+              nothing: '',
+            },
+          ],
+  };
+}
 
 /** A server that counts what it is told once, and may be away. */
 function bench(view: WorkView) {
@@ -14,8 +38,9 @@ function bench(view: WorkView) {
   const state = { away: false, known, lost: 0 };
   vi.stubGlobal(
     'fetch',
-    vi.fn(async (_: string, options: RequestInit) => {
+    vi.fn(async (path: string, options: RequestInit) => {
       if (state.away) throw new TypeError('nobody is there');
+      if (path.startsWith('/api/bench/cut-again')) return Response.json(cutAgain(path));
       const { entries } = JSON.parse(options.body as string) as { entries: Entry[] };
       entries.forEach((entry) => known.set(entry.id, entry));
       if (state.lost > 0) {
@@ -217,6 +242,28 @@ describe('the screen beside the machine', () => {
     await userEvent.click(screen.getByRole('button', { name: '12 s, 6 times' }));
     expect(screen.getByRole('timer', { name: 'Press' })).toHaveTextContent('0:12');
     expect(screen.getByText('Press, 1 of 6')).toBeVisible();
+  });
+
+  it('has a piece cut once more from what the shelf gives, of the dye that is chosen', async () => {
+    const { known } = bench(workView(turn('Sew the sides', part(1, 1))));
+    await open();
+    await screen.findByRole('heading', { name: 'Sew the sides' });
+    await userEvent.keyboard('x');
+    const sides = await screen.findByRole('group', { name: 'B Side' });
+    await userEvent.click(within(sides).getByRole('button', { name: '2' }));
+    expect(await screen.findByText(/B and B from offcut 4/)).toBeVisible();
+    await userEvent.click(within(sides).getByRole('button', { name: '1' }));
+    expect(await screen.findByText('B from offcut 4.')).toBeVisible();
+    expect(screen.getByRole('radio', { name: /offcut 4/ })).toBeChecked();
+    await userEvent.click(screen.getByRole('radio', { name: /roll 5/ }));
+    expect(screen.getByText(/Another dye than the batch has/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    await waitFor(() => expect(known.size).toBe(1));
+    expect([...known.values()][0]?.slip).toEqual({
+      outcome: 'MENDED',
+      usedUp: [],
+      again: { pieces: ['B'], dyes: [{ materialId: 3, dye: '13' }] },
+    });
   });
 
   it('logs what went wrong: a bag that is scrapped is one fewer from here on', async () => {

@@ -203,13 +203,15 @@ function Work({ batchId }: { batchId: number }) {
         bags: said.bags,
         millis: said.mending,
         reason: said.reason,
-        slip: { outcome: said.outcome, usedUp: said.usedUp },
+        slip: { outcome: said.outcome, usedUp: said.usedUp, ...(said.again && { again: said.again }) },
       }),
     );
     setSays(
-      said.outcome === 'SCRAP'
-        ? `Scrapped: ${said.bags}. ${said.bags === 1 ? 'One comes out fewer' : `${said.bags} come out fewer`}.`
-        : 'Logged.',
+      said.again
+        ? 'Logged. From what to cut is in the list, under what went wrong.'
+        : said.outcome === 'SCRAP'
+          ? `Scrapped: ${said.bags}. ${said.bags === 1 ? 'One comes out fewer' : `${said.bags} come out fewer`}.`
+          : 'Logged.',
     );
   };
 
@@ -410,6 +412,7 @@ function Work({ batchId }: { batchId: number }) {
       )}
       {slipping && turn && slipOf && (
         <SlipPanel
+          batchId={view.batchId}
           turn={turn}
           part={slipOf}
           reasons={view.reasons}

@@ -51,6 +51,12 @@ describe('how far an operation is', () => {
       '1 of 3',
       '0 of 3',
     ]);
+    const again = { pieces: [], dyes: [] };
+    expect(shows([{ ...slip, slip: { outcome: 'SCRAP', usedUp: [], again } }])).toEqual([
+      '2 of 3',
+      '1 of 3',
+      '0 of 3',
+    ]);
     const known = {
       ...all,
       slips: [
@@ -63,6 +69,7 @@ describe('how far an operation is', () => {
           outcome: 'SCRAP' as const,
           reason: '',
           mending: { text: '0 min', seconds: 0 },
+          cutAgain: [],
           at: slip.at,
         },
       ],

@@ -23,6 +23,9 @@ const isSamePart = (part: Part) => (other: Part) =>
 export const isSame = (turn: Turn, other: Turn) =>
   turn.parts.some((part) => other.parts.some(isSamePart(part)));
 
+/** A bag that is scrapped is lost, unless another is begun in its place. */
+const isLost = (entry: Entry) => entry.slip?.outcome === 'SCRAP' && !entry.slip.again;
+
 /**
  * How many bags of a part are lost or found again by what the server hasn't heard yet: one that is scrapped at a step has been through what
  * comes before it and comes to nothing else.
@@ -36,11 +39,12 @@ export function lost(part: Part, view: WorkView, unsent: Entry[]) {
   return unsent
     .filter((entry) => entry.line === part.line)
     .reduce((sum, entry) => {
-      if (entry.kind === 'SLIPPED' && entry.slip?.outcome === 'SCRAP' && comesTo(entry.step)) {
+      if (entry.kind === 'SLIPPED' && isLost(entry) && comesTo(entry.step)) {
         return sum + entry.bags;
       }
       const slip = entry.kind === 'WITHDRAWN' && view.slips.find((one) => one.id === entry.ofEvent);
-      return slip && slip.outcome === 'SCRAP' && comesTo(slip.step) ? sum - slip.bags : sum;
+      const wasLost = slip && slip.outcome === 'SCRAP' && slip.cutAgain.length === 0;
+      return wasLost && comesTo(slip.step) ? sum - slip.bags : sum;
     }, 0);
 }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import mardun.app.batch.CutAgainViews.CutAgainView;
 import mardun.app.id.BatchId;
 import mardun.app.log.BenchLog;
 import mardun.app.log.BenchLog.LoggedLine;
@@ -19,6 +20,8 @@ import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.plan.StepTook;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.batch.Need;
 import mardun.core.design.Design;
@@ -43,6 +46,7 @@ public class BatchWork {
     private final BatchReading reading;
     private final BenchLog log;
     private final BenchSlips slips;
+    private final CuttingAgain again;
     private final NoteService notes;
     private final TrueTimes times;
     private final SettingsService settings;
@@ -55,6 +59,7 @@ public class BatchWork {
             BatchReading reading,
             BenchLog log,
             BenchSlips slips,
+            CuttingAgain again,
             NoteService notes,
             TrueTimes times,
             SettingsService settings) {
@@ -65,6 +70,7 @@ public class BatchWork {
         this.reading = reading;
         this.log = log;
         this.slips = slips;
+        this.again = again;
         this.notes = notes;
         this.times = times;
         this.settings = settings;
@@ -76,6 +82,7 @@ public class BatchWork {
      * @param turns what is still to be done, in its order
      * @param done the operations that are done for all bags
      * @param slips what went wrong, and wasn't withdrawn
+     * @param recuts what was cut once more because of it, by its id
      * @param takes what one bag takes beside cloth, of each line of which some are to be made
      * @param isOneFirst one bag is sewn to the end before the others are begun
      */
@@ -86,6 +93,7 @@ public class BatchWork {
             List<Turn> turns,
             List<Operation> done,
             List<BenchLog.Slip> slips,
+            Map<UUID, List<BenchLog.Recut>> recuts,
             Map<Integer, List<Need>> takes,
             boolean isOneFirst) {
 
@@ -117,13 +125,15 @@ public class BatchWork {
                 .filter(line -> line.chosen().open() > 0)
                 .collect(Collectors.toMap(
                         PlannedLine::number, line -> plans.besideCloth(planned, Map.of(line.number(), 1))));
+        List<BenchLog.Slip> slipped = log.slips(id);
         return new AtWork(
                 work,
                 batch.stage().isOpen(),
                 planned,
                 turns,
                 done,
-                log.slips(id),
+                slipped,
+                log.recuts(slipped.stream().map(BenchLog.Slip::id).toList()),
                 takes,
                 work.wishes().habits().contains(Habit.ONE_FIRST));
     }
@@ -156,6 +166,25 @@ public class BatchWork {
                 plans.designsAsPlanned(chosen),
                 times.of(id, planned),
                 log.touches(id));
+    }
+
+    /**
+     * From what pieces of a line can be cut once more now that its cloth is cut.
+     *
+     * @param pieces their letters, each as often as a bag needs another; none for no more than which pieces there are
+     * @param whole all pieces instead
+     * @param bags for how many bags, 1 to 1000
+     */
+    @Transactional(readOnly = true)
+    public CutAgainView cutAgain(BatchId id, int line, List<String> pieces, boolean whole, int bags) {
+        Batch batch = batches.find(id);
+        batch.line(line)
+                .orElseThrow(() -> RefusedException.missing("Batch " + id + " has no line " + line + " any more."));
+        Settings current = settings.current();
+        Planned planned = plans.of(batches.chosen(batch), current);
+        CuttingAgain.Asked asked =
+                whole ? CuttingAgain.wholeBags(planned.line(line), bags) : new CuttingAgain.Asked(line, pieces, bags);
+        return again.view(planned, asked, current);
     }
 
     private static boolean isOf(Turn turn, Operation operation) {

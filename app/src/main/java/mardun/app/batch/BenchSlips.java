@@ -8,17 +8,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mardun.app.id.MaterialId;
 import mardun.app.log.BenchLog;
+import mardun.app.log.BenchLog.Recut;
 import mardun.app.log.LogEntry;
+import mardun.app.log.LoggedSlip.CutAgain;
+import mardun.app.log.LoggedSlip.OfDye;
 import mardun.app.log.LoggedSlip.UsedUp;
 import mardun.app.log.SlipOutcome;
 import mardun.app.material.ReservationService;
 import mardun.app.material.ReservationService.Want;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.Planned;
+import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.core.batch.LineCounts;
+import mardun.core.batch.PiecesMoved;
 import mardun.core.material.MovementKind;
 import org.springframework.stereotype.Component;
 
@@ -33,6 +40,7 @@ class BenchSlips {
     private final Batches batches;
     private final BatchPlans plans;
     private final ReservationService reservations;
+    private final CuttingAgain again;
     private final Closing closing;
     private final BenchLog log;
     private final SettingsService settings;
@@ -42,6 +50,7 @@ class BenchSlips {
             Batches batches,
             BatchPlans plans,
             ReservationService reservations,
+            CuttingAgain again,
             Closing closing,
             BenchLog log,
             SettingsService settings) {
@@ -49,6 +58,7 @@ class BenchSlips {
         this.batches = batches;
         this.plans = plans;
         this.reservations = reservations;
+        this.again = again;
         this.closing = closing;
         this.log = log;
         this.settings = settings;
@@ -66,6 +76,7 @@ class BenchSlips {
         private final Settings current = settings.current();
         private final boolean held;
         private final Map<UUID, List<Long>> took = new HashMap<>();
+        private final Map<UUID, List<Recut>> recuts = new HashMap<>();
         private final Map<UUID, LogEntry> slips = new HashMap<>();
         private final Set<UUID> withdrawn = new HashSet<>();
         private boolean isChanged;
@@ -90,6 +101,12 @@ class BenchSlips {
                 return Optional.of((open == 0 ? "None of the bags is" : open + " of the bags are")
                         + " still to be made, and " + entry.bags() + " can't be scrapped.");
             }
+            if (entry.slip().again() != null) {
+                Optional<String> refusal = cutAgain(entry, entry.slip().again(), isScrap);
+                if (refusal.isPresent()) {
+                    return refusal;
+                }
+            }
             slips.put(entry.id(), entry);
             use(entry);
             if (isScrap) {
@@ -97,6 +114,49 @@ class BenchSlips {
                 isChanged = true;
             }
             return Optional.empty();
+        }
+
+        /** Of a bag that is scrapped all is cut once more, and one is begun in its place. */
+        private Optional<String> cutAgain(LogEntry entry, CutAgain asked, boolean isScrap) {
+            Planned planned = plans.of(batches.chosen(batch), current);
+            try {
+                CuttingAgain.Cut cut = again.cut(
+                        planned,
+                        isScrap
+                                ? CuttingAgain.wholeBags(planned.line(entry.line()), entry.bags())
+                                : new CuttingAgain.Asked(entry.line(), asked.pieces(), entry.bags()),
+                        asked.dyes().stream()
+                                .collect(Collectors.toMap(OfDye::materialId, OfDye::dye, (one, other) -> other)),
+                        isScrap ? entry.bags() : 0,
+                        reason(entry),
+                        current);
+                took.computeIfAbsent(entry.id(), id -> new ArrayList<>()).addAll(cut.movements());
+                recuts.put(entry.id(), cut.recuts());
+                follow(entry.line(), cut.recuts(), 1);
+                return Optional.empty();
+            } catch (RefusedException refused) {
+                return Optional.of(refused.getMessage());
+            }
+        }
+
+        /** The line begins as many more bags, and bears what the cloth cost; or, the other way round, not after all. */
+        private void follow(int number, List<Recut> cut, int way) {
+            StoredLine line = batch.line(number).orElseThrow();
+            PiecesMoved moved = line.chosen().moved();
+            for (Recut one : cut) {
+                String cloth = one.materialId().key();
+                moved = moved.with(cloth, moved.of(cloth).comes(way * one.bags(), way * one.minor()));
+            }
+            line.move(moved);
+            int more = cut.stream().mapToInt(Recut::bags).max().orElse(0);
+            LineCounts counts = line.chosen().counts();
+            line.count(new LineCounts(counts.wanted(), counts.started() + way * more));
+            batch.linesChanged();
+            isChanged = true;
+        }
+
+        private static String reason(LogEntry entry) {
+            return entry.reason().isBlank() ? entry.stepName() : entry.stepName() + ": " + entry.reason();
         }
 
         private void use(LogEntry entry) {
@@ -108,12 +168,11 @@ class BenchSlips {
             List<Want> wants = BatchHolds.wants(plans.besideCloth(planned, Map.of(entry.line(), entry.bags()))).stream()
                     .filter(want -> used.contains(new UsedUp(want.materialId(), want.part())))
                     .toList();
-            String reason = entry.reason().isBlank() ? entry.stepName() : entry.stepName() + ": " + entry.reason();
             reservations.lock(wants.stream().map(Want::materialId).toList());
-            Map<MaterialId, List<Long>> movements = reservations.take(batch.id(), MovementKind.SPOILED, wants, reason);
-            took.put(
-                    entry.id(),
-                    movements.values().stream().flatMap(List::stream).toList());
+            Map<MaterialId, List<Long>> movements =
+                    reservations.take(batch.id(), MovementKind.SPOILED, wants, reason(entry));
+            took.computeIfAbsent(entry.id(), id -> new ArrayList<>())
+                    .addAll(movements.values().stream().flatMap(List::stream).toList());
             isChanged = true;
         }
 
@@ -130,16 +189,27 @@ class BenchSlips {
             if (!batch.stage().isOpen()) {
                 return Optional.of("Batch " + batch.id() + " is finished; its slips stay as they are.");
             }
+            List<Long> movements = new ArrayList<>(log.movements(entry.ofEvent()));
+            movements.addAll(took.getOrDefault(entry.ofEvent(), List.of()));
+            if (!reservations.canPutBack(movements)) {
+                return Optional.of(
+                        "An offcut that was kept when the pieces were cut once more has been used since, or is held. Log what else"
+                                + " happened as it was, and set the shelf right among the materials.");
+            }
             boolean isScrap = stored.map(slip -> slip.outcome() == SlipOutcome.SCRAP)
                     .orElseGet(() -> now.slip().outcome() == SlipOutcome.SCRAP);
+            int line = stored.map(BenchLog.Slip::line).orElseGet(() -> now.line());
             if (isScrap) {
-                int line = stored.map(BenchLog.Slip::line).orElseGet(() -> now.line());
                 int bags = stored.map(BenchLog.Slip::bags).orElseGet(() -> now.bags());
                 batch.done(line, 0, 0, -bags);
                 isChanged = true;
             }
-            List<Long> movements = new ArrayList<>(log.movements(entry.ofEvent()));
-            movements.addAll(Optional.ofNullable(took.remove(entry.ofEvent())).orElse(List.of()));
+            took.remove(entry.ofEvent());
+            List<Recut> cut = Optional.ofNullable(recuts.remove(entry.ofEvent()))
+                    .orElseGet(() -> log.recuts(List.of(entry.ofEvent())).getOrDefault(entry.ofEvent(), List.of()));
+            if (!cut.isEmpty()) {
+                follow(line, cut, -1);
+            }
             if (!movements.isEmpty()) {
                 reservations.putBack(movements, "the slip was none");
                 isChanged = true;
@@ -150,6 +220,7 @@ class BenchSlips {
         /** When all entries are kept: what the batch holds follows, and one of which nothing is to come any more is finished. */
         void settle() {
             log.keepMovements(took);
+            log.keepRecuts(recuts);
             if (isChanged && batch.stage().isOpen()) {
                 repository.saveAndFlush(batch);
                 closing.settle(batch, plans.of(batches.chosen(batch), current), List.of(), held, current);

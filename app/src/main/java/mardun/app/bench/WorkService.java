@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import mardun.app.batch.BatchSheetWriter;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.AtWork;
+import mardun.app.batch.CutAgainViews.CutAgainView;
 import mardun.app.bench.WorkViews.DoneTurn;
 import mardun.app.bench.WorkViews.RefusedEntry;
 import mardun.app.bench.WorkViews.WorkForm;
@@ -87,6 +88,10 @@ class WorkService {
         return view(batches.of(form.batchId()), refused);
     }
 
+    CutAgainView cutAgain(BatchId batch, int line, List<String> pieces, boolean whole, int bags) {
+        return batches.cutAgain(batch, line, pieces, whole, bags);
+    }
+
     private WorkView view(AtWork at, List<RefusedEntry> refused) {
         ViewWriter writer = settings.current().writer();
         List<NoteView> about = notes.about(
@@ -109,7 +114,9 @@ class WorkService {
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),
-                at.slips().stream().map(slip -> slip(slip, writer)).toList(),
+                at.slips().stream()
+                        .map(slip -> slip(slip, at.recuts().getOrDefault(slip.id(), List.of()), writer))
+                        .toList(),
                 at.isOneFirst(),
                 at.isOneFirst() && at.firstIsSewn(),
                 about.stream()
@@ -126,7 +133,7 @@ class WorkService {
                 refused);
     }
 
-    private static WorkSlip slip(BenchLog.Slip slip, ViewWriter writer) {
+    private static WorkSlip slip(BenchLog.Slip slip, List<BenchLog.Recut> recuts, ViewWriter writer) {
         return new WorkSlip(
                 slip.id(),
                 slip.line(),
@@ -136,6 +143,7 @@ class WorkService {
                 slip.outcome(),
                 slip.reason(),
                 writer.time(slip.mending()),
+                recuts.stream().map(BenchLog.Recut::says).toList(),
                 slip.at());
     }
 

@@ -81,6 +81,7 @@ public final class WorkViews {
      * Something that went wrong.
      *
      * @param mending what mending took
+     * @param cutAgain what was cut once more because of it, and from what
      */
     public record WorkSlip(
             UUID id,
@@ -91,6 +92,7 @@ public final class WorkViews {
             SlipOutcome outcome,
             String reason,
             TimeView mending,
+            List<String> cutAgain,
             Instant at) {}
 
     /**

@@ -103,7 +103,7 @@ class DemoBench {
                     EventKind.SLIPPED,
                     outcome == SlipOutcome.MENDED ? Duration.ofMinutes(minutes) : Duration.ZERO,
                     reason,
-                    new LoggedSlip(outcome, lost),
+                    new LoggedSlip(outcome, lost, null),
                     null);
         });
     }

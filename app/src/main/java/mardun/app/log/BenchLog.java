@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.SearchWords;
 import mardun.core.making.Counted;
 import mardun.core.making.SetUp;
@@ -28,11 +29,17 @@ public class BenchLog {
 
     private final BenchEventRepository events;
     private final SlipMovementRepository movements;
+    private final SlipRecutRepository recuts;
     private final Estimates estimates;
 
-    BenchLog(BenchEventRepository events, SlipMovementRepository movements, Estimates estimates) {
+    BenchLog(
+            BenchEventRepository events,
+            SlipMovementRepository movements,
+            SlipRecutRepository recuts,
+            Estimates estimates) {
         this.events = events;
         this.movements = movements;
+        this.recuts = recuts;
         this.estimates = estimates;
     }
 
@@ -157,6 +164,31 @@ public class BenchLog {
         return movements.findByKeyEventId(slip).stream()
                 .map(SlipMovement::movementId)
                 .toList();
+    }
+
+    /**
+     * Pieces of one cloth that were cut once more because of a slip.
+     *
+     * @param bags how many bags were begun anew with them; 0 where they are for bags that go on
+     * @param minor what their cloth cost, less the rests that were kept, in minor units
+     * @param says from what they were cut
+     */
+    public record Recut(MaterialId materialId, int bags, long minor, String says) {}
+
+    /** What was cut once more because of slips is kept, by the slips' ids. */
+    @Transactional
+    public void keepRecuts(Map<UUID, List<Recut>> cut) {
+        cut.forEach((slip, its) -> its.forEach(recut -> recuts.save(new SlipRecut(slip, recut))));
+    }
+
+    /** What was cut once more because of some slips, by their ids. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Recut>> recuts(Collection<UUID> slips) {
+        return slips.isEmpty()
+                ? Map.of()
+                : recuts.findByKeyEventIdInOrderByKeyMaterialId(slips).stream()
+                        .collect(Collectors.groupingBy(
+                                SlipRecut::eventId, Collectors.mapping(SlipRecut::recut, Collectors.toList())));
     }
 
     /** Whether something that took time was logged in a batch with this id. */

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
@@ -317,10 +318,39 @@ final class MaterialShelf {
                         .sum());
     }
 
-    /** How many offcuts or precuts of a lot a batch has taken. */
+    /** How much a batch was planned to take of a cloth from the roll, and took: without what was cut once more. */
+    Amount cutFor(BatchId batchId) {
+        return new Amount(
+                counting(),
+                movements.stream()
+                        .filter(m ->
+                                m.batchId().filter(batchId::equals).isPresent() && !m.isOfPieces() && m.isPlanned())
+                        .mapToLong(m -> -m.changeValue())
+                        .sum());
+    }
+
+    /** The marks of the lots from which a batch was cut. */
+    Set<String> dyesCutFor(BatchId batchId) {
+        return movements.stream()
+                .filter(m -> m.batchId().filter(batchId::equals).isPresent() && m.kind() == MovementKind.CUT)
+                .flatMap(m -> lotOf(m).stream())
+                .map(lot -> Roll.dyeLot(lot.dyeLot()))
+                .collect(Collectors.toSet());
+    }
+
+    /** The offcuts that were kept of what a movement took. */
+    List<Lot> restsOf(long movementId) {
+        return lots.stream()
+                .filter(lot ->
+                        lot.kept().filter(of -> of.movementId() == movementId).isPresent())
+                .toList();
+    }
+
+    /** How many offcuts or precuts of a lot a batch has taken, without those that were cut into once more. */
     long piecesTakenBy(BatchId batchId, LotId lotId) {
         return movements.stream()
                 .filter(m -> m.batchId().filter(batchId::equals).isPresent()
+                        && m.isPlanned()
                         && m.lotId().filter(lotId::equals).isPresent())
                 .mapToLong(m -> -m.changeValue())
                 .sum();

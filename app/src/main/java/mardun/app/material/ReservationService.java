@@ -181,6 +181,12 @@ public class ReservationService {
         return made;
     }
 
+    /** Whether what left with some movements can be put back: the offcuts that were kept of it still lie there, and nobody holds them. */
+    @Transactional(readOnly = true)
+    public boolean canPutBack(Collection<Long> movements) {
+        return ledger.areRestsThere(movements);
+    }
+
     /** Puts back what left with some movements and wasn't used after all: into the lots it came from, for what it was worth there. */
     @Transactional
     public void putBack(Collection<Long> movements, String reason) {

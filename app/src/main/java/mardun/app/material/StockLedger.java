@@ -267,11 +267,25 @@ class StockLedger {
                         now)));
     }
 
-    /** What left with these movements wasn't used: it comes back into the same lots, for what it was worth when it left. */
+    /** Whether all offcuts that were kept of what left with some movements still lie there. */
+    boolean areRestsThere(Collection<Long> movementIds) {
+        return movements.findAllById(movementIds).stream().allMatch(one -> {
+            MaterialShelf shelf = held(one.materialId());
+            return shelf.restsOf(one.id()).stream()
+                    .allMatch(lot ->
+                            shelf.left().get(lot.id()) - shelf.heldPieces(lot.id(), null) >= lot.quantityValue());
+        });
+    }
+
+    /**
+     * What left with these movements wasn't used: it comes back into the same lots, for what it was worth when it left. Offcuts that were
+     * kept of it are no more.
+     */
     void putBack(Collection<Long> movementIds, String reason) {
         List<StockMovement> left = movements.findAllById(movementIds);
         hold(left.stream().map(StockMovement::materialId).distinct().toList());
         for (StockMovement one : left) {
+            long rests = takeRests(one, reason);
             MaterialShelf shelf = held(one.materialId());
             write(
                     shelf,
@@ -283,10 +297,23 @@ class StockLedger {
                             one.isOfPieces(),
                             MovementKind.RETURNED,
                             -one.changeValue(),
-                            shelf.valuation().used(Long.toString(one.id())),
+                            shelf.valuation().used(Long.toString(one.id())) + rests,
                             reason,
                             clock.instant()));
         }
+    }
+
+    /** The offcuts of what a movement took leave the shelf. Answers what they were worth there, in minor units. */
+    private long takeRests(StockMovement movement, String reason) {
+        MaterialShelf shelf = held(movement.materialId());
+        long worth = 0;
+        for (Lot lot : shelf.restsOf(movement.id())) {
+            worth += shelf.worthOfPieces(lot);
+            leaveLot(
+                    lot.id(),
+                    new Leaving(MovementKind.COUNTED, null, lot.part(), Amount.pieces(lot.quantityValue()), reason));
+        }
+        return worth;
     }
 
     /** Sets right what a count found of one lot. */

@@ -100,6 +100,11 @@ class StockMovement {
         return kind;
     }
 
+    /** It isn't for something that went wrong at the bench, or turned out not to have. */
+    boolean isPlanned() {
+        return kind != MovementKind.SPOILED && kind != MovementKind.RETURNED;
+    }
+
     long changeValue() {
         return changeValue;
     }

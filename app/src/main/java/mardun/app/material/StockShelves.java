@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.id.BatchId;
@@ -96,15 +97,49 @@ public class StockShelves {
             return byId.get(id).takenBy(batchId, part);
         }
 
-        /** What a batch has taken of a lot of offcuts or precuts, in minor units. */
-        public long usedOfLot(BatchId batchId, MaterialId id, LotId lotId) {
-            return byId.get(id)
-                    .usedBy(batchId, m -> m.lotId().filter(lotId::equals).isPresent());
+        /** What was cut of a cloth from the roll for a batch, without what was cut once more. */
+        public Amount cutOfRoll(BatchId batchId, MaterialId id) {
+            return byId.get(id).cutFor(batchId);
         }
 
-        /** How many pieces a batch has taken of a lot of offcuts or precuts. */
+        /** What that cost, less the offcuts that were kept, in minor units. */
+        public long costOfCut(BatchId batchId, MaterialId id) {
+            return byId.get(id).usedBy(batchId, m -> !m.isOfPieces() && m.isPlanned());
+        }
+
+        /** What was cut of a lot of offcuts or precuts for a batch, without what was cut once more, in minor units. */
+        public long costOfLot(BatchId batchId, MaterialId id, LotId lotId) {
+            return byId.get(id)
+                    .usedBy(
+                            batchId,
+                            m -> m.isPlanned()
+                                    && m.lotId().filter(lotId::equals).isPresent());
+        }
+
+        /** How many pieces of a lot of offcuts or precuts were cut into for a batch, without those that were cut into once more. */
         public long piecesOfLot(BatchId batchId, MaterialId id, LotId lotId) {
             return byId.get(id).piecesTakenBy(batchId, lotId);
+        }
+
+        /** What some movements took of a material, less the offcuts that were kept of it, in minor units. */
+        public long used(MaterialId id, Collection<Long> movements) {
+            return movements.stream()
+                    .mapToLong(movement -> byId.get(id).valuation().used(Long.toString(movement)))
+                    .sum();
+        }
+
+        /** The dyers' marks of what a batch was cut from, as they compare; empty where it was cut from none. */
+        public Set<String> dyesCutFor(BatchId batchId, MaterialId id) {
+            return byId.get(id).dyesCutFor(batchId);
+        }
+
+        /** Where a lot lies; empty where nobody noted it. */
+        public String placeOf(MaterialId id, LotId lotId) {
+            return byId.get(id).lots().stream()
+                    .filter(lot -> lot.id().equals(lotId))
+                    .findFirst()
+                    .map(Lot::place)
+                    .orElse("");
         }
 
         /** What tells a lot from the others of its material: its number, its dye lot and its place. */

@@ -21,7 +21,10 @@ public final class UsedMaterial {
 
     private UsedMaterial() {}
 
-    /** A material that a batch has taken all of: it was on the shelf as it was frozen, and costs what the ledger says. */
+    /**
+     * A cloth that is cut for a batch: it was on the shelf as it was frozen, and costs what the ledger says. What was cut once more is borne
+     * by the line whose pieces were.
+     */
     public static Supply cut(BatchId batchId, MaterialId materialId, Supply was, Shelves shelves) {
         Map<Part, Stock> stock = new HashMap<>();
         was.stock()
@@ -30,7 +33,7 @@ public final class UsedMaterial {
                         new Stock(
                                 before.onHand(),
                                 Amount.none(before.onHand().counting()),
-                                new Worth(taken(shelves, batchId, materialId, part), was.price()))));
+                                new Worth(cutFor(shelves, batchId, materialId), was.price()))));
         List<ClothPiece> pieces = was.pieces().stream()
                 .map(piece -> new ClothPiece(
                         piece.key(), piece.extent(), piece.count(), each(shelves, batchId, materialId, piece)))
@@ -74,7 +77,14 @@ public final class UsedMaterial {
     private static BigFraction each(Shelves shelves, BatchId batchId, MaterialId materialId, ClothPiece piece) {
         LotId lot = LotId.valueOf(piece.key());
         long count = shelves.piecesOfLot(batchId, materialId, lot);
-        return count == 0 ? piece.minorEach() : BigFraction.of(shelves.usedOfLot(batchId, materialId, lot), count);
+        return count == 0 ? piece.minorEach() : BigFraction.of(shelves.costOfLot(batchId, materialId, lot), count);
+    }
+
+    private static List<Worth.Layer> cutFor(Shelves shelves, BatchId batchId, MaterialId materialId) {
+        Amount amount = shelves.cutOfRoll(batchId, materialId);
+        return amount.isPositive()
+                ? List.of(new Worth.Layer(amount, BigFraction.of(shelves.costOfCut(batchId, materialId))))
+                : List.of();
     }
 
     private static List<Worth.Layer> taken(Shelves shelves, BatchId batchId, MaterialId materialId, Part part) {

@@ -34,16 +34,18 @@ public record CostLine(
         BigFraction cost = BigFraction.of(minor);
         return new CostLine(
                 slot + " cut",
-                name + (minor < 0 ? ", cut pieces that went" : ", cut pieces"),
+                name + (minor < 0 ? ", cut pieces that went" : came > 0 ? ", cut pieces" : ", cut once more"),
                 Amount.none(worth.beyond().per().counting()),
                 worth,
                 BigFraction.ZERO,
                 cost,
                 cost,
                 Optional.of(
-                        came > 0
-                                ? "Pieces that were cut before cost what their cloth cost."
-                                : "Pieces that aren't sewn here take along what their cloth cost."));
+                        minor < 0
+                                ? "Pieces that aren't sewn here take along what their cloth cost."
+                                : came > 0
+                                        ? "Pieces that were cut before, or once more, cost what their cloth cost."
+                                        : "Pieces that were cut once more cost what their cloth cost, less the rests that were kept."));
     }
 
     /** Other lines of the batch bear some of it. */

@@ -41,7 +41,8 @@ public record Roll(String key, String dye, Length length) {
         return free;
     }
 
-    static String dyeLot(String mark) {
+    /** A mark as it compares with others. */
+    public static String dyeLot(String mark) {
         return mark.strip().toLowerCase(Locale.ROOT);
     }
 }
