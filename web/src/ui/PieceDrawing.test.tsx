@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { drawing, piece } from './fixtures.test.helper';
-import { PieceDrawings } from './PieceDrawing';
+import { PieceDrawings, PieceShape } from './PieceDrawing';
 import { rendered } from './rendered.test.helper';
 
 const shown = (container: HTMLElement, part: string) =>
@@ -50,6 +50,12 @@ describe('the drawing of pieces', () => {
     expect([...container.querySelectorAll('title')].map((title) => title.textContent)).toEqual(
       kinds.map((kind) => kind.toLowerCase()),
     );
+  });
+
+  it('lights up the edges that are sewn, on the outline as it is cut', () => {
+    const { container } = rendered(<PieceShape piece={piece('A')} scale={1} lit={['TOP', 'LEFT']} />);
+    expect(shown(container, 'lit')).toEqual(shown(container, 'outline'));
+    expect(container.querySelectorAll('polygon')).toHaveLength(2);
   });
 
   it('hatches each role differently', () => {

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Schemas } from '../api/client';
 import { hatch } from './Hatches';
 import { sides, useUnits, withoutUnit } from './units';
@@ -13,6 +14,8 @@ const CAPTION = 64;
 const LARGEST_SCALE = 2.2;
 const SMALLEST_SCALE = 0.05;
 const FINER = 0.96;
+/** Room for the line along an edge, thin or broad. */
+const PADDING = { thin: 1, broad: 3 };
 
 /** All pieces to one scale, hatched by role; each with its size in both units and how it came about. */
 export function PieceDrawings({
@@ -68,19 +71,55 @@ function rowsHeight(pieces: Piece[], width: number, scale: number) {
   return total + tallest + CAPTION;
 }
 
+export type Side = Schemas['WorkPiece']['along'][number];
+
+/** The quarter of a rectangle that lies at one of its sides. */
+const QUARTERS: Record<Side, string> = {
+  TOP: '-.1,-.1 1.1,-.1 .5,.5',
+  RIGHT: '1.1,-.1 1.1,1.1 .5,.5',
+  BOTTOM: '1.1,1.1 -.1,1.1 .5,.5',
+  LEFT: '-.1,1.1 -.1,-.1 .5,.5',
+};
+
+/** The outline, drawn broad as far as it belongs to some sides. */
+function LitSides({ drawing, scale, sides }: { drawing: Drawing; scale: number; sides: Side[] }) {
+  const id = useId();
+  return (
+    <>
+      <clipPath id={id} clipPathUnits="objectBoundingBox">
+        {sides.map((side) => (
+          <polygon key={side} points={QUARTERS[side]} />
+        ))}
+      </clipPath>
+      <path
+        d={drawing.outline}
+        transform={`scale(${scale})`}
+        clipPath={`url(#${id})`}
+        fill="none"
+        stroke="var(--color-madder)"
+        strokeWidth="6"
+        vectorEffect="non-scaling-stroke"
+        data-part="lit"
+      />
+    </>
+  );
+}
+
 /** A piece by itself, as large as fits. */
-export function PieceShape({ piece, scale }: { piece: Piece; scale: number }) {
+export function PieceShape({ piece, scale, lit = [] }: { piece: Piece; scale: number; lit?: Side[] }) {
   const w = piece.drawing.width * scale;
   const h = piece.drawing.height * scale;
+  const pad = lit.length > 0 ? PADDING.broad : PADDING.thin;
   return (
     <svg
-      width={w + 2}
-      height={h + 2}
-      viewBox={`-1 -1 ${w + 2} ${h + 2}`}
+      width={w + 2 * pad}
+      height={h + 2 * pad}
+      viewBox={`${-pad} ${-pad} ${w + 2 * pad} ${h + 2 * pad}`}
       className="mx-auto block"
       aria-hidden
     >
       <DrawnPiece drawing={piece.drawing} scale={scale} fill={hatch(piece.role)} />
+      {lit.length > 0 && <LitSides drawing={piece.drawing} scale={scale} sides={lit} />}
       {piece.directional && h > 60 && (
         <path d="M12 34v-20m-5 6l5-6l5 6" stroke="#14242d" fill="none" strokeWidth="1.6" />
       )}

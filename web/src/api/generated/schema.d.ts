@@ -724,6 +724,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/bench/step-photo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readStepPhoto'];
+    put: operations['changeStepPhoto'];
+    post?: never;
+    delete: operations['removeStepPhoto'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/bench/work': {
     parameters: {
       query?: never;
@@ -5259,6 +5275,7 @@ export interface components {
       each: components['schemas']['TimeView'];
       /** Format: int32 */
       line: number;
+      photo?: string;
       prompts: components['schemas']['WorkPrompt'][];
       /** Format: int32 */
       started: number;
@@ -5267,6 +5284,7 @@ export interface components {
       what: string;
     };
     WorkPiece: {
+      along: ('TOP' | 'RIGHT' | 'BOTTOM' | 'LEFT')[];
       /** Format: int32 */
       layers: number;
       piece: components['schemas']['PieceView'];
@@ -6621,6 +6639,71 @@ export interface operations {
         content: {
           'application/json': components['schemas']['CutAgainView'];
         };
+      };
+    };
+  };
+  readStepPhoto: {
+    parameters: {
+      query: {
+        design: number;
+        step: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  changeStepPhoto: {
+    parameters: {
+      query: {
+        design: number;
+        step: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  removeStepPhoto: {
+    parameters: {
+      query: {
+        design: number;
+        step: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -324,7 +324,7 @@ function StepPanel({
         {formula('minutesPerUnit', 'Minutes for each', 'or so many an hour: 12/h')}
         {formula('minutesPerBatch', 'Minutes once per batch')}
         {formula('passiveMinutes', 'Minutes of waiting')}
-        {formula('uses', 'What goes through, with its layers', 'letters, like 2A, 2B, C')}
+        {formula('uses', 'What goes through, with its layers', 'letters and edges, like 2A top, 2B, C')}
         {text('check', 'What to check')}
         {text('caution', 'Caution')}
         {text('note', 'Note to remember')}

@@ -7,6 +7,7 @@ import { TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
+import { PhotoButton } from '../../ui/PhotoButton';
 import { Panel } from '../../ui/Panel';
 import { PIN, PinnedNotes } from '../../ui/PinnedNotes';
 import { PutAwayPart } from '../../ui/PutAwayPart';
@@ -49,7 +50,10 @@ export default function MaterialPage() {
           <p className="text-soft">{material.note}</p>
         </div>
         <div className="flex flex-wrap gap-2.5">
-          <PhotoButton material={material} />
+          <PhotoButton
+            path={`/api/materials/${material.id}/photo?version=${material.version}`}
+            photo={material.photo}
+          />
           <ButtonLink look="quiet" to={`/materials/hand?material=${id}`}>
             What can I make of it?
           </ButtonLink>
@@ -436,35 +440,5 @@ function Movements({ id, kind }: { id: number; kind: Material['kind'] }) {
       </table>
       <More list={movements} />
     </section>
-  );
-}
-
-function PhotoButton({ material }: { material: Material }) {
-  const path = `/api/materials/${material.id}/photo?version=${material.version}`;
-  const send = useSend((file: Blob) => api.put<Material>(path, file));
-  const remove = useSend(() => api.remove(path));
-  return (
-    <div>
-      {material.photo ? (
-        <Button look="quiet" onClick={() => remove.mutate(undefined)} disabled={remove.isPending}>
-          Take the photo away
-        </Button>
-      ) : (
-        <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad focus-within:outline-3 focus-within:outline-woad hover:bg-woad-tint">
-          Add a photo
-          <input
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) send.mutate(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
-      )}
-      <ProblemNotice problem={send.problem ?? remove.problem} />
-    </div>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Panel } from '../../../ui/Panel';
+import { PhotoButton } from '../../../ui/PhotoButton';
 import { PIN, type NotePin } from '../../../ui/PinnedNotes';
 import type { WorkView } from './kept';
 import type { Part, Turn } from './progress';
@@ -33,12 +34,14 @@ export function NotePanel({
   turn,
   part,
   onNote,
+  onPhoto,
   onClose,
 }: {
   view: WorkView;
   turn: Turn;
   part: Part;
   onNote: (text: string, pin: NotePin) => void;
+  onPhoto: () => void;
   onClose: () => void;
 }) {
   const [text, setText] = useState('');
@@ -83,6 +86,19 @@ export function NotePanel({
           Note it
         </Button>
       </form>
+      <section className="mt-5 border-t border-line pt-4" aria-label="A photo of this step">
+        <h3 className="text-[13px] font-semibold text-soft">Or a photo of how “{turn.name}” is done</h3>
+        <div className="mt-2 flex items-center gap-3">
+          {part.photo && (
+            <img src={part.photo} alt="" className="h-24 rounded border border-line object-contain" />
+          )}
+          <PhotoButton
+            path={`/api/bench/step-photo?design=${part.designId}&step=${encodeURIComponent(part.step)}`}
+            photo={part.photo}
+            onDone={onPhoto}
+          />
+        </div>
+      </section>
     </Panel>
   );
 }

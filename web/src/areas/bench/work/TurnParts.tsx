@@ -72,24 +72,34 @@ export function ChangeNow({ changes, done }: { changes: string[]; done: boolean 
   );
 }
 
-/** The pieces that go through, to one scale, with the seam's allowance. */
-export function GoesThrough({ turn }: { turn: Turn }) {
+/** The pieces that go through, to one scale, with the edges that are sewn, the maker's own photo, and the seam's allowance. */
+export function GoesThrough({ turn, photo }: { turn: Turn; photo: string | undefined }) {
   const units = useUnits();
-  if (turn.pieces.length === 0) return null;
+  if (turn.pieces.length === 0 && !photo) return null;
   const tallest = Math.max(...turn.pieces.map(({ piece }) => piece.drawing.height));
   const wide = turn.pieces.reduce((sum, { piece }) => sum + piece.drawing.width, 0);
   const scale = Math.min(0.62, 150 / tallest, 560 / wide);
   return (
     <div className="mt-4 flex flex-wrap items-end gap-x-5 gap-y-2">
-      {turn.pieces.map(({ piece, layers }) => (
+      {turn.pieces.map(({ piece, layers, along }) => (
         <figure key={piece.letter} className="text-center">
-          <PieceShape piece={piece} scale={scale} />
+          <PieceShape piece={piece} scale={scale} lit={along} />
           <figcaption className="mt-1">
             {layers > 1 && <b>{layers} × </b>}
             {piece.name}
+            {along.length > 0 && (
+              <span className="block text-[13px] text-madder">
+                {along.length === 4 ? 'round' : along.map((side) => side.toLowerCase()).join(', ')}
+              </span>
+            )}
           </figcaption>
         </figure>
       ))}
+      {photo && (
+        <a href={photo} target="_blank" rel="noreferrer" aria-label={`Photo of “${turn.name}”, large`}>
+          <img src={photo} alt="" className="h-40 max-w-72 rounded border border-line object-cover" />
+        </a>
+      )}
       {turn.seam && (
         <p className="pb-6 text-lg">
           <span className="text-soft">seam</span> <b>{units.own(turn.seam)}</b>{' '}

@@ -377,7 +377,7 @@ function Work({ batchId }: { batchId: number }) {
             <div className="mt-4 empty:hidden">
               <NoteSlips large notes={turn.notes} onPutAway={(one) => putAway.mutate(one)} />
             </div>
-            <GoesThrough turn={turn} />
+            <GoesThrough turn={turn} photo={(part ?? turn.parts[0])?.photo} />
             <Told turn={turn} />
           </div>
           <ClockColumn
@@ -407,6 +407,7 @@ function Work({ batchId }: { batchId: number }) {
           turn={turn}
           part={slipOf}
           onNote={(text, pin) => void note(text, pin)}
+          onPhoto={ask}
           onClose={() => setNoting(false)}
         />
       )}

@@ -1,5 +1,6 @@
 package mardun.app.bench;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -14,6 +15,7 @@ import mardun.app.bench.WorkViews.WorkPrompt;
 import mardun.app.bench.WorkViews.WorkTake;
 import mardun.app.bench.WorkViews.WorkTurn;
 import mardun.app.design.SheetWriter;
+import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.note.NotePin;
 import mardun.app.note.NoteViews.NoteView;
@@ -40,6 +42,7 @@ import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Figure;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriUtils;
 
 /** Writes the operations of a batch that are still to be done, as the screen beside the machine shows them. */
 final class TurnWriter {
@@ -51,6 +54,7 @@ final class TurnWriter {
     private final Planned planned;
     private final List<NoteView> notes;
     private final Map<MaterialId, String> colours;
+    private final Map<StepPhoto.Key, String> photos;
     private final Function<Workplace, List<String>> due;
     private final ViewWriter writer;
 
@@ -59,18 +63,21 @@ final class TurnWriter {
      *
      * @param notes about all that is in it, and about machines
      * @param colours of the materials
+     * @param photos of steps, by their names
      * @param due what at a place has had its time, in sentences
      */
     TurnWriter(
             AtWork at,
             List<NoteView> notes,
             Map<MaterialId, String> colours,
+            Map<StepPhoto.Key, String> photos,
             Function<Workplace, List<String>> due,
             ViewWriter writer) {
         this.at = at;
         this.planned = at.planned();
         this.notes = notes;
         this.colours = colours;
+        this.photos = photos;
         this.due = due;
         this.writer = writer;
     }
@@ -174,7 +181,11 @@ final class TurnWriter {
             Set<String> its = letters.parts(use.letter());
             line.plan().sized().pieces().stream()
                     .filter(piece -> its.contains(piece.piece().letter()))
-                    .map(piece -> new WorkPiece(sheets.piece(piece), use.layers()))
+                    .map(piece -> new WorkPiece(
+                            sheets.piece(piece),
+                            use.layers(),
+                            // An edge of a panel isn't one of each of its pieces.
+                            piece.piece().letter().equals(use.letter()) ? use.along() : Set.of()))
                     .forEach(pieces::add);
         }
         return pieces;
@@ -198,7 +209,17 @@ final class TurnWriter {
                 been,
                 prompts(part.step(), line),
                 takes(part.step(), been, line),
+                photo(line.chosen().designId(), part.step()),
                 writer.time(part.step().perUnit()));
+    }
+
+    /** Another photo has another address, so that a browser may keep each. */
+    private @Nullable String photo(DesignId design, Step step) {
+        String name = photos.get(new StepPhoto.Key(design, step.key()));
+        return name == null
+                ? null
+                : "/api/bench/step-photo?design=" + design + "&step="
+                        + UriUtils.encode(step.key(), StandardCharsets.UTF_8) + "&name=" + name;
     }
 
     private List<WorkPrompt> prompts(Step step, PlannedLine line) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -20,6 +21,7 @@ import mardun.app.bench.WorkViews.WorkMaterial;
 import mardun.app.bench.WorkViews.WorkSlip;
 import mardun.app.bench.WorkViews.WorkView;
 import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.BenchLog;
 import mardun.app.log.LogEntry;
@@ -58,6 +60,7 @@ class WorkService {
     private final BenchLog log;
     private final NoteService notes;
     private final UpkeepService upkeep;
+    private final StepPhotos photos;
     private final MaterialService materials;
     private final SettingsService settings;
 
@@ -66,12 +69,14 @@ class WorkService {
             BenchLog log,
             NoteService notes,
             UpkeepService upkeep,
+            StepPhotos photos,
             MaterialService materials,
             SettingsService settings) {
         this.batches = batches;
         this.log = log;
         this.notes = notes;
         this.upkeep = upkeep;
+        this.photos = photos;
         this.materials = materials;
         this.settings = settings;
     }
@@ -94,10 +99,11 @@ class WorkService {
 
     private WorkView view(AtWork at, List<RefusedEntry> refused) {
         ViewWriter writer = settings.current().writer();
+        Set<DesignId> designs = at.planned().lines().stream()
+                .map(line -> line.chosen().designId())
+                .collect(Collectors.toSet());
         List<NoteView> about = notes.about(
-                at.planned().lines().stream()
-                        .map(line -> line.chosen().designId())
-                        .collect(Collectors.toSet()),
+                designs,
                 at.planned().supplies().stream()
                         .map(supply -> MaterialId.valueOf(supply.key()))
                         .collect(Collectors.toSet()));
@@ -110,7 +116,7 @@ class WorkService {
                 at.work().dueOn().orElse(null),
                 at.isOpen(),
                 writer.time(at.work().left()),
-                new TurnWriter(at, about, colours, due(at), writer).turns(),
+                new TurnWriter(at, about, colours, photos.of(designs), due(at), writer).turns(),
                 at.done().stream()
                         .map(done -> new DoneTurn(done.step().name(), done.lines(), done.units()))
                         .toList(),

@@ -24,6 +24,7 @@ import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
 import mardun.core.making.Station;
+import mardun.core.making.Step;
 import mardun.core.material.Part;
 import org.jspecify.annotations.Nullable;
 
@@ -136,8 +137,9 @@ public final class WorkViews {
      * A piece in an operation.
      *
      * @param layers how many of it lie on one another at the thickest place
+     * @param along the edges along which it is sewn; empty where that isn't said
      */
-    public record WorkPiece(PieceView piece, int layers) {}
+    public record WorkPiece(PieceView piece, int layers, Set<Step.Side> along) {}
 
     /**
      * A line's bags at an operation.
@@ -152,6 +154,7 @@ public final class WorkViews {
      * @param before the keys of the steps that one has been through when it comes here
      * @param prompts what is shown within the step, one after another
      * @param takes what one takes beside cloth
+     * @param photo where one of how it is done is; absent for none
      * @param each how long one takes
      */
     public record WorkPart(
@@ -167,6 +170,7 @@ public final class WorkViews {
             Set<String> before,
             List<WorkPrompt> prompts,
             List<WorkTake> takes,
+            @Nullable String photo,
             TimeView each) {}
 
     /**

@@ -268,7 +268,7 @@ public record DesignDocument(
      *
      * @param minutesPerUnit as typed: minutes, or so many an hour like {@code 12/h}
      * @param after the keys of the steps that come before
-     * @param uses the letters of what goes through the machine or the press, with their layers: {@code 2A, 2B, C}
+     * @param uses the letters of what goes through the machine or the press, with their layers and, where that is said, the edges along which they are sewn: {@code 2A top, 2B, C}
      * @param details what else there is to the set-up; absent in what was stored before there was more, for nothing
      * @param prompts what is shown within it, one after another; absent in what was stored before there were any
      */

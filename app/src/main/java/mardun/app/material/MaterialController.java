@@ -6,14 +6,13 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.Duration;
 import java.util.Optional;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialView.MovementView;
+import mardun.app.picture.Pictures;
 import mardun.app.request.PutAway;
 import mardun.app.show.PageView;
 import mardun.core.material.MaterialKind;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -90,20 +89,16 @@ class MaterialController {
         return materials.movements(id, page, size);
     }
 
-    /** A photo as a file; kept by the browser, because another one has another address. */
+    /** A photo as a file. */
     @GetMapping("/{id}/photo")
     ResponseEntity<byte[]> readPhoto(@PathVariable MaterialId id) {
-        MaterialPhotos.Photo photo = photos.get(id);
-        return ResponseEntity.ok()
-                .contentType(photo.type())
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-                .body(photo.bytes());
+        return photos.get(id);
     }
 
     @PutMapping(path = "/{id}/photo", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     MaterialView changePhoto(@PathVariable MaterialId id, @RequestParam long version, InputStream file)
             throws IOException {
-        return photos.put(id, version, file.readNBytes(MaterialPhotos.MOST_BYTES + 1));
+        return photos.put(id, version, file.readNBytes(Pictures.MOST_BYTES + 1));
     }
 
     @DeleteMapping("/{id}/photo")

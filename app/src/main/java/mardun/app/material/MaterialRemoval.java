@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import mardun.app.id.MaterialId;
+import mardun.app.picture.Pictures;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import mardun.core.material.MovementKind;
@@ -27,7 +28,7 @@ class MaterialRemoval {
     private final StockMovementRepository movements;
     private final LotRepository lots;
     private final ReservationRepository reservations;
-    private final MaterialPhotos photos;
+    private final Pictures pictures;
     private final List<UsesMaterials> users;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
@@ -38,7 +39,7 @@ class MaterialRemoval {
             StockMovementRepository movements,
             LotRepository lots,
             ReservationRepository reservations,
-            MaterialPhotos photos,
+            Pictures pictures,
             List<UsesMaterials> users,
             ApplicationEventPublisher events,
             PlatformTransactionManager transactions) {
@@ -47,7 +48,7 @@ class MaterialRemoval {
         this.movements = movements;
         this.lots = lots;
         this.reservations = reservations;
-        this.photos = photos;
+        this.pictures = pictures;
         this.users = users;
         this.events = events;
         this.transaction = new TransactionTemplate(transactions);
@@ -67,7 +68,7 @@ class MaterialRemoval {
             materials.delete(material);
             return material;
         });
-        removed.photo().ifPresent(photos::forget);
+        removed.photo().ifPresent(pictures::forget);
     }
 
     private void refuseUsed(Material material) {

@@ -2,6 +2,7 @@ package mardun.core.making;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 
 /**
  * One operation in making a bag.
@@ -35,8 +36,26 @@ public record Step(
         Timing timing,
         List<Prompt> prompts) {
 
-    /** A piece or a trim in a step, by its letter, with how many layers of it lie on one another. */
-    public record Use(String letter, int layers) {}
+    /** An edge of a piece as it is drawn. */
+    public enum Side {
+        TOP,
+        RIGHT,
+        BOTTOM,
+        LEFT
+    }
+
+    /**
+     * A piece or a trim in a step, by its letter, with how many layers of it lie on one another.
+     *
+     * @param along the edges along which it is sewn here; empty where that isn't said
+     */
+    public record Use(String letter, int layers, Set<Side> along) {
+
+        /** Where along isn't said. */
+        public Use(String letter, int layers) {
+            this(letter, layers, Set.of());
+        }
+    }
 
     public Step {
         after = List.copyOf(after);

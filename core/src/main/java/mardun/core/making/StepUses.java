@@ -1,7 +1,9 @@
 package mardun.core.making;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -9,19 +11,23 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What goes through a step, as it is typed: {@code 2A, 2x B, C}. A letter may be any letters and digits that a piece has: where
- * {@code 2a} is a piece, it is that piece, and else two layers of {@code a}.
+ * What goes through a step, as it is typed: {@code 2A, 2x B top, C left and right, D round}. A letter may be any letters and digits that a
+ * piece has: where {@code 2a} is a piece, it is that piece, and else two layers of {@code a}. The words behind it say along which of its
+ * edges it is sewn.
  */
 public final class StepUses {
 
     private static final Pattern PARTED = Pattern.compile("[^,;+]+");
     private static final Pattern LAYERS = Pattern.compile("(\\d{1,2}) *[x×] *(\\S+)|(\\d{1,2}) *(\\S+)");
+    private static final Pattern ALONG =
+            Pattern.compile("(?iu)(.*?\\S)((?:[ /]+(?:at|and|top|right|bottom|left|round))+)");
+    private static final Pattern WORD = Pattern.compile("\\p{L}+");
     private static final Pattern LETTER = Pattern.compile("[\\p{L}\\p{N}]{1,4}");
 
     private StepUses() {}
 
     /** A part of the text, and what it stands for; nothing where it can't be read. */
-    private record Read(int from, int to, String layers, String letter) {}
+    private record Read(int from, int to, String layers, String letter, Set<Step.Side> along) {}
 
     /**
      * What a text says.
@@ -36,7 +42,9 @@ public final class StepUses {
                 return Optional.empty();
             }
             uses.add(new Step.Use(
-                    part.letter(), Math.max(1, part.layers().isEmpty() ? 1 : Integer.parseInt(part.layers()))));
+                    part.letter(),
+                    Math.max(1, part.layers().isEmpty() ? 1 : Integer.parseInt(part.layers())),
+                    part.along()));
         }
         return Optional.of(uses);
     }
@@ -82,13 +90,33 @@ public final class StepUses {
         return parts;
     }
 
-    private static Read read(String part, int from, Set<String> letters) {
+    private static Read read(String all, int from, Set<String> letters) {
+        Matcher said = ALONG.matcher(all);
+        boolean saysWhere = !letters.contains(all) && said.matches();
+        String part = saysWhere ? said.group(1) : all;
+        Set<Step.Side> along = saysWhere ? sides(said.group(2)) : Set.of();
         int to = from + part.length();
         Matcher layers = LAYERS.matcher(part);
         if (letters.contains(part) || !layers.matches()) {
-            return new Read(from, to, "", part);
+            return new Read(from, to, "", part, along);
         }
         boolean times = layers.group(1) != null;
-        return new Read(from, to, times ? layers.group(1) : layers.group(3), times ? layers.group(2) : layers.group(4));
+        return new Read(
+                from, to, times ? layers.group(1) : layers.group(3), times ? layers.group(2) : layers.group(4), along);
+    }
+
+    private static Set<Step.Side> sides(String words) {
+        Set<Step.Side> sides = EnumSet.noneOf(Step.Side.class);
+        WORD.matcher(words)
+                .results()
+                .map(word -> word.group().toUpperCase(Locale.ROOT))
+                .forEach(word -> {
+                    switch (word) {
+                        case "ROUND" -> sides.addAll(EnumSet.allOf(Step.Side.class));
+                        case "AT", "AND" -> {}
+                        default -> sides.add(Step.Side.valueOf(word));
+                    }
+                });
+        return sides;
     }
 }

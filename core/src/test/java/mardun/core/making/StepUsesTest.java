@@ -46,6 +46,35 @@ class StepUsesTest {
                 .isEqualTo(renamed);
     }
 
+    /** Where a piece is sewn is said in words behind it, and stays when the piece is renamed. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    2A top, B left and right  | A2 TOP, B1 LEFT RIGHT
+                    C round                   | C1 BOTTOM LEFT RIGHT TOP
+                    2 x A at Top/bottom; Z    | A2 BOTTOM TOP, Z1
+                    2a left                   | 2a1 LEFT
+                    """)
+    void theWordsBehindItSayAlongWhichEdges(String typed, String said) {
+        assertThat(StepUses.read(typed, LETTERS).orElseThrow().stream()
+                        .map(use -> (use.letter() + use.layers() + " "
+                                        + use.along().stream()
+                                                .map(Enum::name)
+                                                .sorted()
+                                                .collect(Collectors.joining(" ")))
+                                .strip())
+                        .collect(Collectors.joining(", ")))
+                .isEqualTo(said);
+        assertThat(StepUses.renamed("2A top, B left and right", LETTERS, letter -> letter.equals("A") ? "W" : letter))
+                .isEqualTo("2W top, B left and right");
+    }
+
+    @Test
+    void aWordOfAnEdgeMayBeALetterAndAnotherWordIsNone() {
+        assertThat(StepUses.read("top", Set.of("top"))).contains(java.util.List.of(new Step.Use("top", 1)));
+        assertThat(StepUses.read("A middle", LETTERS)).isEmpty();
+        assertThat(StepUses.unreadable("B, A middle left", LETTERS)).isEqualTo("A middle");
+    }
+
     @Test
     void aDigitDoesNotRunIntoItsLayers() {
         String renamed = StepUses.renamed("2A", LETTERS, letter -> "7");
