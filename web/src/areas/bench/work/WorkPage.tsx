@@ -1,6 +1,6 @@
 import { uuid } from '../../../ui/uuid';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { day } from '../../../ui/units';
 import { shortcutsAreOn } from '../../../ui/useShortcut';
@@ -48,6 +48,7 @@ function Work({ batchId }: { batchId: number }) {
   const { clock, shown, read, start: run, tellAll, stop } = useClock(batchId);
   const [chosen, setChosen] = useState<Turn>();
   const [params] = useSearchParams();
+  const navigate = useNavigate();
   const [line, setLine] = useState<number | undefined>(() => Number(params.get('line')) || undefined);
   /** The operation whose set-up was said to be on the machine. */
   const [putOn, setPutOn] = useState<string>();
@@ -239,6 +240,9 @@ function Work({ batchId }: { batchId: number }) {
     setSays('');
   };
 
+  /** Nothing is left to do here but to say how the bags came out. */
+  const isAllDone = !!turn && !after && open.length === 0 && isDone(turn);
+
   const acts: Record<Act, () => void> = {
     clock: () => void (isRunning(clock) && runsHere ? pause() : start()),
     one: () => void count(1),
@@ -250,7 +254,7 @@ function Work({ batchId }: { batchId: number }) {
     },
     slip: () => setSlipping(!!turn),
     note: () => setNoting(!!turn),
-    next: () => void go(after),
+    next: () => void (isAllDone ? navigate(`/batches/${view?.batchId}`) : go(after)),
     previous: () => void go(open[(place < 0 ? open.length : place) - 1]),
     list: () => setListed(!listed),
   };
@@ -430,16 +434,22 @@ function Work({ batchId }: { batchId: number }) {
                 <span className="text-soft"> at {after.at}</span>
               </>
             ) : (
-              <span className="text-soft">nothing comes after it</span>
+              <span className="text-soft">{isAllDone ? 'that was the last' : 'nothing comes after it'}</span>
             )}
           </div>
           <div className="flex gap-3">
             <BigButton look="quiet" disabled={place === 0 || open.length === 0} onPress={acts.previous}>
               <Key of={keys.previous} /> Before
             </BigButton>
-            <BigButton look={isDone(turn) ? 'main' : 'quiet'} disabled={!after} onPress={acts.next}>
-              Next <Key of={keys.next} />
-            </BigButton>
+            {isAllDone ? (
+              <BigButton look="main" onPress={acts.next}>
+                How they came out <Key of={keys.next} />
+              </BigButton>
+            ) : (
+              <BigButton look={isDone(turn) ? 'main' : 'quiet'} disabled={!after} onPress={acts.next}>
+                Next <Key of={keys.next} />
+              </BigButton>
+            )}
           </div>
         </footer>
       )}

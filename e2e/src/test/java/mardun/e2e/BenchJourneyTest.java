@@ -7,12 +7,21 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A batch is sewn at the bench on a tablet, by keys alone: timed, counted, with a reload and a power cut in between. */
 class BenchJourneyTest {
+
+    /** How many bags of batch 8 of the demo are still to come. */
+    private static final int TO_COME = 5;
+
+    private static final Pattern COUNTS = Pattern.compile("(\\d+)\\s*of (\\d+)");
+
+    private static final int MOST_TOUCHES = 80;
+    private static final Pattern UNITS = Pattern.compile("\"units\":(\\d+),\"places\"");
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
@@ -127,6 +136,82 @@ class BenchJourneyTest {
             assertThat(CHROMIUM.complaints()).isEmpty();
             page.context().close();
         }
+    }
+
+    /**
+     * A batch of two designs is sewn to its end by keys alone; the server is killed while it finishes, and the batch is then either finished,
+     * with its goods and its material, or not at all.
+     */
+    @Test
+    void aBatchOfTwoDesignsIsFinishedOnceThroughAPowerCut() throws Exception {
+        try (PackagedApp app = PackagedApp.withDemoData()) {
+            Page page = CHROMIUM.page();
+            page.setViewportSize(768, 1024);
+            page.navigate(app.url("/bench/work/8"));
+            assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+            page.keyboard().press("Tab");
+            page.keyboard().press("Enter");
+            assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+            assertThat(Barriers.on(page)).isEmpty();
+            sewToTheEnd(page);
+            assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Bags are finished")))
+                    .isVisible();
+
+            long before = goods(app);
+            for (int millis : new int[] {40, 140}) {
+                app.postAndKill("/api/batches/8/finish", finishing(app), millis);
+                app.start();
+                long came = goods(app) - before;
+                boolean isFinished = app.get("/api/batches/8").contains("\"stage\":\"FINISHED\"");
+                assertThat(came).as("killed after %s ms", millis).isEqualTo(isFinished ? TO_COME : 0);
+                if (isFinished) {
+                    break;
+                }
+            }
+            page.navigate(app.url("/batches/8"));
+            if (!app.get("/api/batches/8").contains("\"stage\":\"FINISHED\"")) {
+                assertThat(app.post("/api/batches/8/finish", finishing(app))).contains("FINISHED");
+            }
+            assertThat(goods(app) - before).isEqualTo(TO_COME);
+            page.navigate(app.url("/batches/8/tally"));
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tally")))
+                    .isVisible();
+            assertThat(Barriers.on(page)).isEmpty();
+            page.context().close();
+        }
+    }
+
+    /** Counts bag after bag on each line of each operation, as somebody does who never takes the hands from the keys. */
+    private static void sewToTheEnd(Page page) {
+        for (int i = 0; i < MOST_TOUCHES && done(page).count() > 0; i++) {
+            String was = done(page).innerText();
+            boolean isDone = COUNTS.matcher(was)
+                    .results()
+                    .allMatch(count -> count.group(1).equals(count.group(2)));
+            if (isDone) {
+                page.keyboard().press("ArrowRight");
+            } else {
+                page.keyboard().press("c");
+                page.keyboard().press("Shift+Enter");
+            }
+            page.waitForCondition(
+                    () -> done(page).count() == 0 || !done(page).innerText().equals(was));
+        }
+        assertThat(done(page).count()).isZero();
+    }
+
+    private static long goods(PackagedApp app) throws IOException {
+        Matcher counts = UNITS.matcher(app.get("/api/finished-goods?all=true&size=200"));
+        return counts.results().mapToLong(one -> Long.parseLong(one.group(1))).sum();
+    }
+
+    private static String finishing(PackagedApp app) throws IOException {
+        Matcher version = Pattern.compile("\"version\":(\\d+)").matcher(app.get("/api/batches/8"));
+        assertThat(version.find()).isTrue();
+        return "{\"version\":" + version.group(1) + ",\"reason\":\"\",\"lines\":["
+                + "{\"number\":1,\"good\":\"1\",\"seconds\":\"\",\"scrap\":\"\"},"
+                + "{\"number\":2,\"good\":\"2\",\"seconds\":\"\",\"scrap\":\"\"},"
+                + "{\"number\":3,\"good\":\"2\",\"seconds\":\"\",\"scrap\":\"\"}]}";
     }
 
     /** Usual care is shown once per sitting. */

@@ -12,6 +12,8 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 
 /** The packaged application as a process of its own, on a free port and a scratch folder. */
@@ -21,6 +23,9 @@ final class PackagedApp implements AutoCloseable {
     private static final String ZONE = "Pacific/Pago_Pago";
 
     private static final Duration STARTS_WITHIN = Duration.ofMinutes(2);
+
+    /** What a page sends twice, as a cookie and as a header, to show that it is the application's own. */
+    private static final String TOKEN = UUID.randomUUID().toString();
 
     private static final String JAVA =
             Path.of(System.getProperty("java.home"), "bin", "java").toString();
@@ -158,6 +163,47 @@ final class PackagedApp implements AutoCloseable {
 
     String url(String path) {
         return "http://localhost:" + port + path;
+    }
+
+    String get(String path) throws IOException {
+        return send(HttpRequest.newBuilder(URI.create(url(path))));
+    }
+
+    String post(String path, String json) throws IOException {
+        return send(posting(path, json));
+    }
+
+    private HttpRequest.Builder posting(String path, String json) {
+        return HttpRequest.newBuilder(URI.create(url(path)))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", TOKEN)
+                .header("Cookie", "XSRF-TOKEN=" + TOKEN)
+                .POST(HttpRequest.BodyPublishers.ofString(json));
+    }
+
+    private static String send(HttpRequest.Builder request) throws IOException {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(request.build(), BodyHandlers.ofString())
+                    .body();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    /** Sends something and ends the process so many milliseconds later, whether it has answered by then or not. */
+    void postAndKill(String path, String json, int millis) throws IOException {
+        CompletableFuture<?> sent = HttpClient.newHttpClient()
+                .sendAsync(posting(path, json).build(), BodyHandlers.discarding())
+                .exceptionally(cut -> null);
+        try {
+            Thread.sleep(millis);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        kill();
+        sent.join();
     }
 
     /** Ends the process at once, as a power cut would. */

@@ -3,16 +3,10 @@ package mardun.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Objects;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -27,8 +21,6 @@ class ScreensTest {
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
-
-    private static final String AXE = axe();
 
     @RegisterExtension
     static final WarmWorkroom APP = new WarmWorkroom();
@@ -107,11 +99,11 @@ class ScreensTest {
     void hasNoBarrierAndFitsATablet(String path, String shows) {
         page.navigate(APP.url(path));
         assertThat(page.getByText(shows).first()).isVisible();
-        assertThat(barriers()).isEmpty();
+        assertThat(Barriers.on(page)).isEmpty();
         Locator care = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"));
         if (care.isVisible()) {
             care.click();
-            assertThat(barriers()).isEmpty();
+            assertThat(Barriers.on(page)).isEmpty();
         }
         assertThat(((Number) page.evaluate("() => document.documentElement.scrollHeight - innerHeight")).intValue())
                 .as("a second scrollbar beside that of the page")
@@ -131,7 +123,7 @@ class ScreensTest {
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab))
                     .click();
             assertThat(page.getByRole(AriaRole.TABPANEL)).isVisible();
-            assertThat(barriers()).as(tab).isEmpty();
+            assertThat(Barriers.on(page)).as(tab).isEmpty();
         }
     }
 
@@ -141,13 +133,13 @@ class ScreensTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rules"))
                 .click();
         assertThat(page.getByText("sewn as a tube and turned")).isVisible();
-        assertThat(barriers()).isEmpty();
+        assertThat(Barriers.on(page)).isEmpty();
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A · Cover"))
                 .click();
         assertThat(page.getByLabel("Radius", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("radius");
-        assertThat(barriers()).isEmpty();
+        assertThat(Barriers.on(page)).isEmpty();
         assertThat(CHROMIUM.complaints()).isEmpty();
     }
 
@@ -178,24 +170,6 @@ class ScreensTest {
                     .click();
         }
         assertThat(page.getByText("On the go")).isVisible();
-    }
-
-    /** Only what is wrong comes back from the page: all that axe looked at would be some megabytes for each screen. */
-    private static List<String> barriers() {
-        page.evaluate(AXE);
-        Object found = page.evaluate("""
-                () => axe
-                  .run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], resultTypes: ['violations'] })
-                  .then((all) => all.violations.map((rule) => rule.id + ': ' + rule.nodes[0].html))""");
-        return ((List<?>) found).stream().map(String::valueOf).toList();
-    }
-
-    private static String axe() {
-        try (InputStream script = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
-            return new String(Objects.requireNonNull(script).readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException failed) {
-            throw new UncheckedIOException(failed);
-        }
     }
 
     private static void tabTo(String name) {

@@ -1,0 +1,36 @@
+package mardun.e2e;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Objects;
+
+/** What keeps people out of a page, as far as axe knows. */
+final class Barriers {
+
+    private static final String AXE = axe();
+
+    private Barriers() {}
+
+    /** Only what is wrong comes back from the page: all that axe looked at would be some megabytes for each screen. */
+    static List<String> on(Page page) {
+        page.evaluate(AXE);
+        Object found = page.evaluate("""
+                () => axe
+                  .run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], resultTypes: ['violations'] })
+                  .then((all) => all.violations.map((rule) => rule.id + ': ' + rule.nodes[0].html))""");
+        return ((List<?>) found).stream().map(String::valueOf).toList();
+    }
+
+    private static String axe() {
+        try (InputStream script = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
+            return new String(Objects.requireNonNull(script).readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+}
