@@ -141,13 +141,6 @@ export const settings = (unitSystem: 'INCH' | 'METRIC'): Schemas['SettingsForm']
   overheadPerHour: '1.60',
   usualSeam: '¼ in',
   thickestSeam: '6 mm',
-  stallShare: '3',
-  stallFee: '0.20',
-  priceSchool: 'MARKUP',
-  priceFactor: '2',
-  priceMargin: '30',
-  priceMarkup: '40',
-  pricePoint: 'HALF',
   freeHours: ['2', '2', '2', '2', '2', '0', '0'],
 });
 

@@ -788,6 +788,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/channels': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listChannels'];
+    put?: never;
+    post: operations['addChannel'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/channels/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeChannel'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/channels/{id}/away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['putChannelAway'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/constructions': {
     parameters: {
       query?: never;
@@ -1828,6 +1876,118 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/prices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['setPrices'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/book': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/choice': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readChoice'];
+    put: operations['changeChoice'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/seen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['seePrice'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/seen/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['forgetPrice'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/sheet': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readSheet'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/prices/step': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['stepPrices'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/scrap': {
     parameters: {
       query?: never;
@@ -2069,9 +2229,20 @@ export interface components {
       /** Format: int64 */
       value: number;
     };
+    AnHourView: {
+      /** Format: int32 */
+      many: number;
+      mine: boolean;
+      price?: components['schemas']['MoneyView'];
+    };
     ArrangedSizes: {
       document: components['schemas']['DesignDocument'];
       order: number[];
+    };
+    AwayForm: {
+      putAway: boolean;
+      /** Format: int64 */
+      version: number;
     };
     BagSize: {
       across?: components['schemas']['LengthView'];
@@ -2200,6 +2371,33 @@ export interface components {
       own: boolean;
       variant: string;
     };
+    BookRow: {
+      below: boolean;
+      cloth: string;
+      cost?: components['schemas']['MoneyView'];
+      design: string;
+      /** Format: int64 */
+      designId: number;
+      left?: components['schemas']['MoneyView'];
+      own: boolean;
+      perHour?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
+      reason: string;
+      /** Format: date */
+      since?: string;
+      size: string;
+      sizeKey: string;
+      sort: string;
+      suggested?: components['schemas']['MoneyView'];
+    };
+    BookView: {
+      channel: string;
+      /** Format: int64 */
+      channelId: number;
+      least: components['schemas']['MoneyView'];
+      rows: components['schemas']['BookRow'][];
+      wanted: components['schemas']['MoneyView'];
+    };
     BrokenOffView: {
       /** Format: int32 */
       linesIn: number;
@@ -2295,6 +2493,50 @@ export interface components {
       thread: string;
       turn?: string;
       walk: string;
+    };
+    ChannelForm: {
+      fees: components['schemas']['FeeForm'][];
+      /** @enum {string} */
+      kind: 'BUYERS' | 'RESELLER';
+      name: string;
+      packing: string;
+      packingMinutes: string;
+      postage: string;
+      postagePaid: string;
+      /** @enum {string} */
+      taxMode: 'NONE' | 'INCLUDED' | 'ADDED';
+      taxRate: string;
+      unitsPerSale: string;
+      /** Format: int64 */
+      version: number;
+    };
+    ChannelView: {
+      former: components['schemas']['FormerView'][];
+      /** Format: int64 */
+      id: number;
+      putAway: boolean;
+      says: string;
+      terms: components['schemas']['ChannelForm'];
+      usual: boolean;
+    };
+    ChoiceForm: {
+      factor: string;
+      feesInside: boolean;
+      hourlyRate?: string;
+      leastRate: string;
+      margin: string;
+      markup: string;
+      multiple: string;
+      own: string;
+      /** @enum {string} */
+      point: 'WHOLE' | 'HALF' | 'NINETY_FIVE' | 'FIVES' | 'OWN' | 'EXACT';
+      /** @enum {string} */
+      school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
+      toNearest: boolean;
+      /** Format: int64 */
+      usualChannel: number;
+      /** Format: int64 */
+      version: number;
     };
     ClothRow: {
       /** Format: int64 */
@@ -2399,6 +2641,14 @@ export interface components {
       part: 'WHOLE' | 'SOCKET' | 'STUD';
       reason: string;
       there: string;
+    };
+    CurvePoint: {
+      buyerPays: components['schemas']['MoneyView'];
+      left: components['schemas']['MoneyView'];
+      lines: components['schemas']['OffView'][];
+      many: string;
+      perHour?: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
     };
     CutAgain: {
       dyes: components['schemas']['OfDye'][];
@@ -2758,6 +3008,17 @@ export interface components {
       id: number;
       name: string;
     };
+    FeeForm: {
+      above: string;
+      amount: string;
+      /** @enum {string} */
+      basis: 'SHARE' | 'SALE' | 'UNIT';
+      least: string;
+      likelihood: string;
+      most: string;
+      name: string;
+      then: string;
+    };
     FieldProblem: {
       field: string;
       read: string;
@@ -2904,6 +3165,11 @@ export interface components {
       measures: components['schemas']['FormMeasureView'][];
       other: string;
       words: string;
+    };
+    FormerView: {
+      says: string;
+      /** Format: date */
+      until: string;
     };
     FreeDayForm: {
       hours: string;
@@ -3716,6 +3982,10 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
+    NewPrice: {
+      place: components['schemas']['PricePlace'];
+      price: string;
+    };
     NewSize: {
       changes: components['schemas']['SizeChange'][];
       /** Format: int32 */
@@ -3786,6 +4056,10 @@ export interface components {
       dye: string;
       /** Format: int64 */
       materialId: number;
+    };
+    OffView: {
+      amount: components['schemas']['MoneyView'];
+      name: string;
     };
     OffcutOffer: {
       chosen: boolean;
@@ -4113,6 +4387,13 @@ export interface components {
       /** Format: int64 */
       id?: number;
     };
+    PricePlace: {
+      /** Format: int64 */
+      channelId: number;
+      /** Format: int64 */
+      designId: number;
+      sizeKey: string;
+    };
     PromptRow: {
       from: string;
       gate: boolean;
@@ -4272,6 +4553,26 @@ export interface components {
       progress: number;
       running: boolean;
     };
+    SeenForm: {
+      /** Format: int64 */
+      designId: number;
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      on?: string;
+      price: string;
+      what: string;
+      where: string;
+    };
+    SeenView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      on: string;
+      price: components['schemas']['MoneyView'];
+      what: string;
+      where: string;
+    };
     SetAside: {
       /** @enum {string} */
       check:
@@ -4305,6 +4606,10 @@ export interface components {
         | 'LICENCE'
         | 'PRICE';
       place: string;
+      reason: string;
+    };
+    SetForm: {
+      prices: components['schemas']['NewPrice'][];
       reason: string;
     };
     SetUpDetails: {
@@ -4345,6 +4650,12 @@ export interface components {
       /** Format: int32 */
       spared: number;
     };
+    SetView: {
+      price?: components['schemas']['MoneyView'];
+      reason: string;
+      /** Format: date */
+      since: string;
+    };
     SettingsForm: {
       changes?: components['schemas']['ChangesForm'];
       currency: string;
@@ -4359,18 +4670,9 @@ export interface components {
       inchStep: 'EIGHTH' | 'SIXTEENTH';
       machines?: components['schemas']['MachineForm'][];
       overheadPerHour: string;
-      priceFactor: string;
-      priceMargin: string;
-      priceMarkup: string;
-      /** @enum {string} */
-      pricePoint: 'WHOLE' | 'HALF' | 'NINETY_FIVE' | 'EXACT';
-      /** @enum {string} */
-      priceSchool: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP';
       /** @enum {string} */
       setUps?: 'BY_UNITS' | 'BY_MINUTES';
       shelf?: components['schemas']['ShelfForm'];
-      stallFee: string;
-      stallShare: string;
       thickestSeam: string;
       /** @enum {string} */
       unitSystem: 'INCH' | 'METRIC';
@@ -4401,6 +4703,35 @@ export interface components {
       amount: components['schemas']['AmountView'];
       /** Format: int32 */
       line: number;
+    };
+    SheetView: {
+      anHour: components['schemas']['AnHourView'][];
+      atLeast?: components['schemas']['MoneyView'];
+      atWanted?: components['schemas']['MoneyView'];
+      breakEven?: components['schemas']['MoneyView'];
+      channel: string;
+      /** Format: int64 */
+      channelId: number;
+      cloth: string;
+      cost: components['schemas']['MoneyFigure'];
+      curve: components['schemas']['CurvePoint'][];
+      design: string;
+      /** Format: int64 */
+      designId: number;
+      history: components['schemas']['SetView'][];
+      least: components['schemas']['MoneyView'];
+      noPrice?: string;
+      own?: components['schemas']['MoneyView'];
+      parts: components['schemas']['PartView'][];
+      schools: components['schemas']['SchoolView'][];
+      seen: components['schemas']['SeenView'][];
+      size: string;
+      sizeKey: string;
+      suggested?: components['schemas']['MoneyView'];
+      time: components['schemas']['TimeView'];
+      /** Format: int32 */
+      units: number;
+      wanted: components['schemas']['MoneyView'];
     };
     ShelfForm: {
       givenCostsNothing: boolean;
@@ -4621,6 +4952,14 @@ export interface components {
       wanted: number;
       working: components['schemas']['WorkingView'];
     };
+    StepForm: {
+      keep: boolean;
+      percent: string;
+      places: components['schemas']['PricePlace'][];
+      /** Format: int32 */
+      points: number;
+      reason: string;
+    };
     StepLine: {
       caution: string;
       changes: string[];
@@ -4724,6 +5063,15 @@ export interface components {
       times: number;
       /** Format: int64 */
       to: number;
+    };
+    SteppedView: {
+      after: components['schemas']['MoneyView'];
+      before: components['schemas']['MoneyView'];
+      design: string;
+      perHourAfter?: components['schemas']['MoneyView'];
+      perHourBefore?: components['schemas']['MoneyView'];
+      place: components['schemas']['PricePlace'];
+      size: string;
     };
     StockTakeDone: {
       /** Format: int32 */
@@ -6771,6 +7119,102 @@ export interface operations {
       };
     };
   };
+  listChannels: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChannelView'][];
+        };
+      };
+    };
+  };
+  addChannel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ChannelForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChannelView'];
+        };
+      };
+    };
+  };
+  changeChannel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ChannelForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChannelView'];
+        };
+      };
+    };
+  };
+  putChannelAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AwayForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChannelView'];
+        };
+      };
+    };
+  };
   listConstructions: {
     parameters: {
       query?: never;
@@ -8723,6 +9167,187 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  setPrices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SetForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BookView'];
+        };
+      };
+    };
+  };
+  readBook: {
+    parameters: {
+      query?: {
+        channel?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BookView'];
+        };
+      };
+    };
+  };
+  readChoice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChoiceForm'];
+        };
+      };
+    };
+  };
+  changeChoice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ChoiceForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ChoiceForm'];
+        };
+      };
+    };
+  };
+  seePrice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeenForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  forgetPrice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readSheet: {
+    parameters: {
+      query: {
+        design: number;
+        size: string;
+        channel?: number;
+        units?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SheetView'];
+        };
+      };
+    };
+  };
+  stepPrices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['StepForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SteppedView'][];
+        };
       };
     };
   };

@@ -147,52 +147,14 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             {...register('overheadPerHour')}
           />
         </Group>
-        <Group title="The stall">
-          <TextField
-            label="It takes of each price (%)"
-            inputMode="decimal"
-            error={on('stallShare')}
-            {...register('stallShare')}
-          />
-          <TextField
-            label={`and for each bag (${currency})`}
-            inputMode="decimal"
-            error={on('stallFee')}
-            {...register('stallFee')}
-          />
-        </Group>
         <Group title="Prices">
-          <SelectField label="I reckon" {...register('priceSchool')}>
-            <option value="MATERIALS_AND_LABOUR">materials × factor + labour</option>
-            <option value="MARGIN">full cost and a margin</option>
-            <option value="MARKUP">full cost and a markup</option>
-          </SelectField>
-          <SelectField label="and round prices up" {...register('pricePoint')}>
-            <option value="HALF">to the next half</option>
-            <option value="WHOLE">to the next whole amount</option>
-            <option value="NINETY_FIVE">to the next .95</option>
-            <option value="EXACT">to the smallest coin</option>
-          </SelectField>
-          <div className="grid grid-cols-3 gap-2">
-            <TextField
-              label="Factor"
-              inputMode="decimal"
-              error={on('priceFactor')}
-              {...register('priceFactor')}
-            />
-            <TextField
-              label="Margin (%)"
-              inputMode="decimal"
-              error={on('priceMargin')}
-              {...register('priceMargin')}
-            />
-            <TextField
-              label="Markup (%)"
-              inputMode="decimal"
-              error={on('priceMarkup')}
-              {...register('priceMarkup')}
-            />
-          </div>
+          <p className="text-soft">
+            How prices come about, and what each way of selling takes, is settled at{' '}
+            <Link to="/prices" className="font-semibold text-woad hover:underline">
+              Prices
+            </Link>
+            .
+          </p>
         </Group>
       </div>
       <fieldset className="sheet mt-4 p-4">

@@ -360,12 +360,8 @@ class WorkroomTest {
     @Test
     void settingsAreReadWithDecimalCommasAndRefusedWithReasons() {
         ObjectNode form = APP.settings("INCH");
-        form.put("stallShare", "100")
-                .put("usualSeam", "0")
-                .put("currency", "gold")
-                .put("hourlyRate", "-1");
+        form.put("usualSeam", "0").put("currency", "gold").put("hourlyRate", "-1");
         Answer refused = APP.put("/api/settings", form);
-        assertThat(refused.on("stallShare")).contains("is more than 99.99");
         assertThat(refused.on("usualSeam")).contains("is nothing");
         assertThat(refused.on("currency")).contains("isn't a currency's code");
         assertThat(refused.on("hourlyRate")).contains("is less than 0");

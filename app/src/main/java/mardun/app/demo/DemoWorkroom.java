@@ -46,8 +46,6 @@ import mardun.core.material.MovementKind;
 import mardun.core.material.Ware;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
-import mardun.core.pricing.PricePoint;
-import mardun.core.pricing.PriceSchool;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
@@ -73,6 +71,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoDesigns designs;
     private final DemoBatches batches;
     private final DemoBench bench;
+    private final DemoPrices prices;
     private final FairService fairs;
     private final TravellingClock clock;
     private final Path whole;
@@ -90,6 +89,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoDesigns designs,
             DemoBatches batches,
             DemoBench bench,
+            DemoPrices prices,
             FairService fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -103,6 +103,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.designs = designs;
         this.batches = batches;
         this.bench = bench;
+        this.prices = prices;
         this.fairs = fairs;
         this.clock = clock;
     }
@@ -127,6 +128,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             enterMaterials();
             enterShops();
         });
+        prices.enterChannels(today);
         clock.on(today.minusDays(85), () -> designs.enter(ids));
         String spring = "Wherry Lane market";
         finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
@@ -196,6 +198,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         bench.careFor(today.minusDays(12), "Bramble", Upkeep.Kind.NEEDLE, "80 universal");
         bench.careFor(today.minusDays(12), "Anvil", Upkeep.Kind.NEEDLE, "90 topstitch");
         enterBatchesOfSeveralLines(today, bigFair);
+        prices.setPrices(today);
     }
 
     /** Several designs, sizes and cloths made together, one such batch in each stage. */
@@ -280,13 +283,6 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "1.60",
                 "1/4 in",
                 "6 mm",
-                "3",
-                "0.20",
-                PriceSchool.MATERIALS_AND_LABOUR,
-                "2",
-                "30",
-                "40",
-                PricePoint.HALF,
                 null,
                 null,
                 List.of("2", "2", "2.5", "1", "3", "0", "4"),

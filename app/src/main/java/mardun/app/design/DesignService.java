@@ -8,6 +8,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,6 +20,8 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mardun.app.channel.PricePlace;
+import mardun.app.channel.SetPrices;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignViews.ArrangedSizes;
 import mardun.app.design.DesignViews.ChangedDesign;
@@ -37,6 +41,7 @@ import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
+import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.Estimates;
@@ -64,6 +69,7 @@ import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
+import mardun.core.design.Role;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
@@ -72,6 +78,7 @@ import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.pricing.UnitPricing;
+import org.joda.money.Money;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
@@ -105,6 +112,7 @@ public class DesignService implements UsesMaterials {
     private final StockShelves shelves;
     private final MaterialService materials;
     private final SettingsService settings;
+    private final SetPrices prices;
     private final BatchPlanner planner;
     private final Estimates estimates;
     private final Patterns patterns;
@@ -118,6 +126,7 @@ public class DesignService implements UsesMaterials {
             StockShelves shelves,
             MaterialService materials,
             SettingsService settings,
+            SetPrices prices,
             BatchPlanner planner,
             Estimates estimates,
             Patterns patterns,
@@ -129,6 +138,7 @@ public class DesignService implements UsesMaterials {
         this.shelves = shelves;
         this.materials = materials;
         this.settings = settings;
+        this.prices = prices;
         this.planner = planner;
         this.estimates = estimates;
         this.patterns = patterns;
@@ -155,7 +165,8 @@ public class DesignService implements UsesMaterials {
                 .flatMap(document -> materialsOf(document).stream())
                 .distinct()
                 .toList());
-        return PageView.of(found, entity -> line(entity, documents.get(entity.id()), read, current));
+        Asked asked = asked(documents.keySet(), current);
+        return PageView.of(found, entity -> line(entity, documents.get(entity.id()), read, asked, current));
     }
 
     /** The designs that aren't put away by their names, to choose from. */
@@ -476,14 +487,16 @@ public class DesignService implements UsesMaterials {
                 .map(FieldProblem::field)
                 .noneMatch(f -> f.startsWith("measurements.") || f.startsWith("fillings.") || f.startsWith("sizes"));
         SheetWriter writer = new SheetWriter(current.writer(), current.workroom());
+        Asked asked = asked(id.stream().toList(), current);
         List<Supply> supplies = supplies(document);
         List<SizeSheet> sizes = new ArrayList<>();
         if (rowsFit) {
             for (int size = 0; size < design.sizes().size(); size++) {
+                Optional<Money> own = asked.of(id, document, size);
                 BatchPlan plan = planner.plan(
-                        List.of(BatchLine.only(design, size, document.usualUnits(), supplies, Optional.empty())),
+                        List.of(BatchLine.only(design, size, document.usualUnits(), supplies, own)),
                         current.workroom());
-                sizes.add(with(writer.size(plan, document.form().kind()), unreadable));
+                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent()), unreadable));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -497,6 +510,21 @@ public class DesignService implements UsesMaterials {
                         .filter(step -> known.get(step.key()).isMeasured())
                         .map(step -> writer.time(step.key(), known.get(step.key())))
                         .toList());
+    }
+
+    /** The prices that are set for some designs in the usual channel. */
+    private Asked asked(Collection<DesignId> designIds, Settings current) {
+        ChannelId channel = current.usualChannel().id();
+        return new Asked(channel, prices.of(designIds, channel), current);
+    }
+
+    private record Asked(ChannelId channel, Map<PricePlace, Long> prices, Settings current) {
+
+        Optional<Money> of(Optional<DesignId> id, DesignDocument document, int size) {
+            return id.map(its -> prices.get(new PricePlace(
+                            its, document.sizeKey(document.sizes().get(size)), channel)))
+                    .map(current::money);
+        }
     }
 
     private static SizeSheet with(SizeSheet sheet, List<FindingView> more) {
@@ -544,12 +572,17 @@ public class DesignService implements UsesMaterials {
                 .toList();
     }
 
-    private DesignLine line(DesignEntity entity, DesignDocument document, Shelves shelves, Settings current) {
+    private DesignLine line(
+            DesignEntity entity, DesignDocument document, Shelves shelves, Asked asked, Settings current) {
         Design design = estimates.timed(entity.id(), stored(document));
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
         LinePlan plan = planner.plan(
                         List.of(BatchLine.only(
-                                design, middle, document.usualUnits(), supplies(document, shelves), Optional.empty())),
+                                design,
+                                middle,
+                                document.usualUnits(),
+                                supplies(document, shelves),
+                                asked.of(Optional.of(entity.id()), document, middle))),
                         current.workroom())
                 .lines()
                 .get(0);
@@ -573,6 +606,71 @@ public class DesignService implements UsesMaterials {
                 (int) plan.sized().findings().stream()
                         .filter(f -> f.setAside().isEmpty())
                         .count());
+    }
+
+    /** What one bag of each size of each design that isn't put away takes, as each is usually made. */
+    @Transactional(readOnly = true)
+    public List<CostedSize> costed() {
+        Settings current = settings.current();
+        List<DesignEntity> all = designs.findAll().stream()
+                .filter(entity -> !entity.isPutAway())
+                .sorted(Comparator.comparing(entity -> entity.name().toLowerCase(Locale.ROOT)))
+                .toList();
+        Map<DesignId, DesignDocument> documents =
+                all.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
+        Shelves read = shelves.read(documents.values().stream()
+                .flatMap(document -> materialsOf(document).stream())
+                .distinct()
+                .toList());
+        return all.stream()
+                .flatMap(entity -> costed(
+                        entity,
+                        documents.get(entity.id()),
+                        documents.get(entity.id()).usualUnits(),
+                        read,
+                        current))
+                .toList();
+    }
+
+    /** The same of one design, for a batch of so many. */
+    @Transactional(readOnly = true)
+    public List<CostedSize> costed(DesignId id, int units) {
+        DesignEntity entity = find(id);
+        DesignDocument document = document(entity);
+        return costed(entity, document, units, shelves.read(materialsOf(document)), settings.current())
+                .toList();
+    }
+
+    private Stream<CostedSize> costed(
+            DesignEntity entity, DesignDocument document, int units, Shelves shelves, Settings current) {
+        Design design = estimates.timed(entity.id(), stored(document));
+        List<Supply> supplies = supplies(document, shelves);
+        String cloth = design.pieces().stream()
+                .filter(piece -> piece.role() == Role.OUTER)
+                .findFirst()
+                .flatMap(piece -> supplies.stream()
+                        .filter(supply -> supply.slot().equals(piece.slot()))
+                        .findFirst())
+                .map(Supply::name)
+                .orElse("");
+        return IntStream.range(0, design.sizes().size()).mapToObj(size -> {
+            LinePlan plan = planner.plan(
+                            List.of(BatchLine.only(design, size, units, supplies, Optional.empty())),
+                            current.workroom())
+                    .lines()
+                    .get(0);
+            String name = design.sizes().get(size);
+            return new CostedSize(
+                    entity.id(),
+                    entity.name(),
+                    document.sort(),
+                    document.sizeKey(name),
+                    design.sizes().size() == 1 ? "" : name,
+                    cloth,
+                    units,
+                    plan.time(),
+                    plan.cost());
+        });
     }
 
     private DesignDocument document(DesignEntity entity) {

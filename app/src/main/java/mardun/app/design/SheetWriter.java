@@ -63,7 +63,7 @@ public final class SheetWriter {
         this.workroom = workroom;
     }
 
-    SizeSheet size(BatchPlan plan, FormKind form) {
+    SizeSheet size(BatchPlan plan, FormKind form, boolean ownPrice) {
         SizedDesign sized = plan.lines().get(0).sized();
         List<MeasuredView> measurements = new ArrayList<>();
         sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
@@ -82,7 +82,7 @@ public final class SheetWriter {
                         .toList(),
                 sized.corner().map(this::corner).orElse(null),
                 sized.finished().map(finished -> finished(finished, form)).orElse(null),
-                ticket(plan, plan.lines().get(0), false).orElse(null),
+                ticket(plan, plan.lines().get(0), ownPrice).orElse(null),
                 missing(plan).orElse(null),
                 plan.findings().stream()
                         .filter(f -> !BatchPlan.isOfMaterials(f))

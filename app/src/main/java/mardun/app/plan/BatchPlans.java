@@ -13,9 +13,12 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.channel.PricePlace;
+import mardun.app.channel.SetPrices;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
+import mardun.app.id.ChannelId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.BenchLog;
@@ -64,6 +67,7 @@ public class BatchPlans {
     private final UnsewnShelf unsewn;
     private final Estimates estimates;
     private final BenchLog log;
+    private final SetPrices prices;
 
     BatchPlans(
             DesignService designs,
@@ -72,7 +76,8 @@ public class BatchPlans {
             ChosenLayouts layouts,
             UnsewnShelf unsewn,
             Estimates estimates,
-            BenchLog log) {
+            BenchLog log,
+            SetPrices prices) {
         this.designs = designs;
         this.stock = stock;
         this.planner = planner;
@@ -80,6 +85,7 @@ public class BatchPlans {
         this.unsewn = unsewn;
         this.estimates = estimates;
         this.log = log;
+        this.prices = prices;
     }
 
     /** The plan of one batch, stored or still being typed. */
@@ -123,6 +129,14 @@ public class BatchPlans {
                 .filter(batch -> batch.id() != null && !batch.finished())
                 .map(ChosenBatch::id)
                 .toList());
+        Asking asking = new Asking(
+                current.usualChannel().id(),
+                prices.of(
+                        batches.stream()
+                                .filter(batch -> batch.frozen().isEmpty())
+                                .flatMap(batch -> batch.lines().stream().map(ChosenLine::designId))
+                                .collect(Collectors.toSet()),
+                        current.usualChannel().id()));
         Documents documents = new Documents();
         Map<ChosenBatch, Planned> planned = new LinkedHashMap<>();
         for (ChosenBatch batch : batches) {
@@ -135,6 +149,7 @@ public class BatchPlans {
                                 batch.id() == null
                                         ? Counted.NOTHING
                                         : counted.getOrDefault(batch.id(), Counted.NOTHING),
+                                asking,
                                 current,
                                 documents));
             } catch (RuntimeException broken) {
@@ -175,11 +190,32 @@ public class BatchPlans {
         }
     }
 
+    /** The prices that are set in the usual channel, in minor units. */
+    private record Asking(ChannelId channel, Map<PricePlace, Long> prices) {
+
+        static final Asking NOTHING = new Asking(new ChannelId(0), Map.of());
+
+        /** What the maker asks for a bag of a line: its own price, or the one that is set, or was when its first cloth was cut. */
+        Optional<Money> of(ChosenBatch batch, ChosenLine line, Workroom workroom) {
+            return line.ownPriceMinor()
+                    .or(() -> batch.frozen().isPresent()
+                            ? Documents.frozenLine(batch, line).map(FrozenLine::setPriceMinor)
+                            : Optional.ofNullable(prices.get(new PricePlace(line.designId(), line.sizeKey(), channel))))
+                    .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
+        }
+    }
+
     /** What a batch finds: materials, the layouts that were chosen for it, and pieces that are cut and not sewn. */
     private record OnTheShelf(
             Shelves materials, Map<MaterialId, ChosenLayout> layouts, UnsewnShelf.Snapshot cutPieces) {}
 
-    private Planned plan(ChosenBatch batch, OnTheShelf there, Counted counted, Settings current, Documents documents) {
+    private Planned plan(
+            ChosenBatch batch,
+            OnTheShelf there,
+            Counted counted,
+            Asking asking,
+            Settings current,
+            Documents documents) {
         Shelves shelves = there.materials();
         Map<MaterialId, ChosenLayout> layouts = there.layouts();
         Workroom workroom =
@@ -193,7 +229,8 @@ public class BatchPlans {
             if (size.isEmpty()) {
                 gone.add(noSuchSize(line, document));
             }
-            lines.add(line(line, documents.design(batch, line), size.orElse(0), supplies, workroom));
+            lines.add(line(
+                    line, documents.design(batch, line), size.orElse(0), supplies, asking.of(batch, line, workroom)));
         }
         Unsewn found = gone.isEmpty() && batch.frozen().isEmpty()
                 ? bring(batch, lines, there.cutPieces().freeFor(batch.id()), workroom)
@@ -245,13 +282,12 @@ public class BatchPlans {
     }
 
     private static BatchLine line(
-            ChosenLine line, Design design, int size, Map<MaterialId, Supply> supplies, Workroom workroom) {
+            ChosenLine line, Design design, int size, Map<MaterialId, Supply> supplies, Optional<Money> asked) {
         List<Supply> its = line.materials().entrySet().stream()
                 .filter(entry -> supplies.containsKey(entry.getValue()))
                 .map(entry -> supplies.get(entry.getValue()).forSlot(entry.getKey()))
                 .toList();
-        return new BatchLine(
-                line.number(), design, size, line.started(), line.carrying(), its, own(line, workroom), line.moved());
+        return new BatchLine(line.number(), design, size, line.started(), line.carrying(), its, asked, line.moved());
     }
 
     /** What isn't taken yet: cloth until it is cut, everything else for the bags that aren't done. */
@@ -301,7 +337,12 @@ public class BatchPlans {
                 Sentence.of("Batch " + batch.id() + " can't be worked out as it is stored."),
                 Sentence.of("Choose its size, its materials and its number once more, or give it up."));
         List<BatchLine> lines = batch.lines().stream()
-                .map(line -> line(line, documents.design(batch, line), 0, Map.of(), current.workroom()))
+                .map(line -> line(
+                        line,
+                        documents.design(batch, line),
+                        0,
+                        Map.of(),
+                        Asking.NOTHING.of(batch, line, current.workroom())))
                 .toList();
         BatchPlan plan = BatchPlanner.impossible(lines, why);
         return new Planned(
@@ -326,11 +367,6 @@ public class BatchPlans {
 
     private static Optional<Money> plannedCost(ChosenBatch batch, ChosenLine line) {
         return batch.frozen().flatMap(frozen -> frozen.plannedCost(line.number()));
-    }
-
-    private static Optional<Money> own(ChosenLine line, Workroom workroom) {
-        return line.ownPriceMinor()
-                .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
     }
 
     /** Each material of a batch once, as it is for this batch, with the offcuts that were chosen or that a layout lies on. */

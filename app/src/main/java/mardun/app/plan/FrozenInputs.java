@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.channel.TermsDocument;
 import mardun.app.design.DesignDocument;
 import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
@@ -45,6 +46,7 @@ import mardun.core.measure.Length;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.PriceSchool;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
@@ -80,6 +82,7 @@ public record FrozenInputs(
      *     that was kept
      * @param times how long its steps took as far as was known then; absent in batches from before anything was logged
      * @param took how long its steps really took; absent as long as it isn't done, and where nothing of it was timed
+     * @param setPriceMinor the price that was set for it in the usual channel; absent where the school's counted
      */
     record FrozenLine(
             int number,
@@ -87,7 +90,8 @@ public record FrozenInputs(
             Map<String, MaterialId> slots,
             @Nullable Long plannedUnitMinor,
             @Nullable List<FrozenTime> times,
-            @Nullable List<FrozenTime> took) {
+            @Nullable List<FrozenTime> took,
+            @Nullable Long setPriceMinor) {
 
         /** The design with the times that its steps took, or else are planned with. */
         Design timed(Design its) {
@@ -103,7 +107,8 @@ public record FrozenInputs(
                             slots,
                             plannedUnitMinor,
                             times,
-                            steps.stream().map(FrozenTime::of).toList());
+                            steps.stream().map(FrozenTime::of).toList(),
+                            setPriceMinor);
         }
 
         /** The design with the times that its steps are planned with. */
@@ -330,7 +335,14 @@ public record FrozenInputs(
                                         line.design().steps().stream()
                                                 .map(FrozenTime::of)
                                                 .toList(),
-                                        null))
+                                        null,
+                                        line.chosen().ownPriceMinor().isPresent()
+                                                ? null
+                                                : line.plan()
+                                                        .line()
+                                                        .ownPrice()
+                                                        .map(Money::getAmountMinorLong)
+                                                        .orElse(null)))
                                 .toList()),
                 supplies,
                 before.map(FrozenInputs::workroom).orElseGet(() -> FrozenWorkroom.of(planned.workroom())),
@@ -470,14 +482,71 @@ public record FrozenInputs(
         }
     }
 
-    /** The workroom's rates as they were. */
+    /**
+     * On what terms bags were sold, and how the maker came to prices.
+     *
+     * @param leastRateMinor absent for the usual rate
+     * @param own the maker's own price points
+     */
+    record FrozenSelling(
+            Channel.Kind kind,
+            TermsDocument terms,
+            BigDecimal multiple,
+            @Nullable Long leastRateMinor,
+            boolean feesInside,
+            List<Long> own,
+            boolean toNearest) {
+
+        static FrozenSelling of(Workroom workroom) {
+            PriceChoice prices = workroom.prices();
+            return new FrozenSelling(
+                    workroom.stall().kind(),
+                    TermsDocument.of(workroom.stall().terms()),
+                    prices.multiple(),
+                    prices.leastRate().map(Money::getAmountMinorLong).orElse(null),
+                    prices.feesInside(),
+                    prices.rounding().own().stream()
+                            .map(Money::getAmountMinorLong)
+                            .toList(),
+                    prices.rounding().toNearest());
+        }
+
+        Channel channel(String name, CurrencyUnit unit) {
+            return new Channel(name, kind, terms.terms(Money.zero(unit)));
+        }
+
+        PriceChoice choice(PriceChoice plain, CurrencyUnit unit) {
+            return new PriceChoice(
+                    plain.school(),
+                    plain.factor(),
+                    plain.margin(),
+                    plain.markup(),
+                    multiple,
+                    Optional.ofNullable(leastRateMinor).map(minor -> Money.ofMinor(unit, minor)),
+                    feesInside,
+                    new PriceRounding(
+                            plain.rounding().point(),
+                            own.stream()
+                                    .map(minor -> Money.ofMinor(unit, minor))
+                                    .toList(),
+                            toNearest));
+        }
+    }
+
+    /**
+     * The workroom's rates as they were.
+     *
+     * @param stallShare in batches from before channels had terms of their own; absent in later ones
+     * @param stallFeeMinor the same
+     * @param selling absent in those
+     */
     record FrozenWorkroom(
             String currency,
             long hourlyRateMinor,
             long overheadPerHourMinor,
             String stall,
-            BigDecimal stallShare,
-            long stallFeeMinor,
+            @Nullable BigDecimal stallShare,
+            @Nullable Long stallFeeMinor,
             PriceSchool school,
             BigDecimal factor,
             BigDecimal margin,
@@ -487,7 +556,8 @@ public record FrozenInputs(
             @Nullable Long endTrimNm,
             @Nullable Long keptLengthNm,
             @Nullable SetUpSpread setUps,
-            @Nullable WasteSchool waste) {
+            @Nullable WasteSchool waste,
+            @Nullable FrozenSelling selling) {
 
         static FrozenWorkroom of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
@@ -496,18 +566,19 @@ public record FrozenInputs(
                     workroom.hourlyRate().getAmountMinorLong(),
                     workroom.overheadPerHour().getAmountMinorLong(),
                     workroom.stall().name(),
-                    workroom.stall().share(),
-                    workroom.stall().feePerUnit().getAmountMinorLong(),
+                    null,
+                    null,
                     prices.school(),
                     prices.factor(),
                     prices.margin(),
                     prices.markup(),
-                    prices.point(),
+                    prices.rounding().point(),
                     workroom.thickestSeam().nanometres(),
                     workroom.endTrim().nanometres(),
                     workroom.keptLength().nanometres(),
                     workroom.setUps(),
-                    workroom.waste());
+                    workroom.waste(),
+                    FrozenSelling.of(workroom));
         }
 
         CurrencyUnit currencyUnit() {
@@ -519,8 +590,15 @@ public record FrozenInputs(
             return new Workroom(
                     Money.ofMinor(unit, hourlyRateMinor),
                     Money.ofMinor(unit, overheadPerHourMinor),
-                    new Channel(stall, stallShare, Money.ofMinor(unit, stallFeeMinor)),
-                    new PriceChoice(school, factor, margin, markup, point),
+                    selling == null
+                            ? new Channel(
+                                    stall,
+                                    Optional.ofNullable(stallShare).orElse(BigDecimal.ZERO),
+                                    Money.ofMinor(unit, stallFeeMinor == null ? 0 : stallFeeMinor))
+                            : selling.channel(stall, unit),
+                    selling == null
+                            ? new PriceChoice(school, factor, margin, markup, point)
+                            : selling.choice(new PriceChoice(school, factor, margin, markup, point), unit),
                     new Length(thickestSeamNm),
                     new Length(endTrimNm == null ? 0 : endTrimNm),
                     new Length(keptLengthNm == null ? 0 : keptLengthNm),

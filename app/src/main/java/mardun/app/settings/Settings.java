@@ -7,6 +7,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
@@ -20,6 +21,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mardun.app.channel.KeptChannel;
+import mardun.app.id.ChannelId;
 import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
@@ -38,19 +41,19 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
 import mardun.core.planning.FreeTime;
-import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.PriceSchool;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 
 /** What the maker has settled once for the workroom; there is one row. */
 @Entity
 public class Settings {
 
     static final int ONLY = 1;
-    private static final String STALL = "the stall";
 
     @Id
     private int id;
@@ -69,8 +72,17 @@ public class Settings {
     private long overheadPerHourMinor;
     private long usualSeamNm;
     private long thickestSeamNm;
-    private BigDecimal stallShare;
-    private long stallFeeMinor;
+
+    private ChannelId usualChannelId;
+
+    @Transient
+    private KeptChannel usualChannel;
+
+    private BigDecimal priceMultiple;
+    private @Nullable Long leastRateMinor;
+    private boolean feesInside;
+    private String ownPrices;
+    private boolean priceToNearest;
 
     @Enumerated(EnumType.STRING)
     private PriceSchool priceSchool;
@@ -147,9 +159,6 @@ public class Settings {
             long overheadPerHourMinor,
             Length usualSeam,
             Length thickestSeam,
-            BigDecimal stallShare,
-            long stallFeeMinor,
-            PriceChoice prices,
             SetUpSpread setUps,
             WasteSchool waste,
             List<Integer> freeMinutes,
@@ -214,13 +223,6 @@ public class Settings {
         overheadPerHourMinor = entered.overheadPerHourMinor();
         usualSeamNm = entered.usualSeam().nanometres();
         thickestSeamNm = entered.thickestSeam().nanometres();
-        stallShare = entered.stallShare();
-        stallFeeMinor = entered.stallFeeMinor();
-        priceSchool = entered.prices().school();
-        priceFactor = entered.prices().factor();
-        priceMargin = entered.prices().margin();
-        priceMarkup = entered.prices().markup();
-        pricePoint = entered.prices().point();
         freeMinutes = entered.freeMinutes().stream().map(String::valueOf).collect(Collectors.joining(","));
         valueSchool = entered.shelf().valuing().school();
         givenCostsNothing = entered.shelf().valuing().givenCostsNothing();
@@ -265,7 +267,7 @@ public class Settings {
         return Math.toIntExact(entered.changes().of(part).toSeconds());
     }
 
-    long version() {
+    public long version() {
         return version;
     }
 
@@ -365,13 +367,64 @@ public class Settings {
                 .withPressing(Duration.ofSeconds(pressingSeconds));
     }
 
-    /** Rates, the stall's terms and the way of pricing, for the core. */
+    /** How the maker comes to prices from now on. */
+    public void price(PriceChoice choice, KeptChannel channel) {
+        usualChannelId = channel.id();
+        usualChannel = channel;
+        priceSchool = choice.school();
+        priceFactor = choice.factor();
+        priceMargin = choice.margin();
+        priceMarkup = choice.markup();
+        priceMultiple = choice.multiple();
+        leastRateMinor = choice.leastRate().map(Money::getAmountMinorLong).orElse(null);
+        feesInside = choice.feesInside();
+        pricePoint = choice.rounding().point();
+        ownPrices = choice.rounding().own().stream()
+                .map(own -> Long.toString(own.getAmountMinorLong()))
+                .collect(Collectors.joining(","));
+        priceToNearest = choice.rounding().toNearest();
+    }
+
+    ChannelId usualChannelId() {
+        return usualChannelId;
+    }
+
+    /** The usual channel as it is now; settings are read together with it. */
+    Settings selling(KeptChannel channel) {
+        usualChannel = channel;
+        return this;
+    }
+
+    /** The channel whose prices tickets show. */
+    public KeptChannel usualChannel() {
+        return usualChannel;
+    }
+
+    private PriceChoice prices() {
+        return new PriceChoice(
+                priceSchool,
+                priceFactor,
+                priceMargin,
+                priceMarkup,
+                priceMultiple,
+                Optional.ofNullable(leastRateMinor).map(this::money),
+                feesInside,
+                new PriceRounding(
+                        pricePoint,
+                        Arrays.stream(ownPrices.split(","))
+                                .filter(own -> !own.isEmpty())
+                                .map(own -> money(Long.parseLong(own)))
+                                .toList(),
+                        priceToNearest));
+    }
+
+    /** Rates, the terms of the usual channel and the way of pricing, for the core. */
     public Workroom workroom() {
         return new Workroom(
                 money(hourlyRateMinor),
                 money(overheadPerHourMinor),
-                new Channel(STALL, stallShare, money(stallFeeMinor)),
-                new PriceChoice(priceSchool, priceFactor, priceMargin, priceMarkup, pricePoint),
+                usualChannel.channel(money(hourlyRateMinor)),
+                prices(),
                 thickestSeam(),
                 new Length(endTrimNm),
                 new Length(keptLengthNm),

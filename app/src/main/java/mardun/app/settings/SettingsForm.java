@@ -11,8 +11,6 @@ import mardun.core.making.Station;
 import mardun.core.material.ValueSchool;
 import mardun.core.measure.InchStep;
 import mardun.core.measure.UnitSystem;
-import mardun.core.pricing.PricePoint;
-import mardun.core.pricing.PriceSchool;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,13 +39,6 @@ public record SettingsForm(
         @NotNull String overheadPerHour,
         @NotNull String usualSeam,
         @NotNull String thickestSeam,
-        @NotNull String stallShare,
-        @NotNull String stallFee,
-        @NotNull PriceSchool priceSchool,
-        @NotNull String priceFactor,
-        @NotNull String priceMargin,
-        @NotNull String priceMarkup,
-        @NotNull PricePoint pricePoint,
         @Nullable SetUpSpread setUps,
         @Nullable WasteSchool waste,
         @NotNull @Size(min = 7, max = 7) List<String> freeHours,

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import mardun.app.channel.Channels;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings.Entered;
@@ -26,7 +27,6 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
 import mardun.core.measure.UnitSystem;
-import mardun.core.pricing.PriceChoice;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.IllegalCurrencyException;
 import org.joda.money.Money;
@@ -58,15 +58,18 @@ public class SettingsService {
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
     private final SettingsRepository repository;
+    private final Channels channels;
     private final ObjectProvider<HoldsMoney> money;
 
-    SettingsService(SettingsRepository repository, ObjectProvider<HoldsMoney> money) {
+    SettingsService(SettingsRepository repository, Channels channels, ObjectProvider<HoldsMoney> money) {
         this.repository = repository;
+        this.channels = channels;
         this.money = money;
     }
 
     public Settings current() {
-        return repository.findById(Settings.ONLY).orElseThrow();
+        Settings settings = repository.findById(Settings.ONLY).orElseThrow();
+        return settings.selling(channels.get(settings.usualChannelId()));
     }
 
     /** The settings as a form, with what was typed or its exact like. */
@@ -74,7 +77,6 @@ public class SettingsService {
     public SettingsForm form() {
         Settings settings = current();
         var workroom = settings.workroom();
-        var prices = workroom.prices();
         return new SettingsForm(
                 settings.version(),
                 settings.unitSystem(),
@@ -85,13 +87,6 @@ public class SettingsService {
                 plain(settings, workroom.overheadPerHour()),
                 length(settings, settings.usualSeam()),
                 length(settings, settings.usualThickestSeam()),
-                percent(settings, workroom.stall().share()),
-                plain(settings, workroom.stall().feePerUnit()),
-                prices.school(),
-                settings.decimalMark().in(prices.factor().stripTrailingZeros().toPlainString()),
-                percent(settings, prices.margin()),
-                percent(settings, prices.markup()),
-                prices.point(),
                 workroom.setUps(),
                 workroom.waste(),
                 settings.freeMinutes().stream()
@@ -208,11 +203,22 @@ public class SettingsService {
 
     @Transactional
     public SettingsForm save(SettingsForm form) {
-        Settings settings = current();
-        ChangedMeanwhileException.check("What stands in the settings", form.version(), settings.version());
+        Settings settings = forChange(form.version());
         settings.enter(read(form, settings));
-        repository.saveAndFlush(settings);
+        keep(settings);
         return form();
+    }
+
+    /** The settings for a change of a part of them, unless somebody has changed them since they were read. */
+    public Settings forChange(long version) {
+        Settings settings = current();
+        ChangedMeanwhileException.check("What stands in the settings", version, settings.version());
+        return settings;
+    }
+
+    /** Keeps what was changed; inside the caller's transaction. */
+    public void keep(Settings settings) {
+        repository.saveAndFlush(settings);
     }
 
     private Entered read(SettingsForm form, Settings before) {
@@ -238,15 +244,6 @@ public class SettingsService {
                 seam,
                 fields.positiveLength(
                         "thickestSeam", form.thickestSeam(), form.unitSystem().smallUnit(), WIDEST_SEAM),
-                fields.share("stallShare", form.stallShare()),
-                fields.money("stallFee", form.stallFee(), currency),
-                new PriceChoice(
-                        form.priceSchool(),
-                        fields.decimal("priceFactor", form.priceFactor(), BigDecimal.ONE, BigDecimal.TEN),
-                        fields.share("priceMargin", form.priceMargin()),
-                        fields.decimal("priceMarkup", form.priceMarkup(), BigDecimal.ZERO, BigDecimal.valueOf(1000))
-                                .movePointLeft(2),
-                        form.pricePoint()),
                 form.setUps() == null ? before.workroom().setUps() : form.setUps(),
                 form.waste() == null ? before.workroom().waste() : form.waste(),
                 free,

@@ -293,6 +293,11 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return percent(((Value.Share) value).share());
     }
 
+    /** A plain number, with the maker's mark. */
+    public String decimal(BigDecimal number) {
+        return mark.in(number.stripTrailingZeros().toPlainString());
+    }
+
     /** A share as a percentage: 0.08 becomes {@code 8 %}. */
     public static String percent(BigDecimal share) {
         return share.movePointRight(2).stripTrailingZeros().toPlainString() + " %";

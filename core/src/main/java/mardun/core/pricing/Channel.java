@@ -6,14 +6,20 @@ import org.joda.money.Money;
 /**
  * A way of selling.
  *
- * @param share what it takes of the price the buyer pays, from 0 to less than 1
- * @param feePerUnit what it takes for each unit besides
+ * @param kind whether buyers pay the price there, or a reseller does
  */
-public record Channel(String name, BigDecimal share, Money feePerUnit) {
+public record Channel(String name, Kind kind, Terms terms) {
 
-    public Channel {
-        if (share.signum() < 0 || share.compareTo(BigDecimal.ONE) >= 0) {
-            throw new IllegalArgumentException("a channel's share is from 0 to less than the whole price: " + share);
-        }
+    /** Who pays the price. */
+    public enum Kind {
+        /** Those who will carry the bag. */
+        BUYERS,
+        /** A reseller, who asks a multiple of it. */
+        RESELLER
+    }
+
+    /** One that takes a share of the price and an amount for each bag. */
+    public Channel(String name, BigDecimal share, Money feePerUnit) {
+        this(name, Kind.BUYERS, Terms.simple(share, feePerUnit));
     }
 }

@@ -1,13 +1,38 @@
 package mardun.core.pricing;
 
 import java.math.BigDecimal;
+import java.util.Optional;
+import org.joda.money.Money;
 
 /**
  * The maker's way of setting prices.
  *
- * @param factor of the materials, for the time spent choosing, fetching and preparing them; often 2
+ * @param factor of the materials, for the time spent choosing, fetching and preparing them; often 2; more than 0
  * @param margin share of what is wanted that is to be left, from 0 to less than 1
  * @param markup share of the full cost that is put on top, 0 or more
+ * @param multiple of the trade price, that a buyer pays; often 2; 1 or more
+ * @param leastRate the least that an hour is worked for; empty for the usual rate
+ * @param feesInside what the school gives is the price, and the channel takes from it; else what it takes is put on top
  */
 public record PriceChoice(
-        PriceSchool school, BigDecimal factor, BigDecimal margin, BigDecimal markup, PricePoint point) {}
+        PriceSchool school,
+        BigDecimal factor,
+        BigDecimal margin,
+        BigDecimal markup,
+        BigDecimal multiple,
+        Optional<Money> leastRate,
+        boolean feesInside,
+        PriceRounding rounding) {
+
+    private static final BigDecimal USUAL_MULTIPLE = BigDecimal.valueOf(2);
+
+    /** The usual multiple, the usual rate, fees on top and rounding upwards. */
+    public PriceChoice(PriceSchool school, BigDecimal factor, BigDecimal margin, BigDecimal markup, PricePoint point) {
+        this(school, factor, margin, markup, USUAL_MULTIPLE, Optional.empty(), false, PriceRounding.up(point));
+    }
+
+    /** The same by another school. */
+    public PriceChoice by(PriceSchool other) {
+        return new PriceChoice(other, factor, margin, markup, multiple, leastRate, feesInside, rounding);
+    }
+}

@@ -6,11 +6,13 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 
-/** The endings that a maker's prices have; a price is rounded up to the next one. */
+/** The endings that a maker's prices have. */
 public enum PricePoint {
     WHOLE("to the next whole amount", "1", "0"),
     HALF("to the next half", "0.5", "0"),
     NINETY_FIVE("to the next that ends in .95", "1", "-0.05"),
+    FIVES("to the next even five", "5", "0"),
+    OWN("to the next of your own prices", "1", "0"),
     EXACT("to the smallest coin", "0", "0");
 
     private final String words;
@@ -31,10 +33,31 @@ public enum PricePoint {
     Money roundUp(BigFraction minorUnits, CurrencyUnit currency) {
         BigDecimal minor = minorUnits.bigDecimalValue(0, RoundingMode.CEILING);
         BigDecimal amount = minor.movePointLeft(currency.getDecimalPlaces());
-        if (step.signum() == 0 || currency.getDecimalPlaces() == 0) {
+        if (isEveryCoin(currency)) {
             return Money.of(currency, amount);
         }
         BigDecimal steps = amount.subtract(offset).divide(step, 0, RoundingMode.CEILING);
-        return Money.of(currency, steps.multiply(step).add(offset));
+        return Money.of(currency, steps.multiply(step).add(offset), RoundingMode.UNNECESSARY);
+    }
+
+    /** The highest price of this kind below another. */
+    Money below(Money price) {
+        if (isEveryCoin(price.getCurrencyUnit())) {
+            return price.minusMinor(1);
+        }
+        BigDecimal steps = price.getAmount().subtract(offset).divide(step, 0, RoundingMode.CEILING);
+        return Money.of(
+                price.getCurrencyUnit(),
+                steps.subtract(BigDecimal.ONE).multiply(step).add(offset),
+                RoundingMode.UNNECESSARY);
+    }
+
+    /** A currency without smaller coins has no halves, and nothing that ends in .95. */
+    private boolean isEveryCoin(CurrencyUnit currency) {
+        return step.signum() == 0
+                || Math.max(
+                                step.stripTrailingZeros().scale(),
+                                offset.stripTrailingZeros().scale())
+                        > currency.getDecimalPlaces();
     }
 }

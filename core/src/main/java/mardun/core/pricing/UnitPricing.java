@@ -1,11 +1,11 @@
 package mardun.core.pricing;
 
-import java.math.BigDecimal;
-import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import mardun.core.costing.UnitCost;
 import mardun.core.making.WorkTime;
-import mardun.core.money.Apportionment;
+import mardun.core.money.Exact;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
@@ -35,56 +35,72 @@ public record UnitPricing(
     /** The pricing of a unit with the given cost; {@code own} is the price the maker has set, if any. */
     public static UnitPricing of(
             UnitCost cost, WorkTime time, Channel channel, PriceChoice choice, Optional<Money> own) {
-        Figure<Money> suggested = suggested(cost, channel, choice);
+        UnitTakes takes = UnitTakes.of(cost, time);
+        Figure<Money> suggested = suggested(cost, takes, channel, choice);
         Money price = own.orElse(suggested.value());
         Figure<Money> fees = fees(channel, price);
         return new UnitPricing(
-                channel, suggested, price, fees, left(cost, price, fees), perHour(cost, time, price, fees));
+                channel, suggested, price, fees, left(cost, price, fees), perHour(cost, takes, time, price, fees));
     }
 
-    private static Figure<Money> suggested(UnitCost cost, Channel channel, PriceChoice choice) {
+    private static Figure<Money> suggested(UnitCost cost, UnitTakes takes, Channel channel, PriceChoice choice) {
         CurrencyUnit currency = cost.full().value().getCurrencyUnit();
-        Working wanted = wantedWorking(cost, choice, choice.school());
-        Money price = priceFor(wanted(cost, choice, choice.school()), channel, choice.point(), currency);
-        Working.Builder working = Working.of("What is wanted for the unit plus the channel's fee, divided so that the"
-                        + " channel's share still comes off.")
-                .expression("({wanted} + {fee}) ÷ (1 − {share})")
-                .input("wanted", choice.school().words(), wanted.result(), wanted)
-                .input("fee", channel.name() + ", fee for a unit", Value.of(channel.feePerUnit()))
-                .input("share", channel.name() + ", share of the price", new Value.Share(channel.share()))
-                .rounded("rounded up " + choice.point().words());
-        for (PriceSchool school : PriceSchool.values()) {
-            Money alternative = priceFor(wanted(cost, choice, school), channel, choice.point(), currency);
-            working.school(school.words(), Value.of(alternative), school == choice.school());
+        Working wanted = wantedWorking(cost, takes, choice);
+        Optional<Money> found = SchoolPrices.price(takes, channel, choice, Optional.empty());
+        Money price = found.orElseGet(() -> choice.rounding().up(takes.wanted(choice), currency));
+        String upTo = "rounded up " + choice.rounding().point().words();
+        Working.Builder working;
+        if (choice.school() == PriceSchool.TRADE && channel.kind() == Channel.Kind.BUYERS) {
+            BigFraction multiplied = Exact.minor(choice.rounding().up(takes.wanted(choice), currency))
+                    .multiply(Exact.of(choice.multiple()));
+            working = Working.of(
+                            "The trade price, and what a shop asks for it, so that no reseller's price is below the maker's.")
+                    .expression("{trade} × {multiple} + {over}")
+                    .input(
+                            "trade",
+                            "trade price",
+                            Value.of(choice.rounding().up(takes.wanted(choice), currency)),
+                            wanted)
+                    .input("multiple", "multiple", new Value.Factor(choice.multiple()))
+                    .input("over", "to the price point", over(price, multiplied));
+        } else if (choice.feesInside() || found.isEmpty()) {
+            working = Working.of(
+                            found.isEmpty()
+                                    ? channel.name() + " takes of every price as much as it is raised"
+                                            + channel.terms()
+                                                    .eatsMost()
+                                                    .map(fee -> ", most of it by “" + fee + "”")
+                                                    .orElse("")
+                                            + ": no price leaves what is wanted."
+                                    : "What is wanted for the unit is the price, and the channel takes from it.")
+                    .expression("{wanted} + {over}")
+                    .input("wanted", choice.school().words(), wanted.result(), wanted)
+                    .input("over", "to the price point", over(price, takes.wanted(choice)));
+        } else {
+            Figure<Money> taken = fees(channel, price);
+            BigFraction before = takes.wanted(choice).add(Exact.minor(taken.value()));
+            working = Working.of("What is wanted for the unit and what the channel takes of the price.")
+                    .expression("{wanted} + {taken} + {over}")
+                    .input("wanted", choice.school().words(), wanted.result(), wanted)
+                    .input("taken", channel.name() + " takes", Value.of(taken.value()), taken.working())
+                    .input("over", "to the price point", over(price, before));
         }
-        return new Figure<>(price, working.gives(Value.of(price)));
+        for (PriceSchool school : PriceSchool.values()) {
+            SchoolPrices.price(takes, channel, choice.by(school), Optional.empty())
+                    .ifPresent(other -> working.school(school.words(), Value.of(other), school == choice.school()));
+        }
+        return new Figure<>(price, working.rounded(upTo).gives(Value.of(price)));
     }
 
-    private static Money priceFor(BigFraction wanted, Channel channel, PricePoint point, CurrencyUnit currency) {
-        BigFraction exact = wanted.add(BigFraction.of(channel.feePerUnit().getAmountMinorLong()))
-                .divide(BigFraction.ONE.subtract(fraction(channel.share())));
-        return point.roundUp(exact, currency);
+    private static Value over(Money price, BigFraction before) {
+        return new Value.ExactSum(
+                Exact.minor(price).subtract(before), price.getCurrencyUnit().getCode());
     }
 
-    /** What the maker wants for a unit by a school, in exact minor units. */
-    private static BigFraction wanted(UnitCost cost, PriceChoice choice, PriceSchool school) {
-        BigFraction full = minor(cost.full().value());
-        return switch (school) {
-            case MATERIALS_AND_LABOUR ->
-                minor(cost.material().value())
-                        .multiply(fraction(choice.factor()))
-                        .add(minor(cost.labour().value()))
-                        .add(spoiled(cost));
-            case MARGIN -> full.divide(BigFraction.ONE.subtract(fraction(choice.margin())));
-            case MARKUP -> full.multiply(BigFraction.ONE.add(fraction(choice.markup())));
-        };
-    }
-
-    private static Working wantedWorking(UnitCost cost, PriceChoice choice, PriceSchool school) {
+    private static Working wantedWorking(UnitCost cost, UnitTakes takes, PriceChoice choice) {
         Value result = new Value.ExactSum(
-                wanted(cost, choice, school),
-                cost.full().value().getCurrencyUnit().getCode());
-        Working.Builder working = switch (school) {
+                takes.wanted(choice), cost.full().value().getCurrencyUnit().getCode());
+        Working.Builder working = switch (choice.school()) {
             case MATERIALS_AND_LABOUR ->
                 spoiled(
                                 cost,
@@ -112,7 +128,27 @@ public record UnitPricing(
                                 Value.of(cost.full().value()),
                                 cost.full().working())
                         .input("margin", "margin", new Value.Share(choice.margin()));
-            case MARKUP ->
+            case HOURLY ->
+                Working.of("Materials by a factor, and for its time the least that an hour is worked for.")
+                        .expression("{material} × {factor} × {begun} ÷ {good} + {rest}")
+                        .input(
+                                "material",
+                                "material",
+                                Value.of(cost.material().value()),
+                                cost.material().working())
+                        .input("factor", "factor", new Value.Factor(choice.factor()))
+                        .input("begun", "begun", Value.of(takes.units()))
+                        .input("good", "came out well", Value.of(takes.good()))
+                        .input(
+                                "rest",
+                                "its time at the least rate",
+                                new Value.ExactSum(
+                                        takes.wanted(choice)
+                                                .subtract(Exact.minor(takes.material())
+                                                        .multiply(Exact.of(choice.factor()))
+                                                        .multiply(BigFraction.of(takes.units(), takes.good()))),
+                                        cost.full().value().getCurrencyUnit().getCode()));
+            case MARKUP, TRADE ->
                 Working.of("Full cost with a markup on top.")
                         .expression("{cost} × (1 + {markup})")
                         .input(
@@ -121,12 +157,9 @@ public record UnitPricing(
                                 Value.of(cost.full().value()),
                                 cost.full().working())
                         .input("markup", "markup", new Value.Share(choice.markup()));
+            case MARKET -> throw new IllegalArgumentException("what people pay doesn't follow from cost");
         };
         return working.gives(result);
-    }
-
-    private static BigFraction spoiled(UnitCost cost) {
-        return cost.spoiled().map(figure -> minor(figure.value())).orElse(BigFraction.ZERO);
     }
 
     private static Working.Builder spoiled(UnitCost cost, Working.Builder working) {
@@ -137,16 +170,23 @@ public record UnitPricing(
     }
 
     private static Figure<Money> fees(Channel channel, Money price) {
-        BigFraction exact = minor(price).multiply(fraction(channel.share())).add(minor(channel.feePerUnit()));
-        Money fees = Money.ofMinor(price.getCurrencyUnit(), Apportionment.rounded(exact));
-        Working told = Working.of("The channel takes its share of the price and its fee for each unit.")
-                .expression("{price} × {share} + {fee}")
-                .input("price", "price", Value.of(price))
-                .input("share", channel.name() + ", share of the price", new Value.Share(channel.share()))
-                .input("fee", channel.name() + ", fee for a unit", Value.of(channel.feePerUnit()))
-                .rounded(HALF_UP)
-                .gives(Value.of(fees));
-        return new Figure<>(fees, told);
+        Money taken = channel.terms().taken(price);
+        List<Terms.Line> lines = channel.terms().takes(price);
+        Working.Builder told = Working.of(
+                lines.isEmpty()
+                        ? "Selling there costs nothing."
+                        : "What comes off the price there, each rounded for itself.");
+        List<String> terms = new ArrayList<>();
+        for (Terms.Line line : lines) {
+            String symbol = "part " + (terms.size() + 1);
+            terms.add("{" + symbol + "}");
+            told.input(symbol, line.name(), Value.of(line.amount()));
+        }
+        if (lines.isEmpty()) {
+            terms.add("{taken}");
+            told.input("taken", channel.name(), Value.of(taken));
+        }
+        return new Figure<>(taken, told.expression(String.join(" + ", terms)).gives(Value.of(taken)));
     }
 
     private static Figure<Money> left(UnitCost cost, Money price, Figure<Money> fees) {
@@ -164,21 +204,13 @@ public record UnitPricing(
         return new Figure<>(left, told);
     }
 
-    private static Optional<Figure<Money>> perHour(UnitCost cost, WorkTime time, Money price, Figure<Money> fees) {
-        long seconds = time.asBatch().value().toSeconds();
-        if (seconds == 0) {
+    private static Optional<Figure<Money>> perHour(
+            UnitCost cost, UnitTakes takes, WorkTime time, Money price, Figure<Money> fees) {
+        if (!takes.takesTime()) {
             return Optional.empty();
         }
         boolean anySpoiled = cost.good() < time.units();
-        BigFraction earned = minor(price)
-                .subtract(minor(fees.value()))
-                .multiply(cost.good())
-                .subtract(minor(cost.material().value())
-                        .add(minor(cost.overhead().value()))
-                        .multiply(time.units()))
-                .multiply(3600)
-                .divide(BigInteger.valueOf(seconds));
-        Money perHour = Money.ofMinor(price.getCurrencyUnit(), Apportionment.rounded(earned));
+        Money perHour = takes.perHour(price.minus(fees.value()));
         Working.Builder told = Working.of(
                         "What the work itself earns: the price after fees, materials and overheads, for"
                                 + " each hands-on hour.")
@@ -209,15 +241,5 @@ public record UnitPricing(
             told.input("good", "came out well", Value.of(cost.good()));
         }
         return Optional.of(new Figure<>(perHour, told.gives(Value.of(perHour))));
-    }
-
-    private static BigFraction minor(Money money) {
-        return BigFraction.of(money.getAmountMinorLong());
-    }
-
-    private static BigFraction fraction(BigDecimal decimal) {
-        return decimal.scale() > 0
-                ? BigFraction.of(decimal.unscaledValue(), BigInteger.TEN.pow(decimal.scale()))
-                : BigFraction.of(decimal.toBigIntegerExact(), BigInteger.ONE);
     }
 }

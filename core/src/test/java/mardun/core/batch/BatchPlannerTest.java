@@ -226,7 +226,7 @@ class BatchPlannerTest {
     }
 
     @ParameterizedTest
-    @EnumSource(PriceSchool.class)
+    @EnumSource(names = {"MATERIALS_AND_LABOUR", "MARGIN", "MARKUP", "HOURLY"})
     void atTheSuggestedPriceTheSchoolsWishIsMet(PriceSchool school) {
         BatchPlan plan = plan(24, supplies(), workroom(school), Optional.empty());
         UnitPricing pricing = plan.line(1).pricing().orElseThrow();
@@ -235,7 +235,7 @@ class BatchPlannerTest {
         assertThat(net).isGreaterThanOrEqualTo(wanted);
         assertThat(net.minus(wanted)).isLessThanOrEqualTo(eur("0.50"));
         assertThat(pricing.suggested().working().schools())
-                .hasSize(3)
+                .hasSize(5)
                 .filteredOn(s -> s.chosen())
                 .singleElement()
                 .satisfies(s -> assertThat(s.name()).isEqualTo(school.words()));
@@ -300,10 +300,11 @@ class BatchPlannerTest {
 
     private static Money wanted(UnitCost cost, PriceSchool school) {
         return switch (school) {
-            case MATERIALS_AND_LABOUR ->
+            case MATERIALS_AND_LABOUR, HOURLY ->
                 cost.material().value().multipliedBy(2).plus(cost.labour().value());
             case MARGIN -> cost.full().value().dividedBy(new BigDecimal("0.7"), java.math.RoundingMode.CEILING);
             case MARKUP -> cost.full().value().multipliedBy(new BigDecimal("1.4"), java.math.RoundingMode.CEILING);
+            case TRADE, MARKET -> throw new IllegalArgumentException(school.words());
         };
     }
 

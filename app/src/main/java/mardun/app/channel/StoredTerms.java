@@ -1,0 +1,14 @@
+package mardun.app.channel;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** The terms of a channel, as they are stored. */
+@Converter
+class StoredTerms extends JsonColumn<TermsDocument> {
+
+    StoredTerms() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,147 @@
+package mardun.app.channel;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mardun.core.pricing.Fee;
+import mardun.core.pricing.Tax;
+import mardun.core.pricing.Terms;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * On what terms bags are sold through a channel, as it is kept.
+ *
+ * @param taxRate as a share
+ * @param packingMinor what packing one sale takes of paper, bags and boxes
+ * @param packingMinutes hands-on minutes for packing one sale
+ */
+public record TermsDocument(
+        List<FeeRow> fees,
+        Tax.Mode taxMode,
+        BigDecimal taxRate,
+        BigDecimal unitsPerSale,
+        long postagePaidMinor,
+        long postageMinor,
+        long packingMinor,
+        BigDecimal packingMinutes) {
+
+    private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
+
+    /**
+     * A fee.
+     *
+     * @param amountMinor absent for a share
+     * @param leastMinor what a share comes to at least; absent for nothing
+     * @param mostMinor what a share comes to at most; absent for as much as it is
+     */
+    public record FeeRow(
+            String name,
+            Fee.Basis basis,
+            List<BandRow> bands,
+            @Nullable Long amountMinor,
+            @Nullable Long leastMinor,
+            @Nullable Long mostMinor,
+            BigDecimal likelihood) {
+
+        private static FeeRow of(Fee fee) {
+            return new FeeRow(
+                    fee.name(),
+                    fee.basis(),
+                    fee.bands().stream()
+                            .map(band -> new BandRow(band.from().getAmountMinorLong(), band.share()))
+                            .toList(),
+                    fee.amount().map(Money::getAmountMinorLong).orElse(null),
+                    fee.least().map(Money::getAmountMinorLong).orElse(null),
+                    fee.most().map(Money::getAmountMinorLong).orElse(null),
+                    fee.likelihood());
+        }
+
+        private Fee fee(CurrencyUnit currency) {
+            return new Fee(
+                    name,
+                    basis,
+                    bands.stream()
+                            .map(band -> new Fee.Band(Money.ofMinor(currency, band.fromMinor()), band.share()))
+                            .toList(),
+                    Optional.ofNullable(amountMinor).map(minor -> Money.ofMinor(currency, minor)),
+                    Optional.ofNullable(leastMinor).map(minor -> Money.ofMinor(currency, minor)),
+                    Optional.ofNullable(mostMinor).map(minor -> Money.ofMinor(currency, minor)),
+                    likelihood);
+        }
+    }
+
+    /** A share of what lies above an amount. */
+    public record BandRow(long fromMinor, BigDecimal share) {}
+
+    /** One that takes nothing. */
+    public static TermsDocument free() {
+        return new TermsDocument(List.of(), Tax.Mode.NONE, BigDecimal.ZERO, BigDecimal.ONE, 0, 0, 0, BigDecimal.ZERO);
+    }
+
+    /** A share of every price, and an amount for each bag. */
+    public static TermsDocument simple(BigDecimal share, long eachUnitMinor) {
+        return new TermsDocument(
+                List.of(
+                        new FeeRow(
+                                "share of the price",
+                                Fee.Basis.SHARE,
+                                List.of(new BandRow(0, share)),
+                                null,
+                                null,
+                                null,
+                                BigDecimal.ONE),
+                        new FeeRow(
+                                "fee for a bag", Fee.Basis.UNIT, List.of(), eachUnitMinor, null, null, BigDecimal.ONE)),
+                Tax.Mode.NONE,
+                BigDecimal.ZERO,
+                BigDecimal.ONE,
+                0,
+                0,
+                0,
+                BigDecimal.ZERO);
+    }
+
+    /** Terms as they are kept, with packing among the fees. */
+    public static TermsDocument of(Terms terms) {
+        return new TermsDocument(
+                terms.fees().stream().map(FeeRow::of).toList(),
+                terms.tax().mode(),
+                terms.tax().rate(),
+                terms.unitsPerSale(),
+                terms.postagePaid().getAmountMinorLong(),
+                terms.postage().getAmountMinorLong(),
+                0,
+                BigDecimal.ZERO);
+    }
+
+    /**
+     * The terms as the core takes them; packing is a fee of each sale.
+     *
+     * @param hourlyRate at which packing is reckoned
+     */
+    public Terms terms(Money hourlyRate) {
+        CurrencyUnit currency = hourlyRate.getCurrencyUnit();
+        List<Fee> all =
+                new ArrayList<>(fees.stream().map(row -> row.fee(currency)).toList());
+        if (packingMinor > 0) {
+            all.add(Fee.fixed("packing material", Fee.Basis.SALE, Money.ofMinor(currency, packingMinor)));
+        }
+        if (packingMinutes.signum() > 0) {
+            all.add(Fee.fixed(
+                    "packing, " + packingMinutes.stripTrailingZeros().toPlainString() + " min",
+                    Fee.Basis.SALE,
+                    hourlyRate.multipliedBy(
+                            packingMinutes.divide(MINUTES_PER_HOUR, 12, RoundingMode.HALF_UP), RoundingMode.HALF_UP)));
+        }
+        return new Terms(
+                all,
+                new Tax(taxMode, taxRate),
+                unitsPerSale,
+                Money.ofMinor(currency, postagePaidMinor),
+                Money.ofMinor(currency, postageMinor));
+    }
+}

@@ -1,0 +1,180 @@
+package mardun.app.demo;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mardun.app.channel.PricePlace;
+import mardun.app.design.CostedSize;
+import mardun.app.design.DesignService;
+import mardun.app.id.ChannelId;
+import mardun.app.price.ChannelService;
+import mardun.app.price.PriceBook;
+import mardun.app.price.PriceChoices;
+import mardun.app.price.PriceSheets;
+import mardun.app.price.PriceViews.ChannelForm;
+import mardun.app.price.PriceViews.ChannelView;
+import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.price.PriceViews.FeeForm;
+import mardun.app.price.PriceViews.NewPrice;
+import mardun.app.price.PriceViews.SeenForm;
+import mardun.app.price.PriceViews.SetForm;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.Fee;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceSchool;
+import mardun.core.pricing.Tax;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** How the invented maker sells: four channels, their history, and what others ask. */
+@Component
+@ConditionalOnProperty("mardun.demo")
+class DemoPrices {
+
+    private final ChannelService channels;
+    private final PriceChoices choices;
+    private final PriceBook book;
+    private final PriceSheets sheets;
+    private final DesignService designs;
+    private final TravellingClock clock;
+
+    DemoPrices(
+            ChannelService channels,
+            PriceChoices choices,
+            PriceBook book,
+            PriceSheets sheets,
+            DesignService designs,
+            TravellingClock clock) {
+        this.channels = channels;
+        this.choices = choices;
+        this.book = book;
+        this.sheets = sheets;
+        this.designs = designs;
+        this.clock = clock;
+    }
+
+    private static FeeForm share(String name, String percent) {
+        return new FeeForm(name, Fee.Basis.SHARE, percent, "", "", "", "", "100");
+    }
+
+    private static FeeForm fixed(String name, Fee.Basis basis, String amount) {
+        return new FeeForm(name, basis, amount, "", "", "", "", "100");
+    }
+
+    private static ChannelForm channel(
+            long version, String name, Channel.Kind kind, List<FeeForm> fees, String units, List<String> posted) {
+        return new ChannelForm(
+                version,
+                name,
+                kind,
+                fees,
+                Tax.Mode.NONE,
+                "",
+                units,
+                posted.get(0),
+                posted.get(1),
+                posted.get(2),
+                posted.get(3));
+    }
+
+    /** The ways of selling, before anything is made. */
+    void enterChannels(LocalDate today) {
+        List<String> byHand = List.of("", "", "", "");
+        clock.on(today.minusDays(89), () -> {
+            ChannelView stall = channels.all().get(0);
+            channels.change(
+                    stall.id(),
+                    channel(
+                            stall.terms().version(),
+                            "Craft stall",
+                            Channel.Kind.BUYERS,
+                            List.of(share("card reader", "2.5"), fixed("card reader, a sale", Fee.Basis.SALE, "0.10")),
+                            "1.3",
+                            byHand));
+            channels.add(channel(
+                    0,
+                    "Online shop",
+                    Channel.Kind.BUYERS,
+                    List.of(
+                            share("shop", "6.5"),
+                            fixed("listing and renewals", Fee.Basis.UNIT, "0.35"),
+                            share("payment", "3"),
+                            fixed("payment, a sale", Fee.Basis.SALE, "0.30"),
+                            new FeeForm("advertised elsewhere", Fee.Basis.SHARE, "12", "", "", "", "80", "15")),
+                    "1.1",
+                    List.of("4.50", "4.20", "0.45", "5")));
+            channels.add(channel(0, "Private order", Channel.Kind.BUYERS, List.of(), "1", byHand));
+            channels.add(channel(
+                    0,
+                    "Lantern Quay, on commission",
+                    Channel.Kind.RESELLER,
+                    List.of(share("commission", "30")),
+                    "1",
+                    byHand));
+        });
+        clock.on(today.minusDays(45), () -> {
+            ChannelView stall = channels.all().get(0);
+            ChannelForm terms = stall.terms();
+            channels.change(
+                    stall.id(),
+                    channel(
+                            terms.version(),
+                            terms.name(),
+                            terms.kind(),
+                            List.of(share("card reader", "3"), fixed("card reader, a sale", Fee.Basis.SALE, "0.20")),
+                            "1.3",
+                            byHand));
+        });
+        ChoiceForm before = choices.form();
+        choices.choose(new ChoiceForm(
+                before.version(),
+                before.usualChannel(),
+                PriceSchool.MATERIALS_AND_LABOUR,
+                "2",
+                "30",
+                "40",
+                "2",
+                "15",
+                null,
+                false,
+                PricePoint.HALF,
+                "",
+                false));
+    }
+
+    /** What the maker asks for some of them, since when, and what others do. */
+    void setPrices(LocalDate today) {
+        ChannelId stall = channels.all().get(0).id();
+        set(today.minusDays(80), stall, "Heron pouch", Map.of("small", "12", "medium", "15"), "first fair of the year");
+        set(today.minusDays(52), stall, "Heron pouch", Map.of("small", "13"), "cloth is dearer");
+        set(today.minusDays(20), stall, "Heron pouch", Map.of("medium", "17"), "sold out twice at the old price");
+        set(today.minusDays(78), stall, "Knot gift bag", Map.of("", "6"), "nobody pays more for one");
+        set(today.minusDays(60), stall, "Wren wallet", Map.of("", "22"), "as much as others ask");
+        ChannelId shop = channels.all().get(1).id();
+        set(today.minusDays(41), shop, "Heron pouch", Map.of("medium", "21"), "postage inside");
+        see(today.minusDays(71), "Wren wallet", "folded wallet, printed cotton", "summer fair, row B", "24");
+        see(today.minusDays(70), "Wren wallet", "wallet with snaps", "summer fair, by the gate", "19.50");
+        see(today.minusDays(12), "Wren wallet", "wallet, waxed cotton", "autumn fair", "28");
+        see(today.minusDays(12), "Heron pouch", "boxed pouch, plain", "autumn fair", "16");
+        see(today.minusDays(70), "Heron pouch", "zip pouch, quilted", "summer fair, row C", "18.50");
+    }
+
+    private void set(LocalDate day, ChannelId channel, String design, Map<String, String> bySize, String reason) {
+        List<NewPrice> prices = designs.costed().stream()
+                .filter(size -> size.designName().equals(design) && bySize.containsKey(size.sizeName()))
+                .map(size -> new NewPrice(
+                        new PricePlace(size.designId(), size.sizeKey(), channel), bySize.get(size.sizeName())))
+                .collect(Collectors.toList());
+        clock.on(day, () -> book.set(new SetForm(prices, reason)));
+    }
+
+    private void see(LocalDate day, String design, String what, String where, String price) {
+        CostedSize its = designs.costed().stream()
+                .filter(size -> size.designName().equals(design))
+                .findFirst()
+                .orElseThrow();
+        sheets.see(new SeenForm(UUID.randomUUID(), its.designId(), what, where, price, day));
+    }
+}

@@ -1,0 +1,219 @@
+package mardun.app.price;
+
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mardun.app.channel.KeptChannel;
+import mardun.app.channel.PricePlace;
+import mardun.app.channel.SetPrices;
+import mardun.app.design.CostedSize;
+import mardun.app.design.DesignService;
+import mardun.app.id.ChannelId;
+import mardun.app.price.PriceViews.BookRow;
+import mardun.app.price.PriceViews.BookView;
+import mardun.app.price.PriceViews.NewPrice;
+import mardun.app.price.PriceViews.SetForm;
+import mardun.app.price.PriceViews.StepForm;
+import mardun.app.price.PriceViews.SteppedView;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.money.Exact;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.PriceRounding;
+import mardun.core.pricing.SchoolPrices;
+import mardun.core.pricing.SchoolPrices.Priced;
+import mardun.core.pricing.UnitTakes;
+import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The price of each size of each design in each channel: by the maker's school, or as it was set. */
+@Service
+public class PriceBook {
+
+    private final DesignService designs;
+    private final ChannelService channels;
+    private final SetPrices prices;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    PriceBook(DesignService designs, ChannelService channels, SetPrices prices, SettingsService settings, Clock clock) {
+        this.designs = designs;
+        this.channels = channels;
+        this.prices = prices;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /** A size with its prices in a channel. */
+    private record Row(CostedSize size, PricePlace place, Optional<UnitTakes> takes, SetPrices.@Nullable Set set) {
+
+        Optional<Money> own(Settings current) {
+            return Optional.ofNullable(set).flatMap(SetPrices.Set::minor).map(current::money);
+        }
+
+        Optional<Money> suggested(Channel channel, PriceChoice choice) {
+            return takes.flatMap(its -> SchoolPrices.price(its, channel, choice, Optional.empty()));
+        }
+
+        Optional<Money> price(Channel channel, PriceChoice choice, Settings current) {
+            return own(current).or(() -> suggested(channel, choice));
+        }
+
+        Optional<Priced> priced(Money price, Channel channel, PriceChoice choice) {
+            return takes.map(its -> SchoolPrices.priced(choice.school(), price, its, channel));
+        }
+    }
+
+    private List<Row> rows(ChannelId channel) {
+        Map<PricePlace, SetPrices.Set> set = prices.in(channel);
+        return designs.costed().stream()
+                .map(size -> {
+                    PricePlace place = new PricePlace(size.designId(), size.sizeKey(), channel);
+                    return new Row(
+                            size, place, size.cost().map(cost -> UnitTakes.of(cost, size.time())), set.get(place));
+                })
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    BookView book(@Nullable ChannelId id) {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        KeptChannel entity = channels.find(id);
+        Money wanted = current.workroom().hourlyRate();
+        PriceChoice choice = current.workroom().prices();
+        Money least = choice.leastRate().orElse(wanted);
+        Channel channel = entity.channel(wanted);
+        return new BookView(
+                entity.id(),
+                entity.name(),
+                writer.money(least),
+                writer.money(wanted),
+                rows(entity.id()).stream()
+                        .map(row -> row(row, channel, choice, least, current, writer))
+                        .toList());
+    }
+
+    private BookRow row(
+            Row row, Channel channel, PriceChoice choice, Money least, Settings current, ViewWriter writer) {
+        Optional<Money> price = row.price(channel, choice, current);
+        Optional<Priced> priced = price.flatMap(its -> row.priced(its, channel, choice));
+        Optional<Money> perHour = priced.flatMap(Priced::perHour);
+        boolean isSet = row.own(current).isPresent();
+        return new BookRow(
+                row.size().designId(),
+                row.size().designName(),
+                row.size().sort(),
+                row.size().sizeKey(),
+                row.size().sizeName(),
+                row.size().cloth(),
+                row.takes().map(takes -> writer.money(takes.full())).orElse(null),
+                row.suggested(channel, choice).map(writer::money).orElse(null),
+                price.map(writer::money).orElse(null),
+                isSet,
+                priced.map(its -> writer.money(its.left())).orElse(null),
+                perHour.map(writer::money).orElse(null),
+                perHour.filter(least::isGreaterThan).isPresent(),
+                row.set() == null ? null : LocalDate.ofInstant(row.set().at(), clock.getZone()),
+                row.set() == null ? "" : row.set().reason());
+    }
+
+    /** Sets prices from now on; all of them, or none where one can't be read. */
+    @Transactional
+    public void set(SetForm form) {
+        Settings current = settings.current();
+        FieldReader fields = new FieldReader();
+        List<@Nullable Long> minors = new ArrayList<>();
+        for (int i = 0; i < form.prices().size(); i++) {
+            NewPrice one = form.prices().get(i);
+            refuseUnknown(one.place());
+            minors.add(
+                    one.price().isBlank()
+                            ? null
+                            : fields.money("prices." + i + ".price", one.price(), current.currency()));
+        }
+        fields.check();
+        for (int i = 0; i < minors.size(); i++) {
+            prices.set(
+                    form.prices().get(i).place(), minors.get(i), form.reason().strip());
+        }
+    }
+
+    private void refuseUnknown(PricePlace place) {
+        channels.find(place.channelId());
+        if (designs.document(place.designId()).indexOf(place.sizeKey(), "").isEmpty()) {
+            throw RefusedException.missing("This design has no such size, or no longer.");
+        }
+    }
+
+    /** What prices become when they go up or down together; and sets them, where that is asked. */
+    @Transactional
+    List<SteppedView> step(StepForm form) {
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
+        FieldReader fields = new FieldReader();
+        BigDecimal percent = form.percent().isBlank()
+                ? BigDecimal.ZERO
+                : fields.decimal("percent", form.percent(), BigDecimal.valueOf(-90), BigDecimal.valueOf(900));
+        fields.check();
+        PriceChoice choice = current.workroom().prices();
+        List<SteppedView> stepped = new ArrayList<>();
+        Map<ChannelId, List<PricePlace>> byChannel =
+                form.places().stream().collect(Collectors.groupingBy(PricePlace::channelId));
+        byChannel.forEach((id, places) -> {
+            Channel channel = channels.find(id).channel(current.workroom().hourlyRate());
+            for (Row row : rows(id)) {
+                Optional<Money> before = row.price(channel, choice, current);
+                if (places.contains(row.place()) && before.isPresent()) {
+                    Money after = after(before.get(), form.points(), percent, choice.rounding());
+                    stepped.add(new SteppedView(
+                            row.place(),
+                            row.size().designName(),
+                            row.size().sizeName(),
+                            writer.money(before.get()),
+                            writer.money(after),
+                            perHour(row, before.get(), channel, choice)
+                                    .map(writer::money)
+                                    .orElse(null),
+                            perHour(row, after, channel, choice)
+                                    .map(writer::money)
+                                    .orElse(null)));
+                    if (form.keep()) {
+                        prices.set(
+                                row.place(),
+                                after.getAmountMinorLong(),
+                                form.reason().strip());
+                    }
+                }
+            }
+        });
+        return stepped;
+    }
+
+    private static Optional<Money> perHour(Row row, Money price, Channel channel, PriceChoice choice) {
+        return row.priced(price, channel, choice).flatMap(Priced::perHour);
+    }
+
+    private static Money after(Money before, int points, BigDecimal percent, PriceRounding rounding) {
+        Money price = percent.signum() == 0
+                ? before
+                : rounding.up(
+                        Exact.minor(before).multiply(Exact.of(BigDecimal.ONE.add(percent.movePointLeft(2)))),
+                        before.getCurrencyUnit());
+        for (int i = 0; i < Math.abs(points); i++) {
+            price = points > 0 ? rounding.above(price) : rounding.below(price);
+        }
+        return price;
+    }
+}

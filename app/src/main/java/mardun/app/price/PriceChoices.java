@@ -1,0 +1,124 @@
+package mardun.app.price;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mardun.app.channel.KeptChannel;
+import mardun.app.channel.SetPrices;
+import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.problem.FieldReader;
+import mardun.app.settings.HoldsMoney;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceRounding;
+import org.joda.money.Money;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How the maker comes to prices: the usual channel and school, and how prices are rounded. */
+@Service
+public class PriceChoices implements HoldsMoney {
+
+    private static final BigDecimal MOST_MARKUP = BigDecimal.valueOf(1000);
+    private static final BigDecimal LEAST_FACTOR = new BigDecimal("0.1");
+    private static final int MOST_OWN = 60;
+
+    private final SettingsService settings;
+    private final ChannelService channels;
+    private final SetPrices prices;
+
+    PriceChoices(SettingsService settings, ChannelService channels, SetPrices prices) {
+        this.settings = settings;
+        this.channels = channels;
+        this.prices = prices;
+    }
+
+    @Transactional(readOnly = true)
+    public ChoiceForm form() {
+        Settings current = settings.current();
+        PriceChoice choice = current.workroom().prices();
+        return new ChoiceForm(
+                current.version(),
+                current.usualChannel().id(),
+                choice.school(),
+                number(choice.factor(), current),
+                number(choice.margin().movePointRight(2), current),
+                number(choice.markup().movePointRight(2), current),
+                number(choice.multiple(), current),
+                choice.leastRate().map(rate -> amount(rate, current)).orElse(""),
+                amount(current.workroom().hourlyRate(), current),
+                choice.feesInside(),
+                choice.rounding().point(),
+                choice.rounding().own().stream()
+                        .map(own -> amount(own, current))
+                        .collect(Collectors.joining("; ")),
+                choice.rounding().toNearest());
+    }
+
+    private static String number(BigDecimal number, Settings current) {
+        return current.decimalMark().in(number.stripTrailingZeros().toPlainString());
+    }
+
+    private static String amount(Money money, Settings current) {
+        return current.decimalMark().in(money.getAmount().toPlainString());
+    }
+
+    @Transactional
+    public ChoiceForm choose(ChoiceForm form) {
+        Settings current = settings.forChange(form.version());
+        FieldReader fields = new FieldReader();
+        KeptChannel channel = channels.find(form.usualChannel());
+        if (channel.putAway()) {
+            fields.refuse(
+                    "usualChannel", channel.name(), "“" + channel.name() + "” is put away. Choose another channel.");
+        }
+        if (!form.school().followsFromCost()) {
+            fields.refuse(
+                    "school",
+                    form.school().words(),
+                    "What people pay is looked up for each bag; it can't be the usual way. Choose one that follows from cost.");
+        }
+        List<Money> own = own(form, fields, current);
+        PriceChoice choice = new PriceChoice(
+                form.school(),
+                fields.decimal("factor", form.factor(), LEAST_FACTOR, BigDecimal.TEN),
+                fields.share("margin", form.margin()),
+                fields.decimal("markup", form.markup(), BigDecimal.ZERO, MOST_MARKUP)
+                        .movePointLeft(2),
+                fields.decimal("multiple", form.multiple(), BigDecimal.ONE, BigDecimal.TEN),
+                form.leastRate().isBlank()
+                        ? Optional.empty()
+                        : Optional.of(current.money(fields.money("leastRate", form.leastRate(), current.currency()))),
+                form.feesInside(),
+                new PriceRounding(form.point(), own, form.toNearest()));
+        fields.check();
+        current.price(choice, channel);
+        settings.keep(current);
+        return form();
+    }
+
+    private static List<Money> own(ChoiceForm form, FieldReader fields, Settings current) {
+        List<Money> own = new ArrayList<>();
+        for (String one : form.own().split(";")) {
+            if (!one.isBlank()) {
+                own.add(current.money(fields.money("own", one.strip(), current.currency())));
+            }
+        }
+        if (form.point() == PricePoint.OWN && own.isEmpty()) {
+            fields.refuse("own", form.own(), "Type your own prices, parted by semicolons: 8; 12; 17.50.");
+        }
+        if (own.size() > MOST_OWN) {
+            fields.refuse("own", form.own(), "These are " + own.size() + " prices. Use at most " + MOST_OWN + ".");
+        }
+        return own;
+    }
+
+    @Override
+    public boolean holdsMoney() {
+        return prices.hasAny();
+    }
+}

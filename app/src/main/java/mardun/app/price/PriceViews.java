@@ -1,0 +1,280 @@
+package mardun.app.price;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.channel.PricePlace;
+import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
+import mardun.app.show.Views.MoneyFigure;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.TimeView;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.Fee;
+import mardun.core.pricing.PricePoint;
+import mardun.core.pricing.PriceSchool;
+import mardun.core.pricing.Tax;
+import org.jspecify.annotations.Nullable;
+
+/** Channels, schools, the price book and what a price leaves. */
+public final class PriceViews {
+
+    private PriceViews() {}
+
+    /**
+     * A channel as it is typed: money in the maker's currency, shares in per cent.
+     *
+     * @param version of the channel that the form was filled from; 0 for a new one
+     * @param unitsPerSale how many bags a buyer takes at once, on average
+     * @param postagePaid what the buyer pays for postage, for each sale
+     * @param postage what it costs
+     * @param packing paper, bags and boxes for one sale
+     * @param packingMinutes hands-on minutes for packing one sale
+     */
+    public record ChannelForm(
+            long version,
+            @NotNull @Size(max = 200) String name,
+            @NotNull Channel.Kind kind,
+            @NotNull @Size(max = 30) List<@NotNull @Valid FeeForm> fees,
+            @NotNull Tax.Mode taxMode,
+            @NotNull @Size(max = 60) String taxRate,
+            @NotNull @Size(max = 60) String unitsPerSale,
+            @NotNull @Size(max = 60) String postagePaid,
+            @NotNull @Size(max = 60) String postage,
+            @NotNull @Size(max = 60) String packing,
+            @NotNull @Size(max = 60) String packingMinutes) {}
+
+    /**
+     * A fee as it is typed.
+     *
+     * @param amount in per cent of what the buyer pays, or in money
+     * @param above from which amount of a sale on another share is taken; empty for none
+     * @param then that share
+     * @param least for each sale; empty for nothing
+     * @param most for each sale; empty for as much as it is
+     * @param likelihood in per cent; 100 where it is always taken
+     */
+    public record FeeForm(
+            @NotNull @Size(max = 200) String name,
+            @NotNull Fee.Basis basis,
+            @NotNull @Size(max = 60) String amount,
+            @NotNull @Size(max = 60) String above,
+            @NotNull @Size(max = 60) String then,
+            @NotNull @Size(max = 60) String least,
+            @NotNull @Size(max = 60) String most,
+            @NotNull @Size(max = 60) String likelihood) {}
+
+    /**
+     * A channel.
+     *
+     * @param usual tickets show its prices
+     * @param says its terms in a sentence
+     * @param former the terms that it had, the last first
+     */
+    public record ChannelView(
+            ChannelId id, ChannelForm terms, boolean usual, boolean putAway, String says, List<FormerView> former) {}
+
+    /** Terms that held until a day. */
+    public record FormerView(LocalDate until, String says) {}
+
+    /** Whether a channel is put away. */
+    public record AwayForm(long version, boolean putAway) {}
+
+    /**
+     * How the maker comes to prices.
+     *
+     * @param version of the settings
+     * @param leastRate the least that an hour is worked for; empty for the hourly rate
+     * @param hourlyRate what an hour is worth; only told
+     * @param own the maker's own price points, parted by semicolons
+     */
+    public record ChoiceForm(
+            long version,
+            @NotNull ChannelId usualChannel,
+            @NotNull PriceSchool school,
+            @NotNull @Size(max = 60) String factor,
+            @NotNull @Size(max = 60) String margin,
+            @NotNull @Size(max = 60) String markup,
+            @NotNull @Size(max = 60) String multiple,
+            @NotNull @Size(max = 60) String leastRate,
+            @Nullable @Size(max = 60) String hourlyRate,
+            boolean feesInside,
+            @NotNull PricePoint point,
+            @NotNull @Size(max = 600) String own,
+            boolean toNearest) {}
+
+    /**
+     * The price book of one channel.
+     *
+     * @param least the least that an hour is worked for
+     * @param wanted what an hour is worth
+     */
+    public record BookView(
+            ChannelId channelId, String channel, MoneyView least, MoneyView wanted, List<BookRow> rows) {}
+
+    /**
+     * A size of a design in the price book.
+     *
+     * @param cost what one costs; absent while something is missing
+     * @param suggested the price by the maker's school; absent while something is missing, and where no price works
+     * @param price what counts: the set price, or else the suggested one
+     * @param own the maker set it
+     * @param below an hour earns less than the least
+     * @param since since when the price is set
+     * @param reason why
+     */
+    public record BookRow(
+            DesignId designId,
+            String design,
+            String sort,
+            String sizeKey,
+            String size,
+            String cloth,
+            @Nullable MoneyView cost,
+            @Nullable MoneyView suggested,
+            @Nullable MoneyView price,
+            boolean own,
+            @Nullable MoneyView left,
+            @Nullable MoneyView perHour,
+            boolean below,
+            @Nullable LocalDate since,
+            String reason) {}
+
+    /**
+     * A size of a design and its price, from all sides.
+     *
+     * @param cost how one bag's cost comes about
+     * @param parts that cost, part by part; they add up to it
+     * @param schools by each school
+     * @param curve what prices leave, from nothing upwards
+     * @param breakEven the lowest price that loses nothing; absent where none does
+     * @param atLeast the lowest price at which an hour earns the least rate
+     * @param atWanted the lowest price at which an hour earns what it is worth
+     * @param suggested by the maker's school; absent where no price works
+     * @param own the price that is set; absent for none
+     * @param noPrice why no price leaves what is wanted; absent where one does
+     * @param anHour what it must cost where so many are made in an hour, for the least rate
+     */
+    public record SheetView(
+            DesignId designId,
+            String design,
+            String sizeKey,
+            String size,
+            String cloth,
+            ChannelId channelId,
+            String channel,
+            int units,
+            TimeView time,
+            MoneyFigure cost,
+            List<PartView> parts,
+            List<SchoolView> schools,
+            List<CurvePoint> curve,
+            @Nullable MoneyView breakEven,
+            @Nullable MoneyView atLeast,
+            @Nullable MoneyView atWanted,
+            MoneyView least,
+            MoneyView wanted,
+            @Nullable MoneyView suggested,
+            @Nullable MoneyView own,
+            @Nullable String noPrice,
+            List<AnHourView> anHour,
+            List<SetView> history,
+            List<SeenView> seen) {}
+
+    /** A part of what one costs. */
+    public record PartView(String name, MoneyFigure cost) {}
+
+    /** A price by one school, and what it leaves. */
+    public record SchoolView(
+            PriceSchool school,
+            String words,
+            boolean usual,
+            MoneyView price,
+            MoneyView taken,
+            MoneyView left,
+            @Nullable MoneyView perHour) {}
+
+    /**
+     * A price, and what it leaves.
+     *
+     * @param lines what comes off it
+     * @param buyerPays what a buyer pays for one in all
+     * @param left after that and the full cost
+     * @param many how many an hour must be made for the least rate; empty where no number is enough
+     */
+    public record CurvePoint(
+            MoneyView price,
+            MoneyView buyerPays,
+            List<OffView> lines,
+            MoneyView left,
+            @Nullable MoneyView perHour,
+            String many) {}
+
+    /** Something that comes off a price. */
+    public record OffView(String name, MoneyView amount) {}
+
+    /** The price where so many are made in an hour. */
+    public record AnHourView(int many, @Nullable MoneyView price, boolean mine) {}
+
+    /** A price that was set; absent where the school counted again. */
+    public record SetView(LocalDate since, @Nullable MoneyView price, String reason) {}
+
+    /** What somebody asked for such a thing. */
+    public record SeenView(UUID id, String what, String where, MoneyView price, LocalDate on) {}
+
+    /**
+     * A price that was seen.
+     *
+     * @param id made by the form when it opens
+     */
+    public record SeenForm(
+            @NotNull UUID id,
+            @NotNull DesignId designId,
+            @NotNull @Size(max = 300) String what,
+            @NotNull @Size(max = 300) String where,
+            @NotNull @Size(max = 60) String price,
+            @Nullable LocalDate on) {}
+
+    /** Prices that are set from now on. */
+    public record SetForm(
+            @NotNull @Size(min = 1, max = 2000) List<@NotNull @Valid NewPrice> prices,
+            @NotNull @Size(max = 300) String reason) {}
+
+    /**
+     * A price.
+     *
+     * @param price as typed; empty for the school's
+     */
+    public record NewPrice(
+            @NotNull @Valid PricePlace place,
+            @NotNull @Size(max = 60) String price) {}
+
+    /**
+     * Prices that go up or down together.
+     *
+     * @param points by how many of the maker's price points
+     * @param percent or by how much; rounded up to a price point
+     * @param keep whether they are set; else only shown
+     */
+    public record StepForm(
+            @NotNull @Size(min = 1, max = 2000) List<@NotNull @Valid PricePlace> places,
+            @Min(-20) @Max(20) int points,
+            @NotNull @Size(max = 60) String percent,
+            @NotNull @Size(max = 300) String reason,
+            boolean keep) {}
+
+    /** A price before and after. */
+    public record SteppedView(
+            PricePlace place,
+            String design,
+            String size,
+            MoneyView before,
+            MoneyView after,
+            @Nullable MoneyView perHourBefore,
+            @Nullable MoneyView perHourAfter) {}
+}

@@ -1,0 +1,329 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Channels with their terms, the schools, the price book, and what a price leaves, over HTTP. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class PricesTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static AtTheBench bench;
+    private static long pouch;
+
+    @BeforeAll
+    static void shelf() {
+        bench = new AtTheBench(APP, "90 yd");
+        pouch = APP.pouch("Priced pouch {ç}");
+        JsonNode document = bench.ok(APP.get("/api/designs/" + pouch));
+        Map<String, Object> form = new HashMap<>();
+        form.put("version", document.get("version").asLong());
+        var typed = (tools.jackson.databind.node.ObjectNode)
+                document.get("document").deepCopy();
+        typed.get("slots").forEach(slot -> {
+            Long material = bench.shelf().get(slot.get("key").asString());
+            if (material != null) {
+                ((tools.jackson.databind.node.ObjectNode) slot).put("materialId", material);
+            }
+        });
+        form.put("document", typed);
+        bench.ok(APP.put("/api/designs/" + pouch, form));
+    }
+
+    private static Map<String, Object> fee(String name, String basis, String amount) {
+        Map<String, Object> fee = new HashMap<>(Map.of("name", name, "basis", basis, "amount", amount));
+        List.of("above", "then", "least", "most").forEach(field -> fee.put(field, ""));
+        fee.put("likelihood", "100");
+        return fee;
+    }
+
+    private static Map<String, Object> channel(String name, Object... fees) {
+        Map<String, Object> form = new HashMap<>(
+                Map.of("version", 0, "name", name, "kind", "BUYERS", "fees", List.of(fees), "taxMode", "NONE"));
+        form.put("taxRate", "");
+        form.put("unitsPerSale", "1");
+        List.of("postagePaid", "postage", "packing", "packingMinutes").forEach(field -> form.put(field, ""));
+        return form;
+    }
+
+    private static Map<String, Object> place(String size, long channel) {
+        return Map.of("designId", pouch, "sizeKey", size, "channelId", channel);
+    }
+
+    private static Answer set(String size, long channel, String price, String reason) {
+        return APP.post(
+                "/api/prices",
+                Map.of("prices", List.of(Map.of("place", place(size, channel), "price", price)), "reason", reason));
+    }
+
+    private static JsonNode row(JsonNode book, String size) {
+        return book.get("rows")
+                .valueStream()
+                .filter(row -> row.get("designId").asLong() == pouch
+                        && row.get("size").asString().equals(size))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static long usual() {
+        return bench.ok(APP.get("/api/prices/choice")).get("usualChannel").asLong();
+    }
+
+    private static String medium() {
+        return row(bench.ok(APP.get("/api/prices/book")), "medium")
+                .get("sizeKey")
+                .asString();
+    }
+
+    @Test
+    @Order(1)
+    void theStallOfTheSettingsIsTheFirstChannel() {
+        JsonNode channels = bench.ok(APP.get("/api/channels"));
+        assertThat(channels).hasSize(1);
+        assertThat(channels.get(0).get("usual").asBoolean()).isTrue();
+        assertThat(channels.get(0).get("terms").get("name").asString()).isEqualTo("the stall");
+    }
+
+    @Test
+    @Order(2)
+    void aChannelKeepsTheTermsThatItHad() {
+        Answer made = APP.post(
+                "/api/channels",
+                channel("Online {shop}", fee("share", "SHARE", "6,5"), fee("listing", "UNIT", "0.20")));
+        JsonNode shop = bench.ok(made);
+        assertThat(shop.get("says").asString()).isEqualTo("share 6.5 %; listing 0.20 a bag");
+        assertThat(shop.get("former")).isEmpty();
+        Map<String, Object> dearer = channel("Online {shop}", fee("share", "SHARE", "8"));
+        dearer.put("packingMinutes", "6");
+        JsonNode changed = bench.ok(APP.put("/api/channels/" + shop.get("id").asLong(), dearer));
+        assertThat(changed.get("former").get(0).get("says").asString()).isEqualTo("share 6.5 %; listing 0.20 a bag");
+        assertThat(APP.put("/api/channels/" + shop.get("id").asLong(), dearer).status())
+                .as("it was changed meanwhile")
+                .isEqualTo(409);
+        assertThat(APP.post("/api/channels", channel("online {SHOP}")).on("name"))
+                .contains("called “Online {shop}” already");
+    }
+
+    @Test
+    @Order(3)
+    void whatIsNoFeeIsToldAtItsField() {
+        Map<String, Object> all = channel("Bad", fee("share", "SHARE", "100"), fee("", "SALE", "much"));
+        all.put("taxMode", "INCLUDED");
+        all.put("taxRate", "-5");
+        all.put("unitsPerSale", "0");
+        all.put("postage", "9999999999");
+        Answer refused = APP.post("/api/channels", all);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.on("fees.0.amount")).contains("“100”");
+        assertThat(refused.on("fees.1.name")).contains("Nothing stands here");
+        assertThat(refused.on("fees.1.amount")).contains("“much”");
+        assertThat(refused.on("taxRate")).contains("“-5”");
+        assertThat(refused.on("unitsPerSale")).contains("“0”");
+        assertThat(refused.on("postage")).contains("“9999999999”");
+        Map<String, Object> crossed = fee("share", "SHARE", "5");
+        crossed.put("least", "3");
+        crossed.put("most", "2");
+        assertThat(APP.post("/api/channels", channel("Crossed", crossed)).on("fees.0.most"))
+                .contains("can't be both");
+    }
+
+    @Test
+    @Order(4)
+    void theSchoolIsChosenWithItsFigures() {
+        JsonNode form = bench.ok(APP.get("/api/prices/choice"));
+        Map<String, Object> choice = new HashMap<>();
+        form.properties().forEach(field -> choice.put(field.getKey(), field.getValue()));
+        choice.put("school", "HOURLY");
+        choice.put("leastRate", "32");
+        choice.put("point", "OWN");
+        choice.put("own", "8; 12; 17,50");
+        JsonNode chosen = bench.ok(APP.put("/api/prices/choice", choice));
+        assertThat(chosen.get("own").asString()).isEqualTo("8.00; 12.00; 17.50");
+        assertThat(APP.put("/api/prices/choice", choice).status()).isEqualTo(409);
+        choice.put("version", chosen.get("version").asLong());
+        choice.put("factor", "0");
+        choice.put("own", "");
+        choice.put("margin", "100");
+        Answer refused = APP.put("/api/prices/choice", choice);
+        assertThat(refused.on("factor")).contains("“0”");
+        assertThat(refused.on("own")).contains("parted by semicolons");
+        assertThat(refused.on("margin")).contains("“100”");
+        choice.put("factor", "2");
+        choice.put("margin", "30");
+        choice.put("school", "MARKET");
+        choice.put("point", "HALF");
+        assertThat(APP.put("/api/prices/choice", choice).on("school")).contains("looked up");
+        choice.put("school", "MATERIALS_AND_LABOUR");
+        choice.put("leastRate", "");
+        assertThat(APP.put("/api/prices/choice", choice).status()).isEqualTo(200);
+    }
+
+    /** A price that is set holds for tickets and next batches until it is taken away; its history stays. */
+    @Test
+    @Order(5)
+    void aSetPriceHolds() {
+        String medium = medium();
+        JsonNode before = row(bench.ok(APP.get("/api/prices/book")), "medium");
+        assertThat(before.get("own").asBoolean()).isFalse();
+        assertThat(before.get("price")).isEqualTo(before.get("suggested"));
+        JsonNode book = bench.ok(set(medium, usual(), "17,50", "as others do"));
+        JsonNode row = row(book, "medium");
+        assertThat(row.get("own").asBoolean()).isTrue();
+        assertThat(row.get("price").get("amount").asString()).isEqualTo("17.50");
+        assertThat(row.get("reason").asString()).isEqualTo("as others do");
+        assertThat(row(book, "small").get("own").asBoolean()).isFalse();
+
+        long batch = bench.batch(pouch, "4");
+        assertThat(priceOf(batch)).isEqualTo("17.50");
+        bench.cut(batch);
+        bench.ok(set(medium, usual(), "19", "sold out"));
+        assertThat(priceOf(batch)).as("its cloth was cut at the old price").isEqualTo("17.50");
+        assertThat(priceOf(bench.batch(pouch, "2"))).isEqualTo("19.00");
+
+        bench.ok(set(medium, usual(), "", ""));
+        assertThat(row(bench.ok(APP.get("/api/prices/book")), "medium").get("price"))
+                .isEqualTo(before.get("price"));
+        JsonNode history = sheet(medium).get("history");
+        assertThat(history).hasSize(3);
+        assertThat(history.get(0).hasNonNull("price")).isFalse();
+        assertThat(history.get(2).get("price").get("amount").asString()).isEqualTo("17.50");
+        assertThat(set(medium, usual(), "many", "").on("prices.0.price")).contains("“many”");
+        assertThat(set("none", usual(), "3", "").status()).isEqualTo(404);
+    }
+
+    private static String priceOf(long batch) {
+        return bench.ok(APP.get("/api/batches/" + batch))
+                .get("sheet")
+                .get("lines")
+                .get(0)
+                .get("ticket")
+                .get("price")
+                .get("amount")
+                .asString();
+    }
+
+    private static JsonNode sheet(String size) {
+        return bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + size));
+    }
+
+    /** The parts add up to the cost, every price of the curve to what it leaves, and dearer is never less. */
+    @Test
+    @Order(6)
+    void theSheetAddsUp() {
+        JsonNode sheet = sheet(medium());
+        long cost = sheet.get("cost").get("value").get("minor").asLong();
+        assertThat(sheet.get("parts")
+                        .valueStream()
+                        .mapToLong(part ->
+                                part.get("cost").get("value").get("minor").asLong())
+                        .sum())
+                .isEqualTo(cost);
+        assertThat(sheet.get("schools")).hasSize(5);
+        long last = Long.MIN_VALUE;
+        for (JsonNode point : sheet.get("curve")) {
+            long off = point.get("lines")
+                    .valueStream()
+                    .mapToLong(line -> line.get("amount").get("minor").asLong())
+                    .sum();
+            long left = point.get("left").get("minor").asLong();
+            assertThat(point.get("price").get("minor").asLong() - off - cost).isEqualTo(left);
+            assertThat(left).isGreaterThanOrEqualTo(last);
+            last = left;
+        }
+        assertThat(sheet.get("curve").valueStream())
+                .filteredOn(point -> point.get("price").equals(sheet.get("breakEven")))
+                .singleElement()
+                .satisfies(point ->
+                        assertThat(point.get("left").get("minor").asLong()).isZero());
+        assertThat(sheet.get("anHour")).hasSizeBetween(3, 5);
+    }
+
+    @Test
+    @Order(7)
+    void whatOthersAskIsTheMarket() {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> seen =
+                new HashMap<>(Map.of("id", id, "designId", pouch, "what", "a pouch ✂", "where", "fair", "price", "24"));
+        assertThat(APP.post("/api/prices/seen", seen).status()).isEqualTo(204);
+        assertThat(APP.post("/api/prices/seen", seen).status()).isEqualTo(204);
+        JsonNode sheet = sheet(medium());
+        assertThat(sheet.get("seen")).hasSize(1);
+        assertThat(sheet.get("schools")).hasSize(6);
+        assertThat(sheet.get("schools").get(5).get("price").get("amount").asString())
+                .isEqualTo("24.00");
+        assertThat(APP.delete("/api/prices/seen/" + id).status()).isEqualTo(204);
+        assertThat(sheet(medium()).get("seen")).isEmpty();
+    }
+
+    @Test
+    @Order(8)
+    void manyPricesGoUpTogetherAfterALook() {
+        String medium = medium();
+        long channel = usual();
+        bench.ok(set(medium, channel, "12", ""));
+        Map<String, Object> step = new HashMap<>(Map.of(
+                "places",
+                List.of(place(medium, channel)),
+                "points",
+                1,
+                "percent",
+                "",
+                "reason",
+                "all up",
+                "keep",
+                false));
+        JsonNode look = bench.ok(APP.post("/api/prices/step", step));
+        assertThat(look.get(0).get("before").get("amount").asString()).isEqualTo("12.00");
+        assertThat(look.get(0).get("after").get("amount").asString()).isEqualTo("12.50");
+        assertThat(row(bench.ok(APP.get("/api/prices/book")), "medium")
+                        .get("price")
+                        .get("amount")
+                        .asString())
+                .as("only looked at")
+                .isEqualTo("12.00");
+        step.put("points", 0);
+        step.put("percent", "10");
+        step.put("keep", true);
+        bench.ok(APP.post("/api/prices/step", step));
+        JsonNode row = row(bench.ok(APP.get("/api/prices/book")), "medium");
+        assertThat(row.get("price").get("amount").asString())
+                .as("13.20 to the next half")
+                .isEqualTo("13.50");
+        assertThat(row.get("reason").asString()).isEqualTo("all up");
+    }
+
+    @Test
+    @Order(9)
+    void theUsualChannelStays() {
+        JsonNode channels = bench.ok(APP.get("/api/channels"));
+        JsonNode stall = channels.get(0);
+        String path = "/api/channels/" + stall.get("id").asLong() + "/away";
+        long version = stall.get("terms").get("version").asLong();
+        assertThat(APP.put(path, Map.of("version", version, "putAway", true)).detail())
+                .contains("the usual one first");
+        JsonNode shop = channels.get(1);
+        JsonNode away = bench.ok(APP.put(
+                "/api/channels/" + shop.get("id").asLong() + "/away",
+                Map.of("version", shop.get("terms").get("version").asLong(), "putAway", true)));
+        assertThat(away.get("putAway").asBoolean()).isTrue();
+        JsonNode form = bench.ok(APP.get("/api/prices/choice"));
+        Map<String, Object> choice = new HashMap<>();
+        form.properties().forEach(field -> choice.put(field.getKey(), field.getValue()));
+        choice.put("usualChannel", shop.get("id").asLong());
+        assertThat(APP.put("/api/prices/choice", choice).on("usualChannel")).contains("is put away");
+    }
+}

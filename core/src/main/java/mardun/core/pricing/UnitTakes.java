@@ -1,0 +1,106 @@
+package mardun.core.pricing;
+
+import java.math.BigInteger;
+import java.time.Duration;
+import mardun.core.costing.UnitCost;
+import mardun.core.making.WorkTime;
+import mardun.core.money.Apportionment;
+import mardun.core.money.Exact;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.Money;
+
+/**
+ * What one bag of a batch takes, as far as its price is concerned.
+ *
+ * @param material of one that is begun
+ * @param labour for one that is begun
+ * @param overhead for one that is begun
+ * @param spoiled the share of what was spoiled
+ * @param batchTime hands-on time of all that are begun
+ * @param units how many are begun, one or more
+ * @param good how many of them carry the cost
+ */
+public record UnitTakes(
+        Money material, Money labour, Money overhead, Money spoiled, Duration batchTime, int units, int good) {
+
+    private static final BigInteger NANOS_PER_HOUR =
+            BigInteger.valueOf(Duration.ofHours(1).toNanos());
+
+    public static UnitTakes of(UnitCost cost, WorkTime time) {
+        Money nothing = Money.zero(cost.full().value().getCurrencyUnit());
+        return new UnitTakes(
+                cost.material().value(),
+                cost.labour().value(),
+                cost.overhead().value(),
+                cost.spoiled().map(figure -> figure.value()).orElse(nothing),
+                time.asBatch().value(),
+                time.units(),
+                cost.good());
+    }
+
+    /** What one that came out well costs. */
+    public Money full() {
+        return material.plus(labour).plus(overhead).plus(spoiled);
+    }
+
+    /** Hours for one that came out well. */
+    private BigFraction hours() {
+        return BigFraction.of(BigInteger.valueOf(batchTime.toNanos()), NANOS_PER_HOUR)
+                .divide(good);
+    }
+
+    /** Whether any work is in it; else nothing is earned by the hour. */
+    public boolean takesTime() {
+        return !batchTime.isZero();
+    }
+
+    /** How many come out well in an hour, exact; only where it takes time. */
+    public BigFraction perHourMade() {
+        return hours().reciprocal();
+    }
+
+    private BigFraction withoutLabour() {
+        return Exact.minor(material).add(Exact.minor(overhead)).multiply(BigFraction.of(units, good));
+    }
+
+    /** What has to be left of a price so that an hour's work earns so much, in exact minor units. */
+    public BigFraction neededFor(Money anHour) {
+        return withoutLabour().add(Exact.minor(anHour).multiply(hours()));
+    }
+
+    /** What an hour's work earns where so much is left of a price, rounded half up; only where it takes time. */
+    public Money perHour(Money left) {
+        BigFraction earned = Exact.minor(left).subtract(withoutLabour()).divide(hours());
+        return Money.ofMinor(left.getCurrencyUnit(), Apportionment.rounded(earned));
+    }
+
+    /**
+     * What is wanted for one by a school that follows from cost, in exact minor units. Of the trade school that is the trade price.
+     *
+     * @throws IllegalArgumentException for prices that are looked up
+     */
+    public BigFraction wanted(PriceChoice choice) {
+        BigFraction cost = Exact.minor(full());
+        BigFraction materials = Exact.minor(material).multiply(Exact.of(choice.factor()));
+        return switch (choice.school()) {
+            case MATERIALS_AND_LABOUR -> materials.add(Exact.minor(labour)).add(Exact.minor(spoiled));
+            case MARGIN -> cost.divide(BigFraction.ONE.subtract(Exact.of(choice.margin())));
+            case MARKUP, TRADE -> cost.multiply(BigFraction.ONE.add(Exact.of(choice.markup())));
+            case HOURLY ->
+                materials
+                        .multiply(BigFraction.of(units, good))
+                        .add(choice.leastRate()
+                                .map(Exact::minor)
+                                .orElseGet(() -> labourRate())
+                                .multiply(hours()));
+            case MARKET -> throw new IllegalArgumentException("what people pay doesn't follow from cost");
+        };
+    }
+
+    /** What an hour is paid that the labour was reckoned with. */
+    private BigFraction labourRate() {
+        return takesTime()
+                ? Exact.minor(labour).multiply(BigFraction.of(units, good)).divide(hours())
+                : BigFraction.ZERO;
+    }
+}
