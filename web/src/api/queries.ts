@@ -12,6 +12,8 @@ export const keys = {
   finishedGoods: ['finished-goods'] as const,
   cutPieces: ['cut-pieces'] as const,
   fairs: ['fairs'] as const,
+  channels: ['channels'] as const,
+  prices: ['prices'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
 };

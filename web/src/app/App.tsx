@@ -27,6 +27,8 @@ const BatchPage = lazy(() => import('../areas/batches/BatchPage'));
 const GatherPage = lazy(() => import('../areas/batches/GatherPage'));
 const TallyPage = lazy(() => import('../areas/batches/TallyPage'));
 const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
+const PricesPage = lazy(() => import('../areas/prices/PricesPage'));
+const PriceSheetPage = lazy(() => import('../areas/prices/PriceSheetPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
@@ -72,6 +74,8 @@ const router = createBrowserRouter([
       { path: '/batches/:id/cutting', element: <CuttingPage /> },
       { path: '/batches/:id/gather', element: <GatherPage /> },
       { path: '/batches/:id/tally', element: <TallyPage /> },
+      { path: '/prices', element: <PricesPage /> },
+      { path: '/prices/sheet', element: <PriceSheetPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },

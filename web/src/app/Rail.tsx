@@ -5,6 +5,7 @@ const PLACES = [
   { to: '/designs', name: 'Designs', path: 'M4 4h10l6 6v10H4zM14 4v6h6' },
   { to: '/materials', name: 'Materials', path: 'M6 4h12v16H6zM6 9h12M6 14h12' },
   { to: '/batches', name: 'Batches', path: 'M4 7h16M4 12h16M4 17h16' },
+  { to: '/prices', name: 'Prices', path: 'M4 12V5h7l9 9l-7 7zM8 9h.01' },
   { to: '/logbook', name: 'Logbook', path: 'M5 4h13v16H5zM9 4v16M12 9h4M12 13h4' },
 ];
 

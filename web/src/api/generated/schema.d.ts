@@ -2607,6 +2607,10 @@ export interface components {
       minutes: string;
       reason: string;
     };
+    CostPart: {
+      cost: components['schemas']['MoneyFigure'];
+      name: string;
+    };
     CountLine: {
       book: components['schemas']['AmountView'];
       colour: string;
@@ -4394,6 +4398,35 @@ export interface components {
       designId: number;
       sizeKey: string;
     };
+    PriceSheetView: {
+      anHour: components['schemas']['AnHourView'][];
+      atLeast?: components['schemas']['MoneyView'];
+      atWanted?: components['schemas']['MoneyView'];
+      breakEven?: components['schemas']['MoneyView'];
+      channel: string;
+      /** Format: int64 */
+      channelId: number;
+      cloth: string;
+      cost: components['schemas']['MoneyFigure'];
+      curve: components['schemas']['CurvePoint'][];
+      design: string;
+      /** Format: int64 */
+      designId: number;
+      history: components['schemas']['SetView'][];
+      least: components['schemas']['MoneyView'];
+      noPrice?: string;
+      own?: components['schemas']['MoneyView'];
+      parts: components['schemas']['CostPart'][];
+      schools: components['schemas']['SchoolPrice'][];
+      seen: components['schemas']['SeenView'][];
+      size: string;
+      sizeKey: string;
+      suggested?: components['schemas']['MoneyView'];
+      time: components['schemas']['TimeView'];
+      /** Format: int32 */
+      units: number;
+      wanted: components['schemas']['MoneyView'];
+    };
     PromptRow: {
       from: string;
       gate: boolean;
@@ -4514,6 +4547,16 @@ export interface components {
       name: string;
       saves: components['schemas']['TimeView'];
       without: components['schemas']['WithoutWish'];
+    };
+    SchoolPrice: {
+      left: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
+      taken: components['schemas']['MoneyView'];
+      usual: boolean;
+      words: string;
     };
     SchoolView: {
       chosen: boolean;
@@ -4703,35 +4746,6 @@ export interface components {
       amount: components['schemas']['AmountView'];
       /** Format: int32 */
       line: number;
-    };
-    SheetView: {
-      anHour: components['schemas']['AnHourView'][];
-      atLeast?: components['schemas']['MoneyView'];
-      atWanted?: components['schemas']['MoneyView'];
-      breakEven?: components['schemas']['MoneyView'];
-      channel: string;
-      /** Format: int64 */
-      channelId: number;
-      cloth: string;
-      cost: components['schemas']['MoneyFigure'];
-      curve: components['schemas']['CurvePoint'][];
-      design: string;
-      /** Format: int64 */
-      designId: number;
-      history: components['schemas']['SetView'][];
-      least: components['schemas']['MoneyView'];
-      noPrice?: string;
-      own?: components['schemas']['MoneyView'];
-      parts: components['schemas']['PartView'][];
-      schools: components['schemas']['SchoolView'][];
-      seen: components['schemas']['SeenView'][];
-      size: string;
-      sizeKey: string;
-      suggested?: components['schemas']['MoneyView'];
-      time: components['schemas']['TimeView'];
-      /** Format: int32 */
-      units: number;
-      wanted: components['schemas']['MoneyView'];
     };
     ShelfForm: {
       givenCostsNothing: boolean;
@@ -9322,7 +9336,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['SheetView'];
+          'application/json': components['schemas']['PriceSheetView'];
         };
       };
     };

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { SCHOOLS } from '../materials/words';
 import { useForm, useWatch } from 'react-hook-form';
+import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useSettings } from '../../api/queries';
 import { Button } from '../../ui/Button';

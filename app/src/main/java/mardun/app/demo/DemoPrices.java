@@ -90,7 +90,7 @@ class DemoPrices {
                             stall.terms().version(),
                             "Craft stall",
                             Channel.Kind.BUYERS,
-                            List.of(share("card reader", "2.5"), fixed("card reader, a sale", Fee.Basis.SALE, "0.10")),
+                            List.of(share("card reader", "2.5"), fixed("each payment", Fee.Basis.SALE, "0.10")),
                             "1.3",
                             byHand));
             channels.add(channel(
@@ -101,7 +101,7 @@ class DemoPrices {
                             share("shop", "6.5"),
                             fixed("listing and renewals", Fee.Basis.UNIT, "0.35"),
                             share("payment", "3"),
-                            fixed("payment, a sale", Fee.Basis.SALE, "0.30"),
+                            fixed("each payment", Fee.Basis.SALE, "0.30"),
                             new FeeForm("advertised elsewhere", Fee.Basis.SHARE, "12", "", "", "", "80", "15")),
                     "1.1",
                     List.of("4.50", "4.20", "0.45", "5")));
@@ -123,7 +123,7 @@ class DemoPrices {
                             terms.version(),
                             terms.name(),
                             terms.kind(),
-                            List.of(share("card reader", "3"), fixed("card reader, a sale", Fee.Basis.SALE, "0.20")),
+                            List.of(share("card reader", "3"), fixed("each payment", Fee.Basis.SALE, "0.20")),
                             "1.3",
                             byHand));
         });
@@ -146,23 +146,36 @@ class DemoPrices {
 
     /** What the maker asks for some of them, since when, and what others do. */
     void setPrices(LocalDate today) {
+        List<CostedSize> all = designs.costed();
         ChannelId stall = channels.all().get(0).id();
-        set(today.minusDays(80), stall, "Heron pouch", Map.of("small", "12", "medium", "15"), "first fair of the year");
-        set(today.minusDays(52), stall, "Heron pouch", Map.of("small", "13"), "cloth is dearer");
-        set(today.minusDays(20), stall, "Heron pouch", Map.of("medium", "17"), "sold out twice at the old price");
-        set(today.minusDays(78), stall, "Knot gift bag", Map.of("", "6"), "nobody pays more for one");
-        set(today.minusDays(60), stall, "Wren wallet", Map.of("", "22"), "as much as others ask");
+        set(
+                all,
+                today.minusDays(80),
+                stall,
+                "Heron pouch",
+                Map.of("small", "12", "medium", "15"),
+                "first fair of the year");
+        set(all, today.minusDays(52), stall, "Heron pouch", Map.of("small", "13"), "cloth is dearer");
+        set(all, today.minusDays(20), stall, "Heron pouch", Map.of("medium", "17"), "sold out twice at the old price");
+        set(all, today.minusDays(78), stall, "Knot gift bag", Map.of("small", "7"), "nobody pays more for one");
+        set(all, today.minusDays(60), stall, "Wren wallet", Map.of("", "22"), "as much as others ask");
         ChannelId shop = channels.all().get(1).id();
-        set(today.minusDays(41), shop, "Heron pouch", Map.of("medium", "21"), "postage inside");
-        see(today.minusDays(71), "Wren wallet", "folded wallet, printed cotton", "summer fair, row B", "24");
-        see(today.minusDays(70), "Wren wallet", "wallet with snaps", "summer fair, by the gate", "19.50");
-        see(today.minusDays(12), "Wren wallet", "wallet, waxed cotton", "autumn fair", "28");
-        see(today.minusDays(12), "Heron pouch", "boxed pouch, plain", "autumn fair", "16");
-        see(today.minusDays(70), "Heron pouch", "zip pouch, quilted", "summer fair, row C", "18.50");
+        set(all, today.minusDays(41), shop, "Heron pouch", Map.of("medium", "21"), "postage inside");
+        see(all, today.minusDays(71), "Wren wallet", "folded wallet, printed cotton", "summer fair, row B", "24");
+        see(all, today.minusDays(70), "Wren wallet", "wallet with snaps", "summer fair, by the gate", "19.50");
+        see(all, today.minusDays(12), "Wren wallet", "wallet, waxed cotton", "autumn fair", "28");
+        see(all, today.minusDays(12), "Heron pouch", "boxed pouch, plain", "autumn fair", "16");
+        see(all, today.minusDays(70), "Heron pouch", "zip pouch, quilted", "summer fair, row C", "18.50");
     }
 
-    private void set(LocalDate day, ChannelId channel, String design, Map<String, String> bySize, String reason) {
-        List<NewPrice> prices = designs.costed().stream()
+    private void set(
+            List<CostedSize> all,
+            LocalDate day,
+            ChannelId channel,
+            String design,
+            Map<String, String> bySize,
+            String reason) {
+        List<NewPrice> prices = all.stream()
                 .filter(size -> size.designName().equals(design) && bySize.containsKey(size.sizeName()))
                 .map(size -> new NewPrice(
                         new PricePlace(size.designId(), size.sizeKey(), channel), bySize.get(size.sizeName())))
@@ -170,8 +183,8 @@ class DemoPrices {
         clock.on(day, () -> book.set(new SetForm(prices, reason)));
     }
 
-    private void see(LocalDate day, String design, String what, String where, String price) {
-        CostedSize its = designs.costed().stream()
+    private void see(List<CostedSize> all, LocalDate day, String design, String what, String where, String price) {
+        CostedSize its = all.stream()
                 .filter(size -> size.designName().equals(design))
                 .findFirst()
                 .orElseThrow();

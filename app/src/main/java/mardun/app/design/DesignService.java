@@ -114,6 +114,7 @@ public class DesignService implements UsesMaterials {
     private final SettingsService settings;
     private final SetPrices prices;
     private final BatchPlanner planner;
+    private final UnitCosts costs;
     private final Estimates estimates;
     private final Patterns patterns;
     private final OnceOnly onceOnly;
@@ -128,6 +129,7 @@ public class DesignService implements UsesMaterials {
             SettingsService settings,
             SetPrices prices,
             BatchPlanner planner,
+            UnitCosts costs,
             Estimates estimates,
             Patterns patterns,
             OnceOnly onceOnly,
@@ -140,6 +142,7 @@ public class DesignService implements UsesMaterials {
         this.settings = settings;
         this.prices = prices;
         this.planner = planner;
+        this.costs = costs;
         this.estimates = estimates;
         this.patterns = patterns;
         this.onceOnly = onceOnly;
@@ -654,11 +657,7 @@ public class DesignService implements UsesMaterials {
                 .map(Supply::name)
                 .orElse("");
         return IntStream.range(0, design.sizes().size()).mapToObj(size -> {
-            LinePlan plan = planner.plan(
-                            List.of(BatchLine.only(design, size, units, supplies, Optional.empty())),
-                            current.workroom())
-                    .lines()
-                    .get(0);
+            UnitCosts.Given given = costs.of(design, size, units, supplies, current.workroom());
             String name = design.sizes().get(size);
             return new CostedSize(
                     entity.id(),
@@ -668,8 +667,8 @@ public class DesignService implements UsesMaterials {
                     design.sizes().size() == 1 ? "" : name,
                     cloth,
                     units,
-                    plan.time(),
-                    plan.cost());
+                    given.time(),
+                    given.cost());
         });
     }
 

@@ -14,9 +14,9 @@ import mardun.app.price.PriceViews.BookView;
 import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.price.PriceViews.PriceSheetView;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
-import mardun.app.price.PriceViews.SheetView;
 import mardun.app.price.PriceViews.StepForm;
 import mardun.app.price.PriceViews.SteppedView;
 import org.jspecify.annotations.Nullable;
@@ -99,7 +99,7 @@ class PriceController {
 
     /** One size of a design and its price from all sides. */
     @GetMapping("/api/prices/sheet")
-    SheetView readSheet(
+    PriceSheetView readSheet(
             @RequestParam DesignId design,
             @RequestParam @Size(max = 60) String size,
             @RequestParam(required = false) @Nullable ChannelId channel,

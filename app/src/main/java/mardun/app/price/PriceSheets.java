@@ -20,14 +20,14 @@ import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.price.PriceViews.AnHourView;
+import mardun.app.price.PriceViews.CostPart;
 import mardun.app.price.PriceViews.CurvePoint;
 import mardun.app.price.PriceViews.OffView;
-import mardun.app.price.PriceViews.PartView;
-import mardun.app.price.PriceViews.SchoolView;
+import mardun.app.price.PriceViews.PriceSheetView;
+import mardun.app.price.PriceViews.SchoolPrice;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SeenView;
 import mardun.app.price.PriceViews.SetView;
-import mardun.app.price.PriceViews.SheetView;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
@@ -91,7 +91,7 @@ public class PriceSheets {
      * @param units for a batch of how many; absent for as many as is usual
      */
     @Transactional(readOnly = true)
-    SheetView sheet(DesignId designId, String sizeKey, @Nullable ChannelId channelId, @Nullable Integer units) {
+    PriceSheetView sheet(DesignId designId, String sizeKey, @Nullable ChannelId channelId, @Nullable Integer units) {
         Settings current = settings.current();
         int of = units == null ? designs.document(designId).usualUnits() : units;
         CostedSize size = designs.costed(designId, of).stream()
@@ -137,7 +137,7 @@ public class PriceSheets {
                     history.stream().findFirst().flatMap(SetPrices.Set::minor).map(current::money);
         }
 
-        SheetView view() {
+        PriceSheetView view() {
             Optional<Money> market = sightings.stream()
                     .mapToLong(PriceSeen::priceMinor)
                     .sorted()
@@ -158,7 +158,7 @@ public class PriceSheets {
                             sightings.stream().map(one -> Money.ofMinor(wanted.getCurrencyUnit(), one.priceMinor())))
                     .flatMap(each -> each)
                     .toList();
-            return new SheetView(
+            return new PriceSheetView(
                     size.designId(),
                     size.designName(),
                     size.sizeKey(),
@@ -207,17 +207,17 @@ public class PriceSheets {
             return new SeenView(one.id(), one.what(), one.seenWhere(), writer.money(one.priceMinor()), one.seenOn());
         }
 
-        private List<PartView> parts() {
-            List<PartView> parts = new ArrayList<>();
-            cost.lines().forEach(line -> parts.add(new PartView(line.name(), writer.money(line.cost()))));
-            parts.add(new PartView("labour", writer.money(cost.labour())));
-            parts.add(new PartView("overheads", writer.money(cost.overhead())));
-            cost.spoiled().ifPresent(spoiled -> parts.add(new PartView("spoiled", writer.money(spoiled))));
+        private List<CostPart> parts() {
+            List<CostPart> parts = new ArrayList<>();
+            cost.lines().forEach(line -> parts.add(new CostPart(line.name(), writer.money(line.cost()))));
+            parts.add(new CostPart("labour", writer.money(cost.labour())));
+            parts.add(new CostPart("overheads", writer.money(cost.overhead())));
+            cost.spoiled().ifPresent(spoiled -> parts.add(new CostPart("spoiled", writer.money(spoiled))));
             return parts;
         }
 
-        private SchoolView school(Priced priced) {
-            return new SchoolView(
+        private SchoolPrice school(Priced priced) {
+            return new SchoolPrice(
                     priced.school(),
                     priced.school().words(),
                     priced.school() == choice.school(),
@@ -229,8 +229,14 @@ public class PriceSheets {
 
         /** Prices from nothing to well above all that matter, in steps that a maker would name, and those that matter. */
         private List<CurvePoint> curve(List<Money> marked) {
-            Money highest = marked.stream().max(Money::compareTo).orElse(takes.full());
-            long end = Math.max(highest.getAmountMinorLong() * 3 / 2, 100);
+            long highest = marked.stream().mapToLong(Money::getAmountMinorLong).max().orElse(0);
+            long middle = marked.stream()
+                    .mapToLong(Money::getAmountMinorLong)
+                    .sorted()
+                    .skip(marked.size() / 2)
+                    .findFirst()
+                    .orElse(0);
+            long end = Math.max(Math.max(highest, 2 * middle), 100);
             long step = step(end);
             TreeSet<Long> minors = new TreeSet<>();
             for (long minor = 0; minor <= end; minor += step) {

@@ -160,7 +160,7 @@ public final class PriceViews {
      * @param noPrice why no price leaves what is wanted; absent where one does
      * @param anHour what it must cost where so many are made in an hour, for the least rate
      */
-    public record SheetView(
+    public record PriceSheetView(
             DesignId designId,
             String design,
             String sizeKey,
@@ -171,8 +171,8 @@ public final class PriceViews {
             int units,
             TimeView time,
             MoneyFigure cost,
-            List<PartView> parts,
-            List<SchoolView> schools,
+            List<CostPart> parts,
+            List<SchoolPrice> schools,
             List<CurvePoint> curve,
             @Nullable MoneyView breakEven,
             @Nullable MoneyView atLeast,
@@ -187,10 +187,10 @@ public final class PriceViews {
             List<SeenView> seen) {}
 
     /** A part of what one costs. */
-    public record PartView(String name, MoneyFigure cost) {}
+    public record CostPart(String name, MoneyFigure cost) {}
 
     /** A price by one school, and what it leaves. */
-    public record SchoolView(
+    public record SchoolPrice(
             PriceSchool school,
             String words,
             boolean usual,

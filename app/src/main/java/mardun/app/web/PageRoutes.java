@@ -16,6 +16,8 @@ class PageRoutes {
         "/designs",
         "/designs/{id}",
         "/materials",
+        "/prices",
+        "/prices/sheet",
         "/materials/{id}",
         "/materials/buying",
         "/materials/deliveries",

@@ -1,0 +1,61 @@
+import type { Schemas } from '../../api/client';
+
+export type Point = Schemas['CurvePoint'];
+export type Sheet = Schemas['PriceSheetView'];
+
+/** The point of the curve at a price, or the nearest there is. */
+export function nearest(curve: Point[], minor: number): number {
+  let best = 0;
+  curve.forEach((point, i) => {
+    const closer = Math.abs(point.price.minor - minor) < Math.abs((curve[best] as Point).price.minor - minor);
+    if (closer) best = i;
+  });
+  return best;
+}
+
+/** A price that means something, with how it is marked; where two fall together they share a mark. */
+export interface Mark {
+  minor: number;
+  names: string[];
+  look: 'even' | 'least' | 'wanted' | 'own' | 'seen';
+}
+
+/** Two that lie nearer to each other than this part of the tape are one mark. */
+const AS_ONE = 1 / 150;
+
+export function marks(sheet: Sheet): Mark[] {
+  const span = sheet.curve.at(-1)?.price.minor ?? 0;
+  const all: Mark[] = [];
+  const add = (look: Mark['look'], name: string, minor: number | undefined) => {
+    if (minor === undefined) return;
+    const same = all.find(
+      (one) => Math.abs(one.minor - minor) <= span * AS_ONE && one.look !== 'seen' && look !== 'seen',
+    );
+    if (same) same.names.push(name);
+    else all.push({ minor, names: [name], look });
+  };
+  add('even', 'nothing lost', sheet.breakEven?.minor);
+  add('least', 'your least', sheet.atLeast?.minor);
+  add('wanted', 'worth it', sheet.atWanted?.minor);
+  add('own', 'set', sheet.own?.minor);
+  sheet.seen.forEach((one) => add('seen', `${one.what}, ${one.where}`, one.price.minor));
+  return all;
+}
+
+/** From a figure to a place and back, in a straight line. */
+export function scale(from: number, to: number, begin: number, end: number) {
+  const span = to - from || 1;
+  return {
+    at: (value: number) => begin + ((value - from) / span) * (end - begin),
+    back: (place: number) => from + ((place - begin) / (end - begin)) * span,
+  };
+}
+
+/** Round figures to write beside an axis, no more than a few. */
+export function ticks(from: number, to: number, most: number): number[] {
+  const rough = (to - from) / most || 1;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 5, 10].map((times) => times * power).find((one) => one >= rough) ?? rough;
+  const first = Math.ceil(from / step) * step;
+  return Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, i) => first + i * step);
+}
