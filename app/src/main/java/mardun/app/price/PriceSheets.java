@@ -229,7 +229,8 @@ public class PriceSheets {
 
         /** Prices from nothing to well above all that matter, in steps that a maker would name, and those that matter. */
         private List<CurvePoint> curve(List<Money> marked) {
-            long highest = marked.stream().mapToLong(Money::getAmountMinorLong).max().orElse(0);
+            long highest =
+                    marked.stream().mapToLong(Money::getAmountMinorLong).max().orElse(0);
             long middle = marked.stream()
                     .mapToLong(Money::getAmountMinorLong)
                     .sorted()

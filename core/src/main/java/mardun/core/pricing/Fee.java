@@ -153,6 +153,11 @@ public record Fee(
         return Optional.empty();
     }
 
+    /** A share that is the same of every price. */
+    boolean isStraight() {
+        return bands.size() == 1 && least.isEmpty() && most.isEmpty();
+    }
+
     /** Of the last bit of a very high price the share that it takes. */
     BigFraction shareOfMore() {
         return bands.isEmpty() || most.isPresent()

@@ -3,11 +3,13 @@ package mardun.core.pricing;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
+import java.util.function.LongUnaryOperator;
+import java.util.stream.Stream;
 import mardun.core.money.Apportionment;
 import mardun.core.money.Exact;
+import mardun.core.money.StraightLine;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
@@ -18,20 +20,122 @@ import org.joda.money.Money;
  * <p>A buyer pays u · P + Q for u bags at the price P with the postage Q, and the tax on top where it isn't inside. Of that the tax, each
  * fee and what selling costs come off, spread over the u bags; what is left of one is N. Between the amounts at which a fee changes its way, N
  * is a straight line over P, so that the lowest price for a wanted N is found exactly.
- *
- * @param unitsPerSale how many bags a buyer takes at once, on average; more than 0
- * @param postagePaid what the buyer pays for postage, for each sale
- * @param postage what it really costs the maker, for each sale
  */
-public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money postagePaid, Money postage) {
+public final class Terms {
 
     private static final int MOST_ROUNDS = 200;
 
-    public Terms {
-        fees = List.copyOf(fees);
+    private final List<Fee> fees;
+    private final Tax tax;
+    private final BigDecimal unitsPerSale;
+    private final Money postagePaid;
+    private final Money postage;
+
+    private final BigFraction units;
+    private final BigFraction onTop;
+    private final List<Part> parts;
+    private final List<Turn> turns;
+
+    /**
+     * Something that comes off, by the price in minor units.
+     *
+     * @param minor rounded, for one bag
+     */
+    private record Part(String name, LongUnaryOperator minor) {}
+
+    /** What a buyer pays for a sale where a fee changes its way, and what is left of it there. */
+    private record Turn(BigFraction paid, BigFraction left) {}
+
+    /**
+     * Terms.
+     *
+     * @param unitsPerSale how many bags a buyer takes at once, on average; more than 0
+     * @param postagePaid what the buyer pays for postage, for each sale
+     * @param postage what it really costs the maker, for each sale
+     */
+    public Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money postagePaid, Money postage) {
         if (unitsPerSale.signum() <= 0) {
             throw new IllegalArgumentException("a sale is of something: " + unitsPerSale);
         }
+        this.fees = List.copyOf(fees);
+        this.tax = tax;
+        this.unitsPerSale = unitsPerSale;
+        this.postagePaid = postagePaid;
+        this.postage = postage;
+        this.units = Exact.of(unitsPerSale);
+        this.onTop = tax.mode() == Tax.Mode.ADDED ? BigFraction.ONE.add(Exact.of(tax.rate())) : BigFraction.ONE;
+        this.parts = parts();
+        this.turns = turns();
+    }
+
+    public List<Fee> fees() {
+        return fees;
+    }
+
+    public Tax tax() {
+        return tax;
+    }
+
+    /** How many bags a buyer takes at once, on average. */
+    public BigDecimal unitsPerSale() {
+        return unitsPerSale;
+    }
+
+    /** What the buyer pays for postage, for each sale. */
+    public Money postagePaid() {
+        return postagePaid;
+    }
+
+    /** What postage costs the maker, for each sale. */
+    public Money postage() {
+        return postage;
+    }
+
+    private List<Part> parts() {
+        List<Part> all = new ArrayList<>();
+        if (tax.mode() == Tax.Mode.INCLUDED) {
+            BigFraction rate = Exact.of(tax.rate());
+            all.add(ofPaid("tax", rate.divide(BigFraction.ONE.add(rate))));
+        }
+        fees.forEach(fee -> all.add(part(fee)));
+        all.add(fixed("postage", Exact.minor(postage)));
+        all.add(fixed("postage that the buyer pays", Exact.minor(postagePaid).negate()));
+        return all;
+    }
+
+    private Part part(Fee fee) {
+        if (fee.basis() != Fee.Basis.SHARE) {
+            return fixed(fee.name(), fee.of(BigFraction.ZERO, units));
+        }
+        return fee.isStraight()
+                ? ofPaid(fee.name(), fee.shareOfMore())
+                : new Part(
+                        fee.name(),
+                        price -> Apportionment.rounded(
+                                fee.of(paid(BigFraction.of(price)), units).divide(units)));
+    }
+
+    /** An amount for each sale. */
+    private Part fixed(String name, BigFraction ofSale) {
+        long minor = Apportionment.rounded(ofSale.divide(units));
+        return new Part(name, price -> minor);
+    }
+
+    /** A share of what the buyer pays. */
+    private Part ofPaid(String name, BigFraction share) {
+        StraightLine line =
+                new StraightLine(share.multiply(paid(BigFraction.ZERO)).divide(units), share.multiply(onTop));
+        return new Part(name, line::rounded);
+    }
+
+    private List<Turn> turns() {
+        BigFraction free = paid(BigFraction.ZERO);
+        return Stream.concat(Stream.of(free), fees.stream().flatMap(fee -> fee.turns().stream()))
+                .filter(paid -> paid.compareTo(free) >= 0)
+                .distinct()
+                .sorted()
+                .map(paid -> new Turn(paid, leftOfSale(paid)))
+                .toList();
     }
 
     /** A share of every price, and an amount for each bag. */
@@ -56,14 +160,9 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
         return postage.getCurrencyUnit();
     }
 
-    private BigFraction units() {
-        return Exact.of(unitsPerSale);
-    }
-
     /** What a buyer pays for a sale at an exact price, in minor units. */
     private BigFraction paid(BigFraction price) {
-        BigFraction asked = price.multiply(units()).add(Exact.minor(postagePaid));
-        return tax.mode() == Tax.Mode.ADDED ? asked.multiply(BigFraction.ONE.add(Exact.of(tax.rate()))) : asked;
+        return price.multiply(units).add(Exact.minor(postagePaid)).multiply(onTop);
     }
 
     private BigFraction taxOf(BigFraction paid) {
@@ -77,7 +176,7 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
     private BigFraction leftOfSale(BigFraction paid) {
         BigFraction left = paid.subtract(taxOf(paid)).subtract(Exact.minor(postage));
         for (Fee fee : fees) {
-            left = left.subtract(fee.of(paid, units()));
+            left = left.subtract(fee.of(paid, units));
         }
         return left;
     }
@@ -87,33 +186,23 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
      * doesn't come off it.
      */
     public List<Line> takes(Money price) {
-        BigFraction paid = paid(Exact.minor(price));
-        BigFraction each = BigFraction.ONE.divide(units());
         List<Line> lines = new ArrayList<>();
-        if (tax.mode() == Tax.Mode.INCLUDED) {
-            add(lines, "tax", taxOf(paid).multiply(each));
+        for (Part part : parts) {
+            long minor = part.minor().applyAsLong(price.getAmountMinorLong());
+            if (minor != 0) {
+                lines.add(new Line(part.name(), Money.ofMinor(currency(), minor)));
+            }
         }
-        for (Fee fee : fees) {
-            add(lines, fee.name(), fee.of(paid, units()).multiply(each));
-        }
-        add(lines, "postage", Exact.minor(postage).multiply(each));
-        add(
-                lines,
-                "postage that the buyer pays",
-                Exact.minor(postagePaid).multiply(each).negate());
         return lines;
-    }
-
-    private void add(List<Line> lines, String name, BigFraction exact) {
-        long minor = Apportionment.rounded(exact);
-        if (minor != 0) {
-            lines.add(new Line(name, Money.ofMinor(currency(), minor)));
-        }
     }
 
     /** What all of that comes to. */
     public Money taken(Money price) {
-        return takes(price).stream().map(Line::amount).reduce(Money.zero(currency()), Money::plus);
+        long minor = 0;
+        for (Part part : parts) {
+            minor = Math.addExact(minor, part.minor().applyAsLong(price.getAmountMinorLong()));
+        }
+        return Money.ofMinor(currency(), minor);
     }
 
     /** What is left of a price for one bag: N, before the bag's own cost. */
@@ -124,7 +213,7 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
     /** What the buyer pays for one bag in all, with tax on top and the share of postage. */
     public Money buyerPays(Money price) {
         return Money.ofMinor(
-                currency(), Apportionment.rounded(paid(Exact.minor(price)).divide(units())));
+                currency(), Apportionment.rounded(paid(Exact.minor(price)).divide(units)));
     }
 
     /**
@@ -154,42 +243,33 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
 
     /** The same before anything is rounded; never below zero. */
     private Optional<BigFraction> exactPriceFor(BigFraction wanted) {
-        BigFraction ofSale = wanted.multiply(units());
-        BigFraction free = paid(BigFraction.ZERO);
-        TreeSet<BigFraction> turns = fees.stream()
-                .flatMap(fee -> fee.turns().stream())
-                .filter(turn -> turn.compareTo(free) > 0)
-                .collect(Collectors.toCollection(TreeSet::new));
-        BigFraction from = free;
-        BigFraction left = leftOfSale(from);
-        if (left.compareTo(ofSale) >= 0) {
+        BigFraction ofSale = wanted.multiply(units);
+        Turn from = turns.get(0);
+        if (from.left().compareTo(ofSale) >= 0) {
             return Optional.of(BigFraction.ZERO);
         }
-        for (BigFraction to : turns) {
-            BigFraction then = leftOfSale(to);
-            if (then.compareTo(ofSale) >= 0) {
-                return Optional.of(price(between(from, left, to, then, ofSale)));
+        for (Turn to : turns) {
+            if (to.left().compareTo(ofSale) >= 0) {
+                return Optional.of(price(between(from, to, ofSale)));
             }
             from = to;
-            left = then;
         }
-        BigFraction beyond = from.add(BigFraction.ONE);
-        BigFraction slope = leftOfSale(beyond).subtract(left);
+        BigFraction slope = leftOfSale(from.paid().add(BigFraction.ONE)).subtract(from.left());
         return slope.signum() <= 0
                 ? Optional.empty()
-                : Optional.of(price(from.add(ofSale.subtract(left).divide(slope))));
+                : Optional.of(price(from.paid().add(ofSale.subtract(from.left()).divide(slope))));
     }
 
-    private static BigFraction between(
-            BigFraction from, BigFraction left, BigFraction to, BigFraction then, BigFraction wanted) {
-        return from.add(wanted.subtract(left).multiply(to.subtract(from)).divide(then.subtract(left)));
+    private static BigFraction between(Turn from, Turn to, BigFraction wanted) {
+        return from.paid()
+                .add(wanted.subtract(from.left())
+                        .multiply(to.paid().subtract(from.paid()))
+                        .divide(to.left().subtract(from.left())));
     }
 
     /** The price at which a buyer pays so much for a sale. */
     private BigFraction price(BigFraction paid) {
-        BigFraction asked =
-                tax.mode() == Tax.Mode.ADDED ? paid.divide(BigFraction.ONE.add(Exact.of(tax.rate()))) : paid;
-        return asked.subtract(Exact.minor(postagePaid)).divide(units());
+        return paid.divide(onTop).subtract(Exact.minor(postagePaid)).divide(units);
     }
 
     /** What takes the largest share of a price that is raised; empty where nothing takes any. */
@@ -205,5 +285,26 @@ public record Terms(List<Fee> fees, Tax tax, BigDecimal unitsPerSale, Money post
             }
         }
         return Optional.of(name).filter(some -> !some.isEmpty());
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Terms its
+                && fees.equals(its.fees)
+                && tax.equals(its.tax)
+                && unitsPerSale.equals(its.unitsPerSale)
+                && postagePaid.equals(its.postagePaid)
+                && postage.equals(its.postage);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(fees, tax, unitsPerSale, postagePaid, postage);
+    }
+
+    @Override
+    public String toString() {
+        return fees + ", " + tax + ", " + unitsPerSale + " a sale, postage " + postage + ", of which " + postagePaid
+                + " is paid";
     }
 }
