@@ -1988,6 +1988,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/prices/what-if': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readWhatIfPrices'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/scrap': {
     parameters: {
       query?: never;
@@ -5562,6 +5578,20 @@ export interface components {
       more: string;
       turned: boolean;
       width: string;
+    };
+    WhatIfPrices: {
+      changed: string[];
+      now: components['schemas']['WhatIfSide'];
+      then: components['schemas']['WhatIfSide'];
+    };
+    WhatIfSide: {
+      cost: components['schemas']['MoneyView'];
+      left: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
+      suggested?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
     };
     WhatIfView: {
       sentences: string[];
@@ -9361,6 +9391,36 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SteppedView'][];
+        };
+      };
+    };
+  };
+  readWhatIfPrices: {
+    parameters: {
+      query: {
+        design: number;
+        size: string;
+        channel?: number;
+        otherChannel?: number;
+        price: string;
+        material?: string;
+        rate?: string;
+        faster?: string;
+        units?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['WhatIfPrices'];
         };
       };
     };

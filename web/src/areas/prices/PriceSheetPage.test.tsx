@@ -67,6 +67,28 @@ describe('the price sheet', () => {
       vi.fn(async (path: string, options?: RequestInit) => {
         if (path.startsWith('/api/channels')) return Response.json([]);
         if (path.startsWith('/api/prices/sheet')) return answer.clone();
+        if (path.startsWith('/api/prices/what-if')) {
+          const asked = new URLSearchParams(path.split('?')[1]);
+          const side = (cost: number) => ({
+            units: 12,
+            cost: money(cost),
+            price: money(1150),
+            left: money(1150 - cost),
+          });
+          return asked.get('material') === 'much'
+            ? Response.json(
+                {
+                  detail: '',
+                  errors: [{ field: 'material', read: 'much', sentence: '“much” isn’t a number.' }],
+                },
+                { status: 422, headers: { 'Content-Type': 'application/problem+json' } },
+              )
+            : Response.json({
+                changed: [`dearer by ${asked.get('material')}`],
+                now: side(820),
+                then: side(868),
+              });
+        }
         sent.push(JSON.parse(options?.body as string));
         return Response.json({});
       }),
@@ -110,6 +132,19 @@ describe('the price sheet', () => {
         },
       ]),
     );
+  });
+
+  it('tells beside each other how it is and how it would be', async () => {
+    const sent = await open();
+    const dearer = await screen.findByLabelText('material dearer by (%)');
+    await userEvent.type(dearer, '122{Backspace}');
+    expect(await screen.findByText(/dearer by 12; nothing of it is kept/)).toBeVisible();
+    expect(screen.getByRole('row', { name: /as it is 8.20/ })).toBeVisible();
+    expect(screen.getByRole('row', { name: /so 8.68/ })).toBeVisible();
+    await userEvent.clear(dearer);
+    await userEvent.type(dearer, 'much');
+    expect(await screen.findByText('“much” isn’t a number.')).toBeVisible();
+    expect(sent).toEqual([]);
   });
 
   it('says why there is none', async () => {

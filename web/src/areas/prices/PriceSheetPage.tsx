@@ -15,6 +15,7 @@ import { WorkedFigure } from '../../ui/WorkedFigure';
 import { nearest, type Point, type Sheet } from './curve';
 import { PriceCurve } from './PriceCurve';
 import { ChannelPicker, useChannels } from './PricesPage';
+import { WhatIf } from './WhatIf';
 
 /** One bag and its price from all sides: what it costs, what each school asks, and what any price leaves for an hour. */
 export default function PriceSheetPage() {
@@ -98,6 +99,7 @@ function Looked({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => 
           </p>
         </section>
         <Schools sheet={sheet} minor={point.price.minor} onLook={look} />
+        <WhatIf sheet={sheet} price={point.price.amount} />
         <div className="grid items-start gap-4 md:grid-cols-2">
           <AnHour sheet={sheet} onLook={look} />
           <Seen sheet={sheet} onLook={look} />

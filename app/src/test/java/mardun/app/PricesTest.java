@@ -308,6 +308,30 @@ class PricesTest {
 
     @Test
     @Order(9)
+    void whatIfNothingIsKept() {
+        String path = "/api/prices/what-if?design=" + pouch + "&size=" + medium() + "&price=17.50";
+        JsonNode same = bench.ok(APP.get(path));
+        assertThat(same.get("changed")).isEmpty();
+        assertThat(same.get("then")).isEqualTo(same.get("now"));
+        JsonNode otherwise = bench.ok(APP.get(path + "&material=12,5&faster=3&rate=25&units=48"));
+        assertThat(otherwise.get("changed").valueStream().map(JsonNode::asString))
+                .containsExactly(
+                        "made 48 at a time and not "
+                                + same.get("now").get("units").asInt(),
+                        "material dearer by 12.5 %",
+                        "3 min faster each",
+                        "an hour at 25.00");
+        assertThat(otherwise.get("now")).isEqualTo(same.get("now"));
+        assertThat(otherwise.get("then").get("perHour").get("minor").asLong())
+                .isGreaterThan(same.get("now").get("perHour").get("minor").asLong());
+        Answer refused = APP.get(path + "&material=-95&faster=soon&units=0");
+        assertThat(refused.on("material")).contains("“-95”");
+        assertThat(refused.on("faster")).contains("“soon”");
+        assertThat(refused.on("units")).contains("“0”");
+    }
+
+    @Test
+    @Order(10)
     void theUsualChannelStays() {
         JsonNode channels = bench.ok(APP.get("/api/channels"));
         JsonNode stall = channels.get(0);

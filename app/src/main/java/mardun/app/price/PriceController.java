@@ -19,6 +19,7 @@ import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
 import mardun.app.price.PriceViews.StepForm;
 import mardun.app.price.PriceViews.SteppedView;
+import mardun.app.price.PriceViews.WhatIfPrices;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -39,12 +40,15 @@ class PriceController {
     private final PriceChoices choices;
     private final PriceBook book;
     private final PriceSheets sheets;
+    private final PriceWhatIf whatIf;
 
-    PriceController(ChannelService channels, PriceChoices choices, PriceBook book, PriceSheets sheets) {
+    PriceController(
+            ChannelService channels, PriceChoices choices, PriceBook book, PriceSheets sheets, PriceWhatIf whatIf) {
         this.channels = channels;
         this.choices = choices;
         this.book = book;
         this.sheets = sheets;
+        this.whatIf = whatIf;
     }
 
     @GetMapping("/api/channels")
@@ -105,6 +109,22 @@ class PriceController {
             @RequestParam(required = false) @Nullable ChannelId channel,
             @RequestParam(required = false) @Min(1) @Max(10_000) @Nullable Integer units) {
         return sheets.sheet(design, size, channel, units);
+    }
+
+    /** How a price would be if something were otherwise, beside how it is; nothing of it is kept. */
+    @GetMapping("/api/prices/what-if")
+    WhatIfPrices readWhatIfPrices(
+            @RequestParam DesignId design,
+            @RequestParam @Size(max = 60) String size,
+            @RequestParam(required = false) @Nullable ChannelId channel,
+            @RequestParam(required = false) @Nullable ChannelId otherChannel,
+            @RequestParam @Size(max = 60) String price,
+            @RequestParam(defaultValue = "") @Size(max = 60) String material,
+            @RequestParam(defaultValue = "") @Size(max = 60) String rate,
+            @RequestParam(defaultValue = "") @Size(max = 60) String faster,
+            @RequestParam(defaultValue = "") @Size(max = 60) String units) {
+        return whatIf.of(
+                new PriceWhatIf.Asked(design, size, channel, otherChannel, price, material, rate, faster, units));
     }
 
     @PostMapping("/api/prices/seen")

@@ -215,6 +215,28 @@ public final class PriceViews {
             @Nullable MoneyView perHour,
             String many) {}
 
+    /**
+     * How it is, and how it would be if something were otherwise.
+     *
+     * @param changed what would be otherwise, in words
+     */
+    public record WhatIfPrices(List<String> changed, WhatIfSide now, WhatIfSide then) {}
+
+    /**
+     * One side of it.
+     *
+     * @param suggested by the maker's school; absent where no price works
+     * @param price the price that is looked at
+     * @param left of that price
+     */
+    public record WhatIfSide(
+            int units,
+            MoneyView cost,
+            @Nullable MoneyView suggested,
+            MoneyView price,
+            MoneyView left,
+            @Nullable MoneyView perHour) {}
+
     /** Something that comes off a price. */
     public record OffView(String name, MoneyView amount) {}
 

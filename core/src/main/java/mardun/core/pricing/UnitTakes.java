@@ -1,5 +1,6 @@
 package mardun.core.pricing;
 
+import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.time.Duration;
 import mardun.core.costing.UnitCost;
@@ -36,6 +37,48 @@ public record UnitTakes(
                 time.asBatch().value(),
                 time.units(),
                 cost.good());
+    }
+
+    /** The same if its material cost so much more, or less where the share is below zero. */
+    public UnitTakes dearer(BigDecimal share) {
+        BigFraction factor = BigFraction.ONE.add(Exact.of(share));
+        return with(times(material, factor), labour, overhead, batchTime);
+    }
+
+    /** The same if an hour were paid otherwise. */
+    public UnitTakes paid(Money anHour) {
+        BigFraction hoursEach = BigFraction.of(BigInteger.valueOf(batchTime.toNanos()), NANOS_PER_HOUR)
+                .divide(units);
+        return with(material, times(anHour, hoursEach), overhead, batchTime);
+    }
+
+    /** The same if each took so much less time, or more where it is below zero; no bag is made in less than no time. */
+    public UnitTakes faster(Duration each) {
+        Duration less = batchTime.minus(each.multipliedBy(units));
+        Duration time = less.isNegative() ? Duration.ZERO : less;
+        if (!takesTime()) {
+            return this;
+        }
+        BigFraction part = BigFraction.of(BigInteger.valueOf(time.toNanos()), BigInteger.valueOf(batchTime.toNanos()));
+        return with(material, times(labour, part), times(overhead, part), time);
+    }
+
+    private UnitTakes with(Money newMaterial, Money newLabour, Money newOverhead, Duration newTime) {
+        Money each = newMaterial.plus(newLabour).plus(newOverhead);
+        return new UnitTakes(
+                newMaterial,
+                newLabour,
+                newOverhead,
+                times(each, BigFraction.of(units - good, good)),
+                newTime,
+                units,
+                good);
+    }
+
+    private static Money times(Money money, BigFraction factor) {
+        return Money.ofMinor(
+                money.getCurrencyUnit(),
+                Apportionment.rounded(Exact.minor(money).multiply(factor)));
     }
 
     /** What one that came out well costs. */

@@ -105,6 +105,25 @@ class SchoolPricesTest {
         assertThat(takes.neededFor(eur("20.00"))).isEqualTo(Exact.minor(eur("10.25")));
     }
 
+    /** Cloth dearer by 12 %, 25 an hour, three minutes faster: 4.48, 5.00, and three quarters of work and overheads. */
+    @Test
+    void whatIfSomethingWereOtherwise() {
+        assertThat(POUCH.dearer(new BigDecimal("0.12")).full()).isEqualTo(eur("8.68"));
+        assertThat(POUCH.dearer(new BigDecimal("-0.25")).material()).isEqualTo(eur("3.00"));
+        assertThat(POUCH.paid(eur("25")).labour()).isEqualTo(eur("5.00"));
+        UnitTakes faster = POUCH.faster(Duration.ofMinutes(3));
+        assertThat(faster.labour()).isEqualTo(eur("3.00"));
+        assertThat(faster.overhead()).isEqualTo(eur("0.15"));
+        assertThat(faster.perHourMade().doubleValue()).isCloseTo(6.667, org.assertj.core.api.Assertions.within(0.001));
+        assertThat(POUCH.faster(Duration.ofMinutes(20)).labour()).isEqualTo(eur("0.00"));
+        assertThat(POUCH.faster(Duration.ofMinutes(20)).takesTime()).isFalse();
+        UnitTakes spoiled =
+                new UnitTakes(eur("4.00"), eur("4.00"), eur("0.20"), eur("2.05"), Duration.ofHours(2), 10, 8);
+        assertThat(spoiled.dearer(new BigDecimal("0.5")).spoiled())
+                .as("10.20 × 2 / 8")
+                .isEqualTo(eur("2.55"));
+    }
+
     @Test
     void pricesAreRoundedAsTheMakerDoes() {
         assertThat(price(PriceSchool.MARKUP, STALL, PricePoint.NINETY_FIVE)).isEqualTo(eur("12.95"));
