@@ -3987,6 +3987,11 @@ export interface components {
       steps: string[];
       variant: string;
     };
+    NewChannelForm: {
+      /** Format: uuid */
+      requestId: string;
+      terms: components['schemas']['ChannelForm'];
+    };
     NewDesign: {
       /** Format: int64 */
       copyOf?: number;
@@ -4983,12 +4988,10 @@ export interface components {
       working: components['schemas']['WorkingView'];
     };
     StepForm: {
-      keep: boolean;
       percent: string;
       places: components['schemas']['PricePlace'][];
       /** Format: int32 */
       points: number;
-      reason: string;
     };
     StepLine: {
       caution: string;
@@ -7192,7 +7195,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['ChannelForm'];
+        'application/json': components['schemas']['NewChannelForm'];
       };
     };
     responses: {

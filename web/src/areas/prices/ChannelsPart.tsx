@@ -8,7 +8,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { Tag } from '../../ui/Tag';
 import { fullDay, useUnits } from '../../ui/units';
-import { useSend } from '../../ui/useSend';
+import { useRequestId, useSend } from '../../ui/useSend';
 import { useChannels } from './PricesPage';
 
 type Channel = Schemas['ChannelView'];
@@ -102,13 +102,14 @@ export function ChannelsPart() {
 
 function ChannelPanel({ channel, onClose }: { channel: Channel | undefined; onClose: () => void }) {
   const { currency } = useUnits();
+  const { id: requestId } = useRequestId();
   const { register, control, handleSubmit } = useForm<Form>({ defaultValues: channel?.terms ?? NEW });
   const { fields, append, remove } = useFieldArray({ control, name: 'fees' });
   const save = useSend(
     (form: Form) =>
       channel
         ? api.put<Channel>(`/api/channels/${channel.id}`, form)
-        : api.post<Channel>('/api/channels', form),
+        : api.post<Channel>('/api/channels', { requestId, terms: form }),
     onClose,
   );
   const on = (field: string) => save.problem?.errors.find((one) => one.field === field)?.sentence;
@@ -208,12 +209,14 @@ function ChannelPanel({ channel, onClose }: { channel: Channel | undefined; onCl
                       />
                     </>
                   )}
-                  <TextField
-                    label="of so many sales (%)"
-                    inputMode="decimal"
-                    error={on(`fees.${i}.likelihood`)}
-                    {...register(`fees.${i}.likelihood`)}
-                  />
+                  {(isShare || fees[i]?.likelihood !== '100') && (
+                    <TextField
+                      label="of so many sales (%)"
+                      inputMode="decimal"
+                      error={on(`fees.${i}.likelihood`)}
+                      {...register(`fees.${i}.likelihood`)}
+                    />
+                  )}
                 </div>
               </div>
             );

@@ -153,7 +153,10 @@ describe('the price book', () => {
     await userEvent.click(within(panel).getByRole('button', { name: 'Set these prices' }));
     await waitFor(() =>
       expect(sent.map((one) => one.body)).toContainEqual(
-        expect.objectContaining({ keep: true, points: 2, reason: 'dearer {zips}' }),
+        expect.objectContaining({
+          prices: [expect.objectContaining({ price: '12.50' }), expect.objectContaining({ price: '7.00' })],
+          reason: 'dearer {zips}',
+        }),
       ),
     );
     await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());

@@ -28,15 +28,15 @@ export function StepPanel({
   const asked = useSettled(typed, 250);
   /** What stands in the table is what would be set. */
   const isShown = typed.points === asked.points && typed.percent === asked.percent;
-  const form = (keep: boolean): Schemas['StepForm'] => ({ places, ...asked, reason, keep });
   const { data, error, isFetching } = useQuery({
     queryKey: ['price-step', places, asked],
-    queryFn: () => api.post<Stepped[]>('/api/prices/step', form(false)),
+    queryFn: () => api.post<Stepped[]>('/api/prices/step', { places, ...asked }),
     placeholderData: keepPreviousData,
     gcTime: 0,
     retry: false,
   });
-  const keep = useSend((what: Schemas['StepForm']) => api.post<Stepped[]>('/api/prices/step', what), onDone);
+  /** What stands in the table is set as it stands there: touched twice it is the same. */
+  const keep = useSend((what: Schemas['SetForm']) => api.post('/api/prices', what), onDone);
   const wrong = error instanceof Problem ? error.errors.find((one) => one.field === 'percent') : undefined;
   return (
     <Panel
@@ -50,7 +50,10 @@ export function StepPanel({
         className="space-y-4"
         onSubmit={(event) => {
           event.preventDefault();
-          keep.mutate(form(true));
+          keep.mutate({
+            prices: (data ?? []).map((row) => ({ place: row.place, price: row.after.amount })),
+            reason,
+          });
         }}
       >
         <div className="grid items-start gap-3 md:grid-cols-3">

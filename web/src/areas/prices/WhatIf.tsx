@@ -89,7 +89,9 @@ export function WhatIf({ sheet, price }: { sheet: Sheet; price: string }) {
             <tbody>
               {(['now', 'then'] as const).map((side) => (
                 <tr key={side}>
-                  <th scope="row">{side === 'now' ? 'as it is' : 'so'}</th>
+                  <th scope="row" className="!border-b-0">
+                    {side === 'now' ? 'as it is' : 'so'}
+                  </th>
                   {figures(data[side]).map((figure, i) => (
                     <td key={i} className={`num ${side === 'then' ? 'font-bold' : ''}`}>
                       {figure}

@@ -60,6 +60,10 @@ class PricesTest {
         return form;
     }
 
+    private static Answer add(Map<String, Object> terms) {
+        return APP.post("/api/channels", Map.of("requestId", UUID.randomUUID(), "terms", terms));
+    }
+
     private static Map<String, Object> place(String size, long channel) {
         return Map.of("designId", pouch, "sizeKey", size, "channelId", channel);
     }
@@ -101,12 +105,13 @@ class PricesTest {
     @Test
     @Order(2)
     void aChannelKeepsTheTermsThatItHad() {
-        Answer made = APP.post(
-                "/api/channels",
-                channel("Online {shop}", fee("share", "SHARE", "6,5"), fee("listing", "UNIT", "0.20")));
+        Answer made = add(channel("Online {shop}", fee("share", "SHARE", "6,5"), fee("listing", "UNIT", "0.20")));
         JsonNode shop = bench.ok(made);
         assertThat(shop.get("says").asString()).isEqualTo("share 6.5 %; listing 0.20 a bag");
         assertThat(shop.get("former")).isEmpty();
+        Map<String, Object> twice = Map.of("requestId", UUID.randomUUID(), "terms", channel("Sent twice"));
+        assertThat(APP.post("/api/channels", twice).id())
+                .isEqualTo(APP.post("/api/channels", twice).id());
         Map<String, Object> dearer = channel("Online {shop}", fee("share", "SHARE", "8"));
         dearer.put("packingMinutes", "6");
         JsonNode changed = bench.ok(APP.put("/api/channels/" + shop.get("id").asLong(), dearer));
@@ -114,8 +119,7 @@ class PricesTest {
         assertThat(APP.put("/api/channels/" + shop.get("id").asLong(), dearer).status())
                 .as("it was changed meanwhile")
                 .isEqualTo(409);
-        assertThat(APP.post("/api/channels", channel("online {SHOP}")).on("name"))
-                .contains("called “Online {shop}” already");
+        assertThat(add(channel("online {SHOP}")).on("name")).contains("called “Online {shop}” already");
     }
 
     @Test
@@ -126,7 +130,7 @@ class PricesTest {
         all.put("taxRate", "-5");
         all.put("unitsPerSale", "0");
         all.put("postage", "9999999999");
-        Answer refused = APP.post("/api/channels", all);
+        Answer refused = add(all);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.on("fees.0.amount")).contains("“100”");
         assertThat(refused.on("fees.1.name")).contains("Nothing stands here");
@@ -137,8 +141,7 @@ class PricesTest {
         Map<String, Object> crossed = fee("share", "SHARE", "5");
         crossed.put("least", "3");
         crossed.put("most", "2");
-        assertThat(APP.post("/api/channels", channel("Crossed", crossed)).on("fees.0.most"))
-                .contains("can't be both");
+        assertThat(add(channel("Crossed", crossed)).on("fees.0.most")).contains("can't be both");
     }
 
     @Test
@@ -297,8 +300,8 @@ class PricesTest {
                 .isEqualTo("12.00");
         step.put("points", 0);
         step.put("percent", "10");
-        step.put("keep", true);
-        bench.ok(APP.post("/api/prices/step", step));
+        JsonNode dearer = bench.ok(APP.post("/api/prices/step", step));
+        bench.ok(set(medium, channel, dearer.get(0).get("after").get("amount").asString(), "all up"));
         JsonNode row = row(bench.ok(APP.get("/api/prices/book")), "medium");
         assertThat(row.get("price").get("amount").asString())
                 .as("13.20 to the next half")

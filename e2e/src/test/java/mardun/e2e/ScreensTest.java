@@ -94,6 +94,9 @@ class ScreensTest {
         "/logbook, at the bench",
         "/logbook?tab=figures, Hours at the bench",
         "/logbook?tab=upkeep, When it is due",
+        "/prices, Heron pouch",
+        "/prices?part=channels, Online shop",
+        "/prices?part=schools, What is wanted for a bag",
         "/settings, Hours free at the bench"
     })
     void hasNoBarrierAndFitsATablet(String path, String shows) {

@@ -32,7 +32,6 @@ class ScreenshotsTest {
             take(app, "/materials", "Reed Stripe", "materials");
             take(app, "/materials/2", "How it came and went", "material");
             take(app, "/materials/buying", "All together", "buying");
-            take(app, "/materials/deliveries", "What came before", "delivery");
             Page work = open(app, "/bench/work/4", "Before you sit down");
             work.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))
                     .click();
@@ -44,7 +43,8 @@ class ScreenshotsTest {
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/10", "Made together", "together");
             take(app, "/batches/8", "Order of work", "batch-sewing");
-            take(app, "/settings", "Hours free at the bench", "settings");
+            take(app, "/prices", "Heron pouch", "prices");
+            take(app, "/prices/sheet?design=1&size=small", "By each school", "price-sheet");
             Page page = open(app, "/batches/6", "Cut list");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))
                     .click();

@@ -17,6 +17,7 @@ import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.ChoiceForm;
 import mardun.app.price.PriceViews.FeeForm;
+import mardun.app.price.PriceViews.NewChannelForm;
 import mardun.app.price.PriceViews.NewPrice;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
@@ -79,6 +80,10 @@ class DemoPrices {
                 posted.get(3));
     }
 
+    private void add(ChannelForm terms) {
+        channels.add(new NewChannelForm(UUID.randomUUID(), terms));
+    }
+
     /** The ways of selling, before anything is made. */
     void enterChannels(LocalDate today) {
         List<String> byHand = List.of("", "", "", "");
@@ -93,7 +98,7 @@ class DemoPrices {
                             List.of(share("card reader", "2.5"), fixed("each payment", Fee.Basis.SALE, "0.10")),
                             "1.3",
                             byHand));
-            channels.add(channel(
+            add(channel(
                     0,
                     "Online shop",
                     Channel.Kind.BUYERS,
@@ -105,8 +110,8 @@ class DemoPrices {
                             new FeeForm("advertised elsewhere", Fee.Basis.SHARE, "12", "", "", "", "80", "15")),
                     "1.1",
                     List.of("4.50", "4.20", "0.45", "5")));
-            channels.add(channel(0, "Private order", Channel.Kind.BUYERS, List.of(), "1", byHand));
-            channels.add(channel(
+            add(channel(0, "Private order", Channel.Kind.BUYERS, List.of(), "1", byHand));
+            add(channel(
                     0,
                     "Lantern Quay, on commission",
                     Channel.Kind.RESELLER,

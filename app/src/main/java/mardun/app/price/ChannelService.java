@@ -18,9 +18,11 @@ import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.FeeForm;
 import mardun.app.price.PriceViews.FormerView;
+import mardun.app.price.PriceViews.NewChannelForm;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.pricing.Fee;
@@ -42,11 +44,13 @@ public class ChannelService {
 
     private final Channels channels;
     private final SettingsService settings;
+    private final OnceOnly onceOnly;
     private final Clock clock;
 
-    ChannelService(Channels channels, SettingsService settings, Clock clock) {
+    ChannelService(Channels channels, SettingsService settings, OnceOnly onceOnly, Clock clock) {
         this.channels = channels;
         this.settings = settings;
+        this.onceOnly = onceOnly;
         this.clock = clock;
     }
 
@@ -56,14 +60,15 @@ public class ChannelService {
         return channels.all().stream().map(channel -> view(channel, current)).toList();
     }
 
-    @Transactional
-    public ChannelView add(ChannelForm form) {
-        Settings current = settings.current();
-        FieldReader fields = new FieldReader();
-        TermsDocument terms = read(form, fields, current);
-        String name = name(form, null, fields);
-        fields.check();
-        return view(channels.add(name, form.kind(), terms), current);
+    public ChannelView add(NewChannelForm form) {
+        long id = onceOnly.make(form.requestId(), "a channel", form, () -> {
+            FieldReader fields = new FieldReader();
+            TermsDocument terms = read(form.terms(), fields, settings.current());
+            String name = name(form.terms(), null, fields);
+            fields.check();
+            return channels.add(name, form.terms().kind(), terms).id().value();
+        });
+        return view(channels.get(new ChannelId(id)), settings.current());
     }
 
     /** Other terms from now on; those that held are kept. */

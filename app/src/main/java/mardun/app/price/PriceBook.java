@@ -157,8 +157,8 @@ public class PriceBook {
         }
     }
 
-    /** What prices become when they go up or down together; and sets them, where that is asked. */
-    @Transactional
+    /** What prices become when they go up or down together. */
+    @Transactional(readOnly = true)
     List<SteppedView> step(StepForm form) {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
@@ -189,12 +189,6 @@ public class PriceBook {
                             perHour(row, after, channel, choice)
                                     .map(writer::money)
                                     .orElse(null)));
-                    if (form.keep()) {
-                        prices.set(
-                                row.place(),
-                                after.getAmountMinorLong(),
-                                form.reason().strip());
-                    }
                 }
             }
         });

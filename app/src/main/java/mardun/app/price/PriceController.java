@@ -14,6 +14,7 @@ import mardun.app.price.PriceViews.BookView;
 import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.price.PriceViews.NewChannelForm;
 import mardun.app.price.PriceViews.PriceSheetView;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
@@ -58,7 +59,7 @@ class PriceController {
 
     @PostMapping("/api/channels")
     @ResponseStatus(HttpStatus.CREATED)
-    ChannelView addChannel(@Valid @RequestBody ChannelForm form) {
+    ChannelView addChannel(@Valid @RequestBody NewChannelForm form) {
         return channels.add(form);
     }
 
@@ -95,7 +96,7 @@ class PriceController {
         return book.book(form.prices().get(0).place().channelId());
     }
 
-    /** Shows what prices become when they go up or down together, or sets them so. */
+    /** What prices become when they go up or down together; nothing is set. */
     @PostMapping("/api/prices/step")
     List<SteppedView> stepPrices(@Valid @RequestBody StepForm form) {
         return book.step(form);

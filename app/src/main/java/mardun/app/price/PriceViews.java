@@ -50,6 +50,14 @@ public final class PriceViews {
             @NotNull @Size(max = 60) String packingMinutes) {}
 
     /**
+     * A channel that is added.
+     *
+     * @param requestId made by the form when it opens, so that sending it twice adds one
+     */
+    public record NewChannelForm(
+            @NotNull UUID requestId, @NotNull @Valid ChannelForm terms) {}
+
+    /**
      * A fee as it is typed.
      *
      * @param amount in per cent of what the buyer pays, or in money
@@ -277,18 +285,15 @@ public final class PriceViews {
             @NotNull @Size(max = 60) String price) {}
 
     /**
-     * Prices that go up or down together.
+     * Prices that are to go up or down together: what they become is shown, and set as any others.
      *
      * @param points by how many of the maker's price points
      * @param percent or by how much; rounded up to a price point
-     * @param keep whether they are set; else only shown
      */
     public record StepForm(
             @NotNull @Size(min = 1, max = 2000) List<@NotNull @Valid PricePlace> places,
             @Min(-20) @Max(20) int points,
-            @NotNull @Size(max = 60) String percent,
-            @NotNull @Size(max = 300) String reason,
-            boolean keep) {}
+            @NotNull @Size(max = 60) String percent) {}
 
     /** A price before and after. */
     public record SteppedView(
