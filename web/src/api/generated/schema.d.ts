@@ -5258,6 +5258,7 @@ export interface components {
       perHour?: components['schemas']['MoneyView'];
       plannedCost?: components['schemas']['MoneyView'];
       price?: components['schemas']['MoneyView'];
+      prices: components['schemas']['TallyPrice'][];
       /** Format: int32 */
       scrap: number;
       /** Format: int32 */
@@ -5278,6 +5279,12 @@ export interface components {
       part: 'WHOLE' | 'SOCKET' | 'STUD';
       planned: components['schemas']['AmountView'];
       used: components['schemas']['AmountView'];
+    };
+    TallyPrice: {
+      channel: string;
+      left: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
     };
     TallySlip: {
       /** Format: int32 */

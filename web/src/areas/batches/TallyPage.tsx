@@ -164,6 +164,25 @@ function Lines({ lines }: { lines: Tally['lines'] }) {
                 <Strokes count={line.good} className="mr-2 text-moss" />
                 <Strokes count={line.seconds} className="mr-2 text-weld" />
                 <Strokes count={line.scrap} className="text-madder" />
+                {line.prices.length > 0 && (
+                  <details className="text-[13px]">
+                    <summary className="min-h-6 cursor-pointer text-soft">
+                      What an hour is left by channel
+                    </summary>
+                    <ul>
+                      {line.prices.map((price) => (
+                        <li key={price.channel}>
+                          {price.channel}: at {price.price.amount} one leaves {price.left.amount}
+                          {price.perHour && (
+                            <>
+                              , an hour <b>{price.perHour.amount}</b>
+                            </>
+                          )}
+                        </li>
+                      ))}
+                    </ul>
+                  </details>
+                )}
               </td>
               <td className="num">
                 <b>{line.good}</b>

@@ -18,6 +18,7 @@ const NAMES: Record<string, string> = {
   shops: 'Shops',
   packs: 'What shops sell',
   'finished-bags': 'Finished bags',
+  prices: 'Prices',
 };
 
 const VERDICTS: Record<Verdict, { word: string; look: 'ok' | 'care' | 'bad' | 'plain' }> = {

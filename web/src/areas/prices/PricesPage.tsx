@@ -172,6 +172,18 @@ function BookPart() {
           <Button look="quiet" onClick={() => window.print()}>
             Print
           </Button>
+          <a
+            className="min-h-11 content-center font-semibold text-woad hover:underline"
+            href="/api/lists/prices.csv"
+          >
+            As CSV
+          </a>
+          <Link
+            className="min-h-11 content-center font-semibold text-woad hover:underline"
+            to="/materials/files"
+          >
+            In from a list
+          </Link>
         </div>
       </div>
       <section className="sheet overflow-x-auto px-4 py-2" aria-label="Price book">

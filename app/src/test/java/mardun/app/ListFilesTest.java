@@ -55,7 +55,8 @@ class ListFilesTest {
 
     @Test
     void whatGoesOutComesInAgainAndChangesNothing() throws InterruptedException {
-        for (String list : new String[] {"materials", "lots", "movements", "shops", "packs", "finished-bags"}) {
+        for (String list :
+                new String[] {"materials", "lots", "movements", "shops", "packs", "finished-bags", "prices"}) {
             String out = APP.text("/api/lists/" + list + ".csv");
             JsonNode job = settled(list, out.getBytes(StandardCharsets.UTF_8));
             assertThat(job.get("state").asString()).as(list + job).isEqualTo("READ");
@@ -85,6 +86,29 @@ class ListFilesTest {
         assertThat(APP.post("/api/imports/" + job.get("id").asString() + "/enter", "")
                         .detail())
                 .contains("was entered already");
+    }
+
+    /** Prices are looked at first, too: set, taken away, and refused where nothing is called that. */
+    @Test
+    void pricesComeInForWhatIsThere() throws InterruptedException {
+        APP.pouch("Listed pouch {ç}");
+        String file = "design;size;channel;set price;why\n"
+                + "listed POUCH {ç};medium;the stall;12,50;as others do\n"
+                + "Listed pouch {ç};small;the stall;;\n";
+        JsonNode job = settled("prices", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(job.get("changes").asInt()).isEqualTo(1);
+        assertThat(job.get("same").asInt()).isEqualTo(1);
+        assertThat(enter(job).get("state").asString()).isEqualTo("ENTERED");
+        assertThat(APP.text("/api/lists/prices.csv")).contains("Listed pouch {ç},medium,the stall,12.50,as others do,");
+        String wrong = "design,size,channel,set price\n"
+                + "Listed pouch {ç},huge,the moon,many\n"
+                + "Listed pouch {ç},medium,the stall,\n";
+        JsonNode refused = settled("prices", wrong.getBytes(StandardCharsets.UTF_8));
+        assertThat(refused.get("refused").asInt()).isEqualTo(1);
+        assertThat(refused.get("lines").get(0).get("reasons").toString())
+                .contains("in the size “huge”")
+                .contains("no channel called “the moon”")
+                .contains("“many”");
     }
 
     @Test

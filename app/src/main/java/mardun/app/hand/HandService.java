@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import mardun.app.channel.PricePlace;
+import mardun.app.channel.SetPrices;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignService;
@@ -40,6 +42,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.Part;
 import mardun.core.measure.ShownRounding;
 import mardun.core.pricing.UnitPricing;
+import org.joda.money.Money;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,6 +55,7 @@ public class HandService {
     private final DesignService designs;
     private final MaterialService materials;
     private final StockShelves shelves;
+    private final SetPrices prices;
     private final SettingsService settings;
     private final BatchPlanner planner;
 
@@ -59,11 +63,13 @@ public class HandService {
             DesignService designs,
             MaterialService materials,
             StockShelves shelves,
+            SetPrices prices,
             SettingsService settings,
             BatchPlanner planner) {
         this.designs = designs;
         this.materials = materials;
         this.shelves = shelves;
+        this.prices = prices;
         this.settings = settings;
         this.planner = planner;
     }
@@ -100,10 +106,12 @@ public class HandService {
                 .orElseThrow(() -> RefusedException.missing("None of these pieces is free, or no longer.")));
         InHand inHand = new InHand(
                 material, piece, piece.map(one -> Amount.pieces(one.count())).orElse(material.free()));
+        Map<PricePlace, Long> set =
+                prices.of(ids.values(), current.usualChannel().id());
         List<MakeableView> makeable = new ArrayList<>();
         List<String> tooSmall = new ArrayList<>();
         for (DesignDocument document : documents) {
-            look(ids.get(document), document, inHand, read, current, makeable, tooSmall);
+            look(ids.get(document), document, inHand, read, set, current, makeable, tooSmall);
         }
         makeable.sort(Comparator.comparing((MakeableView one) ->
                         one.perHour() == null ? Long.MIN_VALUE : one.perHour().minor())
@@ -129,6 +137,7 @@ public class HandService {
             DesignDocument document,
             InHand inHand,
             Shelves read,
+            Map<PricePlace, Long> set,
             Settings current,
             List<MakeableView> makeable,
             List<String> tooSmall) {
@@ -139,8 +148,13 @@ public class HandService {
             }
             List<Supply> supplies = supplies(document, slot, inHand, read);
             for (int size = 0; size < document.sizes().size(); size++) {
-                Optional<Makeable> most = most(design, size, slot, supplies, inHand, current);
                 String sizeName = document.sizes().get(size);
+                Optional<Money> own = Optional.ofNullable(set.get(new PricePlace(
+                                designId,
+                                document.sizeKey(sizeName),
+                                current.usualChannel().id())))
+                        .map(current::money);
+                Optional<Makeable> most = most(design, size, slot, supplies, own, inHand, current);
                 if (most.isEmpty()) {
                     tooSmall.add(document.name() + ", " + sizeName + ", as "
                             + slot.label().toLowerCase());
@@ -170,10 +184,16 @@ public class HandService {
     }
 
     private Optional<Makeable> most(
-            Design design, int size, SlotRow slot, List<Supply> supplies, InHand inHand, Settings current) {
+            Design design,
+            int size,
+            SlotRow slot,
+            List<Supply> supplies,
+            Optional<Money> own,
+            InHand inHand,
+            Settings current) {
         if (inHand.piece().isEmpty()) {
             return FromHand.most(
-                    units -> plan(design, size, units, supplies, current),
+                    units -> plan(design, size, units, supplies, own, current),
                     inHand.material().id().key(),
                     inHand.free(),
                     MOST_UNITS);
@@ -183,16 +203,16 @@ public class HandService {
                 .filter(supply -> supply.slot().equals(slot.key()))
                 .findFirst()
                 .orElseThrow();
-        BatchPlan unit = plan(design, size, 1, supplies, current);
+        BatchPlan unit = plan(design, size, 1, supplies, own, current);
         int units = Math.min(MOST_UNITS, FromHand.units(unit, cloth, piece.extent(), piece.count()));
         return units == 0
                 ? Optional.empty()
-                : Optional.of(new Makeable(units, plan(design, size, units, supplies, current)));
+                : Optional.of(new Makeable(units, plan(design, size, units, supplies, own, current)));
     }
 
-    private BatchPlan plan(Design design, int size, int units, List<Supply> supplies, Settings current) {
-        return planner.plan(
-                List.of(BatchLine.only(design, size, units, supplies, Optional.empty())), current.workroom());
+    private BatchPlan plan(
+            Design design, int size, int units, List<Supply> supplies, Optional<Money> own, Settings current) {
+        return planner.plan(List.of(BatchLine.only(design, size, units, supplies, own)), current.workroom());
     }
 
     private static MakeableView view(

@@ -2,14 +2,22 @@ package mardun.app.tally;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.Outcome;
+import mardun.app.channel.Channels;
+import mardun.app.channel.KeptChannel;
+import mardun.app.channel.PricePlace;
+import mardun.app.channel.SetPrices;
 import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.Estimates;
 import mardun.app.log.EventKind;
@@ -18,10 +26,12 @@ import mardun.app.log.SlipOutcome;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.plan.StepTook;
+import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.tally.TallyViews.TallyLine;
 import mardun.app.tally.TallyViews.TallyMaterial;
+import mardun.app.tally.TallyViews.TallyPrice;
 import mardun.app.tally.TallyViews.TallySlip;
 import mardun.app.tally.TallyViews.TallyStep;
 import mardun.app.tally.TallyViews.TallyView;
@@ -32,7 +42,11 @@ import mardun.core.making.Step;
 import mardun.core.material.Amount;
 import mardun.core.material.Counting;
 import mardun.core.material.Part;
+import mardun.core.pricing.Channel;
+import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.SchoolPrices;
 import mardun.core.pricing.UnitPricing;
+import mardun.core.pricing.UnitTakes;
 import mardun.core.working.Figure;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,11 +60,15 @@ class TallyService {
 
     private final BatchWork work;
     private final Estimates estimates;
+    private final Channels channels;
+    private final SetPrices prices;
     private final SettingsService settings;
 
-    TallyService(BatchWork work, Estimates estimates, SettingsService settings) {
+    TallyService(BatchWork work, Estimates estimates, Channels channels, SetPrices prices, SettingsService settings) {
         this.work = work;
         this.estimates = estimates;
+        this.channels = channels;
+        this.prices = prices;
         this.settings = settings;
     }
 
@@ -59,12 +77,13 @@ class TallyService {
         Outcome outcome = work.outcome(id);
         ViewWriter writer = settings.current().writer();
         List<Stepped> steps = steps(outcome);
+        Selling selling = selling(outcome);
         return new TallyView(
                 id,
                 outcome.isOpen(),
                 !outcome.took().isEmpty(),
                 outcome.planned().lines().stream()
-                        .map(line -> line(line, outcome, writer))
+                        .map(line -> line(line, outcome, selling, writer))
                         .toList(),
                 steps.stream().map(step -> step.view(writer)).toList(),
                 outcome.planned().plan().needs().stream()
@@ -90,7 +109,7 @@ class TallyService {
         return steps.stream().map(of).reduce(Duration.ZERO, Duration::plus);
     }
 
-    private static TallyLine line(PlannedLine line, Outcome outcome, ViewWriter writer) {
+    private static TallyLine line(PlannedLine line, Outcome outcome, Selling selling, ViewWriter writer) {
         return new TallyLine(
                 line.number(),
                 line.chosen().designId(),
@@ -109,7 +128,46 @@ class TallyService {
                         .flatMap(UnitPricing::perHour)
                         .map(Figure::value)
                         .map(writer::money)
-                        .orElse(null));
+                        .orElse(null),
+                selling.prices(line, writer));
+    }
+
+    /** How the maker sells now: the channels, with the prices that are set in each. */
+    private record Selling(List<KeptChannel> channels, Map<PricePlace, Long> set, Settings current) {
+
+        List<TallyPrice> prices(PlannedLine line, ViewWriter writer) {
+            if (line.plan().cost().isEmpty()) {
+                return List.of();
+            }
+            UnitTakes takes = UnitTakes.of(line.plan().cost().get(), line.plan().time());
+            PriceChoice choice = current.workroom().prices();
+            List<TallyPrice> prices = new ArrayList<>();
+            for (KeptChannel kept : channels) {
+                Channel channel = kept.channel(current.workroom().hourlyRate());
+                Optional.ofNullable(set.get(new PricePlace(
+                                line.chosen().designId(), line.chosen().sizeKey(), kept.id())))
+                        .map(current::money)
+                        .or(() -> SchoolPrices.price(takes, channel, choice, Optional.empty()))
+                        .map(price -> SchoolPrices.priced(choice.school(), price, takes, channel))
+                        .ifPresent(priced -> prices.add(new TallyPrice(
+                                kept.name(),
+                                writer.money(priced.price()),
+                                writer.money(priced.left()),
+                                priced.perHour().map(writer::money).orElse(null))));
+            }
+            return prices;
+        }
+    }
+
+    private Selling selling(Outcome outcome) {
+        Set<DesignId> designs = outcome.planned().lines().stream()
+                .map(line -> line.chosen().designId())
+                .collect(Collectors.toSet());
+        List<KeptChannel> open =
+                channels.all().stream().filter(channel -> !channel.putAway()).toList();
+        Map<PricePlace, Long> set = new HashMap<>();
+        open.forEach(channel -> set.putAll(prices.of(designs, channel.id())));
+        return new Selling(open, set, settings.current());
     }
 
     /** A step of all lines that have it, with what is done once counted once. */

@@ -50,6 +50,7 @@ public final class TallyViews {
      * @param cost what one costs that came out
      * @param price asked for at the stall; absent where none is known
      * @param perHour what an hour earned at that price
+     * @param prices what it leaves through each channel; none while something of its cost is missing
      */
     public record TallyLine(
             int number,
@@ -64,6 +65,19 @@ public final class TallyViews {
             @Nullable MoneyView plannedCost,
             @Nullable MoneyView cost,
             @Nullable MoneyView price,
+            @Nullable MoneyView perHour,
+            List<TallyPrice> prices) {}
+
+    /**
+     * What one that came out leaves through a channel.
+     *
+     * @param price that is set there, or reckoned; as it is now
+     * @param left after what the channel takes and the true cost
+     */
+    public record TallyPrice(
+            String channel,
+            MoneyView price,
+            MoneyView left,
             @Nullable MoneyView perHour) {}
 
     /**
