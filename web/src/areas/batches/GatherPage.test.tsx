@@ -92,6 +92,14 @@ describe('the tally', () => {
         good: 11,
         seconds: 0,
         scrap: 1,
+        prices: [
+          {
+            channel: 'Craft stall',
+            price: { amount: '17.00', minor: 1700 },
+            left: { amount: '2.07', minor: 207 },
+            perHour: { amount: '22.90', minor: 2290 },
+          },
+        ],
         plannedCost: { amount: '13.48', minor: 1348 },
         cost: { amount: '16.13', minor: 1613 },
       },
@@ -132,6 +140,7 @@ describe('the tally', () => {
     });
     rendered(<TallyPage />, 'INCH', undefined, { path: '/batches/4/tally', route: '/batches/:id/tally' });
     const out = await screen.findByRole('region', { name: 'What came out' });
+    expect(out).toHaveTextContent('Craft stall: at 17.00 one leaves 2.07, an hour 22.90');
     expect(within(out).getByRole('row', { name: /Heron pouch small/ })).toHaveTextContent(
       /11.*1.*13.48.*16.13/,
     );

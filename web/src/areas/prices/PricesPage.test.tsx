@@ -111,7 +111,10 @@ describe('the price book', () => {
     prices();
     rendered(<PricesPage />);
     await screen.findByRole('row', { name: /Knot gift bag/ });
-    const names = () => screen.getAllByRole('link').map((link) => link.textContent);
+    const names = () =>
+      within(screen.getByRole('table'))
+        .getAllByRole('link')
+        .map((link) => link.textContent);
     await userEvent.click(screen.getByRole('button', { name: /An hour/ }));
     expect(names()).toEqual(['Wren {wallet}', 'Heron pouch', 'Knot gift bag']);
     await userEvent.click(screen.getByRole('button', { name: /An hour/ }));
