@@ -44,7 +44,12 @@ class ScreenshotsTest {
             take(app, "/batches/10", "Made together", "together");
             take(app, "/batches/8", "Order of work", "batch-sewing");
             take(app, "/prices", "Heron pouch", "prices");
-            take(app, "/prices/sheet?design=1&size=small", "By each school", "price-sheet");
+            Page sheet = open(app, "/prices", "Heron pouch");
+            sheet.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Heron pouch"))
+                    .nth(1)
+                    .click();
+            assertThat(sheet.getByText("By each school")).isVisible();
+            save(sheet, "price-sheet");
             Page page = open(app, "/batches/6", "Cut list");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))
                     .click();
