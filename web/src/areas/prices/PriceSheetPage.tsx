@@ -365,7 +365,7 @@ function AnHour({ sheet, onLook }: { sheet: Sheet; onLook: (minor: number) => vo
   return (
     <section className="sheet px-4 py-3" aria-label="So many an hour">
       <h2>So many an hour</h2>
-      <p className="text-soft">For {sheet.least.amount} an hour one has to cost</p>
+      <p className="text-soft">By that school, for {sheet.least.amount} an hour one has to cost</p>
       <ul className="mt-1">
         {sheet.anHour.map((one) => (
           <li key={one.many} className={`flex items-center justify-between ${one.mine ? 'font-bold' : ''}`}>

@@ -43,7 +43,6 @@ import mardun.core.pricing.PriceSchool;
 import mardun.core.pricing.SchoolPrices;
 import mardun.core.pricing.SchoolPrices.Priced;
 import mardun.core.pricing.UnitTakes;
-import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -138,13 +137,10 @@ public class PriceSheets {
         }
 
         PriceSheetView view() {
-            Optional<Money> market = sightings.stream()
-                    .mapToLong(PriceSeen::priceMinor)
-                    .sorted()
-                    .skip((sightings.size() - 1) / 2)
-                    .boxed()
-                    .findFirst()
-                    .map(minor -> Money.ofMinor(wanted.getCurrencyUnit(), minor));
+            List<Money> others = sightings.stream()
+                    .map(one -> Money.ofMinor(wanted.getCurrencyUnit(), one.priceMinor()))
+                    .toList();
+            Optional<Money> market = SchoolPrices.market(others);
             List<Priced> schools = SchoolPrices.all(takes, channel, choice, market);
             Optional<Money> suggested = SchoolPrices.price(takes, channel, choice, Optional.empty());
             PriceRounding coin = PriceRounding.up(PricePoint.EXACT);
@@ -155,7 +151,7 @@ public class PriceSheets {
                             schools.stream().map(Priced::price),
                             Stream.of(breakEven, atLeast, atWanted, own, suggested)
                                     .flatMap(Optional::stream),
-                            sightings.stream().map(one -> Money.ofMinor(wanted.getCurrencyUnit(), one.priceMinor())))
+                            others.stream())
                     .flatMap(each -> each)
                     .toList();
             return new PriceSheetView(
@@ -271,12 +267,13 @@ public class PriceSheets {
                     many(price.minus(priced.taken())));
         }
 
-        /** For the least rate: what it comes to, over what one leaves beside its material and overheads. */
+        /** How many have to be made in an hour for the least rate, told to the tenth. */
         private String many(Money left) {
-            BigFraction one = Exact.minor(left).subtract(takes.neededFor(Money.zero(left.getCurrencyUnit())));
-            return one.signum() <= 0
-                    ? ""
-                    : writer.decimal(Exact.minor(least).divide(one).bigDecimalValue(1, RoundingMode.CEILING));
+            return takes.takesTime()
+                    ? takes.manyFor(least, left)
+                            .map(many -> writer.decimal(many.bigDecimalValue(1, RoundingMode.CEILING)))
+                            .orElse("")
+                    : "";
         }
 
         /** What it must cost for the least rate by how many are made in an hour; of those the one that comes nearest is the maker's own. */
@@ -288,12 +285,10 @@ public class PriceSheets {
                     FEWEST_AN_HOUR,
                     takes.perHourMade().bigDecimalValue(0, RoundingMode.HALF_UP).intValue());
             int from = Math.max(FEWEST_AN_HOUR, mine - AROUND);
-            BigFraction other = takes.neededFor(Money.zero(least.getCurrencyUnit()));
             return IntStream.rangeClosed(from, from + 2 * AROUND)
                     .mapToObj(many -> new AnHourView(
                             many,
-                            channel.terms()
-                                    .priceFor(other.add(Exact.minor(least).divide(many)), choice.rounding())
+                            SchoolPrices.soManyAnHour(many, least, takes, channel, choice)
                                     .map(writer::money)
                                     .orElse(null),
                             many == mine))

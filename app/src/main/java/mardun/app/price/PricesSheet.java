@@ -103,8 +103,7 @@ class PricesSheet implements ListSheet {
         Optional<UnitTakes> takes = size.cost().map(cost -> UnitTakes.of(cost, size.time()));
         Optional<Money> own = set.flatMap(SetPrices.Set::minor).map(current::money);
         Optional<Money> reckoned = takes.flatMap(its -> SchoolPrices.price(its, channel, choice, Optional.empty()));
-        Optional<Priced> priced = own.or(() -> reckoned)
-                .flatMap(price -> takes.map(its -> SchoolPrices.priced(choice.school(), price, its, channel)));
+        Optional<Priced> priced = takes.flatMap(its -> SchoolPrices.counting(its, channel, choice, own));
         sheet.line(
                 size.designName(),
                 size.sizeName(),

@@ -48,6 +48,7 @@ import mardun.core.pricing.SchoolPrices;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.pricing.UnitTakes;
 import mardun.core.working.Figure;
+import org.joda.money.Money;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -144,11 +145,10 @@ class TallyService {
             List<TallyPrice> prices = new ArrayList<>();
             for (KeptChannel kept : channels) {
                 Channel channel = kept.channel(current.workroom().hourlyRate());
-                Optional.ofNullable(set.get(new PricePlace(
+                Optional<Money> own = Optional.ofNullable(set.get(new PricePlace(
                                 line.chosen().designId(), line.chosen().sizeKey(), kept.id())))
-                        .map(current::money)
-                        .or(() -> SchoolPrices.price(takes, channel, choice, Optional.empty()))
-                        .map(price -> SchoolPrices.priced(choice.school(), price, takes, channel))
+                        .map(current::money);
+                SchoolPrices.counting(takes, channel, choice, own)
                         .ifPresent(priced -> prices.add(new TallyPrice(
                                 kept.name(),
                                 writer.money(priced.price()),

@@ -31,6 +31,12 @@ public record PriceChoice(
         this(school, factor, margin, markup, USUAL_MULTIPLE, Optional.empty(), false, PriceRounding.up(point));
     }
 
+    /** By so many an hour, of which each earns at least so much. */
+    PriceChoice atLeast(Money anHour) {
+        return new PriceChoice(
+                PriceSchool.HOURLY, factor, margin, markup, multiple, Optional.of(anHour), feesInside, rounding);
+    }
+
     /** The same by another school. */
     public PriceChoice by(PriceSchool other) {
         return new PriceChoice(other, factor, margin, markup, multiple, leastRate, feesInside, rounding);

@@ -64,6 +64,28 @@ public final class SchoolPrices {
         return isNearer ? below : up;
     }
 
+    /** What people pay: the middle of the prices that were seen, the lower of two; empty where none was. */
+    public static Optional<Money> market(List<Money> seen) {
+        return seen.stream().sorted().skip(Math.max(0, seen.size() - 1) / 2).findFirst();
+    }
+
+    /**
+     * “I make so many an hour, and never work for less than that: what must it cost?”
+     *
+     * @param least what an hour has to earn
+     * @return empty where no price leaves it
+     */
+    public static Optional<Money> soManyAnHour(
+            int many, Money least, UnitTakes takes, Channel channel, PriceChoice choice) {
+        return price(takes.making(many), channel, choice.atLeast(least), Optional.empty());
+    }
+
+    /** The price that counts, the one that is set or else the school's, with what it leaves; empty where there is neither. */
+    public static Optional<Priced> counting(UnitTakes takes, Channel channel, PriceChoice choice, Optional<Money> set) {
+        return set.or(() -> price(takes, channel, choice, Optional.empty()))
+                .map(price -> priced(choice.school(), price, takes, channel));
+    }
+
     /** All schools that give a price, in their order. */
     public static List<Priced> all(UnitTakes takes, Channel channel, PriceChoice choice, Optional<Money> market) {
         return Arrays.stream(PriceSchool.values())

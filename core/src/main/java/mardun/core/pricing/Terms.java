@@ -223,18 +223,24 @@ public final class Terms {
      * @param rounding to the maker's price points, upwards
      */
     public Optional<Money> priceFor(BigFraction wanted, PriceRounding rounding) {
-        return exactPriceFor(wanted).map(exact -> {
-            Money price = rounding.up(exact, currency());
-            // Each line is rounded for itself, so that a cent may be missing where the exact price would do, or be
-            // over.
-            for (int i = 0; i < MOST_ROUNDS && !leaves(wanted, price); i++) {
-                price = rounding.above(price);
-            }
-            for (int i = 0; i < MOST_ROUNDS && leaves(wanted, rounding.below(price)); i++) {
-                price = rounding.below(price);
-            }
-            return price;
-        });
+        // Each line is rounded for itself, by half a coin at most: so much more is certainly enough.
+        BigFraction slack = BigFraction.of(parts.size() + 1, 2);
+        return exactPriceFor(wanted)
+                .flatMap(exact -> {
+                    Money price = rounding.up(exact, currency());
+                    return leaves(wanted, price)
+                            ? Optional.of(price)
+                            : exactPriceFor(wanted.add(slack)).map(enough -> rounding.up(enough, currency()));
+                })
+                .map(price -> {
+                    Money lowest = price;
+                    Money below = rounding.below(lowest);
+                    for (int i = 0; i < MOST_ROUNDS && below.isLessThan(lowest) && leaves(wanted, below); i++) {
+                        lowest = below;
+                        below = rounding.below(lowest);
+                    }
+                    return lowest;
+                });
     }
 
     private boolean leaves(BigFraction wanted, Money price) {

@@ -3,6 +3,7 @@ package mardun.core.pricing;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.time.Duration;
+import java.util.Optional;
 import mardun.core.costing.UnitCost;
 import mardun.core.making.WorkTime;
 import mardun.core.money.Apportionment;
@@ -61,6 +62,32 @@ public record UnitTakes(
         }
         BigFraction part = BigFraction.of(BigInteger.valueOf(time.toNanos()), BigInteger.valueOf(batchTime.toNanos()));
         return with(material, times(labour, part), times(overhead, part), time);
+    }
+
+    /**
+     * The same if so many came out well in an hour: labour and overheads go with the time.
+     *
+     * @param anHour one or more; only where it takes time
+     */
+    public UnitTakes making(int anHour) {
+        Duration time = Duration.ofHours(1).multipliedBy(good).dividedBy(anHour);
+        BigFraction part = BigFraction.of(BigInteger.valueOf(time.toNanos()), BigInteger.valueOf(batchTime.toNanos()));
+        return with(material, times(labour, part), times(overhead, part), time);
+    }
+
+    /**
+     * How many have to come out well in an hour so that it earns so much, exact; empty where no number is enough. The overheads of an hour are
+     * earned with it.
+     *
+     * @param left what is left of a price, in money
+     */
+    public Optional<BigFraction> manyFor(Money anHour, Money left) {
+        BigFraction one = Exact.minor(left).subtract(Exact.minor(material).multiply(BigFraction.of(units, good)));
+        BigFraction overheadOfAnHour =
+                Exact.minor(overhead).multiply(BigFraction.of(units, good)).divide(hours());
+        return one.signum() <= 0
+                ? Optional.empty()
+                : Optional.of(Exact.minor(anHour).add(overheadOfAnHour).divide(one));
     }
 
     private UnitTakes with(Money newMaterial, Money newLabour, Money newOverhead, Duration newTime) {

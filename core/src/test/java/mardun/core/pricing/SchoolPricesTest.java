@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.money.Exact;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 import org.junit.jupiter.api.Test;
@@ -94,6 +95,37 @@ class SchoolPricesTest {
         assertThat(takes.perHour(asked).isLessThan(eur("32.00"))).isFalse();
         assertThat(takes.perHour(asked.minusMinor(1)).isLessThan(eur("32.00"))).isTrue();
         assertThat(takes.perHourMade().intValue()).isEqualTo(anHour);
+    }
+
+    /** Materials × 2 and 32.00 shared by so many; whatever the number, its own time doesn't count. */
+    @ParameterizedTest
+    @CsvSource({"4, 16.00", "5, 14.40", "6, 13.34", "8, 12.00"})
+    void askedForwards(int many, String price) {
+        PriceChoice choice = choice(PriceSchool.MARGIN, PriceRounding.up(PricePoint.EXACT));
+        assertThat(SchoolPrices.soManyAnHour(many, eur("32.00"), POUCH, HOME, choice))
+                .contains(eur(price));
+        assertThat(SchoolPrices.soManyAnHour(5, eur("32.00"), POUCH, HOME, choice))
+                .as("at the number that is made it is the school's price")
+                .isEqualTo(SchoolPrices.price(POUCH, HOME, choice.by(PriceSchool.HOURLY), Optional.empty()));
+    }
+
+    /** An hour's overheads are 1.00: (32.00 + 1.00) ÷ (10.60 − 4.00) = 5. */
+    @Test
+    void askedBackwards() {
+        assertThat(POUCH.manyFor(eur("32.00"), eur("10.60")).orElseThrow()).isEqualTo(BigFraction.of(5));
+        assertThat(POUCH.making(10).perHour(eur("7.30"))).isEqualTo(eur("32.00"));
+        assertThat(POUCH.manyFor(eur("32.00"), eur("7.30")).orElseThrow()).isEqualTo(BigFraction.of(10));
+        assertThat(POUCH.manyFor(eur("32.00"), eur("4.00")))
+                .as("the material takes it all")
+                .isEmpty();
+    }
+
+    @Test
+    void theMarketIsTheMiddleOfWhatWasSeen() {
+        assertThat(SchoolPrices.market(List.of())).isEmpty();
+        assertThat(SchoolPrices.market(List.of(eur("28"), eur("19.50"), eur("24"))))
+                .contains(eur("24"));
+        assertThat(SchoolPrices.market(List.of(eur("18.50"), eur("16")))).contains(eur("16"));
     }
 
     @Test

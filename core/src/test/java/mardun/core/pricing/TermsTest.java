@@ -152,6 +152,15 @@ class TermsTest {
         assertThat(capped.priceFor(BigFraction.of(100_00), COIN)).contains(eur("140.00"));
     }
 
+    /** Where of each coin more only a trace is left, the price is high, and still never too low. */
+    @Test
+    void whereLittleIsLeftOfEachCoinThePriceIsHighEnough() {
+        Terms terms = terms("1.3", "-", "60%; 39.98%; 0.30 sale", "0/0");
+        BigFraction wanted = BigFraction.of(37);
+        Money price = terms.priceFor(wanted, COIN).orElseThrow();
+        assertThat(Exact.minor(terms.left(price)).compareTo(wanted)).isNotNegative();
+    }
+
     /** Of a price on a band's edge the lower one counts up to it; the price for what is left beyond it is on the other line. */
     @Test
     void aBandsEdgeIsFoundFromBothSides() {
