@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { marks, nearest, scale, ticks, type Mark, type Point, type Sheet } from './curve';
+import { coins, marks, nearest, scale, ticks, type Mark, type Point, type Sheet } from './curve';
 
 const WIDE = 720;
 const HIGH = 380;
@@ -30,6 +30,7 @@ export function PriceCurve({
   const drawing = useRef<SVGSVGElement>(null);
   const curve = sheet.curve;
   const looked = curve[at] as Point;
+  const coin = coins(sheet.wanted);
   const last = curve[curve.length - 1] as Point;
   const hours = curve.map((point) => point.perHour?.minor ?? 0);
   const least = Math.min(...hours);
@@ -69,7 +70,7 @@ export function PriceCurve({
             strokeWidth="1"
           />
           <text x={LEFT - 8} y={y.at(hour) + 4} textAnchor="end" fontSize="12.5" fill="var(--color-soft)">
-            {hour / 100}
+            {hour / coin}
           </text>
         </g>
       ))}
@@ -94,7 +95,7 @@ export function PriceCurve({
         <g key={price}>
           <path d={`M${x.at(price)} ${TAPE}v12`} stroke="var(--color-ink)" strokeWidth="1.2" />
           <text x={x.at(price)} y={TAPE + 26} textAnchor="middle" fontSize="12.5">
-            {price / 100}
+            {price / coin}
           </text>
         </g>
       ))}
@@ -111,8 +112,8 @@ export function PriceCurve({
         tabIndex={0}
         aria-label="Price"
         aria-valuemin={0}
-        aria-valuemax={last.price.minor / 100}
-        aria-valuenow={looked.price.minor / 100}
+        aria-valuemax={last.price.minor / coin}
+        aria-valuenow={looked.price.minor / coin}
         aria-valuetext={`${looked.price.amount}, ${looked.perHour ? `${looked.perHour.amount} for an hour` : `${looked.left.amount} left`}`}
         className="cursor-ew-resize focus-visible:outline-3 focus-visible:outline-woad"
         onKeyDown={(event) => {
@@ -182,7 +183,7 @@ function Marked({ mark, x, row }: { mark: Mark; x: number; row: number }) {
         strokeWidth="4"
         paintOrder="stroke"
       >
-        {mark.names.join(', ')} {(mark.minor / 100).toFixed(2)}
+        {mark.names.join(', ')} {mark.amount}
       </text>
     </g>
   );

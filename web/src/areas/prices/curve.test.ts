@@ -1,4 +1,4 @@
-import { marks, nearest, scale, ticks, type Point, type Sheet } from './curve';
+import { coins, marks, nearest, scale, ticks, type Point, type Sheet } from './curve';
 
 const money = (minor: number) => ({ amount: (minor / 100).toFixed(2), minor });
 const point = (minor: number) => ({ price: money(minor) }) as Point;
@@ -28,6 +28,12 @@ describe('the curve of prices', () => {
       [1700, 'seen', 'a pouch, fair'],
     ]);
     expect(marks({ curve: [] as Point[], seen: [] as Sheet['seen'] } as Sheet)).toEqual([]);
+  });
+
+  it('knows by how an amount is written how many coins there are', () => {
+    expect(coins({ amount: '12.50', minor: 1250 })).toBe(100);
+    expect(coins({ amount: '1,250', minor: 1250 })).toBe(1000);
+    expect(coins({ amount: '1250', minor: 1250 })).toBe(1);
   });
 
   it('goes from figures to places and back', () => {
