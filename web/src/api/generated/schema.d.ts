@@ -1876,6 +1876,118 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/price-tickets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readTickets'];
+    put?: never;
+    post: operations['makeTickets'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['previewTickets'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/sheets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addSheet'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/sheets/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['putSheetAway'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/{id}/go-on': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['goOnPrinting'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/{id}/sheets.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printSheets'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/price-tickets/{id}/take-back': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeTicketsBack'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/prices': {
     parameters: {
       query?: never;
@@ -2068,6 +2180,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/simulated/label-printer': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readPrinter'];
+    put?: never;
+    post: operations['actAtPrinter'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/stock-take': {
     parameters: {
       query?: never;
@@ -2200,6 +2328,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    ActForm: {
+      /** @enum {string} */
+      act: 'LOAD' | 'CLEAR_JAM' | 'JAM_NEXT' | 'SWITCH_OFF' | 'SWITCH_ON' | 'TAKE_LABELS_AWAY';
+      labels?: string;
+    };
     AgainChoice: {
       dye: string;
       ofTheBatch: boolean;
@@ -2448,6 +2581,14 @@ export interface components {
       shops: components['schemas']['ShopView'][];
       total: components['schemas']['MoneyFigure'];
     };
+    CameOutView: {
+      /** Format: date-time */
+      cameAt: string;
+      crumpled: boolean;
+      /** Format: int64 */
+      id: number;
+      label: components['schemas']['LabelView'];
+    };
     Casing: {
       ease: string;
       gap: string;
@@ -2590,6 +2731,21 @@ export interface components {
       shortBy?: components['schemas']['AmountView'];
       trouble?: string;
       usable: components['schemas']['LengthView'];
+    };
+    CodeView: {
+      /** Format: double */
+      height: number;
+      /** Format: int32 */
+      high: number;
+      /** Format: double */
+      left: number;
+      path: string;
+      /** Format: double */
+      top: number;
+      /** Format: int32 */
+      wide: number;
+      /** Format: double */
+      width: number;
     };
     ColumnView: {
       hint: string;
@@ -3370,6 +3526,14 @@ export interface components {
       /** Format: int32 */
       materials: number;
       worth: components['schemas']['MoneyView'];
+    };
+    LabelView: {
+      code?: components['schemas']['CodeView'];
+      /** Format: double */
+      height: number;
+      texts: components['schemas']['TextView'][];
+      /** Format: double */
+      width: number;
     };
     LaidPiece: {
       /** Format: int32 */
@@ -4448,6 +4612,17 @@ export interface components {
       units: number;
       wanted: components['schemas']['MoneyView'];
     };
+    PrinterView: {
+      /** Format: int64 */
+      came: number;
+      jammed: boolean;
+      jamsNext: boolean;
+      /** Format: int32 */
+      labelsLeft: number;
+      latest: components['schemas']['CameOutView'][];
+      offline: boolean;
+      trouble?: string;
+    };
     PromptRow: {
       from: string;
       gate: boolean;
@@ -4767,6 +4942,51 @@ export interface components {
       amount: components['schemas']['AmountView'];
       /** Format: int32 */
       line: number;
+    };
+    SheetAdded: {
+      key: string;
+    };
+    SheetForm: {
+      across: string;
+      down: string;
+      labelHeight: string;
+      labelWidth: string;
+      left: string;
+      name: string;
+      pageHeight: string;
+      pageWidth: string;
+      /** Format: uuid */
+      requestId: string;
+      stepAcross: string;
+      stepDown: string;
+      top: string;
+    };
+    SheetView: {
+      /** Format: int32 */
+      across: number;
+      /** Format: int32 */
+      down: number;
+      key: string;
+      /** Format: double */
+      labelHeight: number;
+      /** Format: double */
+      labelWidth: number;
+      /** Format: double */
+      left: number;
+      name: string;
+      /** Format: int32 */
+      next: number;
+      own: boolean;
+      /** Format: double */
+      pageHeight: number;
+      /** Format: double */
+      pageWidth: number;
+      /** Format: double */
+      stepAcross: number;
+      /** Format: double */
+      stepDown: number;
+      /** Format: double */
+      top: number;
     };
     ShelfForm: {
       givenCostsNothing: boolean;
@@ -5327,6 +5547,16 @@ export interface components {
       pins: components['schemas']['PinView'][];
       planned: components['schemas']['TimeView'];
     };
+    TextView: {
+      /** Format: double */
+      baseline: number;
+      bold: boolean;
+      /** Format: double */
+      left: number;
+      /** Format: double */
+      size: number;
+      text: string;
+    };
     ThreadChoice: {
       /** Format: int64 */
       cloth: number;
@@ -5339,9 +5569,63 @@ export interface components {
       materialId: number;
       step: string;
     };
+    TicketGoods: {
+      /** Format: int64 */
+      batchId?: number;
+      clothName: string;
+      designName: string;
+      /** Format: int64 */
+      goodsId: number;
+      /** Format: int32 */
+      outOfDate: number;
+      price?: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      quality: 'GOOD' | 'SECOND';
+      /** Format: int32 */
+      right: number;
+      sizeName: string;
+      /** Format: int32 */
+      units: number;
+      /** Format: int32 */
+      without: number;
+      wrongPrice?: components['schemas']['MoneyView'];
+    };
     TicketLine: {
       cost: components['schemas']['MoneyFigure'];
       name: string;
+    };
+    TicketLineForm: {
+      cloth: string;
+      /** Format: int64 */
+      designId?: number;
+      /** Format: int64 */
+      goodsId?: number;
+      price: string;
+      sizeKey?: string;
+      units: string;
+    };
+    TicketPreview: {
+      labels: components['schemas']['LabelView'][];
+      /** Format: int32 */
+      pages: number;
+      /** Format: int32 */
+      units: number;
+    };
+    TicketRunView: {
+      about: string;
+      /** Format: int32 */
+      cameOut: number;
+      channel: string;
+      /** Format: int64 */
+      id: number;
+      /** Format: date-time */
+      madeAt: string;
+      takenBack: boolean;
+      /** @enum {string} */
+      target: 'SHEET' | 'PRINTER';
+      trouble?: string;
+      /** Format: int32 */
+      units: number;
     };
     TicketView: {
       batchTime: components['schemas']['TimeFigure'];
@@ -5363,6 +5647,28 @@ export interface components {
       /** Format: int32 */
       units: number;
       wanted: components['schemas']['MoneyView'];
+    };
+    TicketsForm: {
+      /** Format: int64 */
+      channelId?: number;
+      /** @enum {string} */
+      code: 'NONE' | 'QR' | 'BARS';
+      first: string;
+      lines: components['schemas']['TicketLineForm'][];
+      more: string;
+      /** Format: uuid */
+      requestId: string;
+      sheetKey: string;
+      shown: ('SIZE' | 'CLOTH' | 'FIBRE' | 'CARE' | 'BATCH')[];
+      /** @enum {string} */
+      target: 'SHEET' | 'PRINTER';
+    };
+    TicketsView: {
+      /** Format: int64 */
+      channelId?: number;
+      goods: components['schemas']['TicketGoods'][];
+      runs: components['schemas']['TicketRunView'][];
+      sheets: components['schemas']['SheetView'][];
     };
     TimeFigure: {
       value: components['schemas']['TimeView'];
@@ -9224,6 +9530,186 @@ export interface operations {
       };
     };
   };
+  readTickets: {
+    parameters: {
+      query?: {
+        channel?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketsView'];
+        };
+      };
+    };
+  };
+  makeTickets: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TicketsForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketRunView'];
+        };
+      };
+    };
+  };
+  previewTickets: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TicketsForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketPreview'];
+        };
+      };
+    };
+  };
+  addSheet: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SheetForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SheetAdded'];
+        };
+      };
+    };
+  };
+  putSheetAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  goOnPrinting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketRunView'];
+        };
+      };
+    };
+  };
+  printSheets: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  takeTicketsBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TicketRunView'];
+        };
+      };
+    };
+  };
   setPrices: {
     parameters: {
       query?: never;
@@ -9559,6 +10045,50 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['TodayView'];
+        };
+      };
+    };
+  };
+  readPrinter: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PrinterView'];
+        };
+      };
+    };
+  };
+  actAtPrinter: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ActForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PrinterView'];
         };
       };
     };

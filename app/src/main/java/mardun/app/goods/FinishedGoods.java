@@ -99,6 +99,16 @@ class FinishedGoods {
         return Optional.ofNullable(lineNumber);
     }
 
+    /** Of which design; empty for bags that were entered from a list. */
+    Optional<DesignId> designId() {
+        return Optional.ofNullable(designId);
+    }
+
+    /** What the size is known by; empty where nobody kept that. */
+    Optional<String> sizeKey() {
+        return Optional.ofNullable(sizeKey);
+    }
+
     Quality quality() {
         return quality;
     }

@@ -30,6 +30,7 @@ import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -152,6 +153,32 @@ public class GoodsService {
             }
         }
         return places;
+    }
+
+    /** All bags that are left somewhere, the latest first, as other areas reckon with them. */
+    @Transactional(readOnly = true)
+    public List<GoodsThere> there() {
+        List<FinishedGoods> some =
+                goods.search(SearchWords.like(""), false, Pageable.unpaged()).getContent();
+        Map<Long, List<PlaceView>> places =
+                places(some.stream().map(FinishedGoods::id).toList());
+        return some.stream()
+                .map(one -> new GoodsThere(
+                        one.id(),
+                        one.batchId(),
+                        one.lineNumber(),
+                        one.designId(),
+                        one.designName(),
+                        one.sizeKey(),
+                        one.sizeName(),
+                        one.clothName(),
+                        one.quality(),
+                        places.getOrDefault(one.id(), List.of()).stream()
+                                .mapToInt(PlaceView::units)
+                                .sum(),
+                        one.priceMinor()))
+                .filter(one -> one.units() > 0)
+                .toList();
     }
 
     /** Walks all bags that are left, place by place. */

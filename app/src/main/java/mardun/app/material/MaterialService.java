@@ -27,6 +27,7 @@ import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.Ware;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Pageable;
@@ -109,6 +110,27 @@ public class MaterialService implements HoldsMoney {
     public Map<MaterialId, String> names(Collection<MaterialId> ids) {
         return materials.findAllById(MaterialId.values(ids)).stream()
                 .collect(Collectors.toMap(Material::id, Material::name));
+    }
+
+    /**
+     * What a ticket tells of a material.
+     *
+     * @param ware what a trim or a notion is; empty where nobody said
+     */
+    public record ForTickets(MaterialKind kind, String name, String fibre, String care, Optional<Ware> ware) {}
+
+    /** What tickets tell of some materials, by their ids. */
+    @Transactional(readOnly = true)
+    public Map<MaterialId, ForTickets> forTickets(Collection<MaterialId> ids) {
+        return materials.findAllById(MaterialId.values(ids)).stream()
+                .collect(Collectors.toMap(
+                        Material::id,
+                        one -> new ForTickets(
+                                one.kind(),
+                                one.name(),
+                                one.facts().fibre(),
+                                one.facts().care(),
+                                Optional.ofNullable(one.facts().ware()))));
     }
 
     /** All closed-end zips, by their materials' ids. */

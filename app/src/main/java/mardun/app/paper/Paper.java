@@ -1,11 +1,5 @@
 package mardun.app.paper;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
@@ -87,37 +81,9 @@ public final class Paper {
 
     /** A code that a telephone or a tablet reads, as a drawing of so many millimetres. */
     public static String qr(String text, int millimetres) {
-        BitMatrix code = matrix(text);
-        StringBuilder path = new StringBuilder();
-        for (int y = 0; y < code.getHeight(); y++) {
-            for (int x = 0; x < code.getWidth(); x++) {
-                if (code.get(x, y)) {
-                    path.append('M').append(x).append(' ').append(y).append("h1v1h-1z");
-                }
-            }
-        }
+        ModuleCode code = ModuleCode.qr(text);
         return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + millimetres + "mm\" height=\"" + millimetres
-                + "mm\" viewBox=\"0 0 " + code.getWidth() + " " + code.getHeight() + "\"><path d=\"" + path
+                + "mm\" viewBox=\"0 0 " + code.wide() + " " + code.high() + "\"><path d=\"" + code.path()
                 + "\" fill=\"#000\"/></svg>";
-    }
-
-    private static BitMatrix matrix(String text) {
-        try {
-            return new QRCodeWriter()
-                    .encode(
-                            text,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(
-                                    EncodeHintType.ERROR_CORRECTION,
-                                    ErrorCorrectionLevel.M,
-                                    EncodeHintType.MARGIN,
-                                    1,
-                                    EncodeHintType.CHARACTER_SET,
-                                    "UTF-8"));
-        } catch (WriterException tooLong) {
-            throw new IllegalArgumentException("no code holds this: " + text, tooLong);
-        }
     }
 }

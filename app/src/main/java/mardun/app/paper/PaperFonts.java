@@ -44,19 +44,31 @@ public final class PaperFonts {
     private PaperFonts() {}
 
     static void embed(PdfRendererBuilder builder) {
-        FACES.forEach(face -> builder.useFont(() -> open(face), face.family(), face.weight(), FontStyle.NORMAL, true));
+        FACES.forEach(
+                face -> builder.useFont(() -> open(face.file()), face.family(), face.weight(), FontStyle.NORMAL, true));
     }
 
-    private static InputStream open(Face face) {
-        InputStream file = PaperFonts.class.getResourceAsStream("/fonts/" + face.file() + ".ttf");
+    /** The files in the order in which a letter is looked for; where no bold letters are shipped, the regular ones serve. */
+    static List<String> files(boolean bold) {
+        int weight = bold ? BOLD : REGULAR;
+        return FACES.stream()
+                .filter(face -> face.weight() == weight
+                        || FACES.stream()
+                                .noneMatch(other -> other.family().equals(face.family()) && other.weight() == weight))
+                .map(Face::file)
+                .toList();
+    }
+
+    static InputStream open(String name) {
+        InputStream file = PaperFonts.class.getResourceAsStream("/fonts/" + name + ".ttf");
         if (file == null) {
-            throw new IllegalStateException("the font " + face.file() + " isn't shipped");
+            throw new IllegalStateException("the font " + name + " isn't shipped");
         }
         return file;
     }
 
     private static void registerForDrawings(Face face) {
-        try (InputStream file = open(face)) {
+        try (InputStream file = open(face.file())) {
             GraphicsEnvironment.getLocalGraphicsEnvironment().registerFont(Font.createFont(Font.TRUETYPE_FONT, file));
         } catch (IOException unread) {
             throw new UncheckedIOException(unread);

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,6 +85,17 @@ public class PriceBook {
                             size, place, size.cost().map(cost -> UnitTakes.of(cost, size.time())), set.get(place));
                 })
                 .toList();
+    }
+
+    /** What is asked for each size of each design in a channel; none for those that have no cost yet and no price. */
+    @Transactional(readOnly = true)
+    public Map<PricePlace, Money> asked(ChannelId id) {
+        Settings current = settings.current();
+        PriceChoice choice = current.workroom().prices();
+        Channel channel = channels.find(id).channel(current.workroom().hourlyRate());
+        Map<PricePlace, Money> asked = new HashMap<>();
+        rows(id).forEach(row -> row.price(channel, choice, current).ifPresent(price -> asked.put(row.place(), price)));
+        return asked;
     }
 
     @Transactional(readOnly = true)

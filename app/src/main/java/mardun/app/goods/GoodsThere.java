@@ -1,0 +1,28 @@
+package mardun.app.goods;
+
+import java.util.Optional;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+
+/**
+ * Finished bags of which some are left, as other areas reckon with them.
+ *
+ * @param batchId the batch that gave them; empty for bags that were entered from a list
+ * @param lineNumber the line of it; empty likewise
+ * @param designId empty for bags that were entered from a list
+ * @param sizeKey what the size is known by; empty where nobody kept that
+ * @param units how many are left, wherever they are
+ * @param priceMinor what was asked for one when they were done
+ */
+public record GoodsThere(
+        long id,
+        Optional<BatchId> batchId,
+        Optional<Integer> lineNumber,
+        Optional<DesignId> designId,
+        String designName,
+        Optional<String> sizeKey,
+        String sizeName,
+        String clothName,
+        Quality quality,
+        int units,
+        long priceMinor) {}

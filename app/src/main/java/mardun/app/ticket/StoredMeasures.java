@@ -1,0 +1,14 @@
+package mardun.app.ticket;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** The measures of a sheet, as they are stored. */
+@Converter
+class StoredMeasures extends JsonColumn<SheetMeasures> {
+
+    StoredMeasures() {
+        super(new TypeReference<>() {});
+    }
+}

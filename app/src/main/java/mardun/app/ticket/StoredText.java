@@ -1,0 +1,14 @@
+package mardun.app.ticket;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** What stands on a ticket, as it is stored. */
+@Converter
+class StoredText extends JsonColumn<TicketText> {
+
+    StoredText() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,159 @@
+package mardun.app.ticket;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import mardun.app.goods.Quality;
+import mardun.app.id.BatchId;
+import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
+import mardun.app.paper.LabelDrawing.CodeKind;
+import mardun.app.paper.LabelView;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.ticket.TicketRun.Target;
+import org.jspecify.annotations.Nullable;
+
+/** What the interface sends and gets to see of price tickets. */
+final class TicketViews {
+
+    private TicketViews() {}
+
+    /** What stands on a ticket beside the name, the price, and what has to be said. */
+    enum Shown {
+        SIZE,
+        CLOTH,
+        FIBRE,
+        CARE,
+        BATCH
+    }
+
+    /**
+     * Tickets to be printed.
+     *
+     * @param channelId in which channel the price holds; absent for tickets without a price
+     * @param first the first label of the sheet that isn't gone, from 1, as typed
+     * @param more words of the maker's own for all of them; may be empty
+     */
+    record TicketsForm(
+            @NotNull UUID requestId,
+            @NotNull Target target,
+            @Nullable ChannelId channelId,
+            @NotNull @Size(max = 40) String sheetKey,
+            @NotNull @Size(max = 20) String first,
+            @NotNull Set<@NotNull Shown> shown,
+            @NotNull CodeKind code,
+            @NotNull @Size(max = 200) String more,
+
+            @NotNull @Size(min = 1, max = 500, message = "Choose from 1 to 500 lines.")
+            List<@NotNull @Valid TicketLineForm> lines) {}
+
+    /**
+     * So many tickets that are alike: for finished bags, or for a size of a design.
+     *
+     * @param units how many, as typed
+     * @param price as typed; empty for the book's
+     * @param cloth in which cloth, where it isn't for finished bags; empty for the design's usual one
+     */
+    record TicketLineForm(
+            @Nullable Long goodsId,
+            @Nullable DesignId designId,
+            @Nullable @Size(max = 60) String sizeKey,
+            @NotNull @Size(max = 120) String cloth,
+            @NotNull @Size(max = 20) String units,
+            @NotNull @Size(max = 20) String price) {}
+
+    /** The bags that are there with their tickets, the sheets to choose from, and what was printed last. */
+    record TicketsView(
+            @Nullable ChannelId channelId, List<TicketGoods> goods, List<SheetView> sheets, List<TicketRunView> runs) {}
+
+    /**
+     * Bags that are there.
+     *
+     * @param units how many
+     * @param price what is asked for one in the chosen channel; absent where there is none, or for seconds
+     * @param right how many have a ticket that holds
+     * @param outOfDate how many have one with another price than is asked now
+     * @param without how many have none
+     * @param wrongPrice what stands on those that are out of date; absent if none are
+     */
+    record TicketGoods(
+            long goodsId,
+            @Nullable BatchId batchId,
+            String designName,
+            String sizeName,
+            String clothName,
+            Quality quality,
+            int units,
+            @Nullable MoneyView price,
+            int right,
+            int outOfDate,
+            int without,
+            @Nullable MoneyView wrongPrice) {}
+
+    /**
+     * A sheet of labels.
+     *
+     * @param key by which it is chosen
+     * @param own the maker measured it
+     * @param next the first label that isn't gone, from 1
+     * @param pageWidth in millimetres, as all that follow
+     */
+    record SheetView(
+            String key,
+            String name,
+            boolean own,
+            int next,
+            int across,
+            int down,
+            double pageWidth,
+            double pageHeight,
+            double left,
+            double top,
+            double labelWidth,
+            double labelHeight,
+            double stepAcross,
+            double stepDown) {}
+
+    /** A sheet of the maker's own, each measure as typed. */
+    record SheetForm(
+            @NotNull UUID requestId,
+            @NotNull @Size(max = 200) String name,
+            @NotNull @Size(max = 40) String pageWidth,
+            @NotNull @Size(max = 40) String pageHeight,
+            @NotNull @Size(max = 40) String left,
+            @NotNull @Size(max = 40) String top,
+            @NotNull @Size(max = 40) String labelWidth,
+            @NotNull @Size(max = 40) String labelHeight,
+            @NotNull @Size(max = 40) String stepAcross,
+            @NotNull @Size(max = 40) String stepDown,
+            @NotNull @Size(max = 20) String across,
+            @NotNull @Size(max = 20) String down) {}
+
+    /**
+     * How the tickets will look, one of each line.
+     *
+     * @param pages how many sheets they take; 0 for the label printer
+     */
+    record TicketPreview(List<LabelView> labels, int units, int pages) {}
+
+    /**
+     * Tickets that were printed at once.
+     *
+     * @param about for which bags
+     * @param trouble why the label printer stopped; absent if it didn't
+     */
+    record TicketRunView(
+            long id,
+            Instant madeAt,
+            Target target,
+            String about,
+            String channel,
+            int units,
+            int cameOut,
+            boolean takenBack,
+            @Nullable String trouble) {}
+}
