@@ -29,6 +29,8 @@ const TallyPage = lazy(() => import('../areas/batches/TallyPage'));
 const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
 const PricesPage = lazy(() => import('../areas/prices/PricesPage'));
 const PriceSheetPage = lazy(() => import('../areas/prices/PriceSheetPage'));
+const TicketsPage = lazy(() => import('../areas/prices/TicketsPage'));
+const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
@@ -76,6 +78,8 @@ const router = createBrowserRouter([
       { path: '/batches/:id/tally', element: <TallyPage /> },
       { path: '/prices', element: <PricesPage /> },
       { path: '/prices/sheet', element: <PriceSheetPage /> },
+      { path: '/prices/tickets', element: <TicketsPage /> },
+      { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },

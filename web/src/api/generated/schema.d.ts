@@ -2116,6 +2116,166 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/quotes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listQuotes'];
+    put?: never;
+    post: operations['beginQuote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/paper': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readQuotePaper'];
+    put: operations['changeQuotePaper'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['previewQuote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readQuote'];
+    put: operations['changeQuote'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/accept': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['acceptQuote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/decline': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['declineQuote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/deposit': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['payDeposit'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/give': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['giveQuote'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/open-again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['openQuoteAgain'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/quotes/{id}/versions/{number}/quote.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printQuote'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/scrap': {
     parameters: {
       query?: never;
@@ -2328,6 +2488,15 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    AcceptForm: {
+      /** Format: int32 */
+      number: number;
+      /** Format: uuid */
+      requestId: string;
+      units: string[];
+      /** Format: int64 */
+      version: number;
+    };
     ActForm: {
       /** @enum {string} */
       act: 'LOAD' | 'CLEAR_JAM' | 'JAM_NEXT' | 'SWITCH_OFF' | 'SWITCH_ON' | 'TAKE_LABELS_AWAY';
@@ -2352,6 +2521,12 @@ export interface components {
       count: number;
       letter: string;
       name: string;
+    };
+    AgreedNumbers: {
+      about: string;
+      others: number[];
+      /** Format: int32 */
+      units: number;
     };
     AimForm: {
       /** @enum {string} */
@@ -2581,6 +2756,14 @@ export interface components {
       shops: components['schemas']['ShopView'][];
       total: components['schemas']['MoneyFigure'];
     };
+    ByNumber: {
+      cost: components['schemas']['MoneyView'];
+      pays: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+    };
     CameOutView: {
       /** Format: date-time */
       cameAt: string;
@@ -2610,13 +2793,6 @@ export interface components {
       chance: string;
       /** Format: int32 */
       started: number;
-    };
-    ChangeCount: {
-      kind: string;
-      /** Format: int32 */
-      lineByLine: number;
-      /** Format: int32 */
-      now: number;
     };
     ChangeView: {
       materials: string[];
@@ -2956,6 +3132,11 @@ export interface components {
       /** Format: date */
       today: string;
     };
+    DeclineForm: {
+      reason: string;
+      /** Format: int64 */
+      version: number;
+    };
     DeliveryForm: {
       /** Format: date */
       cameOn: string;
@@ -2996,6 +3177,11 @@ export interface components {
       postage: components['schemas']['MoneyView'];
       supplier: string;
       total: components['schemas']['MoneyView'];
+    };
+    DepositForm: {
+      paid: boolean;
+      /** Format: int64 */
+      version: number;
     };
     DesignDocument: {
       casings: components['schemas']['Casing'][];
@@ -3904,17 +4090,6 @@ export interface components {
       /** Format: int64 */
       width: number;
     };
-    MatchView: {
-      /** Format: int64 */
-      cloth: number;
-      clothColour: string;
-      clothName: string;
-      isChosen: boolean;
-      name: string;
-      passable: components['schemas']['SpoolView'][];
-      /** Format: int64 */
-      thread?: number;
-    };
     MaterialForm: {
       /** @enum {string} */
       cloth?:
@@ -4287,21 +4462,20 @@ export interface components {
       open: boolean;
     };
     OrderView: {
-      changing: components['schemas']['TimeView'];
-      circle: string[];
-      kinds: components['schemas']['ChangeCount'][];
-      lacks: string[];
-      lineByLine: components['schemas']['TimeView'];
-      matches: components['schemas']['MatchView'][];
-      overLeast: components['schemas']['TimeView'];
-      prices: components['schemas']['WishPrice'][];
-      proven: boolean;
-      threads: string[];
-      turns: components['schemas']['TurnView'][];
+      /** Format: int64 */
+      batchId?: number;
+      deposit: components['schemas']['MoneyView'];
+      /** Format: date */
+      depositPaidOn?: string;
+      /** Format: int64 */
+      id: number;
+      lines: string[];
+      /** Format: int32 */
+      quoteNumber: number;
+      total: components['schemas']['MoneyView'];
       /** Format: int64 */
       version: number;
-      walks: components['schemas']['ChangeCount'];
-      wishes: components['schemas']['Wishes'];
+      who: string;
     };
     OtherBatch: {
       /** Format: int64 */
@@ -4640,6 +4814,123 @@ export interface components {
     };
     PutAwayForm: {
       putAway: boolean;
+    };
+    QuoteFigures: {
+      deposit?: components['schemas']['MoneyView'];
+      given?: components['schemas']['MoneyView'];
+      hours: components['schemas']['TimeView'];
+      /** Format: date */
+      likely?: string;
+      lines: components['schemas']['QuoteLineFigures'][];
+      perHour?: components['schemas']['MoneyView'];
+      /** Format: date */
+      ready?: string;
+      rest?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      sure?: number;
+      toBuy: string[];
+      total?: components['schemas']['MoneyView'];
+    };
+    QuoteForm: {
+      /** Format: date */
+      by?: string;
+      /** Format: int64 */
+      channelId?: number;
+      deposit: string;
+      /** @enum {string} */
+      favour: 'NONE' | 'AT_COST' | 'MATERIAL';
+      lines: components['schemas']['QuoteLineForm'][];
+      note: string;
+      reach: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: date */
+      validUntil?: string;
+      /** Format: int64 */
+      version: number;
+      who: string;
+    };
+    QuoteLineFigures: {
+      byNumber: components['schemas']['ByNumber'][];
+      cloth: string;
+      cost?: components['schemas']['MoneyView'];
+      design: string;
+      each: components['schemas']['TimeView'];
+      left?: components['schemas']['MoneyView'];
+      pays?: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      price?: components['schemas']['MoneyView'];
+      problem?: string;
+      size: string;
+      total?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+      usual?: components['schemas']['MoneyView'];
+    };
+    QuoteLineForm: {
+      /** Format: int64 */
+      designId: number;
+      materials: components['schemas']['SlotChoice'][];
+      numbers: string;
+      ownPrice: string;
+      sizeName: string;
+      units: string;
+      wish: string;
+      wishMaterial: string;
+      wishMinutes: string;
+    };
+    QuotePaperForm: {
+      deposit: string;
+      heading: string;
+      terms: string;
+      validDays: string;
+      /** Format: int64 */
+      version: number;
+    };
+    QuoteRow: {
+      about: string;
+      /** Format: date */
+      by?: string;
+      /** Format: date */
+      givenOn?: string;
+      /** Format: int64 */
+      id: number;
+      isOver: boolean;
+      /** @enum {string} */
+      state: 'DRAFT' | 'GIVEN' | 'ACCEPTED' | 'DECLINED';
+      total?: components['schemas']['MoneyView'];
+      /** Format: date */
+      validUntil?: string;
+      /** Format: int32 */
+      versions: number;
+      who: string;
+    };
+    QuoteStep: {
+      /** Format: int64 */
+      version: number;
+    };
+    QuoteVersionView: {
+      /** Format: date */
+      givenOn: string;
+      isOver: boolean;
+      lines: components['schemas']['AgreedNumbers'][];
+      /** Format: int32 */
+      number: number;
+      total: components['schemas']['MoneyView'];
+      /** Format: date */
+      validUntil: string;
+    };
+    QuoteView: {
+      changed: boolean;
+      figures: components['schemas']['QuoteFigures'];
+      form: components['schemas']['QuoteForm'];
+      /** Format: int64 */
+      id: number;
+      order?: components['schemas']['OrderView'];
+      reason: string;
+      /** @enum {string} */
+      state: 'DRAFT' | 'GIVEN' | 'ACCEPTED' | 'DECLINED';
+      versions: components['schemas']['QuoteVersionView'][];
     };
     ReasonView: {
       /** Format: int32 */
@@ -5184,13 +5475,6 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
-    SpoolView: {
-      colour: string;
-      /** Format: int64 */
-      id: number;
-      name: string;
-      saves?: components['schemas']['TimeView'];
-    };
     StartView: {
       /** Format: int32 */
       bags: number;
@@ -5618,8 +5902,8 @@ export interface components {
       channel: string;
       /** Format: int64 */
       id: number;
-      /** Format: date-time */
-      madeAt: string;
+      /** Format: date */
+      madeOn: string;
       takenBack: boolean;
       /** @enum {string} */
       target: 'SHEET' | 'PRINTER';
@@ -5737,36 +6021,6 @@ export interface components {
       name: string;
       opening?: components['schemas']['LengthFigure'];
       slot: string;
-    };
-    TurnView: {
-      after: number[];
-      /** Format: int32 */
-      bagsTimed: number;
-      caution: string;
-      changes: string[];
-      check: string;
-      elsewhere: boolean;
-      key: string;
-      lines: number[];
-      machine: string;
-      mayBeApart: boolean;
-      name: string;
-      note: string;
-      passive: components['schemas']['TimeView'];
-      /** @enum {string} */
-      stage: 'CUT' | 'SEW' | 'FINISH';
-      /** @enum {string} */
-      station:
-        | 'CUTTING_TABLE'
-        | 'CUTTING_MACHINE'
-        | 'PRESS'
-        | 'MACHINE'
-        | 'OVERLOCKER'
-        | 'HAND_PRESS'
-        | 'WORK_TABLE';
-      time: components['schemas']['TimeView'];
-      /** Format: int32 */
-      units: number;
     };
     UnsewnForm: {
       count: string;
@@ -5915,16 +6169,6 @@ export interface components {
     WholeCheck: {
       ok: boolean;
       sentence: string;
-    };
-    WishPrice: {
-      apart?: string;
-      asksForNothing: boolean;
-      before?: components['schemas']['BeforeWish'];
-      bundle: boolean;
-      more: string;
-      pressInOneGo: boolean;
-      without?: components['schemas']['WithoutWish'];
-      words: string;
     };
     Wishes: {
       apart?: string[];
@@ -9917,6 +10161,319 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['WhatIfPrices'];
+        };
+      };
+    };
+  };
+  listQuotes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteRow'][];
+        };
+      };
+    };
+  };
+  beginQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuoteForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  readQuotePaper: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuotePaperForm'];
+        };
+      };
+    };
+  };
+  changeQuotePaper: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuotePaperForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuotePaperForm'];
+        };
+      };
+    };
+  };
+  previewQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuoteForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteFigures'];
+        };
+      };
+    };
+  };
+  readQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  changeQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuoteForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  acceptQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AcceptForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  declineQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DeclineForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  payDeposit: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DepositForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  giveQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuoteStep'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  openQuoteAgain: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['QuoteStep'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['QuoteView'];
+        };
+      };
+    };
+  };
+  printQuote: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
         };
       };
     };

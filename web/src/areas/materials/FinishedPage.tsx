@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys, useFinishedGoods } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
@@ -64,6 +64,9 @@ export default function FinishedPage() {
             />
             also those that are gone
           </label>
+          <ButtonLink look="quiet" to="/prices/tickets">
+            Price tickets
+          </ButtonLink>
         </div>
       </header>
       {found.items?.length === 0 && (

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
@@ -45,6 +45,9 @@ export default function PricesPage() {
               {one.name}
             </button>
           ))}
+          <ButtonLink look="quiet" to="/prices/tickets">
+            Tickets
+          </ButtonLink>
         </nav>
       </header>
       {part === 'channels' ? <ChannelsPart /> : part === 'schools' ? <ChoicePart /> : <BookPart />}

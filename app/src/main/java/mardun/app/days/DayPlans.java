@@ -3,6 +3,7 @@ package mardun.app.days;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -34,6 +35,7 @@ import org.springframework.stereotype.Service;
 public class DayPlans {
 
     private static final int KEPT = 20;
+    private static final String PROMISED = "promised";
 
     private final WorkOrders orders;
     private final FreeDays days;
@@ -124,6 +126,35 @@ public class DayPlans {
     /** How sure all of it is, and what would bring it in time. */
     Outlook outlook(Laid laid) {
         return outlooks.get(new Asked(laid.jobs(), laid.free(), laid.workshop(), laid.today()), Asked::outlook);
+    }
+
+    /**
+     * When work that nobody has begun yet would be done.
+     *
+     * @param ready if all goes as estimated; empty for want of time
+     * @param likely by when in eight of ten cases; empty likewise
+     * @param sure how sure the wanted day is, from 0 to 1; empty where none is wanted
+     */
+    public record Promise(Optional<LocalDate> ready, Optional<LocalDate> likely, Optional<Double> sure) {}
+
+    /** What can be promised of so many hours beside all open work; what is due before comes before. */
+    public Promise promise(List<OpenWork> open, Duration hours, Optional<LocalDate> due) {
+        Laid laid = lay(open);
+        List<Job> jobs = new ArrayList<>(laid.jobs());
+        jobs.add(Job.ofHours(PROMISED, hours, due));
+        DayPlan plan = new DayPlanner(
+                        jobs,
+                        laid.free(),
+                        laid.workshop().times(),
+                        laid.workshop().standing(),
+                        laid.today())
+                .lay();
+        Optional<Outlook.OfJob> outlook = Optional.ofNullable(
+                outlooks.get(new Asked(jobs, laid.free(), laid.workshop(), laid.today()), Asked::outlook)
+                        .jobs()
+                        .get(PROMISED));
+        return new Promise(
+                plan.ready(PROMISED), outlook.flatMap(Outlook.OfJob::likely), outlook.flatMap(Outlook.OfJob::sure));
     }
 
     private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {

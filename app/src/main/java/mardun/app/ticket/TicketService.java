@@ -1,6 +1,7 @@
 package mardun.app.ticket;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -361,7 +362,7 @@ public class TicketService {
                 + (names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "");
         return new TicketRunView(
                 run.id(),
-                run.madeAt(),
+                LocalDate.ofInstant(run.madeAt(), clock.getZone()),
                 run.target(),
                 about,
                 run.channelId().map(id -> channels.find(id).name()).orElse(""),

@@ -104,7 +104,7 @@ class TicketTexts {
             List<Part> parts = new ArrayList<>();
             parts.add(new Part(Rank.NAME, about.name()));
             String detail = Stream.of(
-                            shown.contains(Shown.SIZE) ? about.sizeName() : "",
+                            shown.contains(Shown.SIZE) && !isOnly(document) ? about.sizeName() : "",
                             shown.contains(Shown.CLOTH) ? about.clothName() : "",
                             about.isSecond() ? "second" : "")
                     .filter(text -> !text.isBlank())
@@ -124,6 +124,11 @@ class TicketTexts {
                 add(parts, Rank.SMALL, about.batchId().map(id -> "batch " + id).orElse(""));
             }
             return new TicketText(about.words(), List.copyOf(parts), about.code());
+        }
+
+        /** Whether a design has but one size, which needn't be named. */
+        private static boolean isOnly(Optional<DesignDocument> document) {
+            return document.filter(its -> its.sizes().size() == 1).isPresent();
         }
 
         private TicketWords words(DesignDocument document, About about) {

@@ -3,7 +3,7 @@ package mardun.app.ticket;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -148,7 +148,7 @@ final class TicketViews {
      */
     record TicketRunView(
             long id,
-            Instant madeAt,
+            LocalDate madeOn,
             Target target,
             String about,
             String channel,

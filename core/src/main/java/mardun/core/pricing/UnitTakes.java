@@ -65,6 +65,17 @@ public record UnitTakes(
     }
 
     /**
+     * The same with a special wish: each takes so much more time and material.
+     *
+     * @param each hands-on time that the wish takes of each; labour and overheads go with it
+     * @param more what its material costs for each
+     */
+    public UnitTakes wishing(Duration each, Money more) {
+        UnitTakes slower = faster(each.negated());
+        return slower.with(material.plus(more), slower.labour, slower.overhead, slower.batchTime);
+    }
+
+    /**
      * The same if so many came out well in an hour: labour and overheads go with the time.
      *
      * @param anHour one or more; only where it takes time
@@ -129,7 +140,8 @@ public record UnitTakes(
         return hours().reciprocal();
     }
 
-    private BigFraction withoutLabour() {
+    /** What is paid out for one that came out well, without the work, in exact minor units. */
+    BigFraction withoutLabour() {
         return Exact.minor(material).add(Exact.minor(overhead)).multiply(BigFraction.of(units, good));
     }
 

@@ -1,0 +1,49 @@
+package mardun.app.quote;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import mardun.app.quote.QuoteViews.QuoteForm;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A quote as it was given to the customer: what stands on the paper, and the prices that were said. It never changes again.
+ *
+ * @param form as it was typed
+ * @param likely by when it is done in eight of ten cases; absent where nobody could tell
+ */
+record GivenPaper(
+        QuoteForm form,
+        String currency,
+        String heading,
+        String terms,
+        LocalDate givenOn,
+        LocalDate validUntil,
+        @Nullable LocalDate likely,
+        List<GivenLine> lines,
+        long totalMinor,
+        long depositMinor) {
+
+    /**
+     * A line of it.
+     *
+     * @param priceMinor the maker's price for one, in the units that were asked for
+     * @param paysMinor what the customer pays for one, tax included
+     * @param others the same for other numbers
+     */
+    record GivenLine(
+            String about, String cloth, String wish, int units, long priceMinor, long paysMinor, List<Other> others) {
+
+        /** The prices for a number; absent where none was said. */
+        Map<Integer, Other> byNumber() {
+            Map<Integer, Other> all = new TreeMap<>();
+            all.put(units, new Other(units, priceMinor, paysMinor));
+            others.forEach(other -> all.putIfAbsent(other.units(), other));
+            return all;
+        }
+    }
+
+    /** What one costs when so many are ordered. */
+    record Other(int units, long priceMinor, long paysMinor) {}
+}

@@ -1,0 +1,15 @@
+package mardun.app.quote;
+
+import jakarta.persistence.Converter;
+import java.util.List;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** What was ordered, a line each, as it is stored. */
+@Converter
+class OrderedLines extends JsonColumn<List<String>> {
+
+    OrderedLines() {
+        super(new TypeReference<>() {});
+    }
+}

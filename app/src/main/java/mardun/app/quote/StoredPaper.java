@@ -1,0 +1,14 @@
+package mardun.app.quote;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** A quote as it was given, as it is stored. */
+@Converter
+class StoredPaper extends JsonColumn<GivenPaper> {
+
+    StoredPaper() {
+        super(new TypeReference<>() {});
+    }
+}
