@@ -14,6 +14,7 @@ export const keys = {
   fairs: ['fairs'] as const,
   channels: ['channels'] as const,
   prices: ['prices'] as const,
+  quotes: ['quotes'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
 };

@@ -30,6 +30,8 @@ const CuttingPage = lazy(() => import('../areas/cutting/CuttingPage'));
 const PricesPage = lazy(() => import('../areas/prices/PricesPage'));
 const PriceSheetPage = lazy(() => import('../areas/prices/PriceSheetPage'));
 const TicketsPage = lazy(() => import('../areas/prices/TicketsPage'));
+const QuotesPage = lazy(() => import('../areas/prices/quotes/QuotesPage'));
+const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
@@ -79,6 +81,9 @@ const router = createBrowserRouter([
       { path: '/prices', element: <PricesPage /> },
       { path: '/prices/sheet', element: <PriceSheetPage /> },
       { path: '/prices/tickets', element: <TicketsPage /> },
+      { path: '/prices/quotes', element: <QuotesPage /> },
+      { path: '/prices/quotes/new', element: <QuotePage key="new" /> },
+      { path: '/prices/quotes/:id', element: <QuotePage /> },
       { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/settings', element: <SettingsPage /> },

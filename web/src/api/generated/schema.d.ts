@@ -2794,6 +2794,13 @@ export interface components {
       /** Format: int32 */
       started: number;
     };
+    ChangeCount: {
+      kind: string;
+      /** Format: int32 */
+      lineByLine: number;
+      /** Format: int32 */
+      now: number;
+    };
     ChangeView: {
       materials: string[];
       money: string;
@@ -3001,6 +3008,22 @@ export interface components {
       many: string;
       perHour?: components['schemas']['MoneyView'];
       price: components['schemas']['MoneyView'];
+    };
+    CustomerOrderView: {
+      /** Format: int64 */
+      batchId?: number;
+      deposit: components['schemas']['MoneyView'];
+      /** Format: date */
+      depositPaidOn?: string;
+      /** Format: int64 */
+      id: number;
+      lines: string[];
+      /** Format: int32 */
+      quoteNumber: number;
+      total: components['schemas']['MoneyView'];
+      /** Format: int64 */
+      version: number;
+      who: string;
     };
     CutAgain: {
       dyes: components['schemas']['OfDye'][];
@@ -4090,6 +4113,17 @@ export interface components {
       /** Format: int64 */
       width: number;
     };
+    MatchView: {
+      /** Format: int64 */
+      cloth: number;
+      clothColour: string;
+      clothName: string;
+      isChosen: boolean;
+      name: string;
+      passable: components['schemas']['SpoolView'][];
+      /** Format: int64 */
+      thread?: number;
+    };
     MaterialForm: {
       /** @enum {string} */
       cloth?:
@@ -4462,20 +4496,21 @@ export interface components {
       open: boolean;
     };
     OrderView: {
-      /** Format: int64 */
-      batchId?: number;
-      deposit: components['schemas']['MoneyView'];
-      /** Format: date */
-      depositPaidOn?: string;
-      /** Format: int64 */
-      id: number;
-      lines: string[];
-      /** Format: int32 */
-      quoteNumber: number;
-      total: components['schemas']['MoneyView'];
+      changing: components['schemas']['TimeView'];
+      circle: string[];
+      kinds: components['schemas']['ChangeCount'][];
+      lacks: string[];
+      lineByLine: components['schemas']['TimeView'];
+      matches: components['schemas']['MatchView'][];
+      overLeast: components['schemas']['TimeView'];
+      prices: components['schemas']['WishPrice'][];
+      proven: boolean;
+      threads: string[];
+      turns: components['schemas']['TurnView'][];
       /** Format: int64 */
       version: number;
-      who: string;
+      walks: components['schemas']['ChangeCount'];
+      wishes: components['schemas']['Wishes'];
     };
     OtherBatch: {
       /** Format: int64 */
@@ -4926,7 +4961,7 @@ export interface components {
       form: components['schemas']['QuoteForm'];
       /** Format: int64 */
       id: number;
-      order?: components['schemas']['OrderView'];
+      order?: components['schemas']['CustomerOrderView'];
       reason: string;
       /** @enum {string} */
       state: 'DRAFT' | 'GIVEN' | 'ACCEPTED' | 'DECLINED';
@@ -5475,6 +5510,13 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
+    SpoolView: {
+      colour: string;
+      /** Format: int64 */
+      id: number;
+      name: string;
+      saves?: components['schemas']['TimeView'];
+    };
     StartView: {
       /** Format: int32 */
       bags: number;
@@ -6022,6 +6064,36 @@ export interface components {
       opening?: components['schemas']['LengthFigure'];
       slot: string;
     };
+    TurnView: {
+      after: number[];
+      /** Format: int32 */
+      bagsTimed: number;
+      caution: string;
+      changes: string[];
+      check: string;
+      elsewhere: boolean;
+      key: string;
+      lines: number[];
+      machine: string;
+      mayBeApart: boolean;
+      name: string;
+      note: string;
+      passive: components['schemas']['TimeView'];
+      /** @enum {string} */
+      stage: 'CUT' | 'SEW' | 'FINISH';
+      /** @enum {string} */
+      station:
+        | 'CUTTING_TABLE'
+        | 'CUTTING_MACHINE'
+        | 'PRESS'
+        | 'MACHINE'
+        | 'OVERLOCKER'
+        | 'HAND_PRESS'
+        | 'WORK_TABLE';
+      time: components['schemas']['TimeView'];
+      /** Format: int32 */
+      units: number;
+    };
     UnsewnForm: {
       count: string;
       forBags: boolean;
@@ -6169,6 +6241,16 @@ export interface components {
     WholeCheck: {
       ok: boolean;
       sentence: string;
+    };
+    WishPrice: {
+      apart?: string;
+      asksForNothing: boolean;
+      before?: components['schemas']['BeforeWish'];
+      bundle: boolean;
+      more: string;
+      pressInOneGo: boolean;
+      without?: components['schemas']['WithoutWish'];
+      words: string;
     };
     Wishes: {
       apart?: string[];

@@ -12,11 +12,11 @@ export function SlotFields({
   first = 2,
   onChange,
 }: {
-  line: LineForm;
+  line: Pick<LineForm, 'materials'>;
   document: Schemas['DesignDocument'];
   /** So many stand there at once, the others under “Further materials”. */
   first?: number;
-  onChange: (next: Partial<LineForm>) => void;
+  onChange: (next: Pick<LineForm, 'materials'>) => void;
 }) {
   const { data: materials } = useMaterials();
   const serving = useSlotMaterials(document);

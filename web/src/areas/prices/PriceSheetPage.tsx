@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, Problem } from '../../api/client';
 import { keys } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tagged } from '../../ui/Ticket';
@@ -61,11 +61,19 @@ export default function PriceSheetPage() {
           </h1>
           {data.cloth && <p className="text-soft">{data.cloth}</p>}
         </div>
-        <ChannelPicker
-          channels={channels.data ?? []}
-          chosen={data.channelId}
-          onChoose={(id) => change('channel', String(id))}
-        />
+        <div className="flex flex-wrap gap-3">
+          <ChannelPicker
+            channels={channels.data ?? []}
+            chosen={data.channelId}
+            onChoose={(id) => change('channel', String(id))}
+          />
+          <ButtonLink
+            look="quiet"
+            to={`/prices/tickets?design=${data.designId}&size=${encodeURIComponent(data.sizeKey)}&channel=${data.channelId}`}
+          >
+            Ticket
+          </ButtonLink>
+        </div>
       </header>
       {data.noPrice && (
         <div className="mb-3">

@@ -45,6 +45,9 @@ export default function PricesPage() {
               {one.name}
             </button>
           ))}
+          <ButtonLink look="quiet" to="/prices/quotes">
+            Quotes
+          </ButtonLink>
           <ButtonLink look="quiet" to="/prices/tickets">
             Tickets
           </ButtonLink>

@@ -3,12 +3,15 @@ package mardun.app.demo;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.channel.PricePlace;
 import mardun.app.design.CostedSize;
 import mardun.app.design.DesignService;
+import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
+import mardun.app.paper.LabelDrawing.CodeKind;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceBook;
 import mardun.app.price.PriceChoices;
@@ -21,6 +24,12 @@ import mardun.app.price.PriceViews.NewChannelForm;
 import mardun.app.price.PriceViews.NewPrice;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
+import mardun.app.ticket.TicketService;
+import mardun.app.ticket.TicketViews.PrintTarget;
+import mardun.app.ticket.TicketViews.Shown;
+import mardun.app.ticket.TicketViews.TicketLineForm;
+import mardun.app.ticket.TicketViews.TicketsForm;
+import mardun.core.label.CommonSheet;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.Fee;
 import mardun.core.pricing.PricePoint;
@@ -39,6 +48,7 @@ class DemoPrices {
     private final PriceBook book;
     private final PriceSheets sheets;
     private final DesignService designs;
+    private final TicketService tickets;
     private final TravellingClock clock;
 
     DemoPrices(
@@ -47,12 +57,14 @@ class DemoPrices {
             PriceBook book,
             PriceSheets sheets,
             DesignService designs,
+            TicketService tickets,
             TravellingClock clock) {
         this.channels = channels;
         this.choices = choices;
         this.book = book;
         this.sheets = sheets;
         this.designs = designs;
+        this.tickets = tickets;
         this.clock = clock;
     }
 
@@ -87,7 +99,7 @@ class DemoPrices {
     /** The ways of selling, before anything is made. */
     void enterChannels(LocalDate today) {
         List<String> byHand = List.of("", "", "", "");
-        clock.on(today.minusDays(89), () -> {
+        clock.on(today.minusDays(362), () -> {
             ChannelView stall = channels.all().get(0);
             channels.change(
                     stall.id(),
@@ -155,12 +167,23 @@ class DemoPrices {
         ChannelId stall = channels.all().get(0).id();
         set(
                 all,
+                today.minusDays(355),
+                stall,
+                "Heron pouch",
+                Map.of("small", "10.50", "medium", "13"),
+                "a guess, to begin with");
+        set(all, today.minusDays(300), stall, "Wren wallet", Map.of("", "19.50"), "a guess, to begin with");
+        set(all, today.minusDays(248), stall, "Heron pouch", Map.of("small", "11.50"), "the first tally: too little");
+        set(all, today.minusDays(190), stall, "Tern tote", Map.of("small", "31"), "as on the card at the stall");
+        set(
+                all,
                 today.minusDays(80),
                 stall,
                 "Heron pouch",
                 Map.of("small", "12", "medium", "15"),
                 "first fair of the year");
         set(all, today.minusDays(52), stall, "Heron pouch", Map.of("small", "13"), "cloth is dearer");
+        clock.on(today.minusDays(40), () -> printTickets(stall));
         set(all, today.minusDays(20), stall, "Heron pouch", Map.of("medium", "17"), "sold out twice at the old price");
         set(all, today.minusDays(78), stall, "Knot gift bag", Map.of("small", "7"), "nobody pays more for one");
         set(all, today.minusDays(60), stall, "Wren wallet", Map.of("", "22"), "as much as others ask");
@@ -171,6 +194,24 @@ class DemoPrices {
         see(all, today.minusDays(12), "Wren wallet", "wallet, waxed cotton", "autumn fair", "28");
         see(all, today.minusDays(12), "Heron pouch", "boxed pouch, plain", "autumn fair", "16");
         see(all, today.minusDays(70), "Heron pouch", "zip pouch, quilted", "summer fair, row C", "18.50");
+    }
+
+    /** Tickets for all pouches that are there, on a sheet of which some labels were gone already. */
+    private void printTickets(ChannelId stall) {
+        List<TicketLineForm> lines = tickets.tickets(stall).goods().stream()
+                .filter(bags -> bags.designName().equals("Heron pouch") && bags.quality() == Quality.GOOD)
+                .map(bags -> new TicketLineForm(bags.goodsId(), null, null, "", Integer.toString(bags.units()), ""))
+                .toList();
+        tickets.make(new TicketsForm(
+                UUID.randomUUID(),
+                PrintTarget.SHEET,
+                stall,
+                CommonSheet.LETTER_30.name(),
+                "7",
+                Set.of(Shown.SIZE, Shown.CLOTH, Shown.FIBRE, Shown.CARE),
+                CodeKind.NONE,
+                "",
+                lines));
     }
 
     private void set(

@@ -72,6 +72,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoBatches batches;
     private final DemoBench bench;
     private final DemoPrices prices;
+    private final DemoQuotes quotes;
     private final FairService fairs;
     private final TravellingClock clock;
     private final Path whole;
@@ -90,6 +91,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoBatches batches,
             DemoBench bench,
             DemoPrices prices,
+            DemoQuotes quotes,
             FairService fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -104,6 +106,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.batches = batches;
         this.bench = bench;
         this.prices = prices;
+        this.quotes = quotes;
         this.fairs = fairs;
         this.clock = clock;
     }
@@ -199,6 +202,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         bench.careFor(today.minusDays(12), "Anvil", Upkeep.Kind.NEEDLE, "90 topstitch");
         enterBatchesOfSeveralLines(today, bigFair);
         prices.setPrices(today);
+        quotes.enter(today);
     }
 
     /** Several designs, sizes and cloths made together, one such batch in each stage. */

@@ -17,9 +17,9 @@ import mardun.app.quote.QuoteReckoning.Asked;
 import mardun.app.quote.QuoteReckoning.Line;
 import mardun.app.quote.QuoteReckoning.Reckoned;
 import mardun.app.quote.QuoteViews.AgreedNumbers;
+import mardun.app.quote.QuoteViews.CustomerOrderView;
 import mardun.app.quote.QuoteViews.DeclineForm;
 import mardun.app.quote.QuoteViews.DepositForm;
-import mardun.app.quote.QuoteViews.OrderView;
 import mardun.app.quote.QuoteViews.QuoteFigures;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import mardun.app.quote.QuoteViews.QuotePaperForm;
@@ -158,8 +158,8 @@ public class QuoteService implements HoldsMoney {
                         .toList());
     }
 
-    private static OrderView view(CustomerOrder order, Settings current) {
-        return new OrderView(
+    private static CustomerOrderView view(CustomerOrder order, Settings current) {
+        return new CustomerOrderView(
                 order.id(),
                 order.version(),
                 order.quoteNumber(),

@@ -168,7 +168,7 @@ public final class QuoteViews {
             List<QuoteVersionView> versions,
             boolean changed,
             String reason,
-            @Nullable OrderView order) {}
+            @Nullable CustomerOrderView order) {}
 
     /** A version that was given to the customer. */
     public record QuoteVersionView(
@@ -183,7 +183,7 @@ public final class QuoteViews {
     public record AgreedNumbers(String about, int units, List<Integer> others) {}
 
     /** The order that came of a quote. */
-    public record OrderView(
+    public record CustomerOrderView(
             long id,
             long version,
             int quoteNumber,

@@ -9,6 +9,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.LengthView;
 import mardun.app.ticket.TicketViews.SheetForm;
 import mardun.app.ticket.TicketViews.SheetView;
 import mardun.core.label.CommonSheet;
@@ -89,14 +90,14 @@ class LabelSheets {
         return sheet.page().width().equals(A4_WIDTH);
     }
 
+    /** Called by the measures that its paper is made by. */
     private static String name(LabelSheet sheet, ViewWriter writer) {
-        return sheet.labels() + " of " + measure(sheet.label().width(), writer) + " × "
-                + measure(sheet.label().height(), writer) + (isA4(sheet) ? ", A4" : ", Letter");
-    }
-
-    private static String measure(Length length, ViewWriter writer) {
-        var shown = writer.length(length, ShownRounding.NEAREST);
-        return writer.system() == UnitSystem.INCH ? shown.inch() : shown.metric();
+        LengthView wide = writer.length(sheet.label().width(), ShownRounding.NEAREST);
+        LengthView high = writer.length(sheet.label().height(), ShownRounding.NEAREST);
+        return sheet.labels() + " of "
+                + (isA4(sheet)
+                        ? wide.metric() + " × " + high.metric() + ", A4"
+                        : wide.inch() + " × " + high.inch() + ", Letter");
     }
 
     private SheetView view(String key, String name, boolean isOwn, LabelSheet sheet) {

@@ -18,18 +18,13 @@ import java.util.List;
 import java.util.Optional;
 import mardun.app.id.ChannelId;
 import mardun.app.paper.LabelDrawing.CodeKind;
+import mardun.app.ticket.TicketViews.PrintTarget;
 import mardun.core.label.LabelSheet;
 import org.jspecify.annotations.Nullable;
 
 /** Tickets that were printed at once. */
 @Entity
 class TicketRun {
-
-    /** Where they come out. */
-    enum Target {
-        SHEET,
-        PRINTER
-    }
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -38,7 +33,7 @@ class TicketRun {
     private Instant madeAt;
 
     @Enumerated(EnumType.STRING)
-    private Target target;
+    private PrintTarget target;
 
     private ChannelId channelId;
     private String sheetKey;
@@ -62,7 +57,7 @@ class TicketRun {
 
     TicketRun(
             Instant madeAt,
-            Target target,
+            PrintTarget target,
             @Nullable ChannelId channelId,
             String sheetKey,
             LabelSheet sheet,
@@ -95,7 +90,7 @@ class TicketRun {
         return madeAt;
     }
 
-    Target target() {
+    PrintTarget target() {
         return target;
     }
 

@@ -29,7 +29,7 @@ import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
-import mardun.app.ticket.TicketRun.Target;
+import mardun.app.ticket.TicketViews.PrintTarget;
 import mardun.app.ticket.TicketViews.TicketGoods;
 import mardun.app.ticket.TicketViews.TicketLineForm;
 import mardun.app.ticket.TicketViews.TicketPreview;
@@ -88,7 +88,7 @@ public class TicketService {
 
     /** The bags that are there with their tickets, prices being those of a channel; of the usual one where none is named. */
     @Transactional(readOnly = true)
-    TicketsView tickets(@Nullable ChannelId asked) {
+    public TicketsView tickets(@Nullable ChannelId asked) {
         ChannelId channel = channels.find(asked).id();
         Settings current = settings.current();
         List<GoodsThere> there = goods.there();
@@ -179,14 +179,14 @@ public class TicketService {
         return new TicketPreview(
                 run.lines().stream().map(line -> drawing(run, line).view()).toList(),
                 run.units(),
-                run.target() == Target.SHEET ? run.sheet().pages(run.used(), run.units()) : 0);
+                run.target() == PrintTarget.SHEET ? run.sheet().pages(run.used(), run.units()) : 0);
     }
 
     /** Keeps tickets as they are to be printed; sent twice, once. Those on a sheet count as printed from now on. */
-    long make(TicketsForm form) {
+    public long make(TicketsForm form) {
         return onceOnly.make(form.requestId(), "price tickets", form, () -> {
             TicketRun run = read(form);
-            if (run.target() == Target.SHEET) {
+            if (run.target() == PrintTarget.SHEET) {
                 run.lines().forEach(TicketLine::allComeOut);
             }
             return runs.saveAndFlush(run).id();
@@ -198,7 +198,7 @@ public class TicketService {
         Settings current = settings.current();
         FieldReader fields = new FieldReader();
         LabelSheet sheet = sheets.get(form.sheetKey());
-        int first = form.target() == Target.SHEET ? fields.count("first", form.first(), 1, sheet.labels()) : 1;
+        int first = form.target() == PrintTarget.SHEET ? fields.count("first", form.first(), 1, sheet.labels()) : 1;
         ChannelId channel = form.channelId() == null
                 ? null
                 : channels.find(form.channelId()).id();

@@ -14,16 +14,21 @@ import mardun.app.id.DesignId;
 import mardun.app.paper.LabelDrawing.CodeKind;
 import mardun.app.paper.LabelView;
 import mardun.app.show.Views.MoneyView;
-import mardun.app.ticket.TicketRun.Target;
 import org.jspecify.annotations.Nullable;
 
 /** What the interface sends and gets to see of price tickets. */
-final class TicketViews {
+public final class TicketViews {
 
     private TicketViews() {}
 
+    /** Where tickets come out. */
+    public enum PrintTarget {
+        SHEET,
+        PRINTER
+    }
+
     /** What stands on a ticket beside the name, the price, and what has to be said. */
-    enum Shown {
+    public enum Shown {
         SIZE,
         CLOTH,
         FIBRE,
@@ -38,9 +43,9 @@ final class TicketViews {
      * @param first the first label of the sheet that isn't gone, from 1, as typed
      * @param more words of the maker's own for all of them; may be empty
      */
-    record TicketsForm(
+    public record TicketsForm(
             @NotNull UUID requestId,
-            @NotNull Target target,
+            @NotNull PrintTarget target,
             @Nullable ChannelId channelId,
             @NotNull @Size(max = 40) String sheetKey,
             @NotNull @Size(max = 20) String first,
@@ -58,7 +63,7 @@ final class TicketViews {
      * @param price as typed; empty for the book's
      * @param cloth in which cloth, where it isn't for finished bags; empty for the design's usual one
      */
-    record TicketLineForm(
+    public record TicketLineForm(
             @Nullable Long goodsId,
             @Nullable DesignId designId,
             @Nullable @Size(max = 60) String sizeKey,
@@ -67,7 +72,7 @@ final class TicketViews {
             @NotNull @Size(max = 20) String price) {}
 
     /** The bags that are there with their tickets, the sheets to choose from, and what was printed last. */
-    record TicketsView(
+    public record TicketsView(
             @Nullable ChannelId channelId, List<TicketGoods> goods, List<SheetView> sheets, List<TicketRunView> runs) {}
 
     /**
@@ -80,7 +85,7 @@ final class TicketViews {
      * @param without how many have none
      * @param wrongPrice what stands on those that are out of date; absent if none are
      */
-    record TicketGoods(
+    public record TicketGoods(
             long goodsId,
             @Nullable BatchId batchId,
             String designName,
@@ -102,7 +107,7 @@ final class TicketViews {
      * @param next the first label that isn't gone, from 1
      * @param pageWidth in millimetres, as all that follow
      */
-    record SheetView(
+    public record SheetView(
             String key,
             String name,
             boolean own,
@@ -119,7 +124,7 @@ final class TicketViews {
             double stepDown) {}
 
     /** A sheet of the maker's own, each measure as typed. */
-    record SheetForm(
+    public record SheetForm(
             @NotNull UUID requestId,
             @NotNull @Size(max = 200) String name,
             @NotNull @Size(max = 40) String pageWidth,
@@ -138,7 +143,7 @@ final class TicketViews {
      *
      * @param pages how many sheets they take; 0 for the label printer
      */
-    record TicketPreview(List<LabelView> labels, int units, int pages) {}
+    public record TicketPreview(List<LabelView> labels, int units, int pages) {}
 
     /**
      * Tickets that were printed at once.
@@ -146,10 +151,10 @@ final class TicketViews {
      * @param about for which bags
      * @param trouble why the label printer stopped; absent if it didn't
      */
-    record TicketRunView(
+    public record TicketRunView(
             long id,
             LocalDate madeOn,
-            Target target,
+            PrintTarget target,
             String about,
             String channel,
             int units,
