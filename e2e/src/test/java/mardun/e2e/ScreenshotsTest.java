@@ -31,12 +31,12 @@ class ScreenshotsTest {
             take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
             take(app, "/materials/2", "How it came and went", "material");
-            take(app, "/materials/buying", "All together", "buying");
+            take(app, "/prices/tickets", "another price than you ask now", "tickets");
+            take(app, "/prices/quotes/2", "is what the customer pays", "quote");
             Page work = open(app, "/bench/work/4", "Before you sit down");
             work.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))
                     .click();
             save(work, "work");
-            take(app, "/batches/5/gather", "The batch as a whole", "gather");
             take(app, "/batches/2/tally", "Minutes, planned and true", "tally");
             take(app, "/logbook", "at the bench", "logbook");
             take(app, "/batches", "On the go", "batches");
