@@ -2004,6 +2004,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/prices/bargains': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBargains'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/prices/book': {
     parameters: {
       query?: never;
@@ -2573,6 +2589,16 @@ export interface components {
       depth: components['schemas']['LengthView'];
       height: components['schemas']['LengthView'];
       width: components['schemas']['LengthView'];
+    };
+    BargainView: {
+      left: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+    };
+    BargainsView: {
+      leastToday?: components['schemas']['MoneyView'];
+      noneToday: boolean;
+      postedFree?: components['schemas']['BargainView'];
+      together?: components['schemas']['BargainView'];
     };
     BatchForm: {
       /** Format: int64 */
@@ -10056,6 +10082,36 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['BookView'];
+        };
+      };
+    };
+  };
+  readBargains: {
+    parameters: {
+      query: {
+        design: number;
+        size: string;
+        channel?: number;
+        price: string;
+        units?: string;
+        together?: string;
+        later?: number;
+        laterPrice?: string;
+        likelihood?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BargainsView'];
         };
       };
     };

@@ -15,6 +15,7 @@ import { WorkedFigure } from '../../ui/WorkedFigure';
 import { nearest, type Point, type Sheet } from './curve';
 import { PriceCurve } from './PriceCurve';
 import { ChannelPicker, useChannels } from './PricesPage';
+import { Bargains } from './Bargains';
 import { WhatIf } from './WhatIf';
 
 /** One bag and its price from all sides: what it costs, what each school asks, and what any price leaves for an hour. */
@@ -108,6 +109,7 @@ function Looked({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => 
         </section>
         <Schools sheet={sheet} minor={point.price.minor} onLook={look} />
         <WhatIf sheet={sheet} price={point.price.amount} />
+        <Bargains sheet={sheet} price={point.price.amount} />
         <div className="grid items-start gap-4 md:grid-cols-2">
           <AnHour sheet={sheet} onLook={look} />
           <Seen sheet={sheet} onLook={look} />

@@ -11,6 +11,7 @@ import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 import { ChannelsPart } from './ChannelsPart';
 import { ChoicePart } from './ChoicePart';
+import { ComparePanel } from './ComparePanel';
 import { PriceCell } from './PriceCell';
 import { StepPanel } from './StepPanel';
 
@@ -116,6 +117,7 @@ function BookPart() {
   const [isFalling, setFalling] = useState(false);
   const [chosen, setChosen] = useState<Set<string>>(new Set());
   const [stepping, setStepping] = useState(false);
+  const [comparing, setComparing] = useState(false);
   const words = useDeferredValue(search.trim().toLowerCase());
   const rows = useMemo(() => {
     const found = (book?.rows ?? []).filter(
@@ -174,6 +176,13 @@ function BookPart() {
           />
           <Button look="quiet" disabled={picked.length === 0} onClick={() => setStepping(true)}>
             Change {picked.length || ''} together
+          </Button>
+          <Button
+            look="quiet"
+            disabled={picked.length < 2 || picked.length > 6}
+            onClick={() => setComparing(true)}
+          >
+            Compare
           </Button>
           <Button look="quiet" onClick={() => window.print()}>
             Print
@@ -302,6 +311,7 @@ function BookPart() {
         </table>
         {rows.length === 0 && <p className="py-6 text-center text-soft">Nothing is called that.</p>}
       </section>
+      {comparing && <ComparePanel rows={picked} onClose={() => setComparing(false)} />}
       {stepping && (
         <StepPanel
           places={picked.map((row) => ({

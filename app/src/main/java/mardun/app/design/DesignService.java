@@ -62,6 +62,8 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
@@ -90,7 +92,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class DesignService implements UsesMaterials {
 
     private static final int LONGEST_WORDS = 4000;
-    private static final int REVISIONS_KEPT = 300;
+    private static final int REVISIONS_KEPT = 600;
 
     private record AtRevision(DesignId id, int number) {}
 
@@ -103,6 +105,8 @@ public class DesignService implements UsesMaterials {
 
     /** Nothing was ever logged of a design that isn't stored. */
     private static final DesignId NOT_STORED = new DesignId(0);
+
+    private final Remembered<String, List<CostedSize>> allCosted;
 
     private final Cache<AtRevision, ReadRevision> readBefore =
             Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
@@ -134,7 +138,9 @@ public class DesignService implements UsesMaterials {
             Patterns patterns,
             OnceOnly onceOnly,
             JsonMapper json,
-            Clock clock) {
+            Clock clock,
+            Changes changes) {
+        this.allCosted = new Remembered<>(changes);
         this.designs = designs;
         this.revisions = revisions;
         this.shelves = shelves;
@@ -614,22 +620,25 @@ public class DesignService implements UsesMaterials {
     /** What one bag of each size of each design that isn't put away takes, as each is usually made. */
     @Transactional(readOnly = true)
     public List<CostedSize> costed() {
+        return allCosted.get("all", all -> costAll());
+    }
+
+    private List<CostedSize> costAll() {
         Settings current = settings.current();
         List<DesignEntity> all = designs.findAll().stream()
                 .filter(entity -> !entity.isPutAway())
                 .sorted(Comparator.comparing(entity -> entity.name().toLowerCase(Locale.ROOT)))
                 .toList();
-        Map<DesignId, DesignDocument> documents =
-                all.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
-        Shelves read = shelves.read(documents.values().stream()
-                .flatMap(document -> materialsOf(document).stream())
+        Map<DesignId, ReadRevision> asTheyAre = all.stream().collect(Collectors.toMap(DesignEntity::id, this::asItIs));
+        Shelves read = shelves.read(asTheyAre.values().stream()
+                .flatMap(one -> materialsOf(one.view().document()).stream())
                 .distinct()
                 .toList());
         return all.stream()
                 .flatMap(entity -> costed(
                         entity,
-                        documents.get(entity.id()),
-                        documents.get(entity.id()).usualUnits(),
+                        asTheyAre.get(entity.id()),
+                        asTheyAre.get(entity.id()).view().document().usualUnits(),
                         read,
                         current))
                 .toList();
@@ -639,14 +648,15 @@ public class DesignService implements UsesMaterials {
     @Transactional(readOnly = true)
     public List<CostedSize> costed(DesignId id, int units) {
         DesignEntity entity = find(id);
-        DesignDocument document = document(entity);
-        return costed(entity, document, units, shelves.read(materialsOf(document)), settings.current())
+        ReadRevision its = asItIs(entity);
+        return costed(entity, its, units, shelves.read(materialsOf(its.view().document())), settings.current())
                 .toList();
     }
 
     private Stream<CostedSize> costed(
-            DesignEntity entity, DesignDocument document, int units, Shelves shelves, Settings current) {
-        Design design = estimates.timed(entity.id(), stored(document));
+            DesignEntity entity, ReadRevision its, int units, Shelves shelves, Settings current) {
+        DesignDocument document = its.view().document();
+        Design design = estimates.timed(entity.id(), its.design());
         List<Supply> supplies = supplies(document, shelves);
         String cloth = design.pieces().stream()
                 .filter(piece -> piece.role() == Role.OUTER)
@@ -670,6 +680,11 @@ public class DesignService implements UsesMaterials {
                     given.time(),
                     given.cost());
         });
+    }
+
+    /** A design as it is now, read once for each of its changes. */
+    private ReadRevision asItIs(DesignEntity entity) {
+        return readBefore.get(new AtRevision(entity.id(), entity.revision()), this::read);
     }
 
     private DesignDocument document(DesignEntity entity) {

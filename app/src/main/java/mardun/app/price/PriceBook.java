@@ -26,6 +26,8 @@ import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.money.Exact;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
@@ -47,8 +49,18 @@ public class PriceBook {
     private final SetPrices prices;
     private final SettingsService settings;
     private final Clock clock;
+    private final Remembered<ChannelId, BookView> books;
+    private final Remembered<ChannelId, Map<PricePlace, Money>> asked;
 
-    PriceBook(DesignService designs, ChannelService channels, SetPrices prices, SettingsService settings, Clock clock) {
+    PriceBook(
+            DesignService designs,
+            ChannelService channels,
+            SetPrices prices,
+            SettingsService settings,
+            Clock clock,
+            Changes changes) {
+        this.books = new Remembered<>(changes);
+        this.asked = new Remembered<>(changes);
         this.designs = designs;
         this.channels = channels;
         this.prices = prices;
@@ -90,6 +102,10 @@ public class PriceBook {
     /** What is asked for each size of each design in a channel; none for those that have no cost yet and no price. */
     @Transactional(readOnly = true)
     public Map<PricePlace, Money> asked(ChannelId id) {
+        return asked.get(id, this::workOutAsked);
+    }
+
+    private Map<PricePlace, Money> workOutAsked(ChannelId id) {
         Settings current = settings.current();
         PriceChoice choice = current.workroom().prices();
         Channel channel = channels.find(id).channel(current.workroom().hourlyRate());
@@ -100,6 +116,10 @@ public class PriceBook {
 
     @Transactional(readOnly = true)
     BookView book(@Nullable ChannelId id) {
+        return books.get(channels.find(id).id(), this::workOut);
+    }
+
+    private BookView workOut(ChannelId id) {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         KeptChannel entity = channels.find(id);

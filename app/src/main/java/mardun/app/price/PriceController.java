@@ -10,6 +10,7 @@ import java.util.UUID;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.price.PriceViews.AwayForm;
+import mardun.app.price.PriceViews.BargainsView;
 import mardun.app.price.PriceViews.BookView;
 import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
@@ -42,14 +43,21 @@ class PriceController {
     private final PriceBook book;
     private final PriceSheets sheets;
     private final PriceWhatIf whatIf;
+    private final PriceBargains bargains;
 
     PriceController(
-            ChannelService channels, PriceChoices choices, PriceBook book, PriceSheets sheets, PriceWhatIf whatIf) {
+            ChannelService channels,
+            PriceChoices choices,
+            PriceBook book,
+            PriceSheets sheets,
+            PriceWhatIf whatIf,
+            PriceBargains bargains) {
         this.channels = channels;
         this.choices = choices;
         this.book = book;
         this.sheets = sheets;
         this.whatIf = whatIf;
+        this.bargains = bargains;
     }
 
     @GetMapping("/api/channels")
@@ -126,6 +134,22 @@ class PriceController {
             @RequestParam(defaultValue = "") @Size(max = 60) String units) {
         return whatIf.of(
                 new PriceWhatIf.Asked(design, size, channel, otherChannel, price, material, rate, faster, units));
+    }
+
+    /** What a set, free postage, or letting a bag go at the day's end would leave; nothing of it is kept. */
+    @GetMapping("/api/prices/bargains")
+    BargainsView readBargains(
+            @RequestParam DesignId design,
+            @RequestParam @Size(max = 60) String size,
+            @RequestParam(required = false) @Nullable ChannelId channel,
+            @RequestParam @Size(max = 60) String price,
+            @RequestParam(defaultValue = "") @Size(max = 60) String units,
+            @RequestParam(defaultValue = "") @Size(max = 60) String together,
+            @RequestParam(required = false) @Nullable ChannelId later,
+            @RequestParam(defaultValue = "") @Size(max = 60) String laterPrice,
+            @RequestParam(defaultValue = "") @Size(max = 60) String likelihood) {
+        return bargains.of(
+                new PriceBargains.Asked(design, size, channel, price, units, together, later, laterPrice, likelihood));
     }
 
     @PostMapping("/api/prices/seen")

@@ -29,7 +29,6 @@ import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SeenView;
 import mardun.app.price.PriceViews.SetView;
 import mardun.app.problem.FieldReader;
-import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -62,6 +61,7 @@ public class PriceSheets {
             .toList();
 
     private final DesignService designs;
+    private final BagCosts costs;
     private final ChannelService channels;
     private final SetPrices prices;
     private final PriceSeenRepository seen;
@@ -70,12 +70,14 @@ public class PriceSheets {
 
     PriceSheets(
             DesignService designs,
+            BagCosts costs,
             ChannelService channels,
             SetPrices prices,
             PriceSeenRepository seen,
             SettingsService settings,
             Clock clock) {
         this.designs = designs;
+        this.costs = costs;
         this.channels = channels;
         this.prices = prices;
         this.seen = seen;
@@ -92,16 +94,9 @@ public class PriceSheets {
     @Transactional(readOnly = true)
     PriceSheetView sheet(DesignId designId, String sizeKey, @Nullable ChannelId channelId, @Nullable Integer units) {
         Settings current = settings.current();
-        int of = units == null ? designs.document(designId).usualUnits() : units;
-        CostedSize size = designs.costed(designId, of).stream()
-                .filter(one -> one.sizeKey().equals(sizeKey))
-                .findFirst()
-                .orElseThrow(() -> RefusedException.missing("This design has no such size, or no longer."));
-        UnitCost cost = size.cost()
-                .orElseThrow(() -> RefusedException.conflict(
-                        "“" + size.designName() + "” has no cost yet: something is missing. Its page says what."));
+        CostedSize size = costs.size(designId, sizeKey, units);
         KeptChannel entity = channels.find(channelId);
-        return new Sheet(size, cost, entity, current).view();
+        return new Sheet(size, size.cost().orElseThrow(), entity, current).view();
     }
 
     /** A sheet as it is worked out. */

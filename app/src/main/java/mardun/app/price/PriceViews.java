@@ -304,4 +304,21 @@ public final class PriceViews {
             MoneyView after,
             @Nullable MoneyView perHourBefore,
             @Nullable MoneyView perHourAfter) {}
+
+    /** What is left of one bag that is sold otherwise than one at its price, and what an hour of it earns. */
+    public record BargainView(MoneyView left, @Nullable MoneyView perHour) {}
+
+    /**
+     * Bargains.
+     *
+     * @param together of each of some that are sold together; absent if not asked
+     * @param postedFree of one where the maker pays the postage; absent where the buyer pays none anyway
+     * @param leastToday the least price at which one is let go today; absent if not asked, or where none brings as much
+     * @param noneToday no price brings as much today
+     */
+    public record BargainsView(
+            @Nullable BargainView together,
+            @Nullable BargainView postedFree,
+            @Nullable MoneyView leastToday,
+            boolean noneToday) {}
 }

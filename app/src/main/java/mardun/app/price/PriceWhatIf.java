@@ -6,14 +6,12 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mardun.app.design.CostedSize;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.price.PriceViews.WhatIfPrices;
 import mardun.app.price.PriceViews.WhatIfSide;
 import mardun.app.problem.FieldReader;
-import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -37,11 +35,13 @@ class PriceWhatIf {
     private static final BigDecimal MILLIS_PER_MINUTE = BigDecimal.valueOf(60_000);
 
     private final DesignService designs;
+    private final BagCosts costs;
     private final ChannelService channels;
     private final SettingsService settings;
 
-    PriceWhatIf(DesignService designs, ChannelService channels, SettingsService settings) {
+    PriceWhatIf(DesignService designs, BagCosts costs, ChannelService channels, SettingsService settings) {
         this.designs = designs;
+        this.costs = costs;
         this.channels = channels;
         this.settings = settings;
     }
@@ -122,15 +122,7 @@ class PriceWhatIf {
     }
 
     private UnitTakes takes(Asked asked, int units) {
-        CostedSize size = designs.costed(asked.design(), units).stream()
-                .filter(one -> one.sizeKey().equals(asked.size()))
-                .findFirst()
-                .orElseThrow(() -> RefusedException.missing("This design has no such size, or no longer."));
-        return UnitTakes.of(
-                size.cost()
-                        .orElseThrow(() -> RefusedException.conflict("“" + size.designName()
-                                + "” has no cost yet: something is missing. Its page says what.")),
-                size.time());
+        return costs.takes(asked.design(), asked.size(), units);
     }
 
     private static WhatIfSide side(

@@ -210,6 +210,27 @@ public final class Terms {
         return price.minus(taken(price));
     }
 
+    /** The same terms for a sale of just so many bags. */
+    public Terms ofUnits(int sold) {
+        return new Terms(fees, tax, BigDecimal.valueOf(sold), postagePaid, postage);
+    }
+
+    /** The same terms where the buyer pays nothing for postage, and the maker all of it. */
+    public Terms postedFree() {
+        return new Terms(fees, tax, unitsPerSale, Money.zero(currency()), postage);
+    }
+
+    /**
+     * What is left of a whole sale, rounded once, half up.
+     *
+     * @param together the price of all bags in it
+     */
+    public Money leftOfAll(Money together) {
+        return Money.ofMinor(
+                currency(),
+                Apportionment.rounded(leftOfSale(paid(Exact.minor(together).divide(units)))));
+    }
+
     /** What the buyer pays for one bag in all, with tax on top and the share of postage. */
     public Money buyerPays(Money price) {
         return Money.ofMinor(

@@ -1,0 +1,44 @@
+package mardun.app.price;
+
+import mardun.app.design.CostedSize;
+import mardun.app.design.DesignService;
+import mardun.app.id.DesignId;
+import mardun.app.problem.RefusedException;
+import mardun.core.pricing.UnitTakes;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What one bag of a size takes, refused in a sentence where that isn't known. */
+@Component
+class BagCosts {
+
+    private final DesignService designs;
+
+    BagCosts(DesignService designs) {
+        this.designs = designs;
+    }
+
+    /**
+     * A size of a design that has a cost.
+     *
+     * @param units for a batch of how many; absent for as many as is usual
+     */
+    CostedSize size(DesignId design, String sizeKey, @Nullable Integer units) {
+        int of = units == null ? designs.document(design).usualUnits() : units;
+        CostedSize size = designs.costed(design, of).stream()
+                .filter(one -> one.sizeKey().equals(sizeKey))
+                .findFirst()
+                .orElseThrow(() -> RefusedException.missing("This design has no such size, or no longer."));
+        if (size.cost().isEmpty()) {
+            throw RefusedException.conflict(
+                    "“" + size.designName() + "” has no cost yet: something is missing. Its page says what.");
+        }
+        return size;
+    }
+
+    /** What one of it takes. */
+    UnitTakes takes(DesignId design, String sizeKey, @Nullable Integer units) {
+        CostedSize size = size(design, sizeKey, units);
+        return UnitTakes.of(size.cost().orElseThrow(), size.time());
+    }
+}

@@ -1,0 +1,78 @@
+package mardun.app.stored;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/** What is remembered is never older than the last change, and never what somebody else hasn't committed. */
+class RememberedTest {
+
+    private final Changes changes = new Changes();
+    private final Remembered<String, String> remembered = new Remembered<>(changes);
+    private final AtomicInteger worked = new AtomicInteger();
+    private String stored = "first";
+
+    private String read() {
+        return remembered.get("key", key -> {
+            worked.incrementAndGet();
+            return stored;
+        });
+    }
+
+    @BeforeEach
+    void begin() {
+        TransactionSynchronizationManager.initSynchronization();
+    }
+
+    @AfterEach
+    void end() {
+        TransactionSynchronizationManager.clearSynchronization();
+    }
+
+    private static void complete() {
+        TransactionSynchronizationManager.getSynchronizations()
+                .forEach(one -> one.afterCompletion(TransactionSynchronization.STATUS_COMMITTED));
+        TransactionSynchronizationManager.clearSynchronization();
+        TransactionSynchronizationManager.initSynchronization();
+    }
+
+    @Test
+    void itIsWorkedOutOnceUntilSomethingIsWritten() {
+        assertThat(read()).isEqualTo("first");
+        changes.inspect("select 1 from design");
+        read();
+        assertThat(worked).hasValue(1);
+        changes.inspect("update design set name = ?");
+        complete();
+        stored = "second";
+        assertThat(read()).isEqualTo("second");
+    }
+
+    @Test
+    void whoReadsBetweenAWriteAndItsCommitRemembersItNoLongerThanThat() {
+        changes.inspect("insert into design values (?)");
+        var writing = TransactionSynchronizationManager.getSynchronizations();
+        TransactionSynchronizationManager.clearSynchronization();
+        TransactionSynchronizationManager.initSynchronization();
+        assertThat(read()).isEqualTo("first");
+        stored = "committed";
+        writing.forEach(one -> one.afterCompletion(TransactionSynchronization.STATUS_COMMITTED));
+        assertThat(read()).isEqualTo("committed");
+    }
+
+    @Test
+    void aTransactionThatHasWrittenKeepsWhatItReadsToItself() {
+        assertThat(read()).isEqualTo("first");
+        changes.inspect("  delete from design");
+        stored = "not committed";
+        assertThat(read()).isEqualTo("not committed");
+        stored = "first";
+        complete();
+        assertThat(read()).isEqualTo("first");
+    }
+}
