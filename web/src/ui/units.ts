@@ -48,3 +48,6 @@ export const dayOfMonth = (iso: string) => localDay(iso).getDate();
 export const isWeekend = (iso: string) => [0, 6].includes(localDay(iso).getDay());
 export const daysBetween = (from: string, to: string) =>
   Math.round((localDay(to).getTime() - localDay(from).getTime()) / 86_400_000);
+
+/** An amount as it is said after “lost” or “less”: without its sign. */
+export const unsigned = (amount: string) => amount.replace(/^[-−]/, '');

@@ -2052,6 +2052,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/prices/overheads': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readOverheads'];
+    put: operations['changeOverheads'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/prices/seen': {
     parameters: {
       query?: never;
@@ -4578,6 +4594,23 @@ export interface components {
       version: number;
       waits: string;
     };
+    OverheadsForm: {
+      hours: string;
+      lines: components['schemas']['YearlyCost'][];
+      take: boolean;
+      /** Format: int64 */
+      version: number;
+    };
+    OverheadsView: {
+      aYear?: components['schemas']['TimeView'];
+      /** Format: int32 */
+      days: number;
+      form: components['schemas']['OverheadsForm'];
+      logged: components['schemas']['TimeView'];
+      now: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      together: components['schemas']['MoneyView'];
+    };
     PaceView: {
       anHour: number;
       /** Format: int32 */
@@ -6448,6 +6481,10 @@ export interface components {
       rounding?: string;
       rule: string;
       schools: components['schemas']['SchoolView'][];
+    };
+    YearlyCost: {
+      amount: string;
+      name: string;
     };
     ZipFit: {
       clearance: string;
@@ -10178,6 +10215,50 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ChoiceForm'];
+        };
+      };
+    };
+  };
+  readOverheads: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OverheadsView'];
+        };
+      };
+    };
+  };
+  changeOverheads: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OverheadsForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OverheadsView'];
         };
       };
     };

@@ -4,6 +4,7 @@ import { api, Problem, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { useSettled } from '../../ui/useSettled';
+import { unsigned } from '../../ui/units';
 import type { Sheet } from './curve';
 import { useChannels } from './PricesPage';
 
@@ -66,7 +67,7 @@ export function Bargains({ sheet, price }: { sheet: Sheet; price: string }) {
             ))}
         </SelectField>
         {field('laterPrice', 'at')}
-        {field('likelihood', 'of 100 such')}
+        {field('likelihood', 'how likely (%)')}
       </div>
       {typed.later && typed.laterPrice.trim() && data && (
         <p className="mt-1">
@@ -90,7 +91,7 @@ function Leaves({ bargain, inline }: { bargain: Schemas['BargainView'] | undefin
   return (
     <span className={inline ? '' : 'self-center'}>
       <b className={isLost ? 'text-madder' : ''}>
-        {bargain.left.amount.replace('-', '')} {isLost ? 'lost' : 'left'} of each
+        {unsigned(bargain.left.amount)} {isLost ? 'lost' : 'left'} of each
       </b>
       {bargain.perHour && `, ${bargain.perHour.amount} an hour`}
     </span>

@@ -33,7 +33,9 @@ export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => vo
           <tbody>
             {lines.map((line) => (
               <tr key={line.words}>
-                <th scope="row">{line.words}</th>
+                <th scope="row" className="!border-b-0">
+                  {line.words}
+                </th>
                 {rows.map((row) => (
                   <td
                     key={`${row.designId} ${row.sizeKey}`}
@@ -48,6 +50,11 @@ export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => vo
           </tbody>
         </table>
       </div>
+      {byHour?.below && (
+        <p className="mt-3 font-semibold text-madder">
+          None of them earns what an hour is worth at the least.
+        </p>
+      )}
       {byHour && byBag && (
         <p className="mt-3">
           {byHour === byBag ? (

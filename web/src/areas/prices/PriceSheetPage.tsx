@@ -7,7 +7,7 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tagged } from '../../ui/Ticket';
-import { fullDay } from '../../ui/units';
+import { fullDay, unsigned } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 import { uuid } from '../../ui/uuid';
@@ -159,7 +159,7 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
             <dt className="text-soft">
               {line.amount.minor < 0 ? '+' : '−'} {line.name}
             </dt>
-            <dd>{line.amount.amount.replace('-', '')}</dd>
+            <dd>{unsigned(line.amount.amount)}</dd>
           </div>
         ))}
         <div className="flex justify-between gap-3">
@@ -170,7 +170,7 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
           className={`mt-1 flex justify-between gap-3 border-t border-line pt-1 font-semibold ${point.left.minor < 0 ? 'text-madder' : ''}`}
         >
           <dt>{point.left.minor < 0 ? 'lost' : 'left'} of one</dt>
-          <dd>{point.left.amount.replace('-', '')}</dd>
+          <dd>{unsigned(point.left.amount)}</dd>
         </div>
         {earns && (
           <div

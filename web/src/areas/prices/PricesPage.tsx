@@ -11,6 +11,7 @@ import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 import { ChannelsPart } from './ChannelsPart';
 import { ChoicePart } from './ChoicePart';
+import { OverheadsPart } from './OverheadsPart';
 import { ComparePanel } from './ComparePanel';
 import { PriceCell } from './PriceCell';
 import { StepPanel } from './StepPanel';
@@ -54,7 +55,17 @@ export default function PricesPage() {
           </ButtonLink>
         </nav>
       </header>
-      {part === 'channels' ? <ChannelsPart /> : part === 'schools' ? <ChoicePart /> : <BookPart />}
+      {part === 'channels' ? <ChannelsPart /> : part === 'schools' ? <HowPart /> : <BookPart />}
+    </>
+  );
+}
+
+/** How prices come about: from what is wanted to the price, and what an hour bears of a year's overheads. */
+function HowPart() {
+  return (
+    <>
+      <ChoicePart />
+      <OverheadsPart />
     </>
   );
 }

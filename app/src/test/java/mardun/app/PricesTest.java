@@ -353,4 +353,64 @@ class PricesTest {
         choice.put("usualChannel", shop.get("id").asLong());
         assertThat(APP.put("/api/prices/choice", choice).on("usualChannel")).contains("is put away");
     }
+
+    @Test
+    void theYearlySheetIsSpreadOverTheHoursAndReckonedWithOnlyWhenWanted() {
+        JsonNode before = bench.ok(APP.get("/api/prices/overheads"));
+        String now = before.get("now").get("amount").asString();
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "version",
+                before.get("form").get("version").asLong(),
+                "hours",
+                "",
+                "lines",
+                List.of(
+                        Map.of("name", "insurance", "amount", "240"),
+                        Map.of("name", "needles and blades", "amount", "60")),
+                "take",
+                true));
+        assertThat(APP.put("/api/prices/overheads", form).detail())
+                .as("nothing is logged yet")
+                .contains("Too few hours are logged");
+        form.put("hours", "8761");
+        assertThat(APP.put("/api/prices/overheads", form).on("hours")).contains("8761");
+        form.put("hours", "200");
+        form.put("take", false);
+        JsonNode kept = bench.ok(APP.put("/api/prices/overheads", form));
+        assertThat(kept.get("perHour").get("amount").asString()).isEqualTo("1.50");
+        assertThat(kept.get("now").get("amount").asString()).isEqualTo(now);
+        assertThat(APP.put("/api/prices/overheads", form).status())
+                .as("from an older state")
+                .isEqualTo(409);
+        form.put("version", kept.get("form").get("version").asLong());
+        form.put("take", true);
+        JsonNode taken = bench.ok(APP.put("/api/prices/overheads", form));
+        assertThat(taken.get("now").get("amount").asString()).isEqualTo("1.50");
+    }
+
+    @Test
+    void aSetFreePostageAndTheLastOneOfTheDay() {
+        long shop = add(channel("Posted shop {ç}", fee("shop", "SHARE", "10"))).id();
+        String asked = "/api/prices/bargains?design=" + pouch + "&size=" + medium() + "&channel=" + shop + "&price=20";
+        JsonNode nothing = bench.ok(APP.get(asked));
+        assertThat(nothing.hasNonNull("together")).isFalse();
+        assertThat(nothing.hasNonNull("postedFree")).as("nobody pays postage").isFalse();
+        JsonNode both =
+                bench.ok(APP.get(asked + "&units=3&together=50&later=" + shop + "&laterPrice=20&likelihood=50"));
+        assertThat(both.get("leastToday").get("amount").asString()).isEqualTo("10.00");
+        assertThat(both.get("together").get("left").get("minor").asLong())
+                .as("45.00 of three is 15.00 each, less what it costs")
+                .isEqualTo(1_500 - minorCost());
+        assertThat(APP.get(asked + "&units=0&together=50").on("units")).contains("0");
+        assertThat(APP.get(asked + "&later=" + shop + "&laterPrice=20&likelihood=101")
+                        .on("likelihood"))
+                .contains("101");
+    }
+
+    private static long minorCost() {
+        return row(bench.ok(APP.get("/api/prices/book")), "medium")
+                .get("cost")
+                .get("minor")
+                .asLong();
+    }
 }

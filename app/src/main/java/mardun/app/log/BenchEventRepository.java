@@ -3,6 +3,7 @@ package mardun.app.log;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import mardun.app.id.BatchId;
@@ -108,6 +109,16 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
                 or event.designId in :designs or cast(event.batchId as string) = :number)
             order by event.happenedAt desc, event.number desc""")
     List<BenchEvent> found(Instant until, String words, Collection<DesignId> designs, String number, Limit most);
+
+    /** Hands-on time since a moment, without what was left out. */
+    @Query("""
+            select coalesce(sum(event.millis), 0) from BenchEvent event
+            where event.happenedAt >= :from and event.kind in (WORKED, SET_UP)
+            and not exists (select 1 from BenchEvent its where its.kind = LEFT_OUT and its.ofEvent = event.id)""")
+    long millisSince(Instant from);
+
+    @Query("select min(event.happenedAt) from BenchEvent event where event.kind in (WORKED, SET_UP)")
+    Optional<Instant> firstWorked();
 
     /** Hands-on time at a place since a moment, without what was left out. */
     @Query("""

@@ -197,6 +197,18 @@ public class BenchLog {
         return events.existsByIdAndBatchIdAndKindIn(event, batch, Set.of(EventKind.WORKED, EventKind.SET_UP));
     }
 
+    /** Hands-on time that was logged since a moment. */
+    @Transactional(readOnly = true)
+    public Duration workedSince(Instant from) {
+        return Duration.ofMillis(events.millisSince(from));
+    }
+
+    /** When the first hands-on time was logged; empty if none was. */
+    @Transactional(readOnly = true)
+    public Optional<Instant> firstWorked() {
+        return events.firstWorked();
+    }
+
     /** How long was worked at a machine since a moment. */
     @Transactional(readOnly = true)
     public Duration workedAt(String place, Instant from) {

@@ -16,6 +16,8 @@ import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.ChoiceForm;
 import mardun.app.price.PriceViews.NewChannelForm;
+import mardun.app.price.PriceViews.OverheadsForm;
+import mardun.app.price.PriceViews.OverheadsView;
 import mardun.app.price.PriceViews.PriceSheetView;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SetForm;
@@ -44,6 +46,7 @@ class PriceController {
     private final PriceSheets sheets;
     private final PriceWhatIf whatIf;
     private final PriceBargains bargains;
+    private final OverheadSheets overheads;
 
     PriceController(
             ChannelService channels,
@@ -51,13 +54,15 @@ class PriceController {
             PriceBook book,
             PriceSheets sheets,
             PriceWhatIf whatIf,
-            PriceBargains bargains) {
+            PriceBargains bargains,
+            OverheadSheets overheads) {
         this.channels = channels;
         this.choices = choices;
         this.book = book;
         this.sheets = sheets;
         this.whatIf = whatIf;
         this.bargains = bargains;
+        this.overheads = overheads;
     }
 
     @GetMapping("/api/channels")
@@ -89,6 +94,17 @@ class PriceController {
     @PutMapping("/api/prices/choice")
     ChoiceForm changeChoice(@Valid @RequestBody ChoiceForm form) {
         return choices.choose(form);
+    }
+
+    /** The yearly sheet of overheads and what an hour bears of it. */
+    @GetMapping("/api/prices/overheads")
+    OverheadsView readOverheads() {
+        return overheads.sheet();
+    }
+
+    @PutMapping("/api/prices/overheads")
+    OverheadsView changeOverheads(@Valid @RequestBody OverheadsForm form) {
+        return overheads.change(form);
     }
 
     /** The price book of a channel; of the usual one where none is named. */

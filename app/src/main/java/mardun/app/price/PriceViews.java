@@ -321,4 +321,39 @@ public final class PriceViews {
             @Nullable BargainView postedFree,
             @Nullable MoneyView leastToday,
             boolean noneToday) {}
+
+    /** What something costs in a year, as typed. */
+    public record YearlyCost(
+            @NotNull @Size(max = 120) String name,
+            @NotNull @Size(max = 20) String amount) {}
+
+    /**
+     * What a year costs beside material and labour.
+     *
+     * @param hours how many are worked at the bench in a year, as typed; empty for those that are logged
+     * @param take what an hour bears of it becomes the workroom's from now on
+     */
+    public record OverheadsForm(
+            long version,
+            @NotNull @Size(max = 20) String hours,
+            @NotNull @Size(max = 60) List<@NotNull @Valid YearlyCost> lines,
+            boolean take) {}
+
+    /**
+     * The yearly sheet and what follows from it.
+     *
+     * @param logged the hands-on time that was logged
+     * @param days in so many days, at most a year
+     * @param aYear what that comes to in a year; absent where too little is known
+     * @param perHour what an hour bears; absent where no hours are known
+     * @param now what an hour bears as the workroom reckons now
+     */
+    public record OverheadsView(
+            OverheadsForm form,
+            TimeView logged,
+            int days,
+            @Nullable TimeView aYear,
+            MoneyView together,
+            @Nullable MoneyView perHour,
+            MoneyView now) {}
 }

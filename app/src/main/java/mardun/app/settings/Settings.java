@@ -385,6 +385,11 @@ public class Settings {
         priceToNearest = choice.rounding().toNearest();
     }
 
+    /** What an hour at the bench bears of overheads from now on. */
+    public void overheads(Money anHour) {
+        overheadPerHourMinor = anHour.getAmountMinorLong();
+    }
+
     ChannelId usualChannelId() {
         return usualChannelId;
     }
