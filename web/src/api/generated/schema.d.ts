@@ -3668,6 +3668,16 @@ export interface components {
       open: boolean;
       tools: components['schemas']['GatherTool'][];
     };
+    GivenPrice: {
+      price: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
+    };
+    GivenView: {
+      cost: components['schemas']['MoneyView'];
+      costsNothing: boolean;
+      prices: components['schemas']['GivenPrice'][];
+    };
     GoodsForm: {
       /** @enum {string} */
       kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
@@ -4865,6 +4875,7 @@ export interface components {
       design: string;
       /** Format: int64 */
       designId: number;
+      given?: components['schemas']['GivenView'];
       history: components['schemas']['SetView'][];
       least: components['schemas']['MoneyView'];
       noPrice?: string;

@@ -248,6 +248,12 @@ function Cost({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => vo
           <b>{sheet.cost.value.amount}</b>
         </WorkedFigure>
       </div>
+      {sheet.given && (
+        <p className="text-[13px] text-soft">
+          What was given to you counts {sheet.given.costsNothing ? 'nothing' : 'what it would have cost'};{' '}
+          {sheet.given.costsNothing ? 'at what it would have cost' : 'at nothing'}: {sheet.given.cost.amount}.
+        </p>
+      )}
       <label className="flex items-center gap-2 text-soft">
         made
         <input
@@ -289,6 +295,17 @@ function Cost({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => vo
   );
 }
 
+/** What a school would ask if what was given were valued the other way. */
+function GivenOtherwise({ sheet, school }: { sheet: Sheet; school: Sheet['schools'][number] }) {
+  const other = sheet.given?.prices.find((one) => one.school === school.school)?.price;
+  if (!other || other.minor === school.price.minor) return null;
+  return (
+    <span className="block text-[13px] font-normal text-soft">
+      {sheet.given?.costsNothing ? 'gifts paid' : 'gifts free'}: {other.amount}
+    </span>
+  );
+}
+
 function Schools({ sheet, minor, onLook }: { sheet: Sheet; minor: number; onLook: (minor: number) => void }) {
   return (
     <section className="sheet overflow-x-auto px-4 py-3" aria-label="By each school">
@@ -319,7 +336,10 @@ function Schools({ sheet, minor, onLook }: { sheet: Sheet; minor: number; onLook
                   {school.usual && <span className="font-normal text-soft"> · usual</span>}
                 </button>
               </td>
-              <td className="num font-semibold">{school.price.amount}</td>
+              <td className="num font-semibold">
+                {school.price.amount}
+                <GivenOtherwise sheet={sheet} school={school} />
+              </td>
               <td className="num">{school.taken.amount}</td>
               <td className={`num ${school.left.minor < 0 ? 'text-madder' : ''}`}>{school.left.amount}</td>
               <td

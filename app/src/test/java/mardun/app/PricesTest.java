@@ -29,13 +29,18 @@ class PricesTest {
     static void shelf() {
         bench = new AtTheBench(APP, "90 yd");
         pouch = APP.pouch("Priced pouch {ç}");
+        fill(pouch, bench.shelf());
+    }
+
+    /** Puts materials in a design's slots. */
+    private static void fill(long pouch, Map<String, Long> materials) {
         JsonNode document = bench.ok(APP.get("/api/designs/" + pouch));
         Map<String, Object> form = new HashMap<>();
         form.put("version", document.get("version").asLong());
         var typed = (tools.jackson.databind.node.ObjectNode)
                 document.get("document").deepCopy();
         typed.get("slots").forEach(slot -> {
-            Long material = bench.shelf().get(slot.get("key").asString());
+            Long material = materials.get(slot.get("key").asString());
             if (material != null) {
                 ((tools.jackson.databind.node.ObjectNode) slot).put("materialId", material);
             }
@@ -412,5 +417,27 @@ class PricesTest {
                 .get("cost")
                 .get("minor")
                 .asLong();
+    }
+
+    @Test
+    void whatWasGivenIsShownAtNothingAndAtWhatItWouldHaveCost() {
+        assertThat(bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium()))
+                        .hasNonNull("given"))
+                .as("all of it was bought")
+                .isFalse();
+        long gift = APP.enter(APP.cloth("A gift {ç}", "44 in", "12.00", ""));
+        Map<String, Object> came = new HashMap<>(
+                Map.of("requestId", UUID.randomUUID(), "kind", "GIVEN", "amount", "20 yd", "reason", "from a friend"));
+        bench.ok(APP.post("/api/materials/" + gift + "/movements", came));
+        long given = APP.pouch("Pouch of a gift");
+        Map<String, Long> materials = new HashMap<>(bench.shelf());
+        materials.put("outer", gift);
+        fill(given, materials);
+        JsonNode sheet = bench.ok(APP.get("/api/prices/sheet?design=" + given + "&size=" + medium()));
+        JsonNode other = sheet.get("given");
+        long cost = sheet.get("cost").get("value").get("minor").asLong();
+        assertThat(other.get("costsNothing").asBoolean()).isFalse();
+        assertThat(other.get("cost").get("minor").asLong()).isLessThan(cost);
+        assertThat(other.get("prices").size()).isEqualTo(sheet.get("schools").size());
     }
 }

@@ -653,6 +653,20 @@ public class DesignService implements UsesMaterials {
                 .toList();
     }
 
+    /** The same, with what was given valued the other way than the maker usually does. */
+    @Transactional(readOnly = true)
+    public List<CostedSize> costedWithGivenOtherwise(DesignId id, int units) {
+        DesignEntity entity = find(id);
+        ReadRevision its = asItIs(entity);
+        return costed(
+                        entity,
+                        its,
+                        units,
+                        shelves.readWithGivenOtherwise(materialsOf(its.view().document())),
+                        settings.current())
+                .toList();
+    }
+
     private Stream<CostedSize> costed(
             DesignEntity entity, ReadRevision its, int units, Shelves shelves, Settings current) {
         DesignDocument document = its.view().document();

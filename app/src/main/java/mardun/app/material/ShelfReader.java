@@ -12,6 +12,7 @@ import java.util.function.Function;
 import mardun.app.id.MaterialId;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.core.material.Valuing;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Component;
 
@@ -46,6 +47,11 @@ class ShelfReader {
 
     /** The shelves of these materials as they are now, by their ids; those that there aren't are left out. */
     Map<MaterialId, MaterialShelf> read(Collection<MaterialId> ids) {
+        return read(ids, settings.current().valuing());
+    }
+
+    /** The same, valued otherwise than the maker usually does. */
+    Map<MaterialId, MaterialShelf> read(Collection<MaterialId> ids, Valuing valuing) {
         if (ids.isEmpty()) {
             return Map.of();
         }
@@ -54,7 +60,8 @@ class ShelfReader {
                 lots.findByMaterialIdInOrderByCameAtAscIdAsc(ids),
                 movements.findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(ids, EVER),
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids),
-                reservations.findByMaterialIdInOrderById(ids));
+                reservations.findByMaterialIdInOrderById(ids),
+                valuing);
     }
 
     /** The shelves of all materials as they are now. */
@@ -81,7 +88,8 @@ class ShelfReader {
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
                         .filter(price -> price.since().isBefore(until))
                         .toList(),
-                held);
+                held,
+                settings.current().valuing());
     }
 
     private Map<MaterialId, MaterialShelf> shelves(
@@ -89,7 +97,8 @@ class ShelfReader {
             List<Lot> itsLots,
             List<StockMovement> itsMovements,
             List<MaterialPrice> itsPrices,
-            List<Reservation> itsReservations) {
+            List<Reservation> itsReservations,
+            Valuing valuing) {
         Settings current = settings.current();
         Map<MaterialId, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
         Map<MaterialId, List<StockMovement>> movementsOf = by(itsMovements, StockMovement::materialId);
@@ -106,7 +115,7 @@ class ShelfReader {
                             pricesOf.getOrDefault(material.id(), List.of()),
                             reservationsOf.getOrDefault(material.id(), List.of()),
                             current.currency(),
-                            current.valuing()));
+                            valuing));
         }
         return shelves;
     }

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
+import mardun.app.settings.SettingsService;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -26,16 +27,24 @@ public class StockShelves {
 
     private final ShelfReader reader;
     private final MaterialRepository materials;
+    private final SettingsService settings;
 
-    StockShelves(ShelfReader reader, MaterialRepository materials) {
+    StockShelves(ShelfReader reader, MaterialRepository materials, SettingsService settings) {
         this.reader = reader;
         this.materials = materials;
+        this.settings = settings;
     }
 
     /** The shelves of these materials as they are now. */
     @Transactional(readOnly = true)
     public Shelves read(Collection<MaterialId> materialIds) {
         return new Shelves(reader.read(materialIds));
+    }
+
+    /** The same, with what was given valued the other way than the maker usually does. */
+    @Transactional(readOnly = true)
+    public Shelves readWithGivenOtherwise(Collection<MaterialId> materialIds) {
+        return new Shelves(reader.read(materialIds, settings.current().valuing().withGivenOtherwise()));
     }
 
     /** Thread that is on the shelf, with what a machine takes of it in an hour, where the maker said so. */

@@ -1,5 +1,6 @@
 package mardun.app.price;
 
+import java.util.Optional;
 import mardun.app.design.CostedSize;
 import mardun.app.design.DesignService;
 import mardun.app.id.DesignId;
@@ -34,6 +35,14 @@ class BagCosts {
                     "“" + size.designName() + "” has no cost yet: something is missing. Its page says what.");
         }
         return size;
+    }
+
+    /** What one of a size takes with what was given valued the other way; empty where that can't be said. */
+    Optional<UnitTakes> withGivenOtherwise(CostedSize size) {
+        return designs.costedWithGivenOtherwise(size.designId(), size.units()).stream()
+                .filter(one -> one.sizeKey().equals(size.sizeKey()))
+                .findFirst()
+                .flatMap(other -> other.cost().map(cost -> UnitTakes.of(cost, other.time())));
     }
 
     /** What one of it takes. */

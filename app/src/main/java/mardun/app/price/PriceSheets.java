@@ -22,6 +22,8 @@ import mardun.app.id.DesignId;
 import mardun.app.price.PriceViews.AnHourView;
 import mardun.app.price.PriceViews.CostPart;
 import mardun.app.price.PriceViews.CurvePoint;
+import mardun.app.price.PriceViews.GivenPrice;
+import mardun.app.price.PriceViews.GivenView;
 import mardun.app.price.PriceViews.OffView;
 import mardun.app.price.PriceViews.PriceSheetView;
 import mardun.app.price.PriceViews.SchoolPrice;
@@ -114,6 +116,8 @@ public class PriceSheets {
         private final List<SetPrices.Set> history;
         private final List<PriceSeen> sightings;
         private final Optional<Money> own;
+        private final boolean givenCostsNothing;
+        private final Optional<UnitTakes> otherwise;
 
         Sheet(CostedSize size, UnitCost cost, KeptChannel entity, Settings current) {
             this.size = size;
@@ -127,6 +131,9 @@ public class PriceSheets {
             this.writer = current.writer();
             this.history = prices.history(new PricePlace(size.designId(), size.sizeKey(), entity.id()));
             this.sightings = seen.findByDesignIdOrderBySeenOnDesc(size.designId());
+            this.givenCostsNothing = current.valuing().givenCostsNothing();
+            this.otherwise =
+                    costs.withGivenOtherwise(size).filter(other -> !other.full().equals(takes.full()));
             this.own =
                     history.stream().findFirst().flatMap(SetPrices.Set::minor).map(current::money);
         }
@@ -178,7 +185,8 @@ public class PriceSheets {
                                     one.minor().map(writer::money).orElse(null),
                                     one.reason()))
                             .toList(),
-                    sightings.stream().map(this::sighting).toList());
+                    sightings.stream().map(this::sighting).toList(),
+                    otherwise.map(other -> given(other, market)).orElse(null));
         }
 
         private Optional<Money> atRate(Money anHour, PriceRounding coin) {
@@ -192,6 +200,15 @@ public class PriceSheets {
                             .map(fee -> ", most of it by “" + fee + "”")
                             .orElse("")
                     + ": no price leaves what is wanted.";
+        }
+
+        private GivenView given(UnitTakes other, Optional<Money> market) {
+            return new GivenView(
+                    givenCostsNothing,
+                    writer.money(other.full()),
+                    SchoolPrices.all(other, channel, choice, market).stream()
+                            .map(priced -> new GivenPrice(priced.school(), writer.money(priced.price())))
+                            .toList());
         }
 
         private SeenView sighting(PriceSeen one) {

@@ -167,6 +167,7 @@ public final class PriceViews {
      * @param own the price that is set; absent for none
      * @param noPrice why no price leaves what is wanted; absent where one does
      * @param anHour what it must cost where so many are made in an hour, for the least rate
+     * @param given what was given, valued the other way; absent where nothing of it was
      */
     public record PriceSheetView(
             DesignId designId,
@@ -192,7 +193,20 @@ public final class PriceViews {
             @Nullable String noPrice,
             List<AnHourView> anHour,
             List<SetView> history,
-            List<SeenView> seen) {}
+            List<SeenView> seen,
+            @Nullable GivenView given) {}
+
+    /**
+     * What was given, valued the other way; only where that makes a difference.
+     *
+     * @param costsNothing it costs nothing as the maker values it; else what it would have cost to buy
+     * @param cost what one costs the other way
+     * @param prices what each school asks the other way, in the order of the schools
+     */
+    public record GivenView(boolean costsNothing, MoneyView cost, List<GivenPrice> prices) {}
+
+    /** What a school asks with what was given valued the other way. */
+    public record GivenPrice(PriceSchool school, MoneyView price) {}
 
     /** A part of what one costs. */
     public record CostPart(String name, MoneyFigure cost) {}

@@ -7,4 +7,10 @@ package mardun.core.material;
  * @param offcutsArePaid an offcut is worth nothing, its batch has paid for it; else it carries its share of the cloth it
  *     was cut from, by area
  */
-public record Valuing(ValueSchool school, boolean givenCostsNothing, boolean offcutsArePaid) {}
+public record Valuing(ValueSchool school, boolean givenCostsNothing, boolean offcutsArePaid) {
+
+    /** The same with what was given valued the other way. */
+    public Valuing withGivenOtherwise() {
+        return new Valuing(school, !givenCostsNothing, offcutsArePaid);
+    }
+}
