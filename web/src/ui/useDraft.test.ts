@@ -23,4 +23,14 @@ describe('useDraft', () => {
     again.unmount();
     expect(renderHook(() => useDraft('b', 'stored')).result.current.value).toBe('stored');
   });
+
+  it('changes what stands there at that moment, not what stood there when the page was drawn', () => {
+    const { result } = renderHook(() => useDraft('c', { name: 'stored', count: 1 }));
+    const asDrawn = result.current;
+    act(() => asDrawn.update((before) => ({ ...before, name: 'typed' })));
+    act(() => asDrawn.update((before) => ({ ...before, count: 2 })));
+    expect(result.current.value).toEqual({ name: 'typed', count: 2 });
+    act(() => result.current.giveUp());
+    expect(result.current.isChanged).toBe(false);
+  });
 });

@@ -14,6 +14,12 @@ export function useDraft<T>(key: string, stored: T | undefined) {
     value: draft ?? stored,
     isChanged: draft !== undefined,
     change: (next: T) => setDraft(next),
+    /** Changes what stands there at that moment, also where something was typed since the page was drawn. */
+    update: (next: (before: T) => T) =>
+      setDraft((before) => {
+        const now = before ?? stored;
+        return now === undefined ? undefined : next(now);
+      }),
     giveUp: () => setDraft(undefined),
   };
 }

@@ -92,7 +92,7 @@ function Sheet({ view }: { view: View }) {
         />
         <p className="self-center">
           {view.logged.text} are logged in {view.days} {view.days === 1 ? 'day' : 'days'}.{' '}
-          {view.perHour && view.aYear && (
+          {view.perHour && view.aYear && view.together.minor > 0 && (
             <>
               {view.together.amount} over {view.aYear.text} a year: <b>{view.perHour.amount} an hour</b>.{' '}
             </>

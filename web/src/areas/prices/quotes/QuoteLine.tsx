@@ -36,7 +36,8 @@ export function QuoteLine({
   figures: Schemas['QuoteLineFigures'] | undefined;
   problem: (field: string) => string | undefined;
   isOpen: boolean;
-  onChange: (next: Partial<Line>) => void;
+  /** With a design: only as long as the bag is still of it. */
+  onChange: (next: Partial<Line>, design?: number) => void;
   onRemove: (() => void) | undefined;
 }) {
   const { currency } = useUnits();
@@ -46,17 +47,20 @@ export function QuoteLine({
   const document = design.data?.document;
   // The design's usual size and materials stand there as soon as it is chosen.
   const choose = async (id: number) => {
+    onChange({ designId: id, sizeName: '', materials: [] });
     const chosen = await client.fetchQuery({
       queryKey: [...keys.designs, id],
       queryFn: () => api.get<Schemas['DesignView']>(`/api/designs/${id}`),
     });
-    onChange({
-      designId: id,
-      sizeName: chosen.document.sizes[0] ?? '',
-      materials: chosen.document.slots.flatMap((slot) =>
-        slot.materialId === undefined ? [] : [{ slot: slot.key, materialId: slot.materialId }],
-      ),
-    });
+    onChange(
+      {
+        sizeName: chosen.document.sizes[0] ?? '',
+        materials: chosen.document.slots.flatMap((slot) =>
+          slot.materialId === undefined ? [] : [{ slot: slot.key, materialId: slot.materialId }],
+        ),
+      },
+      id,
+    );
   };
   const field = (
     name: 'units' | 'numbers' | 'wishMinutes' | 'wishMaterial' | 'ownPrice',

@@ -27,6 +27,9 @@ const FAVOURS: { key: Form['favour']; name: string }[] = [
   { key: 'MATERIAL', name: 'for its material; the work is a gift' },
 ];
 
+/** A bag of which it is known which it is, and in which size. */
+const isChosen = (line: Form['lines'][number]) => line.designId > 0 && line.sizeName !== '';
+
 /** A quote: what is asked for, what it comes to, and what becomes of it. */
 export default function QuotePage() {
   const { id } = useParams();
@@ -80,15 +83,17 @@ function Typed({
   const stored = quote?.form ?? { ...begun, requestId };
   const draft = useDraft<Form>(`quote-${quote?.id ?? 'new'}`, stored);
   const form = draft.value ?? stored;
-  const change = (next: Partial<Form>) => draft.change({ ...form, ...next });
+  const change = (next: Partial<Form>) => draft.update((before) => ({ ...before, ...next }));
+  const changeLines = (next: (lines: Form['lines']) => Form['lines']) =>
+    draft.update((before) => ({ ...before, lines: next(before.lines) }));
   const isOpen = !quote || quote.state === 'DRAFT' || quote.state === 'GIVEN';
 
-  const complete = form.lines.every((line) => line.designId > 0);
+  const complete = form.lines.every(isChosen);
   const asked = useSettled({ ...form, who: form.who.trim() || '–' }, 350);
   const preview = useQuery({
     queryKey: [...keys.quotes, 'preview', asked],
     queryFn: () => api.post<Figures>('/api/quotes/preview', asked),
-    enabled: draft.isChanged && isOpen && asked.lines.every((line) => line.designId > 0),
+    enabled: draft.isChanged && isOpen && asked.lines.every(isChosen),
     placeholderData: keepPreviousData,
     retry: false,
   });
@@ -191,18 +196,22 @@ function Typed({
               figures={figures?.lines[i]}
               problem={(field) => on(`lines.${i}.${field}`)}
               isOpen={isOpen}
-              onChange={(next) =>
-                change({ lines: form.lines.map((one, j) => (j === i ? { ...one, ...next } : one)) })
+              onChange={(next, design) =>
+                changeLines((lines) =>
+                  lines.map((one, j) =>
+                    j === i && (design === undefined || one.designId === design) ? { ...one, ...next } : one,
+                  ),
+                )
               }
               onRemove={
                 form.lines.length > 1
-                  ? () => change({ lines: form.lines.filter((_, j) => j !== i) })
+                  ? () => changeLines((lines) => lines.filter((_, j) => j !== i))
                   : undefined
               }
             />
           ))}
           {isOpen && form.lines.length < 20 && (
-            <Button look="quiet" onClick={() => change({ lines: [...form.lines, NEW_LINE] })}>
+            <Button look="quiet" onClick={() => changeLines((lines) => [...lines, NEW_LINE])}>
               Another bag
             </Button>
           )}
@@ -244,9 +253,9 @@ function Typed({
                   ? `Give version ${quote.versions.length + 1}`
                   : 'Give to the customer'}
               </Button>
-              {quote && draft.isChanged && (
+              {draft.isChanged && (
                 <Button look="quiet" onClick={draft.giveUp}>
-                  Give up changes
+                  {quote ? 'Give up changes' : 'Empty the form'}
                 </Button>
               )}
             </div>

@@ -1,5 +1,6 @@
 package mardun.app.ticket;
 
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -9,7 +10,6 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
-import mardun.app.show.Views.LengthView;
 import mardun.app.ticket.TicketViews.SheetForm;
 import mardun.app.ticket.TicketViews.SheetView;
 import mardun.core.label.CommonSheet;
@@ -90,14 +90,19 @@ class LabelSheets {
         return sheet.page().width().equals(A4_WIDTH);
     }
 
-    /** Called by the measures that its paper is made by. */
+    /** Called by the measures that its paper is made by: millimetres on A4, inches on Letter. */
     private static String name(LabelSheet sheet, ViewWriter writer) {
-        LengthView wide = writer.length(sheet.label().width(), ShownRounding.NEAREST);
-        LengthView high = writer.length(sheet.label().height(), ShownRounding.NEAREST);
+        Extent label = sheet.label();
         return sheet.labels() + " of "
                 + (isA4(sheet)
-                        ? wide.metric() + " × " + high.metric() + ", A4"
-                        : wide.inch() + " × " + high.inch() + ", Letter");
+                        ? millimetres(label.width(), writer) + " × " + millimetres(label.height(), writer) + " mm, A4"
+                        : writer.length(label.width(), ShownRounding.NEAREST).inch() + " × "
+                                + writer.length(label.height(), ShownRounding.NEAREST)
+                                        .inch() + ", Letter");
+    }
+
+    private static String millimetres(Length length, ViewWriter writer) {
+        return writer.decimal(BigDecimal.valueOf(length.nanometres(), 6).stripTrailingZeros());
     }
 
     private SheetView view(String key, String name, boolean isOwn, LabelSheet sheet) {
