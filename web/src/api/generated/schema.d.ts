@@ -2912,6 +2912,9 @@ export interface components {
       own: string;
       /** @enum {string} */
       point: 'WHOLE' | 'HALF' | 'NINETY_FIVE' | 'FIVES' | 'OWN' | 'EXACT';
+      rates?: {
+        [key: string]: string;
+      };
       /** @enum {string} */
       school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
       toNearest: boolean;

@@ -11,6 +11,13 @@ import { useChannels } from './PricesPage';
 
 type Choice = Schemas['ChoiceForm'];
 
+const KINDS = [
+  { kind: 'SEWING', name: 'sewing' },
+  { kind: 'CUTTING', name: 'cutting' },
+  { kind: 'PRESSING', name: 'pressing' },
+  { kind: 'HANDWORK', name: 'work by hand' },
+] as const;
+
 /** How the maker comes to prices. */
 export function ChoicePart() {
   const { data, error } = useQuery({
@@ -76,6 +83,23 @@ function ChoiceFields({ stored }: { stored: Choice }) {
               {...register('multiple')}
             />
           </div>
+          <details>
+            <summary className="cursor-pointer py-1 font-semibold text-woad">
+              Kinds of work paid otherwise
+            </summary>
+            <div className="mt-1 grid grid-cols-2 gap-3">
+              {KINDS.map(({ kind, name }) => (
+                <TextField
+                  key={kind}
+                  label={`An hour of ${name} (${currency})`}
+                  inputMode="decimal"
+                  placeholder={stored.hourlyRate}
+                  error={on(`rates.${kind}`)}
+                  {...register(`rates.${kind}`)}
+                />
+              ))}
+            </div>
+          </details>
           <p className="text-[13px] text-soft">
             All of them stand side by side on the sheet of each bag; the usual one makes the price where none
             is set.

@@ -440,4 +440,22 @@ class PricesTest {
         assertThat(other.get("cost").get("minor").asLong()).isLessThan(cost);
         assertThat(other.get("prices").size()).isEqualTo(sheet.get("schools").size());
     }
+
+    @Test
+    void aKindOfWorkThatIsPaidOtherwiseChangesWhatBagsCost() {
+        var choice = (tools.jackson.databind.node.ObjectNode) bench.ok(APP.get("/api/prices/choice"));
+        assertThat(choice.get("rates").get("SEWING").asString()).isEmpty();
+        long before = minorCost();
+        choice.set("rates", choice.objectNode().put("SEWING", "-4").put("CUTTING", ""));
+        assertThat(APP.put("/api/prices/choice", choice).on("rates.SEWING")).contains("-4");
+        choice.set("rates", choice.objectNode().put("SEWING", "45").put("CUTTING", ""));
+        JsonNode dearer = bench.ok(APP.put("/api/prices/choice", choice));
+        assertThat(minorCost()).isGreaterThan(before);
+        JsonNode sheet = bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium()));
+        assertThat(sheet.get("parts").toString()).contains("an hour of sewing");
+        var back = (tools.jackson.databind.node.ObjectNode) dearer.deepCopy();
+        back.set("rates", choice.objectNode());
+        bench.ok(APP.put("/api/prices/choice", back));
+        assertThat(minorCost()).isEqualTo(before);
+    }
 }

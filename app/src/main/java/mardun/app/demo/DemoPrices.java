@@ -158,7 +158,8 @@ class DemoPrices {
                 false,
                 PricePoint.HALF,
                 "",
-                false));
+                false,
+                null));
     }
 
     /** What the maker asks for some of them, since when, and what others do. */

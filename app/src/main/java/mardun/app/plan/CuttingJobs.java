@@ -21,6 +21,7 @@ import mardun.core.cutting.OffcutUse;
 import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.Recut;
 import mardun.core.cutting.ShelfCloth;
+import mardun.core.making.WorkKind;
 import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Area;
@@ -90,7 +91,7 @@ public final class CuttingJobs {
                         : BigFraction.of(
                                 cloth.price().price().getAmountMinorLong(),
                                 cloth.price().per().value()),
-                BigFraction.of(current.workroom().hourlyRate().getAmountMinorLong(), SECONDS_PER_HOUR),
+                BigFraction.of(current.workroom().rates().of(WorkKind.CUTTING).getAmountMinorLong(), SECONDS_PER_HOUR),
                 cutting.ruler(),
                 cutting.cut(),
                 cutting.piece(),

@@ -29,6 +29,7 @@ import mardun.core.design.Design;
 import mardun.core.making.SetUpSpread;
 import mardun.core.making.Step;
 import mardun.core.making.Timing;
+import mardun.core.making.WorkKind;
 import mardun.core.material.Amount;
 import mardun.core.material.ClosedZip;
 import mardun.core.material.ClothKind;
@@ -539,6 +540,7 @@ public record FrozenInputs(
      * @param stallShare in batches from before channels had terms of their own; absent in later ones
      * @param stallFeeMinor the same
      * @param selling absent in those
+     * @param otherRatesMinor of kinds of work that are paid otherwise; absent in batches from before there were any
      */
     record FrozenWorkroom(
             String currency,
@@ -557,7 +559,8 @@ public record FrozenInputs(
             @Nullable Long keptLengthNm,
             @Nullable SetUpSpread setUps,
             @Nullable WasteSchool waste,
-            @Nullable FrozenSelling selling) {
+            @Nullable FrozenSelling selling,
+            @Nullable Map<WorkKind, Long> otherRatesMinor) {
 
         static FrozenWorkroom of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
@@ -578,7 +581,10 @@ public record FrozenInputs(
                     workroom.keptLength().nanometres(),
                     workroom.setUps(),
                     workroom.waste(),
-                    FrozenSelling.of(workroom));
+                    FrozenSelling.of(workroom),
+                    workroom.otherRates().entrySet().stream()
+                            .collect(Collectors.toMap(
+                                    Map.Entry::getKey, rate -> rate.getValue().getAmountMinorLong())));
         }
 
         CurrencyUnit currencyUnit() {
@@ -603,7 +609,12 @@ public record FrozenInputs(
                     new Length(endTrimNm == null ? 0 : endTrimNm),
                     new Length(keptLengthNm == null ? 0 : keptLengthNm),
                     setUps == null ? SetUpSpread.BY_UNITS : setUps,
-                    waste == null ? WasteSchool.BY_STRIP : waste);
+                    waste == null ? WasteSchool.BY_STRIP : waste,
+                    otherRatesMinor == null
+                            ? Map.of()
+                            : otherRatesMinor.entrySet().stream()
+                                    .collect(Collectors.toMap(
+                                            Map.Entry::getKey, rate -> Money.ofMinor(unit, rate.getValue()))));
         }
     }
 }

@@ -2,7 +2,9 @@ package mardun.app.price;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.channel.KeptChannel;
@@ -12,6 +14,7 @@ import mardun.app.problem.FieldReader;
 import mardun.app.settings.HoldsMoney;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.core.making.WorkKind;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceRounding;
@@ -56,7 +59,17 @@ public class PriceChoices implements HoldsMoney {
                 choice.rounding().own().stream()
                         .map(own -> amount(own, current))
                         .collect(Collectors.joining("; ")),
-                choice.rounding().toNearest());
+                choice.rounding().toNearest(),
+                rates(current));
+    }
+
+    private static Map<WorkKind, String> rates(Settings current) {
+        Map<WorkKind, Money> others = current.workroom().otherRates();
+        Map<WorkKind, String> typed = new EnumMap<>(WorkKind.class);
+        for (WorkKind kind : WorkKind.values()) {
+            typed.put(kind, others.containsKey(kind) ? amount(others.get(kind), current) : "");
+        }
+        return typed;
     }
 
     private static String number(BigDecimal number, Settings current) {
@@ -95,10 +108,25 @@ public class PriceChoices implements HoldsMoney {
                         : Optional.of(current.money(fields.money("leastRate", form.leastRate(), current.currency()))),
                 form.feesInside(),
                 new PriceRounding(form.point(), own, form.toNearest()));
+        Map<WorkKind, Money> rates = readRates(form, fields, current);
         fields.check();
         current.price(choice, channel);
+        current.rates(rates);
         settings.keep(current);
         return form();
+    }
+
+    private static Map<WorkKind, Money> readRates(ChoiceForm form, FieldReader fields, Settings current) {
+        if (form.rates() == null) {
+            return current.workroom().otherRates();
+        }
+        Map<WorkKind, Money> rates = new EnumMap<>(WorkKind.class);
+        form.rates().forEach((kind, typed) -> {
+            if (!typed.isBlank()) {
+                rates.put(kind, current.money(fields.money("rates." + kind, typed, current.currency())));
+            }
+        });
+        return rates;
     }
 
     private static List<Money> own(ChoiceForm form, FieldReader fields, Settings current) {

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import mardun.app.channel.PricePlace;
 import mardun.app.id.ChannelId;
@@ -14,6 +15,7 @@ import mardun.app.id.DesignId;
 import mardun.app.show.Views.MoneyFigure;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
+import mardun.core.making.WorkKind;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.Fee;
 import mardun.core.pricing.PricePoint;
@@ -100,6 +102,7 @@ public final class PriceViews {
      * @param leastRate the least that an hour is worked for; empty for the hourly rate
      * @param hourlyRate what an hour is worth; only told
      * @param own the maker's own price points, parted by semicolons
+     * @param rates what an hour of a kind of work is worth, as typed; empty for the hourly rate, absent for as they are
      */
     public record ChoiceForm(
             long version,
@@ -114,7 +117,9 @@ public final class PriceViews {
             boolean feesInside,
             @NotNull PricePoint point,
             @NotNull @Size(max = 600) String own,
-            boolean toNearest) {}
+            boolean toNearest,
+
+            @Nullable @Size(max = 10) Map<@NotNull WorkKind, @NotNull @Size(max = 60) String> rates) {}
 
     /**
      * The price book of one channel.

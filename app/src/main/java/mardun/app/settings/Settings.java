@@ -34,6 +34,7 @@ import mardun.core.making.Machine;
 import mardun.core.making.SetUp.Part;
 import mardun.core.making.SetUpSpread;
 import mardun.core.making.Station;
+import mardun.core.making.WorkKind;
 import mardun.core.material.ValueSchool;
 import mardun.core.material.Valuing;
 import mardun.core.measure.InchStep;
@@ -70,6 +71,10 @@ public class Settings {
     private String currency;
     private long hourlyRateMinor;
     private long overheadPerHourMinor;
+
+    @Convert(converter = StoredRates.class)
+    private Map<WorkKind, Long> labourRates = Map.of();
+
     private long usualSeamNm;
     private long thickestSeamNm;
 
@@ -385,6 +390,13 @@ public class Settings {
         priceToNearest = choice.rounding().toNearest();
     }
 
+    /** What an hour of the kinds of work is worth that are paid otherwise than usual, from now on. */
+    public void rates(Map<WorkKind, Money> others) {
+        labourRates = others.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, rate -> rate.getValue().getAmountMinorLong()));
+    }
+
     /** What an hour at the bench bears of overheads from now on. */
     public void overheads(Money anHour) {
         overheadPerHourMinor = anHour.getAmountMinorLong();
@@ -434,7 +446,9 @@ public class Settings {
                 new Length(endTrimNm),
                 new Length(keptLengthNm),
                 setUps,
-                waste);
+                waste,
+                labourRates.entrySet().stream()
+                        .collect(Collectors.toMap(Map.Entry::getKey, rate -> money(rate.getValue()))));
     }
 
     /** The minutes that are free at the bench on each day of the week, Monday first. */

@@ -24,7 +24,7 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
     private record Costed(SizedLine line, WorkTime time, List<CostLine> materials) {
 
         BigFraction exact(Workroom workroom) {
-            return UnitCost.exact(materials, time, workroom.hourlyRate(), workroom.overheadPerHour());
+            return UnitCost.exact(materials, time, workroom.rates(), workroom.overheadPerHour());
         }
     }
 
@@ -106,7 +106,7 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
         UnitCost cost = UnitCost.of(
                 one.materials(),
                 one.time(),
-                workroom.hourlyRate(),
+                workroom.rates(),
                 workroom.overheadPerHour(),
                 good > 0 ? good : line.units());
         Optional<UnitPricing> pricing = good > 0

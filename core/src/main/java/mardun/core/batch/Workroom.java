@@ -1,7 +1,10 @@
 package mardun.core.batch;
 
+import java.util.Map;
+import mardun.core.costing.LabourRates;
 import mardun.core.costing.WasteSchool;
 import mardun.core.making.SetUpSpread;
+import mardun.core.making.WorkKind;
 import mardun.core.measure.Length;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
@@ -10,6 +13,8 @@ import org.joda.money.Money;
 /**
  * What the maker has settled once for all batches.
  *
+ * @param hourlyRate what an hour of work is usually worth
+ * @param otherRates of kinds of work that are paid otherwise
  * @param thickestSeam the thickest seam that the machine sews
  * @param endTrim what is cut off the end of a roll of trim before lengths are cut from it
  * @param keptLength the shortest left-over length of trim that is kept
@@ -25,7 +30,31 @@ public record Workroom(
         Length endTrim,
         Length keptLength,
         SetUpSpread setUps,
-        WasteSchool waste) {
+        WasteSchool waste,
+        Map<WorkKind, Money> otherRates) {
+
+    public Workroom {
+        otherRates = Map.copyOf(otherRates);
+    }
+
+    /** One where all work is paid alike. */
+    public Workroom(
+            Money hourlyRate,
+            Money overheadPerHour,
+            Channel stall,
+            PriceChoice prices,
+            Length thickestSeam,
+            Length endTrim,
+            Length keptLength,
+            SetUpSpread setUps,
+            WasteSchool waste) {
+        this(hourlyRate, overheadPerHour, stall, prices, thickestSeam, endTrim, keptLength, setUps, waste, Map.of());
+    }
+
+    /** What an hour of each kind of work is worth. */
+    public LabourRates rates() {
+        return new LabourRates(hourlyRate, otherRates);
+    }
 
     /** One that trims no ends and keeps every length. */
     public Workroom(Money hourlyRate, Money overheadPerHour, Channel stall, PriceChoice prices, Length thickestSeam) {

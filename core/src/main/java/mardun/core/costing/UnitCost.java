@@ -4,7 +4,9 @@ import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import mardun.core.making.WorkKind;
 import mardun.core.making.WorkTime;
 import mardun.core.material.UnitPrice;
 import mardun.core.material.Worth;
@@ -49,11 +51,11 @@ public record UnitCost(
      * The cost of one unit.
      *
      * @param lines what the batch takes; their order is the order of {@link #lines()}
-     * @param hourlyRate what an hour of work is worth
+     * @param rates what an hour of work is worth, by its kind
      * @param overheadPerHour thread, power, blades, machine wear, for an hour at the bench
      */
-    public static UnitCost of(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour) {
-        return of(lines, time, hourlyRate, overheadPerHour, time.units());
+    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour) {
+        return of(lines, time, rates, overheadPerHour, time.units());
     }
 
     /**
@@ -61,16 +63,16 @@ public record UnitCost(
      *
      * @param good from 1 to the units of the batch
      */
-    public static UnitCost of(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour, int good) {
+    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour, int good) {
         if (good < 1 || good > time.units()) {
             throw new IllegalArgumentException("of " + time.units() + " can't come out well: " + good);
         }
-        CurrencyUnit currency = hourlyRate.getCurrencyUnit();
+        CurrencyUnit currency = overheadPerHour.getCurrencyUnit();
         int units = time.units();
         List<BigFraction> exactLines =
                 lines.stream().map(line -> line.borne().divide(units)).toList();
         BigFraction exactMaterial = exactLines.stream().reduce(BigFraction.ZERO, BigFraction::add);
-        BigFraction exactLabour = forHours(hourlyRate, time).divide(units);
+        BigFraction exactLabour = rates.worth(time.byKind()).divide(units);
         BigFraction exactOverhead = forHours(overheadPerHour, time).divide(units);
         BigFraction exactEach = exactMaterial.add(exactLabour).add(exactOverhead);
         BigFraction exactSpoiled = exactEach.multiply(BigFraction.of(units - good, good));
@@ -84,12 +86,10 @@ public record UnitCost(
                     lines.get(i).name(), line(lines.get(i), units, Money.ofMinor(currency, lineParts.get(i)))));
         }
         Figure<Money> material = material(costs, Money.ofMinor(currency, parts.get(0)));
-        Figure<Money> labour = hours(
-                "Labour is hands-on time at the hourly rate.",
-                "hourly rate",
-                hourlyRate,
-                time,
-                Money.ofMinor(currency, parts.get(1)));
+        Money labourOfOne = Money.ofMinor(currency, parts.get(1));
+        Figure<Money> labour = rates.isOne()
+                ? hours("Labour is hands-on time at the hourly rate.", "hourly rate", rates.usual(), time, labourOfOne)
+                : byKind(rates, time, labourOfOne);
         Figure<Money> overhead = hours(
                 "Thread, power, blades and wear, by the hour at the bench.",
                 "overheads for an hour",
@@ -133,17 +133,38 @@ public record UnitCost(
         return new Figure<>(result, told);
     }
 
+    /** Labour where kinds of work are paid otherwise. */
+    private static Figure<Money> byKind(LabourRates rates, WorkTime time, Money result) {
+        List<String> terms = new ArrayList<>();
+        Working.Builder told = Working.of("Labour is hands-on time, each kind of work at its rate.");
+        for (WorkKind kind : WorkKind.values()) {
+            Duration its = time.byKind().getOrDefault(kind, Duration.ZERO);
+            if (!its.isZero()) {
+                String key = kind.name().toLowerCase(Locale.ROOT);
+                terms.add("{" + key + "} × {rate" + key + "}");
+                told.input(key, kind.words() + " of the batch", Value.of(its))
+                        .input("rate" + key, "an hour of " + kind.words(), Value.of(rates.of(kind)));
+            }
+        }
+        return new Figure<>(
+                result,
+                told.expression("(" + String.join(" + ", terms) + ") ÷ {n}")
+                        .input("n", "units", Value.of(time.units()))
+                        .rounded(TO_SUM)
+                        .gives(Value.of(result)));
+    }
+
     private static BigFraction forHours(Money perHour, WorkTime time) {
         return BigFraction.of(perHour.getAmountMinorLong())
                 .multiply(BigFraction.of(time.asBatch().value().toNanos(), NANOS_PER_HOUR));
     }
 
     /** What all units cost together, in exact minor units. */
-    public static BigFraction exact(List<CostLine> lines, WorkTime time, Money hourlyRate, Money overheadPerHour) {
+    public static BigFraction exact(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour) {
         return lines.stream()
                 .map(CostLine::borne)
                 .reduce(BigFraction.ZERO, BigFraction::add)
-                .add(forHours(hourlyRate, time))
+                .add(rates.worth(time.byKind()))
                 .add(forHours(overheadPerHour, time));
     }
 

@@ -2,9 +2,11 @@ package mardun.core.making;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
@@ -15,6 +17,7 @@ import mardun.core.working.Working;
  * @param sewing time spent on the units themselves, the same both ways
  * @param settingUp once-per-batch time, spent once; of one line among several, what it bears of it
  * @param passive time that needs no hands, apart
+ * @param byKind the time as a batch by kinds of work; what came with cut pieces is cutting
  */
 public record WorkTime(
         int units,
@@ -22,7 +25,12 @@ public record WorkTime(
         Figure<Duration> asBatch,
         Duration sewing,
         Duration settingUp,
-        Duration passive) {
+        Duration passive,
+        Map<WorkKind, Duration> byKind) {
+
+    public WorkTime {
+        byKind = Map.copyOf(byKind);
+    }
 
     /** The time that {@code units} units take with these steps. */
     public static WorkTime of(List<Step> steps, int units) {
@@ -63,7 +71,24 @@ public record WorkTime(
                                 sewing.plus(once))),
                 sewing,
                 once,
-                passive);
+                passive,
+                byKind(
+                        operations.stream()
+                                .map(operation -> new Spent(
+                                        operation.parts().get(0).step().station(), operation.time())),
+                        came));
+    }
+
+    /** Time that is spent at a place. */
+    private record Spent(Station at, Duration time) {}
+
+    private static Map<WorkKind, Duration> byKind(Stream<Spent> all, Duration came) {
+        Map<WorkKind, Duration> byKind = new EnumMap<>(WorkKind.class);
+        all.forEach(spent -> byKind.merge(WorkKind.at(spent.at()), spent.time(), Duration::plus));
+        if (!came.isZero()) {
+            byKind.merge(WorkKind.CUTTING, came, Duration::plus);
+        }
+        return byKind;
     }
 
     /**
@@ -106,7 +131,15 @@ public record WorkTime(
                                 together)),
                 alone.sewing(),
                 borne,
-                alone.passive());
+                alone.passive(),
+                byKind(
+                        Stream.concat(
+                                parts.stream().map(part -> new Spent(part.step().station(), part.sewing())),
+                                its.stream()
+                                        .map(operation -> new Spent(
+                                                operation.parts().get(0).step().station(),
+                                                operation.shares(spread).get(line)))),
+                        came));
     }
 
     private static Working withWhatCame(Working.Builder told, String expression, Duration came, Duration all) {
@@ -143,7 +176,13 @@ public record WorkTime(
                                 sewing.plus(once))),
                 sewing,
                 once,
-                parts.stream().map(part -> part.step().passive()).reduce(Duration.ZERO, Duration::plus));
+                parts.stream().map(part -> part.step().passive()).reduce(Duration.ZERO, Duration::plus),
+                byKind(
+                        parts.stream()
+                                .map(part -> new Spent(
+                                        part.step().station(),
+                                        part.sewing().plus(part.step().perBatch()))),
+                        came));
     }
 
     private static Figure<Duration> eachForItself(Duration oneByOne, String which) {
@@ -189,7 +228,13 @@ public record WorkTime(
                                 asBatch)),
                 perUnit.multipliedBy(units),
                 perBatch,
-                passive);
+                passive,
+                byKind(
+                        steps.stream()
+                                .map(step -> new Spent(
+                                        step.station(),
+                                        step.perUnit().multipliedBy(units).plus(step.perBatch()))),
+                        Duration.ZERO));
     }
 
     /** The hands-on time of one unit of the batch, to the second. */

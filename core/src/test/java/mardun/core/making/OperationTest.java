@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -125,15 +126,15 @@ class OperationTest {
             }
             for (SetUpSpread spread : SetUpSpread.values()) {
                 Duration borne = Duration.ZERO;
+                Map<WorkKind, Duration> byKind = new EnumMap<>(WorkKind.class);
                 for (LineSteps line : lines) {
-                    borne = borne.plus(WorkTime.ofLine(line.line(), line.units(), operations, spread, Duration.ZERO)
-                            .asBatch()
-                            .value());
+                    WorkTime its = WorkTime.ofLine(line.line(), line.units(), operations, spread, Duration.ZERO);
+                    borne = borne.plus(its.asBatch().value());
+                    its.byKind().forEach((kind, time) -> byKind.merge(kind, time, Duration::plus));
                 }
-                assertThat(borne)
-                        .isEqualTo(WorkTime.ofBatch(operations, 1, Duration.ZERO)
-                                .asBatch()
-                                .value());
+                WorkTime whole = WorkTime.ofBatch(operations, 1, Duration.ZERO);
+                assertThat(borne).isEqualTo(whole.asBatch().value());
+                assertThat(byKind).isEqualTo(whole.byKind());
             }
         }
     }
