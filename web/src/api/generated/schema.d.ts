@@ -2670,6 +2670,7 @@ export interface components {
       mark: string;
       needs: components['schemas']['NeedLine'][];
       offcuts: components['schemas']['OffcutOffer'][];
+      parts: components['schemas']['CostShare'][];
       perHour?: components['schemas']['MoneyView'];
       steps: components['schemas']['StepLine'][];
       times: components['schemas']['TimesView'];
@@ -3009,6 +3010,10 @@ export interface components {
     };
     CostPart: {
       cost: components['schemas']['MoneyFigure'];
+      name: string;
+    };
+    CostShare: {
+      cost: components['schemas']['MoneyView'];
       name: string;
     };
     CountLine: {

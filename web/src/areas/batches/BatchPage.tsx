@@ -30,7 +30,7 @@ import { Reserving } from './Reserving';
 import { StagePanel } from './StagePanel';
 import { StartPart } from './StartPart';
 import { WaysPanel } from './WaysPanel';
-import { WholeTicket } from './WholeTicket';
+import { MadeOf, WholeTicket } from './WholeTicket';
 
 type Form = Schemas['BatchForm'];
 type Batch = Schemas['BatchView'];
@@ -471,6 +471,11 @@ function Editor({
             >
               {ownPrice}
             </Ticket>
+            {!several && sheet && sheet.parts.length > 0 && (
+              <section className="sheet mt-3 px-4 py-1">
+                <MadeOf sheet={sheet} />
+              </section>
+            )}
           </div>
         )}
       </div>

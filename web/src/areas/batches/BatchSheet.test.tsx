@@ -67,6 +67,7 @@ const sheet: Schemas['BatchSheet'] = {
   offcuts: [],
   cutBefore: [],
   leftOver: [],
+  parts: [],
   times: {
     oneByOne: { value: time('28 h 54', 104040), working: working('28 h 54') },
     asBatch: { value: time('10 h 07', 36420), working: working('10 h 07') },

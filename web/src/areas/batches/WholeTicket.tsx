@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { CostFall } from '../../ui/CostFall';
 import { Tagged } from '../../ui/Ticket';
 
 /** What a whole batch of several lines costs, and what each line bears of it. */
@@ -54,6 +55,7 @@ export function WholeTicket({
               </li>
             ))}
           </ul>
+          <MadeOf sheet={sheet} />
           {sheet.perHour && (
             <div className="mt-3 rounded bg-woad-tint px-3 py-2.5">
               <div>Left for an hour, over all</div>
@@ -63,5 +65,24 @@ export function WholeTicket({
         </>
       )}
     </Tagged>
+  );
+}
+
+/** What the whole batch costs, part by part. */
+export function MadeOf({ sheet }: { sheet: Schemas['BatchSheet'] }) {
+  if (sheet.parts.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer content-center font-semibold text-woad">
+        What {sheet.total?.amount} for the batch is made of
+      </summary>
+      <CostFall
+        parts={sheet.parts.map((part) => ({
+          name: part.name,
+          minor: part.cost.minor,
+          amount: <b>{part.cost.amount}</b>,
+        }))}
+      />
+    </details>
   );
 }

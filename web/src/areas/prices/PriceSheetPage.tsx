@@ -5,6 +5,7 @@ import { api, Problem } from '../../api/client';
 import { keys } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
+import { CostFall } from '../../ui/CostFall';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tagged } from '../../ui/Ticket';
 import { fullDay, unsigned } from '../../ui/units';
@@ -236,10 +237,6 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
 
 /** What one costs, part by part: each hangs where the one before it ended. */
 function Cost({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => void }) {
-  const whole = sheet.cost.value.minor || 1;
-  const begins = sheet.parts.map((_, i) =>
-    sheet.parts.slice(0, i).reduce((sum, part) => sum + part.cost.value.minor, 0),
-  );
   return (
     <section className="sheet px-4 py-3" aria-label="What one costs">
       <div className="flex items-baseline justify-between gap-3">
@@ -270,27 +267,19 @@ function Cost({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => vo
         />
         at a time, {sheet.time.text} each
       </label>
-      <ul className="mt-2">
-        {sheet.parts.map((part, i) => (
-          <li key={part.name} className="py-1">
-            <div className="flex justify-between gap-3">
-              <span className="min-w-0 truncate">{part.name}</span>
+      <div className="mt-2">
+        <CostFall
+          parts={sheet.parts.map((part) => ({
+            name: part.name,
+            minor: part.cost.value.minor,
+            amount: (
               <WorkedFigure label={part.name} working={part.cost.working}>
                 {part.cost.value.amount}
               </WorkedFigure>
-            </div>
-            <svg viewBox="0 0 100 3" preserveAspectRatio="none" className="block h-2 w-full" aria-hidden>
-              <rect width="100" height="3" fill="var(--color-line-faint)" />
-              <rect
-                x={((begins[i] ?? 0) / whole) * 100}
-                width={(part.cost.value.minor / whole) * 100}
-                height="3"
-                fill={part.name === 'labour' ? 'var(--color-woad)' : 'var(--color-woad-mid)'}
-              />
-            </svg>
-          </li>
-        ))}
-      </ul>
+            ),
+          }))}
+        />
+      </div>
     </section>
   );
 }

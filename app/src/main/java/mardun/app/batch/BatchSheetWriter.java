@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.BatchSheet;
 import mardun.app.batch.BatchViews.CautionView;
+import mardun.app.batch.BatchViews.CostShare;
 import mardun.app.batch.BatchViews.CutLine;
 import mardun.app.batch.BatchViews.CutOffer;
 import mardun.app.batch.BatchViews.LineSheet;
@@ -127,6 +128,9 @@ public final class BatchSheetWriter {
                 times(plan.time()),
                 steps(plan.operations()),
                 plan.cost().map(writer::money).orElse(null),
+                plan.parts().stream()
+                        .map(part -> new CostShare(part.name(), writer.money(part.cost())))
+                        .toList(),
                 plan.perHour().map(writer::money).orElse(null),
                 Arrays.stream(Stage.values())
                         .flatMap(stage -> cautions(planned, stage))

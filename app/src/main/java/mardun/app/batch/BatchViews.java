@@ -321,6 +321,7 @@ public final class BatchViews {
      * All that follows from a batch's choices.
      *
      * @param mark tells this state of the plan from another that takes or leaves something else
+     * @param parts what the total is made of, adding up to it; none while something is missing
      */
     public record BatchSheet(
             String mark,
@@ -335,9 +336,13 @@ public final class BatchViews {
             TimesView times,
             List<StepLine> steps,
             @Nullable MoneyView total,
+            List<CostShare> parts,
             @Nullable MoneyView perHour,
             List<CautionView> cautions,
             List<FindingView> findings) {}
+
+    /** What a material, the labour or the overheads of a whole batch cost. */
+    public record CostShare(String name, MoneyView cost) {}
 
     /**
      * What follows for a line.

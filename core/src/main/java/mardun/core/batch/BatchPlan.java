@@ -22,6 +22,7 @@ import org.joda.money.Money;
  * @param needs each material once, for all lines together
  * @param operations what is done, each once for all lines that have it
  * @param cost what all lines cost together; empty while a material is missing
+ * @param parts what that is made of, adding up to it; none while a material is missing
  */
 public record BatchPlan(
         List<LinePlan> lines,
@@ -31,7 +32,11 @@ public record BatchPlan(
         List<Operation> operations,
         WorkTime time,
         Optional<Money> cost,
+        List<CostPart> parts,
         List<Finding> findings) {
+
+    /** What a material, the labour or the overheads of the whole batch cost. */
+    public record CostPart(String name, Money cost) {}
 
     /**
      * What a line of the batch gives.
@@ -64,6 +69,7 @@ public record BatchPlan(
         trims = List.copyOf(trims);
         needs = List.copyOf(needs);
         operations = List.copyOf(operations);
+        parts = List.copyOf(parts);
         findings = List.copyOf(findings);
     }
 
@@ -73,7 +79,8 @@ public record BatchPlan(
      * @param lines as far as they are known
      */
     public static BatchPlan impossible(List<LinePlan> lines, WorkTime time, Finding why) {
-        return new BatchPlan(lines, List.of(), List.of(), List.of(), List.of(), time, Optional.empty(), List.of(why));
+        return new BatchPlan(
+                lines, List.of(), List.of(), List.of(), List.of(), time, Optional.empty(), List.of(), List.of(why));
     }
 
     public boolean isComplete() {

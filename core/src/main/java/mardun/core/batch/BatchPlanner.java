@@ -140,6 +140,7 @@ public final class BatchPlanner {
                 operations,
                 time(lines, operations),
                 costs.total(),
+                costs.parts(),
                 findings.stream().distinct().toList());
     }
 

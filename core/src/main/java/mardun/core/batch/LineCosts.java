@@ -1,11 +1,15 @@
 package mardun.core.batch;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mardun.core.batch.BatchPlan.CostPart;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.costing.CostLine;
+import mardun.core.costing.LabourRates;
 import mardun.core.costing.UnitCost;
 import mardun.core.making.Operation;
 import mardun.core.making.WorkTime;
@@ -19,7 +23,7 @@ import org.joda.money.Money;
  * How a cost reaches a line: of each material what {@link LineShares} says, of the hands-on time its own and its share of what is
  * set up once. The lines' costs are exact until the end and are then rounded so that they add up to the batch's.
  */
-record LineCosts(List<LinePlan> lines, Optional<Money> total) {
+record LineCosts(List<LinePlan> lines, Optional<Money> total, List<CostPart> parts) {
 
     private record Costed(SizedLine line, WorkTime time, List<CostLine> materials) {
 
@@ -57,7 +61,8 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
                                     Optional.empty(),
                                     Optional.empty()))
                             .toList(),
-                    Optional.empty());
+                    Optional.empty(),
+                    List.of());
         }
         List<BigFraction> exact =
                 costed.stream().map(one -> one.exact(workroom)).toList();
@@ -67,7 +72,28 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total) {
         for (int i = 0; i < costed.size(); i++) {
             plans.add(plan(costed.get(i), totals.get(i), workroom));
         }
-        return new LineCosts(plans, Optional.of(money(total, workroom)));
+        return new LineCosts(plans, Optional.of(money(total, workroom)), parts(costed, total, workroom));
+    }
+
+    /** What the whole is made of: each material, labour, overheads; rounded so that they add up to it. */
+    private static List<CostPart> parts(List<Costed> costed, long total, Workroom workroom) {
+        Map<String, BigFraction> exact = new LinkedHashMap<>();
+        for (Costed line : costed) {
+            line.materials().forEach(cost -> exact.merge(cost.name(), cost.borne(), BigFraction::add));
+        }
+        for (Costed line : costed) {
+            exact.merge("labour", workroom.rates().worth(line.time().byKind()), BigFraction::add);
+            exact.merge(
+                    "overheads",
+                    LabourRates.of(workroom.overheadPerHour()).worth(line.time().byKind()),
+                    BigFraction::add);
+        }
+        List<Long> minors = Apportionment.of(List.copyOf(exact.values()), total);
+        List<CostPart> parts = new ArrayList<>();
+        for (String name : exact.keySet()) {
+            parts.add(new CostPart(name, money(minors.get(parts.size()), workroom)));
+        }
+        return parts;
     }
 
     private static List<CostLine> materials(SizedLine line, List<Need> needs) {

@@ -263,6 +263,10 @@ class SeveralLinesTest {
     private static void assertWhole(BatchPlan plan) {
         assertThat(plan.lines().stream().map(line -> line.total().orElseThrow()).reduce(Money.zero(EUR), Money::plus))
                 .isEqualTo(plan.cost().orElseThrow());
+        assertThat(plan.parts().stream().map(BatchPlan.CostPart::cost).reduce(Money::plus))
+                .as("what it is made of")
+                .isEqualTo(plan.cost());
+        assertThat(plan.parts()).extracting(BatchPlan.CostPart::name).doesNotHaveDuplicates();
         for (Need need : plan.needs()) {
             BigFraction borne = plan.lines().stream()
                     .map(line -> need.cost(line.number()))
