@@ -5980,6 +5980,7 @@ export interface components {
       designName: string;
       /** Format: int64 */
       goodsId: number;
+      licence?: string;
       /** Format: int32 */
       outOfDate: number;
       price?: components['schemas']['MoneyView'];

@@ -213,6 +213,9 @@ export default function TicketsPage() {
                           <span className="block text-[13px] text-soft">
                             {[row.cloth, row.about].filter(Boolean).join(' · ')}
                           </span>
+                          {row.goods?.licence && (
+                            <span className="block text-[13px] text-weld">{row.goods.licence}</span>
+                          )}
                         </td>
                         <td className="num">{row.there}</td>
                         <td>{row.goods && <State goods={row.goods} />}</td>

@@ -260,4 +260,17 @@ class QuotesTest {
         assertThat(bench.ok(APP.get("/api/quotes")).get(0).get("about").asString())
                 .contains("3 × Quoted pouch");
     }
+
+    @Test
+    void aMaterialThatAQuoteWaitsWithIsNotRemoved() {
+        long cloth = APP.enter(APP.cloth("Only quoted {ç}", "44 in", "9.00", ""));
+        Map<String, Object> line = line("2", "");
+        line.put("materials", List.of(Map.of("slot", "outer", "materialId", cloth)));
+        JsonNode quote = bench.ok(APP.post("/api/quotes", form(line)));
+        assertThat(APP.delete("/api/materials/" + cloth + "?version=0").detail())
+                .contains("Quote " + quote.get("id").asLong() + " for Ida Mar\u00e9");
+        step(quote, "decline", Map.of("reason", ""));
+        assertThat(APP.delete("/api/materials/" + cloth + "?version=0").status())
+                .isEqualTo(204);
+    }
 }

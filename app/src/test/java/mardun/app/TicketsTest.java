@@ -270,4 +270,30 @@ class TicketsTest {
         assertThat(refused.on("lines.0.units")).contains("0");
         assertThat(refused.on("lines.0.price")).contains("many");
     }
+
+    @Test
+    void whatALicenceSaysAgainstSellingIsToldAndItsCreditStandsOnTheTicket() {
+        long pouch = bags("Borrowed pattern", "1", "9");
+        assertThat(goods("Borrowed pattern").hasNonNull("licence")).isFalse();
+        JsonNode stored = bench.ok(APP.get("/api/designs/" + pouch));
+        var document =
+                (tools.jackson.databind.node.ObjectNode) stored.get("document").deepCopy();
+        document.set(
+                "source",
+                document.objectNode()
+                        .put("licence", "NOT_FOR_SALE")
+                        .put("designer", "Pat Tern")
+                        .put("most", 0)
+                        .put("credit", "Pattern by Pat Tern"));
+        bench.ok(APP.put(
+                "/api/designs/" + pouch, Map.of("version", stored.get("version").asLong(), "document", document)));
+        assertThat(goods("Borrowed pattern").get("licence").asString()).contains("Pat Tern", "isn't for selling");
+        JsonNode label = bench.ok(APP.post(
+                        "/api/price-tickets/preview",
+                        form("SHEET", "A4_24", List.of(line("Borrowed pattern", "1", "")))))
+                .get("labels")
+                .get(0);
+        assertThat(label.get("texts").valueStream().map(text -> text.get("text").asString()))
+                .contains("Pattern by Pat Tern");
+    }
 }

@@ -4,10 +4,15 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mardun.app.design.DesignService;
+import mardun.app.design.DesignViews.DesignName;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
+import mardun.app.material.UsesMaterials;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
@@ -24,6 +29,7 @@ import mardun.app.quote.QuoteViews.QuoteFigures;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import mardun.app.quote.QuoteViews.QuotePaperForm;
 import mardun.app.quote.QuoteViews.QuoteRow;
+import mardun.app.quote.QuoteViews.QuoteState;
 import mardun.app.quote.QuoteViews.QuoteStep;
 import mardun.app.quote.QuoteViews.QuoteVersionView;
 import mardun.app.quote.QuoteViews.QuoteView;
@@ -38,7 +44,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Quotes for private orders, from the first figures to the order and its batch. */
 @Service
-public class QuoteService implements HoldsMoney {
+public class QuoteService implements HoldsMoney, UsesMaterials {
 
     private static final int SHOWN = 200;
     private static final int MOST_DAYS = 730;
@@ -77,16 +83,29 @@ public class QuoteService implements HoldsMoney {
         return quotes.count() > 0;
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<String> useOfMaterial(MaterialId materialId) {
+        return quotes.findByStateIn(List.of(QuoteState.DRAFT, QuoteState.GIVEN)).stream()
+                .filter(quote -> quote.form().lines().stream()
+                        .flatMap(line -> line.materials().stream())
+                        .anyMatch(choice -> choice.materialId().equals(materialId)))
+                .findFirst()
+                .map(quote -> "Quote " + quote.id() + " for " + quote.form().who());
+    }
+
     /** The latest quotes. */
     @Transactional(readOnly = true)
     public List<QuoteRow> list() {
         Settings current = settings.current();
+        Map<DesignId, String> names =
+                designs.names().stream().collect(Collectors.toMap(DesignName::id, DesignName::name));
         return quotes.findAllByOrderByIdDesc(PageRequest.of(0, SHOWN)).stream()
-                .map(quote -> row(quote, current))
+                .map(quote -> row(quote, names, current))
                 .toList();
     }
 
-    private QuoteRow row(Quote quote, Settings current) {
+    private QuoteRow row(Quote quote, Map<DesignId, String> names, Settings current) {
         Optional<QuoteVersion> last = quote.last();
         return new QuoteRow(
                 quote.id(),

@@ -36,6 +36,8 @@ import mardun.app.ticket.TicketViews.TicketPreview;
 import mardun.app.ticket.TicketViews.TicketRunView;
 import mardun.app.ticket.TicketViews.TicketsForm;
 import mardun.app.ticket.TicketViews.TicketsView;
+import mardun.core.design.Licences;
+import mardun.core.design.Source;
 import mardun.core.label.LabelSheet;
 import mardun.core.label.Ticketed;
 import org.joda.money.Money;
@@ -134,7 +136,7 @@ public class TicketService {
         }
     }
 
-    private static TicketGoods goods(
+    private TicketGoods goods(
             GoodsThere bags, List<TicketLine> printed, Prices prices, ChannelId channel, Settings current) {
         ViewWriter writer = current.writer();
         Function<TicketLine, Boolean> holds = line -> line.isOwnPrice()
@@ -169,7 +171,15 @@ public class TicketService {
                                 .findFirst()
                                 .flatMap(TicketLine::priceMinor)
                                 .map(writer::money)
-                                .orElse(null));
+                                .orElse(null),
+                bags.designId()
+                        .flatMap(id -> Licences.look(source(id), 0, bags.units()))
+                        .map(finding -> writer.sentence(finding.what()))
+                        .orElse(null));
+    }
+
+    private Source source(DesignId id) {
+        return designs.design(id, designs.latest(id).revision()).source();
     }
 
     /** How tickets will look. */

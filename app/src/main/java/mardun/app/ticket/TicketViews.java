@@ -84,6 +84,7 @@ public final class TicketViews {
      * @param outOfDate how many have one with another price than is asked now
      * @param without how many have none
      * @param wrongPrice what stands on those that are out of date; absent if none are
+     * @param licence what the pattern's licence says against selling them; absent where it allows it
      */
     public record TicketGoods(
             long goodsId,
@@ -97,7 +98,8 @@ public final class TicketViews {
             int right,
             int outOfDate,
             int without,
-            @Nullable MoneyView wrongPrice) {}
+            @Nullable MoneyView wrongPrice,
+            @Nullable String licence) {}
 
     /**
      * A sheet of labels.
