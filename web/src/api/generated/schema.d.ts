@@ -2052,6 +2052,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/prices/compare': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['comparePrices'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/prices/overheads': {
     parameters: {
       query?: never;
@@ -2980,6 +2996,16 @@ export interface components {
       hint: string;
       name: string;
       required: boolean;
+    };
+    CompareForm: {
+      places: components['schemas']['PricePlace'][];
+    };
+    ComparedView: {
+      /** Format: int32 */
+      mostAnHour?: number;
+      /** Format: int32 */
+      mostOfOne?: number;
+      noneEnough: boolean;
     };
     ComparisonView: {
       fits: boolean;
@@ -4986,7 +5012,7 @@ export interface components {
       materials: components['schemas']['SlotChoice'][];
       numbers: string;
       ownPrice: string;
-      sizeName: string;
+      sizeKey: string;
       units: string;
       wish: string;
       wishMaterial: string;
@@ -5035,7 +5061,7 @@ export interface components {
     };
     QuoteView: {
       changed: boolean;
-      figures: components['schemas']['QuoteFigures'];
+      figures?: components['schemas']['QuoteFigures'];
       form: components['schemas']['QuoteForm'];
       /** Format: int64 */
       id: number;
@@ -5043,6 +5069,7 @@ export interface components {
       reason: string;
       /** @enum {string} */
       state: 'DRAFT' | 'GIVEN' | 'ACCEPTED' | 'DECLINED';
+      trouble?: string;
       versions: components['schemas']['QuoteVersionView'][];
     };
     ReasonView: {
@@ -5990,6 +6017,8 @@ export interface components {
       right: number;
       sizeName: string;
       /** Format: int32 */
+      toPrint: number;
+      /** Format: int32 */
       units: number;
       /** Format: int32 */
       without: number;
@@ -6072,6 +6101,8 @@ export interface components {
       /** Format: int64 */
       channelId?: number;
       goods: components['schemas']['TicketGoods'][];
+      /** Format: int32 */
+      outOfDate: number;
       runs: components['schemas']['TicketRunView'][];
       sheets: components['schemas']['SheetView'][];
     };
@@ -10235,6 +10266,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ChoiceForm'];
+        };
+      };
+    };
+  };
+  comparePrices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CompareForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ComparedView'];
         };
       };
     };

@@ -1,16 +1,34 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
+import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import type { Row } from './PricesPage';
 
 const name = (row: Row) => `${row.design}${row.size && `, ${row.size}`}`;
 
-/** Bags side by side: which earns more for an hour, and which for one that is sold. */
-export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => void }) {
-  const earning = rows.filter((row) => row.perHour && row.left);
-  const best = (of: (row: Row) => number) =>
-    earning.reduce<Row | undefined>((most, row) => (most && of(most) >= of(row) ? most : row), undefined);
-  const byHour = best((row) => row.perHour?.minor ?? 0);
-  const byBag = best((row) => row.left?.minor ?? 0);
-  const lines: { words: string; of: (row: Row) => string | undefined; most?: Row }[] = [
+/** Bags side by side: which leaves more for an hour, and which of one that is sold. */
+export function ComparePanel({
+  rows,
+  channelId,
+  onClose,
+}: {
+  rows: Row[];
+  channelId: number;
+  onClose: () => void;
+}) {
+  const places = rows.map((row) => ({ designId: row.designId, sizeKey: row.sizeKey, channelId }));
+  const { data, error } = useQuery({
+    queryKey: [...keys.prices, 'compare', places],
+    queryFn: () => api.post<Schemas['ComparedView']>('/api/prices/compare', { places }),
+  });
+  const byHour = data?.mostAnHour;
+  const byBag = data?.mostOfOne;
+  const best = (place: number | undefined) => {
+    const row = place === undefined ? undefined : rows[place];
+    return row && <b>{name(row)}</b>;
+  };
+  const lines: { words: string; of: (row: Row) => string | undefined; most?: number }[] = [
     { words: 'It costs', of: (row) => row.cost?.amount },
     { words: 'Price', of: (row) => row.price?.amount },
     { words: 'Left of one', of: (row) => row.left?.amount, most: byBag },
@@ -18,6 +36,7 @@ export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => vo
   ];
   return (
     <Panel title="Side by side" open wide={rows.length > 3} onOpenChange={(isOpen) => !isOpen && onClose()}>
+      <ProblemNotice problem={error} />
       <div className="overflow-x-auto">
         <table className="listing w-full">
           <thead>
@@ -36,13 +55,13 @@ export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => vo
                 <th scope="row" className="!border-b-0">
                   {line.words}
                 </th>
-                {rows.map((row) => (
+                {rows.map((row, i) => (
                   <td
                     key={`${row.designId} ${row.sizeKey}`}
-                    className={`num ${line.most === row ? 'font-bold text-moss' : ''}`}
+                    className={`num ${line.most === i ? 'font-bold text-moss' : ''}`}
                   >
                     {line.of(row) ?? 'not yet'}
-                    {line.most === row && <span className="block text-[13px] font-normal">the most</span>}
+                    {line.most === i && <span className="block text-[13px] font-normal">the most</span>}
                   </td>
                 ))}
               </tr>
@@ -50,22 +69,19 @@ export function ComparePanel({ rows, onClose }: { rows: Row[]; onClose: () => vo
           </tbody>
         </table>
       </div>
-      {byHour?.below && (
+      {data?.noneEnough && (
         <p className="mt-3 font-semibold text-madder">
           None of them earns what an hour is worth at the least.
         </p>
       )}
-      {byHour && byBag && (
+      {byHour !== undefined && byBag !== undefined && (
         <p className="mt-3">
           {byHour === byBag ? (
-            <>
-              Make more of <b>{name(byHour)}</b>, as long as it sells: it leaves the most of one, and for an
-              hour.
-            </>
+            <>Make more of {best(byHour)}, as long as it sells: it leaves the most of one, and for an hour.</>
           ) : (
             <>
-              When hours are short, make more of <b>{name(byHour)}</b>; when few are bought,{' '}
-              <b>{name(byBag)}</b> leaves the most of one.
+              When hours are short, make more of {best(byHour)}; when few are bought, {best(byBag)} leaves the
+              most of one.
             </>
           )}
         </p>

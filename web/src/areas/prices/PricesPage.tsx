@@ -322,7 +322,9 @@ function BookPart() {
         </table>
         {rows.length === 0 && <p className="py-6 text-center text-soft">Nothing is called that.</p>}
       </section>
-      {comparing && <ComparePanel rows={picked} onClose={() => setComparing(false)} />}
+      {comparing && (
+        <ComparePanel rows={picked} channelId={book.channelId} onClose={() => setComparing(false)} />
+      )}
       {stepping && (
         <StepPanel
           places={picked.map((row) => ({

@@ -109,6 +109,13 @@ export default function TicketsPage() {
       if (run.target === 'SHEET') openSheets(run.id);
     },
   );
+  const forget = useSend(
+    (key: string) => api.remove(`/api/price-tickets/sheets/${key.replace('own-', '')}`),
+    () => {
+      setSheetKey('');
+      setFirst(undefined);
+    },
+  );
   if (error) return <ProblemNotice problem={error} />;
   if (!data || !sheet) return <p className="text-soft">Opening …</p>;
 
@@ -117,10 +124,10 @@ export default function TicketsPage() {
       ? undefined
       : (send.problem ?? (preview.error instanceof Problem ? preview.error : undefined));
   const on = (field: string) => problem?.errors.find((one) => one.field === field)?.sentence;
-  const units = picked.reduce((sum, row) => sum + (Number(unitsOf(row)) || 0), 0);
-  const type = (row: Row, what: Typed) => setTyped({ ...typed, [row.key]: { ...typed[row.key], ...what } });
-  const outOfDate = data.goods.reduce((sum, one) => sum + one.outOfDate, 0);
   const isWrong = problem !== undefined && problem.errors.length > 0;
+  const units = picked.length > 0 && preview.data && !isWrong ? preview.data.units : 0;
+  const type = (row: Row, what: Typed) => setTyped({ ...typed, [row.key]: { ...typed[row.key], ...what } });
+  const outOfDate = data.outOfDate;
   const labels = preview.data?.labels ?? [];
   const label = labels[picked.findIndex((row) => row.key === lookedAt)] ?? labels[0];
   return (
@@ -320,6 +327,11 @@ export default function TicketsPage() {
             ))}
             <option value="measure">others, by measure …</option>
           </SelectField>
+          {sheet.own && (
+            <Button look="quiet" disabled={forget.isPending} onClick={() => forget.mutate(sheet.key)}>
+              Forget these labels
+            </Button>
+          )}
           <div className="flex items-start gap-3">
             <SheetMap
               sheet={sheet}
@@ -393,7 +405,7 @@ function rowOf(goods: Schemas['TicketGoods']): Row {
     isSecond: goods.quality === 'SECOND',
     goods,
     target: { goodsId: goods.goodsId, cloth: '' },
-    toPrint: goods.outOfDate + goods.without,
+    toPrint: goods.toPrint,
   };
 }
 

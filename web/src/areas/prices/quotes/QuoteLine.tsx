@@ -11,7 +11,7 @@ type Line = Schemas['QuoteLineForm'];
 
 export const NEW_LINE: Line = {
   designId: 0,
-  sizeName: '',
+  sizeKey: '',
   materials: [],
   units: '6',
   numbers: '12, 24',
@@ -47,14 +47,14 @@ export function QuoteLine({
   const document = design.data?.document;
   // The design's usual size and materials stand there as soon as it is chosen.
   const choose = async (id: number) => {
-    onChange({ designId: id, sizeName: '', materials: [] });
+    onChange({ designId: id, sizeKey: '', materials: [] });
     const chosen = await client.fetchQuery({
       queryKey: [...keys.designs, id],
       queryFn: () => api.get<Schemas['DesignView']>(`/api/designs/${id}`),
     });
     onChange(
       {
-        sizeName: chosen.document.sizes[0] ?? '',
+        sizeKey: chosen.document.sizeKeys?.[0] ?? '',
         materials: chosen.document.slots.flatMap((slot) =>
           slot.materialId === undefined ? [] : [{ slot: slot.key, materialId: slot.materialId }],
         ),
@@ -95,12 +95,17 @@ export function QuoteLine({
         </SelectField>
         <SelectField
           label="Size"
-          value={line.sizeName}
-          error={problem('sizeName')}
-          onChange={(event) => onChange({ sizeName: event.target.value })}
+          value={line.sizeKey}
+          error={problem('sizeKey')}
+          onChange={(event) => onChange({ sizeKey: event.target.value })}
         >
-          {(document?.sizes ?? []).map((size) => (
-            <option key={size} value={size}>
+          {document && !document.sizeKeys?.includes(line.sizeKey) && (
+            <option value={line.sizeKey} disabled>
+              choose …
+            </option>
+          )}
+          {(document?.sizes ?? []).map((size, i) => (
+            <option key={size} value={document?.sizeKeys?.[i]}>
               {size}
             </option>
           ))}

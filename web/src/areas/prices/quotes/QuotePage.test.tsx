@@ -66,6 +66,7 @@ function server() {
               Response.json({
                 document: {
                   sizes: ['small'],
+                  sizeKeys: ['s1'],
                   slots: [{ key: 'outer', label: 'Outer', kind: 'CLOTH', materialId: 3 }],
                 },
               }),
@@ -96,6 +97,7 @@ describe('QuotePage', () => {
     const line = sent.at(-1)?.body.lines[0];
     expect(line).toMatchObject({
       units: '9',
+      sizeKey: 's1',
       wish: 'a name {ç}',
       materials: [{ slot: 'outer', materialId: 3 }],
     });

@@ -28,7 +28,7 @@ const FAVOURS: { key: Form['favour']; name: string }[] = [
 ];
 
 /** A bag of which it is known which it is, and in which size. */
-const isChosen = (line: Form['lines'][number]) => line.designId > 0 && line.sizeName !== '';
+const isChosen = (line: Form['lines'][number]) => line.designId > 0 && line.sizeKey !== '';
 
 /** A quote: what is asked for, what it comes to, and what becomes of it. */
 export default function QuotePage() {
@@ -115,6 +115,7 @@ function Typed({
     save.problem ?? give.problem ?? (preview.error instanceof Problem ? preview.error : undefined);
   const on = (field: string) => problem?.errors.find((one) => one.field === field)?.sentence;
   const isPending = save.isPending || give.isPending;
+  const last = quote?.versions.at(-1);
   return (
     <>
       <header className="mb-3">
@@ -229,7 +230,13 @@ function Typed({
           </section>
         </fieldset>
         <div className="space-y-3 lg:sticky lg:top-0">
-          <Comes figures={figures} by={form.by} />
+          {isOpen && <Comes figures={figures} by={form.by} />}
+          {!draft.isChanged && quote?.trouble && <Notice look="care">{quote.trouble}</Notice>}
+          {!draft.isChanged && last && figures?.total && last.total.minor !== figures.total.minor && (
+            <Notice look="care">
+              Version {last.number} says {last.total.amount}; reckoned today it is {figures.total.amount}.
+            </Notice>
+          )}
           {problem?.isClash && (
             <Notice look="care">
               {problem.message} Saving again keeps what stands here; giving up keeps the other one.

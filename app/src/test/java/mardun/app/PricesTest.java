@@ -458,4 +458,19 @@ class PricesTest {
         bench.ok(APP.put("/api/prices/choice", back));
         assertThat(minorCost()).isEqualTo(before);
     }
+
+    @Test
+    void bagsSideBySideSayWhichLeavesTheMost() {
+        long channel = add(channel("Side by side {ç}")).id();
+        String medium = medium();
+        set("s1", channel, "9", "");
+        set(medium, channel, "40", "");
+        JsonNode compared = bench.ok(APP.post(
+                "/api/prices/compare", Map.of("places", List.of(place("s1", channel), place(medium, channel)))));
+        assertThat(compared.get("mostAnHour").asInt()).isEqualTo(1);
+        assertThat(compared.get("mostOfOne").asInt()).isEqualTo(1);
+        assertThat(APP.post("/api/prices/compare", Map.of("places", List.of(place(medium, channel))))
+                        .on("places"))
+                .contains("2 to 6");
+    }
 }

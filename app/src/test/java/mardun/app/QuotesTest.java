@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mardun.app.RunningApp.Answer;
 import org.apache.pdfbox.Loader;
@@ -43,8 +44,8 @@ class QuotesTest {
     private static Map<String, Object> line(String units, String numbers) {
         List<Map<String, Object>> materials = new ArrayList<>();
         bench.shelf().forEach((slot, id) -> materials.add(Map.of("slot", slot, "materialId", id)));
-        Map<String, Object> line = new HashMap<>(Map.of(
-                "designId", pouch, "sizeName", "medium", "materials", materials, "units", units, "numbers", numbers));
+        Map<String, Object> line = new HashMap<>(
+                Map.of("designId", pouch, "sizeKey", "s2", "materials", materials, "units", units, "numbers", numbers));
         Stream.of("wish", "wishMinutes", "wishMaterial", "ownPrice").forEach(field -> line.put(field, ""));
         return line;
     }
@@ -272,5 +273,90 @@ class QuotesTest {
         step(quote, "decline", Map.of("reason", ""));
         assertThat(APP.delete("/api/materials/" + cloth + "?version=0").status())
                 .isEqualTo(204);
+    }
+
+    @Test
+    void aQuoteFollowsItsSizeByItsKeyAndIsReadEvenWhenTheSizeIsGone() {
+        long other = APP.pouch("Renamed under a quote");
+        Map<String, Object> line = line("2", "");
+        line.put("designId", other);
+        JsonNode quote = bench.ok(APP.post("/api/quotes", form(line)));
+        assertThat(size(quote)).isEqualTo("medium");
+        changeSizes(other, "medium", "middle");
+        JsonNode renamed = bench.ok(APP.get("/api/quotes/" + quote.get("id").asLong()));
+        assertThat(size(renamed)).isEqualTo("middle");
+        assertThat(renamed.hasNonNull("trouble")).isFalse();
+
+        Map<String, Object> gone = line("2", "");
+        gone.put("sizeKey", "s99");
+        assertThat(APP.post("/api/quotes/preview", form(gone)).on("lines.0.sizeKey"))
+                .contains("no longer");
+    }
+
+    private static String size(JsonNode quote) {
+        return quote.get("figures").get("lines").get(0).get("size").asString();
+    }
+
+    private static void changeSizes(long design, String from, String to) {
+        JsonNode stored = bench.ok(APP.get("/api/designs/" + design));
+        var document =
+                (tools.jackson.databind.node.ObjectNode) stored.get("document").deepCopy();
+        var sizes = document.putArray("sizes");
+        stored.get("document")
+                .get("sizes")
+                .forEach(size -> sizes.add(size.asString().equals(from) ? to : size.asString()));
+        bench.ok(APP.put(
+                "/api/designs/" + design,
+                Map.of("version", stored.get("version").asLong(), "document", document)));
+    }
+
+    @Test
+    void whatIsStoredIsShownWithWhatIsWrongWithItWhenItCannotBeWorkedOutAnyMore() {
+        long other = APP.pouch("Losing a size");
+        Map<String, Object> line = line("2", "");
+        line.put("designId", other);
+        line.put("sizeKey", "s1");
+        JsonNode quote = bench.ok(APP.post("/api/quotes", form(line)));
+        JsonNode stored = bench.ok(APP.get("/api/designs/" + other));
+        int sizes = stored.get("document").get("sizes").size();
+        JsonNode without = bench.ok(APP.post(
+                "/api/designs/arranged",
+                Map.of(
+                        "document",
+                        stored.get("document"),
+                        "order",
+                        IntStream.range(1, sizes).boxed().toList())));
+        bench.ok(APP.put(
+                "/api/designs/" + other, Map.of("version", stored.get("version").asLong(), "document", without)));
+        JsonNode read = bench.ok(APP.get("/api/quotes/" + quote.get("id").asLong()));
+        assertThat(read.get("trouble").asString()).contains("no longer");
+        assertThat(read.hasNonNull("figures")).isFalse();
+        assertThat(read.get("form").get("who").asString()).isEqualTo("Ida Mar\u00e9");
+    }
+
+    @Test
+    void theDepositOfAnotherNumberIsTheShareThatWasSaid() {
+        Map<String, Object> form = form(line("3", "7"));
+        form.put("deposit", "33.3");
+        JsonNode quote = step(bench.ok(APP.post("/api/quotes", form)), "give", Map.of());
+        bench.ok(APP.post("/api/quotes/" + quote.get("id").asLong() + "/accept", accept(quote, 1, "7")));
+        JsonNode order =
+                bench.ok(APP.get("/api/quotes/" + quote.get("id").asLong())).get("order");
+        long total = minor(order.get("total"));
+        assertThat(minor(order.get("deposit"))).isEqualTo((total * 333 + 999) / 1000);
+    }
+
+    @Test
+    void aQuoteThatWouldBeOverAlreadyIsNotGiven() {
+        Map<String, Object> form = form(line("1", ""));
+        form.put("validUntil", LocalDate.now().minusDays(1).toString());
+        JsonNode quote = bench.ok(APP.post("/api/quotes", form));
+        assertThat(APP.post(
+                                "/api/quotes/" + quote.get("id").asLong() + "/give",
+                                Map.of(
+                                        "version",
+                                        quote.get("form").get("version").asLong()))
+                        .detail())
+                .contains("which is over");
     }
 }

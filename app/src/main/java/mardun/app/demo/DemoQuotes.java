@@ -91,7 +91,7 @@ class DemoQuotes {
         DesignDocument document = designs.document(id);
         return new QuoteLineForm(
                 id,
-                document.sizes().get(0),
+                document.sizeKey(document.sizes().get(0)),
                 document.slots().stream()
                         .filter(slot -> slot.materialId() != null)
                         .map(slot -> new SlotChoice(slot.key(), slot.materialId()))

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.price.PriceViews.BookRow;
 import mardun.app.price.PriceViews.BookView;
+import mardun.app.price.PriceViews.ComparedView;
 import mardun.app.price.PriceViews.NewPrice;
 import mardun.app.price.PriceViews.SetForm;
 import mardun.app.price.PriceViews.StepForm;
@@ -34,6 +36,7 @@ import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.SchoolPrices;
 import mardun.core.pricing.SchoolPrices.Priced;
+import mardun.core.pricing.SideBySide;
 import mardun.core.pricing.UnitTakes;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -159,6 +162,30 @@ public class PriceBook {
                 perHour.filter(least::isGreaterThan).isPresent(),
                 row.set() == null ? null : LocalDate.ofInstant(row.set().at(), clock.getZone()),
                 row.set() == null ? "" : row.set().reason());
+    }
+
+    /** Some bags of the book side by side: which of them leaves the most. */
+    @Transactional(readOnly = true)
+    ComparedView compare(List<PricePlace> places) {
+        Settings current = settings.current();
+        KeptChannel entity = channels.find(places.get(0).channelId());
+        Money wanted = current.workroom().hourlyRate();
+        PriceChoice choice = current.workroom().prices();
+        Channel channel = entity.channel(wanted);
+        List<Optional<Priced>> priced = rows(entity.id()).stream()
+                .filter(row -> places.contains(row.place()))
+                .sorted(Comparator.comparingInt(row -> places.indexOf(row.place())))
+                .map(row -> row.price(channel, choice, current).flatMap(price -> row.priced(price, channel, choice)))
+                .toList();
+        if (priced.size() < places.size()) {
+            throw RefusedException.missing("One of these bags isn't in this channel's book any more. Open it anew.");
+        }
+        SideBySide most = SideBySide.of(
+                priced.stream()
+                        .map(one -> new SideBySide.Leaves(one.map(Priced::left), one.flatMap(Priced::perHour)))
+                        .toList(),
+                choice.leastRate().orElse(wanted));
+        return new ComparedView(most.mostAnHour().orElse(null), most.mostOfOne().orElse(null), most.noneEnough());
     }
 
     /** Sets prices from now on; all of them, or none where one can't be read. */

@@ -15,6 +15,8 @@ import mardun.app.price.PriceViews.BookView;
 import mardun.app.price.PriceViews.ChannelForm;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.price.PriceViews.CompareForm;
+import mardun.app.price.PriceViews.ComparedView;
 import mardun.app.price.PriceViews.NewChannelForm;
 import mardun.app.price.PriceViews.OverheadsForm;
 import mardun.app.price.PriceViews.OverheadsView;
@@ -118,6 +120,12 @@ class PriceController {
     BookView setPrices(@Valid @RequestBody SetForm form) {
         book.set(form);
         return book.book(form.prices().get(0).place().channelId());
+    }
+
+    /** Some bags of the book side by side: which of them leaves the most; nothing is set. */
+    @PostMapping("/api/prices/compare")
+    ComparedView comparePrices(@Valid @RequestBody CompareForm form) {
+        return book.compare(form.places());
     }
 
     /** What prices become when they go up or down together; nothing is set. */

@@ -375,4 +375,19 @@ public final class PriceViews {
             MoneyView together,
             @Nullable MoneyView perHour,
             MoneyView now) {}
+
+    /** Bags to be put side by side, all of one channel. */
+    public record CompareForm(
+            @NotNull @Size(min = 2, max = 6, message = "Choose from 2 to 6 bags.")
+            List<@NotNull @Valid PricePlace> places) {}
+
+    /**
+     * Which of some bags leaves the most, by their places in what was asked, from 0.
+     *
+     * @param mostAnHour for an hour; absent where that isn't known of any
+     * @param mostOfOne of one; absent likewise
+     * @param noneEnough none of them leaves the least that an hour is worked for
+     */
+    public record ComparedView(
+            @Nullable Integer mostAnHour, @Nullable Integer mostOfOne, boolean noneEnough) {}
 }

@@ -8,6 +8,7 @@ import mardun.app.quote.QuoteViews.ByNumber;
 import mardun.app.quote.QuoteViews.QuoteFigures;
 import mardun.app.quote.QuoteViews.QuoteLineFigures;
 import mardun.app.show.ViewWriter;
+import org.joda.money.Money;
 
 /** What a quote comes to, as it is shown. */
 final class FiguresWriter {
@@ -17,16 +18,20 @@ final class FiguresWriter {
     private FiguresWriter() {}
 
     static QuoteFigures figures(Reckoned reckoned, ViewWriter writer) {
+        Optional<Money> total = reckoned.order().total();
         return new QuoteFigures(
                 reckoned.lines().stream().map(line -> figures(line, writer)).toList(),
-                reckoned.total().map(writer::money).orElse(null),
-                reckoned.total().isEmpty() ? null : writer.money(reckoned.deposit()),
-                reckoned.total()
-                        .map(total -> writer.money(total.minus(reckoned.deposit())))
+                total.map(writer::money).orElse(null),
+                reckoned.deposit().map(writer::money).orElse(null),
+                total.map(all -> writer.money(all.minus(reckoned.deposit().orElseThrow())))
                         .orElse(null),
-                reckoned.given().isZero() ? null : writer.money(reckoned.given()),
-                writer.time(reckoned.hours()),
-                reckoned.perHour().map(writer::money).orElse(null),
+                reckoned.order()
+                        .given()
+                        .filter(Money::isPositive)
+                        .map(writer::money)
+                        .orElse(null),
+                writer.time(reckoned.order().time()),
+                reckoned.order().perHour().map(writer::money).orElse(null),
                 reckoned.promise().ready().orElse(null),
                 reckoned.promise().likely().orElse(null),
                 reckoned.promise()
@@ -52,8 +57,10 @@ final class FiguresWriter {
                 asked.quoted()
                         .map(quoted -> writer.money(quoted.priced().price()))
                         .orElse(null),
-                asked.pays().map(writer::money).orElse(null),
-                asked.total().map(writer::money).orElse(null),
+                asked.quoted()
+                        .map(quoted -> writer.money(quoted.priced().buyerPays()))
+                        .orElse(null),
+                asked.line().total().map(writer::money).orElse(null),
                 asked.quoted()
                         .map(quoted -> writer.money(quoted.priced().left()))
                         .orElse(null),
@@ -61,7 +68,7 @@ final class FiguresWriter {
                         .flatMap(quoted -> quoted.priced().perHour())
                         .map(writer::money)
                         .orElse(null),
-                writer.time(asked.each()),
+                writer.time(asked.line().each()),
                 line.others().stream()
                         .flatMap(other -> byNumber(other, writer).stream())
                         .toList());

@@ -1,5 +1,6 @@
 package mardun.app.quote;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * A quote as it was given to the customer: what stands on the paper, and the prices that were said. It never changes again.
  *
  * @param form as it was typed
+ * @param depositShare what is paid before the work is begun, from 0 to 1
  * @param likely by when it is done in eight of ten cases; absent where nobody could tell
  */
 record GivenPaper(
@@ -23,7 +25,13 @@ record GivenPaper(
         @Nullable LocalDate likely,
         List<GivenLine> lines,
         long totalMinor,
+        BigDecimal depositShare,
         long depositMinor) {
+
+    /** What is paid when it is handed over. */
+    long restMinor() {
+        return totalMinor - depositMinor;
+    }
 
     /**
      * A line of it.
@@ -35,7 +43,12 @@ record GivenPaper(
     record GivenLine(
             String about, String cloth, String wish, int units, long priceMinor, long paysMinor, List<Other> others) {
 
-        /** The prices for a number; absent where none was said. */
+        /** What the customer pays for all of them. */
+        long togetherMinor() {
+            return Math.multiplyExact(paysMinor, (long) units);
+        }
+
+        /** All prices that were said, by the number of bags. */
         Map<Integer, Other> byNumber() {
             Map<Integer, Other> all = new TreeMap<>();
             all.put(units, new Other(units, priceMinor, paysMinor));

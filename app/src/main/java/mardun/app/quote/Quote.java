@@ -94,6 +94,11 @@ class Quote {
         decidedAt = null;
     }
 
+    /** Whether the customer has taken it or declined it. */
+    boolean isDecided() {
+        return state == QuoteState.ACCEPTED || state == QuoteState.DECLINED;
+    }
+
     private void refuseDecided() {
         if (state == QuoteState.ACCEPTED) {
             throw RefusedException.conflict("This quote was accepted; what was agreed stays as it is.");

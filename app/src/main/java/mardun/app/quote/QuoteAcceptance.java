@@ -1,7 +1,5 @@
 package mardun.app.quote;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,7 +20,7 @@ import mardun.app.quote.QuoteViews.AcceptForm;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.core.pricing.QuotedPrice;
+import mardun.core.pricing.QuotedOrder;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 
@@ -34,6 +32,7 @@ class QuoteAcceptance {
 
     private final QuoteRepository quotes;
     private final CustomerOrderRepository orders;
+    private final QuoteReckoning reckoning;
     private final BatchEntry batches;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
@@ -42,12 +41,14 @@ class QuoteAcceptance {
     QuoteAcceptance(
             QuoteRepository quotes,
             CustomerOrderRepository orders,
+            QuoteReckoning reckoning,
             BatchEntry batches,
             SettingsService settings,
             OnceOnly onceOnly,
             Clock clock) {
         this.quotes = quotes;
         this.orders = orders;
+        this.reckoning = reckoning;
         this.batches = batches;
         this.settings = settings;
         this.onceOnly = onceOnly;
@@ -75,7 +76,7 @@ class QuoteAcceptance {
                     paper.form().reach(),
                     paper.form().by(),
                     total.getAmountMinorLong(),
-                    deposit(paper, total),
+                    QuotedOrder.deposit(total, paper.depositShare()).getAmountMinorLong(),
                     lines(paper, agreed)));
             order.madeIn(batch(order, paper, agreed, current));
             quotes.saveAndFlush(quote);
@@ -113,17 +114,6 @@ class QuoteAcceptance {
         return agreed;
     }
 
-    private static long deposit(GivenPaper paper, Money total) {
-        // The deposit that was said is part of the total that was said; another number has its part.
-        return paper.totalMinor() == 0
-                ? 0
-                : QuotedPrice.deposit(
-                                total,
-                                BigDecimal.valueOf(paper.depositMinor())
-                                        .divide(BigDecimal.valueOf(paper.totalMinor()), 12, RoundingMode.DOWN))
-                        .getAmountMinorLong();
-    }
-
     private static List<String> lines(GivenPaper paper, List<Other> agreed) {
         return IntStream.range(0, agreed.size())
                 .mapToObj(i -> {
@@ -136,8 +126,8 @@ class QuoteAcceptance {
     }
 
     private BatchId batch(CustomerOrder order, GivenPaper paper, List<Other> agreed, Settings current) {
-        BatchForm plan = QuoteReckoning.batch(
-                paper.form(), agreed.stream().map(Other::units).toList());
+        BatchForm plan =
+                reckoning.batch(paper.form(), agreed.stream().map(Other::units).toList());
         List<LineForm> lines = IntStream.range(0, agreed.size())
                 .mapToObj(i -> priced(
                         plan.lines().get(i),

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeSet;
 import java.util.UUID;
 import mardun.app.batch.BatchEntry;
@@ -15,6 +16,8 @@ import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.LineForm;
 import mardun.app.days.DayPlans;
 import mardun.app.days.DayPlans.Promise;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignService;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
@@ -27,10 +30,13 @@ import mardun.core.batch.Need;
 import mardun.core.design.Finding;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
+import mardun.core.pricing.QuotedOrder;
 import mardun.core.pricing.QuotedPrice;
 import mardun.core.pricing.UnitTakes;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Works out what a quote comes to: as a batch that is planned with what is on the shelf, its set-ups spread over what is ordered. */
 @Component
@@ -42,12 +48,15 @@ class QuoteReckoning {
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     private final BatchEntry entry;
+    private final DesignService designs;
     private final BatchReading batches;
     private final DayPlans days;
     private final ChannelService channels;
 
-    QuoteReckoning(BatchEntry entry, BatchReading batches, DayPlans days, ChannelService channels) {
+    QuoteReckoning(
+            BatchEntry entry, DesignService designs, BatchReading batches, DayPlans days, ChannelService channels) {
         this.entry = entry;
+        this.designs = designs;
         this.batches = batches;
         this.days = days;
         this.channels = channels;
@@ -56,17 +65,16 @@ class QuoteReckoning {
     /**
      * A quote as it comes out.
      *
-     * @param total empty where a line has no price
+     * @param order the lines in the numbers that are asked for
+     * @param depositShare what is paid before the work is begun, from 0 to 1
      */
-    record Reckoned(
-            List<Line> lines,
-            Optional<Money> total,
-            Money deposit,
-            Money given,
-            Duration hours,
-            Optional<Money> perHour,
-            Promise promise,
-            List<String> toBuy) {}
+    record Reckoned(List<Line> lines, QuotedOrder order, BigDecimal depositShare, Promise promise, List<String> toBuy) {
+
+        /** What is paid before the work is begun; empty where a line has no price. */
+        Optional<Money> deposit() {
+            return order.total().map(total -> QuotedOrder.deposit(total, depositShare));
+        }
+    }
 
     /**
      * A line of it.
@@ -77,12 +85,19 @@ class QuoteReckoning {
      */
     record Line(String design, String size, String cloth, Optional<Finding> problem, Asked asked, List<Asked> others) {}
 
-    /** What one costs when so many are ordered. */
-    record Asked(
-            int units, Duration each, Optional<UnitTakes> takes, Optional<QuotedPrice> quoted, Optional<Money> pays) {
+    /**
+     * What bags cost when so many are ordered.
+     *
+     * @param takes what one takes; empty while something is missing
+     */
+    record Asked(Optional<UnitTakes> takes, QuotedOrder.Line line) {
 
-        Optional<Money> total() {
-            return pays.map(one -> one.multipliedBy(units));
+        int units() {
+            return line.units();
+        }
+
+        Optional<QuotedPrice> quoted() {
+            return line.price();
         }
     }
 
@@ -106,7 +121,16 @@ class QuoteReckoning {
         return new Whole(form, typed, deposit, current).reckoned();
     }
 
-    private static Typed read(QuoteLineForm line, String place, FieldReader fields, Settings current) {
+    /** The same of one that is stored, in a transaction of its own, so that the caller can go on where it is refused. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW, readOnly = true)
+    public Reckoned ofStored(QuoteForm form, Settings current) {
+        return of(form, current);
+    }
+
+    private Typed read(QuoteLineForm line, String place, FieldReader fields, Settings current) {
+        if (sizeName(line).isEmpty()) {
+            fields.refuse(place + "sizeKey", line.sizeKey(), "The design has this size no longer. Choose another one.");
+        }
         int units = fields.count(place + "units", line.units(), 1, BatchEntry.MOST_UNITS);
         BigDecimal minutes = line.wishMinutes().isBlank()
                 ? BigDecimal.ZERO
@@ -142,8 +166,15 @@ class QuoteReckoning {
         return List.copyOf(numbers);
     }
 
+    /** What a line's size is called by now; empty where the design has it no longer. */
+    private Optional<String> sizeName(QuoteLineForm line) {
+        DesignDocument document = designs.document(line.designId());
+        OptionalInt size = document.indexOf(line.sizeKey(), "");
+        return size.isEmpty() ? Optional.empty() : Optional.of(document.sizes().get(size.getAsInt()));
+    }
+
     /** The form as a batch, for other units of one of its lines where that is asked. */
-    static BatchForm batch(QuoteForm form, List<Integer> units) {
+    BatchForm batch(QuoteForm form, List<Integer> units) {
         List<LineForm> lines = new ArrayList<>();
         for (int i = 0; i < form.lines().size(); i++) {
             QuoteLineForm line = form.lines().get(i);
@@ -151,7 +182,7 @@ class QuoteReckoning {
                     null,
                     line.designId(),
                     null,
-                    line.sizeName(),
+                    sizeName(line).orElse(""),
                     Integer.toString(units.get(i)),
                     null,
                     line.materials(),
@@ -188,44 +219,18 @@ class QuoteReckoning {
             for (int i = 0; i < typed.size(); i++) {
                 lines.add(line(i, planned, asked));
             }
-            Duration hours = lines.stream()
-                    .map(line -> line.asked().each().multipliedBy(line.asked().units()))
-                    .reduce(Duration.ZERO, Duration::plus);
-            Optional<Money> total =
-                    sum(lines.stream().map(line -> line.asked().total()).toList());
+            QuotedOrder order = new QuotedOrder(
+                    lines.stream().map(line -> line.asked().line()).toList());
             return new Reckoned(
                     lines,
-                    total,
-                    total.map(whole -> QuotedPrice.deposit(whole, deposit)).orElse(current.money(0)),
-                    sum(lines.stream()
-                                    .map(line -> line.asked()
-                                            .quoted()
-                                            .map(quoted -> quoted.given()
-                                                    .multipliedBy(line.asked().units())))
-                                    .toList())
-                            .orElse(current.money(0)),
-                    hours,
-                    QuotedPrice.perHour(lines.stream()
-                            .map(line -> new QuotedPrice.Earning(
-                                    line.asked()
-                                            .quoted()
-                                            .flatMap(quoted -> quoted.priced().perHour()),
-                                    line.asked()
-                                            .each()
-                                            .multipliedBy(line.asked().units())))
-                            .toList()),
-                    days.promise(batches.openWork(), hours, Optional.ofNullable(form.by())),
+                    order,
+                    deposit,
+                    days.promise(batches.openWork(), order.time(), Optional.ofNullable(form.by())),
                     planned.toCome().stream()
                             .filter(Need::isShort)
                             .map(need -> need.supply().name())
                             .distinct()
                             .toList());
-        }
-
-        private Optional<Money> sum(List<Optional<Money>> all) {
-            return all.stream().allMatch(Optional::isPresent)
-                    ? all.stream().map(Optional::get).reduce(Money::plus)
-                    : Optional.empty();
         }
 
         private Line line(int i, Planned planned, List<Integer> asked) {
@@ -260,11 +265,12 @@ class QuoteReckoning {
             Optional<QuotedPrice> quoted = takes.flatMap(
                     one -> QuotedPrice.of(one, channel, choice, form.favour(), withOwn ? its.own() : Optional.empty()));
             return new Asked(
-                    line.plan().units(),
-                    takes.map(one -> one.batchTime().dividedBy(one.units())).orElse(Duration.ZERO),
                     takes,
-                    quoted,
-                    quoted.map(one -> one.priced().buyerPays()));
+                    new QuotedOrder.Line(
+                            line.plan().units(),
+                            takes.map(one -> one.batchTime().dividedBy(one.units()))
+                                    .orElse(Duration.ZERO),
+                            quoted));
         }
     }
 }

@@ -14,6 +14,8 @@ import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.UsesMaterials;
 import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.Days;
+import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.quote.GivenPaper.GivenLine;
@@ -38,6 +40,7 @@ import mardun.app.settings.HoldsMoney;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -133,17 +136,39 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
         Settings current = settings.current();
         Quote quote = quotes.findById(id).orElseThrow(QuoteService::none);
         QuoteForm form = withVersion(quote.form(), quote.version());
+        Today today = quote.isDecided() ? Today.NOTHING : today(form, current);
         return new QuoteView(
                 quote.id(),
                 quote.state(),
                 form,
-                FiguresWriter.figures(reckoning.of(form, current), current.writer()),
+                today.figures(),
+                today.trouble(),
                 quote.versions().stream().map(version -> view(version, current)).toList(),
                 quote.last()
                         .map(last -> !withVersion(last.paper().form(), 0).equals(withVersion(quote.form(), 0)))
                         .orElse(true),
                 quote.reason(),
                 orders.findByQuoteId(id).map(order -> view(order, current)).orElse(null));
+    }
+
+    /** What a quote comes to today, or why that can't be said: a stored quote is shown whatever became of its designs. */
+    private record Today(
+            @Nullable QuoteFigures figures, @Nullable String trouble) {
+
+        static final Today NOTHING = new Today(null, null);
+    }
+
+    private Today today(QuoteForm form, Settings current) {
+        try {
+            return new Today(FiguresWriter.figures(reckoning.ofStored(form, current), current.writer()), null);
+        } catch (RefusedException refused) {
+            return new Today(
+                    null,
+                    refused.problems().stream()
+                            .map(FieldProblem::sentence)
+                            .findFirst()
+                            .orElse(refused.getMessage()));
+        }
     }
 
     private static QuoteForm withVersion(QuoteForm form, long version) {
@@ -230,7 +255,8 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
         Settings current = settings.current();
         Quote quote = forChange(id, step.version());
         Reckoned reckoned = reckoning.of(quote.form(), current);
-        Money total = reckoned.total()
+        Money total = reckoned.order()
+                .total()
                 .orElseThrow(() -> RefusedException.conflict(reckoned.lines().stream()
                         .flatMap(line ->
                                 FiguresWriter.problem(line, current.writer())
@@ -240,6 +266,11 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
                         .orElse("Not all of it has a price yet.")));
         QuotePaper paper = papers.findById(QuotePaper.ONE).orElseThrow();
         LocalDate today = LocalDate.now(clock);
+        LocalDate until = Optional.ofNullable(quote.form().validUntil()).orElse(today.plusDays(paper.validDays()));
+        if (until.isBefore(today)) {
+            throw RefusedException.conflict(
+                    "This quote would be valid until " + Days.words(until) + ", which is over. Choose a day to come.");
+        }
         quote.give(
                 new GivenPaper(
                         quote.form(),
@@ -247,13 +278,14 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
                         paper.heading(),
                         paper.terms(),
                         today,
-                        Optional.ofNullable(quote.form().validUntil()).orElse(today.plusDays(paper.validDays())),
+                        until,
                         reckoned.promise().likely().orElse(null),
                         IntStream.range(0, reckoned.lines().size())
                                 .mapToObj(i -> given(reckoned.lines().get(i), quote.form(), i))
                                 .toList(),
                         total.getAmountMinorLong(),
-                        reckoned.deposit().getAmountMinorLong()),
+                        reckoned.depositShare(),
+                        reckoned.deposit().orElseThrow().getAmountMinorLong()),
                 clock.instant());
         quotes.saveAndFlush(quote);
     }
@@ -277,7 +309,7 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
         return new Other(
                 asked.units(),
                 asked.quoted().orElseThrow().priced().price().getAmountMinorLong(),
-                asked.pays().orElseThrow().getAmountMinorLong());
+                asked.quoted().orElseThrow().priced().buyerPays().getAmountMinorLong());
     }
 
     /** A version as it was given, on paper. */

@@ -51,11 +51,7 @@ final class QuoteSheet {
         row(html, "total", "Total, " + paper.currency(), money(paper.totalMinor(), currency, writer));
         if (paper.depositMinor() > 0) {
             row(html, "more", "Deposit, to be paid with the order", money(paper.depositMinor(), currency, writer));
-            row(
-                    html,
-                    "more",
-                    "To be paid when it is handed over",
-                    money(paper.totalMinor() - paper.depositMinor(), currency, writer));
+            row(html, "more", "To be paid when it is handed over", money(paper.restMinor(), currency, writer));
         }
         html.append("</table>");
         if (form.by() != null) {
@@ -108,7 +104,7 @@ final class QuoteSheet {
                 .append("</td><td class=\"num\">")
                 .append(money(line.paysMinor(), currency, writer))
                 .append("</td><td class=\"num\">")
-                .append(money(line.paysMinor() * line.units(), currency, writer))
+                .append(money(line.togetherMinor(), currency, writer))
                 .append("</td></tr>");
     }
 

@@ -61,6 +61,7 @@ public final class QuoteViews {
     /**
      * So many bags of one kind.
      *
+     * @param sizeKey what the size is known by, whatever it is called
      * @param units how many are asked for, as typed
      * @param numbers other numbers to be priced, as typed, such as {@code 6, 12, 24}; may be empty
      * @param wish what is special about them; may be empty
@@ -70,7 +71,7 @@ public final class QuoteViews {
      */
     public record QuoteLineForm(
             @NotNull DesignId designId,
-            @NotNull @Size(max = 60) String sizeName,
+            @NotNull @Size(max = 60) String sizeKey,
             @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
             @NotNull @Size(max = 20) String units,
             @NotNull @Size(max = 60) String numbers,
@@ -156,6 +157,8 @@ public final class QuoteViews {
     /**
      * A quote.
      *
+     * @param figures what it comes to today; absent where it was decided, and where that can't be worked out
+     * @param trouble why it can't be worked out; absent where it can
      * @param changed it has changed since its last version was given
      * @param reason why it was declined; empty else
      * @param order absent as long as it isn't accepted
@@ -164,7 +167,8 @@ public final class QuoteViews {
             long id,
             QuoteState state,
             QuoteForm form,
-            QuoteFigures figures,
+            @Nullable QuoteFigures figures,
+            @Nullable String trouble,
             List<QuoteVersionView> versions,
             boolean changed,
             String reason,

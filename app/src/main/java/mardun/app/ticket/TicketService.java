@@ -99,11 +99,13 @@ public class TicketService {
                 : runs.printedFor(there.stream().map(GoodsThere::id).toList()).stream()
                         .collect(Collectors.groupingBy(TicketLine::goodsId));
         Prices prices = new Prices(current);
+        List<TicketGoods> goodsThere = there.stream()
+                .map(bags -> goods(bags, printed.getOrDefault(bags.id(), List.of()), prices, channel, current))
+                .toList();
         return new TicketsView(
                 channel,
-                there.stream()
-                        .map(bags -> goods(bags, printed.getOrDefault(bags.id(), List.of()), prices, channel, current))
-                        .toList(),
+                goodsThere,
+                goodsThere.stream().mapToInt(TicketGoods::outOfDate).sum(),
                 sheets.all(),
                 runs.findAllByOrderByIdDesc(PageRequest.of(0, RUNS_SHOWN)).stream()
                         .map(run -> view(run, null))
@@ -164,6 +166,7 @@ public class TicketService {
                 ticketed.right(),
                 ticketed.outOfDate(),
                 ticketed.without(),
+                ticketed.toPrint(),
                 ticketed.outOfDate() == 0
                         ? null
                         : printed.stream()

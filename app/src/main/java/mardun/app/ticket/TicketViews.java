@@ -71,9 +71,17 @@ public final class TicketViews {
             @NotNull @Size(max = 20) String units,
             @NotNull @Size(max = 20) String price) {}
 
-    /** The bags that are there with their tickets, the sheets to choose from, and what was printed last. */
+    /**
+     * The bags that are there with their tickets, the sheets to choose from, and what was printed last.
+     *
+     * @param outOfDate how many tickets say another price than is asked now, over all
+     */
     public record TicketsView(
-            @Nullable ChannelId channelId, List<TicketGoods> goods, List<SheetView> sheets, List<TicketRunView> runs) {}
+            @Nullable ChannelId channelId,
+            List<TicketGoods> goods,
+            int outOfDate,
+            List<SheetView> sheets,
+            List<TicketRunView> runs) {}
 
     /**
      * Bags that are there.
@@ -83,6 +91,7 @@ public final class TicketViews {
      * @param right how many have a ticket that holds
      * @param outOfDate how many have one with another price than is asked now
      * @param without how many have none
+     * @param toPrint how many have to be printed for every bag to have one that holds
      * @param wrongPrice what stands on those that are out of date; absent if none are
      * @param licence what the pattern's licence says against selling them; absent where it allows it
      */
@@ -98,6 +107,7 @@ public final class TicketViews {
             int right,
             int outOfDate,
             int without,
+            int toPrint,
             @Nullable MoneyView wrongPrice,
             @Nullable String licence) {}
 

@@ -9,9 +9,8 @@ import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.making.Operation;
 import mardun.core.making.WorkTime;
-import mardun.core.money.Apportionment;
+import mardun.core.pricing.Earning;
 import mardun.core.pricing.UnitPricing;
-import org.apache.commons.numbers.fraction.BigFraction;
 import org.joda.money.Money;
 
 /**
@@ -106,22 +105,11 @@ public record BatchPlan(
 
     /** What an hour of hands-on work earns, over all lines; empty where a line isn't priced, or there is no work. */
     public Optional<Money> perHour() {
-        BigFraction earned = BigFraction.ZERO;
-        BigFraction hours = BigFraction.ZERO;
-        for (LinePlan line : lines) {
-            Optional<Money> its = line.pricing().flatMap(UnitPricing::perHour).map(figure -> figure.value());
-            if (its.isEmpty()) {
-                return Optional.empty();
-            }
-            BigFraction seconds = BigFraction.of(line.time().asBatch().value().toSeconds());
-            earned = earned.add(seconds.multiply(its.get().getAmountMinorLong()));
-            hours = hours.add(seconds);
-        }
-        if (hours.signum() == 0) {
-            return Optional.empty();
-        }
-        long minor = Apportionment.rounded(earned.divide(hours));
-        return cost.map(all -> Money.ofMinor(all.getCurrencyUnit(), minor));
+        return Earning.together(lines.stream()
+                .map(line -> new Earning(
+                        line.pricing().flatMap(UnitPricing::perHour).map(figure -> figure.value()),
+                        line.time().asBatch().value()))
+                .toList());
     }
 
     /** Whether a finding is about what fills a slot, and not about the design or the number. */

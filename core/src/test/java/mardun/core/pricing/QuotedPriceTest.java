@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
@@ -83,12 +84,34 @@ class QuotedPriceTest {
     @ParameterizedTest
     @CsvSource({"10.00, 0.3, 3.00", "10.01, 0.3, 3.01", "10.00, 0, 0.00", "10.00, 1, 10.00", "0.01, 0.5, 0.01"})
     void aDepositIsRoundedUpToTheCoin(String total, String share, String deposit) {
-        assertThat(QuotedPrice.deposit(eur(total), new BigDecimal(share))).isEqualTo(eur(deposit));
+        assertThat(QuotedOrder.deposit(eur(total), new BigDecimal(share))).isEqualTo(eur(deposit));
     }
 
     @Test
     void aCurrencyWithoutSmallCoinsHasWholeDeposits() {
-        assertThat(QuotedPrice.deposit(Money.ofMinor(CurrencyUnit.JPY, 1_001), new BigDecimal("0.5")))
+        assertThat(QuotedOrder.deposit(Money.ofMinor(CurrencyUnit.JPY, 1_001), new BigDecimal("0.5")))
                 .isEqualTo(Money.ofMinor(CurrencyUnit.JPY, 501));
+    }
+
+    /** 10 at 12.00 and 5 at 8.20: 161.00, of which 19.00 is given away. */
+    @Test
+    void anOrderAddsItsLinesUp() {
+        QuotedOrder.Line usual =
+                new QuotedOrder.Line(10, Duration.ofMinutes(12), Optional.of(quoted(POUCH, HOME, Favour.NONE, "")));
+        QuotedOrder.Line favour =
+                new QuotedOrder.Line(5, Duration.ofMinutes(12), Optional.of(quoted(POUCH, HOME, Favour.AT_COST, "")));
+        QuotedOrder order = new QuotedOrder(List.of(usual, favour));
+        assertThat(order.total()).contains(eur("161.00"));
+        assertThat(order.given()).contains(eur("19.00"));
+        assertThat(order.time()).isEqualTo(Duration.ofHours(3));
+        assertThat(order.perHour()).as("two hours at 39.00, one at 20.00").contains(eur("32.67"));
+    }
+
+    @Test
+    void anOrderWithALineWithoutAPriceHasNoTotal() {
+        QuotedOrder order = new QuotedOrder(List.of(new QuotedOrder.Line(3, Duration.ZERO, Optional.empty())));
+        assertThat(order.total()).isEmpty();
+        assertThat(order.given()).isEmpty();
+        assertThat(order.perHour()).isEmpty();
     }
 }
