@@ -81,7 +81,7 @@ function Figures({ ticket, planned }: { ticket: TicketView; planned?: Schemas['M
           {ticket.handsOn.text}
         </WorkedFigure>
       </Row>
-      <Row label={`Labour at ${ticket.wanted.amount}`}>
+      <Row label={ticket.oneRate ? `Labour at ${ticket.oneRate.amount}` : 'Labour'}>
         <WorkedFigure label="Labour" working={ticket.labour.working}>
           {ticket.labour.value.amount}
         </WorkedFigure>

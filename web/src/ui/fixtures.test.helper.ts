@@ -129,6 +129,7 @@ export const ticket = (more: Partial<Schemas['TicketView']> = {}): Schemas['Tick
   left: moneyFigure(260),
   perHour: moneyFigure(2472),
   wanted: money(1900),
+  oneRate: money(1900),
   ...more,
 });
 

@@ -6072,6 +6072,7 @@ export interface components {
       left: components['schemas']['MoneyFigure'];
       lines: components['schemas']['TicketLine'][];
       material: components['schemas']['MoneyFigure'];
+      oneRate?: components['schemas']['MoneyView'];
       overhead: components['schemas']['MoneyFigure'];
       ownPrice: boolean;
       perHour?: components['schemas']['MoneyFigure'];

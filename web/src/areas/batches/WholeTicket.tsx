@@ -74,7 +74,7 @@ export function MadeOf({ sheet }: { sheet: Schemas['BatchSheet'] }) {
   return (
     <details>
       <summary className="min-h-9 cursor-pointer content-center font-semibold text-woad">
-        What {sheet.total?.amount} for the batch is made of
+        The batch’s {sheet.total?.amount}, part by part
       </summary>
       <CostFall
         parts={sheet.parts.map((part) => ({

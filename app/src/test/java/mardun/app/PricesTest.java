@@ -453,10 +453,18 @@ class PricesTest {
         assertThat(minorCost()).isGreaterThan(before);
         JsonNode sheet = bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium()));
         assertThat(sheet.get("parts").toString()).contains("an hour of sewing");
+        assertThat(oneRate())
+                .as("the ticket names no rate that isn't that of all work")
+                .isFalse();
         var back = (tools.jackson.databind.node.ObjectNode) dearer.deepCopy();
         back.set("rates", choice.objectNode());
         bench.ok(APP.put("/api/prices/choice", back));
         assertThat(minorCost()).isEqualTo(before);
+        assertThat(oneRate()).isTrue();
+    }
+
+    private static boolean oneRate() {
+        return bench.ok(APP.get("/api/designs/" + pouch)).toString().contains("\"oneRate\":{");
     }
 
     @Test

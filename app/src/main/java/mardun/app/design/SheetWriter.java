@@ -124,7 +124,8 @@ public final class SheetWriter {
                 writer.money(pricing.fees()),
                 writer.money(pricing.left()),
                 pricing.perHour().map(writer::money).orElse(null),
-                writer.money(workroom.hourlyRate())));
+                writer.money(workroom.hourlyRate()),
+                workroom.rates().isOne() ? writer.money(workroom.hourlyRate()) : null));
     }
 
     /** Why there is no ticket yet. */

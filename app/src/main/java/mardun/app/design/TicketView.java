@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param good how many came out well, once that is known; else as many as units
  * @param spoiled the share of what the spoiled ones took; absent where none is
  * @param wanted the hourly rate that the maker wants
+ * @param oneRate the rate at which all of the labour is paid; absent where kinds of work are paid otherwise
  */
 public record TicketView(
         int units,
@@ -38,7 +39,8 @@ public record TicketView(
         MoneyFigure fees,
         MoneyFigure left,
         @Nullable MoneyFigure perHour,
-        MoneyView wanted) {
+        MoneyView wanted,
+        @Nullable MoneyView oneRate) {
 
     /** A material's part of the cost. */
     public record TicketLine(String name, MoneyFigure cost) {}
