@@ -8,7 +8,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.channel.PricePlace;
 import mardun.app.design.CostedSize;
-import mardun.app.design.DesignService;
+import mardun.app.design.DesignCosts;
 import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.paper.LabelDrawing.CodeKind;
@@ -47,7 +47,7 @@ class DemoPrices {
     private final PriceChoices choices;
     private final PriceBook book;
     private final PriceSheets sheets;
-    private final DesignService designs;
+    private final DesignCosts bagCosts;
     private final TicketService tickets;
     private final TravellingClock clock;
 
@@ -56,14 +56,14 @@ class DemoPrices {
             PriceChoices choices,
             PriceBook book,
             PriceSheets sheets,
-            DesignService designs,
+            DesignCosts bagCosts,
             TicketService tickets,
             TravellingClock clock) {
         this.channels = channels;
         this.choices = choices;
         this.book = book;
         this.sheets = sheets;
-        this.designs = designs;
+        this.bagCosts = bagCosts;
         this.tickets = tickets;
         this.clock = clock;
     }
@@ -164,7 +164,7 @@ class DemoPrices {
 
     /** What the maker asks for some of them, since when, and what others do. */
     void setPrices(LocalDate today) {
-        List<CostedSize> all = designs.costed();
+        List<CostedSize> all = bagCosts.costed();
         ChannelId stall = channels.all().get(0).id();
         set(
                 all,

@@ -9,7 +9,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -62,8 +61,6 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
-import mardun.app.stored.Changes;
-import mardun.app.stored.Remembered;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
@@ -71,7 +68,6 @@ import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
-import mardun.core.design.Role;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
@@ -106,8 +102,6 @@ public class DesignService implements UsesMaterials {
     /** Nothing was ever logged of a design that isn't stored. */
     private static final DesignId NOT_STORED = new DesignId(0);
 
-    private final Remembered<String, List<CostedSize>> allCosted;
-
     private final Cache<AtRevision, ReadRevision> readBefore =
             Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
 
@@ -118,7 +112,6 @@ public class DesignService implements UsesMaterials {
     private final SettingsService settings;
     private final SetPrices prices;
     private final BatchPlanner planner;
-    private final UnitCosts costs;
     private final Estimates estimates;
     private final Patterns patterns;
     private final OnceOnly onceOnly;
@@ -133,14 +126,11 @@ public class DesignService implements UsesMaterials {
             SettingsService settings,
             SetPrices prices,
             BatchPlanner planner,
-            UnitCosts costs,
             Estimates estimates,
             Patterns patterns,
             OnceOnly onceOnly,
             JsonMapper json,
-            Clock clock,
-            Changes changes) {
-        this.allCosted = new Remembered<>(changes);
+            Clock clock) {
         this.designs = designs;
         this.revisions = revisions;
         this.shelves = shelves;
@@ -148,7 +138,6 @@ public class DesignService implements UsesMaterials {
         this.settings = settings;
         this.prices = prices;
         this.planner = planner;
-        this.costs = costs;
         this.estimates = estimates;
         this.patterns = patterns;
         this.onceOnly = onceOnly;
@@ -566,7 +555,8 @@ public class DesignService implements UsesMaterials {
                         .anyMatch(materialId::equals);
     }
 
-    private static List<MaterialId> materialsOf(DesignDocument document) {
+    /** The materials that usually fill a design's slots. */
+    static List<MaterialId> materialsOf(DesignDocument document) {
         return document.slots().stream()
                 .map(DesignDocument.SlotRow::materialId)
                 .filter(Objects::nonNull)
@@ -574,7 +564,8 @@ public class DesignService implements UsesMaterials {
                 .toList();
     }
 
-    private static List<Supply> supplies(DesignDocument document, Shelves shelves) {
+    /** The same as they lie on the shelf. */
+    static List<Supply> supplies(DesignDocument document, Shelves shelves) {
         return document.slots().stream()
                 .filter(slot -> slot.materialId() != null)
                 .flatMap(slot -> shelves.supply(slot.key(), slot.materialId(), null, List.of()).stream())
@@ -615,90 +606,6 @@ public class DesignService implements UsesMaterials {
                 (int) plan.sized().findings().stream()
                         .filter(f -> f.setAside().isEmpty())
                         .count());
-    }
-
-    /** What one bag of each size of each design that isn't put away takes, as each is usually made. */
-    @Transactional(readOnly = true)
-    public List<CostedSize> costed() {
-        return allCosted.get("all", all -> costAll());
-    }
-
-    private List<CostedSize> costAll() {
-        Settings current = settings.current();
-        List<DesignEntity> all = designs.findAll().stream()
-                .filter(entity -> !entity.isPutAway())
-                .sorted(Comparator.comparing(entity -> entity.name().toLowerCase(Locale.ROOT)))
-                .toList();
-        Map<DesignId, ReadRevision> asTheyAre = all.stream().collect(Collectors.toMap(DesignEntity::id, this::asItIs));
-        Shelves read = shelves.read(asTheyAre.values().stream()
-                .flatMap(one -> materialsOf(one.view().document()).stream())
-                .distinct()
-                .toList());
-        return all.stream()
-                .flatMap(entity -> costed(
-                        entity,
-                        asTheyAre.get(entity.id()),
-                        asTheyAre.get(entity.id()).view().document().usualUnits(),
-                        read,
-                        current))
-                .toList();
-    }
-
-    /** The same of one design, for a batch of so many. */
-    @Transactional(readOnly = true)
-    public List<CostedSize> costed(DesignId id, int units) {
-        DesignEntity entity = find(id);
-        ReadRevision its = asItIs(entity);
-        return costed(entity, its, units, shelves.read(materialsOf(its.view().document())), settings.current())
-                .toList();
-    }
-
-    /** The same, with what was given valued the other way than the maker usually does. */
-    @Transactional(readOnly = true)
-    public List<CostedSize> costedWithGivenOtherwise(DesignId id, int units) {
-        DesignEntity entity = find(id);
-        ReadRevision its = asItIs(entity);
-        return costed(
-                        entity,
-                        its,
-                        units,
-                        shelves.readWithGivenOtherwise(materialsOf(its.view().document())),
-                        settings.current())
-                .toList();
-    }
-
-    private Stream<CostedSize> costed(
-            DesignEntity entity, ReadRevision its, int units, Shelves shelves, Settings current) {
-        DesignDocument document = its.view().document();
-        Design design = estimates.timed(entity.id(), its.design());
-        List<Supply> supplies = supplies(document, shelves);
-        String cloth = design.pieces().stream()
-                .filter(piece -> piece.role() == Role.OUTER)
-                .findFirst()
-                .flatMap(piece -> supplies.stream()
-                        .filter(supply -> supply.slot().equals(piece.slot()))
-                        .findFirst())
-                .map(Supply::name)
-                .orElse("");
-        return IntStream.range(0, design.sizes().size()).mapToObj(size -> {
-            UnitCosts.Given given = costs.of(design, size, units, supplies, current.workroom());
-            String name = design.sizes().get(size);
-            return new CostedSize(
-                    entity.id(),
-                    entity.name(),
-                    document.sort(),
-                    document.sizeKey(name),
-                    design.sizes().size() == 1 ? "" : name,
-                    cloth,
-                    units,
-                    given.time(),
-                    given.cost());
-        });
-    }
-
-    /** A design as it is now, read once for each of its changes. */
-    private ReadRevision asItIs(DesignEntity entity) {
-        return readBefore.get(new AtRevision(entity.id(), entity.revision()), this::read);
     }
 
     private DesignDocument document(DesignEntity entity) {

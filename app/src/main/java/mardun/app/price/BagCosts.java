@@ -2,6 +2,7 @@ package mardun.app.price;
 
 import java.util.Optional;
 import mardun.app.design.CostedSize;
+import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.id.DesignId;
 import mardun.app.problem.RefusedException;
@@ -14,9 +15,11 @@ import org.springframework.stereotype.Component;
 class BagCosts {
 
     private final DesignService designs;
+    private final DesignCosts bagCosts;
 
-    BagCosts(DesignService designs) {
+    BagCosts(DesignService designs, DesignCosts bagCosts) {
         this.designs = designs;
+        this.bagCosts = bagCosts;
     }
 
     /**
@@ -26,7 +29,7 @@ class BagCosts {
      */
     CostedSize size(DesignId design, String sizeKey, @Nullable Integer units) {
         int of = units == null ? designs.document(design).usualUnits() : units;
-        CostedSize size = designs.costed(design, of).stream()
+        CostedSize size = bagCosts.costed(design, of).stream()
                 .filter(one -> one.sizeKey().equals(sizeKey))
                 .findFirst()
                 .orElseThrow(() -> RefusedException.missing("This design has no such size, or no longer."));
@@ -39,7 +42,7 @@ class BagCosts {
 
     /** What one of a size takes with what was given valued the other way; empty where that can't be said. */
     Optional<UnitTakes> withGivenOtherwise(CostedSize size) {
-        return designs.costedWithGivenOtherwise(size.designId(), size.units()).stream()
+        return bagCosts.costedWithGivenOtherwise(size.designId(), size.units()).stream()
                 .filter(one -> one.sizeKey().equals(size.sizeKey()))
                 .findFirst()
                 .flatMap(other -> other.cost().map(cost -> UnitTakes.of(cost, other.time())));

@@ -14,6 +14,7 @@ import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.CostedSize;
+import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.price.PriceViews.BookRow;
@@ -48,6 +49,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PriceBook {
 
     private final DesignService designs;
+    private final DesignCosts bagCosts;
     private final ChannelService channels;
     private final SetPrices prices;
     private final SettingsService settings;
@@ -57,6 +59,7 @@ public class PriceBook {
 
     PriceBook(
             DesignService designs,
+            DesignCosts bagCosts,
             ChannelService channels,
             SetPrices prices,
             SettingsService settings,
@@ -65,6 +68,7 @@ public class PriceBook {
         this.books = new Remembered<>(changes);
         this.asked = new Remembered<>(changes);
         this.designs = designs;
+        this.bagCosts = bagCosts;
         this.channels = channels;
         this.prices = prices;
         this.settings = settings;
@@ -93,7 +97,7 @@ public class PriceBook {
 
     private List<Row> rows(ChannelId channel) {
         Map<PricePlace, SetPrices.Set> set = prices.in(channel);
-        return designs.costed().stream()
+        return bagCosts.costed().stream()
                 .map(size -> {
                     PricePlace place = new PricePlace(size.designId(), size.sizeKey(), channel);
                     return new Row(

@@ -11,7 +11,7 @@ import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.CostedSize;
-import mardun.app.design.DesignService;
+import mardun.app.design.DesignCosts;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.problem.FieldProblem;
@@ -43,13 +43,13 @@ class PricesSheet implements ListSheet {
     private static final String WHY = "why";
     private static final int LONGEST_REASON = 300;
 
-    private final DesignService designs;
+    private final DesignCosts bagCosts;
     private final Channels channels;
     private final SetPrices prices;
     private final SettingsService settings;
 
-    PricesSheet(DesignService designs, Channels channels, SetPrices prices, SettingsService settings) {
-        this.designs = designs;
+    PricesSheet(DesignCosts bagCosts, Channels channels, SetPrices prices, SettingsService settings) {
+        this.bagCosts = bagCosts;
         this.channels = channels;
         this.prices = prices;
         this.settings = settings;
@@ -78,7 +78,7 @@ class PricesSheet implements ListSheet {
     public void write(CsvSheet sheet) {
         Settings current = settings.current();
         PriceChoice choice = current.workroom().prices();
-        List<CostedSize> sizes = designs.costed();
+        List<CostedSize> sizes = bagCosts.costed();
         for (KeptChannel kept : channels.all()) {
             if (!kept.putAway()) {
                 Channel channel = kept.channel(current.workroom().hourlyRate());
@@ -125,7 +125,7 @@ class PricesSheet implements ListSheet {
         Settings current = settings.current();
         Map<String, KeptChannel> byName =
                 channels.all().stream().collect(Collectors.toMap(channel -> key(channel.name()), channel -> channel));
-        Map<String, CostedSize> bySize = designs.costed().stream()
+        Map<String, CostedSize> bySize = bagCosts.costed().stream()
                 .collect(Collectors.toMap(size -> key(size.designName()) + "\n" + key(size.sizeName()), size -> size));
         Map<PricePlace, SetPrices.Set> known = new HashMap<>();
         byName.values().forEach(channel -> known.putAll(prices.in(channel.id())));
