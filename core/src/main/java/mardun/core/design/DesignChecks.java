@@ -522,7 +522,7 @@ final class DesignChecks {
 
     private void interfacing() {
         for (SizedPiece piece : sized.pieces()) {
-            piece.piece().backs().flatMap(sized::extent).ifPresent(backed -> {
+            piece.piece().backs().flatMap(this::asCut).ifPresent(backed -> {
                 if (piece.width().value().isLongerThan(backed.width())
                         || piece.height().value().isLongerThan(backed.height())) {
                     findings.care(
@@ -543,6 +543,11 @@ final class DesignChecks {
                 }
             });
         }
+    }
+
+    /** As a piece is when it is backed: a quilted one is trimmed afterwards. */
+    private Optional<Extent> asCut(String letter) {
+        return sized.piece(letter).map(SizedPiece::extent).or(() -> sized.extent(letter));
     }
 
     private void openings() {
