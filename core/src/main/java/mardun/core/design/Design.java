@@ -65,7 +65,7 @@ public record Design(
 
     /** This design with other times for its steps. */
     public Design with(List<Step> otherSteps) {
-        return of(otherSteps, slots);
+        return of(pieces, trims, otherSteps, slots);
     }
 
     /** This design with the cloths that really fill its slots in the place of those it asks for. */
@@ -75,10 +75,16 @@ public record Design(
                         ? new MaterialSlot(s.key(), s.label(), s.kind(), List.of(cloths.get(s.key())))
                         : s)
                 .toList();
-        return of(steps, filled);
+        return of(pieces, trims, steps, filled);
     }
 
-    private Design of(List<Step> otherSteps, List<MaterialSlot> otherSlots) {
+    /** This design with its pieces and trims cut otherwise. */
+    public Design withCut(List<Piece> otherPieces, List<TrimNeed> otherTrims) {
+        return of(otherPieces, otherTrims, steps, slots);
+    }
+
+    private Design of(
+            List<Piece> otherPieces, List<TrimNeed> otherTrims, List<Step> otherSteps, List<MaterialSlot> otherSlots) {
         return new Design(
                 name,
                 sizes,
@@ -86,9 +92,9 @@ public record Design(
                 form,
                 wished,
                 liningSeam,
-                pieces,
+                otherPieces,
                 panels,
-                trims,
+                otherTrims,
                 notions,
                 fillings,
                 zips,

@@ -58,6 +58,29 @@ public record Piece(
                 .findFirst();
     }
 
+    /** The same piece, cut to other formulas. */
+    public Piece cut(String newWidth, String newHeight) {
+        return new Piece(
+                letter,
+                name,
+                role,
+                slot,
+                quantity,
+                layers,
+                newWidth,
+                newHeight,
+                shapes,
+                edges,
+                directional,
+                meetsPrint,
+                overSelvage,
+                fold,
+                boxed,
+                backs,
+                trimTo,
+                marks);
+    }
+
     /** A plain rectangle. */
     public static Piece of(
             String letter, String name, Role role, String slot, String quantity, String width, String height) {

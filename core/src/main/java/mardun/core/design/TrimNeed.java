@@ -50,6 +50,11 @@ public record TrimNeed(
         }
     }
 
+    /** The same, so long as the formula says, with nothing more turned under. */
+    public TrimNeed asLongAs(String formula) {
+        return new TrimNeed(letter, name, kind, slot, quantity, formula, "", shortest, longest);
+    }
+
     /** A trim of one length, with nothing turned under. */
     public static TrimNeed of(String letter, String name, Kind kind, String slot, String quantity, String length) {
         return new TrimNeed(letter, name, kind, slot, quantity, length, "", "", "");

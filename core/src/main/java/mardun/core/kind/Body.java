@@ -87,9 +87,9 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
     }
 
     /** What a paper says of a panel. */
-    List<OnPaper> paper() {
-        List<OnPaper> paper = new ArrayList<>();
-        paper.add(new OnPaper(
+    List<Instead> paper() {
+        List<Instead> paper = new ArrayList<>();
+        paper.add(new Instead(
                 "cut_width", "Panel, cut width", width(), "width", "finished_width(cut_width; seam; " + depth() + ")"));
         String below = isFolded()
                 ? "folded_height(cut_height; top; " + depth() + ")"
@@ -100,7 +100,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
         } else if (draft.has(Option.ROLLED_RIM)) {
             finished = "with_rolled_rim(" + below + "; band)";
         }
-        paper.add(new OnPaper(
+        paper.add(new Instead(
                 "cut_height",
                 isFolded() ? "Piece, cut length from rim to rim" : "Panel, cut height",
                 height(),
@@ -112,32 +112,40 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
         return paper;
     }
 
+    /** A boxed base can't be measured once it stands; laid flat, the top can. */
+    List<Instead> table() {
+        return isBoxed
+                ? List.of(
+                        new Instead("across", "Across the top, laid flat", "width + depth", "width", "across - depth"))
+                : List.of();
+    }
+
     /** The corner, as its school measures it. */
-    private OnPaper corner() {
+    private Instead corner() {
         return switch (school()) {
             case CUT_BEFORE_SEWING, BOXED_AS_ONE ->
-                new OnPaper(
+                new Instead(
                         "corner",
                         "Cut-out at the corner, from the raw side edge",
                         "cut_before(depth; seam; seam)",
                         "depth",
                         "depth_cut_before(corner; seam; seam)");
             case CUT_AFTER_SEWING ->
-                new OnPaper(
+                new Instead(
                         "corner",
                         "Cut-out at the corner, from the stitching",
                         "cut_after(depth; seam)",
                         "depth",
                         "depth_cut_after(corner; seam)");
             case LINE_ACROSS ->
-                new OnPaper(
+                new Instead(
                         "corner",
                         "Line across the corner, from its point",
                         "line_across(depth)",
                         "depth",
                         "depth_line_across(corner)");
             case SNIPPED ->
-                new OnPaper(
+                new Instead(
                         "corner", "Seam of the snipped corner", "snip_seam(depth)", "depth", "depth_snip_seam(corner)");
         };
     }

@@ -3,6 +3,7 @@ package mardun.core.kind;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -55,6 +56,7 @@ final class Draft {
     private final Brief brief;
     private final Map<Choice, Option> chosen;
     private final Map<String, Measurement> measurements = new LinkedHashMap<>();
+    private final Set<String> following = new HashSet<>();
     private final Map<String, Cut> pieces = new LinkedHashMap<>();
     private final List<Panel> panels = new ArrayList<>();
     private final List<TrimNeed> trims = new ArrayList<>();
@@ -88,10 +90,6 @@ final class Draft {
         return chosen.containsKey(choice);
     }
 
-    Known known() {
-        return brief.known();
-    }
-
     /** A length as it is usual, in the maker's units. */
     String usual(String inch, String metric) {
         return switch (brief.system()) {
@@ -123,6 +121,14 @@ final class Draft {
     /** What follows from other measurements and isn't typed. */
     void follows(String symbol, String label, Measurement.Kind kind, String formula) {
         measurements.put(symbol, Measurement.of(symbol, label, kind, formula));
+        following.add(symbol);
+    }
+
+    /** The measurements that are typed, or may be: those that don't follow from others whatever is typed. */
+    Set<String> typed() {
+        Set<String> typed = new LinkedHashSet<>(measurements.keySet());
+        typed.removeAll(following);
+        return typed;
     }
 
     /** A length rounded down to what a ruler shows well. */

@@ -1,8 +1,10 @@
 package mardun.core.kind;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.core.design.Design;
 import mardun.core.design.Measurement;
@@ -17,53 +19,74 @@ public final class Drafting {
     private Drafting() {}
 
     /**
+     * A design that was drafted.
+     *
+     * @param chosen what each choice came to: what isn't offered with another one is as it usually is
+     * @param asked the symbols of the measurements that are asked first
+     * @param typed the symbols of all measurements that may be typed, those asked first among them
+     */
+    public record Drafted(Design design, Map<Choice, Option> chosen, List<String> asked, Set<String> typed) {}
+
+    /**
      * The design for a brief: complete, with its pieces, trims, notions, steps and what each needs. From finished measures the cut
      * sizes follow; from what a paper says to cut, the finished measures do.
      */
-    public static Design of(Brief brief) {
+    public static Drafted of(Brief brief) {
         Draft draft = new Draft(brief);
-        List<OnPaper> paper = brief.kind().recipe().paper(draft);
-        draft.seam();
-        if (brief.known() == Known.CUT) {
-            Map<String, String> usual = cutSizes(brief);
-            Map<String, Asked> asked =
-                    brief.kind().measures().stream().collect(Collectors.toMap(Asked::symbol, one -> one));
-            paper.forEach(says -> {
-                draft.measure(says.symbol(), says.label(), Measurement.Kind.ALLOWANCE, usual.get(says.symbol()));
-                draft.follows(says.of(), asked.get(says.of()).label(), Measurement.Kind.FINISHED, says.finished());
-            });
+        List<Instead> instead = instead(brief, draft);
+        List<String> asked = new ArrayList<>();
+        Map<String, Instead> byMeasure = instead.stream().collect(Collectors.toMap(Instead::of, one -> one));
+        Map<String, String> usual = instead.isEmpty() ? Map.of() : known(brief, instead);
+        for (Asked measure : brief.kind().measures()) {
+            Instead its = byMeasure.get(measure.symbol());
+            if (its == null) {
+                draft.finished(measure.symbol(), measure.label(), measure.inch(), measure.metric());
+                asked.add(measure.symbol());
+            } else {
+                draft.measure(
+                        its.symbol(),
+                        its.label(),
+                        Measurement.Kind.ALLOWANCE,
+                        usual.getOrDefault(its.symbol(), draft.usual(measure.inch(), measure.metric())));
+                asked.add(its.symbol());
+                draft.follows(measure.symbol(), measure.label(), Measurement.Kind.FINISHED, its.finished());
+            }
         }
-        brief.kind()
-                .measures()
-                .forEach(asked -> draft.finished(asked.symbol(), asked.label(), asked.inch(), asked.metric()));
-        brief.kind().recipe().fill(draft);
-        return draft.design();
-    }
-
-    /** What each option of the kind comes to with what was chosen: of each choice the one that the design has. */
-    public static Map<Choice, Option> chosen(Brief brief) {
-        return brief.settled();
-    }
-
-    /** What a paper would say of a bag with these finished measures: the sizes to cut, by their symbols. */
-    static Map<String, String> cutSizes(Brief brief) {
-        Map<String, String> finished = new HashMap<>(brief.measures());
-        List<OnPaper> paper = brief.kind().recipe().paper(new Draft(brief));
-        paper.forEach(says -> finished.remove(says.of()));
-        Draft draft = new Draft(brief.with(Known.FINISHED, finished));
         draft.seam();
+        brief.kind().recipe().fill(draft);
+        return new Drafted(draft.design(), brief.settled(), asked, draft.typed());
+    }
+
+    private static List<Instead> instead(Brief brief, Draft draft) {
+        return switch (brief.known()) {
+            case FINISHED -> List.of();
+            case CUT -> brief.kind().recipe().paper(draft);
+            case ON_THE_TABLE -> brief.kind().recipe().table(draft);
+        };
+    }
+
+    /** What a paper, or a tape on the finished bag, would say of a bag with these finished measures, by symbol. */
+    static Map<String, String> known(Brief brief) {
+        return known(brief, instead(brief, new Draft(brief)));
+    }
+
+    private static Map<String, String> known(Brief brief, List<Instead> instead) {
+        Map<String, String> finished = new HashMap<>(brief.measures());
+        instead.forEach(one -> finished.remove(one.of()));
+        Draft draft = new Draft(brief.with(Known.FINISHED, finished));
         brief.kind()
                 .measures()
                 .forEach(asked -> draft.finished(asked.symbol(), asked.label(), asked.inch(), asked.metric()));
+        draft.seam();
         brief.kind().recipe().fill(draft);
-        paper.forEach(says -> draft.follows(says.symbol(), says.label(), Measurement.Kind.ALLOWANCE, says.cut()));
+        instead.forEach(one -> draft.follows(one.symbol(), one.label(), Measurement.Kind.ALLOWANCE, one.known()));
         SizedDesign sized = Sizing.of(draft.design(), 0);
-        return paper.stream()
-                .filter(says -> sized.measurements().containsKey(says.symbol()))
+        return instead.stream()
+                .filter(one -> sized.measurements().containsKey(one.symbol()))
                 .collect(Collectors.toMap(
-                        OnPaper::symbol,
-                        says -> LengthWriter.exactly(
-                                sized.measurements().get(says.symbol()).value().toLength(ShownRounding.UP),
+                        Instead::symbol,
+                        one -> LengthWriter.exactly(
+                                sized.measurements().get(one.symbol()).value().toLength(ShownRounding.UP),
                                 brief.system())));
     }
 }

@@ -70,8 +70,13 @@ enum DrawstringBag implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return body(draft).paper();
+    }
+
+    @Override
+    public List<Instead> table(Draft draft) {
+        return body(draft).table();
     }
 
     @Override

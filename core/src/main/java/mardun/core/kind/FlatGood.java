@@ -84,10 +84,10 @@ enum FlatGood implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return List.of(
-                new OnPaper("cut_width", "Outer, cut width", WIDTH, "width", "cut_width - 2 * seam"),
-                new OnPaper("cut_height", "Outer, cut height", height, "height", finishedHeight));
+                new Instead("cut_width", "Outer, cut width", WIDTH, "width", "cut_width - 2 * seam"),
+                new Instead("cut_height", "Outer, cut height", height, "height", finishedHeight));
     }
 
     @Override

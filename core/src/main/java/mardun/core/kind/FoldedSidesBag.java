@@ -36,16 +36,16 @@ record FoldedSidesBag() implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return List.of(
-                new OnPaper("cut_width", "Wrap, cut width", WIDTH, "length", "wrap_length(cut_width; end)"),
-                new OnPaper(
+                new Instead("cut_width", "Wrap, cut width", WIDTH, "length", "wrap_length(cut_width; end)"),
+                new Instead(
                         "cut_height",
                         "Wrap, cut length from zip to zip",
                         HEIGHT,
                         "height",
                         "wrap_width(cut_height; fold; top; shows)"),
-                new OnPaper("fold", "Sides folded in by", "fold_for_depth(depth)", "depth", "depth_of_fold(fold)"));
+                new Instead("fold", "Sides folded in by", "fold_for_depth(depth)", "depth", "depth_of_fold(fold)"));
     }
 
     @Override

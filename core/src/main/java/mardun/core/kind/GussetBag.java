@@ -61,16 +61,16 @@ enum GussetBag implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return List.of(
-                new OnPaper("cut_width", "Face, cut width", FACE, "width", "gusset_face_finished(cut_width; seam)"),
-                new OnPaper(
+                new Instead("cut_width", "Face, cut width", FACE, "width", "gusset_face_finished(cut_width; seam)"),
+                new Instead(
                         "cut_height",
                         "Face, cut height",
                         FACE_HIGH,
                         "height",
                         "gusset_height_finished(cut_height; top; seam)"),
-                new OnPaper(
+                new Instead(
                         "strip", "Strip between the faces, cut width", STRIP, "depth", "depth_of_gusset(strip; seam)"));
     }
 

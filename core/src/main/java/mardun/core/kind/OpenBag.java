@@ -133,8 +133,13 @@ enum OpenBag implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return body(draft).paper();
+    }
+
+    @Override
+    public List<Instead> table(Draft draft) {
+        return body(draft).table();
     }
 
     @Override

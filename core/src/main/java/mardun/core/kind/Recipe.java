@@ -13,7 +13,12 @@ interface Recipe {
     Map<Choice, List<Option>> offers();
 
     /** What a paper says of its main piece, made as it was chosen. */
-    List<OnPaper> paper(Draft draft);
+    List<Instead> paper(Draft draft);
+
+    /** What is measured on a bag on the table in the place of a finished measure that can't be got at. */
+    default List<Instead> table(Draft draft) {
+        return List.of();
+    }
 
     /** Pieces, trims, notions and steps, and how they come together. */
     void fill(Draft draft);

@@ -39,10 +39,10 @@ record RoundBaseBag() implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return List.of(
-                new OnPaper("cut_base", "Base, cut diameter", BASE, "diameter", "round_base_finished(cut_base; seam)"),
-                new OnPaper("cut_height", "Body, cut height", BODY_HIGH, "height", "cut_height - top - seam"));
+                new Instead("cut_base", "Base, cut diameter", BASE, "diameter", "round_base_finished(cut_base; seam)"),
+                new Instead("cut_height", "Body, cut height", BODY_HIGH, "height", "cut_height - top - seam"));
     }
 
     @Override

@@ -60,24 +60,24 @@ enum SmallThing implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return switch (this) {
             case KEY_FOB ->
                 List.of(
-                        new OnPaper(
+                        new Instead(
                                 "cut_width",
                                 "Cover, cut width",
                                 "fob_cover_width(webbing; turn)",
                                 "webbing",
                                 "fob_webbing_width(cut_width; turn)"),
-                        new OnPaper(
+                        new Instead(
                                 "cut_height",
                                 "Cover, cut length",
                                 "fob_cover_length(long; turn)",
                                 "long",
                                 "fob_webbing_length(cut_height; turn)"));
             case HAND_WARMER ->
-                List.of(new OnPaper(
+                List.of(new Instead(
                         "cut_base",
                         "Round, cut diameter",
                         "round_base(diameter; seam)",
@@ -85,9 +85,9 @@ enum SmallThing implements Recipe {
                         "round_base_finished(cut_base; seam)"));
             case PINCUSHION, EYE_MASK, OWN ->
                 List.of(
-                        new OnPaper(
+                        new Instead(
                                 "cut_width", "Piece, cut width", "width + 2 * seam", "width", "cut_width - 2 * seam"),
-                        new OnPaper(
+                        new Instead(
                                 "cut_height",
                                 "Piece, cut height",
                                 "height + 2 * seam",

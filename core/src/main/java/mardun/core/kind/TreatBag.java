@@ -33,8 +33,13 @@ record TreatBag() implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return body(draft).paper();
+    }
+
+    @Override
+    public List<Instead> table(Draft draft) {
+        return body(draft).table();
     }
 
     @Override

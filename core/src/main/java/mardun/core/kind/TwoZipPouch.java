@@ -47,20 +47,25 @@ record TwoZipPouch() implements Recipe {
 
     /** The back is the one piece that says what the pouch measures. */
     @Override
-    public List<OnPaper> paper(Draft draft) {
-        List<OnPaper> paper = new ArrayList<>(new Body(draft, true, Body.Rim.OPEN, List.of()).paper());
+    public List<Instead> paper(Draft draft) {
+        List<Instead> paper = new ArrayList<>(new Body(draft, true, Body.Rim.OPEN, List.of()).paper());
         paper.set(
                 0,
-                new OnPaper("cut_width", "Back, cut width", WIDTH, "width", "finished_width(cut_width; seam; depth)"));
+                new Instead("cut_width", "Back, cut width", WIDTH, "width", "finished_width(cut_width; seam; depth)"));
         paper.set(
                 1,
-                new OnPaper(
+                new Instead(
                         "cut_height",
                         "Back, cut height",
                         HEIGHT,
                         "height",
                         "finished_height(cut_height; seam; seam; depth)"));
         return paper;
+    }
+
+    @Override
+    public List<Instead> table(Draft draft) {
+        return new Body(draft, true, Body.Rim.OPEN, List.of()).table();
     }
 
     private static BoxingSchool school(Draft draft) {

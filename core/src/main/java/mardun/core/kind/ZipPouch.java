@@ -42,8 +42,13 @@ record ZipPouch(boolean isBoxed) implements Recipe {
     }
 
     @Override
-    public List<OnPaper> paper(Draft draft) {
+    public List<Instead> paper(Draft draft) {
         return body(draft).paper();
+    }
+
+    @Override
+    public List<Instead> table(Draft draft) {
+        return body(draft).table();
     }
 
     @Override

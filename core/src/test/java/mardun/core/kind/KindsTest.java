@@ -34,7 +34,7 @@ class KindsTest {
         for (Map<Choice, Option> chosen : ways(kind)) {
             for (UnitSystem system : UnitSystem.values()) {
                 Brief brief = brief(kind, Known.FINISHED, chosen, Map.of(), system);
-                SizedDesign sized = Sizing.of(Drafting.of(brief), 0);
+                SizedDesign sized = Sizing.of(Drafting.of(brief).design(), 0);
 
                 assertThat(findings(sized)).as("%s %s %s", kind, system, chosen).isEmpty();
                 kind.measures()
@@ -47,18 +47,28 @@ class KindsTest {
 
     @ParameterizedTest
     @EnumSource(Kind.class)
-    void isTheSameBagFromTheSizesThatAPaperSays(Kind kind) {
+    void isTheSameBagFromAPaperOrMeasuredOnTheTable(Kind kind) {
         for (Map<Choice, Option> chosen : ways(kind)) {
-            Brief finished = brief(kind, Known.FINISHED, chosen, Map.of(), UnitSystem.INCH);
-            Brief paper = brief(kind, Known.CUT, chosen, Drafting.cutSizes(finished), UnitSystem.INCH);
-            SizedDesign wanted = Sizing.of(Drafting.of(finished), 0);
-            SizedDesign made = Sizing.of(Drafting.of(paper), 0);
-
-            assertThat(findings(made)).as("%s %s", kind, chosen).isEmpty();
-            assertThat(finished(made)).as("%s %s", kind, chosen).isEqualTo(finished(wanted));
-            assertThat(pieces(made)).as("%s %s", kind, chosen).isEqualTo(pieces(wanted));
-            assertThat(trims(made)).as("%s %s", kind, chosen).isEqualTo(trims(wanted));
+            isTheSame(kind, Known.CUT, chosen);
         }
+        isTheSame(kind, Known.ON_THE_TABLE, Map.of());
+    }
+
+    private static void isTheSame(Kind kind, Known known, Map<Choice, Option> chosen) {
+        Brief finished = brief(kind, Known.FINISHED, chosen, Map.of(), UnitSystem.INCH);
+        Brief paper = brief(
+                kind,
+                known,
+                chosen,
+                Drafting.known(brief(kind, known, chosen, Map.of(), UnitSystem.INCH)),
+                UnitSystem.INCH);
+        SizedDesign wanted = Sizing.of(Drafting.of(finished).design(), 0);
+        SizedDesign made = Sizing.of(Drafting.of(paper).design(), 0);
+
+        assertThat(findings(made)).as("%s %s", kind, chosen).isEmpty();
+        assertThat(finished(made)).as("%s %s", kind, chosen).isEqualTo(finished(wanted));
+        assertThat(pieces(made)).as("%s %s", kind, chosen).isEqualTo(pieces(wanted));
+        assertThat(trims(made)).as("%s %s", kind, chosen).isEqualTo(trims(wanted));
     }
 
     @ParameterizedTest
@@ -66,7 +76,7 @@ class KindsTest {
     void keepsWhatThePaperSaysToTheNanometre(Kind kind) {
         Random random = new Random(kind.ordinal());
         Map<Choice, Option> usual = Map.of();
-        Map<String, String> sizes = Drafting.cutSizes(brief(kind, Known.FINISHED, usual, Map.of(), UnitSystem.INCH));
+        Map<String, String> sizes = Drafting.known(brief(kind, Known.CUT, usual, Map.of(), UnitSystem.INCH));
         Map<String, String> other = sizes.entrySet().stream()
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
@@ -75,7 +85,10 @@ class KindsTest {
                                         .nanometres()
                                 + " nm"));
         other.replaceAll((symbol, nanometres) -> inSixtyFourths(nanometres));
-        SizedDesign made = Sizing.of(Drafting.of(brief(kind, Known.CUT, usual, other, UnitSystem.INCH)), 0);
+        SizedDesign made = Sizing.of(
+                Drafting.of(brief(kind, Known.CUT, usual, other, UnitSystem.INCH))
+                        .design(),
+                0);
 
         other.forEach((symbol, said) ->
                 assertThat(measured(made, symbol)).as(symbol).isEqualTo(length(said, UnitSystem.INCH)));
@@ -92,7 +105,8 @@ class KindsTest {
     @EnumSource(Kind.class)
     void hasStepsWithTimesAndWhatGoesThroughThem(Kind kind) {
         for (Map<Choice, Option> chosen : ways(kind)) {
-            Design design = Drafting.of(brief(kind, Known.FINISHED, chosen, Map.of(), UnitSystem.METRIC));
+            Design design = Drafting.of(brief(kind, Known.FINISHED, chosen, Map.of(), UnitSystem.METRIC))
+                    .design();
 
             assertThat(design.steps()).as("%s", chosen).isNotEmpty().allSatisfy(step -> {
                 assertThat(step.perUnit()).as(step.name()).isPositive();
@@ -106,11 +120,12 @@ class KindsTest {
     @Test
     void aBoxedPouchIsCutAsByHand() {
         Design design = Drafting.of(brief(
-                Kind.BOXED_POUCH,
-                Known.FINISHED,
-                Map.of(),
-                Map.of("width", "8 in", "height", "6 in", "depth", "3 in"),
-                UnitSystem.INCH));
+                        Kind.BOXED_POUCH,
+                        Known.FINISHED,
+                        Map.of(),
+                        Map.of("width", "8 in", "height", "6 in", "depth", "3 in"),
+                        UnitSystem.INCH))
+                .design();
         SizedDesign sized = Sizing.of(design, 0);
 
         // 8 + 3 + 2/4 wide; 6 - 3/16 + 1/4 + 1/4 + 1 1/2 high; corners 1 1/2 + 1/4 - 1/4.
@@ -123,11 +138,12 @@ class KindsTest {
     @Test
     void aPaperTellsWhatTheBagWillMeasure() {
         Design design = Drafting.of(brief(
-                Kind.BOXED_POUCH,
-                Known.CUT,
-                Map.of(Choice.CORNERS, Option.CUT_OUT_AFTER),
-                Map.of("cut_width", "12 in", "cut_height", "10 in", "corner", "1 1/4 in"),
-                UnitSystem.INCH));
+                        Kind.BOXED_POUCH,
+                        Known.CUT,
+                        Map.of(Choice.CORNERS, Option.CUT_OUT_AFTER),
+                        Map.of("cut_width", "12 in", "cut_height", "10 in", "corner", "1 1/4 in"),
+                        UnitSystem.INCH))
+                .design();
         SizedDesign sized = Sizing.of(design, 0);
 
         // 2 x (1 1/4 + 1/4) deep; 12 - 1/2 - 3 wide; 10 - 1/4 - 1/4 - 1 1/2 + 3/16 high.
@@ -149,7 +165,7 @@ class KindsTest {
                 Map.of(),
                 UnitSystem.INCH);
 
-        assertThat(Drafting.chosen(brief))
+        assertThat(Drafting.of(brief).chosen())
                 .containsEntry(Choice.LINING, Option.UNLINED)
                 .containsEntry(Choice.POCKET, Option.NO_POCKET)
                 .containsEntry(Choice.CORNERS, Option.CUT_OUT_FIRST);
