@@ -70,7 +70,8 @@ final class BlockMerge {
                 with(design.slots(), block.slots(), SlotRow::key),
                 design.source(),
                 design.forChildren(),
-                design.setAside());
+                design.setAside(),
+                design.begun());
     }
 
     /** The steps with the given keys, and all that they use and need. */

@@ -36,6 +36,10 @@ import mardun.core.design.Source;
 import mardun.core.design.Strap;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.ZipFit;
+import mardun.core.kind.Choice;
+import mardun.core.kind.Kind;
+import mardun.core.kind.Known;
+import mardun.core.kind.Option;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
@@ -43,6 +47,7 @@ import mardun.core.making.Station;
 import mardun.core.material.ClothKind;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Ware;
+import mardun.core.measure.UnitSystem;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,6 +56,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param sort what sort of thing it is, in the maker's word: pouch, tote, wallet
  * @param sizeKeys what each size is known by, whatever it is called; absent in documents from before sizes could be renamed
+ * @param begun the kind of bag and the choices that it was begun with; absent where it was drawn by hand
  * @param usualUnits how many are usually made at once; the ticket's figures are for a batch of this size
  */
 public record DesignDocument(
@@ -75,10 +81,20 @@ public record DesignDocument(
         List<SlotRow> slots,
         Source source,
         boolean forChildren,
-        List<SetAside> setAside) {
+        List<SetAside> setAside,
+        @Nullable Begun begun) {
+
+    /**
+     * What a design was begun from, so that its choices can be changed later.
+     *
+     * @param chosen one option for each choice of the kind
+     * @param system the units in which its usual measures are
+     * @param seam the seam allowance that was the maker's usual one
+     */
+    public record Begun(Kind kind, Known known, Map<Choice, Option> chosen, UnitSystem system, String seam) {}
 
     /** This design under another name. */
-    DesignDocument named(String newName) {
+    public DesignDocument named(String newName) {
         return with(newName, sizes, sizeKeys, measurements, fillings, steps, slots);
     }
 
@@ -171,7 +187,8 @@ public record DesignDocument(
                 newSlots,
                 source,
                 forChildren,
-                setAside);
+                setAside,
+                begun);
     }
 
     /**

@@ -378,6 +378,13 @@ public class DesignService implements UsesMaterials {
         return sheet(DocumentReader.kept(typed, settings.current().unitSystem()), Optional.ofNullable(form.id()));
     }
 
+    /** Refuses a document of which something is missing, or that is larger than a design may be. */
+    public void checkLimits(DesignDocument typed) {
+        FieldReader fields = new FieldReader();
+        DocumentLimits.check(typed, fields);
+        fields.check();
+    }
+
     /** Whether a material may fill a slot of a design. */
     public static boolean serves(Design design, DesignDocument.SlotRow slot, SlotFit.Candidate candidate) {
         return design.slots().stream()

@@ -80,6 +80,7 @@ final class DocumentTexts {
         all(Kind.SIZE, "DesignDocument", "sizes");
         all(Kind.PLACE, "SetAside", "place");
         all(Kind.WORDS, "DesignDocument", "name", "sort", "note", "sizeKeys");
+        all(Kind.WORDS, "Begun", "seam");
         all(Kind.WORDS, "Measurement", "label", "options");
         all(Kind.WORDS, "PieceRow", "name", "slot");
         all(Kind.WORDS, "MarkRow", "label", "pair");

@@ -1,6 +1,7 @@
 package mardun.core.kind;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** One of the ways that a choice chooses from. */
@@ -119,6 +120,13 @@ public enum Option {
     /** What it is, for who doesn't know the word. */
     public String sentence() {
         return sentence;
+    }
+
+    /** The one of those chosen before that it can't be together with; what is chosen after gives way. */
+    public Optional<Option> clashIn(Map<Choice, Option> chosen) {
+        return chosen.values().stream()
+                .filter(other -> other.choice().compareTo(choice) < 0 && !goesWith(other))
+                .findFirst();
     }
 
     /** Whether a bag can have both. */

@@ -1,0 +1,94 @@
+package mardun.app.kind;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignViews.DesignSheet;
+import mardun.app.id.MaterialId;
+import mardun.core.kind.Choice;
+import mardun.core.kind.Kind;
+import mardun.core.kind.Known;
+import mardun.core.kind.Option;
+import org.jspecify.annotations.Nullable;
+
+/** What the interface gets to see of the kinds of bag that a design can begin as. */
+public final class KindViews {
+
+    private KindViews() {}
+
+    /** A kind, with its bag as it usually is. */
+    public record KindView(Kind kind, String words, String sentence, DesignSheet usual) {}
+
+    /**
+     * What is known of a bag and how it is made.
+     *
+     * @param name what the maker calls it; may be empty while it is drafted
+     * @param measures what was typed, by the symbols of the measurements
+     * @param materials what fills its slots, by their keys
+     * @param paper what a paper says of the other pieces
+     */
+    public record BriefForm(
+            @NotNull Kind kind,
+            @NotNull @Size(max = 200) String name,
+            @NotNull Known known,
+            @NotNull Map<@NotNull Choice, @NotNull Option> chosen,
+            @NotNull @Size(max = 200) Map<@NotNull String, @NotNull @Size(max = 1000) String> measures,
+            @NotNull @Size(max = 200) Map<@NotNull String, @NotNull MaterialId> materials,
+            @NotNull @Size(max = 200) List<@NotNull @Valid PaperRow> paper) {}
+
+    /** What a paper says of a piece or a trim, as typed; empty for nothing. */
+    public record PaperRow(
+            @NotNull @Size(max = 10) String letter,
+            @NotNull @Size(max = 100) String width,
+            @NotNull @Size(max = 100) String height) {}
+
+    /** A brief of which a design is made. */
+    public record NewFromBrief(
+            @NotNull UUID requestId, @NotNull @Valid BriefForm brief) {}
+
+    /**
+     * The design that a brief makes, not stored.
+     *
+     * @param measures those that may be typed, the ones asked first in front
+     * @param disagreements what the paper says otherwise than its measures ask for
+     */
+    public record DraftView(
+            DesignDocument document,
+            DesignSheet sheet,
+            List<ChoiceView> choices,
+            List<MeasureView> measures,
+            List<String> disagreements) {}
+
+    /** A choice of a kind and what it came to. */
+    public record ChoiceView(Choice choice, String words, Option chosen, List<OptionView> options) {}
+
+    /** @param notWith which other chosen option it can't be together with; absent where it is offered */
+    public record OptionView(
+            Option option,
+            String words,
+            String sentence,
+            @Nullable String notWith) {}
+
+    /**
+     * A measurement as it is typed or as it usually is.
+     *
+     * @param asked it is one of those that make the bag
+     */
+    public record MeasureView(String symbol, String label, String value, boolean asked, boolean isLength) {}
+
+    /** A design that is being edited, and what its choices shall be. */
+    public record Rechosen(
+            @NotNull @Valid DesignDocument document,
+            @NotNull Map<@NotNull Choice, @NotNull Option> chosen) {}
+
+    /**
+     * A design whose choices were changed.
+     *
+     * @param kept what was changed by hand and so doesn't follow them, in sentences
+     */
+    public record RechosenView(DesignDocument document, List<ChoiceView> choices, List<String> kept) {}
+}

@@ -1,0 +1,227 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The contract of beginning a design from a kind of bag, and of changing its choices later. */
+class KindsTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    @BeforeAll
+    static void aWorkroomInInches() {
+        assertThat(APP.put("/api/settings", APP.settings("INCH").put("usualSeam", "1/4"))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private static Map<String, Object> brief(
+            String kind, String name, String known, Map<String, String> chosen, Map<String, String> measures) {
+        return Map.of(
+                "kind", kind,
+                "name", name,
+                "known", known,
+                "chosen", chosen,
+                "measures", measures,
+                "materials", Map.of(),
+                "paper", List.of());
+    }
+
+    private static JsonNode draft(Map<String, Object> brief) {
+        Answer answer = APP.post("/api/kinds/draft", brief);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static Answer begin(Map<String, Object> brief) {
+        return APP.post("/api/kinds/designs", Map.of("requestId", UUID.randomUUID(), "brief", brief));
+    }
+
+    private static JsonNode rechoose(JsonNode document, Map<String, String> chosen) {
+        Answer answer = APP.post("/api/designs/rechosen", Map.of("document", document, "chosen", chosen));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static JsonNode byKey(JsonNode rows, String field, String value) {
+        return StreamSupport.stream(rows.spliterator(), false)
+                .filter(row -> row.get(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + value + " in " + rows));
+    }
+
+    private static boolean has(JsonNode rows, String field, String value) {
+        return StreamSupport.stream(rows.spliterator(), false)
+                .anyMatch(row -> row.get(field).asString().equals(value));
+    }
+
+    private static String width(JsonNode sheet, String letter) {
+        return byKey(sheet.get("sizes").get(0).get("pieces"), "letter", letter)
+                .get("width")
+                .get("value")
+                .get("inch")
+                .asString();
+    }
+
+    @Test
+    void everyKindIsShownAsItUsuallyIs() {
+        JsonNode kinds = APP.get("/api/kinds").body();
+        assertThat(kinds.size()).isGreaterThanOrEqualTo(20);
+        kinds.forEach(kind -> {
+            JsonNode size = kind.get("usual").get("sizes").get(0);
+            assertThat(kind.get("usual").get("canBeSewn").asBoolean())
+                    .as(kind.get("words").asString())
+                    .isTrue();
+            assertThat(size.get("finished").get("measures").size()).isPositive();
+            assertThat(size.get("findings").size())
+                    .as(kind.get("words") + ": " + size.get("findings"))
+                    .isZero();
+        });
+    }
+
+    @Test
+    void aDraftFollowsWhatIsTypedInTheMakersUnits() {
+        JsonNode draft = draft(
+                brief("BOXED_POUCH", "", "FINISHED", Map.of(), Map.of("width", "8", "height", "6", "depth", "3")));
+
+        assertThat(width(draft.get("sheet"), "A")).isEqualTo("11 ½ in");
+        assertThat(draft.get("document").get("name").asString()).isEqualTo("Boxed zip pouch");
+        JsonNode first = draft.get("measures").get(0);
+        assertThat(first.get("value").asString()).isEqualTo("8 in");
+        assertThat(first.get("asked").asBoolean()).isTrue();
+    }
+
+    @Test
+    void whatCantBeReadIsSaidAtItsMeasure() {
+        JsonNode draft = draft(brief("BOXED_POUCH", "", "FINISHED", Map.of(), Map.of("width", "wide")));
+
+        JsonNode findings = draft.get("sheet").get("sizes").get(0).get("findings");
+        assertThat(has(findings, "place", "measurements.width"))
+                .as(findings.toString())
+                .isTrue();
+        assertThat(draft.get("sheet").get("canBeSewn").asBoolean()).isFalse();
+    }
+
+    @Test
+    void whatAPaperSaysIsKeptAndWhatDoesntAgreeIsNamed() {
+        Map<String, Object> brief = new HashMap<>(brief(
+                "BOXED_POUCH",
+                "From paper",
+                "CUT",
+                Map.of("CORNERS", "CUT_OUT_AFTER"),
+                Map.of("cut_width", "12", "cut_height", "10", "corner", "1 1/4")));
+        brief.put("paper", List.of(Map.of("letter", "B", "width", "12", "height", "9 1/2")));
+        JsonNode draft = draft(brief);
+
+        assertThat(width(draft.get("sheet"), "A")).isEqualTo("12 in");
+        assertThat(draft.get("disagreements").size()).isEqualTo(1);
+        assertThat(draft.get("disagreements").get(0).asString())
+                .isEqualTo(
+                        "Lining panel: the paper says 12 in × 9 ½ in, and with these measures it comes to 12 in × 10 in.");
+        JsonNode finished =
+                draft.get("sheet").get("sizes").get(0).get("finished").get("measures");
+        assertThat(finished.get(0).get("figure").get("value").get("inch").asString())
+                .isEqualTo("8 ½ in");
+    }
+
+    @Test
+    void aPaperThatCantBeReadIsRefusedAtItsField() {
+        Map<String, Object> brief = new HashMap<>(brief("BOXED_POUCH", "", "CUT", Map.of(), Map.of()));
+        brief.put("paper", List.of(Map.of("letter", "B", "width", "a hand", "height", "")));
+        Answer answer = APP.post("/api/kinds/draft", brief);
+
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.on("paper.B.width")).contains("a hand");
+    }
+
+    @Test
+    void aBriefBecomesADesignOnce() {
+        UUID request = UUID.randomUUID();
+        Map<String, Object> form = Map.of(
+                "requestId", request, "brief", brief("BASKET", "Basket for eggs", "FINISHED", Map.of(), Map.of()));
+        Answer first = APP.post("/api/kinds/designs", form);
+        Answer again = APP.post("/api/kinds/designs", form);
+
+        assertThat(first.status()).as(first.body().toString()).isEqualTo(201);
+        assertThat(again.id()).isEqualTo(first.id());
+        assertThat(first.body().get("document").get("begun").get("kind").asString())
+                .isEqualTo("BASKET");
+        assertThat(begin(brief("BASKET", "basket FOR eggs", "FINISHED", Map.of(), Map.of()))
+                        .on("name"))
+                .contains("already");
+        assertThat(begin(brief("BASKET", " ", "FINISHED", Map.of(), Map.of())).status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void aChoiceIsChangedLaterAndAllElseStays() {
+        Answer begun = begin(brief("BOXED_POUCH", "To be changed", "FINISHED", Map.of(), Map.of("width", "9")));
+        ObjectNode document = (ObjectNode) begun.body().get("document").deepCopy();
+        ((ObjectNode) byKey(document.get("steps"), "key", "topstitch")).put("minutesPerUnit", "2.25");
+        ((ObjectNode) byKey(document.get("pieces"), "letter", "B")).put("name", "Lining, waxed");
+
+        JsonNode changed = rechoose(document, Map.of("ZIP_ENDS", "CAUGHT", "POCKET", "ZIP_POCKET"));
+        JsonNode after = changed.get("document");
+
+        assertThat(has(after.get("pieces"), "letter", "D"))
+                .as("no tabs any more")
+                .isFalse();
+        assertThat(has(after.get("pieces"), "letter", "P")).as("a pocket").isTrue();
+        assertThat(byKey(after.get("measurements"), "symbol", "width")
+                        .get("values")
+                        .get(0)
+                        .asString())
+                .isEqualTo("9 in");
+        assertThat(byKey(after.get("steps"), "key", "topstitch")
+                        .get("minutesPerUnit")
+                        .asString())
+                .isEqualTo("2.25");
+        assertThat(byKey(after.get("pieces"), "letter", "B").get("name").asString())
+                .isEqualTo("Lining, waxed");
+        assertThat(byKey(after.get("trims"), "letter", "Z").get("length").asString())
+                .startsWith("zip_full_length");
+        assertThat(changed.get("kept").size()).isZero();
+
+        JsonNode back = rechoose(after, Map.of("ZIP_ENDS", "FOLDED_TABS", "POCKET", "NO_POCKET"));
+        assertThat(back.get("document")).as("back again is as it was").isEqualTo(document);
+    }
+
+    @Test
+    void whatWasChangedByHandDoesntFollowAndThatIsSaid() {
+        Answer begun = begin(brief("BOXED_POUCH", "Changed by hand", "FINISHED", Map.of(), Map.of()));
+        ObjectNode document = (ObjectNode) begun.body().get("document").deepCopy();
+        ((ObjectNode) byKey(document.get("trims"), "letter", "Z")).put("length", "10 in");
+
+        JsonNode changed = rechoose(document, Map.of("ZIP_ENDS", "CAUGHT"));
+
+        assertThat(byKey(changed.get("document").get("trims"), "letter", "Z")
+                        .get("length")
+                        .asString())
+                .isEqualTo("10 in");
+        assertThat(changed.get("kept").get(0).asString())
+                .isEqualTo("“Zip”: its length was changed by hand, so it stays as it is.");
+    }
+
+    @Test
+    void aDesignDrawnByHandHasNoChoices() {
+        Answer blank =
+                APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "By hand", "pattern", "blank"));
+        Answer answer = APP.post(
+                "/api/designs/rechosen", Map.of("document", blank.body().get("document"), "chosen", Map.of()));
+
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail()).contains("drawn by hand");
+    }
+}
