@@ -60,7 +60,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
     }
 
     private String depth() {
-        return isBoxed ? "depth" : draft.usual("0 in", "0 mm");
+        return isBoxed ? "depth" : draft.usual("0 in", "0 cm");
     }
 
     String width() {
@@ -231,7 +231,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
      */
     private void turningGap(Draft.Cut lining) {
         String half = "(" + acrossTop() + ") / 2";
-        String left = draft.usual("0 in", "0 mm");
+        String left = draft.usual("0 in", "0 cm");
         if (isFolded()) {
             draft.follows(
                     "gap", "Turning gap", Measurement.Kind.ALLOWANCE, draft.whole("max(height / 2; " + half + ")"));

@@ -145,7 +145,7 @@ enum DrawstringBag implements Recipe {
     /** Where the cord comes out: in the side seam, as high as the casing. */
     private void gaps(Draft draft, Body body) {
         Draft.Cut outer = draft.piece(Body.OUTER);
-        String left = draft.usual("0 in", "0 mm");
+        String left = draft.usual("0 in", "0 cm");
         outer.marked(Mark.at(Mark.Kind.GAP, "gap for the cord", Mark.From.RAW, left, "header + top")
                 .sized("", "casing"));
         if (body.isFolded()) {

@@ -65,7 +65,7 @@ final class Fastening {
     }
 
     private static void mark(Draft draft, String on, String down, Mark.Half half, Mark.Closing closing) {
-        String middle = draft.usual("0 in", "0 mm");
+        String middle = draft.usual("0 in", "0 cm");
         draft.piece(on)
                 .marked(Mark.at(Mark.Kind.HARDWARE, name(draft).toLowerCase(), Mark.From.RAW, middle, down)
                         .measuredFrom(Mark.AcrossFrom.CENTRE, Mark.DownFrom.TOP)

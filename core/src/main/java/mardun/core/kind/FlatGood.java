@@ -134,7 +134,7 @@ enum FlatGood implements Recipe {
                         Mark.Kind.GAP,
                         "turning gap",
                         Mark.From.RAW,
-                        draft.usual("0 in", "0 mm"),
+                        draft.usual("0 in", "0 cm"),
                         "(piece_height - gap) / 2")
                 .sized("", "gap"));
     }

@@ -89,7 +89,7 @@ enum GussetBag implements Recipe {
                         Mark.Kind.GAP,
                         "turning gap",
                         Mark.From.RAW,
-                        draft.usual("0 in", "0 mm"),
+                        draft.usual("0 in", "0 cm"),
                         "(piece_height - gap) / 2")
                 .sized("", "gap"));
         draft.form(

@@ -106,7 +106,7 @@ record RoundBaseBag() implements Recipe {
         draft.trim("K", "Cord", TrimNeed.Kind.CORD, "cord", 2, "cord(pi * diameter / 2; tail; knot)");
         draft.casing(new Casing("Casing", "casing", true, "cord", "ease", "casing", "header + top", "header", "top"));
         body.marked(
-                Mark.at(Mark.Kind.GAP, "gap for the cord", Mark.From.RAW, draft.usual("0 in", "0 mm"), "header + top")
+                Mark.at(Mark.Kind.GAP, "gap for the cord", Mark.From.RAW, draft.usual("0 in", "0 cm"), "header + top")
                         .sized("", "casing"));
     }
 
