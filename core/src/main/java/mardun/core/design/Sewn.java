@@ -23,11 +23,11 @@ public record Sewn(Quantity width, Quantity height, Optional<Sides> other, Map<F
         measures = Map.copyOf(measures);
     }
 
-    Quantity get(FormMeasure measure) {
+    public Quantity get(FormMeasure measure) {
         return measures.getOrDefault(measure, NOTHING);
     }
 
-    boolean has(FormMeasure measure) {
+    public boolean has(FormMeasure measure) {
         return measures.containsKey(measure);
     }
 
