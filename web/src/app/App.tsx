@@ -11,6 +11,8 @@ const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
 const WorkPage = lazy(() => import('../areas/bench/work/WorkPage'));
 const DaysPage = lazy(() => import('../areas/days/DaysPage'));
 const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
+const KindsPage = lazy(() => import('../areas/designs/begin/KindsPage'));
+const BriefPage = lazy(() => import('../areas/designs/begin/BriefPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
 const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
 const BuyingPage = lazy(() => import('../areas/materials/BuyingPage'));
@@ -61,6 +63,8 @@ const router = createBrowserRouter([
       { path: '/bench/days', element: <DaysPage /> },
       { path: '/bench/work/:id', element: <WorkPage /> },
       { path: '/designs', element: <DesignsPage /> },
+      { path: '/designs/new', element: <KindsPage /> },
+      { path: '/designs/new/:kind', element: <BriefPage /> },
       { path: '/designs/:id', element: <DesignPage /> },
       { path: '/materials', element: <MaterialsPage /> },
       { path: '/materials/buying', element: <BuyingPage /> },

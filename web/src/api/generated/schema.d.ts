@@ -1140,6 +1140,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/rechosen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['changeChoices'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/renamed': {
     parameters: {
       query?: never;
@@ -1508,6 +1524,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/kinds': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listKinds'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/kinds/designs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['beginDesignFromBrief'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/kinds/draft': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['draftDesign'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/lists': {
     parameters: {
       query?: never;
@@ -1662,6 +1726,22 @@ export interface paths {
     get: operations['listMaterials'];
     put?: never;
     post: operations['createMaterial'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/materials/named': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['nameMaterial'];
     delete?: never;
     options?: never;
     head?: never;
@@ -2718,6 +2798,107 @@ export interface components {
       first: string;
       then: string;
     };
+    Begun: {
+      chosen: {
+        [key: string]:
+          | 'CUT_OUT_FIRST'
+          | 'CUT_OUT_AFTER'
+          | 'LINE_ACROSS'
+          | 'SNIPPED'
+          | 'BOXED_AS_ONE'
+          | 'BASE_SEAM'
+          | 'BASE_FOLD'
+          | 'STRAIGHT_TOP'
+          | 'V_TOP'
+          | 'GATHERED_TOP'
+          | 'EARED_TOP'
+          | 'FOLDED_TABS'
+          | 'TUBE_TABS'
+          | 'TABS_TO_EDGE'
+          | 'CAUGHT'
+          | 'LINED'
+          | 'LINED_TIGHTER'
+          | 'ROLLED_RIM'
+          | 'UNLINED'
+          | 'SOFT'
+          | 'FUSED'
+          | 'FUSED_TO_EDGE'
+          | 'BASTED'
+          | 'FOAM'
+          | 'QUILTED'
+          | 'NO_POCKET'
+          | 'SLIP_POCKET'
+          | 'FOLDED_POCKET'
+          | 'ELASTIC_POCKET'
+          | 'ZIP_POCKET'
+          | 'OPEN'
+          | 'SNAP'
+          | 'MAGNET'
+          | 'LOCK'
+          | 'TIES'
+          | 'DRAWCORD'
+          | 'ROUND_FLAP'
+          | 'STRAIGHT_FLAP'
+          | 'SLANTED_FLAP'
+          | 'PLEATED_SLOTS'
+          | 'STACKED_SLOTS'
+          | 'DIVIDED_SLOTS'
+          | 'ONE_CORD'
+          | 'TWO_CORDS'
+          | 'NO_HANDLE'
+          | 'FOUR_FOLD_HANDLES'
+          | 'TUBE_HANDLES'
+          | 'CENTRED_HANDLES'
+          | 'WEBBING_HANDLES'
+          | 'NO_STRAP'
+          | 'FOUR_FOLD_STRAP'
+          | 'FACED_STRAP'
+          | 'ONE_LAYER_STRAP'
+          | 'WEBBING_STRAP'
+          | 'WRIST_STRAP'
+          | 'BEADS'
+          | 'NUT_SHELLS'
+          | 'WADDING'
+          | 'NO_LOOP'
+          | 'SIDE_LOOP'
+          | 'FRONT_LABEL'
+          | 'SEAM_LABEL'
+          | 'INSIDE_LABEL'
+          | 'NO_LABEL';
+      };
+      /** @enum {string} */
+      kind:
+        | 'FLAT_POUCH'
+        | 'BOXED_POUCH'
+        | 'TWO_ZIP_POUCH'
+        | 'FOLDED_SIDES'
+        | 'FLAT_TOTE'
+        | 'BOXED_TOTE'
+        | 'SLOUCH_BAG'
+        | 'FLAP_BAG'
+        | 'GUSSET_BOX'
+        | 'DRAWSTRING'
+        | 'BOXED_DRAWSTRING'
+        | 'BACKPACK'
+        | 'ROUND_BAG'
+        | 'BASKET'
+        | 'TREAT_BAG'
+        | 'FOLD_OVER_WALLET'
+        | 'FLAP_WALLET'
+        | 'ROLL_UP'
+        | 'SLEEVE'
+        | 'CASE'
+        | 'KEY_FOB'
+        | 'PINCUSHION'
+        | 'HAND_WARMER'
+        | 'EYE_MASK'
+        | 'OWN';
+      /** @enum {string} */
+      known: 'FINISHED' | 'CUT' | 'ON_THE_TABLE';
+      seam: string;
+      /** @enum {string} */
+      system: 'INCH' | 'METRIC';
+    };
     BenchView: {
       firstSteps?: components['schemas']['FirstStep'][];
       lanes: components['schemas']['LaneView'][];
@@ -2780,6 +2961,112 @@ export interface components {
       least: components['schemas']['MoneyView'];
       rows: components['schemas']['BookRow'][];
       wanted: components['schemas']['MoneyView'];
+    };
+    BriefForm: {
+      chosen: {
+        [key: string]:
+          | 'CUT_OUT_FIRST'
+          | 'CUT_OUT_AFTER'
+          | 'LINE_ACROSS'
+          | 'SNIPPED'
+          | 'BOXED_AS_ONE'
+          | 'BASE_SEAM'
+          | 'BASE_FOLD'
+          | 'STRAIGHT_TOP'
+          | 'V_TOP'
+          | 'GATHERED_TOP'
+          | 'EARED_TOP'
+          | 'FOLDED_TABS'
+          | 'TUBE_TABS'
+          | 'TABS_TO_EDGE'
+          | 'CAUGHT'
+          | 'LINED'
+          | 'LINED_TIGHTER'
+          | 'ROLLED_RIM'
+          | 'UNLINED'
+          | 'SOFT'
+          | 'FUSED'
+          | 'FUSED_TO_EDGE'
+          | 'BASTED'
+          | 'FOAM'
+          | 'QUILTED'
+          | 'NO_POCKET'
+          | 'SLIP_POCKET'
+          | 'FOLDED_POCKET'
+          | 'ELASTIC_POCKET'
+          | 'ZIP_POCKET'
+          | 'OPEN'
+          | 'SNAP'
+          | 'MAGNET'
+          | 'LOCK'
+          | 'TIES'
+          | 'DRAWCORD'
+          | 'ROUND_FLAP'
+          | 'STRAIGHT_FLAP'
+          | 'SLANTED_FLAP'
+          | 'PLEATED_SLOTS'
+          | 'STACKED_SLOTS'
+          | 'DIVIDED_SLOTS'
+          | 'ONE_CORD'
+          | 'TWO_CORDS'
+          | 'NO_HANDLE'
+          | 'FOUR_FOLD_HANDLES'
+          | 'TUBE_HANDLES'
+          | 'CENTRED_HANDLES'
+          | 'WEBBING_HANDLES'
+          | 'NO_STRAP'
+          | 'FOUR_FOLD_STRAP'
+          | 'FACED_STRAP'
+          | 'ONE_LAYER_STRAP'
+          | 'WEBBING_STRAP'
+          | 'WRIST_STRAP'
+          | 'BEADS'
+          | 'NUT_SHELLS'
+          | 'WADDING'
+          | 'NO_LOOP'
+          | 'SIDE_LOOP'
+          | 'FRONT_LABEL'
+          | 'SEAM_LABEL'
+          | 'INSIDE_LABEL'
+          | 'NO_LABEL';
+      };
+      /** @enum {string} */
+      kind:
+        | 'FLAT_POUCH'
+        | 'BOXED_POUCH'
+        | 'TWO_ZIP_POUCH'
+        | 'FOLDED_SIDES'
+        | 'FLAT_TOTE'
+        | 'BOXED_TOTE'
+        | 'SLOUCH_BAG'
+        | 'FLAP_BAG'
+        | 'GUSSET_BOX'
+        | 'DRAWSTRING'
+        | 'BOXED_DRAWSTRING'
+        | 'BACKPACK'
+        | 'ROUND_BAG'
+        | 'BASKET'
+        | 'TREAT_BAG'
+        | 'FOLD_OVER_WALLET'
+        | 'FLAP_WALLET'
+        | 'ROLL_UP'
+        | 'SLEEVE'
+        | 'CASE'
+        | 'KEY_FOB'
+        | 'PINCUSHION'
+        | 'HAND_WARMER'
+        | 'EYE_MASK'
+        | 'OWN';
+      /** @enum {string} */
+      known: 'FINISHED' | 'CUT' | 'ON_THE_TABLE';
+      materials: {
+        [key: string]: number;
+      };
+      measures: {
+        [key: string]: string;
+      };
+      name: string;
+      paper: components['schemas']['PaperRow'][];
     };
     BrokenOffView: {
       /** Format: int32 */
@@ -2939,6 +3226,94 @@ export interface components {
       usualChannel: number;
       /** Format: int64 */
       version: number;
+    };
+    ChoiceView: {
+      /** @enum {string} */
+      choice:
+        | 'LINING'
+        | 'CORNERS'
+        | 'BASE'
+        | 'TOP'
+        | 'ZIP_ENDS'
+        | 'STIFFENING'
+        | 'POCKET'
+        | 'CLOSING'
+        | 'FLAP'
+        | 'SLOTS'
+        | 'CORDS'
+        | 'HANDLES'
+        | 'STRAP'
+        | 'FILLING'
+        | 'LOOP'
+        | 'LABEL';
+      /** @enum {string} */
+      chosen:
+        | 'CUT_OUT_FIRST'
+        | 'CUT_OUT_AFTER'
+        | 'LINE_ACROSS'
+        | 'SNIPPED'
+        | 'BOXED_AS_ONE'
+        | 'BASE_SEAM'
+        | 'BASE_FOLD'
+        | 'STRAIGHT_TOP'
+        | 'V_TOP'
+        | 'GATHERED_TOP'
+        | 'EARED_TOP'
+        | 'FOLDED_TABS'
+        | 'TUBE_TABS'
+        | 'TABS_TO_EDGE'
+        | 'CAUGHT'
+        | 'LINED'
+        | 'LINED_TIGHTER'
+        | 'ROLLED_RIM'
+        | 'UNLINED'
+        | 'SOFT'
+        | 'FUSED'
+        | 'FUSED_TO_EDGE'
+        | 'BASTED'
+        | 'FOAM'
+        | 'QUILTED'
+        | 'NO_POCKET'
+        | 'SLIP_POCKET'
+        | 'FOLDED_POCKET'
+        | 'ELASTIC_POCKET'
+        | 'ZIP_POCKET'
+        | 'OPEN'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'LOCK'
+        | 'TIES'
+        | 'DRAWCORD'
+        | 'ROUND_FLAP'
+        | 'STRAIGHT_FLAP'
+        | 'SLANTED_FLAP'
+        | 'PLEATED_SLOTS'
+        | 'STACKED_SLOTS'
+        | 'DIVIDED_SLOTS'
+        | 'ONE_CORD'
+        | 'TWO_CORDS'
+        | 'NO_HANDLE'
+        | 'FOUR_FOLD_HANDLES'
+        | 'TUBE_HANDLES'
+        | 'CENTRED_HANDLES'
+        | 'WEBBING_HANDLES'
+        | 'NO_STRAP'
+        | 'FOUR_FOLD_STRAP'
+        | 'FACED_STRAP'
+        | 'ONE_LAYER_STRAP'
+        | 'WEBBING_STRAP'
+        | 'WRIST_STRAP'
+        | 'BEADS'
+        | 'NUT_SHELLS'
+        | 'WADDING'
+        | 'NO_LOOP'
+        | 'SIDE_LOOP'
+        | 'FRONT_LABEL'
+        | 'SEAM_LABEL'
+        | 'INSIDE_LABEL'
+        | 'NO_LABEL';
+      options: components['schemas']['OptionView'][];
+      words: string;
     };
     ClothRow: {
       /** Format: int64 */
@@ -3283,6 +3658,7 @@ export interface components {
       version: number;
     };
     DesignDocument: {
+      begun?: components['schemas']['Begun'];
       casings: components['schemas']['Casing'][];
       fillings: components['schemas']['FillingNeed'][];
       forChildren: boolean;
@@ -3311,11 +3687,12 @@ export interface components {
       cost?: components['schemas']['MoneyView'];
       /** Format: int64 */
       id: number;
+      measures: components['schemas']['LengthView'][];
       name: string;
       perHour?: components['schemas']['MoneyView'];
+      picture?: components['schemas']['PictureView'];
       price?: components['schemas']['MoneyView'];
       sizes: string[];
-      sketch?: components['schemas']['SketchView'];
       sort: string;
       /** Format: int32 */
       toLookAt: number;
@@ -3387,6 +3764,15 @@ export interface components {
       here: boolean;
       inside: boolean;
       open: boolean;
+    };
+    DraftView: {
+      choices: components['schemas']['ChoiceView'][];
+      disagreements: string[];
+      document: components['schemas']['DesignDocument'];
+      kind: string;
+      measures: components['schemas']['MeasureView'][];
+      sheet: components['schemas']['DesignSheet'];
+      slots: components['schemas']['SlotView'][];
     };
     DrawingView: {
       corners: string;
@@ -3574,7 +3960,7 @@ export interface components {
     };
     FinishedView: {
       measures: components['schemas']['FinishedMeasure'][];
-      sketch: components['schemas']['SketchView'];
+      picture?: components['schemas']['PictureView'];
     };
     FirstForm: {
       first: boolean;
@@ -3821,6 +4207,39 @@ export interface components {
       /** Format: int32 */
       materials: number;
       worth: components['schemas']['MoneyView'];
+    };
+    KindView: {
+      /** @enum {string} */
+      kind:
+        | 'FLAT_POUCH'
+        | 'BOXED_POUCH'
+        | 'TWO_ZIP_POUCH'
+        | 'FOLDED_SIDES'
+        | 'FLAT_TOTE'
+        | 'BOXED_TOTE'
+        | 'SLOUCH_BAG'
+        | 'FLAP_BAG'
+        | 'GUSSET_BOX'
+        | 'DRAWSTRING'
+        | 'BOXED_DRAWSTRING'
+        | 'BACKPACK'
+        | 'ROUND_BAG'
+        | 'BASKET'
+        | 'TREAT_BAG'
+        | 'FOLD_OVER_WALLET'
+        | 'FLAP_WALLET'
+        | 'ROLL_UP'
+        | 'SLEEVE'
+        | 'CASE'
+        | 'KEY_FOB'
+        | 'PINCUSHION'
+        | 'HAND_WARMER'
+        | 'EYE_MASK'
+        | 'OWN';
+      measures: string[];
+      picture?: components['schemas']['PictureView'];
+      sentence: string;
+      words: string;
     };
     LabelView: {
       code?: components['schemas']['CodeView'];
@@ -4313,6 +4732,13 @@ export interface components {
       symbol: string;
       then: string;
     };
+    MeasureView: {
+      asked: boolean;
+      isLength: boolean;
+      label: string;
+      symbol: string;
+      value: string;
+    };
     MeasuredView: {
       symbol: string;
       text: string;
@@ -4411,6 +4837,58 @@ export interface components {
       part: 'WHOLE' | 'SOCKET' | 'STUD';
       reason: string;
     };
+    NamedMaterial: {
+      /** @enum {string} */
+      cloth?:
+        | 'QUILTING_COTTON'
+        | 'LINEN'
+        | 'CANVAS'
+        | 'DENIM'
+        | 'LAMINATE'
+        | 'CLEAR_VINYL'
+        | 'LEATHER_LIKE'
+        | 'CORK'
+        | 'FELT'
+        | 'MESH'
+        | 'FUSIBLE'
+        | 'BATTING'
+        | 'FOAM';
+      colour: string;
+      /** @enum {string} */
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
+      name: string;
+      price: string;
+      /** @enum {string} */
+      print: 'PLAIN' | 'DOTS' | 'STRIPES' | 'CHECKS' | 'FLORAL' | 'TEXTURE';
+      /** Format: uuid */
+      requestId: string;
+      /** @enum {string} */
+      ware?:
+        | 'ZIP_TAPE'
+        | 'WEBBING'
+        | 'CORD'
+        | 'RIBBON'
+        | 'ELASTIC'
+        | 'BINDING'
+        | 'STIFFENER'
+        | 'SLIDER'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'RING'
+        | 'CLIP'
+        | 'CORD_END'
+        | 'LABEL'
+        | 'LOCK'
+        | 'SOMETHING_ELSE';
+    };
     NeedLine: {
       held: components['schemas']['AmountView'];
       heldForOthers: components['schemas']['AmountView'];
@@ -4463,6 +4941,11 @@ export interface components {
       /** Format: date */
       heldOn: string;
       name: string;
+      /** Format: uuid */
+      requestId: string;
+    };
+    NewFromBrief: {
+      brief: components['schemas']['BriefForm'];
       /** Format: uuid */
       requestId: string;
     };
@@ -4580,6 +5063,77 @@ export interface components {
     };
     OpenForm: {
       open: boolean;
+    };
+    OptionView: {
+      notWith?: string;
+      /** @enum {string} */
+      option:
+        | 'CUT_OUT_FIRST'
+        | 'CUT_OUT_AFTER'
+        | 'LINE_ACROSS'
+        | 'SNIPPED'
+        | 'BOXED_AS_ONE'
+        | 'BASE_SEAM'
+        | 'BASE_FOLD'
+        | 'STRAIGHT_TOP'
+        | 'V_TOP'
+        | 'GATHERED_TOP'
+        | 'EARED_TOP'
+        | 'FOLDED_TABS'
+        | 'TUBE_TABS'
+        | 'TABS_TO_EDGE'
+        | 'CAUGHT'
+        | 'LINED'
+        | 'LINED_TIGHTER'
+        | 'ROLLED_RIM'
+        | 'UNLINED'
+        | 'SOFT'
+        | 'FUSED'
+        | 'FUSED_TO_EDGE'
+        | 'BASTED'
+        | 'FOAM'
+        | 'QUILTED'
+        | 'NO_POCKET'
+        | 'SLIP_POCKET'
+        | 'FOLDED_POCKET'
+        | 'ELASTIC_POCKET'
+        | 'ZIP_POCKET'
+        | 'OPEN'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'LOCK'
+        | 'TIES'
+        | 'DRAWCORD'
+        | 'ROUND_FLAP'
+        | 'STRAIGHT_FLAP'
+        | 'SLANTED_FLAP'
+        | 'PLEATED_SLOTS'
+        | 'STACKED_SLOTS'
+        | 'DIVIDED_SLOTS'
+        | 'ONE_CORD'
+        | 'TWO_CORDS'
+        | 'NO_HANDLE'
+        | 'FOUR_FOLD_HANDLES'
+        | 'TUBE_HANDLES'
+        | 'CENTRED_HANDLES'
+        | 'WEBBING_HANDLES'
+        | 'NO_STRAP'
+        | 'FOUR_FOLD_STRAP'
+        | 'FACED_STRAP'
+        | 'ONE_LAYER_STRAP'
+        | 'WEBBING_STRAP'
+        | 'WRIST_STRAP'
+        | 'BEADS'
+        | 'NUT_SHELLS'
+        | 'WADDING'
+        | 'NO_LOOP'
+        | 'SIDE_LOOP'
+        | 'FRONT_LABEL'
+        | 'SEAM_LABEL'
+        | 'INSIDE_LABEL'
+        | 'NO_LABEL';
+      sentence: string;
+      words: string;
     };
     OrderView: {
       changing: components['schemas']['TimeView'];
@@ -4750,6 +5304,11 @@ export interface components {
       width: components['schemas']['LengthFigure'];
       zips: components['schemas']['RectView'][];
     };
+    PaperRow: {
+      height: string;
+      letter: string;
+      width: string;
+    };
     ParameterView: {
       /** @enum {string} */
       dimension: 'NUMBER' | 'LENGTH' | 'AREA' | 'ANGLE';
@@ -4771,6 +5330,33 @@ export interface components {
     };
     PassphraseForm: {
       passphrase: string;
+    };
+    PictureCloth: {
+      colour: string;
+      /** @enum {string} */
+      print: 'PLAIN' | 'DOTS' | 'STRIPES' | 'CHECKS' | 'FLORAL' | 'TEXTURE';
+      /** Format: double */
+      repeatMm: number;
+      slot: string;
+    };
+    PicturePart: {
+      frame: number[];
+      /** @enum {string} */
+      look: 'CLOTH' | 'INSIDE' | 'STRIP' | 'STITCHES' | 'EDGE' | 'TEETH' | 'METAL' | 'LABEL';
+      path: string;
+      /** Format: double */
+      shade: number;
+      slot: string;
+      /** Format: double */
+      stroke: number;
+    };
+    PictureView: {
+      cloths: components['schemas']['PictureCloth'][];
+      /** Format: double */
+      height: number;
+      parts: components['schemas']['PicturePart'][];
+      /** Format: double */
+      width: number;
     };
     PieceForm: {
       count: string;
@@ -5080,6 +5666,81 @@ export interface components {
       scrap: number;
       /** Format: int32 */
       seconds: number;
+    };
+    Rechosen: {
+      chosen: {
+        [key: string]:
+          | 'CUT_OUT_FIRST'
+          | 'CUT_OUT_AFTER'
+          | 'LINE_ACROSS'
+          | 'SNIPPED'
+          | 'BOXED_AS_ONE'
+          | 'BASE_SEAM'
+          | 'BASE_FOLD'
+          | 'STRAIGHT_TOP'
+          | 'V_TOP'
+          | 'GATHERED_TOP'
+          | 'EARED_TOP'
+          | 'FOLDED_TABS'
+          | 'TUBE_TABS'
+          | 'TABS_TO_EDGE'
+          | 'CAUGHT'
+          | 'LINED'
+          | 'LINED_TIGHTER'
+          | 'ROLLED_RIM'
+          | 'UNLINED'
+          | 'SOFT'
+          | 'FUSED'
+          | 'FUSED_TO_EDGE'
+          | 'BASTED'
+          | 'FOAM'
+          | 'QUILTED'
+          | 'NO_POCKET'
+          | 'SLIP_POCKET'
+          | 'FOLDED_POCKET'
+          | 'ELASTIC_POCKET'
+          | 'ZIP_POCKET'
+          | 'OPEN'
+          | 'SNAP'
+          | 'MAGNET'
+          | 'LOCK'
+          | 'TIES'
+          | 'DRAWCORD'
+          | 'ROUND_FLAP'
+          | 'STRAIGHT_FLAP'
+          | 'SLANTED_FLAP'
+          | 'PLEATED_SLOTS'
+          | 'STACKED_SLOTS'
+          | 'DIVIDED_SLOTS'
+          | 'ONE_CORD'
+          | 'TWO_CORDS'
+          | 'NO_HANDLE'
+          | 'FOUR_FOLD_HANDLES'
+          | 'TUBE_HANDLES'
+          | 'CENTRED_HANDLES'
+          | 'WEBBING_HANDLES'
+          | 'NO_STRAP'
+          | 'FOUR_FOLD_STRAP'
+          | 'FACED_STRAP'
+          | 'ONE_LAYER_STRAP'
+          | 'WEBBING_STRAP'
+          | 'WRIST_STRAP'
+          | 'BEADS'
+          | 'NUT_SHELLS'
+          | 'WADDING'
+          | 'NO_LOOP'
+          | 'SIDE_LOOP'
+          | 'FRONT_LABEL'
+          | 'SEAM_LABEL'
+          | 'INSIDE_LABEL'
+          | 'NO_LABEL';
+      };
+      document: components['schemas']['DesignDocument'];
+    };
+    RechosenView: {
+      choices: components['schemas']['ChoiceView'][];
+      document: components['schemas']['DesignDocument'];
+      kept: string[];
     };
     RectView: {
       /** Format: double */
@@ -5509,19 +6170,6 @@ export interface components {
       /** Format: int64 */
       width: number;
     };
-    SketchView: {
-      /** Format: double */
-      acrossMm: number;
-      /** Format: double */
-      depthMm: number;
-      /** Format: double */
-      heightMm: number;
-      /** @enum {string} */
-      kind: 'BOXED' | 'FOLDED_SIDES' | 'GUSSETED' | 'ROUND' | 'FREE';
-      measures: components['schemas']['LengthView'][];
-      /** Format: double */
-      widthMm: number;
-    };
     SlippedBatch: {
       /** Format: int64 */
       batchId: number;
@@ -5589,6 +6237,58 @@ export interface components {
         | 'LABEL'
         | 'LOCK'
         | 'SOMETHING_ELSE';
+    };
+    SlotView: {
+      /** @enum {string} */
+      cloth?:
+        | 'QUILTING_COTTON'
+        | 'LINEN'
+        | 'CANVAS'
+        | 'DENIM'
+        | 'LAMINATE'
+        | 'CLEAR_VINYL'
+        | 'LEATHER_LIKE'
+        | 'CORK'
+        | 'FELT'
+        | 'MESH'
+        | 'FUSIBLE'
+        | 'BATTING'
+        | 'FOAM';
+      /** @enum {string} */
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
+      label: string;
+      /** Format: int64 */
+      materialId?: number;
+      per: string;
+      serving: number[];
+      slot: string;
+      /** @enum {string} */
+      ware?:
+        | 'ZIP_TAPE'
+        | 'WEBBING'
+        | 'CORD'
+        | 'RIBBON'
+        | 'ELASTIC'
+        | 'BINDING'
+        | 'STIFFENER'
+        | 'SLIDER'
+        | 'SNAP'
+        | 'MAGNET'
+        | 'RING'
+        | 'CLIP'
+        | 'CORD_END'
+        | 'LABEL'
+        | 'LOCK'
+        | 'SOMETHING_ELSE';
+      width: string;
     };
     Source: {
       credit: string;
@@ -8514,6 +9214,30 @@ export interface operations {
       };
     };
   };
+  changeChoices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Rechosen'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RechosenView'];
+        };
+      };
+    };
+  };
   renamePart: {
     parameters: {
       query?: never;
@@ -9215,6 +9939,74 @@ export interface operations {
       };
     };
   };
+  listKinds: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['KindView'][];
+        };
+      };
+    };
+  };
+  beginDesignFromBrief: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewFromBrief'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignView'];
+        };
+      };
+    };
+  };
+  draftDesign: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BriefForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DraftView'];
+        };
+      };
+    };
+  };
   listLists: {
     parameters: {
       query?: never;
@@ -9464,6 +10256,30 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['MaterialForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MaterialView'];
+        };
+      };
+    };
+  };
+  nameMaterial: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NamedMaterial'];
       };
     };
     responses: {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api } from '../../api/client';
-import { BagOutline } from '../../ui/BagOutline';
+import { FinishedBag } from '../../ui/BagPicture';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
@@ -118,7 +118,7 @@ export function DesignDrawing({
           </div>
           <div className="border-line lg:border-l lg:pl-4" aria-label="Finished size" role="group">
             {shown.finished ? (
-              <BagOutline finished={shown.finished} />
+              <FinishedBag finished={shown.finished} />
             ) : (
               <p className="text-soft">There is no finished size yet.</p>
             )}

@@ -20,6 +20,7 @@ import { ClashPanel } from './ClashPanel';
 import { DesignDrawing } from './DesignDrawing';
 import { EditingContext, type Document, type Sheet, rebased } from './editing';
 import { FormTab } from './FormTab';
+import { MadeTab } from './MadeTab';
 import { MeasurementTable } from './MeasurementTable';
 import { PieceTable } from './PieceTable';
 import { StepTable } from './StepTable';
@@ -117,6 +118,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const toLookAt = new Set(
     sheet.sizes.flatMap((s) => s.findings.filter((f) => !f.setAside).map((f) => f.place + f.check)),
   ).size;
+  const hasChoices = Object.keys(document.begun?.chosen ?? {}).length > 0;
   const goTo = (place: string) => {
     const [part = '', key] = place.split('.');
     setTab(TAB_OF[part] ?? 'measurements');
@@ -186,6 +188,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               {(
                 [
                   ['measurements', 'Measurements'],
+                  ...(hasChoices ? [['made', 'How it is made'] as const] : []),
                   ['pieces', 'Pieces'],
                   ['form', 'Put together'],
                   ['trims', 'Trims, notions'],
@@ -208,6 +211,11 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               <Tabs.Content value="measurements">
                 <MeasurementTable />
               </Tabs.Content>
+              {hasChoices && (
+                <Tabs.Content value="made">
+                  <MadeTab />
+                </Tabs.Content>
+              )}
               <Tabs.Content value="pieces">
                 <PieceTable opened={piece} onOpen={setPiece} />
               </Tabs.Content>

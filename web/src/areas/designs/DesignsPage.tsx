@@ -1,16 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useDesignNames } from '../../api/queries';
-import { BagSketch } from '../../ui/BagOutline';
-import { Button } from '../../ui/Button';
-import { SelectField, TextField } from '../../ui/Field';
+import { keys } from '../../api/queries';
+import { BagPicture } from '../../ui/BagPicture';
+import { Button, ButtonLink } from '../../ui/Button';
+import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
-import { Panel } from '../../ui/Panel';
 import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
-import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 
@@ -24,7 +21,6 @@ export default function DesignsPage() {
   const putAway = params.get('away') === 'yes';
   const page = Number(params.get('page') ?? '0');
   const settled = useSettled(search, 120);
-  const [beginning, setBeginning] = useState(false);
   const { data, error } = useQuery({
     queryKey: [...keys.designs, 'list', settled, putAway, page],
     queryFn: () =>
@@ -66,15 +62,15 @@ export default function DesignsPage() {
           <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
             {putAway ? 'Those in use' : 'Put away'}
           </Button>
-          <Button onClick={() => setBeginning(true)}>New design</Button>
+          <ButtonLink to="/designs/new">New design</ButtonLink>
         </div>
       </header>
       {none && !search && !putAway && (
         <section className="sheet max-w-[640px] p-5">
           <h2>No design yet</h2>
           <p className="mt-1 text-soft">
-            Begin with the lined, boxed zip pouch: Mardun brings its pieces, zip, interfacing and steps, you
-            give it your own measurements. Or begin with a blank one, from a paper pattern or a finished bag.
+            Choose what kind of thing it is. Then say how large it shall be, or what your paper says to cut,
+            or measure a bag that lies on the table: its pieces, steps and price follow.
           </p>
         </section>
       )}
@@ -105,21 +101,20 @@ export default function DesignsPage() {
           </Button>
         </div>
       )}
-      {beginning && <BeginPanel onClose={() => setBeginning(false)} />}
     </>
   );
 }
 
 function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
   const units = useUnits();
-  const measures = design.sketch?.measures ?? [];
+  const measures = design.measures;
   return (
     <Link
       to={`/designs/${design.id}`}
-      className="sheet grid h-full grid-cols-[84px_1fr] items-center gap-3 p-3 hover:bg-woad-tint"
+      className="sheet grid h-full grid-cols-[112px_1fr] items-center gap-3 p-3 hover:bg-woad-tint"
     >
       <span className="flex justify-center">
-        {design.sketch && <BagSketch sketch={design.sketch} across={80} up={74} />}
+        {design.picture && <BagPicture picture={design.picture} across={108} up={104} />}
       </span>
       <span>
         <span className="flex items-start justify-between gap-2">
@@ -155,54 +150,5 @@ function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
         )}
       </span>
     </Link>
-  );
-}
-
-function BeginPanel({ onClose }: { onClose: () => void }) {
-  const navigate = useNavigate();
-  const request = useRequestId();
-  const { data: designs } = useDesignNames();
-  const [name, setName] = useState('');
-  const [from, setFrom] = useState('pouch');
-  const begin = useSend(
-    () =>
-      api.post<Schemas['DesignView']>('/api/designs', {
-        requestId: request.id,
-        name,
-        ...(from === 'pouch' || from === 'blank' ? { pattern: from } : { copyOf: Number(from) }),
-      }),
-    (design) => navigate(`/designs/${design.id}`),
-  );
-  return (
-    <Panel title="A new design" open onOpenChange={(open) => !open && onClose()}>
-      <form
-        noValidate
-        className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!begin.isPending) begin.mutate(undefined);
-        }}
-      >
-        <TextField
-          label="What do you call it?"
-          value={name}
-          error={begin.problem?.on('name')}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <SelectField label="Begin with" value={from} onChange={(event) => setFrom(event.target.value)}>
-          <option value="pouch">the lined, boxed zip pouch</option>
-          <option value="blank">a blank sheet</option>
-          {designs?.map((design) => (
-            <option key={design.id} value={design.id}>
-              a copy of {design.name}
-            </option>
-          ))}
-        </SelectField>
-        {begin.problem && begin.problem.errors.length === 0 && <ProblemNotice problem={begin.problem} />}
-        <Button type="submit" disabled={begin.isPending}>
-          Begin
-        </Button>
-      </form>
-    </Panel>
   );
 }

@@ -79,16 +79,12 @@ class KindsTest {
     void everyKindIsShownAsItUsuallyIs() {
         JsonNode kinds = APP.get("/api/kinds").body();
         assertThat(kinds.size()).isGreaterThanOrEqualTo(20);
-        kinds.forEach(kind -> {
-            JsonNode size = kind.get("usual").get("sizes").get(0);
-            assertThat(kind.get("usual").get("canBeSewn").asBoolean())
-                    .as(kind.get("words").asString())
-                    .isTrue();
-            assertThat(size.get("finished").get("measures").size()).isPositive();
-            assertThat(size.get("findings").size())
-                    .as(kind.get("words") + ": " + size.get("findings"))
-                    .isZero();
-        });
+        assertThat(kinds)
+                .allSatisfy(kind -> assertThat(kind.get("picture").get("parts").size())
+                        .as(kind.get("words").asString())
+                        .isPositive());
+        assertThat(byKey(kinds, "kind", "BOXED_POUCH").get("measures").toString())
+                .isEqualTo("[\"8 in\",\"6 in\",\"3 in\"]");
     }
 
     @Test

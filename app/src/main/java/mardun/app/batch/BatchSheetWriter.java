@@ -20,6 +20,7 @@ import mardun.app.batch.BatchViews.ShareView;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
+import mardun.app.design.PictureView;
 import mardun.app.design.SheetWriter;
 import mardun.app.design.TicketView;
 import mardun.app.id.MaterialId;
@@ -51,6 +52,7 @@ import mardun.core.material.Part;
 import mardun.core.material.Shrinkage;
 import mardun.core.measure.Extent;
 import mardun.core.measure.ShownRounding;
+import mardun.core.picture.BagPainter;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /** Writes a batch's plan in the maker's units. */
@@ -165,11 +167,20 @@ public final class BatchSheetWriter {
                         .sized()
                         .finished()
                         .map(finished ->
-                                sheets.finished(finished, line.document().form().kind()))
+                                sheets.finished(finished, line.document().form().kind(), picture(planned, line)))
                         .orElse(null),
                 planned.lines().size() == 1 ? ticket(planned, line).orElse(null) : null,
                 line.cost().map(writer::money).orElse(null),
                 line.plan().total().map(writer::money).orElse(null));
+    }
+
+    /** How a line's bag looks in the materials that were chosen for it. */
+    private static Optional<PictureView> picture(Planned planned, PlannedLine line) {
+        return BagPainter.paint(line.design(), line.plan().sized())
+                .map(picture -> PictureView.of(
+                        picture,
+                        slot -> Optional.ofNullable(line.chosen().materials().get(slot))
+                                .flatMap(planned.shelves()::look)));
     }
 
     /** The ticket of a line, once every figure of it is known. */

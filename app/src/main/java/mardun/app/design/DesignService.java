@@ -75,6 +75,7 @@ import mardun.core.design.TrimNeed;
 import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
+import mardun.core.picture.BagPainter;
 import mardun.core.pricing.UnitPricing;
 import org.joda.money.Money;
 import org.springframework.data.domain.Page;
@@ -493,7 +494,8 @@ public class DesignService implements UsesMaterials {
                 .noneMatch(f -> f.startsWith("measurements.") || f.startsWith("fillings.") || f.startsWith("sizes"));
         SheetWriter writer = new SheetWriter(current.writer(), current.workroom());
         Asked asked = asked(id.stream().toList(), current);
-        List<Supply> supplies = supplies(document);
+        Shelves materials = shelves.read(materialsOf(document));
+        List<Supply> supplies = supplies(document, materials);
         List<SizeSheet> sizes = new ArrayList<>();
         if (rowsFit) {
             for (int size = 0; size < design.sizes().size(); size++) {
@@ -501,7 +503,9 @@ public class DesignService implements UsesMaterials {
                 BatchPlan plan = planner.plan(
                         List.of(BatchLine.only(design, size, document.usualUnits(), supplies, own)),
                         current.workroom());
-                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent()), unreadable));
+                Optional<PictureView> picture =
+                        picture(design, plan.lines().get(0).sized(), document, materials);
+                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture), unreadable));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -550,8 +554,16 @@ public class DesignService implements UsesMaterials {
                 findings);
     }
 
-    private List<Supply> supplies(DesignDocument document) {
-        return supplies(document, shelves.read(materialsOf(document)));
+    /** How the bag looks in the materials that the design names; empty while it can't be worked out. */
+    private static Optional<PictureView> picture(
+            Design design, SizedDesign sized, DesignDocument document, Shelves materials) {
+        return BagPainter.paint(design, sized)
+                .map(picture -> PictureView.of(
+                        picture,
+                        slot -> document.slots().stream()
+                                .filter(one -> one.key().equals(slot) && one.materialId() != null)
+                                .findFirst()
+                                .flatMap(one -> materials.look(one.materialId()))));
     }
 
     /** Whether a material fills a slot of a design, or a step names it as its thread. */
@@ -602,8 +614,10 @@ public class DesignService implements UsesMaterials {
                 design.sizes(),
                 plan.sized()
                         .finished()
-                        .map(finished -> sheets.sketch(finished, document.form().kind()))
-                        .orElse(null),
+                        .map(finished ->
+                                sheets.measures(finished, document.form().kind()))
+                        .orElse(List.of()),
+                picture(design, plan.sized(), document, shelves).orElse(null),
                 plan.cost().map(cost -> writer.money(cost.full().value())).orElse(null),
                 plan.pricing().map(pricing -> writer.money(pricing.price())).orElse(null),
                 plan.pricing()

@@ -44,6 +44,7 @@ public final class DesignViews {
     /**
      * A design in the list, with the figures of its middle size.
      *
+     * @param measures width, height and depth of the finished bag, as far as it has them
      * @param cost of one unit; absent while materials aren't chosen
      * @param price at the stall
      * @param perHour what is left for an hour
@@ -54,25 +55,12 @@ public final class DesignViews {
             String name,
             String sort,
             List<String> sizes,
-            @Nullable SketchView sketch,
+            List<LengthView> measures,
+            @Nullable PictureView picture,
             @Nullable MoneyView cost,
             @Nullable MoneyView price,
             @Nullable MoneyView perHour,
             int toLookAt) {}
-
-    /**
-     * A finished bag to be sketched, in millimetres, with its measures.
-     *
-     * @param measures width, height and depth, as far as it has them
-     * @param acrossMm the top, which is wider than the base of a boxed bag
-     */
-    public record SketchView(
-            FormKind kind,
-            List<LengthView> measures,
-            double widthMm,
-            double heightMm,
-            double depthMm,
-            double acrossMm) {}
 
     /** What was on the machine in the steps of all designs, those used most first; each however it is written once. */
     public record SetUpWords(
@@ -292,5 +280,6 @@ public final class DesignViews {
     public record FinishedMeasure(String label, LengthFigure figure) {}
 
     /** What the finished bag measures, and how it looks. */
-    public record FinishedView(List<FinishedMeasure> measures, SketchView sketch) {}
+    public record FinishedView(
+            List<FinishedMeasure> measures, @Nullable PictureView picture) {}
 }

@@ -19,12 +19,12 @@ import mardun.app.design.DesignViews.PanelView;
 import mardun.app.design.DesignViews.PieceView;
 import mardun.app.design.DesignViews.RectView;
 import mardun.app.design.DesignViews.SizeSheet;
-import mardun.app.design.DesignViews.SketchView;
 import mardun.app.design.DesignViews.StepTime;
 import mardun.app.design.DesignViews.TrimView;
 import mardun.app.design.TicketView.TicketLine;
 import mardun.app.log.Estimates.StepEstimate;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.LengthView;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.batch.Workroom;
@@ -43,7 +43,6 @@ import mardun.core.estimate.TimeEstimate;
 import mardun.core.material.Amount;
 import mardun.core.measure.Dimension;
 import mardun.core.measure.Extent;
-import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.pricing.UnitPricing;
@@ -53,8 +52,6 @@ import mardun.core.working.Value;
 /** Writes what the core worked out for a design or a batch, in the maker's units. */
 public final class SheetWriter {
 
-    private static final double NM_PER_MM = LengthUnit.MILLIMETRE.nanometres();
-
     private final ViewWriter writer;
     private final Workroom workroom;
 
@@ -63,7 +60,7 @@ public final class SheetWriter {
         this.workroom = workroom;
     }
 
-    SizeSheet size(BatchPlan plan, FormKind form, boolean ownPrice) {
+    SizeSheet size(BatchPlan plan, FormKind form, boolean ownPrice, Optional<PictureView> picture) {
         SizedDesign sized = plan.lines().get(0).sized();
         List<MeasuredView> measurements = new ArrayList<>();
         sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
@@ -81,7 +78,9 @@ public final class SheetWriter {
                                 f.filling().name(), f.filling().slot(), writer.amount(Amount.of(f.amount()))))
                         .toList(),
                 sized.corner().map(this::corner).orElse(null),
-                sized.finished().map(finished -> finished(finished, form)).orElse(null),
+                sized.finished()
+                        .map(finished -> finished(finished, form, picture))
+                        .orElse(null),
                 ticket(plan, plan.lines().get(0), ownPrice).orElse(null),
                 missing(plan).orElse(null),
                 plan.findings().stream()
@@ -250,7 +249,7 @@ public final class SheetWriter {
                 corner.isSquare());
     }
 
-    public FinishedView finished(Finished finished, FormKind form) {
+    public FinishedView finished(Finished finished, FormKind form, Optional<PictureView> picture) {
         List<FinishedMeasure> measures = new ArrayList<>();
         labelled(finished, form)
                 .forEach((label, figure) ->
@@ -261,7 +260,7 @@ public final class SheetWriter {
         finished.below()
                 .ifPresent(below ->
                         measures.add(new FinishedMeasure("At the V", writer.measured(below, ShownRounding.NEAREST))));
-        return new FinishedView(measures, sketch(finished, form));
+        return new FinishedView(measures, picture.orElse(null));
     }
 
     /** A bag's width, height and depth under the names that its form gives them; what it hasn't is left out. */
@@ -278,20 +277,10 @@ public final class SheetWriter {
         return labelled;
     }
 
-    SketchView sketch(Finished finished, FormKind form) {
-        double width = millimetres(finished.width().value());
-        return new SketchView(
-                form,
-                labelled(finished, form).values().stream()
-                        .map(figure -> writer.length(figure.value().value(), ShownRounding.NEAREST))
-                        .toList(),
-                width,
-                millimetres(finished.height().value()),
-                millimetres(finished.depth().value()),
-                finished.across().map(across -> millimetres(across.value())).orElse(width));
-    }
-
-    private static double millimetres(Quantity quantity) {
-        return quantity.value().doubleValue() / NM_PER_MM;
+    /** Width, height and depth of a finished bag, as far as its form has them. */
+    List<LengthView> measures(Finished finished, FormKind form) {
+        return labelled(finished, form).values().stream()
+                .map(figure -> writer.length(figure.value().value(), ShownRounding.NEAREST))
+                .toList();
     }
 }

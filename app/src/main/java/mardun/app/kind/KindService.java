@@ -15,7 +15,9 @@ import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DocumentWriter;
+import mardun.app.design.PictureView;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.kind.KindViews.BriefForm;
 import mardun.app.kind.KindViews.ChoiceView;
 import mardun.app.kind.KindViews.DraftView;
@@ -26,12 +28,14 @@ import mardun.app.kind.KindViews.OptionView;
 import mardun.app.kind.KindViews.PaperRow;
 import mardun.app.kind.KindViews.Rechosen;
 import mardun.app.kind.KindViews.RechosenView;
+import mardun.app.kind.KindViews.SlotView;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.design.Measurement;
+import mardun.core.design.Sizing;
 import mardun.core.kind.Brief;
 import mardun.core.kind.Choice;
 import mardun.core.kind.Drafting;
@@ -40,9 +44,12 @@ import mardun.core.kind.Kind;
 import mardun.core.kind.Known;
 import mardun.core.kind.Option;
 import mardun.core.kind.PaperCheck;
+import mardun.core.material.ClothKind;
+import mardun.core.material.UsualSale;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
+import mardun.core.picture.BagPainter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,8 +78,18 @@ public class KindService {
                 .map(kind -> {
                     Begun begun = new Begun(kind, Known.FINISHED, Map.of(), current.unitSystem(), seam(current));
                     Drafted drafted = Drafting.of(Rechoosing.brief(kind.words(), begun, Map.of()));
-                    DesignDocument usual = DocumentWriter.write(drafted.design(), begun, Map.of());
-                    return new KindView(kind, kind.words(), kind.sentence(), sheet(usual));
+                    PictureView picture = BagPainter.paint(drafted.design(), Sizing.of(drafted.design(), 0))
+                            .map(drawn -> PictureView.of(drawn, slot -> Optional.empty()))
+                            .orElse(null);
+                    return new KindView(
+                            kind,
+                            kind.words(),
+                            kind.sentence(),
+                            measures(drafted).stream()
+                                    .filter(MeasureView::asked)
+                                    .map(MeasureView::value)
+                                    .toList(),
+                            picture);
                 })
                 .toList();
     }
@@ -83,10 +100,12 @@ public class KindService {
         Settings current = settings.current();
         Made made = made(form, form.name().isBlank() ? form.kind().words() : form.name(), current);
         return new DraftView(
+                form.kind().words(),
                 made.document(),
                 sheet(made.document()),
                 choices(form.kind(), made.drafted().chosen()),
                 measures(made.drafted()),
+                slots(made.document(), current),
                 made.disagreements());
     }
 
@@ -195,6 +214,27 @@ public class KindService {
                                                                 + other.words())
                                                 .orElse(null)))
                                 .toList()))
+                .toList();
+    }
+
+    private List<SlotView> slots(DesignDocument document, Settings current) {
+        Map<String, List<MaterialId>> serving = new HashMap<>();
+        designs.slotMaterials(document).forEach(slot -> serving.put(slot.slot(), slot.materialIds()));
+        return document.slots().stream()
+                .map(slot -> {
+                    Optional<ClothKind> cloth = slot.cloths().stream().findFirst();
+                    UsualSale sale = UsualSale.of(slot.kind(), cloth, current.unitSystem());
+                    return new SlotView(
+                            slot.key(),
+                            slot.label(),
+                            slot.kind(),
+                            cloth.orElse(null),
+                            slot.ware(),
+                            slot.materialId(),
+                            serving.getOrDefault(slot.key(), List.of()),
+                            sale.per(),
+                            sale.width());
+                })
                 .toList();
     }
 

@@ -8,11 +8,15 @@ import java.util.Map;
 import java.util.UUID;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignViews.DesignSheet;
+import mardun.app.design.PictureView;
 import mardun.app.id.MaterialId;
 import mardun.core.kind.Choice;
 import mardun.core.kind.Kind;
 import mardun.core.kind.Known;
 import mardun.core.kind.Option;
+import mardun.core.material.ClothKind;
+import mardun.core.material.MaterialKind;
+import mardun.core.material.Ware;
 import org.jspecify.annotations.Nullable;
 
 /** What the interface gets to see of the kinds of bag that a design can begin as. */
@@ -20,8 +24,17 @@ public final class KindViews {
 
     private KindViews() {}
 
-    /** A kind, with its bag as it usually is. */
-    public record KindView(Kind kind, String words, String sentence, DesignSheet usual) {}
+    /**
+     * A kind, with its bag as it usually is.
+     *
+     * @param measures those that it is made from, as they usually are
+     */
+    public record KindView(
+            Kind kind,
+            String words,
+            String sentence,
+            List<String> measures,
+            @Nullable PictureView picture) {}
 
     /**
      * What is known of a bag and how it is made.
@@ -53,15 +66,36 @@ public final class KindViews {
     /**
      * The design that a brief makes, not stored.
      *
+     * @param kind what kind of bag it is, in words
      * @param measures those that may be typed, the ones asked first in front
      * @param disagreements what the paper says otherwise than its measures ask for
      */
     public record DraftView(
+            String kind,
             DesignDocument document,
             DesignSheet sheet,
             List<ChoiceView> choices,
             List<MeasureView> measures,
+            List<SlotView> slots,
             List<String> disagreements) {}
+
+    /**
+     * What a design asks for.
+     *
+     * @param serving the materials on the shelf that may fill it
+     * @param per what shops usually sell it by
+     * @param width how wide a cloth usually is; empty for anything else
+     */
+    public record SlotView(
+            String slot,
+            String label,
+            MaterialKind kind,
+            @Nullable ClothKind cloth,
+            @Nullable Ware ware,
+            @Nullable MaterialId materialId,
+            List<MaterialId> serving,
+            String per,
+            String width) {}
 
     /** A choice of a kind and what it came to. */
     public record ChoiceView(Choice choice, String words, Option chosen, List<OptionView> options) {}

@@ -44,6 +44,33 @@ public record FactsForm(
         @NotNull String target,
         @NotNull String place) {
 
+    /** The same of a material with this print, or of a notion whose halves are counted apart. */
+    FactsForm looking(Print newPrint, boolean isTwoPart) {
+        return new FactsForm(
+                fullWidth,
+                selvage,
+                fibre,
+                weightClass,
+                nap,
+                repeat,
+                shrinkage,
+                shrinksAfterCutting,
+                ironable,
+                frays,
+                layersAtOnce,
+                needle,
+                care,
+                newPrint,
+                oneDyeLot,
+                isTwoPart,
+                ware,
+                zipLength,
+                zipMetal,
+                usePerHour,
+                target,
+                place);
+    }
+
     /** The same of a trim or a notion that is this. */
     public FactsForm being(@Nullable Ware what) {
         return new FactsForm(

@@ -59,6 +59,13 @@ class MaterialController {
         return materials.create(form);
     }
 
+    /** Enters a material that isn't there yet, as shops usually sell it. */
+    @PostMapping("/named")
+    @ResponseStatus(HttpStatus.CREATED)
+    MaterialView nameMaterial(@RequestBody @Valid NamedMaterial form) {
+        return materials.name(form);
+    }
+
     @GetMapping("/{id}")
     MaterialView readMaterial(@PathVariable MaterialId id) {
         return materials.get(id);

@@ -228,6 +228,11 @@ public class MaterialService implements HoldsMoney {
         return get(new MaterialId(made));
     }
 
+    /** Enters a material that isn't there yet, as shops usually sell it. */
+    public MaterialView name(NamedMaterial form) {
+        return create(form.entered(settings.current().unitSystem()));
+    }
+
     /**
      * Enters a new material inside the caller's transaction.
      *

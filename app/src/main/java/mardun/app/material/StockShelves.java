@@ -17,6 +17,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -177,6 +178,17 @@ public class StockShelves {
         /** Whether all of a batch has to come from one dye lot. */
         public boolean isOneDyeLot(MaterialId id) {
             return byId.get(id).material().facts().oneDyeLot();
+        }
+
+        /** What a material looks like; empty if there is no such material. */
+        public Optional<ClothLook> look(MaterialId id) {
+            return Optional.ofNullable(byId.get(id)).map(shelf -> {
+                Long repeat = shelf.material().facts().repeatNm();
+                return new ClothLook(
+                        shelf.material().colour(),
+                        shelf.material().facts().print(),
+                        repeat == null ? 0 : repeat / (double) LengthUnit.MILLIMETRE.nanometres());
+            });
         }
 
         public boolean has(MaterialId id) {

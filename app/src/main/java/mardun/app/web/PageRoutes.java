@@ -14,6 +14,8 @@ class PageRoutes {
         "/bench/days",
         "/bench/work/{id}",
         "/designs",
+        "/designs/new",
+        "/designs/new/{kind}",
         "/designs/{id}",
         "/materials",
         "/prices",

@@ -43,7 +43,7 @@ public record Brief(
         return settled;
     }
 
-    Brief with(Known otherKnown, Map<String, String> otherMeasures) {
-        return new Brief(kind, name, otherKnown, chosen, otherMeasures, system, seam);
+    Brief with(Known otherKnown) {
+        return new Brief(kind, name, otherKnown, chosen, measures, system, seam);
     }
 }

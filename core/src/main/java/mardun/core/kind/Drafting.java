@@ -1,7 +1,6 @@
 package mardun.core.kind;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -71,9 +70,7 @@ public final class Drafting {
     }
 
     private static Map<String, String> known(Brief brief, List<Instead> instead) {
-        Map<String, String> finished = new HashMap<>(brief.measures());
-        instead.forEach(one -> finished.remove(one.of()));
-        Draft draft = new Draft(brief.with(Known.FINISHED, finished));
+        Draft draft = new Draft(brief.with(Known.FINISHED));
         brief.kind()
                 .measures()
                 .forEach(asked -> draft.finished(asked.symbol(), asked.label(), asked.inch(), asked.metric()));
