@@ -51,7 +51,7 @@ export default function BatchPage() {
     return (
       <section className="sheet max-w-[640px] p-5">
         <h1>A batch needs a design</h1>
-        <p className="mt-2 mb-4 text-soft">Measure your first pouch, then plan how many to make.</p>
+        <p className="mt-2 mb-4 text-soft">Design your first bag, then plan how many to make.</p>
         <ButtonLink to="/designs">To the designs</ButtonLink>
       </section>
     );

@@ -9,13 +9,13 @@ const WORDS: Record<Schemas['FirstStep']['key'], { to: string; title: string; wh
   },
   MATERIALS: {
     to: '/materials',
-    title: 'Put your shelf in',
-    why: 'One cloth is enough to begin; a pouch takes a lining, an interfacing, zip tape, a slider and a label as well.',
+    title: 'Enter your materials',
+    why: 'What lies on your shelf, with its price. You can also name materials while you design, and buy them later.',
   },
   DESIGN: {
-    to: '/designs',
-    title: 'Measure your first pouch',
-    why: 'Begin with the lined, boxed zip pouch and give it your own measurements.',
+    to: '/designs/new',
+    title: 'Design your first bag',
+    why: 'Choose what kind of thing it is and how large: what to cut, its steps and its price follow.',
   },
   BATCH: {
     to: '/batches/new',
@@ -32,7 +32,7 @@ export function FirstSteps({ steps }: { steps: Schemas['FirstStep'][] }) {
       aria-label="First steps"
       className="sheet relative mt-4 max-w-[820px] px-6 py-5 after:pointer-events-none after:absolute after:inset-[5px] after:rounded after:border-2 after:border-dashed after:border-woad-mid"
     >
-      <h2 className="text-xl">Four things, and the pencil can go</h2>
+      <h2 className="text-xl">Four steps to your first batch</h2>
       <ol className="relative z-10 mt-3 space-y-1">
         {steps.map((step, i) => {
           const { to, title, why } = WORDS[step.key];

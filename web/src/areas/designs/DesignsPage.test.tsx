@@ -45,25 +45,6 @@ describe('the list of designs', () => {
     await userEvent.type(screen.getByLabelText('Find a design'), 'sail bag');
     await vi.waitFor(() => expect(sent.at(-1)?.path).toContain('page=0&search=sail%20bag'));
   });
-
-  it('begins a design from a pattern, a blank sheet or a copy', async () => {
-    const sent = server({
-      '/api/designs': { items: [], page: 0, size: 24, total: 0 },
-      '/api/design-names': [{ id: 7, name: 'Tern' }],
-    });
-    rendered(<DesignsPage />);
-    expect(await screen.findByText('No design yet')).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'New design' }));
-    await userEvent.type(screen.getByLabelText('What do you call it?'), 'Gull');
-    await userEvent.selectOptions(
-      screen.getByLabelText('Begin with'),
-      await screen.findByRole('option', { name: 'a copy of Tern' }),
-    );
-    await userEvent.click(screen.getByRole('button', { name: 'Begin' }));
-    await vi.waitFor(() =>
-      expect(sent.at(-1)?.body ?? sent.find((s) => s.body)?.body).toMatchObject({ name: 'Gull', copyOf: 7 }),
-    );
-  });
 });
 
 describe('another size', () => {

@@ -59,7 +59,7 @@ function ChoiceRow({ choice, onChoose }: { choice: ChoiceView; onChoose: (option
               />
               <OptionDrawing option={option} />
               {words}
-              {notWith && <span className="sr-only"> (not with {notWith})</span>}
+              {notWith && <span className="sr-only">{` (not with ${notWith})`}</span>}
             </label>
           ))}
         </div>

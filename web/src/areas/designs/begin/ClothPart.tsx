@@ -30,6 +30,7 @@ export function ClothPart({
   chosen: Record<string, number>;
   onChoose: (slot: string, materialId: number | undefined) => void;
 }) {
+  const { data } = useMaterials();
   return (
     <section className="sheet p-4" aria-label="In which cloth?">
       <h2>In which cloth?</h2>
@@ -38,14 +39,16 @@ export function ClothPart({
         shelf, with nothing there yet.
       </p>
       <div className="mt-2 divide-y divide-line">
-        {slots.map((slot) => (
-          <SlotRow
-            key={slot.slot}
-            slot={slot}
-            materialId={chosen[slot.slot]}
-            onChoose={(materialId) => onChoose(slot.slot, materialId)}
-          />
-        ))}
+        {data &&
+          slots.map((slot) => (
+            <SlotRow
+              key={slot.slot}
+              slot={slot}
+              materials={data.items}
+              materialId={chosen[slot.slot]}
+              onChoose={(materialId) => onChoose(slot.slot, materialId)}
+            />
+          ))}
       </div>
     </section>
   );
@@ -53,17 +56,19 @@ export function ClothPart({
 
 function SlotRow({
   slot,
+  materials,
   materialId,
   onChoose,
 }: {
   slot: Slot;
+  materials: Schemas['MaterialView'][];
   materialId: number | undefined;
   onChoose: (materialId: number | undefined) => void;
 }) {
-  const { data } = useMaterials();
-  const [naming, setNaming] = useState<boolean>();
-  const serving = data?.items.filter(({ id }) => slot.serving.includes(id) || id === materialId) ?? [];
-  const open = materialId === undefined && (naming ?? (!!data && serving.length === 0));
+  const serving = materials.filter(({ id }) => slot.serving.includes(id) || id === materialId);
+  // What is being named stays open, also when something else that would serve is added meanwhile.
+  const [naming, setNaming] = useState(serving.length === 0);
+  const open = materialId === undefined && naming;
   return (
     <div className="py-2">
       <div className="grid items-start gap-3 md:grid-cols-[1fr_1.4fr]">

@@ -20,8 +20,34 @@ class JourneyTest {
 
     /** What a maker types and reads, in inches and in centimetres with a decimal comma. */
     enum Maker {
-        IN_INCHES("INCH", "1/4", "43", "45 cm", "4 1/2 yd", "1 yd", "8", "11 in", "≈ 28 ×", "9,50"),
-        IN_CENTIMETRES("METRIC", "0,6", "110", "17 3/4 in", "4,2", "1 m", "20,5", "28.1 cm", "≈ 11 ⅛ ×", "9.50");
+        IN_INCHES(
+                "INCH",
+                "1/4",
+                "43",
+                "45 cm",
+                "4 1/2 yd",
+                "1 yd",
+                "8",
+                "6",
+                "2 1/2",
+                "- 1 in",
+                "11 in",
+                "≈ 28 ×",
+                "9,50"),
+        IN_CENTIMETRES(
+                "METRIC",
+                "0,6",
+                "110",
+                "17 3/4 in",
+                "4,2",
+                "1 m",
+                "20,5",
+                "16",
+                "6,4",
+                "- 2,5 cm",
+                "28.1 cm",
+                "≈ 11 ⅛ ×",
+                "9.50");
 
         final String system;
         final String seam;
@@ -30,6 +56,9 @@ class JourneyTest {
         final String onHand;
         final String per;
         final String bagWidth;
+        final String height;
+        final String depth;
+        final String smaller;
         final String panel;
         final String panelOther;
         final String rate;
@@ -42,6 +71,9 @@ class JourneyTest {
                 String onHand,
                 String per,
                 String bagWidth,
+                String height,
+                String depth,
+                String smaller,
                 String panel,
                 String panelOther,
                 String rate) {
@@ -52,6 +84,9 @@ class JourneyTest {
             this.onHand = onHand;
             this.per = per;
             this.bagWidth = bagWidth;
+            this.height = height;
+            this.depth = depth;
+            this.smaller = smaller;
             this.panel = panel;
             this.panelOther = panelOther;
             this.rate = rate;
@@ -69,7 +104,7 @@ class JourneyTest {
         try (PackagedApp app = PackagedApp.empty()) {
             Page page = CHROMIUM.page();
             page.navigate(app.url("/"));
-            assertThat(page.getByText("Four things, and the pencil can go")).isVisible();
+            assertThat(page.getByText("Four steps to your first batch")).isVisible();
 
             settings(page, maker);
             shelf(page, maker);
@@ -124,37 +159,49 @@ class JourneyTest {
 
     private static void design(Page page, Maker maker) {
         place(page, "Designs");
-        press(page, "New design");
-        page.getByLabel("What do you call it?").fill("Gull pouch");
-        press(page, "Begin");
-        Locator width = page.getByLabel("Width at the base, medium");
+        page.getByRole(AriaRole.LINK, named("New design")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Boxed zip pouch"))
+                .click();
+        Locator width = page.getByLabel("Width at the base");
         width.fill("0");
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("there is no such bag");
-        press(page, "Save");
+        page.getByLabel("What do you call it?").fill("Gull pouch");
+        press(page, "Save the design");
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("there is no such bag");
         assertThat(width).hasValue("0");
         width.fill(maker.bagWidth);
-        Locator pieces = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces"));
-        assertThat(pieces).containsText(maker.panelWidth());
-        assertThat(pieces).containsText(maker.panelOther);
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("About"))
-                .click();
+        page.getByLabel("Height", new Page.GetByLabelOptions().setExact(true)).fill(maker.height);
+        page.getByLabel("Depth", new Page.GetByLabelOptions().setExact(true)).fill(maker.depth);
+        Locator toCut = page.getByRole(AriaRole.REGION, named("Cut list"));
+        assertThat(toCut).containsText(maker.panelWidth());
         choose(page, "Outer cloth", "Sail canvas");
         choose(page, "Lining cloth", "Cream lining");
         choose(page, "Interfacing", "Fusible");
         choose(page, "Zip tape", "Zip tape");
         choose(page, "Slider", "Sliders");
         choose(page, "Label", "Labels");
+        press(page, "Save the design");
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch")))
+                .isVisible();
+        press(page, "+ size");
+        Locator another = page.getByRole(AriaRole.DIALOG);
+        another.getByLabel("Name of the new size").fill("small");
+        another.getByLabel("Width at the base").fill(maker.smaller);
+        press(page, "Add the size");
         press(page, "Save");
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch")))
                 .isVisible();
         page.reload();
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces")))
-                .containsText(maker.panelWidth());
+        press(page, "one size");
+        Locator pieces = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces"));
+        assertThat(pieces).containsText(maker.panelWidth());
+        assertThat(pieces).containsText(maker.panelOther);
     }
 
     private static void batch(Page page, Maker maker) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch"))
                 .click();
+        choose(page, "Size", "one size");
         Locator units = page.getByLabel("How many", new Page.GetByLabelOptions().setExact(true));
         units.fill("-2");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("less than 1");
@@ -187,7 +234,7 @@ class JourneyTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
         place(page, "Materials");
         Locator finished = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Finished bags"));
-        assertThat(finished).containsText("Gull pouch, medium");
+        assertThat(finished).containsText("Gull pouch, one size");
         assertThat(finished).containsText("5");
         assertThat(finished).containsText("24.50");
         page.getByRole(AriaRole.LINK, named("Sliders")).click();
@@ -195,7 +242,7 @@ class JourneyTest {
         assertThat(page.getByRole(AriaRole.REGION, named("How it came and went")))
                 .containsText("used for batch 1");
         place(page, "Bench");
-        assertThat(page.getByText("Four things")).isHidden();
+        assertThat(page.getByText("Four steps")).isHidden();
     }
 
     /** Two sizes in two cloths, typed into the table, cut and finished but for one. */
@@ -209,7 +256,7 @@ class JourneyTest {
         table.getByLabel("Add a design")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Gull pouch"));
         table.getByText("+ small").click();
-        table.getByLabel("Gull pouch, medium in Sail canvas").click();
+        table.getByLabel("Gull pouch, one size in Sail canvas").click();
         for (String key : List.of("2", "Tab", "1", "ArrowDown", "ArrowLeft", "1")) {
             page.keyboard().press(key);
         }

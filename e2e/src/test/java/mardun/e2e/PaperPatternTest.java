@@ -50,9 +50,9 @@ class PaperPatternTest {
     @Order(1)
     void isEnteredFromPaperAndItsCutSizesAreReadInBothUnits() {
         page.navigate(app.url("/designs"));
-        press("New design");
+        page.getByRole(AriaRole.LINK, exactly("New design")).click();
         page.getByLabel("What do you call it?").fill("Bottle bag");
-        page.getByLabel("Begin with").selectOption(new SelectOption().setLabel("a blank sheet"));
+        page.getByLabel("Begin with").selectOption(new SelectOption().setLabel("a blank sheet, all by hand"));
         press("Begin");
         field("Width").fill("24,5");
         field("Height").fill("32");
