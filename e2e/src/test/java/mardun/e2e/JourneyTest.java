@@ -201,8 +201,9 @@ class JourneyTest {
     private static void batch(Page page, Maker maker) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a batch"))
                 .click();
-        choose(page, "Size", "one size");
         Locator units = page.getByLabel("How many", new Page.GetByLabelOptions().setExact(true));
+        assertThat(units).isVisible();
+        choose(page, "Size", "one size");
         units.fill("-2");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("less than 1");
         units.fill("6");
@@ -255,8 +256,8 @@ class JourneyTest {
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Cream lining"));
         table.getByLabel("Add a design")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Gull pouch"));
-        table.getByText("+ small").click();
-        table.getByLabel("Gull pouch, one size in Sail canvas").click();
+        table.getByText("+ one size").click();
+        table.getByLabel("Gull pouch, small in Sail canvas").click();
         for (String key : List.of("2", "Tab", "1", "ArrowDown", "ArrowLeft", "1")) {
             page.keyboard().press(key);
         }
