@@ -5,7 +5,11 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: 'target/dist', emptyOutDir: true, target: 'es2022', manifest: 'assets-list.json' },
-  server: { proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' } },
+  // The rules are read inside from where they are kept.
+  server: {
+    fs: { allow: ['..'] },
+    proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' },
+  },
   test: {
     environment: 'jsdom',
     globals: true,

@@ -36,6 +36,7 @@ const QuotesPage = lazy(() => import('../areas/prices/quotes/QuotesPage'));
 const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
+const HelpPage = lazy(() => import('../areas/help/HelpPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
 function Shell() {
@@ -90,6 +91,8 @@ const router = createBrowserRouter([
       { path: '/prices/quotes/:id', element: <QuotePage /> },
       { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/logbook', element: <LogbookPage /> },
+      { path: '/help', element: <HelpPage /> },
+      { path: '/help/:topic', element: <HelpPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },
     ],

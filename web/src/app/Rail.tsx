@@ -19,6 +19,11 @@ export function Rail() {
       ))}
       <div className="mt-auto">
         <Place
+          to="/help"
+          name="Rules"
+          path="M5 4h6a2 2 0 0 1 1 .5A2 2 0 0 1 13 4h6v14h-6a1.5 1.5 0 0 0-1 .5a1.5 1.5 0 0 0-1-.5H5zM12 4.5v14"
+        />
+        <Place
           to="/settings"
           name="Settings"
           path="M12 9a3 3 0 1 0 0 6a3 3 0 0 0 0-6M12 3v4M12 17v4M3 12h4M17 12h4"

@@ -1,9 +1,12 @@
-import { useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { Panel } from '../ui/Panel';
 import { shortcutsAreOn, switchShortcuts, useShortcut } from '../ui/useShortcut';
 
+const Palette = lazy(() => import('./Palette'));
+
 const LIST = [
+  ['Ctrl K', 'Go to anything: a design, a batch, a material, a rule'],
   ['N', 'Plan a new batch'],
   ['C', 'Cutting sheet: the next step is cut'],
   ['X', 'Cutting sheet: a piece was spoiled'],
@@ -22,6 +25,40 @@ export function Shortcuts() {
   useShortcut('n', () => {
     if (!pathname.startsWith('/bench/work/')) void navigate('/batches/new');
   });
+  const [finding, setFinding] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        setFinding(true);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <>
+      {finding && (
+        <Suspense>
+          <Palette onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
+      <Keys on={on} setOn={setOn} open={open} setOpen={setOpen} />
+    </>
+  );
+}
+
+function Keys({
+  on,
+  setOn,
+  open,
+  setOpen,
+}: {
+  on: boolean;
+  setOn: (on: boolean) => void;
+  open: boolean;
+  setOpen: (open: boolean) => void;
+}) {
   return (
     <Panel title="Keys" open={open} onOpenChange={setOpen}>
       <dl className="grid grid-cols-[70px_1fr] gap-y-2">

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
+import { BagPicture } from './BagPicture';
 import { WorkedFigure } from './WorkedFigure';
 
 type TicketView = Schemas['TicketView'];
@@ -35,6 +36,7 @@ export function Tagged({
 export function Ticket({
   ticket,
   title,
+  picture,
   planned,
   missing,
   stale,
@@ -43,6 +45,8 @@ export function Ticket({
   ticket?: TicketView;
   /** Which of several it is for. */
   title?: string;
+  /** How the bag looks. */
+  picture?: Schemas['PictureView'];
   /** What one was to cost, where it is known by now what it costs. */
   planned?: Schemas['MoneyView'];
   missing?: string;
@@ -52,6 +56,11 @@ export function Ticket({
 }) {
   return (
     <Tagged label="Ticket for one unit" stale={stale}>
+      {picture && (
+        <div className="mb-1.5">
+          <BagPicture picture={picture} across={200} up={104} />
+        </div>
+      )}
       {title && <div className="text-center font-semibold">{title}</div>}
       {ticket ? (
         <Figures ticket={ticket} planned={planned} />

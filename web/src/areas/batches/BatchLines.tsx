@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { BagPicture } from '../../ui/BagPicture';
 import { Swatch } from '../../ui/Roll';
 
 /** The lines of a batch that is under way: how many of each are done, and what each costs. */
@@ -37,16 +38,25 @@ export function BatchLines({
             return (
               <tr key={line.number} className={chosen === i ? 'bg-woad-tint' : ''}>
                 <td>
-                  <button
-                    type="button"
-                    className="min-h-6 text-left font-semibold text-woad hover:underline"
-                    onClick={() => onChoose(chosen === i ? undefined : i)}
-                  >
-                    {line.number} · {line.designName}
-                  </button>
-                  <span className="block text-[13px] text-soft">
-                    {line.sizeName}
-                    {line.putBy > 0 && ` · ${line.putBy} more are cut and put by`}
+                  <span className="flex items-center gap-3">
+                    <span className="flex w-[54px] shrink-0 justify-center">
+                      {its?.finished?.picture && (
+                        <BagPicture picture={its.finished.picture} across={54} up={46} />
+                      )}
+                    </span>
+                    <span>
+                      <button
+                        type="button"
+                        className="min-h-6 text-left font-semibold text-woad hover:underline"
+                        onClick={() => onChoose(chosen === i ? undefined : i)}
+                      >
+                        {line.number} · {line.designName}
+                      </button>
+                      <span className="block text-[13px] text-soft">
+                        {line.sizeName}
+                        {line.putBy > 0 && ` · ${line.putBy} more are cut and put by`}
+                      </span>
+                    </span>
                   </span>
                 </td>
                 <td>

@@ -452,6 +452,7 @@ function Editor({
               </button>
             )}
             <Ticket
+              picture={lineSheet?.finished?.picture}
               ticket={several ? lineTicket : lineSheet?.ticket}
               title={
                 several && lineSheet

@@ -39,6 +39,8 @@ class PageRoutes {
         "/batches/{id}/gather",
         "/batches/{id}/tally",
         "/logbook",
+        "/help",
+        "/help/{topic}",
         "/settings"
     })
     String page() {
