@@ -8,7 +8,7 @@ export function FormEnd({ problem, isPending }: { problem?: Problem; isPending: 
     <>
       {problem?.isClash && (
         <Notice look="care">
-          {problem.message} Saving again keeps what stands here; closing keeps the other one.
+          {problem.message} Saving again keeps what you typed; closing keeps the other one.
         </Notice>
       )}
       {problem && !problem.isClash && problem.errors.length === 0 && <ProblemNotice problem={problem} />}

@@ -113,7 +113,7 @@ function Table({ title, batches }: { title: string; batches: Batches }) {
             <th>For</th>
             <th className="num">Cost each</th>
             <th className="num">Price</th>
-            <th className="num">Left an hour</th>
+            <th className="num">Left per hour</th>
           </tr>
         </thead>
         <tbody>

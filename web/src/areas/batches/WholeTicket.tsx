@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { BagPicture } from '../../ui/BagPicture';
 import { CostFall } from '../../ui/CostFall';
 import { Tagged } from '../../ui/Ticket';
 
@@ -27,29 +28,36 @@ export function WholeTicket({
               <li key={line.number} className="border-b border-line-faint">
                 <button
                   type="button"
-                  className="block min-h-11 w-full py-1 text-left hover:bg-woad-tint"
+                  className="grid min-h-11 w-full grid-cols-[44px_1fr] items-center gap-2 py-1 text-left hover:bg-woad-tint"
                   onClick={() => onChoose(i)}
                 >
-                  <span className="flex justify-between gap-2">
-                    <span className="truncate">
-                      <span className="text-soft">{line.number} ·</span> {line.units} × {line.designName}
-                    </span>
-                    <b>{line.total?.amount}</b>
+                  <span className="flex justify-center">
+                    {line.finished?.picture && (
+                      <BagPicture picture={line.finished.picture} across={44} up={40} />
+                    )}
                   </span>
-                  <span className="flex items-center gap-2 text-[13px] text-soft">
-                    <span className="min-w-0 flex-1 truncate">
-                      {line.sizeName} · {line.clothName}
+                  <span className="block min-w-0">
+                    <span className="flex justify-between gap-2">
+                      <span className="truncate">
+                        <span className="text-soft">{line.number} ·</span> {line.units} × {line.designName}
+                      </span>
+                      <b>{line.total?.amount}</b>
                     </span>
-                    <span>{line.each?.amount} each</span>
-                  </span>
-                  <span className="mt-0.5 block h-1.5 rounded bg-line-faint" aria-hidden>
-                    <span
-                      className="block h-full rounded"
-                      style={{
-                        width: `${(100 * (line.total?.minor ?? 0)) / most}%`,
-                        background: line.colour,
-                      }}
-                    />
+                    <span className="flex items-center gap-2 text-[13px] text-soft">
+                      <span className="min-w-0 flex-1 truncate">
+                        {line.sizeName} · {line.clothName}
+                      </span>
+                      <span>{line.each?.amount} each</span>
+                    </span>
+                    <span className="mt-0.5 block h-1.5 rounded bg-line-faint" aria-hidden>
+                      <span
+                        className="block h-full rounded"
+                        style={{
+                          width: `${(100 * (line.total?.minor ?? 0)) / most}%`,
+                          background: line.colour,
+                        }}
+                      />
+                    </span>
                   </span>
                 </button>
               </li>

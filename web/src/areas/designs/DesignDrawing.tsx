@@ -12,6 +12,7 @@ import { useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
 import { moved, useEditing, useRename, without, type Document } from './editing';
 import { RowButton } from './fields';
+import { NestedSizes } from './NestedSizes';
 
 /** So many pieces are drawn in a window of their own, so that the parts below stay in sight. */
 const MANY = 8;
@@ -26,10 +27,12 @@ export function DesignDrawing({
   onSize: (size: string) => void;
   onOpen: (letter: string) => void;
 }) {
-  const { document, shown } = useEditing();
+  const { document, sheet, shown } = useEditing();
   const units = useUnits();
   const [copying, setCopying] = useState(false);
   const [arranging, setArranging] = useState(false);
+  const [nested, setNested] = useState(false);
+  const several = sheet.sizes.length > 1;
   return (
     <section className="sheet p-3" aria-label="Pieces">
       <div className="mb-1 flex flex-wrap items-center justify-between gap-3">
@@ -65,6 +68,16 @@ export function DesignDrawing({
           >
             Sizes
           </button>
+          {several && (
+            <button
+              type="button"
+              aria-pressed={nested}
+              className="min-h-10 px-2 font-semibold text-woad hover:underline"
+              onClick={() => setNested(!nested)}
+            >
+              {nested ? 'One size' : 'All sizes'}
+            </button>
+          )}
         </div>
         <div className="text-right text-[13.5px] text-soft">
           {shown?.trims.slice(0, 3).map((trim) => (
@@ -104,17 +117,21 @@ export function DesignDrawing({
         </div>
       </div>
       {shown && shown.pieces.length > 0 ? (
-        <div className="grid gap-4 lg:grid-cols-[1fr_218px]">
+        <div className="grid gap-4 lg:grid-cols-[1fr_244px]">
           <div
             {...(shown.pieces.length > MANY && { tabIndex: 0, role: 'group', 'aria-label': 'Pieces' })}
             className={shown.pieces.length > MANY ? 'max-h-[250px] overflow-y-auto' : ''}
           >
-            <PieceDrawings
-              pieces={shown.pieces}
-              width={572}
-              height={shown.pieces.length > 5 ? 300 : 214}
-              onOpen={onOpen}
-            />
+            {nested && several ? (
+              <NestedSizes sizes={sheet.sizes} width={560} height={200} />
+            ) : (
+              <PieceDrawings
+                pieces={shown.pieces}
+                width={572}
+                height={shown.pieces.length > 5 ? 300 : 214}
+                onOpen={onOpen}
+              />
+            )}
           </div>
           <div className="border-line lg:border-l lg:pl-4" aria-label="Finished size" role="group">
             {shown.finished ? (
@@ -227,6 +244,7 @@ function SizePanel({
         <div className="grid grid-cols-2 gap-3">
           <TextField
             label="Name of the new size"
+            hint="Several with commas: each is copied from the one before it, by the same rule."
             value={name}
             error={send.problem?.on('name')}
             onChange={(event) => setName(event.target.value)}

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { design, length, money } from '../../ui/fixtures.test.helper';
+import { design, length, money, piece } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { AboutTab } from './AboutTab';
 import { DesignDrawing } from './DesignDrawing';
@@ -106,5 +106,17 @@ describe('what a design is', () => {
     await userEvent.type(units, '9000');
     expect(units).toBeInvalid();
     expect(current.document.usualUnits).toBe(900);
+  });
+});
+
+describe('the pieces of several sizes', () => {
+  it('are nested in one drawing, each with a line of its own', async () => {
+    const start = design({ sizes: ['small', 'large'] });
+    editor(<DesignDrawing size="small" onSize={vi.fn()} onOpen={vi.fn()} />, start, { pieces: [piece('A')] });
+    await userEvent.click(screen.getByRole('button', { name: 'All sizes' }));
+    expect(screen.getByRole('img', { name: /^A: small .+, large / })).toBeVisible();
+    expect(screen.getByRole('list', { name: 'Lines of the sizes' })).toHaveTextContent('smalllarge');
+    await userEvent.click(screen.getByRole('button', { name: 'One size' }));
+    expect(screen.queryByRole('list', { name: 'Lines of the sizes' })).toBeNull();
   });
 });

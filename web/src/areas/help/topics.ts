@@ -34,7 +34,7 @@ export interface Rule {
 const keyOf = (path: string) => path.replace(/^.*\/|\.md$/g, '');
 
 /** The names that rules have in the program say nothing to who sews. */
-const readable = (text: string) => text.replace(/ \((?:`[^`]+`(?:, | and )?)+\)/g, '');
+const readable = (text: string) => text.replace(/\s\((?:`[^`]+`(?:, | and )?)+\)/g, '');
 
 /** Every topic, as it stands in the handbook of rules. */
 export async function allTopics(): Promise<Topic[]> {

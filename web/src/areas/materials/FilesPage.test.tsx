@@ -85,12 +85,12 @@ describe('lists in and out', () => {
       job({
         adds: 1,
         refused: 1,
-        lines: [{ number: 3, verdict: 'REFUSE', what: 'a shop', reasons: ['Nothing stands here.'] }],
+        lines: [{ number: 3, verdict: 'REFUSE', what: 'a shop', reasons: ['This is empty.'] }],
       }),
     );
     rendered(<FilesPage />);
     await bring();
-    expect(await screen.findByText('Nothing stands here.')).toBeVisible();
+    expect(await screen.findByText('This is empty.')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Enter all of it' })).toBeDisabled();
   });
 

@@ -101,7 +101,7 @@ function Sheet({ view }: { view: View }) {
         </p>
       </div>
       {save.problem?.isClash && (
-        <Notice look="care">{save.problem.message} Saving again keeps what stands here.</Notice>
+        <Notice look="care">{save.problem.message} Saving again keeps what you typed.</Notice>
       )}
       {save.problem && !save.problem.isClash && save.problem.errors.length === 0 && (
         <ProblemNotice problem={save.problem} />

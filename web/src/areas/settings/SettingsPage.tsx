@@ -91,7 +91,7 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
         {save.problem && !save.problem.isClash && <ProblemNotice problem={save.problem} />}
         {save.problem?.isClash && (
           <Notice look="care">
-            {save.problem.message} Saving again keeps what stands here.{' '}
+            {save.problem.message} Saving again keeps what you typed.{' '}
             <button
               type="button"
               className="font-semibold underline"

@@ -239,7 +239,7 @@ function Typed({
           )}
           {problem?.isClash && (
             <Notice look="care">
-              {problem.message} Saving again keeps what stands here; giving up keeps the other one.
+              {problem.message} Saving again keeps what you typed; giving up keeps the other one.
             </Notice>
           )}
           {problem && !problem.isClash && problem.errors.length === 0 && <ProblemNotice problem={problem} />}

@@ -350,4 +350,30 @@ class DesignsTest {
             assertThat(refused.on("anHour")).as(bad).isNotBlank();
         }
     }
+
+    @Test
+    void severalSizesComeByOneRule() {
+        ObjectNode document = pouch("By one rule");
+        Answer more = APP.post(
+                "/api/designs/with-size",
+                Map.of(
+                        "document",
+                        document,
+                        "copyOf",
+                        1,
+                        "name",
+                        " large, larger ,largest",
+                        "changes",
+                        List.of(Map.of("symbol", "width", "change", "+ 2 cm"))));
+        assertThat(more.status()).as(more.body().toString()).isEqualTo(200);
+        assertThat(more.body().get("sizes").valueStream().map(JsonNode::asString))
+                .containsExactly("small", "medium", "large", "larger", "largest");
+        assertThat(measurement(more.body(), "width").get("values").valueStream().map(JsonNode::asString))
+                .containsExactly("13 cm", "19 cm", "21 cm", "23 cm", "25 cm");
+
+        Answer twice = APP.post(
+                "/api/designs/with-size",
+                Map.of("document", document, "copyOf", 0, "name", "tall, tall", "changes", List.of()));
+        assertThat(twice.on("name")).contains("There is a size “tall” already");
+    }
 }

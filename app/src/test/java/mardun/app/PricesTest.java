@@ -138,7 +138,7 @@ class PricesTest {
         Answer refused = add(all);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.on("fees.0.amount")).contains("“100”");
-        assertThat(refused.on("fees.1.name")).contains("Nothing stands here");
+        assertThat(refused.on("fees.1.name")).contains("This is empty");
         assertThat(refused.on("fees.1.amount")).contains("“much”");
         assertThat(refused.on("taxRate")).contains("“-5”");
         assertThat(refused.on("unitsPerSale")).contains("“0”");

@@ -106,7 +106,7 @@ class RenamingTest {
     @Test
     void aTakenAnEmptyOrAnUnfitNameIsRefusedAsAWhole() {
         assertThat(rename("LETTER", "A", "B").on("to")).isEqualTo("“B” is taken. Type another name; so far it is “A”.");
-        assertThat(rename("LETTER", "A", " ").on("to")).contains("Nothing stands here");
+        assertThat(rename("LETTER", "A", " ").on("to")).contains("This is empty");
         assertThat(rename("LETTER", "A", "A-1").on("to")).contains("up to four letters or digits");
         assertThat(rename("LETTER", "Q", "R").on("from")).contains("no “Q” any more");
         assertThat(rename("MEASUREMENT", "width", "depth").on("to")).contains("is taken");

@@ -157,7 +157,7 @@ class WorkroomTest {
         form.put("pricePer", "0");
         Answer refused = APP.post("/api/materials", form);
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.on("name")).contains("Nothing stands here");
+        assertThat(refused.on("name")).contains("This is empty");
         assertThat(refused.on("usableWidth")).contains("less than nothing");
         assertThat(refused.on("price")).contains("more decimals than EUR has coins");
         assertThat(refused.on("onHand")).contains("doesn't begin with a number");

@@ -109,7 +109,11 @@ public final class DesignViews {
             @NotNull @Valid DesignDocument document,
             @NotNull String anHour) {}
 
-    /** A size to be copied; changes are lengths with a sign, by the symbols of the measurements. */
+    /**
+     * A size to be copied; changes are lengths with a sign, by the symbols of the measurements.
+     *
+     * @param name of the new size; several with commas between make several, each copied from the one before it
+     */
     public record NewSize(
             @NotNull @Valid DesignDocument document,
             int copyOf,

@@ -48,8 +48,7 @@ final class Renaming {
         if (!taken.contains(form.from())) {
             fields.refuse("from", form.from(), "There is no “" + form.from() + "” any more.");
         } else if (to.isEmpty()) {
-            fields.refuse(
-                    "to", form.to(), "Nothing stands here. Type another name; so far it is “" + form.from() + "”.");
+            fields.refuse("to", form.to(), "This is empty. Type another name; so far it is “" + form.from() + "”.");
         } else if (taken.contains(to)) {
             fields.refuse(
                     "to", form.to(), "“" + to + "” is taken. Type another name; so far it is “" + form.from() + "”.");

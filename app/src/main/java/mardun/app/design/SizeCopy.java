@@ -1,6 +1,7 @@
 package mardun.app.design;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,14 +18,22 @@ final class SizeCopy {
 
     private SizeCopy() {}
 
+    private static final int MOST_AT_ONCE = 12;
+
+    /** One size more, or several by one rule: each copied from the one before it, with the same changes. */
     static DesignDocument of(NewSize form, UnitSystem system) {
-        DesignDocument d = form.document();
         FieldReader fields = new FieldReader();
-        String name = fields.text("name", form.name(), 60);
-        if (d.sizes().contains(name)) {
-            fields.refuse("name", name, "There is a size “" + name + "” already. Type another name.");
+        List<String> names = Arrays.stream(form.name().split(","))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .toList();
+        if (names.size() > MOST_AT_ONCE) {
+            fields.refuse(
+                    "name",
+                    form.name(),
+                    "These are " + names.size() + " sizes. Add at most " + MOST_AT_ONCE + " at once.");
         }
-        if (form.copyOf() < 0 || form.copyOf() >= d.sizes().size()) {
+        if (form.copyOf() < 0 || form.copyOf() >= form.document().sizes().size()) {
             fields.refuse("copyOf", Integer.toString(form.copyOf()), "There is no such size to copy.");
         }
         fields.check();
@@ -32,12 +41,29 @@ final class SizeCopy {
         form.changes().stream()
                 .filter(change -> !change.change().isBlank())
                 .forEach(change -> changes.put(change.symbol(), change.change()));
+        DesignDocument sized = form.document();
+        int from = form.copyOf();
+        for (String name : names.isEmpty() ? List.of("") : names) {
+            sized = with(sized, from, name, changes, system);
+            from = sized.sizes().size() - 1;
+        }
+        return sized;
+    }
+
+    private static DesignDocument with(
+            DesignDocument d, int copyOf, String typed, Map<String, String> changes, UnitSystem system) {
+        FieldReader fields = new FieldReader();
+        String name = fields.text("name", typed, 60);
+        if (d.sizes().contains(name)) {
+            fields.refuse("name", name, "There is a size “" + name + "” already. Type another name.");
+        }
+        fields.check();
         List<Measurement> measurements = d.measurements().stream()
                 .map(m -> new Measurement(
                         m.symbol(),
                         m.label(),
                         m.kind(),
-                        values(m, form.copyOf(), d.sizes().size(), changes.get(m.symbol()), system, fields),
+                        values(m, copyOf, d.sizes().size(), changes.get(m.symbol()), system, fields),
                         m.options()))
                 .toList();
         fields.check();
@@ -50,7 +76,7 @@ final class SizeCopy {
                 keys,
                 measurements,
                 d.fillings().stream()
-                        .map(f -> new FillingNeed(f.name(), f.slot(), copied(f.amounts(), form.copyOf())))
+                        .map(f -> new FillingNeed(f.name(), f.slot(), copied(f.amounts(), copyOf)))
                         .toList());
     }
 

@@ -101,7 +101,7 @@ public final class FieldReader {
     public String text(String field, String text, int most) {
         String stripped = text.strip();
         if (stripped.isEmpty()) {
-            refuse(field, text, "Nothing stands here. Type a name.");
+            refuse(field, text, "This is empty. Type a name.");
         } else if (stripped.length() > most) {
             refuse(field, stripped, "This is " + stripped.length() + " characters long. Use at most " + most + ".");
         }

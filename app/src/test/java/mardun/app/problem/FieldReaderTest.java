@@ -68,7 +68,7 @@ class FieldReaderTest {
             assertThat(refused.problems())
                     .extracting(FieldProblem::field)
                     .containsExactly("name", "note", "share", "factor", "units");
-            assertThat(refused.getMessage()).isEqualTo("Nothing stands here. Type a name.");
+            assertThat(refused.getMessage()).isEqualTo("This is empty. Type a name.");
             assertThat(refused.status().value()).isEqualTo(422);
         });
     }
