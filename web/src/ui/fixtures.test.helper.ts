@@ -93,6 +93,7 @@ export const sizeSheet = (size: string, more: Partial<Schemas['SizeSheet']> = {}
   trims: [],
   notions: [],
   fillings: [],
+  seams: [],
   findings: [],
   ...more,
 });

@@ -4736,6 +4736,24 @@ export interface components {
       asked: boolean;
       isLength: boolean;
       label: string;
+      /** @enum {string} */
+      part?:
+        | 'LINING'
+        | 'CORNERS'
+        | 'BASE'
+        | 'TOP'
+        | 'ZIP_ENDS'
+        | 'STIFFENING'
+        | 'POCKET'
+        | 'CLOSING'
+        | 'FLAP'
+        | 'SLOTS'
+        | 'CORDS'
+        | 'HANDLES'
+        | 'STRAP'
+        | 'FILLING'
+        | 'LOOP'
+        | 'LABEL';
       symbol: string;
       value: string;
     };
@@ -5741,6 +5759,7 @@ export interface components {
       choices: components['schemas']['ChoiceView'][];
       document: components['schemas']['DesignDocument'];
       kept: string[];
+      measures: components['schemas']['MeasureView'][];
     };
     RectView: {
       /** Format: double */
@@ -5869,6 +5888,25 @@ export interface components {
       materialId: number;
       name: string;
       width: components['schemas']['LengthView'];
+    };
+    SeamLayer: {
+      /** Format: double */
+      height: number;
+      /** Format: int32 */
+      layers: number;
+      letter: string;
+      name: string;
+      open: string;
+      outline: string;
+      /** @enum {string} */
+      role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
+      sewn: string;
+      /** Format: double */
+      width: number;
+    };
+    SeamView: {
+      layers: components['schemas']['SeamLayer'][];
+      step: string;
     };
     SearchForm: {
       /** @enum {string} */
@@ -6159,6 +6197,7 @@ export interface components {
       notions: components['schemas']['NotionView'][];
       panels: components['schemas']['PanelView'][];
       pieces: components['schemas']['PieceView'][];
+      seams: components['schemas']['SeamView'][];
       size: string;
       ticket?: components['schemas']['TicketView'];
       ticketMissing?: string;

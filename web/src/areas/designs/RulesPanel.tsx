@@ -6,17 +6,14 @@ import { Panel } from '../../ui/Panel';
 import { useUnits } from '../../ui/units';
 import { useSettled } from '../../ui/useSettled';
 import { WorkedFigure } from '../../ui/WorkedFigure';
+import { useRules } from './FormulaInput';
 import { SubjectDrawing } from './SubjectDrawing';
 
 type Rule = Schemas['RuleView'];
 
 /** The trade's constructions as functions for formulas: each drawn, in words, and to be tried both ways. */
 export default function RulesPanel({ onClose }: { onClose: () => void }) {
-  const { data } = useQuery({
-    queryKey: ['constructions'],
-    queryFn: () => api.get<Schemas['ConstructionsView']>('/api/constructions'),
-    staleTime: Infinity,
-  });
+  const { data } = useRules();
   const [search, setSearch] = useState('');
   const wanted = search.trim().toLowerCase();
   const subjects = data?.subjects

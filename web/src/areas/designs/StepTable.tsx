@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
+import { SeamPicture } from '../../ui/SeamPicture';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
 import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
@@ -280,9 +281,10 @@ function StepPanel({
   onRemove: () => void;
   onClose: () => void;
 }) {
-  const { document } = useEditing();
+  const { document, shown } = useEditing();
   const step = document.steps[index];
   if (!step) return null;
+  const seam = shown?.seams.find((one) => one.step === step.key);
   const text = (key: 'name' | 'check' | 'caution' | 'note', label: string) => (
     <TextField
       label={label}
@@ -306,6 +308,11 @@ function StepPanel({
   );
   return (
     <Panel title={`${index + 1}. ${step.name}`} open wide onOpenChange={(open) => !open && onClose()}>
+      {seam && (
+        <div className="mb-4 border-b border-line pb-3">
+          <SeamPicture seam={seam} width={860} height={190} />
+        </div>
+      )}
       <div className="grid gap-3 md:grid-cols-3">
         {text('name', 'Step')}
         <Choice

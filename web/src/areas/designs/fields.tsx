@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { newSlot, useEditing, useFindings } from './editing';
+import { FormulaInput } from './FormulaInput';
 import { MATERIALS } from './words';
 
 type SlotKind = Schemas['SlotRow']['kind'];
@@ -37,15 +38,12 @@ export function FormulaField({
       >
         {label}
       </label>
-      <input
+      <FormulaInput
         id={id}
-        autoComplete="off"
-        maxLength={1000}
         aria-invalid={!!finding}
         aria-describedby={`${id}-says`}
-        className="field"
         value={value}
-        onChange={(event) => onType(event.target.value)}
+        onType={onType}
         {...rest}
       />
       <div

@@ -16,7 +16,7 @@ import { uuid } from '../../../ui/uuid';
 import { begun, type Brief, type Draft } from './brief';
 import { ChoiceList } from './ChoiceList';
 import { ClothPart } from './ClothPart';
-import { KnownPart } from './KnownPart';
+import { KnownPart, MeasureField } from './KnownPart';
 
 /** From what a maker knows of a bag to its pieces and its price, all on one page. */
 export default function BriefPage() {
@@ -101,6 +101,21 @@ function BriefEditor({ kind }: { kind: Brief['kind'] }) {
               <h2>How is it made?</h2>
               <ChoiceList
                 choices={data.choices}
+                measuresOf={(choice) =>
+                  data.measures
+                    .filter((measure) => measure.part === choice)
+                    .map((measure) => (
+                      <MeasureField
+                        key={measure.symbol}
+                        measure={measure}
+                        typed={brief.measures[measure.symbol]}
+                        size={size}
+                        onType={(value) =>
+                          change({ measures: { ...brief.measures, [measure.symbol]: value } })
+                        }
+                      />
+                    ))
+                }
                 onChoose={(choice, option) => change({ chosen: { ...brief.chosen, [choice]: option } })}
               />
             </section>

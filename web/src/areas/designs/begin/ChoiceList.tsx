@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import type { Schemas } from '../../../api/client';
 import { OptionDrawing } from './OptionDrawing';
 
@@ -9,9 +9,12 @@ type Option = ChoiceView['chosen'];
 /** How a bag is made: each choice with its few ways, one of them chosen. */
 export function ChoiceList({
   choices,
+  measuresOf,
   onChoose,
 }: {
   choices: ChoiceView[];
+  /** The measures that belong to what is chosen there. */
+  measuresOf: (choice: Choice) => ReactNode[];
   onChoose: (choice: Choice, option: Option) => void;
 }) {
   return (
@@ -20,6 +23,7 @@ export function ChoiceList({
         <ChoiceRow
           key={choice.choice}
           choice={choice}
+          measures={measuresOf(choice.choice)}
           onChoose={(option) => onChoose(choice.choice, option)}
         />
       ))}
@@ -27,7 +31,15 @@ export function ChoiceList({
   );
 }
 
-function ChoiceRow({ choice, onChoose }: { choice: ChoiceView; onChoose: (option: Option) => void }) {
+function ChoiceRow({
+  choice,
+  measures,
+  onChoose,
+}: {
+  choice: ChoiceView;
+  measures: ReactNode[];
+  onChoose: (option: Option) => void;
+}) {
   const name = useId();
   const said = choice.options.find(({ option }) => option === choice.chosen)?.sentence;
   return (
@@ -64,6 +76,7 @@ function ChoiceRow({ choice, onChoose }: { choice: ChoiceView; onChoose: (option
           ))}
         </div>
         <p className="mt-1 text-[13px] text-soft">{said}</p>
+        {measures.length > 0 && <div className="mt-1.5 grid gap-3 sm:grid-cols-3">{measures}</div>}
       </div>
     </fieldset>
   );

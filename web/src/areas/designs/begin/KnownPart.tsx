@@ -36,7 +36,7 @@ export function KnownPart({
 }) {
   const [more, setMore] = useState(false);
   const asked = draft.measures.filter((measure) => measure.asked);
-  const others = draft.measures.filter((measure) => !measure.asked);
+  const others = draft.measures.filter((measure) => !measure.asked && !measure.part);
   const field = (measure: Schemas['MeasureView']) => (
     <MeasureField
       key={measure.symbol}
@@ -94,7 +94,7 @@ export function KnownPart({
 }
 
 /** A measurement: what was typed, or else what is usual; read back in both units. */
-function MeasureField({
+export function MeasureField({
   measure,
   typed,
   size,

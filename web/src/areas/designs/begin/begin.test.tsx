@@ -38,6 +38,14 @@ const draft: Schemas['DraftView'] = {
   measures: [
     { symbol: 'width', label: 'Width at the base', value: '8 in', asked: true, isLength: true },
     { symbol: 'seam', label: 'Seam allowance', value: '1/4 in', asked: false, isLength: true },
+    {
+      symbol: 'band',
+      label: 'Band at the rim',
+      value: '1 in',
+      asked: false,
+      isLength: true,
+      part: 'LINING',
+    },
   ],
   slots: [
     {
@@ -82,6 +90,15 @@ describe('a brief', () => {
     await userEvent.type(width, '9 1/3{Backspace}4{Enter}');
     await vi.waitFor(() => expect(lastDraft(sent).measures).toEqual({ width: '9 1/4' }));
     expect(sent.some(({ path }) => path.endsWith('/api/kinds/designs'))).toBe(false);
+  });
+
+  it('asks for the measures of a part where that is chosen', async () => {
+    const sent = opened();
+    const choice = await screen.findByRole('group', { name: 'Lining' });
+    await userEvent.type(within(choice).getByLabelText('Band at the rim'), '{Control>}a{/Control}2,5 cm');
+    await vi.waitFor(() => expect(lastDraft(sent).measures.band).toContain('2,5 cm'));
+    await userEvent.click(screen.getByRole('button', { name: 'More measures (1)' }));
+    expect(screen.getByLabelText('Seam allowance')).toHaveValue('1/4 in');
   });
 
   it('says why an option isn’t offered, and takes one that is', async () => {
@@ -171,6 +188,7 @@ describe('the choices of a design', () => {
       '/api/designs/rechosen': {
         document: after,
         choices: [lining],
+        measures: [],
         kept: ['“Zip”: its length was changed by hand, so it stays as it is.'],
       },
     });

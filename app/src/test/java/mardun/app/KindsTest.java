@@ -220,4 +220,90 @@ class KindsTest {
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.detail()).contains("drawn by hand");
     }
+
+    /** Something for each slot, named once for all that asks for the same. */
+    private static Map<String, Long> materials(JsonNode slots, Map<String, Long> named) {
+        Map<String, Long> chosen = new HashMap<>();
+        slots.forEach(slot -> {
+            String what = slot.get("kind").asString()
+                    + (slot.has("cloth") ? slot.get("cloth").asString() : "")
+                    + (slot.has("ware") ? slot.get("ware").asString() : "")
+                    + (slot.get("kind").asString().startsWith("FILLING")
+                            ? slot.get("label").asString()
+                            : "");
+            chosen.put(slot.get("slot").asString(), named.computeIfAbsent(what, its -> {
+                Map<String, Object> form = new HashMap<>(Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        slot.get("kind").asString(),
+                        "name",
+                        its,
+                        "price",
+                        "4,50",
+                        "colour",
+                        "#5b7f8c",
+                        "print",
+                        "DOTS"));
+                for (String key : List.of("cloth", "ware")) {
+                    if (slot.has(key)) {
+                        form.put(key, slot.get(key).asString());
+                    }
+                }
+                Answer answer = APP.post("/api/materials/named", form);
+                assertThat(answer.status()).as(answer.body().toString()).isEqualTo(201);
+                return answer.id();
+            }));
+        });
+        return chosen;
+    }
+
+    @Test
+    void everyKindIsCostedPricedAndPlannedInWhatItAsksFor() {
+        Map<String, Long> named = new HashMap<>();
+        APP.get("/api/kinds").body().forEach(kind -> {
+            String words = kind.get("words").asString();
+            Map<String, Object> brief = new HashMap<>(
+                    brief(kind.get("kind").asString(), "Costed " + words, "FINISHED", Map.of(), Map.of()));
+            JsonNode slots = draft(brief).get("slots");
+            slots.forEach(
+                    slot -> assertThat(slot.get("per").asString()).as(words).isNotBlank());
+            brief.put("materials", materials(slots, named));
+
+            JsonNode size = draft(brief).get("sheet").get("sizes").get(0);
+            assertThat(size.has("ticket"))
+                    .as(words + ": " + size.get("ticketMissing"))
+                    .isTrue();
+            assertThat(size.get("ticket").get("price").get("minor").asLong())
+                    .as(words)
+                    .isPositive();
+            assertThat(size.get("finished").get("picture").get("cloths").size())
+                    .as(words)
+                    .isPositive();
+
+            Answer begun = begin(brief);
+            assertThat(begun.status()).as(begun.body().toString()).isEqualTo(201);
+            JsonNode planned = planned(begun.id(), brief);
+            assertThat(planned.get("lines").get(0).has("total")).as(words).isTrue();
+            assertThat(planned.get("cutList").size()).as(words).isPositive();
+        });
+    }
+
+    private static JsonNode planned(long design, Map<String, Object> brief) {
+        List<Map<String, Object>> materials = ((Map<?, ?>) brief.get("materials"))
+                .entrySet().stream()
+                        .map(slot -> Map.<String, Object>of("slot", slot.getKey(), "materialId", slot.getValue()))
+                        .toList();
+        Map<String, Object> line = Map.of(
+                "designId", design, "sizeName", "one size", "units", "24", "ownPrice", "", "materials", materials);
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "requestId", UUID.randomUUID(),
+                "version", 0,
+                "forWhat", "",
+                "offcuts", List.of(),
+                "lines", List.of(line)));
+        Answer answer = APP.post("/api/batches/preview", form);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
 }

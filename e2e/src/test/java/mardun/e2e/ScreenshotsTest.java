@@ -30,7 +30,12 @@ class ScreenshotsTest {
             take(app, "/designs/1", "What it shall measure", "design");
             take(app, "/designs", "Swift two-zip pouch", "designs");
             take(app, "/materials", "Reed Stripe", "materials");
-            take(app, "/materials/2", "How it came and went", "material");
+            take(app, "/designs/new", "Drawstring backpack", "kinds");
+            Page begin = open(app, "/designs/new/BOXED_TOTE", "How is it made?");
+            choose(begin, "Outer cloth", "Slate canvas");
+            choose(begin, "Lining cloth", "Reed Stripe");
+            begin.getByPlaceholder("What do you call it?").fill("Market tote");
+            save(begin, "begin");
             take(app, "/prices/tickets", "another price than you ask now", "tickets");
             take(app, "/prices/quotes/2", "is what the customer pays", "quote");
             Page work = open(app, "/bench/work/4", "Before you sit down");
@@ -42,7 +47,6 @@ class ScreenshotsTest {
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/batches/10", "Made together", "together");
-            take(app, "/batches/8", "Order of work", "batch-sewing");
             take(app, "/prices", "Heron pouch", "prices");
             Page sheet = open(app, "/prices", "Heron pouch");
             sheet.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Heron pouch"))
@@ -65,6 +69,11 @@ class ScreenshotsTest {
         cutting.keyboard().press("c");
         assertThat(cutting.getByText("1 of ")).isVisible();
         save(cutting, "cutting");
+    }
+
+    private static void choose(Page page, String slot, String material) {
+        page.getByLabel(slot, new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(material));
     }
 
     private static void take(PackagedApp app, String path, String shows, String name) {

@@ -76,6 +76,7 @@ import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.picture.BagPainter;
+import mardun.core.picture.SeamPicture;
 import mardun.core.pricing.UnitPricing;
 import org.joda.money.Money;
 import org.springframework.data.domain.Page;
@@ -503,9 +504,11 @@ public class DesignService implements UsesMaterials {
                 BatchPlan plan = planner.plan(
                         List.of(BatchLine.only(design, size, document.usualUnits(), supplies, own)),
                         current.workroom());
-                Optional<PictureView> picture =
-                        picture(design, plan.lines().get(0).sized(), document, materials);
-                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture), unreadable));
+                SizedDesign sized = plan.lines().get(0).sized();
+                Optional<PictureView> picture = picture(design, sized, document, materials);
+                List<SeamView> seams =
+                        SeamPicture.of(design, sized).stream().map(SeamView::of).toList();
+                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture, seams), unreadable));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -549,6 +552,7 @@ public class DesignService implements UsesMaterials {
                 sheet.fillings(),
                 sheet.corner(),
                 sheet.finished(),
+                sheet.seams(),
                 sheet.ticket(),
                 sheet.ticketMissing(),
                 findings);

@@ -198,6 +198,7 @@ public final class DesignViews {
             List<FillingView> fillings,
             @Nullable CornerView corner,
             @Nullable FinishedView finished,
+            List<SeamView> seams,
             @Nullable TicketView ticket,
             @Nullable String ticketMissing,
             List<FindingView> findings) {}

@@ -1,6 +1,7 @@
 package mardun.app.design;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import mardun.core.design.Outline;
 import mardun.core.design.StitchLines;
@@ -31,8 +32,13 @@ final class PathWriter {
     static String seams(Outline outline, Map<String, Length> allowances) {
         Map<String, Double> inside = new HashMap<>();
         allowances.forEach((side, allowance) -> inside.put(side, millimetres(allowance)));
+        return lines(StitchLines.of(outline, inside));
+    }
+
+    /** Lines through points. */
+    static String lines(List<List<StitchLines.Point>> lines) {
         StringBuilder path = new StringBuilder();
-        StitchLines.of(outline, inside).forEach(line -> {
+        lines.forEach(line -> {
             char command = 'M';
             for (StitchLines.Point point : line) {
                 point(path.append(command), point.x(), point.y());

@@ -129,11 +129,8 @@ public class KindService {
         Rechoosing.Result result = Rechoosing.of(form.document(), begun, form.chosen());
         return new RechosenView(
                 result.document(),
-                choices(
-                        begun.kind(),
-                        Optional.ofNullable(result.document().begun())
-                                .orElse(begun)
-                                .chosen()),
+                choices(begun.kind(), result.drafted().chosen()),
+                measures(result.drafted()),
                 result.kept());
     }
 
@@ -242,19 +239,20 @@ public class KindService {
         Map<String, Measurement> rows = new LinkedHashMap<>();
         drafted.design().measurements().forEach(m -> rows.put(m.symbol(), m));
         List<MeasureView> views = new ArrayList<>();
-        drafted.asked().forEach(symbol -> views.add(measure(rows.get(symbol), true)));
+        drafted.asked().forEach(symbol -> views.add(measure(rows.get(symbol), drafted, true)));
         drafted.typed().stream()
                 .filter(symbol -> !drafted.asked().contains(symbol))
-                .forEach(symbol -> views.add(measure(rows.get(symbol), false)));
+                .forEach(symbol -> views.add(measure(rows.get(symbol), drafted, false)));
         return views;
     }
 
-    private static MeasureView measure(Measurement row, boolean asked) {
+    private static MeasureView measure(Measurement row, Drafted drafted, boolean asked) {
         return new MeasureView(
                 row.symbol(),
                 row.label(),
                 row.values().get(0),
                 asked,
-                row.kind().isLength());
+                row.kind().isLength(),
+                asked ? null : drafted.parts().get(row.symbol()));
     }
 }

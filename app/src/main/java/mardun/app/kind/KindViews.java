@@ -111,8 +111,15 @@ public final class KindViews {
      * A measurement as it is typed or as it usually is.
      *
      * @param asked it is one of those that make the bag
+     * @param part the choice that it belongs to; absent for the bag as a whole
      */
-    public record MeasureView(String symbol, String label, String value, boolean asked, boolean isLength) {}
+    public record MeasureView(
+            String symbol,
+            String label,
+            String value,
+            boolean asked,
+            boolean isLength,
+            @Nullable Choice part) {}
 
     /** A design that is being edited, and what its choices shall be. */
     public record Rechosen(
@@ -122,7 +129,9 @@ public final class KindViews {
     /**
      * A design whose choices were changed.
      *
+     * @param measures which measurements belong to which choice, as they usually are
      * @param kept what was changed by hand and so doesn't follow them, in sentences
      */
-    public record RechosenView(DesignDocument document, List<ChoiceView> choices, List<String> kept) {}
+    public record RechosenView(
+            DesignDocument document, List<ChoiceView> choices, List<MeasureView> measures, List<String> kept) {}
 }

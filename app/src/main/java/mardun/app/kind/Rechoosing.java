@@ -51,20 +51,22 @@ final class Rechoosing {
     private final DesignDocument own;
     private final DesignDocument before;
     private final DesignDocument anew;
+    private final Drafted drafted;
     private final Set<String> kept = new LinkedHashSet<>();
 
-    private Rechoosing(DesignDocument own, DesignDocument before, DesignDocument anew) {
+    private Rechoosing(DesignDocument own, DesignDocument before, DesignDocument anew, Drafted drafted) {
         this.own = own;
         this.before = before;
         this.anew = anew;
+        this.drafted = drafted;
     }
 
-    /** A changed design, and what was changed by hand and so doesn't follow the choices. */
-    record Result(DesignDocument document, List<String> kept) {}
+    /** A changed design, how it is drafted now, and what was changed by hand and so doesn't follow the choices. */
+    record Result(DesignDocument document, Drafted drafted, List<String> kept) {}
 
     static Result of(DesignDocument own, Begun begun, Map<Choice, Option> chosen) {
-        Drafted anew = Drafting.of(brief(own.name(), begun, chosen));
-        Begun now = new Begun(begun.kind(), begun.known(), anew.chosen(), begun.system(), begun.seam());
+        Drafted drafted = Drafting.of(brief(own.name(), begun, chosen));
+        Begun now = new Begun(begun.kind(), begun.known(), drafted.chosen(), begun.system(), begun.seam());
         return new Rechoosing(
                         own,
                         DocumentWriter.write(
@@ -72,7 +74,8 @@ final class Rechoosing {
                                         .design(),
                                 begun,
                                 Map.of()),
-                        DocumentWriter.write(anew.design(), now, Map.of()))
+                        DocumentWriter.write(drafted.design(), now, Map.of()),
+                        drafted)
                 .merged();
     }
 
@@ -107,7 +110,7 @@ final class Rechoosing {
                 own.forChildren(),
                 own.setAside(),
                 anew.begun());
-        return new Result(document, List.copyOf(kept));
+        return new Result(document, drafted, List.copyOf(kept));
     }
 
     private static List<Gather> gathers(DesignDocument document) {

@@ -215,14 +215,21 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
             lining.foldLine("base fold");
         }
         if (draft.has(Option.LINED_TIGHTER)) {
-            draft.measure(
-                    "liningSeam",
-                    "Seam of the lining",
-                    Measurement.Kind.ALLOWANCE,
-                    "seam + " + draft.usual("1/8 in", "3 mm"));
-            draft.liningSeam("liningSeam");
+            tighter(draft);
         }
         turningGap(lining);
+    }
+
+    /** The lining's seams are sewn a little wider than the outer's. */
+    static void tighter(Draft draft) {
+        draft.about(
+                Choice.LINING,
+                () -> draft.measure(
+                        "liningSeam",
+                        "Seam of the lining",
+                        Measurement.Kind.ALLOWANCE,
+                        "seam + " + draft.usual("1/8 in", "3 mm")));
+        draft.liningSeam("liningSeam");
     }
 
     /**
@@ -248,8 +255,10 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
 
     /** A V cut out of the middle of the top of outer and lining. */
     void vTop() {
-        draft.finished("vWide", "V, width at the rim", "6 in", "15 cm");
-        draft.finished("vDeep", "V, finished depth", "3 in", "8 cm");
+        draft.about(Choice.TOP, () -> {
+            draft.finished("vWide", "V, width at the rim", "6 in", "15 cm");
+            draft.finished("vDeep", "V, finished depth", "3 in", "8 cm");
+        });
         vTopOf(OUTER);
         if (isLined()) {
             vTopOf(LINING);

@@ -37,6 +37,10 @@ final class Carrying {
      * @param across formula of how wide a face is at the rim
      */
     static void handles(Draft draft, String on, String across, String inch, String metric) {
+        draft.about(Choice.HANDLES, () -> twoHandles(draft, on, across, inch, metric));
+    }
+
+    private static void twoHandles(Draft draft, String on, String across, String inch, String metric) {
         if (!draft.asks(Choice.HANDLES) || draft.has(Option.NO_HANDLE)) {
             return;
         }
@@ -67,6 +71,10 @@ final class Carrying {
 
     /** A long strap between the sides of a bag, or a loop for the wrist. */
     static void strap(Draft draft, String on, String inch, String metric) {
+        draft.about(Choice.STRAP, () -> oneStrap(draft, on, inch, metric));
+    }
+
+    private static void oneStrap(Draft draft, String on, String inch, String metric) {
         if (!draft.asks(Choice.STRAP) || draft.has(Option.NO_STRAP)) {
             return;
         }

@@ -57,6 +57,8 @@ final class Draft {
     private final Map<Choice, Option> chosen;
     private final Map<String, Measurement> measurements = new LinkedHashMap<>();
     private final Set<String> following = new HashSet<>();
+    private final Map<String, Choice> parts = new LinkedHashMap<>();
+    private Optional<Choice> part = Optional.empty();
     private final Map<String, Cut> pieces = new LinkedHashMap<>();
     private final List<Panel> panels = new ArrayList<>();
     private final List<TrimNeed> trims = new ArrayList<>();
@@ -102,6 +104,7 @@ final class Draft {
     String measure(String symbol, String label, Measurement.Kind kind, String value) {
         measurements.putIfAbsent(
                 symbol, Measurement.of(symbol, label, kind, brief.measures().getOrDefault(symbol, value)));
+        part.ifPresent(choice -> parts.putIfAbsent(symbol, choice));
         return symbol;
     }
 
@@ -122,6 +125,19 @@ final class Draft {
     void follows(String symbol, String label, Measurement.Kind kind, String formula) {
         measurements.put(symbol, Measurement.of(symbol, label, kind, formula));
         following.add(symbol);
+    }
+
+    /** What is added belongs to what was chosen there. */
+    void about(Choice choice, Runnable adding) {
+        Optional<Choice> before = part;
+        part = Optional.of(choice);
+        adding.run();
+        part = before;
+    }
+
+    /** Which choice each measurement belongs to; those of the bag as a whole belong to none. */
+    Map<String, Choice> parts() {
+        return parts;
     }
 
     /** The measurements that are typed, or may be: those that don't follow from others whatever is typed. */

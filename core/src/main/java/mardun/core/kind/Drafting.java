@@ -23,8 +23,14 @@ public final class Drafting {
      * @param chosen what each choice came to: what isn't offered with another one is as it usually is
      * @param asked the symbols of the measurements that are asked first
      * @param typed the symbols of all measurements that may be typed, those asked first among them
+     * @param parts which choice a measurement belongs to, by its symbol; those of the bag as a whole belong to none
      */
-    public record Drafted(Design design, Map<Choice, Option> chosen, List<String> asked, Set<String> typed) {}
+    public record Drafted(
+            Design design,
+            Map<Choice, Option> chosen,
+            List<String> asked,
+            Set<String> typed,
+            Map<String, Choice> parts) {}
 
     /**
      * The design for a brief: complete, with its pieces, trims, notions, steps and what each needs. From finished measures the cut
@@ -53,7 +59,7 @@ public final class Drafting {
         }
         draft.seam();
         brief.kind().recipe().fill(draft);
-        return new Drafted(draft.design(), brief.settled(), asked, draft.typed());
+        return new Drafted(draft.design(), brief.settled(), asked, draft.typed(), draft.parts());
     }
 
     private static List<Instead> instead(Brief brief, Draft draft) {

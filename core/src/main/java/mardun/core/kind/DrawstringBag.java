@@ -82,10 +82,10 @@ enum DrawstringBag implements Recipe {
     @Override
     public void fill(Draft draft) {
         Body body = body(draft);
-        casing(draft, body.isLined());
+        draft.about(Choice.CORDS, () -> casing(draft, body.isLined()));
         body.add();
         gaps(draft, body);
-        cords(draft, body);
+        draft.about(Choice.CORDS, () -> cords(draft, body));
         draft.cutting().takes(body.isLined() ? 3.5 : 2, 12).check("Print upright on front and back.");
         Stiffening.back(draft, Body.OUTER, body.panels(), body.width(), body.height());
         Labels.label(draft, Body.OUTER, Body.LINING);

@@ -20,6 +20,10 @@ final class Fastening {
 
     /** At the middle of an open rim: one half on each face, on what is inside. */
     static void atRim(Draft draft, Body body) {
+        draft.about(Choice.CLOSING, () -> halvesAtRim(draft, body));
+    }
+
+    private static void halvesAtRim(Draft draft, Body body) {
         if (!isSet(draft)) {
             return;
         }
@@ -50,6 +54,10 @@ final class Fastening {
 
     /** Two ribbons caught in a seam. */
     static void ties(Draft draft, String inch, String metric) {
+        draft.about(Choice.CLOSING, () -> twoTies(draft, inch, metric));
+    }
+
+    private static void twoTies(Draft draft, String inch, String metric) {
         if (draft.has(Option.TIES)) {
             draft.finished("tie", "Tie, length", inch, metric);
             draft.ware("ribbon", "Ribbon", Ware.RIBBON);

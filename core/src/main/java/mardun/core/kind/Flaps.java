@@ -10,6 +10,10 @@ final class Flaps {
 
     /** Gives a piece the chosen corners at its lower edge. */
     static void shape(Draft draft, Draft.Cut cut) {
+        draft.about(Choice.FLAP, () -> corners(draft, cut));
+    }
+
+    private static void corners(Draft draft, Draft.Cut cut) {
         if (draft.hasAny(Option.ROUND_FLAP, Option.SLANTED_FLAP)) {
             draft.measure(
                     "flapCorner", "Corners of the flap", Measurement.Kind.FINISHED, draft.usual("1 1/2 in", "4 cm"));

@@ -93,7 +93,7 @@ enum FlatGood implements Recipe {
     @Override
     public void fill(Draft draft) {
         if (this == FLAP_WALLET) {
-            draft.finished("flap", "Flap, finished length", "2 3/4 in", "7 cm");
+            draft.about(Choice.FLAP, () -> draft.finished("flap", "Flap, finished length", "2 3/4 in", "7 cm"));
         }
         draft.cloth(Draft.OUTER, "Outer cloth", ClothKind.QUILTING_COTTON, ClothKind.LINEN, ClothKind.CANVAS);
         draft.cloth(Draft.LINING, "Inside cloth", ClothKind.QUILTING_COTTON);
@@ -109,10 +109,11 @@ enum FlatGood implements Recipe {
         if (draft.hasPiece(Stiffening.LETTER)) {
             Flaps.shape(draft, draft.piece(Stiffening.LETTER));
         }
-        slots(draft);
+        draft.about(Choice.SLOTS, () -> slots(draft));
         Labels.label(draft, "A", "B");
         if (this == FLAP_WALLET) {
-            draft.allowance("snapIn", "Fastener from the flap's edge", "3/4 in", "2 cm");
+            draft.about(
+                    Choice.CLOSING, () -> draft.allowance("snapIn", "Fastener from the flap's edge", "3/4 in", "2 cm"));
             Fastening.onFlap(draft, "A", "seam + flap - snapIn", "B", "piece_height - seam - snapIn");
         }
         Fastening.ties(draft, "18 in", "45 cm");

@@ -123,10 +123,14 @@ enum GussetBag implements Recipe {
     }
 
     private static void flap(Draft draft) {
-        draft.measure("flap", "Flap, finished length", Measurement.Kind.FINISHED, draft.whole("height * 3 / 5"));
+        draft.about(
+                Choice.FLAP,
+                () -> draft.measure(
+                        "flap", "Flap, finished length", Measurement.Kind.FINISHED, draft.whole("height * 3 / 5")));
         Flaps.shape(draft, flapPiece(draft, "F", "Flap", Role.OUTER, Draft.OUTER));
         Flaps.shape(draft, flapPiece(draft, "V", "Lining of the flap", Role.LINING, Draft.LINING));
-        draft.allowance("snapIn", "Fastener from the flap's edge", "1 1/4 in", "3 cm");
+        draft.about(
+                Choice.CLOSING, () -> draft.allowance("snapIn", "Fastener from the flap's edge", "1 1/4 in", "3 cm"));
         Fastening.onFlap(draft, "A", "top + flap - snapIn", "V", "seam + flap - snapIn");
         draft.sewn("flap", "Sew the flap, turn, topstitch, baste to the back", Seam.STRONG)
                 .takes(6, 4)

@@ -29,6 +29,10 @@ final class InsidePocket {
      * @param on the letter of the lining's piece, as wide as {@code width} at its base
      */
     static void add(Draft draft, String on) {
+        draft.about(Choice.POCKET, () -> pocket(draft, on));
+    }
+
+    private static void pocket(Draft draft, String on) {
         if (!draft.asks(Choice.POCKET) || draft.has(Option.NO_POCKET)) {
             return;
         }

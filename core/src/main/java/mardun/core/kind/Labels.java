@@ -37,6 +37,10 @@ final class Labels {
 
     /** A loop of the outer's cloth in the side seam. */
     static void loop(Draft draft, String outer) {
+        draft.about(Choice.LOOP, () -> sideLoop(draft, outer));
+    }
+
+    private static void sideLoop(Draft draft, String outer) {
         if (!draft.asks(Choice.LOOP) || draft.has(Option.NO_LOOP)) {
             return;
         }

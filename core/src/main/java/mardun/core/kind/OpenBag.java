@@ -151,7 +151,7 @@ enum OpenBag implements Recipe {
             draft.allowance("top", "Hem at the rim, turned twice", "1 1/2 in", "4 cm");
         }
         if (draft.has(Option.ROLLED_RIM)) {
-            draft.finished("band", "Band of the rolled rim", "1 in", "2.5 cm");
+            draft.about(Choice.LINING, () -> draft.finished("band", "Band of the rolled rim", "1 in", "2.5 cm"));
         }
         body.add();
         if (draft.has(Option.V_TOP)) {

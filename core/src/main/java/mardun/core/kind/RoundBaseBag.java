@@ -63,7 +63,7 @@ record RoundBaseBag() implements Recipe {
         Labels.label(draft, "A", "B");
         Carrying.handles(draft, "A", "pi * diameter / 2", "12 in", "30 cm");
         if (draft.has(Option.DRAWCORD)) {
-            casing(draft, body);
+            draft.about(Choice.CLOSING, () -> casing(draft, body));
         }
         steps(draft);
     }

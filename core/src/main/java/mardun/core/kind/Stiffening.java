@@ -17,6 +17,10 @@ final class Stiffening {
      * @param count how many of it are cut
      */
     static void back(Draft draft, String letter, int count, String width, String height) {
+        draft.about(Choice.STIFFENING, () -> stiffen(draft, letter, count, width, height));
+    }
+
+    private static void stiffen(Draft draft, String letter, int count, String width, String height) {
         if (draft.has(Option.FUSED)) {
             draft.cloth("interfacing", "Interfacing", ClothKind.FUSIBLE);
             inset(draft, "Interfacing inset");

@@ -52,13 +52,13 @@ record TreatBag() implements Recipe {
         }
         body.add();
         if (draft.has(Option.EARED_TOP)) {
-            draft.finished("ear", "Ear, height as cut", "3 in", "8 cm");
+            draft.about(Choice.TOP, () -> draft.finished("ear", "Ear, height as cut", "3 in", "8 cm"));
             ears(draft, Body.OUTER);
             if (body.isLined()) {
                 ears(draft, Body.LINING);
             }
         } else {
-            ribbon(draft);
+            draft.about(Choice.TOP, () -> ribbon(draft));
         }
         draft.cutting().takes(2.5, 10).check("Print upright on front and back.");
         Labels.label(draft, Body.OUTER, Body.LINING);

@@ -130,12 +130,7 @@ record TwoZipPouch() implements Recipe {
         lining.marked(Mark.at(Mark.Kind.GAP, "turning gap", Mark.From.RAW, "(piece_width - gap) / 2", "piece_height")
                 .sized("gap", ""));
         if (draft.has(Option.LINED_TIGHTER)) {
-            draft.measure(
-                    "liningSeam",
-                    "Seam of the lining",
-                    Measurement.Kind.ALLOWANCE,
-                    "seam + " + draft.usual("1/8 in", "3 mm"));
-            draft.liningSeam("liningSeam");
+            Body.tighter(draft);
         }
         draft.panel(new Panel(
                 "P",

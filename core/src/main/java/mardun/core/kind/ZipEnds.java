@@ -27,6 +27,10 @@ final class ZipEnds {
      * @param side the symbol of the seam at the edge's ends
      */
     static void add(Draft draft, String letter, String name, String edge, String side) {
+        draft.about(Choice.ZIP_ENDS, () -> oneZip(draft, letter, name, edge, side));
+    }
+
+    private static void oneZip(Draft draft, String letter, String name, String edge, String side) {
         draft.ware("zip", "Zip tape", Ware.ZIP_TAPE);
         draft.ware("slider", "Slider", Ware.SLIDER);
         draft.notion(name.equals("Zip") ? "Slider" : "Slider, " + name.toLowerCase(Locale.ROOT), "slider", 1);
@@ -49,6 +53,10 @@ final class ZipEnds {
 
     /** The tabs of all zips that have any, and the steps that make zips ready. */
     static void ready(Draft draft, int zips, String... letters) {
+        draft.about(Choice.ZIP_ENDS, () -> makeReady(draft, zips, letters));
+    }
+
+    private static void makeReady(Draft draft, int zips, String... letters) {
         Draft.Sewing cut = draft.atTable(
                         "zips", zips == 1 ? "Cut zips, put sliders on" : "Cut zips, put sliders on all")
                 .takes(zips, 3)

@@ -117,6 +117,30 @@ class KindsTest {
         }
     }
 
+    @ParameterizedTest
+    @EnumSource(Kind.class)
+    void canBeSewnInAnyLikelySize(Kind kind) {
+        Random random = new Random(kind.ordinal());
+        for (int i = 0; i < 40; i++) {
+            Map<String, String> measures = kind.measures().stream()
+                    .collect(Collectors.toMap(
+                            Asked::symbol,
+                            asked -> inSixtyFourths(
+                                    length(asked.inch(), UnitSystem.INCH).nanometres() * random.nextInt(8, 25) / 10
+                                            + " nm")));
+            SizedDesign sized = Sizing.of(
+                    Drafting.of(brief(kind, Known.FINISHED, Map.of(), measures, UnitSystem.INCH))
+                            .design(),
+                    0);
+
+            assertThat(sized.canBeSewn())
+                    .as("%s %s: %s", kind, measures, findings(sized))
+                    .isTrue();
+            measures.forEach(
+                    (symbol, typed) -> assertThat(measured(sized, symbol)).isEqualTo(length(typed, UnitSystem.INCH)));
+        }
+    }
+
     @Test
     void aBoxedPouchIsCutAsByHand() {
         Design design = Drafting.of(brief(
