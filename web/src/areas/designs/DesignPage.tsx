@@ -164,7 +164,11 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               </Button>
             </>
           ) : (
-            !design.putAway && <ButtonLink to={`/batches/new?design=${design.id}`}>Plan a batch</ButtonLink>
+            !design.putAway && (
+              <ButtonLink to={`/batches/new?design=${design.id}`}>
+                Plan a batch of {document.usualUnits}
+              </ButtonLink>
+            )
           )}
         </div>
       </header>

@@ -24,7 +24,7 @@ export function NestedSizes({ sizes, width, height }: { sizes: SizeSheet[]; widt
   });
   const all = nests.reduce((sum, { across }) => sum + across, 0);
   const tallest = Math.max(1, ...nests.map(({ up }) => up));
-  const scale = Math.min(2, (width - 24 * nests.length) / Math.max(1, all), height / tallest);
+  const scale = Math.min(2, (width - 30 * nests.length) / Math.max(1, all), height / tallest);
   return (
     <div>
       <ul className="flex flex-wrap items-end gap-6" aria-label="All sizes, nested">
