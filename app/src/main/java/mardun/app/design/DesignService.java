@@ -61,6 +61,8 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
@@ -120,6 +122,8 @@ public class DesignService implements UsesMaterials {
     private final JsonMapper json;
     private final Clock clock;
 
+    private final Remembered<Listed, PageView<DesignLine>> lists;
+
     DesignService(
             DesignRepository designs,
             DesignRevisionRepository revisions,
@@ -132,7 +136,9 @@ public class DesignService implements UsesMaterials {
             Patterns patterns,
             OnceOnly onceOnly,
             JsonMapper json,
+            Changes changes,
             Clock clock) {
+        this.lists = new Remembered<>(changes);
         this.designs = designs;
         this.revisions = revisions;
         this.shelves = shelves;
@@ -154,11 +160,20 @@ public class DesignService implements UsesMaterials {
     /** The designs that are put away, or those that aren't, in whose name, sort, designer or pieces the text stands. */
     @Transactional(readOnly = true)
     public PageView<DesignLine> list(String search, boolean putAway, int page, int size) {
+        Listed asked = new Listed(search, putAway, page, size);
+        // What is searched has no end of ways; the lists themselves are few.
+        return search.isBlank() ? lists.get(asked, this::listed) : listed(asked);
+    }
+
+    /** A page of the list. */
+    private record Listed(String search, boolean putAway, int page, int size) {}
+
+    private PageView<DesignLine> listed(Listed list) {
         Settings current = settings.current();
         Page<DesignEntity> found = designs.find(
-                search.strip().toLowerCase(Locale.ROOT),
-                putAway,
-                PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+                list.search().strip().toLowerCase(Locale.ROOT),
+                list.putAway(),
+                PageRequest.of(list.page(), Math.min(list.size(), PageView.LARGEST)));
         Map<DesignId, DesignDocument> documents =
                 found.stream().collect(Collectors.toMap(DesignEntity::id, this::document));
         Shelves read = shelves.read(documents.values().stream()

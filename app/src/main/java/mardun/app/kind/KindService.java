@@ -34,6 +34,8 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.design.Measurement;
 import mardun.core.design.Sizing;
 import mardun.core.kind.Brief;
@@ -49,6 +51,7 @@ import mardun.core.material.UsualSale;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
+import mardun.core.measure.UnitSystem;
 import mardun.core.picture.BagPainter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,8 +63,10 @@ public class KindService {
     private final DesignService designs;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
+    private final Remembered<UnitSystem, List<KindView>> wall;
 
-    KindService(DesignService designs, SettingsService settings, OnceOnly onceOnly) {
+    KindService(DesignService designs, SettingsService settings, OnceOnly onceOnly, Changes changes) {
+        this.wall = new Remembered<>(changes);
         this.designs = designs;
         this.settings = settings;
         this.onceOnly = onceOnly;
@@ -73,6 +78,10 @@ public class KindService {
     /** Every kind, with its bag as it usually is. */
     @Transactional(readOnly = true)
     public List<KindView> kinds() {
+        return wall.get(settings.current().unitSystem(), system -> drawn());
+    }
+
+    private List<KindView> drawn() {
         Settings current = settings.current();
         return Arrays.stream(Kind.values())
                 .map(kind -> {

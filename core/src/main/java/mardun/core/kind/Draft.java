@@ -147,7 +147,7 @@ final class Draft {
         return typed;
     }
 
-    /** A length rounded down to what a ruler shows well. */
+    /** A length rounded up to what a ruler shows well. */
     String whole(String formula) {
         return "up_to(" + formula + "; " + usual("1/4 in", "5 mm") + ")";
     }
@@ -160,7 +160,6 @@ final class Draft {
         private String over = "";
         private boolean directional;
         private boolean boxed;
-        private ClothFold fold = ClothFold.NONE;
         private Optional<String> backs = Optional.empty();
         private Optional<Piece.TrimTo> trimTo = Optional.empty();
         private final List<Shape> shapes = new ArrayList<>();
@@ -237,7 +236,7 @@ final class Draft {
                     directional,
                     false,
                     false,
-                    fold,
+                    ClothFold.NONE,
                     boxed,
                     backs,
                     trimTo,
@@ -457,10 +456,6 @@ final class Draft {
                 .filter(ClothKind.CANVAS::equals)
                 .isPresent();
         return heavy ? Seam.STRONG : Seam.PLAIN;
-    }
-
-    boolean hasStep(String key) {
-        return steps.containsKey(key);
     }
 
     Sewing step(String key) {

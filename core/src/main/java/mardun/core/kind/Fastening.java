@@ -1,5 +1,6 @@
 package mardun.core.kind;
 
+import java.util.Locale;
 import mardun.core.design.Mark;
 import mardun.core.design.Role;
 import mardun.core.design.TrimNeed;
@@ -75,7 +76,7 @@ final class Fastening {
     private static void mark(Draft draft, String on, String down, Mark.Half half, Mark.Closing closing) {
         String middle = draft.usual("0 in", "0 cm");
         draft.piece(on)
-                .marked(Mark.at(Mark.Kind.HARDWARE, name(draft).toLowerCase(), Mark.From.RAW, middle, down)
+                .marked(Mark.at(Mark.Kind.HARDWARE, name(draft).toLowerCase(Locale.ROOT), Mark.From.RAW, middle, down)
                         .measuredFrom(Mark.AcrossFrom.CENTRE, Mark.DownFrom.TOP)
                         .halfOf("fastener", half)
                         .closing(closing));
@@ -96,7 +97,7 @@ final class Fastening {
         String size = draft.usual("2 in", "5 cm");
         draft.piece(BACKING, "Backing of the fastener", Role.INTERFACING, "interfacing", 2, size, size);
         Draft.Sewing set = draft.atTable(
-                        "closing", "Back and set the " + name(draft).toLowerCase())
+                        "closing", "Back and set the " + name(draft).toLowerCase(Locale.ROOT))
                 .takes(3, 5)
                 .check("Halves face each other when the bag is closed; prongs through the backing.")
                 .caution(

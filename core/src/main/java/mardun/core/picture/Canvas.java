@@ -2,7 +2,6 @@ package mardun.core.picture;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import mardun.core.picture.BagPicture.Frame;
 import mardun.core.picture.BagPicture.Look;
 import mardun.core.picture.BagPicture.Part;
@@ -119,12 +118,23 @@ final class Canvas {
                 text.append(commands.get(i));
                 double[] at = points.get(i);
                 for (int j = 0; j < at.length; j++) {
-                    text.append(j == 0 ? "" : " ")
-                            .append(String.format(Locale.ROOT, "%.1f", at[j] - (j % 2 == 0 ? left : top)));
+                    if (j > 0) {
+                        text.append(' ');
+                    }
+                    tenths(text, at[j] - (j % 2 == 0 ? left : top));
                 }
             }
             return text.toString();
         }
+    }
+
+    /** A number with a point and one decimal; a page of pictures writes thousands of them. */
+    private static void tenths(StringBuilder text, double number) {
+        long rounded = Math.round(Math.abs(number) * 10);
+        if (number < 0 && rounded > 0) {
+            text.append('-');
+        }
+        text.append(rounded / 10).append('.').append(rounded % 10);
     }
 
     /** How far the handles of a curve reach that makes a quarter of a round. */
