@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, type Schemas } from '../../../api/client';
+import { api, Problem, type Schemas } from '../../../api/client';
 import { keys } from '../../../api/queries';
-import { Button } from '../../../ui/Button';
+import { Button, ButtonLink } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { FinishedBag } from '../../../ui/BagPicture';
@@ -45,7 +45,17 @@ function BriefEditor({ kind }: { kind: Brief['kind'] }) {
     },
   );
   useTitle(brief.name || 'New design');
-  if (error && !data) return <ProblemNotice problem={error} />;
+  if (error && !data) {
+    const unknown = error instanceof Problem && error.status === 400;
+    return (
+      <div className="space-y-3">
+        {unknown ? <Notice>There is no such kind of bag.</Notice> : <ProblemNotice problem={error} />}
+        <ButtonLink look="quiet" to="/designs/new">
+          To the kinds
+        </ButtonLink>
+      </div>
+    );
+  }
   if (!data) return <p className="text-soft">Drawing …</p>;
   const size = data.sheet.sizes[0];
   return (
