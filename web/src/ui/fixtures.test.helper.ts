@@ -93,7 +93,6 @@ export const sizeSheet = (size: string, more: Partial<Schemas['SizeSheet']> = {}
   trims: [],
   notions: [],
   fillings: [],
-  seams: [],
   findings: [],
   ...more,
 });

@@ -1172,6 +1172,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/seams': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['drawSeams'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/slot-materials': {
     parameters: {
       query?: never;
@@ -3784,6 +3800,10 @@ export interface components {
       /** Format: double */
       width: number;
     };
+    DrawnSteps: {
+      document: components['schemas']['DesignDocument'];
+      size: string;
+    };
     Edges: {
       bottom: string;
       left: string;
@@ -6197,7 +6217,6 @@ export interface components {
       notions: components['schemas']['NotionView'][];
       panels: components['schemas']['PanelView'][];
       pieces: components['schemas']['PieceView'][];
-      seams: components['schemas']['SeamView'][];
       size: string;
       ticket?: components['schemas']['TicketView'];
       ticketMissing?: string;
@@ -9297,6 +9316,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignDocument'];
+        };
+      };
+    };
+  };
+  drawSeams: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DrawnSteps'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeamView'][];
         };
       };
     };

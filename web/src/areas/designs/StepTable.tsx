@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -7,6 +7,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { SeamPicture } from '../../ui/SeamPicture';
 import { useRequestId, useSend } from '../../ui/useSend';
+import { useSettled } from '../../ui/useSettled';
 import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
 import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
 import { StepPrompts } from './StepPrompts';
@@ -283,8 +284,17 @@ function StepPanel({
 }) {
   const { document, shown } = useEditing();
   const step = document.steps[index];
+  const drawn = useSettled(document, 200);
+  const { data: seams } = useQuery({
+    queryKey: ['design-seams', shown?.size, drawn],
+    queryFn: ({ signal }) =>
+      api.post<Schemas['SeamView'][]>('/api/designs/seams', { document: drawn, size: shown?.size }, signal),
+    enabled: !!shown,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+  });
   if (!step) return null;
-  const seam = shown?.seams.find((one) => one.step === step.key);
+  const seam = seams?.find((one) => one.step === step.key);
   const text = (key: 'name' | 'check' | 'caution' | 'note', label: string) => (
     <TextField
       label={label}

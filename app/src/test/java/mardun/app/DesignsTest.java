@@ -376,4 +376,24 @@ class DesignsTest {
                 Map.of("document", document, "copyOf", 0, "name", "tall, tall", "changes", List.of()));
         assertThat(twice.on("name")).contains("There is a size “tall” already");
     }
+
+    @Test
+    void whatAStepSewsIsDrawnOnItsPieces() {
+        ObjectNode document = pouch("Drawn steps");
+        Answer drawn = APP.post("/api/designs/seams", Map.of("document", document, "size", "small"));
+        assertThat(drawn.status()).as(drawn.body().toString()).isEqualTo(200);
+        JsonNode round = drawn.body()
+                .valueStream()
+                .filter(seam -> seam.get("step").asString().equals("round"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(round.get("layers").size()).isEqualTo(2);
+        assertThat(round.get("layers").get(0).get("sewn").asString()).startsWith("M");
+        assertThat(round.get("layers").get(0).get("open").asString()).isEmpty();
+        assertThat(round.get("layers").get(1).get("open").asString()).startsWith("M");
+        assertThat(APP.post("/api/designs/seams", Map.of("document", document, "size", "no such"))
+                        .body()
+                        .size())
+                .isZero();
+    }
 }

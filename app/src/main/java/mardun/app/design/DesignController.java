@@ -15,6 +15,7 @@ import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
+import mardun.app.design.DesignViews.DrawnSteps;
 import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
@@ -112,6 +113,12 @@ class DesignController {
     @PostMapping("/designs/slot-materials")
     List<SlotMaterials> findSlotMaterials(@RequestBody @Valid PreviewedDesign form) {
         return designs.slotMaterials(form.document());
+    }
+
+    /** What is sewn in each step of a design that is being edited, drawn on its pieces. */
+    @PostMapping("/designs/seams")
+    List<SeamView> drawSeams(@RequestBody @Valid DrawnSteps form) {
+        return designs.seams(form);
     }
 
     @PostMapping("/designs/with-size")

@@ -28,6 +28,7 @@ import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
+import mardun.app.design.DesignViews.DrawnSteps;
 import mardun.app.design.DesignViews.FormMeasureView;
 import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.LatestRevision;
@@ -395,6 +396,20 @@ public class DesignService implements UsesMaterials {
         return sheet(DocumentReader.kept(typed, settings.current().unitSystem()), Optional.ofNullable(form.id()));
     }
 
+    /** What is sewn in each step of a design that is being edited; nothing while it can't be read or has no such size. */
+    public List<SeamView> seams(DrawnSteps form) {
+        checkLimits(form.document());
+        FieldReader fields = new FieldReader();
+        Design design = DocumentReader.read(
+                DocumentReader.kept(form.document(), settings.current().unitSystem()), fields);
+        int size = design.sizes().indexOf(form.size());
+        return size < 0 || !fields.problems().isEmpty()
+                ? List.of()
+                : SeamPicture.of(design, Sizing.of(design, size)).stream()
+                        .map(SeamView::of)
+                        .toList();
+    }
+
     /** Refuses a document of which something is missing, or that is larger than a design may be. */
     public void checkLimits(DesignDocument typed) {
         FieldReader fields = new FieldReader();
@@ -523,7 +538,7 @@ public class DesignService implements UsesMaterials {
                 Optional<PictureView> picture = picture(design, sized, document, materials);
                 List<SeamView> seams =
                         SeamPicture.of(design, sized).stream().map(SeamView::of).toList();
-                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture, seams), unreadable));
+                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture), unreadable));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -567,7 +582,6 @@ public class DesignService implements UsesMaterials {
                 sheet.fillings(),
                 sheet.corner(),
                 sheet.finished(),
-                sheet.seams(),
                 sheet.ticket(),
                 sheet.ticketMissing(),
                 findings);

@@ -104,6 +104,11 @@ public final class DesignViews {
             @NotNull @Valid DesignDocument document,
             @Nullable DesignId id) {}
 
+    /** A design whose steps are to be drawn, in one of its sizes. */
+    public record DrawnSteps(
+            @NotNull @Valid DesignDocument document,
+            @NotNull String size) {}
+
     /** A design whose bags are made so many an hour, all steps together. */
     public record PacedDesign(
             @NotNull @Valid DesignDocument document,
@@ -198,7 +203,6 @@ public final class DesignViews {
             List<FillingView> fillings,
             @Nullable CornerView corner,
             @Nullable FinishedView finished,
-            List<SeamView> seams,
             @Nullable TicketView ticket,
             @Nullable String ticketMissing,
             List<FindingView> findings) {}

@@ -60,8 +60,7 @@ public final class SheetWriter {
         this.workroom = workroom;
     }
 
-    SizeSheet size(
-            BatchPlan plan, FormKind form, boolean ownPrice, Optional<PictureView> picture, List<SeamView> seams) {
+    SizeSheet size(BatchPlan plan, FormKind form, boolean ownPrice, Optional<PictureView> picture) {
         SizedDesign sized = plan.lines().get(0).sized();
         List<MeasuredView> measurements = new ArrayList<>();
         sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
@@ -82,7 +81,6 @@ public final class SheetWriter {
                 sized.finished()
                         .map(finished -> finished(finished, form, picture))
                         .orElse(null),
-                seams,
                 ticket(plan, plan.lines().get(0), ownPrice).orElse(null),
                 missing(plan).orElse(null),
                 plan.findings().stream()
