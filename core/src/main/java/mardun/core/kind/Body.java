@@ -151,6 +151,11 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
     }
 
     private BoxingSchool school() {
+        return school(draft);
+    }
+
+    /** The school of the corners that was chosen; where none is asked for, cut out first. */
+    static BoxingSchool school(Draft draft) {
         return SCHOOLS.entrySet().stream()
                 .filter(entry -> draft.has(entry.getKey()))
                 .map(Map.Entry::getValue)

@@ -3,7 +3,6 @@ package mardun.core.kind;
 import java.util.List;
 import java.util.Map;
 import mardun.core.construction.StrapSchool;
-import mardun.core.design.Casing;
 import mardun.core.design.Mark;
 import mardun.core.design.Measurement;
 import mardun.core.design.Role;
@@ -125,29 +124,20 @@ enum DrawstringBag implements Recipe {
 
     /** The casing and what of the rim makes it: a seam where the bag is lined, else what is turned down. */
     private static void casing(Draft draft, boolean lined) {
-        draft.finished("header", "Header above the casing", "1 in", "2.5 cm");
-        draft.allowance("cord", "Diameter of the cord", "3/16 in", "5 mm");
-        draft.allowance("ease", "Ease in the casing", "1/4 in", "7 mm");
-        draft.follows(
-                "casing",
-                "Height of the casing",
-                Measurement.Kind.ALLOWANCE,
-                "up_to(casing_round(cord; ease); " + draft.usual("1/8 in", "1 mm") + ")");
+        CordCasing.add(draft);
         if (lined) {
             draft.allowance("top", "Seam at the rim", "3/8 in", "1 cm");
         } else {
             draft.allowance("turn", "Turned under below the casing", "3/8 in", "1 cm");
             draft.measure("top", "Turned down at the rim", Measurement.Kind.ALLOWANCE, "header + casing + turn");
         }
-        draft.casing(new Casing("Casing", "casing", true, "cord", "ease", "casing", "header + top", "header", "top"));
     }
 
     /** Where the cord comes out: in the side seam, as high as the casing. */
     private void gaps(Draft draft, Body body) {
         Draft.Cut outer = draft.piece(Body.OUTER);
         String left = draft.usual("0 in", "0 cm");
-        outer.marked(Mark.at(Mark.Kind.GAP, "gap for the cord", Mark.From.RAW, left, "header + top")
-                .sized("", "casing"));
+        CordCasing.gap(draft, outer);
         if (body.isFolded()) {
             outer.marked(Mark.at(
                             Mark.Kind.GAP,

@@ -3,9 +3,6 @@ package mardun.core.kind;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mardun.core.design.Casing;
-import mardun.core.design.Mark;
-import mardun.core.design.Measurement;
 import mardun.core.design.Role;
 import mardun.core.design.RoundBag;
 import mardun.core.design.TrimNeed;
@@ -92,22 +89,12 @@ record RoundBaseBag() implements Recipe {
     }
 
     private static void casing(Draft draft, Draft.Cut body) {
-        draft.finished("header", "Header above the casing", "1 in", "2.5 cm");
-        draft.allowance("cord", "Diameter of the cord", "3/16 in", "5 mm");
-        draft.allowance("ease", "Ease in the casing", "1/4 in", "7 mm");
-        draft.follows(
-                "casing",
-                "Height of the casing",
-                Measurement.Kind.ALLOWANCE,
-                "up_to(casing_round(cord; ease); " + draft.usual("1/8 in", "1 mm") + ")");
+        CordCasing.add(draft);
         draft.allowance("tail", "Tail of the cord", "4 in", "10 cm");
         draft.allowance("knot", "For the knot", "1 1/2 in", "4 cm");
         draft.ware("cord", "Cord", Ware.CORD);
         draft.trim("K", "Cord", TrimNeed.Kind.CORD, "cord", 2, "cord(pi * diameter / 2; tail; knot)");
-        draft.casing(new Casing("Casing", "casing", true, "cord", "ease", "casing", "header + top", "header", "top"));
-        body.marked(
-                Mark.at(Mark.Kind.GAP, "gap for the cord", Mark.From.RAW, draft.usual("0 in", "0 cm"), "header + top")
-                        .sized("", "casing"));
+        CordCasing.gap(draft, body);
     }
 
     private static void steps(Draft draft) {

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.construction.BaseEdge;
-import mardun.core.construction.BoxingSchool;
 import mardun.core.construction.SideEdge;
 import mardun.core.design.BoxedBag;
 import mardun.core.design.Mark;
@@ -68,16 +67,6 @@ record TwoZipPouch() implements Recipe {
         return new Body(draft, true, Body.Rim.OPEN, List.of()).table();
     }
 
-    private static BoxingSchool school(Draft draft) {
-        if (draft.has(Option.CUT_OUT_FIRST)) {
-            return BoxingSchool.CUT_BEFORE_SEWING;
-        }
-        if (draft.has(Option.CUT_OUT_AFTER)) {
-            return BoxingSchool.CUT_AFTER_SEWING;
-        }
-        return draft.has(Option.SNIPPED) ? BoxingSchool.SNIPPED : BoxingSchool.LINE_ACROSS;
-    }
-
     @Override
     public void fill(Draft draft) {
         draft.finished("strip", "Strip above the upper zip", "1 in", "2.5 cm");
@@ -89,7 +78,7 @@ record TwoZipPouch() implements Recipe {
         pieces(draft);
         draft.form(
                 new BoxedBag(
-                        school(draft),
+                        Body.school(draft),
                         BaseEdge.SEAM,
                         Optional.of("P"),
                         Optional.of("F"),
