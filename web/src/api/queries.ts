@@ -204,8 +204,43 @@ export const useMovements = (materialId: number) =>
     (answer) => answer,
   );
 
+/** The ways of selling, those that were put away too. */
+export const useChannels = () =>
+  useQuery({ queryKey: keys.channels, queryFn: () => api.get<Schemas['ChannelView'][]>('/api/channels') });
+
+/** The fairs that come, the next one first. */
 export const useFairs = () =>
-  useQuery({ queryKey: keys.fairs, queryFn: () => api.get<Schemas['FairView'][]>('/api/fairs') });
+  useQuery({
+    queryKey: keys.fairs,
+    queryFn: () => api.get<Schemas['FairsView']>('/api/fairs?size=1'),
+    select: (fairs) => fairs.coming,
+  });
+
+/** Fairs that were, the newest first, beside those that come. */
+export const usePastFairs = (query: string) =>
+  usePages<Schemas['FairsView'], Schemas['FairRow']>(
+    [...keys.fairs, 'past', query],
+    `/api/fairs?query=${encodeURIComponent(query)}&page=`,
+    (answer) => answer.past,
+  );
+
+export const useFair = (id: number) =>
+  useQuery({
+    queryKey: [...keys.fairs, id],
+    queryFn: () => api.get<Schemas['FairView']>(`/api/fairs/${id}`),
+  });
+
+export const usePacking = (id: number) =>
+  useQuery({
+    queryKey: [...keys.fairs, id, 'packing'],
+    queryFn: () => api.get<Schemas['PackingView']>(`/api/fairs/${id}/packing`),
+  });
+
+export const useSettlement = (id: number) =>
+  useQuery({
+    queryKey: [...keys.fairs, id, 'settlement'],
+    queryFn: () => api.get<Schemas['SettlementView']>(`/api/fairs/${id}/settlement`),
+  });
 
 export const useBuying = () =>
   useQuery({ queryKey: keys.buying, queryFn: () => api.get<Schemas['BuyingView']>('/api/buying') });

@@ -35,6 +35,9 @@ const TicketsPage = lazy(() => import('../areas/prices/TicketsPage'));
 const QuotesPage = lazy(() => import('../areas/prices/quotes/QuotesPage'));
 const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
+const StallsPage = lazy(() => import('../areas/stalls/StallsPage'));
+const FairPage = lazy(() => import('../areas/stalls/FairPage'));
+const StallDayPage = lazy(() => import('../areas/stalls/day/StallDayPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
 const HelpPage = lazy(() => import('../areas/help/HelpPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
@@ -90,12 +93,25 @@ const router = createBrowserRouter([
       { path: '/prices/quotes/new', element: <QuotePage key="new" /> },
       { path: '/prices/quotes/:id', element: <QuotePage /> },
       { path: '/prices/printer', element: <PrinterPage /> },
+      { path: '/stalls', element: <StallsPage /> },
+      { path: '/stalls/:id', element: <FairPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/help', element: <HelpPage /> },
       { path: '/help/:topic', element: <HelpPage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <p>There is no such page. The places are on the left.</p> },
     ],
+  },
+  // At the stall the screen is small: it has the whole of it.
+  {
+    path: '/stalls/:id/day',
+    errorElement: <BrokenPage />,
+    element: (
+      <Suspense fallback={<p className="p-4 text-soft">Opening …</p>}>
+        <Hatches />
+        <StallDayPage />
+      </Suspense>
+    ),
   },
 ]);
 
@@ -108,7 +124,9 @@ export function App() {
   }, []);
   // What was touched at the bench and wasn't sent before it was left is sent from wherever one is now.
   useEffect(() => {
-    if (!atTheDoor) void import('../areas/bench/work/sendWaiting').then(({ sendWaiting }) => sendWaiting());
+    if (atTheDoor) return;
+    void import('../areas/bench/work/sendWaiting').then(({ sendWaiting }) => sendWaiting());
+    void import('../areas/stalls/day/outbox').then(({ sendAll }) => sendAll());
   }, [atTheDoor]);
   return atTheDoor ? <EnterPage onInside={() => setAtTheDoor(false)} /> : <RouterProvider router={router} />;
 }

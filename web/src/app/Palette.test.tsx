@@ -21,7 +21,7 @@ function opened() {
     ],
     '/api/batches': { items: [], page: 0, size: 6, total: 0 },
     '/api/materials': { items: [], page: 0, size: 6, total: 0 },
-    '/api/fairs': [{ id: 1, name: 'Harbour fair', heldOn: '2026-05-09' }],
+    '/api/fairs': { coming: [{ id: 1, name: 'Harbour fair', heldOn: '2026-05-09' }] },
   });
   rendered(
     <>

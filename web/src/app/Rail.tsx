@@ -6,6 +6,7 @@ const PLACES = [
   { to: '/materials', name: 'Materials', path: 'M6 4h12v16H6zM6 9h12M6 14h12' },
   { to: '/batches', name: 'Batches', path: 'M4 7h16M4 12h16M4 17h16' },
   { to: '/prices', name: 'Prices', path: 'M4 12V5h7l9 9l-7 7zM8 9h.01' },
+  { to: '/stalls', name: 'Stalls', path: 'M3 9l2-5h14l2 5M4 9v11M20 9v11M3 9h18M4 15h16' },
   { to: '/logbook', name: 'Logbook', path: 'M5 4h13v16H5zM9 4v16M12 9h4M12 13h4' },
 ];
 

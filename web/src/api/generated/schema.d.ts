@@ -1371,10 +1371,138 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get?: never;
-    put?: never;
+    get: operations['getFair'];
+    put: operations['saveFair'];
     post?: never;
     delete: operations['removeFair'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/checks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addFairCheck'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/checks/{check}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['tickFairCheck'];
+    post?: never;
+    delete: operations['removeFairCheck'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/packing': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['getPacking'];
+    put: operations['enterPacking'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/packing/packed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['pack'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/packing/proposed': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['takeProposed'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/settlement': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['getSettlement'];
+    put?: never;
+    post: operations['settleFair'];
+    delete: operations['openSettlement'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/stall': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['getStall'];
+    put?: never;
+    post: operations['tellStall'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/fairs/{id}/stall/answers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['answerStall'];
+    post?: never;
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -2703,6 +2831,13 @@ export interface components {
       mine: boolean;
       price?: components['schemas']['MoneyView'];
     };
+    AnswerForm: {
+      /** @enum {string} */
+      answer: 'ONE_MORE' | 'OTHER_BAG' | 'NOT_SOLD';
+      kind?: string;
+      /** Format: int64 */
+      line: number;
+    };
     ArrangedSizes: {
       document: components['schemas']['DesignDocument'];
       order: number[];
@@ -2717,6 +2852,22 @@ export interface components {
       depth: components['schemas']['LengthView'];
       height: components['schemas']['LengthView'];
       width: components['schemas']['LengthView'];
+    };
+    BagView: {
+      cloth: string;
+      design: string;
+      key: string;
+      picture?: components['schemas']['PictureView'];
+      /** @enum {string} */
+      quality: 'GOOD' | 'SECOND';
+      size: string;
+    };
+    Bags: {
+      kind: string;
+      /** Format: int64 */
+      priceMinor: number;
+      /** Format: int32 */
+      units: number;
     };
     BargainView: {
       left: components['schemas']['MoneyView'];
@@ -2978,6 +3129,15 @@ export interface components {
       rows: components['schemas']['BookRow'][];
       wanted: components['schemas']['MoneyView'];
     };
+    BoxView: {
+      box: string;
+      /** Format: int32 */
+      packed: number;
+      /** Format: int32 */
+      rows: number;
+      /** Format: int32 */
+      units: number;
+    };
     BriefForm: {
       chosen: {
         [key: string]:
@@ -3221,6 +3381,15 @@ export interface components {
       terms: components['schemas']['ChannelForm'];
       usual: boolean;
     };
+    CheckDone: {
+      done: boolean;
+    };
+    CheckView: {
+      done: boolean;
+      /** Format: int64 */
+      id: number;
+      words: string;
+    };
     ChoiceForm: {
       factor: string;
       feesInside: boolean;
@@ -3383,10 +3552,24 @@ export interface components {
       /** Format: double */
       width: number;
     };
+    CoinCount: {
+      coin: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      count: number;
+    };
     ColumnView: {
       hint: string;
       name: string;
       required: boolean;
+    };
+    ComingBags: {
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      dueOn: string;
+      name: string;
+      /** Format: int32 */
+      units: number;
     };
     CompareForm: {
       places: components['schemas']['PricePlace'][];
@@ -3868,18 +4051,94 @@ export interface components {
       zipLength: string;
       zipMetal: boolean;
     };
-    FairView: {
+    FairForm: {
+      /** Format: date */
+      applyBy?: string;
+      /** Format: int64 */
+      channelId?: number;
+      closesAt: string;
+      deposit: string;
+      /** Format: date */
+      depositDueOn?: string;
+      distance: string;
+      /** Format: date */
+      endsOn?: string;
+      fare: string;
+      fee: string;
+      /** Format: date */
+      feeDueOn?: string;
+      food: string;
+      gridHigh: string;
+      gridWide: string;
+      /** Format: date */
+      heldOn: string;
+      helpers: string;
+      helpersPaid: string;
+      name: string;
+      notes: string;
+      opensAt: string;
+      other: string;
+      perDistance: string;
+      place: string;
+      power: boolean;
+      series: string;
+      setUpHours: string;
+      shelter: boolean;
+      sleep: string;
+      sleepWhere: string;
+      stallPlace: string;
+      /** @enum {string} */
+      state: 'THINKING' | 'APPLIED' | 'ACCEPTED' | 'PAID' | 'DONE' | 'NOT_GOING';
+      tableDeep: string;
+      tableWide: string;
+      /** Format: int64 */
+      version: number;
+      wayHours: string;
+    };
+    FairRow: {
+      /** Format: date */
+      endsOn: string;
       /** Format: date */
       heldOn: string;
       /** Format: int64 */
       id: number;
+      left?: components['schemas']['MoneyView'];
       name: string;
+      next?: components['schemas']['NextThing'];
+      paid?: components['schemas']['MoneyView'];
+      perHourInAll?: components['schemas']['MoneyView'];
+      perHourThere?: components['schemas']['MoneyView'];
+      place: string;
+      settled: boolean;
+      /** @enum {string} */
+      state: 'THINKING' | 'APPLIED' | 'ACCEPTED' | 'PAID' | 'DONE' | 'NOT_GOING';
+      /** Format: int32 */
+      turn: number;
+      /** Format: int32 */
+      units: number;
+    };
+    FairView: {
+      away: components['schemas']['TimeView'];
+      checks: components['schemas']['CheckView'][];
+      costs: components['schemas']['MoneyFigure'];
+      distanceUnit: string;
+      form: components['schemas']['FairForm'];
+      /** Format: int64 */
+      id: number;
+      nextTime?: string;
+      series: components['schemas']['FairRow'][];
+      there: components['schemas']['TimeView'];
+    };
+    FairsView: {
+      coming: components['schemas']['FairRow'][];
+      past: components['schemas']['PageViewFairRow'];
     };
     FeeForm: {
       above: string;
       amount: string;
       /** @enum {string} */
       basis: 'SHARE' | 'SALE' | 'UNIT';
+      cardOnly?: boolean;
       least: string;
       likelihood: string;
       most: string;
@@ -4006,6 +4265,12 @@ export interface components {
       size: string;
       width: string;
     };
+    FloatView: {
+      /** Format: int32 */
+      buyers: number;
+      coins: components['schemas']['CoinCount'][];
+      together: components['schemas']['MoneyView'];
+    };
     FormMeasureView: {
       key: string;
       label: string;
@@ -4118,9 +4383,35 @@ export interface components {
       costsNothing: boolean;
       prices: components['schemas']['GivenPrice'][];
     };
+    GoneForm: {
+      /** @enum {string} */
+      ended: 'GIVEN_AWAY' | 'BROKEN' | 'STOLEN' | 'SOLD' | 'PROMISED';
+      kind: string;
+      note: string;
+      paid: string;
+      units: string;
+    };
+    GoneView: {
+      /** @enum {string} */
+      ended: 'GIVEN_AWAY' | 'BROKEN' | 'STOLEN' | 'SOLD' | 'PROMISED';
+      note: string;
+      /** Format: int32 */
+      units: number;
+      words: string;
+    };
     GoodsForm: {
       /** @enum {string} */
-      kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
+      kind:
+        | 'MADE'
+        | 'MOVED'
+        | 'GIVEN_AWAY'
+        | 'SAMPLE'
+        | 'WRITTEN_OFF'
+        | 'COUNTED'
+        | 'SOLD'
+        | 'TAKEN_BACK'
+        | 'STOLEN'
+        | 'ENTERED';
       place: string;
       reason: string;
       /** Format: uuid */
@@ -4134,7 +4425,17 @@ export interface components {
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'MADE' | 'MOVED' | 'GIVEN_AWAY' | 'SAMPLE' | 'WRITTEN_OFF' | 'COUNTED' | 'ENTERED';
+      kind:
+        | 'MADE'
+        | 'MOVED'
+        | 'GIVEN_AWAY'
+        | 'SAMPLE'
+        | 'WRITTEN_OFF'
+        | 'COUNTED'
+        | 'SOLD'
+        | 'TAKEN_BACK'
+        | 'STOLEN'
+        | 'ENTERED';
       /** Format: date-time */
       movedAt: string;
       place: string;
@@ -4158,6 +4459,17 @@ export interface components {
     HoldForm: {
       /** Format: int64 */
       version: number;
+    };
+    HomeForm: {
+      counted: string;
+      kind: string;
+    };
+    HomeRow: {
+      bag: components['schemas']['BagView'];
+      /** Format: int32 */
+      expected: number;
+      /** Format: int32 */
+      sold: number;
     };
     ImportLine: {
       /** Format: int64 */
@@ -4806,6 +5118,11 @@ export interface components {
       value: components['schemas']['MoneyView'];
       working: components['schemas']['WorkingView'];
     };
+    MoneyStyle: {
+      /** Format: int32 */
+      decimals: number;
+      mark: string;
+    };
     MoneyView: {
       amount: string;
       /** Format: int64 */
@@ -4967,6 +5284,11 @@ export interface components {
       requestId: string;
       terms: components['schemas']['ChannelForm'];
     };
+    NewCheck: {
+      /** Format: uuid */
+      requestId: string;
+      words: string;
+    };
     NewDesign: {
       /** Format: int64 */
       copyOf?: number;
@@ -4977,7 +5299,11 @@ export interface components {
     };
     NewFair: {
       /** Format: date */
+      endsOn?: string;
+      /** Format: date */
       heldOn: string;
+      /** Format: int64 */
+      like?: number;
       name: string;
       /** Format: uuid */
       requestId: string;
@@ -4997,6 +5323,12 @@ export interface components {
       copyOf: number;
       document: components['schemas']['DesignDocument'];
       name: string;
+    };
+    NextThing: {
+      /** Format: date */
+      day: string;
+      late: boolean;
+      what: string;
     };
     NextView: {
       action: string;
@@ -5190,6 +5522,12 @@ export interface components {
       walks: components['schemas']['ChangeCount'];
       wishes: components['schemas']['Wishes'];
     };
+    OtherBag: {
+      kind: string;
+      /** Format: int32 */
+      there: number;
+      words: string;
+    };
     OtherBatch: {
       /** Format: int64 */
       batchId: number;
@@ -5260,6 +5598,46 @@ export interface components {
       anHour: string;
       document: components['schemas']['DesignDocument'];
     };
+    PackedForm: {
+      kind: string;
+      packed: boolean;
+    };
+    PackingForm: {
+      box: string;
+      kind: string;
+      ownPrice: string;
+      units: string;
+    };
+    PackingRow: {
+      /** Format: int32 */
+      atStall: number;
+      bag: components['schemas']['BagView'];
+      box: string;
+      /** Format: int32 */
+      elsewhere: number;
+      ownPrice: string;
+      packed: boolean;
+      price?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      proposed: number;
+      reason: string;
+      /** Format: int32 */
+      units: number;
+    };
+    PackingView: {
+      boxes: components['schemas']['BoxView'][];
+      change: components['schemas']['FloatView'];
+      coming: components['schemas']['ComingBags'][];
+      fair: string;
+      /** Format: int64 */
+      fairId: number;
+      /** Format: int32 */
+      packedUnits: number;
+      rows: components['schemas']['PackingRow'][];
+      table?: components['schemas']['TableView'];
+      /** Format: int32 */
+      units: number;
+    };
     PageViewBatchRow: {
       items: components['schemas']['BatchRow'][];
       /** Format: int32 */
@@ -5280,6 +5658,15 @@ export interface components {
     };
     PageViewDesignLine: {
       items: components['schemas']['DesignLine'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
+    PageViewFairRow: {
+      items: components['schemas']['FairRow'][];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -5559,6 +5946,17 @@ export interface components {
       latest: components['schemas']['CameOutView'][];
       offline: boolean;
       trouble?: string;
+    };
+    PromiseView: {
+      /** Format: uuid */
+      id: string;
+      kind: string;
+      note: string;
+      /** Format: int64 */
+      priceMinor: number;
+      /** Format: int32 */
+      units: number;
+      words: string;
     };
     PromptRow: {
       from: string;
@@ -6071,6 +6469,58 @@ export interface components {
       /** @enum {string} */
       waste?: 'BY_STRIP' | 'BY_AREA';
     };
+    SettleForm: {
+      card: string;
+      cash: string;
+      change: string;
+      gone: components['schemas']['GoneForm'][];
+      home: components['schemas']['HomeForm'][];
+      mark: string;
+      nextTime: string;
+      /** Format: uuid */
+      requestId: string;
+      thereHours: string;
+      unpack: boolean;
+      wayHours: string;
+    };
+    SettledLine: {
+      amount: components['schemas']['MoneyView'];
+      name: string;
+    };
+    SettlementView: {
+      /** Format: int32 */
+      bags: number;
+      cardDifference?: components['schemas']['MoneyView'];
+      cardExpected: components['schemas']['MoneyView'];
+      cashDifference?: components['schemas']['MoneyView'];
+      cashExpected: components['schemas']['MoneyView'];
+      changeProposed: string;
+      fair: string;
+      /** Format: int64 */
+      fairId: number;
+      gone: components['schemas']['GoneView'][];
+      home: components['schemas']['HomeRow'][];
+      /** Format: int32 */
+      later: number;
+      left: components['schemas']['MoneyFigure'];
+      lines: components['schemas']['SettledLine'][];
+      /** Format: int32 */
+      makingUnknown: number;
+      mark: string;
+      nextTime: string;
+      onTheWay: components['schemas']['TimeView'];
+      paid: components['schemas']['MoneyView'];
+      perHourInAll?: components['schemas']['MoneyFigure'];
+      perHourThere?: components['schemas']['MoneyFigure'];
+      /** Format: int32 */
+      sales: number;
+      settled: boolean;
+      there: components['schemas']['TimeView'];
+      thereHours: string;
+      /** Format: int32 */
+      unclear: number;
+      wayHours: string;
+    };
     Shape: {
       across: string;
       along: string;
@@ -6348,6 +6798,11 @@ export interface components {
         | 'SOMETHING_ELSE';
       width: string;
     };
+    SoldBags: {
+      kind: string;
+      /** Format: int32 */
+      units: number;
+    };
     Source: {
       credit: string;
       designer: string;
@@ -6379,6 +6834,73 @@ export interface components {
       id: number;
       name: string;
       saves?: components['schemas']['TimeView'];
+    };
+    StallEntry: {
+      /** Format: date-time */
+      at: string;
+      bags: components['schemas']['Bags'][];
+      /** Format: uuid */
+      id: string;
+      /** @enum {string} */
+      kind: 'SOLD' | 'UNDONE' | 'GIVEN_AWAY' | 'BROKEN' | 'STOLEN' | 'PROMISED' | 'RELEASED';
+      note: string;
+      /** Format: uuid */
+      ofEntry?: string;
+      /** Format: int64 */
+      paidMinor?: number;
+      payment: string;
+      /** @enum {string} */
+      tender?: 'CASH' | 'CARD' | 'OTHER';
+    };
+    StallQuestion: {
+      kind: string;
+      /** Format: int64 */
+      line: number;
+      others: components['schemas']['OtherBag'][];
+      /** Format: int32 */
+      units: number;
+      words: string;
+    };
+    StallSale: {
+      /** Format: date-time */
+      at: string;
+      bags: components['schemas']['SoldBags'][];
+      /** Format: uuid */
+      id: string;
+      paid: components['schemas']['MoneyView'];
+      takenBack: boolean;
+      /** @enum {string} */
+      tender: 'CASH' | 'CARD' | 'OTHER';
+      words: string;
+    };
+    StallTelling: {
+      /** Format: uuid */
+      device: string;
+      entries: components['schemas']['StallEntry'][];
+    };
+    StallView: {
+      /** Format: int64 */
+      costsMinor: number;
+      /** Format: int64 */
+      earnedMinor: number;
+      fair: string;
+      /** Format: int64 */
+      fairId: number;
+      handed: number[];
+      /** Format: date */
+      heldOn: string;
+      money: components['schemas']['MoneyStyle'];
+      /** Format: date-time */
+      opensAt?: string;
+      promises: components['schemas']['PromiseView'][];
+      questions: components['schemas']['StallQuestion'][];
+      refused: string[];
+      sales: components['schemas']['StallSale'][];
+      settled: boolean;
+      takings: components['schemas']['TakingsView'];
+      tiles: components['schemas']['TileView'][];
+      /** Format: int64 */
+      usualLeavesMinor: number;
     };
     StartView: {
       /** Format: int32 */
@@ -6635,6 +7157,28 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    TablePlace: {
+      /** Format: double */
+      deep: number;
+      /** Format: double */
+      front: number;
+      key: string;
+      /** Format: double */
+      left: number;
+      /** Format: double */
+      wide: number;
+    };
+    TableView: {
+      /** Format: double */
+      deep: number;
+      places: components['schemas']['TablePlace'][];
+      /** Format: int32 */
+      under: number;
+      /** Format: int32 */
+      unknown: number;
+      /** Format: double */
+      wide: number;
+    };
     TakeDesignForm: {
       /** Format: int64 */
       designId: number;
@@ -6654,6 +7198,16 @@ export interface components {
       units: string;
       /** Format: int64 */
       version: number;
+    };
+    TakingsView: {
+      /** Format: int32 */
+      bags: number;
+      card: components['schemas']['MoneyView'];
+      cash: components['schemas']['MoneyView'];
+      other: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      sales: number;
+      together: components['schemas']['MoneyView'];
     };
     TallyLine: {
       cloth: string;
@@ -6864,6 +7418,18 @@ export interface components {
       outOfDate: number;
       runs: components['schemas']['TicketRunView'][];
       sheets: components['schemas']['SheetView'][];
+    };
+    TileView: {
+      bag: components['schemas']['BagView'];
+      /** Format: int64 */
+      leavesMinor: number;
+      /** Format: int32 */
+      left: number;
+      price: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      promised: number;
+      /** Format: int32 */
+      sold: number;
     };
     TimeFigure: {
       value: components['schemas']['TimeView'];
@@ -9647,7 +10213,11 @@ export interface operations {
   };
   listFairs: {
     parameters: {
-      query?: never;
+      query?: {
+        query?: string;
+        page?: number;
+        size?: number;
+      };
       header?: never;
       path?: never;
       cookie?: never;
@@ -9660,7 +10230,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['FairView'][];
+          'application/json': components['schemas']['FairsView'];
         };
       };
     };
@@ -9689,6 +10259,54 @@ export interface operations {
       };
     };
   };
+  getFair: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FairView'];
+        };
+      };
+    };
+  };
+  saveFair: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FairForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FairView'];
+        };
+      };
+    };
+  };
   removeFair: {
     parameters: {
       query?: never;
@@ -9706,6 +10324,322 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  addFairCheck: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewCheck'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FairView'];
+        };
+      };
+    };
+  };
+  tickFairCheck: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        check: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CheckDone'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FairView'];
+        };
+      };
+    };
+  };
+  removeFairCheck: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        check: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FairView'];
+        };
+      };
+    };
+  };
+  getPacking: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PackingView'];
+        };
+      };
+    };
+  };
+  enterPacking: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PackingForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PackingView'];
+        };
+      };
+    };
+  };
+  pack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PackedForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PackingView'];
+        };
+      };
+    };
+  };
+  takeProposed: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PackingView'];
+        };
+      };
+    };
+  };
+  getSettlement: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SettlementView'];
+        };
+      };
+    };
+  };
+  settleFair: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SettleForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SettlementView'];
+        };
+      };
+    };
+  };
+  openSettlement: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SettlementView'];
+        };
+      };
+    };
+  };
+  getStall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StallView'];
+        };
+      };
+    };
+  };
+  tellStall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['StallTelling'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StallView'];
+        };
+      };
+    };
+  };
+  answerStall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AnswerForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['StallView'];
+        };
       };
     };
   };

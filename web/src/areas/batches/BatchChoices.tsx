@@ -14,7 +14,7 @@ export function Purpose({
   onChange,
 }: {
   form: Form;
-  fairs: Schemas['FairView'][];
+  fairs: Schemas['FairRow'][];
   onChange: (next: Partial<Form>) => void;
 }) {
   return (
@@ -63,7 +63,7 @@ export function BatchChoices({
   line: LineForm;
   document: Schemas['DesignDocument'];
   designs: Schemas['DesignName'][];
-  fairs: Schemas['FairView'][];
+  fairs: Schemas['FairRow'][];
   canChangeDesign: boolean;
   onDesign: (id: number) => void;
   onLine: (next: Partial<LineForm>) => void;

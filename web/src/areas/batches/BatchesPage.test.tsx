@@ -29,7 +29,8 @@ function workroom(finished: number) {
   const done = Array.from({ length: finished }, (_, i) => line(finished + 1 - i, 'FINISHED'));
   vi.stubGlobal('fetch', (path: string) => {
     const { pathname, searchParams: query } = new URL(path, 'http://localhost');
-    if (pathname === '/api/fairs') return Promise.resolve(Response.json([{ id: 1, name: 'Reed Fair' }]));
+    if (pathname === '/api/fairs')
+      return Promise.resolve(Response.json({ coming: [{ id: 1, name: 'Reed Fair' }] }));
     if (pathname !== '/api/batches') return Promise.resolve(Response.json([{ id: 4, name: 'Heron pouch' }]));
     asked.push(query);
     const all = query.get('list') === 'OPEN' ? [line(1, 'PLANNED')] : done;

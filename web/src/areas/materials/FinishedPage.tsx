@@ -32,6 +32,9 @@ const WORDS: Record<GoodsKind, string> = {
   WRITTEN_OFF: 'written off',
   COUNTED: 'counted',
   ENTERED: 'entered from a list',
+  SOLD: 'sold',
+  TAKEN_BACK: 'sale taken back',
+  STOLEN: 'stolen',
 };
 
 /** Finished bags by design, size, cloth and batch, and the places where they are. */

@@ -1,12 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useChannels } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { useSettled } from '../../ui/useSettled';
 import { unsigned } from '../../ui/units';
 import type { Sheet } from './curve';
-import { useChannels } from './PricesPage';
 
 const NOTHING = { units: '3', together: '', later: '', laterPrice: '', likelihood: '80' };
 

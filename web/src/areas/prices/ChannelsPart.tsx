@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
+import { useChannels } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
@@ -9,7 +10,6 @@ import { Panel } from '../../ui/Panel';
 import { Tag } from '../../ui/Tag';
 import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
-import { useChannels } from './PricesPage';
 
 type Channel = Schemas['ChannelView'];
 type Form = Schemas['ChannelForm'];
@@ -37,6 +37,7 @@ const FEE: Fee = {
   least: '',
   most: '',
   likelihood: '100',
+  cardOnly: false,
 };
 
 /** The ways of selling, each on its own terms, with those that it had. */
@@ -217,6 +218,10 @@ function ChannelPanel({ channel, onClose }: { channel: Channel | undefined; onCl
                       {...register(`fees.${i}.likelihood`)}
                     />
                   )}
+                  <label className="flex min-h-11 items-center gap-2 self-end text-[14px]">
+                    <input type="checkbox" className="size-5" {...register(`fees.${i}.cardOnly`)} />
+                    only when paid by card
+                  </label>
                 </div>
               </div>
             );

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useForm, useWatch } from 'react-hook-form';
 import { api, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useChannels } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { FormEnd } from '../../ui/FormEnd';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useUnits } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
-import { useChannels } from './PricesPage';
 
 type Choice = Schemas['ChoiceForm'];
 

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, Problem } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useChannels } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { CostFall } from '../../ui/CostFall';
@@ -15,7 +15,7 @@ import { uuid } from '../../ui/uuid';
 import { WorkedFigure } from '../../ui/WorkedFigure';
 import { nearest, type Point, type Sheet } from './curve';
 import { PriceCurve } from './PriceCurve';
-import { ChannelPicker, useChannels } from './PricesPage';
+import { ChannelPicker } from './PricesPage';
 import { Bargains } from './Bargains';
 import { WhatIf } from './WhatIf';
 

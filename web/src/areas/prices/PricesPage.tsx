@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useChannels } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
@@ -98,9 +98,6 @@ export function ChannelPicker({
     </div>
   );
 }
-
-export const useChannels = () =>
-  useQuery({ queryKey: keys.channels, queryFn: () => api.get<Channel[]>('/api/channels') });
 
 type Order = 'name' | 'cost' | 'price' | 'left' | 'perHour';
 

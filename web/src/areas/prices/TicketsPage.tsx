@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, Problem, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys, useChannels } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { LabelDrawing } from '../../ui/LabelDrawing';
@@ -12,7 +12,7 @@ import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 import { OwnSheetPanel } from './OwnSheetPanel';
-import { ChannelPicker, useChannels } from './PricesPage';
+import { ChannelPicker } from './PricesPage';
 import { PrintedTickets } from './PrintedTickets';
 import { SheetMap } from './SheetMap';
 

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.app.goods.GoodsService;
+import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.Quality;
 import mardun.app.material.ReservationService;
@@ -19,6 +20,7 @@ import mardun.app.plan.StepTook;
 import mardun.app.settings.Settings;
 import mardun.core.costing.LotCost;
 import mardun.core.money.Apportionment;
+import mardun.core.pricing.UnitTakes;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 
@@ -97,6 +99,23 @@ class Closing {
                 .forEach(line -> totals.put(
                         line.number(), line.plan().total().orElseThrow().getAmountMinorLong()));
         goods.share(batch.id(), totals);
+        Map<Integer, Made> made = new LinkedHashMap<>();
+        planned.lines()
+                .forEach(line -> made.put(
+                        line.number(),
+                        made(line, line.chosen().good() + line.chosen().seconds())));
+        goods.timed(batch.id(), made);
+    }
+
+    /** The work in some bags of a line. */
+    private static Made made(PlannedLine line, int bags) {
+        return line.plan()
+                .cost()
+                .map(cost -> UnitTakes.of(cost, line.plan().time()))
+                .map(takes -> new Made(
+                        takes.labourOf(bags).getAmountMinorLong(),
+                        takes.timeOf(bags).toSeconds()))
+                .orElse(new Made(0, 0));
     }
 
     /**
@@ -161,6 +180,7 @@ class Closing {
                 line.plan()
                         .pricing()
                         .map(pricing -> pricing.price().getAmountMinorLong())
-                        .orElse(0L)));
+                        .orElse(0L),
+                made(line, units)));
     }
 }

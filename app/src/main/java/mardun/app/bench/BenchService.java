@@ -105,7 +105,12 @@ public class BenchService {
         List<PinView> pins = new ArrayList<>();
         fairs.coming().stream()
                 .filter(fair -> fair.heldOn().isBefore(end))
-                .forEach(fair -> pins.add(new PinView(PinView.Kind.FAIR, fair.name(), fair.heldOn(), null, fair.id())));
+                .forEach(fair -> pins.add(new PinView(
+                        PinView.Kind.FAIR,
+                        fair.name(),
+                        fair.heldOn().isBefore(today) ? today : fair.heldOn(),
+                        null,
+                        fair.id())));
         laid.works()
                 .forEach(work -> work.dueOn()
                         .filter(due -> due.isBefore(end) && !due.isBefore(today))

@@ -6,6 +6,7 @@ import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.ShortLine;
 import mardun.app.id.BatchId;
+import mardun.app.id.FairId;
 import mardun.app.material.MaterialView;
 import mardun.app.show.Views.TimeView;
 import org.jspecify.annotations.Nullable;
@@ -54,7 +55,7 @@ public final class BenchViews {
             String label,
             LocalDate date,
             @Nullable BatchId batchId,
-            @Nullable Long fairId) {
+            @Nullable FairId fairId) {
 
         /** What is pinned. */
         public enum Kind {

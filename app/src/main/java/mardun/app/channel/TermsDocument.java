@@ -37,6 +37,7 @@ public record TermsDocument(
      * @param amountMinor absent for a share
      * @param leastMinor what a share comes to at least; absent for nothing
      * @param mostMinor what a share comes to at most; absent for as much as it is
+     * @param cardOnly it is taken of payments by card alone
      */
     public record FeeRow(
             String name,
@@ -45,7 +46,25 @@ public record TermsDocument(
             @Nullable Long amountMinor,
             @Nullable Long leastMinor,
             @Nullable Long mostMinor,
-            BigDecimal likelihood) {
+            BigDecimal likelihood,
+            @Nullable Boolean cardOnly) {
+
+        /** One that is taken however a buyer pays. */
+        public FeeRow(
+                String name,
+                Fee.Basis basis,
+                List<BandRow> bands,
+                @Nullable Long amountMinor,
+                @Nullable Long leastMinor,
+                @Nullable Long mostMinor,
+                BigDecimal likelihood) {
+            this(name, basis, bands, amountMinor, leastMinor, mostMinor, likelihood, null);
+        }
+
+        /** Whether it is taken of payments by card alone; of those that were stored before, none is. */
+        public boolean isCardOnly() {
+            return Boolean.TRUE.equals(cardOnly);
+        }
 
         private static FeeRow of(Fee fee) {
             return new FeeRow(
@@ -57,7 +76,8 @@ public record TermsDocument(
                     fee.amount().map(Money::getAmountMinorLong).orElse(null),
                     fee.least().map(Money::getAmountMinorLong).orElse(null),
                     fee.most().map(Money::getAmountMinorLong).orElse(null),
-                    fee.likelihood());
+                    fee.likelihood(),
+                    fee.cardOnly());
         }
 
         private Fee fee(CurrencyUnit currency) {
@@ -70,7 +90,8 @@ public record TermsDocument(
                     Optional.ofNullable(amountMinor).map(minor -> Money.ofMinor(currency, minor)),
                     Optional.ofNullable(leastMinor).map(minor -> Money.ofMinor(currency, minor)),
                     Optional.ofNullable(mostMinor).map(minor -> Money.ofMinor(currency, minor)),
-                    likelihood);
+                    likelihood,
+                    isCardOnly());
         }
     }
 

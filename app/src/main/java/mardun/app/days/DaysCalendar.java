@@ -14,7 +14,7 @@ import mardun.app.batch.BatchReading;
 import mardun.app.batch.OpenWork;
 import mardun.app.days.DayPlans.Laid;
 import mardun.app.selling.FairService;
-import mardun.app.selling.FairView;
+import mardun.app.selling.PinnedFair;
 import mardun.core.planning.DayPlan.Stretch;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
@@ -90,8 +90,12 @@ public class DaysCalendar {
         return known(new VEvent(work.dueOn().orElseThrow(), what), "due-" + work.id());
     }
 
-    private VEvent fair(FairView fair) {
-        return known(new VEvent(fair.heldOn(), fair.name()), "fair-" + fair.id());
+    private VEvent fair(PinnedFair fair) {
+        // A calendar counts up to the day on which it is over.
+        VEvent event = fair.endsOn().equals(fair.heldOn())
+                ? new VEvent(fair.heldOn(), fair.name())
+                : new VEvent(fair.heldOn(), fair.endsOn().plusDays(1), fair.name());
+        return known(event, "fair-" + fair.id());
     }
 
     private VEvent known(VEvent event, String id) {

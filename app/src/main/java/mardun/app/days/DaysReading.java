@@ -27,7 +27,7 @@ import mardun.app.days.DayViews.StretchView;
 import mardun.app.days.DayViews.WhatIfDay;
 import mardun.app.problem.FieldReader;
 import mardun.app.selling.FairService;
-import mardun.app.selling.FairView;
+import mardun.app.selling.PinnedFair;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.core.making.WorkOrder.Turn;
@@ -74,7 +74,11 @@ public class DaysReading {
         ViewWriter writer = settings.current().writer();
         Laid laid = plans.lay(batches.openWork());
         Map<LocalDate, String> others = freeDays.notes();
-        Map<LocalDate, List<FairView>> onDay = fairs.coming().stream().collect(Collectors.groupingBy(FairView::heldOn));
+        Map<LocalDate, List<PinnedFair>> onDay = fairs.coming().stream()
+                .flatMap(fair ->
+                        fair.heldOn().datesUntil(fair.endsOn().plusDays(1)).map(day -> Map.entry(day, fair)))
+                .collect(Collectors.groupingBy(
+                        Map.Entry::getKey, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
         return new DaysView(
                 laid.today(),
                 laid.free().people(),
@@ -88,7 +92,11 @@ public class DaysReading {
     }
 
     private static DayPlanView day(
-            LocalDate day, Laid laid, Optional<String> other, Map<LocalDate, List<FairView>> fairs, ViewWriter writer) {
+            LocalDate day,
+            Laid laid,
+            Optional<String> other,
+            Map<LocalDate, List<PinnedFair>> fairs,
+            ViewWriter writer) {
         List<Stretch> its = laid.plan().stretches().stream()
                 .filter(stretch -> stretch.day().equals(day))
                 .toList();
@@ -107,7 +115,7 @@ public class DaysReading {
                 other.orElse(""),
                 its.stream().map(stretch -> stretch(stretch, laid, writer)).toList(),
                 stop(its, laid),
-                Stream.concat(fairs.getOrDefault(day, List.of()).stream().map(FairView::name), due)
+                Stream.concat(fairs.getOrDefault(day, List.of()).stream().map(PinnedFair::name), due)
                         .distinct()
                         .toList());
     }

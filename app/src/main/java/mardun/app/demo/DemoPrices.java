@@ -76,6 +76,19 @@ class DemoPrices {
         return new FeeForm(name, basis, amount, "", "", "", "", "100");
     }
 
+    private static FeeForm byCard(FeeForm fee) {
+        return new FeeForm(
+                fee.name(),
+                fee.basis(),
+                fee.amount(),
+                fee.above(),
+                fee.then(),
+                fee.least(),
+                fee.most(),
+                fee.likelihood(),
+                true);
+    }
+
     private static ChannelForm channel(
             long version, String name, Channel.Kind kind, List<FeeForm> fees, String units, List<String> posted) {
         return new ChannelForm(
@@ -107,7 +120,9 @@ class DemoPrices {
                             stall.terms().version(),
                             "Craft stall",
                             Channel.Kind.BUYERS,
-                            List.of(share("card reader", "2.5"), fixed("each payment", Fee.Basis.SALE, "0.10")),
+                            List.of(
+                                    byCard(share("card reader", "2.5")),
+                                    byCard(fixed("each payment", Fee.Basis.SALE, "0.10"))),
                             "1.3",
                             byHand));
             add(channel(
@@ -140,7 +155,9 @@ class DemoPrices {
                             terms.version(),
                             terms.name(),
                             terms.kind(),
-                            List.of(share("card reader", "3"), fixed("each payment", Fee.Basis.SALE, "0.20")),
+                            List.of(
+                                    byCard(share("card reader", "3")),
+                                    byCard(fixed("each payment", Fee.Basis.SALE, "0.20"))),
                             "1.3",
                             byHand));
         });

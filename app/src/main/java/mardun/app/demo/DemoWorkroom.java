@@ -32,8 +32,6 @@ import mardun.app.material.Print;
 import mardun.app.material.StockService;
 import mardun.app.material.StockViews.PieceForm;
 import mardun.app.material.WeightClass;
-import mardun.app.selling.FairService;
-import mardun.app.selling.FairView.NewFair;
 import mardun.app.settings.SettingsForm;
 import mardun.app.settings.SettingsForm.DaysForm;
 import mardun.app.settings.SettingsForm.MachineForm;
@@ -73,7 +71,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoBench bench;
     private final DemoPrices prices;
     private final DemoQuotes quotes;
-    private final FairService fairs;
+    private final DemoFairs fairs;
     private final TravellingClock clock;
     private final Path whole;
 
@@ -92,7 +90,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoBench bench,
             DemoPrices prices,
             DemoQuotes quotes,
-            FairService fairs,
+            DemoFairs fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
         this.whole = data.resolve(WorkroomFolder.DEMO_IS_WHOLE);
@@ -132,6 +130,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             enterShops();
         });
         prices.enterChannels(today);
+        fairs.enterFormer(today);
         clock.on(today.minusDays(85), () -> designs.enter(ids));
         String spring = "Wherry Lane market";
         finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
@@ -160,10 +159,6 @@ class DemoWorkroom implements SmartInitializingSingleton {
         });
         finished(today.minusDays(16), "small", 10, "10", "Kelp linen", "Oat cotton", "", "Pier Hall");
         LocalDate bigFair = today.plusDays(9);
-        clock.on(today, () -> {
-            fairs.create(new NewFair(UUID.randomUUID(), "Lantern Quay", bigFair));
-            fairs.create(new NewFair(UUID.randomUUID(), "Pier Hall", today.plusDays(12)));
-        });
         BatchId underWay =
                 planned(today.minusDays(4), "medium", 10, "Kelp linen", "Straw cotton", "", bigFair, "Lantern Quay");
         batches.cut(today.minusDays(1), underWay);
@@ -203,6 +198,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         enterBatchesOfSeveralLines(today, bigFair);
         prices.setPrices(today);
         quotes.enter(today);
+        fairs.enter(today);
     }
 
     /** Several designs, sizes and cloths made together, one such batch in each stage. */

@@ -39,6 +39,9 @@ class FinishedGoods {
     private long unitCostMinor;
     private long priceMinor;
     private LocalDate finishedOn;
+    private Long labourMinor;
+    private String bagKind;
+    private Long madeSeconds;
 
     protected FinishedGoods() {}
 
@@ -60,6 +63,7 @@ class FinishedGoods {
         this.totalCostMinor = Math.multiplyExact(unitCostMinor, (long) units);
         this.priceMinor = priceMinor;
         this.finishedOn = finishedOn;
+        this.bagKind = BagKind.keyOf(this);
     }
 
     FinishedGoods(NewGoods made, LocalDate finishedOn) {
@@ -77,6 +81,37 @@ class FinishedGoods {
         this.unitCostMinor = Apportionment.share(made.totalCostMinor(), 1, made.units());
         this.priceMinor = made.priceMinor();
         this.finishedOn = finishedOn;
+        this.bagKind = BagKind.keyOf(this);
+        took(made.made().labourMinor(), made.made().seconds());
+    }
+
+    /**
+     * What the work in all of them comes to.
+     *
+     * @param seconds hands-on time that all of them took
+     */
+    void took(long minor, long seconds) {
+        labourMinor = minor;
+        madeSeconds = seconds;
+    }
+
+    /** What the work in one of them costs, rounded; empty for those that were done before that was kept. */
+    Optional<Long> unitLabourMinor() {
+        return Optional.ofNullable(labourMinor).map(all -> Apportionment.share(all, 1, units));
+    }
+
+    /** How many seconds one of them took, rounded; empty likewise. */
+    Optional<Long> unitSeconds() {
+        return Optional.ofNullable(madeSeconds).map(all -> Apportionment.share(all, 1, units));
+    }
+
+    /** Tells which bags are the same to a buyer. */
+    String bagKind() {
+        return bagKind;
+    }
+
+    Optional<MaterialId> clothId() {
+        return Optional.ofNullable(clothId);
     }
 
     /** They cost so much more together. */

@@ -1,6 +1,7 @@
 package mardun.app.goods;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.id.BatchId;
@@ -28,6 +29,16 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
                 group by m.goodsId, m.place having sum(m.changeUnits) <> 0))
             order by g.finishedOn desc, g.id desc""")
     Page<FinishedGoods> search(String words, boolean all, Pageable page);
+
+    /** Goods of which any are left, the oldest first. */
+    @Query("""
+            select g from FinishedGoods g where exists (
+              select m.goodsId from GoodsMovement m where m.goodsId = g.id
+              group by m.goodsId, m.place having sum(m.changeUnits) <> 0)
+            order by g.id""")
+    List<FinishedGoods> findLeft();
+
+    List<FinishedGoods> findByBagKindInOrderById(Collection<String> keys);
 
     /** The goods, held for this transaction, so that two who take the last bag wait for one another. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

@@ -8,6 +8,9 @@ public enum GoodsKind {
     SAMPLE("kept as a sample"),
     WRITTEN_OFF("written off"),
     COUNTED("counted"),
+    SOLD("sold"),
+    TAKEN_BACK("sale taken back"),
+    STOLEN("stolen"),
     ENTERED("entered from a list");
 
     private final String words;

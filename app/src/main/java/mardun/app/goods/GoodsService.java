@@ -16,6 +16,7 @@ import mardun.app.goods.GoodsViews.FinishedGoodsLine;
 import mardun.app.goods.GoodsViews.GoodsForm;
 import mardun.app.goods.GoodsViews.GoodsMovementView;
 import mardun.app.goods.GoodsViews.GoodsView;
+import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.GoodsViews.PlaceView;
 import mardun.app.id.BatchId;
@@ -40,7 +41,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class GoodsService {
 
     /** Where bags are when they are done. */
-    static final String HOME = "home";
+    public static final String HOME = "home";
 
     private static final int LONGEST_PLACE = 80;
     private static final int LONGEST_REASON = 300;
@@ -117,6 +118,24 @@ public class GoodsService {
         bear(batchId, borneByNone);
     }
 
+    /**
+     * How long the bags of a batch took is known now, and what that costs; inside the caller's transaction.
+     *
+     * @param ofLines the work in all bags of each line
+     */
+    @Transactional
+    public void timed(BatchId batchId, Map<Integer, Made> ofLines) {
+        Map<Integer, List<FinishedGoods>> byLine = goods.findByBatchId(batchId).stream()
+                .collect(Collectors.groupingBy(one -> one.lineNumber().orElse(1)));
+        byLine.forEach((line, lots) -> {
+            Made made = ofLines.getOrDefault(line, new Made(0, 0));
+            int all = lots.stream().mapToInt(FinishedGoods::units).sum();
+            lots.forEach(lot -> lot.took(
+                    Apportionment.share(made.labourMinor(), lot.units(), all),
+                    Apportionment.share(made.seconds(), lot.units(), all)));
+        });
+    }
+
     /** What the bags that a batch gave so far cost, by its lines, in minor units. */
     @Transactional(readOnly = true)
     public Map<Integer, Long> costOfLines(BatchId batchId) {
@@ -189,8 +208,38 @@ public class GoodsService {
         all.forEach(one -> places.getOrDefault(one.id(), List.of()).forEach(place -> visitor.accept(one, place)));
     }
 
-    /** Enters bags that were made before Mardun knew of them; inside the caller's transaction. */
-    void enter(FinishedGoods made, String place) {
+    /**
+     * Bags that were made before Mardun knew of them.
+     *
+     * @param unitCostMinor what one cost
+     * @param priceMinor for which one is sold
+     */
+    public record BagsFromBefore(
+            String design,
+            String size,
+            String cloth,
+            int units,
+            long unitCostMinor,
+            long priceMinor,
+            LocalDate finishedOn,
+            String place) {}
+
+    /** Enters bags that were made before Mardun knew of them. */
+    @Transactional
+    public void enter(BagsFromBefore bags) {
+        enter(
+                new FinishedGoods(
+                        bags.design(),
+                        bags.size(),
+                        bags.cloth(),
+                        bags.units(),
+                        bags.unitCostMinor(),
+                        bags.priceMinor(),
+                        bags.finishedOn()),
+                bags.place());
+    }
+
+    private void enter(FinishedGoods made, String place) {
         long id = goods.save(made).id();
         movements.save(new GoodsMovement(id, place, GoodsKind.ENTERED, made.units(), "from a list", clock.instant()));
     }
@@ -242,6 +291,9 @@ public class GoodsService {
             }
             if (form.kind() == GoodsKind.MADE || form.kind() == GoodsKind.ENTERED) {
                 fields.refuse("kind", form.kind().name(), "Bags are made by finishing a batch.");
+            }
+            if (form.kind() == GoodsKind.SOLD || form.kind() == GoodsKind.TAKEN_BACK) {
+                fields.refuse("kind", form.kind().name(), "A sale is entered where it was made.");
             }
             int there = movements.units(id, place);
             if (!counted && units > there) {

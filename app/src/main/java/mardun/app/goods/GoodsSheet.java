@@ -6,6 +6,7 @@ import java.util.List;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
 import mardun.app.files.SheetWords;
+import mardun.app.goods.GoodsService.BagsFromBefore;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
@@ -102,7 +103,7 @@ class GoodsSheet implements ListSheet {
         }
         return Verdict.add(
                 units + " × " + design,
-                () -> goods.enter(new FinishedGoods(design, size, cloth, units, cost, price, day), place));
+                () -> goods.enter(new BagsFromBefore(design, size, cloth, units, cost, price, day, place)));
     }
 
     private static String atMost(FieldReader fields, SheetLine line, String column, int most) {

@@ -67,6 +67,7 @@ public final class GoodsViews {
      * @param sizeKey what the size is known by; absent where nobody kept that
      * @param clothId the material of the outer cloth; absent where the design has none
      * @param totalCostMinor what all of them cost together
+     * @param made the work in them
      */
     public record NewGoods(
             BatchId batchId,
@@ -80,5 +81,14 @@ public final class GoodsViews {
             Quality quality,
             int units,
             long totalCostMinor,
-            long priceMinor) {}
+            long priceMinor,
+            Made made) {}
+
+    /**
+     * The work in bags that a line of a batch gave.
+     *
+     * @param labourMinor what all of it costs
+     * @param seconds hands-on time that all of them took
+     */
+    public record Made(long labourMinor, long seconds) {}
 }

@@ -149,7 +149,8 @@ public class ChannelService {
                     fields.money(place + ".amount", form.amount(), current.currency()),
                     null,
                     null,
-                    likelihood);
+                    likelihood,
+                    form.isCardOnly());
         }
         List<BandRow> bands = new ArrayList<>();
         bands.add(new BandRow(0, fields.share(place + ".amount", form.amount())));
@@ -164,7 +165,7 @@ public class ChannelService {
                     form.most(),
                     "At least " + form.least() + " and at most " + form.most() + " can't be both. Change one of them.");
         }
-        return new FeeRow(name, form.basis(), bands, null, least, most, likelihood);
+        return new FeeRow(name, form.basis(), bands, null, least, most, likelihood, form.isCardOnly());
     }
 
     private static Optional<Long> money(String field, String text, FieldReader fields, Settings current) {
@@ -230,7 +231,8 @@ public class ChannelService {
                     isBanded ? percent(fee.bands().get(1).share()) : "",
                     amount(fee.leastMinor()),
                     amount(fee.mostMinor()),
-                    percent(fee.likelihood()));
+                    percent(fee.likelihood()),
+                    fee.cardOnly());
         }
 
         private String fee(FeeRow fee) {
@@ -246,7 +248,7 @@ public class ChannelService {
             };
             String likely =
                     fee.likelihood().compareTo(BigDecimal.ONE) == 0 ? "" : ", of " + form.likelihood() + " % of sales";
-            return fee.name() + " " + how + likely;
+            return fee.name() + " " + how + likely + (fee.isCardOnly() ? ", by card" : "");
         }
 
         String says(TermsDocument terms) {

@@ -68,6 +68,7 @@ public final class PriceViews {
      * @param least for each sale; empty for nothing
      * @param most for each sale; empty for as much as it is
      * @param likelihood in per cent; 100 where it is always taken
+     * @param cardOnly it is taken of payments by card alone; absent for no
      */
     public record FeeForm(
             @NotNull @Size(max = 200) String name,
@@ -77,7 +78,26 @@ public final class PriceViews {
             @NotNull @Size(max = 60) String then,
             @NotNull @Size(max = 60) String least,
             @NotNull @Size(max = 60) String most,
-            @NotNull @Size(max = 60) String likelihood) {}
+            @NotNull @Size(max = 60) String likelihood,
+            @Nullable Boolean cardOnly) {
+
+        /** A fee that is taken however a buyer pays. */
+        public FeeForm(
+                String name,
+                Fee.Basis basis,
+                String amount,
+                String above,
+                String then,
+                String least,
+                String most,
+                String likelihood) {
+            this(name, basis, amount, above, then, least, most, likelihood, null);
+        }
+
+        boolean isCardOnly() {
+            return Boolean.TRUE.equals(cardOnly);
+        }
+    }
 
     /**
      * A channel.

@@ -1,10 +1,43 @@
 package mardun.app.selling;
 
+import jakarta.persistence.LockModeType;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
 
 interface FairRepository extends JpaRepository<Fair, Long> {
 
-    List<Fair> findByHeldOnGreaterThanEqualOrderByHeldOnAsc(LocalDate from);
+    /** Those that aren't over, or aren't settled though they are. */
+    @Query("""
+            select f from Fair f where f.endsOn >= :today
+            order by f.heldOn, f.id""")
+    List<Fair> coming(LocalDate today);
+
+    @Query("""
+            select f from Fair f where f.endsOn < :today
+              and lower(concat(f.name, ' ', f.series)) like :words escape '!'
+            order by f.heldOn desc, f.id desc""")
+    Page<Fair> past(LocalDate today, String words, Pageable page);
+
+    /** Those of some series, the first one first. */
+    @Query("select f from Fair f where f.series in :series order by f.heldOn, f.id")
+    List<Fair> inSeries(Collection<String> series);
+
+    /** Past fairs before a day, the newest first. */
+    @Query("select f from Fair f where f.endsOn < :day and f.id <> :but order by f.heldOn desc, f.id desc")
+    List<Fair> before(LocalDate day, long but, Pageable most);
+
+    /** The last fair that was entered. */
+    Optional<Fair> findFirstByOrderByIdDesc();
+
+    /** The fair, held for this transaction, so that what two devices tell at once is taken one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select f from Fair f where f.id = :id")
+    Optional<Fair> findForChange(long id);
 }

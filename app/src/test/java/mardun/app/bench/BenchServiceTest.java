@@ -28,9 +28,10 @@ import mardun.app.days.DayPlans;
 import mardun.app.days.DayPlans.Laid;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
+import mardun.app.id.FairId;
 import mardun.app.material.MaterialService;
 import mardun.app.selling.FairService;
-import mardun.app.selling.FairView;
+import mardun.app.selling.PinnedFair;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -130,7 +131,9 @@ class BenchServiceTest {
     void aDueDayThatIsAFairIsPinnedOnce() {
         LocalDate fair = TODAY.plusDays(4);
         when(fairs.coming())
-                .thenReturn(List.of(new FairView(7, "Mill yard", fair), new FairView(8, "Far", TODAY.plusDays(40))));
+                .thenReturn(List.of(
+                        new PinnedFair(new FairId(7), "Mill yard", fair, fair),
+                        new PinnedFair(new FairId(8), "Far", TODAY.plusDays(40), TODAY.plusDays(41))));
         when(batches.open())
                 .thenReturn(
                         open(batch(1, 1, fair, "Mill yard", false), batch(2, 1, TODAY.plusDays(5), "A school", false)));

@@ -16,6 +16,7 @@ import org.joda.money.Money;
  * @param least what a share comes to at least, for each sale
  * @param most what a share comes to at most, for each sale
  * @param likelihood how likely it is to be taken at all, from 0 to 1: an advertisement's share, of the sales that come from it
+ * @param cardOnly it is taken of payments by card alone; a price is reckoned as if every buyer paid by card
  */
 public record Fee(
         String name,
@@ -24,7 +25,8 @@ public record Fee(
         Optional<Money> amount,
         Optional<Money> least,
         Optional<Money> most,
-        BigDecimal likelihood) {
+        BigDecimal likelihood,
+        boolean cardOnly) {
 
     /** For what it is taken. */
     public enum Basis {
@@ -70,6 +72,18 @@ public record Fee(
         if (least.isPresent() && most.isPresent() && least.get().isGreaterThan(most.get())) {
             throw new IllegalArgumentException("at least " + least.get() + " and at most " + most.get());
         }
+    }
+
+    /** A fee that is taken however a buyer pays. */
+    public Fee(
+            String name,
+            Basis basis,
+            List<Band> bands,
+            Optional<Money> amount,
+            Optional<Money> least,
+            Optional<Money> most,
+            BigDecimal likelihood) {
+        this(name, basis, bands, amount, least, most, likelihood, false);
     }
 
     /** A share of every price. */

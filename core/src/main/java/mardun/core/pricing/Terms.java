@@ -215,6 +215,34 @@ public final class Terms {
         return new Terms(fees, tax, BigDecimal.valueOf(sold), postagePaid, postage);
     }
 
+    /** The same terms for a sale that is paid by card, or that isn't. */
+    public Terms paidByCard(boolean byCard) {
+        return byCard
+                ? this
+                : new Terms(
+                        fees.stream().filter(fee -> !fee.cardOnly()).toList(), tax, unitsPerSale, postagePaid, postage);
+    }
+
+    /**
+     * What came off a sale that was made.
+     *
+     * @param tax inside what was paid
+     * @param fees all that selling took beside that, postage among it
+     */
+    public record Took(Money tax, Money fees) {}
+
+    /**
+     * What comes off a whole sale of {@link #unitsPerSale()} bags, each rounded once, half up.
+     *
+     * @param paid what the buyer paid in all
+     */
+    public Took took(Money paid) {
+        BigFraction exact = Exact.minor(paid);
+        long tax = Apportionment.rounded(taxOf(exact));
+        long all = paid.getAmountMinorLong() - Apportionment.rounded(leftOfSale(exact));
+        return new Took(Money.ofMinor(currency(), tax), Money.ofMinor(currency(), all - tax));
+    }
+
     /** The same terms where the buyer pays nothing for postage, and the maker all of it. */
     public Terms postedFree() {
         return new Terms(fees, tax, unitsPerSale, Money.zero(currency()), postage);

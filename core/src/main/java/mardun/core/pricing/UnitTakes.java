@@ -130,6 +130,16 @@ public record UnitTakes(
                 .divide(good);
     }
 
+    /** What the work in so many that came out well costs, rounded half up. */
+    public Money labourOf(int bags) {
+        return times(labour, BigFraction.of(units, good).multiply(bags));
+    }
+
+    /** How long so many that came out well took. */
+    public Duration timeOf(int bags) {
+        return batchTime.multipliedBy(bags).dividedBy(good);
+    }
+
     /** Whether any work is in it; else nothing is earned by the hour. */
     public boolean takesTime() {
         return !batchTime.isZero();

@@ -1,0 +1,304 @@
+package mardun.app.demo;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import mardun.app.goods.GoodsService;
+import mardun.app.goods.GoodsService.BagsFromBefore;
+import mardun.app.id.FairId;
+import mardun.app.selling.FairService;
+import mardun.app.selling.FairState;
+import mardun.app.selling.FairViews.FairForm;
+import mardun.app.selling.FairViews.NewFair;
+import mardun.app.selling.PackingService;
+import mardun.app.selling.SettlementService;
+import mardun.app.selling.StallEntry;
+import mardun.app.selling.StallEventKind;
+import mardun.app.selling.StallService;
+import mardun.app.selling.StallViews.Ended;
+import mardun.app.selling.StallViews.GoneForm;
+import mardun.app.selling.StallViews.HomeForm;
+import mardun.app.selling.StallViews.PackedForm;
+import mardun.app.selling.StallViews.PackingForm;
+import mardun.app.selling.StallViews.PackingRow;
+import mardun.app.selling.StallViews.SettleForm;
+import mardun.app.selling.StallViews.SettlementView;
+import mardun.app.selling.StallViews.StallTelling;
+import mardun.app.selling.StallViews.TileView;
+import mardun.core.selling.Tender;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** The invented maker's fairs: three years of them behind, one tomorrow that is half packed, some ahead. */
+@Component
+@ConditionalOnProperty("mardun.demo")
+class DemoFairs {
+
+    private static final String LANTERN_QUAY = "Lantern Quay";
+    private static final String WHERRY_LANE = "Wherry Lane market";
+    private static final String PIER_HALL = "Pier Hall";
+    private static final String YARD_SALE = "Autumn yard sale";
+
+    private final FairService fairs;
+    private final PackingService packing;
+    private final StallService stall;
+    private final SettlementService settlements;
+    private final GoodsService goods;
+    private final TravellingClock clock;
+    private final Random random = new Random(1604);
+    private final UUID tablet = new UUID(1604, 1);
+
+    DemoFairs(
+            FairService fairs,
+            PackingService packing,
+            StallService stall,
+            SettlementService settlements,
+            GoodsService goods,
+            TravellingClock clock) {
+        this.fairs = fairs;
+        this.packing = packing;
+        this.stall = stall;
+        this.settlements = settlements;
+        this.goods = goods;
+        this.clock = clock;
+    }
+
+    /** How a fair is gone to: where, for which fee, how far, on which table. */
+    private record Way(String place, String fee, String miles, String hours, String wide, String deep) {}
+
+    private static Way way(String name) {
+        return switch (name) {
+            case LANTERN_QUAY -> new Way("The old ropewalk, Lantern Quay", "65", "48", "1.6", "72 in", "30 in");
+            case WHERRY_LANE -> new Way("Wherry Lane, by the lock", "15", "6", "0.4", "72 in", "24 in");
+            case PIER_HALL -> new Way("Pier Hall, upper floor", "38", "26", "1", "60 in", "30 in");
+            default -> new Way("The yard behind the bakery", "6", "2", "0.2", "48 in", "24 in");
+        };
+    }
+
+    /** Fairs of the years before there was a book: their bags came from a list and are all gone. */
+    void enterFormer(LocalDate today) {
+        former(today.minusDays(1084), LANTERN_QUAY, 9, 8);
+        former(today.minusDays(980), WHERRY_LANE, 7, 4);
+        former(today.minusDays(920), PIER_HALL, 8, 5);
+        former(today.minusDays(765), YARD_SALE, 5, 4);
+        former(today.minusDays(720), LANTERN_QUAY, 11, 10);
+        former(today.minusDays(615), WHERRY_LANE, 8, 4);
+        former(today.minusDays(555), PIER_HALL, 9, 6);
+        former(today.minusDays(400), YARD_SALE, 6, 3);
+        former(today.minusDays(356), LANTERN_QUAY, 12, 12);
+        former(today.minusDays(250), WHERRY_LANE, 9, 6);
+        former(today.minusDays(190), PIER_HALL, 9, 7);
+    }
+
+    /** So many of each of three kinds were taken, and at most so many of each sold; the rest was given to a school. */
+    private void former(LocalDate day, String name, int taken, int most) {
+        String year = " of " + day.getYear();
+        clock.on(day.minusDays(6), () -> {
+            bags("Lined pouch" + year, "small", "Blue ticking", taken, 610, 1450, day);
+            bags("Lined pouch" + year, "medium", "Sailcloth", taken, 790, 1800, day);
+            bags("Market tote" + year, "one size", "Sailcloth", taken / 2 + 1, 1180, 2900, day);
+        });
+        FairId fair = entered(day, name);
+        clock.on(day.minusDays(1), () -> pack(fair, year, 1));
+        sell(day, fair, most, false);
+        settle(day, fair, true);
+    }
+
+    private void bags(String design, String size, String cloth, int units, long cost, long price, LocalDate day) {
+        goods.enter(new BagsFromBefore(design, size, cloth, units, cost, price, day.minusDays(8), GoodsService.HOME));
+    }
+
+    /** The fairs of this season, once its batches are done, and those ahead. */
+    void enter(LocalDate today) {
+        season(today.minusDays(61), WHERRY_LANE, 6, today);
+        season(today.minusDays(35), YARD_SALE, 3, today);
+        FairId last = season(today.minusDays(7), PIER_HALL, 3, today);
+        clock.on(
+                today.minusDays(6),
+                () -> note(last, "Upper floor again: bring the trolley, and ask for the corner by the stairs."));
+        FairId tomorrow = clock(today.minusDays(20), "Sluice Gate market", today.plusDays(1));
+        clock.on(today.minusDays(1), () -> {
+            type(
+                    tomorrow,
+                    FairState.PAID,
+                    new Way("Sluice Gate, under the arches", "30", "18", "0.8", "72 in", "24 in"),
+                    today);
+            packing.propose(tomorrow);
+            List<PackingRow> rows = packing.packing(tomorrow).rows().stream()
+                    .filter(row -> row.units() > 0)
+                    .toList();
+            for (int i = 0; i < rows.size(); i++) {
+                PackingRow row = rows.get(i);
+                packing.enter(
+                        tomorrow,
+                        new PackingForm(row.bag().key(), Integer.toString(row.units()), i % 2 == 0 ? "1" : "2", ""));
+                if (i % 2 == 0) {
+                    packing.pack(tomorrow, new PackedForm(row.bag().key(), true));
+                }
+            }
+        });
+        FairId quay = clock(today, LANTERN_QUAY, today.plusDays(9));
+        clock.on(today, () -> type(quay, FairState.ACCEPTED, way(LANTERN_QUAY), today));
+        FairId pier = clock(today, PIER_HALL, today.plusDays(12));
+        clock.on(today, () -> type(pier, FairState.APPLIED, way(PIER_HALL), today));
+    }
+
+    private FairId clock(LocalDate day, String name, LocalDate heldOn) {
+        List<FairId> made = new ArrayList<>();
+        clock.on(
+                day,
+                () -> made.add(fairs.create(new NewFair(UUID.randomUUID(), name, heldOn, null, null))
+                        .id()));
+        return made.get(0);
+    }
+
+    private FairId entered(LocalDate day, String name) {
+        FairId fair = clock(day.minusDays(30), name, day);
+        clock.on(day.minusDays(20), () -> type(fair, FairState.PAID, way(name), day));
+        return fair;
+    }
+
+    private FairId season(LocalDate day, String name, int sold, LocalDate today) {
+        FairId fair = entered(day, name);
+        clock.on(day.minusDays(1), () -> pack(fair, "", 2));
+        sell(day, fair, sold, true);
+        settle(day, fair, false);
+        return fair;
+    }
+
+    private void type(FairId fair, FairState state, Way way, LocalDate today) {
+        FairForm form = fairs.get(fair).form();
+        fairs.save(
+                fair,
+                new FairForm(
+                        form.version(),
+                        form.name(),
+                        form.heldOn(),
+                        form.endsOn(),
+                        "",
+                        state,
+                        way.place(),
+                        "10:00",
+                        "17:00",
+                        "2.5",
+                        null,
+                        way.fee(),
+                        state == FairState.ACCEPTED ? form.heldOn().minusDays(4) : null,
+                        "",
+                        null,
+                        way.miles(),
+                        "0.45",
+                        "",
+                        way.hours(),
+                        "",
+                        "",
+                        "8",
+                        "",
+                        "",
+                        "",
+                        way.wide(),
+                        way.deep(),
+                        "40 in",
+                        "60 in",
+                        false,
+                        true,
+                        null,
+                        "stall box",
+                        form.notes()));
+    }
+
+    /** Packs all bags whose design ends so, or half of those that are there. */
+    private void pack(FairId fair, String ending, int share) {
+        packing.packing(fair).rows().stream()
+                .filter(row -> row.bag().design().endsWith(ending) && row.elsewhere() + row.atStall() > 1)
+                .forEach(row -> {
+                    int units = (row.elsewhere() + row.atStall() + share - 1) / share;
+                    packing.enter(fair, new PackingForm(row.bag().key(), Integer.toString(units), "1", ""));
+                    packing.pack(fair, new PackedForm(row.bag().key(), true));
+                });
+    }
+
+    /** A day at the stall: at most so many of each kind go, most of them for cash. */
+    private void sell(LocalDate day, FairId fair, int most, boolean everyOther) {
+        clock.on(day, () -> {
+            List<StallEntry> entries = new ArrayList<>();
+            List<TileView> tiles = stall.stall(fair).tiles();
+            for (int kind = 0; kind < tiles.size(); kind++) {
+                TileView tile = tiles.get(kind);
+                int sold = Math.min(tile.left(), everyOther ? most - kind % 3 : most - random.nextInt(3));
+                for (int i = 0; i < sold; i++) {
+                    long price = tile.price().minor();
+                    boolean isHaggled = random.nextInt(9) == 0;
+                    entries.add(new StallEntry(
+                            new UUID(random.nextLong(), random.nextLong()),
+                            StallEventKind.SOLD,
+                            at(day, 10 * 60 + random.nextInt(7 * 60)),
+                            List.of(new StallEntry.Bags(tile.bag().key(), 1, price)),
+                            random.nextInt(3) == 0 ? Tender.CARD : Tender.CASH,
+                            isHaggled ? price - 100 : price,
+                            null,
+                            "",
+                            ""));
+                }
+            }
+            entries.sort(java.util.Comparator.comparing(StallEntry::at));
+            stall.tell(fair, new StallTelling(tablet, entries));
+        });
+    }
+
+    private static Instant at(LocalDate day, int minute) {
+        return day.atTime(LocalTime.of(minute / 60, minute % 60))
+                .atZone(ZoneId.systemDefault())
+                .toInstant();
+    }
+
+    /** Counts in the evening; where all has to go, what is left is given away. */
+    private void settle(LocalDate day, FairId fair, boolean givesAway) {
+        clock.on(day, () -> {
+            SettlementView shown = settlements.settlement(fair);
+            List<HomeForm> home = new ArrayList<>();
+            List<GoneForm> gone = new ArrayList<>();
+            shown.home().forEach(row -> {
+                boolean goes = givesAway && row.expected() > 0;
+                home.add(new HomeForm(row.bag().key(), goes ? "0" : Integer.toString(row.expected())));
+                if (goes) {
+                    gone.add(new GoneForm(
+                            row.bag().key(),
+                            Integer.toString(row.expected()),
+                            Ended.GIVEN_AWAY,
+                            "",
+                            "to the school’s raffle"));
+                }
+            });
+            long off = random.nextInt(4) == 0 ? 50 : 0;
+            settlements.settle(
+                    fair,
+                    new SettleForm(
+                            UUID.randomUUID(),
+                            shown.mark(),
+                            amount(shown.cashExpected().minor() + 8_000 - off),
+                            "80",
+                            "",
+                            home,
+                            gone,
+                            shown.thereHours(),
+                            shown.wayHours(),
+                            "",
+                            true));
+        });
+    }
+
+    private static String amount(long minor) {
+        return minor / 100 + "." + String.format(java.util.Locale.ROOT, "%02d", minor % 100);
+    }
+
+    private void note(FairId fair, String words) {
+        FairForm form = fairs.get(fair).form();
+        fairs.save(fair, form.noting(words));
+    }
+}

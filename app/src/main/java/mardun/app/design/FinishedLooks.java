@@ -1,0 +1,87 @@
+package mardun.app.design;
+
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
+import mardun.app.material.StockShelves;
+import mardun.app.material.StockShelves.Shelves;
+import mardun.app.problem.FieldReader;
+import mardun.core.design.Design;
+import mardun.core.design.Finished;
+import mardun.core.design.SizedDesign;
+import mardun.core.design.Sizing;
+import mardun.core.measure.Length;
+import mardun.core.measure.Quantity;
+import mardun.core.measure.ShownRounding;
+import mardun.core.picture.BagPainter;
+import mardun.core.working.Figure;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How finished bags look and how much room they take, for whoever shows or packs them. */
+@Component
+public class FinishedLooks {
+
+    private final DesignService designs;
+    private final StockShelves shelves;
+
+    FinishedLooks(DesignService designs, StockShelves shelves) {
+        this.designs = designs;
+        this.shelves = shelves;
+    }
+
+    /**
+     * A finished bag.
+     *
+     * @param picture empty where it can't be drawn
+     * @param deep nothing for what is flat
+     */
+    public record FinishedLook(Optional<PictureView> picture, Length wide, Length deep, Length high) {}
+
+    /**
+     * A size of a design in materials that were chosen for it.
+     *
+     * @param chosen by slot; the others are filled as usual
+     * @return empty where the design has no such size any more, or can't be worked out
+     */
+    @Transactional(readOnly = true)
+    public Optional<FinishedLook> of(DesignId id, String sizeKey, Map<String, MaterialId> chosen) {
+        DesignDocument document = designs.document(id);
+        FieldReader fields = new FieldReader();
+        Design design = DocumentReader.read(document, fields);
+        int size = document.sizeKeys() == null ? -1 : document.sizeKeys().indexOf(sizeKey);
+        if (size < 0 || !fields.problems().isEmpty()) {
+            return Optional.empty();
+        }
+        SizedDesign sized = Sizing.of(design, size);
+        return sized.finished().map(finished -> look(document, chosen, design, sized, finished));
+    }
+
+    private FinishedLook look(
+            DesignDocument document,
+            Map<String, MaterialId> chosen,
+            Design design,
+            SizedDesign sized,
+            Finished finished) {
+        Set<MaterialId> used = new HashSet<>(DesignService.materialsOf(document));
+        used.addAll(chosen.values());
+        Shelves read = shelves.read(used);
+        Optional<PictureView> picture = BagPainter.paint(design, sized)
+                .map(painted -> PictureView.of(
+                        painted,
+                        slot -> Optional.ofNullable(chosen.get(slot))
+                                .or(() -> document.slots().stream()
+                                        .filter(one -> one.key().equals(slot))
+                                        .findFirst()
+                                        .flatMap(one -> Optional.ofNullable(one.materialId())))
+                                .flatMap(read::look)));
+        return new FinishedLook(picture, length(finished.width()), length(finished.depth()), length(finished.height()));
+    }
+
+    private static Length length(Figure<Quantity> measured) {
+        return measured.value().toLength(ShownRounding.NEAREST);
+    }
+}

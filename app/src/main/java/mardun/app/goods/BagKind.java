@@ -1,0 +1,49 @@
+package mardun.app.goods;
+
+import java.util.Optional;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
+
+/**
+ * Bags that are the same to a buyer: of one design, size, cloth and quality, whichever batch gave them.
+ *
+ * @param key tells it from others; the same for the same bags, also after a design or a cloth was renamed
+ * @param designId empty for bags that were entered from a list
+ * @param sizeKey empty where nobody kept that
+ */
+public record BagKind(
+        String key,
+        Optional<DesignId> designId,
+        Optional<String> sizeKey,
+        String designName,
+        String sizeName,
+        String clothName,
+        Quality quality) {
+
+    /** What tells the kind of some bags from others. */
+    static String keyOf(FinishedGoods goods) {
+        String design = goods.designId().map(DesignId::key).orElseGet(() -> "“" + goods.designName() + "”");
+        String size = goods.sizeKey().orElseGet(() -> "“" + goods.sizeName() + "”");
+        String cloth = goods.clothId().map(MaterialId::key).orElseGet(() -> "“" + goods.clothName() + "”");
+        return design + "/" + size + "/" + cloth + "/" + goods.quality();
+    }
+
+    static BagKind of(FinishedGoods goods) {
+        return new BagKind(
+                goods.bagKind(),
+                goods.designId(),
+                goods.sizeKey(),
+                goods.designName(),
+                goods.sizeName(),
+                goods.clothName(),
+                goods.quality());
+    }
+
+    /** As it is called: {@code Heron pouch, small, Reed Stripe}. */
+    public String words() {
+        return designName
+                + (sizeName.isBlank() ? "" : ", " + sizeName)
+                + (clothName.isBlank() ? "" : ", " + clothName)
+                + (quality == Quality.SECOND ? ", second" : "");
+    }
+}

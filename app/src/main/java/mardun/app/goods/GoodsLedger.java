@@ -1,0 +1,114 @@
+package mardun.app.goods;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The door through which other areas move finished bags. No place ever has fewer than none. */
+@Component
+public class GoodsLedger {
+
+    private final FinishedGoodsRepository goods;
+    private final GoodsMovementRepository movements;
+    private final Clock clock;
+
+    GoodsLedger(FinishedGoodsRepository goods, GoodsMovementRepository movements, Clock clock) {
+        this.goods = goods;
+        this.movements = movements;
+        this.clock = clock;
+    }
+
+    /** All bags that are left somewhere, by kind, the oldest lot first. */
+    @Transactional(readOnly = true)
+    public Map<BagKind, List<GoodsLot>> there() {
+        return byKind(goods.findLeft());
+    }
+
+    /** Every lot that there ever was of some kinds, the oldest first; a key that isn't known is left out. */
+    @Transactional(readOnly = true)
+    public Map<String, List<GoodsLot>> ofKinds(Collection<String> keys) {
+        Map<String, List<GoodsLot>> found = new LinkedHashMap<>();
+        if (!keys.isEmpty()) {
+            byKind(goods.findByBagKindInOrderById(keys)).forEach((kind, lots) -> found.put(kind.key(), lots));
+        }
+        return found;
+    }
+
+    private Map<BagKind, List<GoodsLot>> byKind(List<FinishedGoods> some) {
+        Map<Long, Map<String, Integer>> places = new HashMap<>();
+        if (!some.isEmpty()) {
+            movements.places(some.stream().map(FinishedGoods::id).toList()).forEach(at -> {
+                if (at.getUnits() != 0) {
+                    places.computeIfAbsent(at.getGoodsId(), id -> new LinkedHashMap<>())
+                            .put(at.getPlace(), at.getUnits());
+                }
+            });
+        }
+        Map<String, List<FinishedGoods>> byKey = new LinkedHashMap<>();
+        some.forEach(one ->
+                byKey.computeIfAbsent(one.bagKind(), key -> new ArrayList<>()).add(one));
+        Map<BagKind, List<GoodsLot>> kinds = new LinkedHashMap<>();
+        byKey.values().forEach(lots -> {
+            // What they are called now: as the latest are.
+            BagKind kind = BagKind.of(lots.get(lots.size() - 1));
+            kinds.put(
+                    kind,
+                    lots.stream()
+                            .map(one -> lot(one, kind, places.getOrDefault(one.id(), Map.of())))
+                            .toList());
+        });
+        return kinds;
+    }
+
+    private static GoodsLot lot(FinishedGoods one, BagKind kind, Map<String, Integer> at) {
+        return new GoodsLot(
+                one.id(),
+                kind,
+                one.batchId(),
+                one.lineNumber(),
+                at,
+                one.units(),
+                one.totalCostMinor(),
+                one.unitCostMinor(),
+                one.unitLabourMinor(),
+                one.unitSeconds(),
+                one.priceMinor(),
+                one.finishedOn());
+    }
+
+    /** Holds some lots for this transaction in the order of their ids, so that two who take the last bag wait for one another. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void hold(Collection<Long> ids) {
+        ids.stream().sorted().distinct().forEach(goods::findForMoving);
+    }
+
+    /** How many of a lot are at a place now; who asks to take them holds the lot. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public int units(long id, String place) {
+        return movements.units(id, place);
+    }
+
+    /**
+     * Bags of a lot that the caller holds come to a place or leave it.
+     *
+     * @param change below zero where they leave
+     * @throws IllegalStateException if fewer than none would be there
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void move(long id, String place, GoodsKind kind, int change, String reason) {
+        if (change == 0) {
+            return;
+        }
+        if (change < 0 && movements.units(id, place) + change < 0) {
+            throw new IllegalStateException("fewer than none of lot " + id + " at " + place);
+        }
+        movements.saveAndFlush(new GoodsMovement(id, place, kind, change, reason, clock.instant()));
+    }
+}

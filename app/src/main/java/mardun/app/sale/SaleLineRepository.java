@@ -1,0 +1,28 @@
+package mardun.app.sale;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.id.FairId;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
+
+    List<SaleLine> findBySaleIdOrderById(UUID saleId);
+
+    List<SaleLine> findBySaleIdInOrderById(Collection<UUID> saleIds);
+
+    /** Bags of a fair that were sold though the book had none left. */
+    @Query("""
+            select l from SaleLine l join Sale s on s.id = l.saleId
+            where s.fairId = :fair and s.takenBackAt is null and l.goodsId is null order by l.id""")
+    List<SaleLine> unclear(FairId fair);
+
+    /** How many of each kind were sold at each fair. */
+    @Query("""
+            select new mardun.app.sale.Sales$KindSold(s.fairId, l.bagKind, sum(l.units), sum(l.paidMinor))
+            from SaleLine l join Sale s on s.id = l.saleId
+            where s.fairId in :fairs and s.takenBackAt is null group by s.fairId, l.bagKind""")
+    List<Sales.KindSold> kinds(Collection<FairId> fairs);
+}

@@ -1,0 +1,23 @@
+package mardun.app.sale;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.id.FairId;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface SaleRepository extends JpaRepository<Sale, UUID> {
+
+    /** What was sold at some fairs, by how it was paid. */
+    @Query("""
+            select new mardun.app.sale.Sales$Sum(
+                s.fairId, s.tender, count(s), sum(s.units), sum(s.paidMinor), sum(s.taxMinor), sum(s.feesMinor),
+                sum(s.costMinor), sum(s.labourMinor), sum(s.seconds), sum(s.unknownUnits))
+            from Sale s where s.fairId in :fairs and s.takenBackAt is null group by s.fairId, s.tender""")
+    List<Sales.Sum> sums(Collection<FairId> fairs);
+
+    @Query("select s from Sale s where s.fairId = :fair order by s.number desc")
+    List<Sale> latest(FairId fair, Limit most);
+}

@@ -1,0 +1,357 @@
+package mardun.app.sale;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mardun.app.channel.Channels;
+import mardun.app.goods.BagKind;
+import mardun.app.goods.GoodsKind;
+import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLot;
+import mardun.app.id.ChannelId;
+import mardun.app.id.FairId;
+import mardun.app.problem.RefusedException;
+import mardun.app.sale.Sale.Worth;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.core.money.Apportionment;
+import mardun.core.pricing.Terms;
+import mardun.core.selling.Tender;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The book of sales: each takes its bags from the shelf, the oldest lot first, and knows what came off it by the terms of that moment. What
+ * was sold though the book had none left stays unclear until the maker says how that was; no place ever has fewer than none.
+ */
+@Service
+public class Sales {
+
+    private final SaleRepository sales;
+    private final SaleLineRepository lines;
+    private final GoodsLedger ledger;
+    private final Channels channels;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    Sales(
+            SaleRepository sales,
+            SaleLineRepository lines,
+            GoodsLedger ledger,
+            Channels channels,
+            SettingsService settings,
+            Clock clock) {
+        this.sales = sales;
+        this.lines = lines;
+        this.ledger = ledger;
+        this.channels = channels;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /**
+     * Bags of a kind in a sale.
+     *
+     * @param kind the key of the kind
+     * @param usualMinor what one is usually sold for
+     */
+    public record Sold(String kind, int units, long usualMinor) {}
+
+    /**
+     * A sale as it is booked.
+     *
+     * @param place where the bags were
+     * @param paidMinor what the buyer paid for all of it
+     * @param payment what a card reader calls the payment; empty for none
+     */
+    public record NewSale(
+            UUID id,
+            ChannelId channelId,
+            Optional<FairId> fairId,
+            String place,
+            Instant at,
+            Tender tender,
+            List<Sold> bags,
+            long paidMinor,
+            String payment,
+            String note) {
+
+        int units() {
+            return bags.stream().mapToInt(Sold::units).sum();
+        }
+    }
+
+    /** How many of a kind were sold at a fair, and for how much. */
+    public record KindSold(FairId fair, String kind, long units, long paidMinor) {}
+
+    /** What was sold at a fair and paid in one way. */
+    public record Sum(
+            FairId fair,
+            Tender tender,
+            long sales,
+            long units,
+            long paidMinor,
+            long taxMinor,
+            long feesMinor,
+            long costMinor,
+            long labourMinor,
+            long seconds,
+            long unknownUnits) {}
+
+    /**
+     * A sale as it stands.
+     *
+     * @param bags in words
+     */
+    public record Booked(
+            UUID id,
+            Instant at,
+            Tender tender,
+            int units,
+            long paidMinor,
+            long taxMinor,
+            long feesMinor,
+            long costMinor,
+            boolean takenBack,
+            List<BookedLine> bags) {}
+
+    /** Bags of a sale as they stand. */
+    public record BookedLine(long id, String kind, int units, long paidMinor, boolean unclear) {}
+
+    /**
+     * Books a sale; inside the caller's transaction, and once for each id.
+     *
+     * @throws RefusedException if there never were bags of a kind in it
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void book(NewSale sold) {
+        Map<String, List<GoodsLot>> lots =
+                ledger.ofKinds(sold.bags().stream().map(Sold::kind).toList());
+        sold.bags().stream()
+                .filter(bags -> !lots.containsKey(bags.kind()))
+                .findFirst()
+                .ifPresent(unknown -> {
+                    throw RefusedException.conflict(
+                            "There never were bags like these in the book: " + unknown.kind() + ".");
+                });
+        ledger.hold(
+                lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
+        Settings current = settings.current();
+        Sale sale = new Sale(sold, LocalDate.ofInstant(sold.at(), clock.getZone()));
+        Terms.Took took = channels.get(sold.channelId())
+                .channel(current.workroom().hourlyRate())
+                .terms()
+                .paidByCard(sold.tender() == Tender.CARD)
+                .ofUnits(sold.units())
+                .took(current.money(sold.paidMinor()));
+        sale.took(took.tax().getAmountMinorLong(), took.fees().getAmountMinorLong());
+        sales.saveAndFlush(sale);
+        List<Long> shares = shares(sold);
+        Worth worth = Worth.NOTHING;
+        for (int i = 0; i < sold.bags().size(); i++) {
+            Sold bags = sold.bags().get(i);
+            worth = worth.plus(take(sold, bags, shares.get(i), lots.get(bags.kind())));
+        }
+        sale.cost(worth);
+    }
+
+    /** What was paid for the bags of each kind, by what they usually cost; where all are for nothing, by how many they are. */
+    private static List<Long> shares(NewSale sold) {
+        long usual = sold.bags().stream()
+                .mapToLong(bags -> Math.multiplyExact(bags.usualMinor(), (long) bags.units()))
+                .sum();
+        return Apportionment.of(
+                sold.bags().stream()
+                        .map(bags -> BigFraction.of(sold.paidMinor())
+                                .multiply(
+                                        usual == 0
+                                                ? BigFraction.of(bags.units(), sold.units())
+                                                : BigFraction.of(bags.usualMinor())
+                                                        .multiply(bags.units())
+                                                        .divide(usual)))
+                        .toList(),
+                sold.paidMinor());
+    }
+
+    private Worth take(NewSale sold, Sold bags, long paid, List<GoodsLot> lots) {
+        Worth worth = Worth.NOTHING;
+        int open = bags.units();
+        long unpaid = paid;
+        for (GoodsLot lot : lots) {
+            int taken = Math.min(open, ledger.units(lot.id(), sold.place()));
+            if (taken > 0) {
+                long its = Apportionment.share(unpaid, taken, open);
+                Worth of = worth(lot, taken);
+                ledger.move(lot.id(), sold.place(), GoodsKind.SOLD, -taken, "");
+                lines.save(line(sold, bags, lot.id(), taken, its, of));
+                worth = worth.plus(of);
+                open -= taken;
+                unpaid -= its;
+            }
+        }
+        if (open > 0) {
+            // What nobody can find in the book is reckoned as one of the latest lot until the maker says how it was.
+            Worth of = worth(lots.get(lots.size() - 1), open);
+            lines.save(line(sold, bags, null, open, unpaid, of));
+            worth = worth.plus(of);
+        }
+        return worth;
+    }
+
+    private static SaleLine line(NewSale sold, Sold bags, Long lot, int units, long paid, Worth worth) {
+        return new SaleLine(sold.id(), bags.kind(), lot, sold.place(), units, paid, bags.usualMinor(), worth);
+    }
+
+    private static Worth worth(GoodsLot lot, int units) {
+        return new Worth(
+                Apportionment.share(lot.totalCostMinor(), units, lot.made()),
+                lot.unitLabourMinor().orElse(0L) * units,
+                lot.unitSeconds().orElse(0L) * units,
+                lot.unitSeconds().isPresent() ? 0 : units);
+    }
+
+    /**
+     * A sale is taken back: its bags are where they were. Once more it is the same.
+     *
+     * @return whether there is such a sale
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean takeBack(UUID id) {
+        Optional<Sale> found = sales.findById(id);
+        found.filter(sale -> !sale.isTakenBack()).ifPresent(sale -> {
+            List<SaleLine> its = lines.findBySaleIdOrderById(id);
+            ledger.hold(its.stream().flatMap(line -> line.goodsId().stream()).toList());
+            its.forEach(line -> line.goodsId()
+                    .ifPresent(lot -> ledger.move(lot, line.place(), GoodsKind.TAKEN_BACK, line.units(), "")));
+            sale.takeBack(clock.instant());
+            sales.saveAndFlush(sale);
+        });
+        return found.isPresent();
+    }
+
+    /** Whether a sale is in the book. */
+    @Transactional(readOnly = true)
+    public boolean has(UUID id) {
+        return sales.existsById(id);
+    }
+
+    /** What was sold at some fairs, by how it was paid. */
+    @Transactional(readOnly = true)
+    public List<Sum> sums(Collection<FairId> fairs) {
+        return fairs.isEmpty() ? List.of() : sales.sums(fairs);
+    }
+
+    /** How many of each kind were sold at some fairs. */
+    @Transactional(readOnly = true)
+    public List<KindSold> kinds(Collection<FairId> fairs) {
+        return fairs.isEmpty() ? List.of() : lines.kinds(fairs);
+    }
+
+    /** The last sales of a fair, the newest first, with those that were taken back. */
+    @Transactional(readOnly = true)
+    public List<Booked> latest(FairId fair, int most) {
+        List<Sale> some = sales.latest(fair, Limit.of(most));
+        Map<UUID, List<SaleLine>> its = some.isEmpty()
+                ? Map.of()
+                : lines.findBySaleIdInOrderById(some.stream().map(Sale::getId).toList()).stream()
+                        .collect(Collectors.groupingBy(SaleLine::saleId, LinkedHashMap::new, Collectors.toList()));
+        return some.stream()
+                .map(sale -> booked(sale, its.getOrDefault(sale.getId(), List.of())))
+                .toList();
+    }
+
+    private static Booked booked(Sale sale, List<SaleLine> its) {
+        return new Booked(
+                sale.getId(),
+                sale.soldAt(),
+                sale.tender(),
+                sale.units(),
+                sale.paidMinor(),
+                sale.taxMinor(),
+                sale.feesMinor(),
+                sale.costMinor(),
+                sale.isTakenBack(),
+                its.stream().map(Sales::booked).toList());
+    }
+
+    private static BookedLine booked(SaleLine line) {
+        return new BookedLine(
+                line.id(),
+                line.bagKind(),
+                line.units(),
+                line.paidMinor(),
+                line.goodsId().isEmpty());
+    }
+
+    /** Bags that were sold at a fair though the book had none left. */
+    @Transactional(readOnly = true)
+    public List<BookedLine> unclear(FairId fair) {
+        return lines.unclear(fair).stream().map(Sales::booked).toList();
+    }
+
+    /**
+     * How it was with bags that the book didn't have.
+     *
+     * @param kind of which kind they were; the same one where there just were more than the book knew
+     * @param place where they were
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void clear(long lineId, BagKind kind, List<GoodsLot> lots, String place) {
+        SaleLine line = lines.findById(lineId)
+                .filter(one -> one.goodsId().isEmpty())
+                .orElseThrow(() -> RefusedException.missing("This question was answered already."));
+        Sale sale = sales.findById(line.saleId()).orElseThrow();
+        ledger.hold(lots.stream().map(GoodsLot::id).toList());
+        boolean isOther = !kind.key().equals(line.bagKind());
+        List<SaleLine> found = new ArrayList<>();
+        int open = line.units();
+        long unpaid = line.paidMinor();
+        for (GoodsLot lot : lots) {
+            int taken = Math.min(open, ledger.units(lot.id(), place));
+            if (taken > 0) {
+                long its = Apportionment.share(unpaid, taken, open);
+                Worth of = worth(lot, taken);
+                ledger.move(lot.id(), place, GoodsKind.SOLD, -taken, "");
+                found.add(new SaleLine(line.saleId(), kind.key(), lot.id(), place, taken, its, line.usualMinor(), of));
+                open -= taken;
+                unpaid -= its;
+            }
+        }
+        if (open > 0 && isOther) {
+            throw RefusedException.conflict("Of “" + kind.words() + "” there are " + (line.units() - open) + " at “"
+                    + place + "”, and " + line.units() + " were sold. Choose another one.");
+        }
+        if (open > 0) {
+            // There was one more than the book knew: it is counted in, and sold.
+            GoodsLot last = lots.get(lots.size() - 1);
+            Worth of = worth(last, open);
+            ledger.move(last.id(), place, GoodsKind.COUNTED, open, "sold, so it was there");
+            ledger.move(last.id(), place, GoodsKind.SOLD, -open, "");
+            found.add(new SaleLine(line.saleId(), kind.key(), last.id(), place, open, unpaid, line.usualMinor(), of));
+        }
+        lines.delete(line);
+        lines.saveAll(found);
+        lines.flush();
+        sale.cost(lines.findBySaleIdOrderById(sale.getId()).stream()
+                .map(SaleLine::worth)
+                .reduce(Worth.NOTHING, Worth::plus));
+        sales.saveAndFlush(sale);
+    }
+
+    /** The sale that some bags belong to. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> saleOf(long lineId) {
+        return lines.findById(lineId).map(SaleLine::saleId);
+    }
+}

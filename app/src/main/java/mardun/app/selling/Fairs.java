@@ -1,0 +1,215 @@
+package mardun.app.selling;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mardun.app.id.FairId;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.sale.Sales;
+import mardun.app.selling.FairViews.FairForm;
+import mardun.app.selling.FairViews.FairRow;
+import mardun.app.selling.FairViews.NextThing;
+import mardun.app.selling.SettledDocument.FairCost;
+import mardun.app.selling.SettledDocument.Figures;
+import mardun.app.settings.Settings;
+import mardun.app.show.ViewWriter;
+import mardun.core.selling.FairCosts;
+import mardun.core.selling.Settlement;
+import mardun.core.selling.Settlement.Counted;
+import mardun.core.selling.Settlement.Sold;
+import mardun.core.selling.Tender;
+import org.springframework.stereotype.Component;
+
+/** Reads fairs and what each left, for those who show them. */
+@Component
+class Fairs {
+
+    private final FairRepository repository;
+    private final Sales sales;
+    private final Clock clock;
+
+    Fairs(FairRepository repository, Sales sales, Clock clock) {
+        this.repository = repository;
+        this.sales = sales;
+        this.clock = clock;
+    }
+
+    Fair get(FairId id) {
+        return repository.findById(id.value()).orElseThrow(Fairs::missing);
+    }
+
+    /** The same, held for the caller's transaction. */
+    Fair forChange(FairId id) {
+        return repository.findForChange(id.value()).orElseThrow(Fairs::missing);
+    }
+
+    private static RefusedException missing() {
+        return RefusedException.missing("There is no such fair, or no longer.");
+    }
+
+    /** What is known of a fair; what was typed was read before it was stored. */
+    static FairFacts facts(Fair fair, Settings current) {
+        return FairFacts.read(fair.form(), new FieldReader(), current);
+    }
+
+    /** What a fair sold so far, and what it costs, without a count. */
+    static Figures figures(List<Sales.Sum> sums, FairCosts costs, long goneMinor) {
+        return new Figures(
+                (int) sums.stream().mapToLong(Sales.Sum::units).sum(),
+                (int) sums.stream().mapToLong(Sales.Sum::sales).sum(),
+                sums.stream().mapToLong(Sales.Sum::paidMinor).sum(),
+                paid(sums, Tender.CASH),
+                paid(sums, Tender.CARD),
+                sums.stream().mapToLong(Sales.Sum::taxMinor).sum(),
+                sums.stream().mapToLong(Sales.Sum::feesMinor).sum(),
+                sums.stream().mapToLong(Sales.Sum::costMinor).sum(),
+                sums.stream().mapToLong(Sales.Sum::labourMinor).sum(),
+                sums.stream().mapToLong(Sales.Sum::seconds).sum(),
+                (int) sums.stream().mapToLong(Sales.Sum::unknownUnits).sum(),
+                goneMinor,
+                new FairCost(
+                        costs.stall().getAmountMinorLong(),
+                        costs.travel().getAmountMinorLong(),
+                        costs.sleep().getAmountMinorLong(),
+                        costs.food().getAmountMinorLong(),
+                        costs.helpers().getAmountMinorLong(),
+                        costs.other().getAmountMinorLong()));
+    }
+
+    private static long paid(List<Sales.Sum> sums, Tender tender) {
+        return sums.stream()
+                .filter(sum -> sum.tender() == tender)
+                .mapToLong(Sales.Sum::paidMinor)
+                .sum();
+    }
+
+    /** Figures settled: {@code difference} is what was counted more than expected, in cash and by card. */
+    static Settlement settlement(
+            Figures figures, long difference, java.time.Duration there, java.time.Duration way, Settings current) {
+        FairCost fair = figures.fair();
+        return Settlement.of(
+                new Sold(
+                        figures.bags(),
+                        current.money(figures.paidMinor()),
+                        current.money(figures.taxMinor()),
+                        current.money(figures.feesMinor()),
+                        current.money(figures.costMinor()),
+                        current.money(figures.labourMinor()),
+                        java.time.Duration.ofSeconds(figures.seconds()),
+                        figures.unknown()),
+                new Counted(current.money(difference), current.money(figures.goneMinor())),
+                new FairCosts(
+                        current.money(fair.stallMinor()),
+                        current.money(fair.travelMinor()),
+                        current.money(fair.sleepMinor()),
+                        current.money(fair.foodMinor()),
+                        current.money(fair.helpersMinor()),
+                        current.money(fair.otherMinor())),
+                there,
+                way);
+    }
+
+    /** A settled fair once more, as it was settled. */
+    static Settlement settlement(SettledDocument settled, Settings current) {
+        return settlement(
+                settled.figures(),
+                difference(settled),
+                java.time.Duration.ofSeconds(settled.thereSeconds()),
+                java.time.Duration.ofSeconds(settled.waySeconds()),
+                current);
+    }
+
+    private static long difference(SettledDocument settled) {
+        Figures figures = settled.figures();
+        return settled.cashMinor() - figures.cashSoldMinor() + settled.cardMinor() - figures.cardSoldMinor();
+    }
+
+    /** Fairs as they stand among others of their series. */
+    List<FairRow> rows(Collection<Fair> some, Settings current) {
+        List<FairId> open = some.stream()
+                .filter(fair -> fair.settled().isEmpty())
+                .map(Fair::id)
+                .toList();
+        Map<FairId, List<Sales.Sum>> sums = sales.sums(open).stream().collect(Collectors.groupingBy(Sales.Sum::fair));
+        Map<String, List<FairId>> series = new LinkedHashMap<>();
+        if (!some.isEmpty()) {
+            repository.inSeries(some.stream().map(Fair::series).distinct().toList()).stream()
+                    .filter(fair -> fair.state() != FairState.NOT_GOING)
+                    .forEach(fair -> series.computeIfAbsent(fair.series(), name -> new ArrayList<>())
+                            .add(fair.id()));
+        }
+        return some.stream()
+                .map(fair -> row(
+                        fair,
+                        series.getOrDefault(fair.series(), List.of()).indexOf(fair.id()) + 1,
+                        sums.getOrDefault(fair.id(), List.of()),
+                        current))
+                .toList();
+    }
+
+    private FairRow row(Fair fair, int turn, List<Sales.Sum> sums, Settings current) {
+        ViewWriter writer = current.writer();
+        FairFacts facts = facts(fair, current);
+        Figures figures = fair.settled().map(SettledDocument::figures).orElseGet(() -> figures(sums, facts.costs(), 0));
+        Settlement settled = fair.settled()
+                .map(its -> settlement(its, current))
+                .orElseGet(() -> settlement(figures, 0, facts.there(), facts.onTheWay(), current));
+        boolean shown = fair.settled().isPresent() || figures.sales() > 0;
+        return new FairRow(
+                fair.id(),
+                fair.name(),
+                fair.heldOn(),
+                fair.endsOn(),
+                fair.state(),
+                fair.form().place(),
+                turn,
+                figures.bags(),
+                shown ? writer.money(figures.paidMinor()) : null,
+                shown ? writer.money(settled.left().value()) : null,
+                shown
+                        ? settled.perHourThere()
+                                .map(hour -> writer.money(hour.value()))
+                                .orElse(null)
+                        : null,
+                shown
+                        ? settled.perHourInAll()
+                                .map(hour -> writer.money(hour.value()))
+                                .orElse(null)
+                        : null,
+                fair.settled().isPresent(),
+                next(fair).orElse(null));
+    }
+
+    /** What has to be done next for a fair, by its state and its days. */
+    private Optional<NextThing> next(Fair fair) {
+        FairForm form = fair.form();
+        LocalDate today = LocalDate.now(clock);
+        Stream<Optional<NextThing>> things = switch (fair.state()) {
+            case THINKING -> Stream.of(thing("apply", form.applyBy(), today));
+            case APPLIED, ACCEPTED ->
+                Stream.of(
+                        thing("pay the deposit", form.depositDueOn(), today),
+                        thing("pay the fee", form.feeDueOn(), today));
+            case PAID, DONE, NOT_GOING -> Stream.empty();
+        };
+        Optional<NextThing> due = things.flatMap(Optional::stream).min(java.util.Comparator.comparing(NextThing::day));
+        boolean isOver = fair.endsOn().isBefore(today)
+                && fair.settled().isEmpty()
+                && fair.state() != FairState.NOT_GOING
+                && fair.state() != FairState.DONE;
+        return isOver ? Optional.of(new NextThing("settle it", fair.endsOn(), false)) : due;
+    }
+
+    private static Optional<NextThing> thing(
+            String what, @org.jspecify.annotations.Nullable LocalDate day, LocalDate today) {
+        return Optional.ofNullable(day).map(by -> new NextThing(what, by, by.isBefore(today)));
+    }
+}

@@ -1,0 +1,14 @@
+package mardun.app.selling;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** What a device told, as it is stored. */
+@Converter
+class StoredEntry extends JsonColumn<StallEntry> {
+
+    StoredEntry() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,15 @@
+package mardun.app.selling;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import mardun.app.selling.FairViews.FairForm;
+import tools.jackson.core.type.TypeReference;
+
+/** What was typed of a fair, as it is stored. */
+@Converter
+class StoredFairForm extends JsonColumn<FairForm> {
+
+    StoredFairForm() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,15 @@
+package mardun.app.selling;
+
+import jakarta.persistence.Converter;
+import java.util.Map;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** How many of which lots, as it is stored. */
+@Converter
+class StoredLots extends JsonColumn<Map<Long, Integer>> {
+
+    StoredLots() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,56 @@
+package mardun.core.selling;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Map;
+import org.joda.money.CurrencyUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Coins and notes: as few as can be, checked against every way of paying an amount. */
+class CoinsTest {
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "EUR", "GBP", "USD", "CAD", "AUD", "NZD", "CHF", "DKK", "SEK", "NOK", "PLN", "CZK", "JPY", "HUF", "KWD"
+            })
+    void changeTakesAsFewPiecesAsCanBe(String code) {
+        Coins coins = Coins.of(CurrencyUnit.of(code));
+        int step = Math.toIntExact(coins.smallest());
+        int[] fewest = new int[5_000];
+        Arrays.fill(fewest, 1, fewest.length, Integer.MAX_VALUE);
+        for (int amount = 1; amount < fewest.length; amount++) {
+            for (long one : coins.all()) {
+                long before = amount - one / step;
+                if (before >= 0 && fewest[(int) before] < Integer.MAX_VALUE) {
+                    fewest[amount] = Math.min(fewest[amount], fewest[(int) before] + 1);
+                }
+            }
+            Map<Long, Integer> change = coins.change((long) amount * step);
+            assertThat(change.values().stream().mapToInt(Integer::intValue).sum())
+                    .as(code + " " + amount * step)
+                    .isEqualTo(fewest[amount]);
+            assertThat(change.entrySet().stream()
+                            .mapToLong(one -> one.getKey() * one.getValue())
+                            .sum())
+                    .isEqualTo((long) amount * step);
+        }
+    }
+
+    @Test
+    void aBuyerHandsOverJustThatOrTheNextNotes() {
+        Coins coins = Coins.of(CurrencyUnit.EUR);
+        assertThat(coins.handed(1_450)).containsExactly(1_450L, 1_500L, 2_000L, 5_000L, 10_000L);
+        assertThat(coins.handed(2_000)).containsExactly(2_000L, 5_000L, 10_000L);
+        assertThat(coins.handed(6_300)).contains(6_300L, 8_000L, 10_000L);
+    }
+
+    @Test
+    void whatIsLessThanTheSmallestCoinCanNotBeGivenBack() {
+        assertThat(Coins.of(CurrencyUnit.CHF).change(13)).containsExactly(Map.entry(10L, 1));
+        assertThat(Coins.of(CurrencyUnit.CHF).change(0)).isEmpty();
+    }
+}

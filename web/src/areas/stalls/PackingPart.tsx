@@ -1,0 +1,263 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Schemas } from '../../api/client';
+import { usePacking } from '../../api/queries';
+import { BagPicture } from '../../ui/BagPicture';
+import { Button } from '../../ui/Button';
+import { ProblemNotice } from '../../ui/Notice';
+import { day } from '../../ui/units';
+import { useSend } from '../../ui/useSend';
+import { TableDrawing } from './TableDrawing';
+
+type Row = Schemas['PackingRow'];
+type Packing = Schemas['PackingView'];
+
+/** What goes along: how many of each, in which box, packed or not; change to bring, and the table. */
+export function PackingPart({ fairId }: { fairId: number }) {
+  const { data, error } = usePacking(fairId);
+  const propose = useSend(() => api.put<Packing>(`/api/fairs/${fairId}/packing/proposed`, {}));
+  if (error) return <ProblemNotice problem={error} />;
+  if (!data) return <p className="text-soft">Opening …</p>;
+  const going = data.rows.filter((row) => row.units > 0);
+  const others = data.rows.filter((row) => row.units === 0);
+  return (
+    <div className="grid items-start gap-4 xl:grid-cols-[1fr_340px]">
+      <section className="sheet overflow-x-auto rounded-tl-none px-4 py-3" aria-label="Packing list">
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <h2>
+            {data.fair}: {data.packedUnits} of {data.units} bags packed
+          </h2>
+          <div className="flex gap-2 print:hidden">
+            <Button look="quiet" onClick={() => window.print()} disabled={going.length === 0}>
+              Print the list
+            </Button>
+            <Button
+              onClick={() => propose.mutate(undefined)}
+              disabled={propose.isPending || data.rows.length === 0}
+            >
+              Take what is proposed
+            </Button>
+          </div>
+        </div>
+        {data.boxes.length > 1 && (
+          <p className="text-soft">
+            {data.boxes
+              .map((box) => `${box.box || 'no box'}: ${box.packed} of ${box.rows} packed, ${box.units} bags`)
+              .join(' · ')}
+          </p>
+        )}
+        {propose.problem && <ProblemNotice problem={propose.problem} />}
+        {data.rows.length === 0 && (
+          <p className="text-soft">No finished bags yet. They come from finished batches.</p>
+        )}
+        {data.rows.length > 0 && (
+          <table className="listing mt-1">
+            <thead>
+              <tr>
+                <th>Packed</th>
+                <th>Bag</th>
+                <th className="num">There are</th>
+                <th className="num">Take</th>
+                <th>Box</th>
+                <th className="num">Price there</th>
+              </tr>
+            </thead>
+            <tbody>
+              {going.map((row) => (
+                <PackingLine key={row.bag.key} fairId={fairId} row={row} />
+              ))}
+              {others.length > 0 && going.length > 0 && (
+                <tr className="print:hidden">
+                  <td colSpan={6} className="pt-3 font-bold text-soft">
+                    Not on the list
+                  </td>
+                </tr>
+              )}
+              {others.map((row) => (
+                <PackingLine key={row.bag.key} fairId={fairId} row={row} />
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <div className="space-y-4">
+        {data.table && <TableDrawing table={data.table} rows={data.rows} />}
+        {!data.table && (
+          <section className="sheet p-4 print:hidden">
+            <h2>The table</h2>
+            <p className="text-soft">
+              Type how large the table is, under Plan, and what fits on it is drawn to scale.
+            </p>
+          </section>
+        )}
+        <section className="sheet p-4" aria-label="Change to bring">
+          <h2>Change to bring</h2>
+          {data.change.coins.length === 0 ? (
+            <p className="text-soft">Once bags with prices are on the list.</p>
+          ) : (
+            <>
+              <table className="listing">
+                <tbody>
+                  {data.change.coins.map(({ coin, count }) => (
+                    <tr key={coin.minor}>
+                      <td className="num">{count} ×</td>
+                      <td className="num">{coin.amount}</td>
+                    </tr>
+                  ))}
+                  <tr className="font-bold">
+                    <td>together</td>
+                    <td className="num">{data.change.together.amount}</td>
+                  </tr>
+                </tbody>
+              </table>
+              <p className="mt-1 text-[13px] text-soft">
+                For the first {data.change.buyers} buyers, of whom every third comes with a larger note.
+              </p>
+            </>
+          )}
+        </section>
+        {data.coming.length > 0 && (
+          <section className="sheet p-4 print:hidden" aria-label="Still to come">
+            <h2>Still to come</h2>
+            <ul>
+              {data.coming.map((batch) => (
+                <li key={batch.batchId} className="border-b border-line-faint py-1.5">
+                  <Link className="font-semibold text-woad hover:underline" to={`/batches/${batch.batchId}`}>
+                    {batch.units} × {batch.name}
+                  </Link>
+                  <span className="text-soft">, due {day(batch.dueOn)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <p className="px-1 print:hidden">
+          <Link className="font-semibold text-woad hover:underline" to="/prices/tickets">
+            Price tickets for all that goes
+          </Link>
+        </p>
+      </div>
+    </div>
+  );
+}
+
+const words = ({ bag }: Row) => [bag.design, bag.size, bag.cloth].filter(Boolean).join(', ');
+
+function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
+  const [units, setUnits] = useState<string>();
+  const [box, setBox] = useState<string>();
+  const [price, setPrice] = useState<string>();
+  const enter = useSend(
+    (form: Omit<Schemas['PackingForm'], 'kind'>) =>
+      api.put<Packing>(`/api/fairs/${fairId}/packing`, { kind: row.bag.key, ...form }),
+    () => {
+      setUnits(undefined);
+      setBox(undefined);
+      setPrice(undefined);
+    },
+  );
+  const pack = useSend(() =>
+    api.put<Packing>(`/api/fairs/${fairId}/packing/packed`, { kind: row.bag.key, packed: !row.packed }),
+  );
+  const typed = {
+    units: units ?? (row.units === 0 ? '' : String(row.units)),
+    box: box ?? row.box,
+    ownPrice: price ?? row.ownPrice,
+  };
+  const isChanged = units !== undefined || box !== undefined || price !== undefined;
+  const leave = () => {
+    if (isChanged && (typed.units !== '' || row.units > 0)) enter.mutate(typed);
+  };
+  const problem = enter.problem ?? pack.problem;
+  const name = words(row);
+  const field = (
+    label: string,
+    value: string,
+    change: (value: string) => void,
+    more: { wide: string; numeric?: boolean; bad?: boolean; placeholder?: string },
+  ) => (
+    <input
+      className={`field ${more.wide} ${more.numeric ? 'text-right' : ''}`}
+      aria-label={`${label}, ${name}`}
+      aria-invalid={more.bad}
+      inputMode={more.numeric ? 'decimal' : undefined}
+      placeholder={more.placeholder}
+      value={value}
+      onChange={(event) => change(event.target.value)}
+      onBlur={leave}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') leave();
+      }}
+    />
+  );
+  return (
+    <>
+      <tr className={row.units === 0 ? 'print:hidden' : ''}>
+        <td>
+          <input
+            type="checkbox"
+            className="size-6"
+            aria-label={`Packed: ${name}`}
+            checked={row.packed}
+            disabled={row.units === 0 || pack.isPending}
+            onChange={() => pack.mutate(undefined)}
+          />
+        </td>
+        <td>
+          <span className="flex items-center gap-3">
+            <span className="w-[52px] shrink-0 print:hidden">
+              {row.bag.picture && <BagPicture picture={row.bag.picture} across={52} up={40} />}
+            </span>
+            <span>
+              <b>
+                {row.bag.design}
+                {row.bag.size && `, ${row.bag.size}`}
+              </b>
+              <span className="block text-[13px] text-soft">
+                {row.bag.cloth}
+                {row.bag.quality === 'SECOND' && ' · seconds'}
+              </span>
+            </span>
+          </span>
+        </td>
+        <td className="num">
+          {row.elsewhere + row.atStall}
+          {row.atStall > 0 && (
+            <span className="block text-[13px] whitespace-nowrap text-soft">{row.atStall} in the box</span>
+          )}
+        </td>
+        <td className="num">
+          {field('Take', typed.units, setUnits, {
+            wide: '!w-[74px]',
+            numeric: true,
+            bad: !!problem?.on('units'),
+            placeholder: String(row.proposed),
+          })}
+        </td>
+        <td>{field('Box', typed.box, setBox, { wide: '!w-[92px]' })}</td>
+        <td className="num">
+          {field('Price', typed.ownPrice, setPrice, {
+            wide: '!w-[92px]',
+            numeric: true,
+            bad: !!problem?.on('ownPrice'),
+            placeholder: row.price?.amount ?? 'none yet',
+          })}
+        </td>
+      </tr>
+      {(problem || (row.proposed > 0 && row.units === 0)) && (
+        <tr className="print:hidden">
+          <td className="!border-0 !pt-0" />
+          <td colSpan={5} className="!border-0 !pt-0 text-[13px] text-soft">
+            {problem ? (
+              <span className="text-madder" role="alert">
+                {problem.message}
+              </span>
+            ) : (
+              `${row.proposed} proposed. ${row.reason}`
+            )}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
