@@ -27,6 +27,7 @@ create table packing_line (
     units       integer      not null,
     box         varchar(60)  not null,
     price_minor bigint,
+    asked_minor bigint       not null,
     packed      boolean      not null,
     moved_units integer      not null
 );

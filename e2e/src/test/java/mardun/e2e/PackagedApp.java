@@ -173,12 +173,20 @@ final class PackagedApp implements AutoCloseable {
         return send(posting(path, json));
     }
 
+    String put(String path, String json) throws IOException {
+        return send(sending("PUT", path, json));
+    }
+
     private HttpRequest.Builder posting(String path, String json) {
+        return sending("POST", path, json);
+    }
+
+    private HttpRequest.Builder sending(String method, String path, String json) {
         return HttpRequest.newBuilder(URI.create(url(path)))
                 .header("Content-Type", "application/json")
                 .header("X-XSRF-TOKEN", TOKEN)
                 .header("Cookie", "XSRF-TOKEN=" + TOKEN)
-                .POST(HttpRequest.BodyPublishers.ofString(json));
+                .method(method, HttpRequest.BodyPublishers.ofString(json));
     }
 
     private static String send(HttpRequest.Builder request) throws IOException {

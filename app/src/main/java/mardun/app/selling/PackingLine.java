@@ -21,6 +21,10 @@ class PackingLine {
     private int units;
     private String box;
     private @Nullable Long priceMinor;
+
+    /** What was asked for one when it was put on the list, as its ticket has it; 0 for nothing. */
+    private long askedMinor;
+
     private boolean packed;
 
     /** How many were moved into the stall's box when it was ticked. */
@@ -34,7 +38,8 @@ class PackingLine {
         this.box = "";
     }
 
-    void enter(int howMany, String inBox, @Nullable Long ownPriceMinor) {
+    void enter(int howMany, String inBox, @Nullable Long ownPriceMinor, long asked) {
+        askedMinor = asked;
         units = howMany;
         box = inBox;
         priceMinor = ownPriceMinor;
@@ -64,6 +69,11 @@ class PackingLine {
 
     String box() {
         return box;
+    }
+
+    /** For what one is sold there: the maker's own price for this fair, or else what was asked when it was put on the list. */
+    long soldFor() {
+        return priceMinor == null ? askedMinor : priceMinor;
     }
 
     /** The maker's own price for this fair; empty for the channel's. */

@@ -97,7 +97,8 @@ public class PackingService {
         Map<BagKind, List<GoodsLot>> there = there(id);
         List<PackingLine> list = lines.findByFairIdOrderById(id);
         Map<String, PackingLine> byKind = list.stream().collect(Collectors.toMap(PackingLine::bagKind, line -> line));
-        Map<String, Long> prices = bags.prices(fair, list, there);
+        Map<String, Long> prices = new HashMap<>(bags.asked(fair, there));
+        list.forEach(line -> line.priceMinor().ifPresent(own -> prices.put(line.bagKind(), own)));
         History history = history(fair);
         List<PackingRow> rows = new ArrayList<>();
         there.forEach((kind, lots) -> {
@@ -237,10 +238,9 @@ public class PackingService {
 
     /** What is proposed as change, in minor units. */
     long changeMinor(Fair fair) {
-        List<PackingLine> list = lines.findByFairIdOrderById(fair.id());
-        Map<String, Long> prices = bags.prices(fair, list, there(fair.id()));
         Map<Long, Integer> byPrice = new HashMap<>();
-        list.forEach(line -> byPrice.merge(prices.getOrDefault(line.bagKind(), 0L), line.units(), Integer::sum));
+        lines.findByFairIdOrderById(fair.id())
+                .forEach(line -> byPrice.merge(line.soldFor(), line.units(), Integer::sum));
         return ChangeFloat.of(Coins.of(settings.current().currency()), byPrice, BUYERS)
                 .minor();
     }
@@ -297,7 +297,7 @@ public class PackingService {
 
     /** Puts some of a kind on the list, changes how many, or takes them off. */
     @Transactional
-    public PackingView enter(FairId id, PackingForm form) {
+    public void enter(FairId id, PackingForm form) {
         Fair fair = open(id);
         FieldReader fields = new FieldReader();
         int units = form.units().isBlank() ? 0 : fields.count("units", form.units(), 0, MOST_UNITS);
@@ -329,31 +329,41 @@ public class PackingService {
             before.ifPresent(lines::delete);
         } else {
             PackingLine line = before.orElseGet(() -> new PackingLine(id, form.kind()));
-            line.enter(units, box, own);
+            line.enter(
+                    units,
+                    box,
+                    own,
+                    asked(fair, Map.of(lots.get(lots.size() - 1).kind(), lots)));
             lines.save(line);
         }
         lines.flush();
-        return packing(id);
+    }
+
+    private long asked(Fair fair, Map<BagKind, List<GoodsLot>> kind) {
+        return bags.asked(fair, kind).values().iterator().next();
     }
 
     /** Puts as many of each kind on the list as are proposed, where none of it is on it yet. */
     @Transactional
-    public PackingView propose(FairId id) {
+    public void propose(FairId id) {
         open(id);
         packing(id).rows().stream()
                 .filter(row -> row.units() == 0 && row.proposed() > 0)
                 .forEach(row -> {
                     PackingLine line = new PackingLine(id, row.bag().key());
-                    line.enter(row.proposed(), "", null);
+                    line.enter(
+                            row.proposed(),
+                            "",
+                            null,
+                            row.price() == null ? 0 : row.price().minor());
                     lines.save(line);
                 });
         lines.flush();
-        return packing(id);
     }
 
     /** A kind is in its box: as many as go along are at the stall's place. Taken out again, they are where they are when they are done. */
     @Transactional
-    public PackingView pack(FairId id, PackedForm form) {
+    public void pack(FairId id, PackedForm form) {
         Fair fair = open(id);
         PackingLine line = lines.findByFairIdAndBagKind(id, form.kind())
                 .orElseThrow(
@@ -364,7 +374,6 @@ public class PackingService {
             takeOut(fair, line);
         }
         lines.saveAndFlush(line);
-        return packing(id);
     }
 
     private void putIn(Fair fair, PackingLine line) {

@@ -1,5 +1,8 @@
 package mardun.app.selling;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -7,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.app.batch.CuttableBatches;
 import mardun.app.channel.PricePlace;
+import mardun.app.design.DesignService;
 import mardun.app.design.FinishedLooks;
 import mardun.app.design.FinishedLooks.FinishedLook;
 import mardun.app.goods.BagKind;
@@ -20,8 +24,6 @@ import mardun.app.price.PriceBook;
 import mardun.app.selling.StallViews.BagView;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.stored.Changes;
-import mardun.app.stored.Remembered;
 import mardun.core.pricing.Terms;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
@@ -30,12 +32,23 @@ import org.springframework.stereotype.Component;
 @Component
 class StallBags {
 
+    private static final int MOST_KNOWN = 2_000;
+
     private final FinishedLooks looks;
     private final CuttableBatches batches;
     private final PriceBook book;
     private final ChannelService channels;
     private final SettingsService settings;
-    private final Remembered<GoodsLot, Optional<FinishedLook>> known;
+    private final DesignService designs;
+
+    /** Colours of materials are looked up again after a while; designs as soon as they change. */
+    private final Cache<Looked, Optional<FinishedLook>> known = Caffeine.newBuilder()
+            .maximumSize(MOST_KNOWN)
+            .expireAfterWrite(Duration.ofMinutes(5))
+            .build();
+
+    /** A lot of a design as it is at a revision. */
+    private record Looked(long lot, long revision) {}
 
     StallBags(
             FinishedLooks looks,
@@ -43,13 +56,13 @@ class StallBags {
             PriceBook book,
             ChannelService channels,
             SettingsService settings,
-            Changes changes) {
+            DesignService designs) {
         this.looks = looks;
         this.batches = batches;
         this.book = book;
         this.channels = channels;
         this.settings = settings;
-        this.known = new Remembered<>(changes);
+        this.designs = designs;
     }
 
     /** On which terms a fair sells. */
@@ -57,8 +70,8 @@ class StallBags {
         return channels.find(fair.form().channelId()).id();
     }
 
-    /** What buyers pay for one of each kind, in minor units, as a fair's channel and its packing list have it. */
-    Map<String, Long> prices(Fair fair, Collection<PackingLine> packed, Map<BagKind, List<GoodsLot>> kinds) {
+    /** What buyers pay for one of each kind now, in minor units, on a fair's terms. */
+    Map<String, Long> asked(Fair fair, Map<BagKind, List<GoodsLot>> kinds) {
         ChannelId channel = channel(fair);
         Terms terms = terms(fair);
         Map<PricePlace, Money> asked = book.asked(channel);
@@ -69,14 +82,29 @@ class StallBags {
                     : kind.designId()
                             .map(design -> asked.get(
                                     new PricePlace(design, kind.sizeKey().orElse(""), channel)));
-            long minor = fromBook.map(Money::getAmountMinorLong)
-                    .orElse(lots.get(lots.size() - 1).priceMinor());
             prices.put(
                     kind.key(),
-                    terms.buyerPays(Money.ofMinor(terms.postage().getCurrencyUnit(), minor))
-                            .getAmountMinorLong());
+                    fromBook.map(terms::buyerPays)
+                            .map(Money::getAmountMinorLong)
+                            .orElseGet(() -> asWhenDone(terms, lots)));
         });
-        packed.forEach(line -> line.priceMinor().ifPresent(own -> prices.put(line.bagKind(), own)));
+        return prices;
+    }
+
+    /** What buyers pay for one as it was asked when the latest of them were done. */
+    private static long asWhenDone(Terms terms, List<GoodsLot> lots) {
+        return terms.buyerPays(Money.ofMinor(
+                        terms.postage().getCurrencyUnit(),
+                        lots.get(lots.size() - 1).priceMinor()))
+                .getAmountMinorLong();
+    }
+
+    /** For what one of each kind is sold at a fair: as its packing list has it, and what isn't on it as it was asked when it was done. */
+    Map<String, Long> prices(Fair fair, Collection<PackingLine> list, Map<BagKind, List<GoodsLot>> kinds) {
+        Terms terms = terms(fair);
+        Map<String, Long> prices = new HashMap<>();
+        kinds.forEach((kind, lots) -> prices.put(kind.key(), asWhenDone(terms, lots)));
+        list.forEach(line -> prices.put(line.bagKind(), line.soldFor()));
         return prices;
     }
 
@@ -98,13 +126,14 @@ class StallBags {
 
     /** How bags of a kind look: as those of the latest lot do. */
     Optional<FinishedLook> look(List<GoodsLot> lots) {
-        return known.get(lots.get(lots.size() - 1), this::lookOf);
-    }
-
-    private Optional<FinishedLook> lookOf(GoodsLot lot) {
-        BagKind kind = lot.kind();
-        return kind.designId()
-                .flatMap(design -> kind.sizeKey().flatMap(size -> looks.of(design, size, materials(lot))));
+        GoodsLot latest = lots.get(lots.size() - 1);
+        return latest.kind()
+                .designId()
+                .flatMap(design -> latest.kind()
+                        .sizeKey()
+                        .flatMap(size -> known.get(
+                                new Looked(latest.id(), designs.latest(design).revision()),
+                                lot -> looks.of(design, size, materials(latest)))));
     }
 
     private Map<String, MaterialId> materials(GoodsLot lot) {

@@ -42,17 +42,20 @@ class StallController {
 
     @PutMapping("/packing")
     PackingView enterPacking(@PathVariable FairId id, @RequestBody @Valid PackingForm form) {
-        return packing.enter(id, form);
+        packing.enter(id, form);
+        return packing.packing(id);
     }
 
     @PutMapping("/packing/proposed")
     PackingView takeProposed(@PathVariable FairId id) {
-        return packing.propose(id);
+        packing.propose(id);
+        return packing.packing(id);
     }
 
     @PutMapping("/packing/packed")
     PackingView pack(@PathVariable FairId id, @RequestBody @Valid PackedForm form) {
-        return packing.pack(id, form);
+        packing.pack(id, form);
+        return packing.packing(id);
     }
 
     @GetMapping("/stall")
