@@ -17,6 +17,7 @@ const ORDER = [
   'bench',
   'cost-and-price',
   'tickets',
+  'stalls',
 ];
 
 export interface Topic {

@@ -34,6 +34,9 @@ final class PackagedApp implements AutoCloseable {
     /** Once for all tests: nobody spreads it out anew under an application that runs from there. */
     private static Path spread;
 
+    /** A folder with the invented workroom's data, from which no application runs. */
+    private static Path entered;
+
     private final Path folder;
     private final int port;
     private final boolean demo;
@@ -49,8 +52,34 @@ final class PackagedApp implements AutoCloseable {
 
     static PackagedApp withDemoData() throws IOException {
         PackagedApp app = new PackagedApp(true);
+        copy(demoData(), app.folder);
         app.start();
         return app;
+    }
+
+    /** The invented workroom's data, entered once for all tests: each has its own copy of it. */
+    private static synchronized Path demoData() throws IOException {
+        if (entered == null) {
+            PackagedApp first = new PackagedApp(true);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(first.folder)));
+            first.start();
+            first.kill();
+            entered = first.folder;
+        }
+        return entered;
+    }
+
+    private static void copy(Path from, Path to) throws IOException {
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.toList()) {
+                Path copied = to.resolve(from.relativize(file));
+                if (Files.isDirectory(file)) {
+                    Files.createDirectories(copied);
+                } else {
+                    Files.copy(file, copied);
+                }
+            }
+        }
     }
 
     static PackagedApp empty() throws IOException {

@@ -46,7 +46,13 @@ class ScreenshotsTest {
             take(app, "/logbook", "at the bench", "logbook");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
-            take(app, "/batches/10", "Made together", "together");
+            take(app, "/stalls/15?part=pack", "Change to bring", "packing");
+            Page stall = open(app, "/stalls/15/day", "Heron pouch");
+            stall.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Heron pouch, small"))
+                    .first()
+                    .click();
+            stall.getByText("20.00").first().click();
+            save(stall, "stall");
             take(app, "/prices", "Heron pouch", "prices");
             Page sheet = open(app, "/prices", "Heron pouch");
             sheet.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Heron pouch"))
@@ -54,10 +60,6 @@ class ScreenshotsTest {
                     .click();
             assertThat(sheet.getByText("By each school")).isVisible();
             save(sheet, "price-sheet");
-            Page page = open(app, "/batches/6", "Cut list");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outer panel, height"))
-                    .click();
-            save(page, "working");
             retakeParts(app);
         }
     }
