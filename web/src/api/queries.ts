@@ -17,6 +17,7 @@ export const keys = {
   quotes: ['quotes'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
+  onlineShop: ['online-shop'] as const,
 };
 
 export const useSettings = () =>
@@ -207,6 +208,14 @@ export const useMovements = (materialId: number) =>
 /** The ways of selling, those that were put away too. */
 export const useChannels = () =>
   useQuery({ queryKey: keys.channels, queryFn: () => api.get<Schemas['ChannelView'][]>('/api/channels') });
+
+/** The online shop, its orders and payouts; asked for again while it is looked at. */
+export const useOnlineShop = () =>
+  useQuery({
+    queryKey: keys.onlineShop,
+    queryFn: () => api.get<Schemas['OnlineShopView']>('/api/online-shop'),
+    refetchInterval: 15_000,
+  });
 
 /** The fairs that come, the next one first. */
 export const useFairs = () =>

@@ -2100,6 +2100,118 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/online-shop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['getOnlineShop'];
+    put: operations['linkOnlineShop'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/listings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['offerOnline'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/looked': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['lookAtOnlineShop'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/orders/{id}/arrived': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['orderArrived'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/orders/{id}/back': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['orderCameBack'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/orders/{id}/forgotten': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['forgetBuyer'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/orders/{id}/posted': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['postOrder'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/price-tickets': {
     parameters: {
       query?: never;
@@ -2628,6 +2740,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/simulated/online-shop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readSimulatedShop'];
+    put?: never;
+    post: operations['actAtSimulatedShop'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/stock-take': {
     parameters: {
       query?: never;
@@ -2844,6 +2972,13 @@ export interface components {
     };
     AwayForm: {
       putAway: boolean;
+      /** Format: int64 */
+      version: number;
+    };
+    BackForm: {
+      /** @enum {string} */
+      ended: 'INTO_STOCK' | 'SCRAPPED';
+      reason: string;
       /** Format: int64 */
       version: number;
     };
@@ -3272,6 +3407,11 @@ export interface components {
       /** Format: int64 */
       soldMaterialId: number;
       want: components['schemas']['WantLine'];
+    };
+    BuyerView: {
+      address: string[];
+      name: string;
+      reach: string;
     };
     BuyingView: {
       nowhere: components['schemas']['WantLine'][];
@@ -4737,9 +4877,29 @@ export interface components {
       /** Format: int32 */
       wanted: number;
     };
+    LinkForm: {
+      /** Format: int64 */
+      channelId?: number;
+      connected: boolean;
+    };
     ListView: {
       columns: components['schemas']['ColumnView'][];
       key: string;
+    };
+    ListingForm: {
+      kind: string;
+      offered: boolean;
+      price: string;
+    };
+    ListingView: {
+      kind: string;
+      offered: boolean;
+      price?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      there: number;
+      /** Format: int32 */
+      told?: number;
+      words: string;
     };
     LogDay: {
       /** Format: date */
@@ -5431,6 +5591,18 @@ export interface components {
       /** Format: int64 */
       supplierId: number;
     };
+    OnlineShopView: {
+      answered: components['schemas']['PageViewShopOrderView'];
+      /** Format: int64 */
+      channelId?: number;
+      connected: boolean;
+      listings: components['schemas']['ListingView'][];
+      /** Format: date-time */
+      lookedAt?: string;
+      open: components['schemas']['ShopOrderView'][];
+      payouts: components['schemas']['PayoutView'][];
+      trouble: string;
+    };
     OpenForm: {
       open: boolean;
     };
@@ -5503,6 +5675,18 @@ export interface components {
         | 'INSIDE_LABEL'
         | 'NO_LABEL';
       sentence: string;
+      words: string;
+    };
+    OrderForm: {
+      /** Format: int64 */
+      version: number;
+    };
+    OrderLineView: {
+      /** Format: int32 */
+      missing: number;
+      price: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
       words: string;
     };
     OrderView: {
@@ -5701,6 +5885,15 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    PageViewShopOrderView: {
+      items: components['schemas']['ShopOrderView'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
     PageViewUnsewnLine: {
       items: components['schemas']['UnsewnLine'][];
       /** Format: int32 */
@@ -5755,6 +5948,26 @@ export interface components {
     };
     PassphraseForm: {
       passphrase: string;
+    };
+    PayoutLineView: {
+      fee: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      finding: 'MATCHES' | 'NO_SUCH_ORDER' | 'PAID_BEFORE' | 'CANCELLED' | 'OTHER_PAYMENT' | 'OTHER_FEE';
+      off: components['schemas']['MoneyView'];
+      order: string;
+      paid: components['schemas']['MoneyView'];
+      with: string[];
+    };
+    PayoutView: {
+      clean: boolean;
+      /** Format: int64 */
+      id: number;
+      lines: components['schemas']['PayoutLineView'][];
+      name: string;
+      off: components['schemas']['MoneyView'];
+      /** Format: date-time */
+      paidAt: string;
+      total: components['schemas']['MoneyView'];
     };
     PictureCloth: {
       colour: string;
@@ -6610,6 +6823,45 @@ export interface components {
       unplaced?: components['schemas']['AmountView'];
       worth: components['schemas']['MoneyView'];
     };
+    ShopActForm: {
+      /** @enum {string} */
+      act:
+        | 'ORDER'
+        | 'CANCEL_LAST'
+        | 'WANT_LAST_BACK'
+        | 'PAY_OUT'
+        | 'PAY_OUT_WRONG'
+        | 'GO_AWAY'
+        | 'COME_BACK'
+        | 'ASK_TOO_OFTEN'
+        | 'TELL_TWICE'
+        | 'TELL_ONCE';
+    };
+    ShopOrderView: {
+      /** Format: date */
+      arrivedOn?: string;
+      buyer?: components['schemas']['BuyerView'];
+      cameBack: string;
+      /** Format: int64 */
+      id: number;
+      late: boolean;
+      lines: components['schemas']['OrderLineView'][];
+      number: string;
+      paid: components['schemas']['MoneyView'];
+      paidOut: boolean;
+      /** Format: date-time */
+      placedAt?: string;
+      /** Format: date */
+      postBy?: string;
+      postage: components['schemas']['MoneyView'];
+      /** Format: date */
+      postedOn?: string;
+      /** @enum {string} */
+      state: 'RESERVED' | 'SHORT' | 'POSTED' | 'ARRIVED' | 'CAME_BACK' | 'CANCELLED';
+      /** Format: int64 */
+      version: number;
+      wantsBack: string;
+    };
     ShopView: {
       lines: components['schemas']['BuyLine'][];
       sum: components['schemas']['MoneyView'];
@@ -6644,6 +6896,15 @@ export interface components {
     SidesView: {
       high: components['schemas']['LengthView'];
       wide: components['schemas']['LengthView'];
+    };
+    SimulatedShopView: {
+      away: boolean;
+      offers: string[];
+      /** Format: int32 */
+      orders: number;
+      tellsTwice: boolean;
+      /** Format: int32 */
+      untold: number;
     };
     Sitting: {
       /** Format: int64 */
@@ -11803,6 +12064,201 @@ export interface operations {
       };
     };
   };
+  getOnlineShop: {
+    parameters: {
+      query?: {
+        page?: number;
+        size?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  linkOnlineShop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LinkForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  offerOnline: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ListingForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  lookAtOnlineShop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  orderArrived: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  orderCameBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BackForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  forgetBuyer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  postOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
   readTickets: {
     parameters: {
       query?: {
@@ -12773,6 +13229,50 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['PrinterView'];
+        };
+      };
+    };
+  };
+  readSimulatedShop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SimulatedShopView'];
+        };
+      };
+    };
+  };
+  actAtSimulatedShop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ShopActForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SimulatedShopView'];
         };
       };
     };

@@ -18,6 +18,7 @@ const ORDER = [
   'cost-and-price',
   'tickets',
   'stalls',
+  'online-shop',
 ];
 
 export interface Topic {

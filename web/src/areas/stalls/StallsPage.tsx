@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useFairs, usePastFairs } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
 import { ProblemNotice } from '../../ui/Notice';
@@ -28,7 +28,12 @@ export default function StallsPage() {
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1>Stalls</h1>
-        <Button onClick={() => setAdding(true)}>New fair</Button>
+        <div className="flex gap-2">
+          <ButtonLink look="quiet" to="/stalls/online">
+            Online shop
+          </ButtonLink>
+          <Button onClick={() => setAdding(true)}>New fair</Button>
+        </div>
       </header>
       {coming.data?.length === 0 && (
         <section className="sheet mb-4 max-w-[640px] p-5">

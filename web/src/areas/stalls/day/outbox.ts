@@ -64,13 +64,15 @@ function inThePage(): Store {
 let opened: Promise<Store> | undefined;
 
 /** What is kept of stalls, whether the server answers or not. */
-export const kept = () =>
-  (opened ??= openDB<Schema>('mardun-stall', 1, {
+export const kept = () => (opened ??= open().then(inTheBrowser, inThePage));
+
+const open = async () =>
+  openDB<Schema>('mardun-stall', 1, {
     upgrade(db) {
       db.createObjectStore('entries', { keyPath: 'seq', autoIncrement: true });
       db.createObjectStore('views');
     },
-  }).then(inTheBrowser, inThePage));
+  });
 
 /** This device, as the log of the stall knows it. */
 export function device() {

@@ -1,52 +1,26 @@
 import { describe, expect, it } from 'vitest';
 import { entryOf } from './entry';
-import { handedOver, read, reckon, toBreakEven, written, type Entry, type StallView } from './reckon';
+import { money } from '../../../ui/fixtures.test.helper';
+import { stallOf } from '../stalls.test.helper';
+import { handedOver, read, reckon, toBreakEven, written, type Entry } from './reckon';
 
-const money = (minor: number) => ({ minor, amount: (minor / 100).toFixed(2) });
 const STYLE = { decimals: 2, mark: '.' };
-
-const tile = (key: string, price: number, left: number, leaves: number) => ({
-  bag: { key, design: key, size: '', cloth: '', quality: 'GOOD' as const },
-  price: money(price),
-  left,
-  promised: 0,
-  sold: 0,
-  leavesMinor: leaves,
-});
-
-const stall = (more: Partial<StallView> = {}): StallView => ({
-  fairId: 1,
-  fair: 'Mill yard',
-  heldOn: '2026-05-09',
-  settled: false,
-  tiles: [tile('wren', 1250, 5, 600), tile('owl', 2800, 2, 900)],
-  takings: { cash: money(0), card: money(0), other: money(0), together: money(0), sales: 0, bags: 0 },
-  earnedMinor: 0,
-  costsMinor: 3000,
-  usualLeavesMinor: 700,
-  handed: [5000, 2000, 1000, 500, 200, 100],
-  money: STYLE,
-  sales: [],
-  promises: [],
-  questions: [],
-  refused: [],
-  ...more,
-});
+const stall = stallOf;
 
 const sold = (kind: string, paid: number, more: Partial<Entry> = {}) =>
   entryOf('SOLD', { bags: [{ kind, units: 1, priceMinor: paid }], tender: 'CASH', paidMinor: paid, ...more });
 
 describe('what a stall shows without the server', () => {
   it('counts what was touched since', () => {
-    const tally = reckon(stall(), [sold('wren', 1250), sold('owl', 2500, { tender: 'CARD' })]);
+    const tally = reckon(stall(), [sold('Wren', 1250), sold('Owl', 2500, { tender: 'CARD' })]);
     expect(tally).toMatchObject({ cash: 1250, card: 2500, sales: 2, bags: 2 });
-    expect(tally.tiles.get('wren')).toEqual({ left: 4, promised: 0, sold: 1 });
+    expect(tally.tiles.get('Wren')).toEqual({ left: 4, promised: 0, sold: 1 });
     // 6.00 of the wren; of the owl 3.00 less than usual.
     expect(tally.earned).toBe(600 + 900 - 300);
   });
 
   it('takes back what was undone, whether the server knows it or not', () => {
-    const own = sold('wren', 1250);
+    const own = sold('Wren', 1250);
     expect(reckon(stall(), [own, entryOf('UNDONE', { ofEntry: own.id })])).toMatchObject({
       cash: 0,
       sales: 0,
@@ -68,8 +42,8 @@ describe('what a stall shows without the server', () => {
           id: 'before',
           at: '2026-05-09T10:00:00Z',
           tender: 'CASH',
-          words: 'wren',
-          bags: [{ kind: 'wren', units: 1 }],
+          words: 'Wren',
+          bags: [{ kind: 'Wren', units: 1 }],
           paid: money(1250),
           takenBack: false,
         },
@@ -77,42 +51,42 @@ describe('what a stall shows without the server', () => {
     });
     const tally = reckon(known, [entryOf('UNDONE', { ofEntry: 'before' })]);
     expect(tally).toMatchObject({ cash: 0, sales: 0, earned: 0 });
-    expect(tally.tiles.get('wren')?.left).toBe(6);
+    expect(tally.tiles.get('Wren')?.left).toBe(6);
   });
 
   it('keeps what is put aside, and gives it back', () => {
-    const aside = entryOf('PROMISED', { bags: [{ kind: 'owl', units: 1, priceMinor: 2800 }] });
-    expect(reckon(stall(), [aside]).tiles.get('owl')).toEqual({ left: 1, promised: 1, sold: 0 });
-    const kept = sold('owl', 2800, { ofEntry: aside.id });
-    expect(reckon(stall(), [aside, kept]).tiles.get('owl')).toEqual({ left: 1, promised: 0, sold: 1 });
+    const aside = entryOf('PROMISED', { bags: [{ kind: 'Owl', units: 1, priceMinor: 2800 }] });
+    expect(reckon(stall(), [aside]).tiles.get('Owl')).toEqual({ left: 1, promised: 1, sold: 0 });
+    const kept = sold('Owl', 2800, { ofEntry: aside.id });
+    expect(reckon(stall(), [aside, kept]).tiles.get('Owl')).toEqual({ left: 1, promised: 0, sold: 1 });
     const undone = entryOf('UNDONE', { ofEntry: kept.id });
-    expect(reckon(stall(), [aside, kept, undone]).tiles.get('owl')).toEqual({
+    expect(reckon(stall(), [aside, kept, undone]).tiles.get('Owl')).toEqual({
       left: 1,
       promised: 1,
       sold: 0,
     });
     const released = entryOf('RELEASED', { ofEntry: aside.id });
-    expect(reckon(stall(), [aside, released]).tiles.get('owl')).toEqual({ left: 2, promised: 0, sold: 0 });
+    expect(reckon(stall(), [aside, released]).tiles.get('Owl')).toEqual({ left: 2, promised: 0, sold: 0 });
   });
 
   it('lets what is given away go without money', () => {
     const tally = reckon(stall(), [
-      entryOf('BROKEN', { bags: [{ kind: 'wren', units: 1, priceMinor: 1250 }] }),
+      entryOf('BROKEN', { bags: [{ kind: 'Wren', units: 1, priceMinor: 1250 }] }),
     ]);
-    expect(tally.tiles.get('wren')?.left).toBe(4);
+    expect(tally.tiles.get('Wren')?.left).toBe(4);
     expect(tally.cash + tally.sales).toBe(0);
   });
 
   it('counts a price that was put right once', () => {
-    const wren = sold('wren', 1250);
+    const wren = sold('Wren', 1250);
     const together = reckon(stall(), [
       wren,
-      sold('owl', 2800),
-      sold('wren', 1000),
+      sold('Owl', 2800),
+      sold('Wren', 1000),
       entryOf('UNDONE', { ofEntry: wren.id }),
     ]);
     expect(together).toMatchObject({ cash: 3800, sales: 2, bags: 2 });
-    expect(together.tiles.get('wren')?.left).toBe(4);
+    expect(together.tiles.get('Wren')?.left).toBe(4);
   });
 });
 

@@ -98,6 +98,11 @@ public record TermsDocument(
     /** A share of what lies above an amount. */
     public record BandRow(long fromMinor, BigDecimal share) {}
 
+    /** Only what the channel itself takes: without packing and postage, which the maker pays. */
+    public TermsDocument theirs() {
+        return new TermsDocument(fees, taxMode, taxRate, unitsPerSale, 0, 0, 0, BigDecimal.ZERO);
+    }
+
     /** One that takes nothing. */
     public static TermsDocument free() {
         return new TermsDocument(List.of(), Tax.Mode.NONE, BigDecimal.ZERO, BigDecimal.ONE, 0, 0, 0, BigDecimal.ZERO);

@@ -71,6 +71,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoBench bench;
     private final DemoPrices prices;
     private final DemoQuotes quotes;
+    private final DemoShop shop;
     private final DemoFairs fairs;
     private final TravellingClock clock;
     private final Path whole;
@@ -90,6 +91,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoBench bench,
             DemoPrices prices,
             DemoQuotes quotes,
+            DemoShop shop,
             DemoFairs fairs,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -105,6 +107,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.bench = bench;
         this.prices = prices;
         this.quotes = quotes;
+        this.shop = shop;
         this.fairs = fairs;
         this.clock = clock;
     }
@@ -198,6 +201,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         enterBatchesOfSeveralLines(today, bigFair);
         prices.setPrices(today);
         quotes.enter(today);
+        shop.enter(today);
         fairs.enter(today);
     }
 

@@ -39,6 +39,7 @@ class PageRoutes {
         "/batches/{id}/gather",
         "/batches/{id}/tally",
         "/stalls",
+        "/stalls/online",
         "/stalls/{id}",
         "/stalls/{id}/day",
         "/logbook",

@@ -139,6 +139,11 @@ public record Fee(
         return sum;
     }
 
+    /** The same where it is taken for certain. */
+    Fee whenTaken() {
+        return new Fee(name, basis, bands, amount, least, most, BigDecimal.ONE, cardOnly);
+    }
+
     /** At which amounts that a buyer pays it begins to be taken in another way: between them it is a straight line. */
     List<BigFraction> turns() {
         List<BigFraction> turns = new ArrayList<>();

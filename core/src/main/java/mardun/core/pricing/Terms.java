@@ -243,6 +243,43 @@ public final class Terms {
         return new Took(Money.ofMinor(currency(), tax), Money.ofMinor(currency(), all - tax));
     }
 
+    /**
+     * What a channel may take of a sale: every fee that is certain, and any of those that are taken only sometimes.
+     *
+     * @param with which of those are in it; empty for none
+     */
+    public record PossibleFees(Money together, List<String> with) {}
+
+    /**
+     * What a channel may take of a whole sale of {@link #unitsPerSale()} bags, each fee rounded for itself, half up, as those do who take it;
+     * what it takes at the least first. Postage and tax aren't among it.
+     *
+     * @param paid what the buyer paid in all
+     */
+    public List<PossibleFees> possibleFees(Money paid) {
+        List<PossibleFees> possible = new ArrayList<>();
+        possible.add(new PossibleFees(Money.zero(currency()), List.of()));
+        for (Fee fee : fees) {
+            Money its = Money.ofMinor(
+                    currency(), Apportionment.rounded(fee.whenTaken().of(Exact.minor(paid), units)));
+            boolean isCertain = fee.likelihood().compareTo(BigDecimal.ONE) == 0;
+            List<PossibleFees> with = possible.stream()
+                    .map(one -> new PossibleFees(
+                            one.together().plus(its),
+                            isCertain
+                                    ? one.with()
+                                    : Stream.concat(one.with().stream(), Stream.of(fee.name()))
+                                            .toList()))
+                    .toList();
+            if (isCertain) {
+                possible.clear();
+            }
+            possible.addAll(with);
+        }
+        possible.sort(java.util.Comparator.comparing(PossibleFees::together));
+        return List.copyOf(possible);
+    }
+
     /** The same terms where the buyer pays nothing for postage, and the maker all of it. */
     public Terms postedFree() {
         return new Terms(fees, tax, unitsPerSale, Money.zero(currency()), postage);

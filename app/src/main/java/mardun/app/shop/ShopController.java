@@ -1,0 +1,92 @@
+package mardun.app.shop;
+
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import mardun.app.shop.ShopViews.BackForm;
+import mardun.app.shop.ShopViews.LinkForm;
+import mardun.app.shop.ShopViews.ListingForm;
+import mardun.app.shop.ShopViews.OnlineShopView;
+import mardun.app.shop.ShopViews.OrderForm;
+import mardun.app.show.PageView;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/online-shop")
+@Tag(name = "online shop")
+class ShopController {
+
+    private static final int SHOWN = 50;
+
+    private final ShopReading reading;
+    private final ShopDesk desk;
+
+    ShopController(ShopReading reading, ShopDesk desk) {
+        this.reading = reading;
+        this.desk = desk;
+    }
+
+    @GetMapping
+    OnlineShopView getOnlineShop(
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
+        return reading.shop(page, size);
+    }
+
+    @PutMapping
+    OnlineShopView linkOnlineShop(@RequestBody @Valid LinkForm form) {
+        reading.link(form);
+        desk.look();
+        return now();
+    }
+
+    @PutMapping("/listings")
+    OnlineShopView offerOnline(@RequestBody @Valid ListingForm form) {
+        reading.offer(form);
+        desk.look();
+        return now();
+    }
+
+    /** Looks at the shop now. */
+    @PutMapping("/looked")
+    OnlineShopView lookAtOnlineShop() {
+        desk.look();
+        return now();
+    }
+
+    @PutMapping("/orders/{id}/posted")
+    OnlineShopView postOrder(@PathVariable long id, @RequestBody @Valid OrderForm form) {
+        desk.post(id, form.version());
+        return now();
+    }
+
+    @PutMapping("/orders/{id}/arrived")
+    OnlineShopView orderArrived(@PathVariable long id, @RequestBody @Valid OrderForm form) {
+        desk.arrive(id, form.version());
+        return now();
+    }
+
+    @PutMapping("/orders/{id}/back")
+    OnlineShopView orderCameBack(@PathVariable long id, @RequestBody @Valid BackForm form) {
+        desk.comeBack(id, form);
+        desk.look();
+        return now();
+    }
+
+    @PutMapping("/orders/{id}/forgotten")
+    OnlineShopView forgetBuyer(@PathVariable long id, @RequestBody @Valid OrderForm form) {
+        desk.forget(id, form.version());
+        return now();
+    }
+
+    private OnlineShopView now() {
+        return reading.shop(0, SHOWN);
+    }
+}

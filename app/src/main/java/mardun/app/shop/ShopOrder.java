@@ -1,0 +1,211 @@
+package mardun.app.shop;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import mardun.app.shop.OnlineShop.Buyer;
+import mardun.app.shop.OnlineShop.Line;
+import mardun.app.shop.OnlineShop.Ordered;
+import org.hibernate.annotations.Mutability;
+import org.hibernate.type.descriptor.java.Immutability;
+import org.jspecify.annotations.Nullable;
+
+/** An order of the online shop. */
+@Entity
+class ShopOrder {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    @Version
+    private long version;
+
+    private String number;
+
+    @Enumerated(EnumType.STRING)
+    private OrderState state;
+
+    private @Nullable Instant placedAt;
+
+    @Lob
+    @Mutability(Immutability.class)
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredBuyer.class)
+    private @Nullable Buyer buyer;
+
+    @Lob
+    @Mutability(Immutability.class)
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredOrderLines.class)
+    private List<Line> lines;
+
+    private long postageMinor;
+
+    /** How many of which kinds are put aside for it. */
+    @Lob
+    @Mutability(Immutability.class)
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredReserved.class)
+    private Map<String, Integer> reserved;
+
+    private @Nullable UUID saleId;
+    private @Nullable LocalDate postedOn;
+    private @Nullable LocalDate arrivedOn;
+    private String wantsBack;
+    private String cameBack;
+    private @Nullable Long payoutId;
+
+    protected ShopOrder() {}
+
+    /** An order of which nothing is known yet but its number. */
+    ShopOrder(String number) {
+        this.number = number;
+        this.state = OrderState.SHORT;
+        this.lines = List.of();
+        this.reserved = Map.of();
+        this.wantsBack = "";
+        this.cameBack = "";
+    }
+
+    /** What the buyer ordered. */
+    void placed(Ordered ordered) {
+        placedAt = ordered.placedAt();
+        buyer = ordered.buyer();
+        lines = List.copyOf(ordered.lines());
+        postageMinor = ordered.postageMinor();
+    }
+
+    boolean isPlaced() {
+        return placedAt != null;
+    }
+
+    void reserve(Map<String, Integer> aside, boolean isAll) {
+        reserved = Map.copyOf(aside);
+        state = isAll ? OrderState.RESERVED : OrderState.SHORT;
+    }
+
+    void cancel() {
+        reserved = Map.of();
+        state = OrderState.CANCELLED;
+    }
+
+    void post(UUID sale, LocalDate on) {
+        saleId = sale;
+        reserved = Map.of();
+        postedOn = on;
+        state = OrderState.POSTED;
+    }
+
+    void arrive(LocalDate on) {
+        arrivedOn = on;
+        state = OrderState.ARRIVED;
+    }
+
+    void wantBack(String reason) {
+        wantsBack = reason;
+    }
+
+    void comeBack(String what) {
+        cameBack = what;
+        state = OrderState.CAME_BACK;
+    }
+
+    /** Nobody needs to know any more who it was. */
+    void forget() {
+        buyer = null;
+    }
+
+    void paidOut(long payout) {
+        payoutId = payout;
+    }
+
+    /** What the buyer paid in all. */
+    long paidMinor() {
+        return postageMinor
+                + lines.stream()
+                        .mapToLong(line -> Math.multiplyExact(line.priceMinor(), (long) line.units()))
+                        .sum();
+    }
+
+    int units() {
+        return lines.stream().mapToInt(Line::units).sum();
+    }
+
+    boolean isOpen() {
+        return state == OrderState.RESERVED || state == OrderState.SHORT;
+    }
+
+    long id() {
+        return id;
+    }
+
+    long version() {
+        return version;
+    }
+
+    String number() {
+        return number;
+    }
+
+    OrderState state() {
+        return state;
+    }
+
+    Optional<Instant> placedAt() {
+        return Optional.ofNullable(placedAt);
+    }
+
+    Optional<Buyer> buyer() {
+        return Optional.ofNullable(buyer);
+    }
+
+    List<Line> lines() {
+        return lines;
+    }
+
+    long postageMinor() {
+        return postageMinor;
+    }
+
+    Map<String, Integer> reserved() {
+        return reserved;
+    }
+
+    Optional<UUID> saleId() {
+        return Optional.ofNullable(saleId);
+    }
+
+    Optional<LocalDate> postedOn() {
+        return Optional.ofNullable(postedOn);
+    }
+
+    Optional<LocalDate> arrivedOn() {
+        return Optional.ofNullable(arrivedOn);
+    }
+
+    String wantsBack() {
+        return wantsBack;
+    }
+
+    String cameBack() {
+        return cameBack;
+    }
+
+    boolean isPaidOut() {
+        return payoutId != null;
+    }
+}

@@ -1,0 +1,28 @@
+package mardun.app.shop;
+
+import jakarta.persistence.LockModeType;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface ShopOrderRepository extends JpaRepository<ShopOrder, Long> {
+
+    Optional<ShopOrder> findByNumber(String number);
+
+    List<ShopOrder> findByNumberIn(Collection<String> numbers);
+
+    /** Orders in some states; the oldest first. */
+    List<ShopOrder> findByStateInOrderById(Collection<OrderState> states);
+
+    @Query("select o from ShopOrder o where o.state not in (RESERVED, SHORT) order by o.id desc")
+    Page<ShopOrder> answered(Pageable page);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select o from ShopOrder o where o.id = :id")
+    Optional<ShopOrder> findForChange(long id);
+}

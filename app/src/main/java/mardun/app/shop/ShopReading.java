@@ -1,0 +1,232 @@
+package mardun.app.shop;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mardun.app.channel.Channels;
+import mardun.app.channel.PricePlace;
+import mardun.app.goods.BagKind;
+import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLot;
+import mardun.app.goods.Quality;
+import mardun.app.price.PriceBook;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.SettingsService;
+import mardun.app.shop.OnlineShop.Line;
+import mardun.app.shop.ShopViews.BuyerView;
+import mardun.app.shop.ShopViews.LinkForm;
+import mardun.app.shop.ShopViews.ListingForm;
+import mardun.app.shop.ShopViews.ListingView;
+import mardun.app.shop.ShopViews.OnlineShopView;
+import mardun.app.shop.ShopViews.OrderLineView;
+import mardun.app.shop.ShopViews.PayoutLineView;
+import mardun.app.shop.ShopViews.PayoutView;
+import mardun.app.shop.ShopViews.ShopOrderView;
+import mardun.app.show.PageView;
+import mardun.app.show.ViewWriter;
+import mardun.core.selling.PayoutMatch.Finding;
+import org.joda.money.Money;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Shows the online shop, and lets the maker say what is offered there. */
+@Service
+public class ShopReading {
+
+    private static final int PAYOUTS_SHOWN = 12;
+
+    private final ShopLinkRepository links;
+    private final ShopListingRepository listings;
+    private final ShopOrderRepository orders;
+    private final ShopPayoutRepository payouts;
+    private final ShopDesk desk;
+    private final GoodsLedger ledger;
+    private final PriceBook book;
+    private final Channels channels;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    ShopReading(
+            ShopLinkRepository links,
+            ShopListingRepository listings,
+            ShopOrderRepository orders,
+            ShopPayoutRepository payouts,
+            ShopDesk desk,
+            GoodsLedger ledger,
+            PriceBook book,
+            Channels channels,
+            SettingsService settings,
+            Clock clock) {
+        this.links = links;
+        this.listings = listings;
+        this.orders = orders;
+        this.payouts = payouts;
+        this.desk = desk;
+        this.ledger = ledger;
+        this.book = book;
+        this.channels = channels;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public OnlineShopView shop(int page, int size) {
+        ShopLink link = links.findById(ShopLink.ONLY).orElseThrow();
+        ViewWriter writer = settings.current().writer();
+        Page<ShopOrder> answered = orders.answered(PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        List<ShopOrder> open = orders.findByStateInOrderById(List.of(OrderState.RESERVED, OrderState.SHORT));
+        Names names = new Names();
+        return new OnlineShopView(
+                link.isConnected(),
+                link.channelId().orElse(null),
+                link.lookedAt().orElse(null),
+                link.trouble(),
+                listings(writer),
+                open.stream().map(order -> view(order, names, writer)).toList(),
+                PageView.of(answered, order -> view(order, names, writer)),
+                payouts.findAllByOrderByIdDesc(Limit.of(PAYOUTS_SHOWN)).stream()
+                        .map(payout -> view(payout, writer))
+                        .toList());
+    }
+
+    /** What listings are called, each kind read once. */
+    private final class Names {
+        private final Map<String, String> words = new HashMap<>();
+
+        String of(String kind) {
+            return words.computeIfAbsent(
+                    kind,
+                    key -> ledger.ofKinds(List.of(key)).values().stream()
+                            .findFirst()
+                            .map(lots -> lots.get(lots.size() - 1).kind().words())
+                            .orElse("bags that aren’t known"));
+        }
+    }
+
+    private List<ListingView> listings(ViewWriter writer) {
+        Map<String, ShopListing> byKind = new HashMap<>();
+        listings.findAllByOrderById().forEach(listing -> byKind.put(listing.bagKind(), listing));
+        Map<BagKind, List<GoodsLot>> there = new java.util.LinkedHashMap<>(ledger.there());
+        List<String> gone = byKind.keySet().stream()
+                .filter(key ->
+                        there.keySet().stream().noneMatch(kind -> kind.key().equals(key)))
+                .toList();
+        ledger.ofKinds(gone)
+                .values()
+                .forEach(lots -> there.put(lots.get(lots.size() - 1).kind(), lots));
+        Map<PricePlace, Money> asked = book.asked(desk.channel());
+        List<ListingView> shown = new ArrayList<>();
+        there.forEach((kind, lots) -> {
+            Optional<ShopListing> listing = Optional.ofNullable(byKind.get(kind.key()));
+            Optional<Money> price = listing.map(its -> settings.current().money(its.priceMinor()))
+                    .or(() -> price(kind, asked));
+            shown.add(new ListingView(
+                    kind.key(),
+                    kind.words(),
+                    price.map(writer::money).orElse(null),
+                    listing.map(ShopListing::isOffered).orElse(false),
+                    ShopDesk.atHome(lots),
+                    listing.map(ShopListing::toldUnits).orElse(null)));
+        });
+        shown.sort(java.util.Comparator.comparing((ListingView one) -> !one.offered())
+                .thenComparing(ListingView::words));
+        return shown;
+    }
+
+    private Optional<Money> price(BagKind kind, Map<PricePlace, Money> asked) {
+        return kind.quality() == Quality.SECOND
+                ? Optional.empty()
+                : kind.designId()
+                        .map(design ->
+                                asked.get(new PricePlace(design, kind.sizeKey().orElse(""), desk.channel())));
+    }
+
+    private ShopOrderView view(ShopOrder order, Names names, ViewWriter writer) {
+        Map<String, Integer> aside = new HashMap<>(order.reserved());
+        List<OrderLineView> lines = new ArrayList<>();
+        for (Line line : order.lines()) {
+            String kind = desk.listing(line).map(ShopListing::bagKind).orElse("");
+            int there = Math.min(line.units(), aside.getOrDefault(kind, 0));
+            aside.merge(kind, -there, Integer::sum);
+            lines.add(new OrderLineView(
+                    names.of(kind),
+                    line.units(),
+                    writer.money(line.priceMinor()),
+                    order.isOpen() ? line.units() - there : 0));
+        }
+        LocalDate postBy = desk.postBy(order)
+                .map(at -> LocalDate.ofInstant(at, clock.getZone()))
+                .orElse(null);
+        return new ShopOrderView(
+                order.id(),
+                order.version(),
+                order.number(),
+                order.state(),
+                order.placedAt().orElse(null),
+                order.buyer()
+                        .map(buyer -> new BuyerView(buyer.name(), buyer.reach(), buyer.address()))
+                        .orElse(null),
+                lines,
+                writer.money(order.postageMinor()),
+                writer.money(order.paidMinor()),
+                postBy,
+                postBy != null && postBy.isBefore(LocalDate.now(clock)),
+                order.postedOn().orElse(null),
+                order.arrivedOn().orElse(null),
+                order.wantsBack(),
+                order.cameBack(),
+                order.isPaidOut());
+    }
+
+    private static PayoutView view(ShopPayout payout, ViewWriter writer) {
+        return new PayoutView(
+                payout.id(),
+                payout.name(),
+                payout.paidAt(),
+                writer.money(payout.totalMinor()),
+                writer.money(payout.offMinor()),
+                payout.offMinor() == 0 && payout.lines().stream().allMatch(line -> line.finding() == Finding.MATCHES),
+                payout.lines().stream()
+                        .map(line -> new PayoutLineView(
+                                line.order(),
+                                writer.money(line.paidMinor()),
+                                writer.money(line.feeMinor()),
+                                line.finding(),
+                                writer.money(line.offMinor()),
+                                line.with()))
+                        .toList());
+    }
+
+    /** Looks after the shop, or lets it be. */
+    @Transactional
+    public void link(LinkForm form) {
+        Optional.ofNullable(form.channelId()).ifPresent(channels::get);
+        links.findById(ShopLink.ONLY).orElseThrow().connect(form.connected(), form.channelId());
+        links.flush();
+    }
+
+    /** Offers bags of a kind, or takes them out of the shop. */
+    @Transactional
+    public void offer(ListingForm form) {
+        if (ledger.ofKinds(List.of(form.kind())).isEmpty()) {
+            throw RefusedException.missing("There are no such bags, or no longer.");
+        }
+        FieldReader fields = new FieldReader();
+        long minor = fields.money("price", form.price(), settings.current().currency());
+        if (form.offered() && minor == 0 && fields.problems().isEmpty()) {
+            fields.refuse("price", form.price(), "Type for how much it is offered.");
+        }
+        fields.check();
+        ShopListing listing = listings.findByBagKind(form.kind()).orElseGet(() -> new ShopListing(form.kind()));
+        listing.offer(minor, form.offered());
+        listings.saveAndFlush(listing);
+    }
+}

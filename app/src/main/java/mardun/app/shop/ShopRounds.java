@@ -1,0 +1,54 @@
+package mardun.app.shop;
+
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Looks at the online shop again and again, so that orders come by themselves and it knows what is left. */
+@Component
+class ShopRounds implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ShopRounds.class);
+
+    private final ShopDesk desk;
+    private final long seconds;
+    private final ScheduledExecutorService rounds = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "online-shop");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    /** @param seconds between two looks; 0 for none */
+    ShopRounds(ShopDesk desk, @Value("${mardun.shop.seconds:20}") long seconds) {
+        this.desk = desk;
+        this.seconds = seconds;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        if (seconds > 0) {
+            rounds.scheduleWithFixedDelay(this::look, seconds, seconds, TimeUnit.SECONDS);
+        }
+    }
+
+    private void look() {
+        try {
+            desk.look();
+        } catch (RuntimeException failed) {
+            // The next round tries again; one that failed must not end all of them.
+            LOG.warn("Looking at the online shop failed", failed);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        rounds.shutdownNow();
+    }
+}

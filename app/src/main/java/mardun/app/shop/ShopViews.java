@@ -1,0 +1,146 @@
+package mardun.app.shop;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import mardun.app.id.ChannelId;
+import mardun.app.show.PageView;
+import mardun.app.show.Views.MoneyView;
+import mardun.core.selling.PayoutMatch.Finding;
+import org.jspecify.annotations.Nullable;
+
+/** The online shop: what is offered, what was ordered, what was paid out. */
+public final class ShopViews {
+
+    private ShopViews() {}
+
+    /**
+     * Bags of a kind that are offered, or could be.
+     *
+     * @param price what is asked in the shop, or would be
+     * @param there how many are at home
+     * @param told how many the shop knows of; absent where it knows of none yet
+     */
+    public record ListingView(
+            String kind,
+            String words,
+            @Nullable MoneyView price,
+            boolean offered,
+            int there,
+            @Nullable Integer told) {}
+
+    public record ListingForm(
+            @NotNull @Size(max = 500) String kind,
+            @NotNull @Size(max = 40) String price,
+            boolean offered) {}
+
+    /** Bags in an order. */
+    public record OrderLineView(String words, int units, MoneyView price, int missing) {}
+
+    /**
+     * An order.
+     *
+     * @param buyer absent once it is forgotten
+     * @param late it waits longer than buyers are told
+     * @param wantsBack why the buyer wants to give it back; empty for nothing
+     */
+    public record ShopOrderView(
+            long id,
+            long version,
+            String number,
+            OrderState state,
+            @Nullable Instant placedAt,
+            @Nullable BuyerView buyer,
+            List<OrderLineView> lines,
+            MoneyView postage,
+            MoneyView paid,
+            @Nullable LocalDate postBy,
+            boolean late,
+            @Nullable LocalDate postedOn,
+            @Nullable LocalDate arrivedOn,
+            String wantsBack,
+            String cameBack,
+            boolean paidOut) {}
+
+    public record BuyerView(String name, String reach, List<String> address) {}
+
+    public record PayoutLineView(
+            String order, MoneyView paid, MoneyView fee, Finding finding, MoneyView off, List<String> with) {}
+
+    /**
+     * A payout.
+     *
+     * @param off by how much it is more than its own lines
+     * @param clean everything is as it should be
+     */
+    public record PayoutView(
+            long id,
+            String name,
+            Instant paidAt,
+            MoneyView total,
+            MoneyView off,
+            boolean clean,
+            List<PayoutLineView> lines) {}
+
+    /**
+     * The shop.
+     *
+     * @param trouble what it didn't do when it was looked at last; empty for nothing
+     * @param open orders that wait to be posted, the oldest first
+     */
+    public record OnlineShopView(
+            boolean connected,
+            @Nullable ChannelId channelId,
+            @Nullable Instant lookedAt,
+            String trouble,
+            List<ListingView> listings,
+            List<ShopOrderView> open,
+            PageView<ShopOrderView> answered,
+            List<PayoutView> payouts) {}
+
+    public record LinkForm(boolean connected, @Nullable ChannelId channelId) {}
+
+    public record OrderForm(long version) {}
+
+    /** What became of bags that came back. */
+    public enum CameBack {
+        INTO_STOCK("into stock"),
+        SCRAPPED("scrapped");
+
+        private final String words;
+
+        CameBack(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public record BackForm(
+            long version,
+            @NotNull CameBack ended,
+            @NotNull @Size(max = 300) String reason) {}
+
+    /** What one does to the simulated shop. */
+    public enum ShopAct {
+        ORDER,
+        CANCEL_LAST,
+        WANT_LAST_BACK,
+        PAY_OUT,
+        PAY_OUT_WRONG,
+        GO_AWAY,
+        COME_BACK,
+        ASK_TOO_OFTEN,
+        TELL_TWICE,
+        TELL_ONCE
+    }
+
+    public record ShopActForm(@NotNull ShopAct act) {}
+
+    /** The simulated shop as one stands before it. */
+    public record SimulatedShopView(boolean away, boolean tellsTwice, int untold, int orders, List<String> offers) {}
+}

@@ -1,0 +1,88 @@
+package mardun.app.shop;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Converter;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.json.JsonColumn;
+import mardun.app.shop.OnlineShop.Event;
+import mardun.app.shop.OnlineShop.Offer;
+import org.hibernate.annotations.Mutability;
+import org.hibernate.type.descriptor.java.Immutability;
+import tools.jackson.core.type.TypeReference;
+
+/** What the simulated shop remembers on its own, whatever becomes of those who ask it. */
+@Entity
+class SimulatedShop {
+
+    static final int ONLY = 1;
+
+    @Id
+    private int id;
+
+    @Lob
+    @Mutability(Immutability.class)
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = Stored.class)
+    private State state;
+
+    /**
+     * How it stands.
+     *
+     * @param refusals how many more times it refuses because it was asked too often
+     * @param tellsTwice it tells everything twice and in another order
+     * @param next the number of the next order
+     * @param orders by their numbers: what was paid, and how many bags
+     * @param untold events that weren't acknowledged yet
+     * @param unpaid orders for which nothing was paid out yet
+     */
+    record State(
+            boolean away,
+            int refusals,
+            boolean tellsTwice,
+            int next,
+            Map<String, Offer> offers,
+            Map<String, Sold> orders,
+            List<Event> untold,
+            List<String> unpaid) {
+
+        static State begun() {
+            return new State(false, 0, false, 1001, Map.of(), Map.of(), List.of(), List.of());
+        }
+
+        State with(Offer offer) {
+            Map<String, Offer> all = new LinkedHashMap<>(offers);
+            all.put(offer.sku(), offer);
+            return new State(away, refusals, tellsTwice, next, all, orders, untold, unpaid);
+        }
+    }
+
+    record Sold(long paidMinor, int units, boolean cancelled) {}
+
+    @Converter
+    static class Stored extends JsonColumn<State> {
+        Stored() {
+            super(new TypeReference<>() {});
+        }
+    }
+
+    protected SimulatedShop() {}
+
+    SimulatedShop(State state) {
+        this.id = ONLY;
+        this.state = state;
+    }
+
+    State state() {
+        return state;
+    }
+
+    void become(State next) {
+        state = next;
+    }
+}

@@ -1,0 +1,14 @@
+package mardun.app.shop;
+
+import jakarta.persistence.Converter;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** Who bought, as it is stored. */
+@Converter
+class StoredBuyer extends JsonColumn<OnlineShop.Buyer> {
+
+    StoredBuyer() {
+        super(new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,15 @@
+package mardun.app.shop;
+
+import jakarta.persistence.Converter;
+import java.util.List;
+import mardun.app.json.JsonColumn;
+import tools.jackson.core.type.TypeReference;
+
+/** What was ordered, as it is stored. */
+@Converter
+class StoredOrderLines extends JsonColumn<List<OnlineShop.Line>> {
+
+    StoredOrderLines() {
+        super(new TypeReference<>() {});
+    }
+}

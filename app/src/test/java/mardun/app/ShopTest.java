@@ -1,0 +1,365 @@
+package mardun.app;
+
+import static mardun.app.AtTheStall.kind;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** The online shop: orders that come late, twice and out of order; bags for each of them once; payouts to the cent. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class ShopTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp("--mardun.shop.seconds=0");
+
+    private static final AtTheStall AT = new AtTheStall(APP);
+    private static final String LARK = kind("Lark pouch", "small");
+
+    @BeforeAll
+    static void aShop() throws InterruptedException {
+        APP.put("/api/settings", APP.settings("METRIC"));
+        Answer channel = APP.post(
+                "/api/channels",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "terms",
+                        Map.ofEntries(
+                                Map.entry("version", 0),
+                                Map.entry("name", "Online"),
+                                Map.entry("kind", "BUYERS"),
+                                Map.entry(
+                                        "fees",
+                                        List.of(
+                                                fee("shop", "SHARE", "6.5"),
+                                                fee("payment", "SHARE", "3"),
+                                                fee("each payment", "SALE", "0.30"),
+                                                fee("listing", "UNIT", "0.35"))),
+                                Map.entry("taxMode", "NONE"),
+                                Map.entry("taxRate", ""),
+                                Map.entry("unitsPerSale", "1"),
+                                Map.entry("postagePaid", "4.50"),
+                                Map.entry("postage", "4.20"),
+                                Map.entry("packing", "0.40"),
+                                Map.entry("packingMinutes", "5"))));
+        assertThat(channel.status()).as(channel.body().toString()).isEqualTo(201);
+        APP.put("/api/online-shop", Map.of("connected", true, "channelId", channel.id()));
+        AT.bags("Lark pouch,small,6,5.00,16.00,home");
+        JsonNode offered = APP.put("/api/online-shop/listings", Map.of("kind", LARK, "price", "16", "offered", true))
+                .body();
+        assertThat(listing(offered).get("told").asInt()).isEqualTo(6);
+    }
+
+    private static Map<String, String> fee(String name, String basis, String amount) {
+        return Map.of(
+                "name",
+                name,
+                "basis",
+                basis,
+                "amount",
+                amount,
+                "above",
+                "",
+                "then",
+                "",
+                "least",
+                "",
+                "most",
+                "",
+                "likelihood",
+                "100");
+    }
+
+    private static JsonNode listing(JsonNode shop) {
+        for (JsonNode one : shop.get("listings")) {
+            if (one.get("kind").asString().equals(LARK)) {
+                return one;
+            }
+        }
+        throw new AssertionError("not listed: " + shop);
+    }
+
+    private static Answer act(String what) {
+        return APP.post("/api/simulated/online-shop", Map.of("act", what));
+    }
+
+    private static JsonNode look() {
+        return APP.put("/api/online-shop/looked", Map.of()).body();
+    }
+
+    private static int at(String place) {
+        JsonNode goods = APP.get("/api/finished-goods?all=true&query=lark")
+                .body()
+                .get("page")
+                .get("items");
+        for (JsonNode one : goods.get(0).get("places")) {
+            if (one.get("place").asString().equals(place)) {
+                return one.get("units").asInt();
+            }
+        }
+        return 0;
+    }
+
+    private static JsonNode order(JsonNode shop, String number) {
+        for (String list : List.of("open", "answered")) {
+            JsonNode orders =
+                    list.equals("open") ? shop.get(list) : shop.get(list).get("items");
+            for (JsonNode one : orders) {
+                if (one.get("number").asString().equals(number)) {
+                    return one;
+                }
+            }
+        }
+        throw new AssertionError("no order " + number + " in " + shop);
+    }
+
+    private static Answer done(JsonNode order, String what) {
+        return APP.put(
+                "/api/online-shop/orders/" + order.get("id").asLong() + "/" + what,
+                Map.of("version", order.get("version").asLong()));
+    }
+
+    @Test
+    @Order(1)
+    void anOrderGoesFromItsArrivalToItsPayout() {
+        act("ORDER");
+        JsonNode order = order(look(), "S-1001");
+        assertThat(order.get("state").asString()).isEqualTo("RESERVED");
+        assertThat(at("online orders")).isEqualTo(1);
+        assertThat(at("home")).isEqualTo(5);
+        assertThat(done(order, "arrived").detail()).contains("Only what is on its way");
+        assertThat(done(order, "forgotten").detail()).contains("address is still needed");
+        order = order(done(order, "posted").body(), "S-1001");
+        assertThat(order.get("state").asString()).isEqualTo("POSTED");
+        assertThat(at("online orders")).isZero();
+        assertThat(done(order, "posted").detail()).contains("isn’t waiting");
+        order = order(done(order, "arrived").body(), "S-1001");
+        act("PAY_OUT");
+        JsonNode payout = look().get("payouts").get(0);
+        // 20.50 less 6.5 % 1.33, 3 % 0.62, 0.30 and 0.35.
+        assertThat(payout.get("total").get("minor").asLong()).isEqualTo(2050 - 133 - 62 - 30 - 35);
+        assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
+        order = order(look(), "S-1001");
+        assertThat(order.get("paidOut").asBoolean()).isTrue();
+        order = order(done(order, "forgotten").body(), "S-1001");
+        assertThat(order.has("buyer")).isFalse();
+        assertThat(order.get("paid").get("minor").asLong()).as("figures stay").isEqualTo(2050);
+    }
+
+    @Test
+    @Order(2)
+    void whatIsToldTwiceAndInAnotherOrderIsTheSame() {
+        act("TELL_TWICE");
+        String number = "S-"
+                + (APP.get("/api/simulated/online-shop").body().get("orders").asInt() + 1002);
+        act("ORDER");
+        act("CANCEL_LAST");
+        int home = at("home");
+        JsonNode order = order(look(), number);
+        assertThat(order.get("state").asString()).isEqualTo("CANCELLED");
+        assertThat(order.get("lines")).hasSize(1);
+        assertThat(at("home")).isEqualTo(home);
+        look();
+        assertThat(at("home")).isEqualTo(home);
+        act("TELL_ONCE");
+    }
+
+    @Test
+    @Order(3)
+    void aShopThatIsAwayIsLookedAtAgain() {
+        act("GO_AWAY");
+        act("ORDER");
+        assertThat(look().get("trouble").asString()).contains("doesn’t answer");
+        act("COME_BACK");
+        act("ASK_TOO_OFTEN");
+        assertThat(look().get("trouble").asString()).contains("asked too often");
+        look();
+        look();
+        JsonNode shop = look();
+        assertThat(shop.get("trouble").asString()).isEmpty();
+        assertThat(shop.get("open")).hasSize(1);
+        assertThat(listing(shop).get("told").asInt()).isEqualTo(at("home"));
+        done(shop.get("open").get(0), "posted");
+    }
+
+    @Test
+    @Order(4)
+    void whatWasSoldElsewhereMeanwhileIsSaidAndFilledLater() {
+        int home = at("home");
+        act("ORDER");
+        move("home", "stall box", home);
+        JsonNode order = look().get("open").get(0);
+        assertThat(order.get("state").asString()).isEqualTo("SHORT");
+        assertThat(order.get("lines").get(0).get("missing").asInt()).isPositive();
+        assertThat(done(order, "posted").detail()).contains("Bags of this order are missing");
+        move("stall box", "home", home);
+        order = look().get("open").get(0);
+        assertThat(order.get("state").asString()).isEqualTo("RESERVED");
+        done(order, "posted");
+    }
+
+    private static void move(String from, String to, int units) {
+        long id = APP.get("/api/finished-goods?all=true&query=lark")
+                .body()
+                .get("page")
+                .get("items")
+                .get(0)
+                .get("id")
+                .asLong();
+        Answer moved = APP.post(
+                "/api/finished-goods/" + id + "/movements",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        "MOVED",
+                        "place",
+                        from,
+                        "toPlace",
+                        to,
+                        "units",
+                        Integer.toString(units),
+                        "reason",
+                        ""));
+        assertThat(moved.status()).as(moved.body().toString()).isEqualTo(201);
+    }
+
+    @Test
+    @Order(5)
+    void whatComesBackGoesIntoStockAndAWrongPayoutIsNamed() {
+        JsonNode shop = look();
+        JsonNode order = shop.get("answered").get("items").get(0);
+        int home = at("home");
+        assertThat(APP.put(
+                                "/api/online-shop/orders/" + order.get("id").asLong() + "/back",
+                                Map.of("version", order.get("version").asLong(), "ended", "INTO_STOCK", "reason", " "))
+                        .detail())
+                .contains("Say why");
+        JsonNode back = APP.put(
+                        "/api/online-shop/orders/" + order.get("id").asLong() + "/back",
+                        Map.of("version", order.get("version").asLong(), "ended", "INTO_STOCK", "reason", "zip jams"))
+                .body();
+        assertThat(order(back, order.get("number").asString()).get("cameBack").asString())
+                .isEqualTo("into stock: zip jams");
+        assertThat(at("home")).isGreaterThan(home);
+        act("PAY_OUT_WRONG");
+        JsonNode payout = look().get("payouts").get(0);
+        assertThat(payout.get("clean").asBoolean()).isFalse();
+        assertThat(payout.get("lines").get(0).get("finding").asString()).isEqualTo("OTHER_FEE");
+        assertThat(payout.get("lines").get(0).get("off").get("minor").asLong()).isEqualTo(-40);
+    }
+
+    /** Whatever the shop does, each bag is at one place or with one buyer, and no order is paid out twice. */
+    @Test
+    @Order(6)
+    void noBagIsLostOrSoldTwiceUnderAnyCommands() {
+        Random random = new Random(37);
+        List<String> acts = List.of(
+                "ORDER",
+                "ORDER",
+                "ORDER",
+                "CANCEL_LAST",
+                "WANT_LAST_BACK",
+                "PAY_OUT",
+                "GO_AWAY",
+                "COME_BACK",
+                "COME_BACK",
+                "ASK_TOO_OFTEN",
+                "TELL_TWICE",
+                "TELL_ONCE");
+        count(30);
+        int sold = soldBags();
+        int all = at("home") + at("online orders") + sold;
+        for (int step = 0; step < 160; step++) {
+            int what = random.nextInt(5);
+            if (what < 3) {
+                act(acts.get(random.nextInt(acts.size())));
+            } else if (what == 3) {
+                JsonNode open = look().get("open");
+                if (!open.isEmpty()) {
+                    done(open.get(random.nextInt(open.size())), "posted");
+                }
+            } else {
+                look();
+            }
+            if (step % 20 == 19) {
+                act("COME_BACK");
+                JsonNode shop = look();
+                assertThat(at("home") + at("online orders") + soldBags())
+                        .as("after step %s", step)
+                        .isEqualTo(all);
+                int aside = 0;
+                for (JsonNode order : shop.get("open")) {
+                    for (JsonNode line : order.get("lines")) {
+                        aside += line.get("units").asInt() - line.get("missing").asInt();
+                    }
+                }
+                assertThat(at("online orders"))
+                        .as("put aside after step %s", step)
+                        .isEqualTo(aside);
+            }
+        }
+        Set<String> paid = new HashSet<>();
+        for (JsonNode payout : look().get("payouts")) {
+            for (JsonNode line : payout.get("lines")) {
+                if (line.get("finding").asString().equals("MATCHES")) {
+                    assertThat(paid.add(line.get("order").asString())).isTrue();
+                }
+            }
+        }
+    }
+
+    private static void count(int units) {
+        long id = APP.get("/api/finished-goods?all=true&query=lark")
+                .body()
+                .get("page")
+                .get("items")
+                .get(0)
+                .get("id")
+                .asLong();
+        APP.post(
+                "/api/finished-goods/" + id + "/movements",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        "COUNTED",
+                        "place",
+                        "home",
+                        "units",
+                        Integer.toString(units),
+                        "reason",
+                        "more of them"));
+    }
+
+    /** How many bags are with buyers. */
+    private static int soldBags() {
+        List<JsonNode> orders = new ArrayList<>();
+        APP.get("/api/online-shop?size=500").body().get("answered").get("items").forEach(orders::add);
+        return orders.stream()
+                .filter(order ->
+                        Set.of("POSTED", "ARRIVED").contains(order.get("state").asString()))
+                .mapToInt(order -> {
+                    int units = 0;
+                    for (JsonNode line : order.get("lines")) {
+                        units += line.get("units").asInt();
+                    }
+                    return units;
+                })
+                .sum();
+    }
+}

@@ -1,0 +1,151 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../../api/client';
+import { money } from '../../../ui/fixtures.test.helper';
+import { rendered } from '../../../ui/rendered.test.helper';
+import { server } from '../../designs/editing.test.helper';
+import OnlinePage from './OnlinePage';
+
+const order = (more: Partial<Schemas['ShopOrderView']> = {}): Schemas['ShopOrderView'] => ({
+  id: 3,
+  version: 1,
+  number: 'S-1001',
+  state: 'RESERVED',
+  buyer: { name: 'Ilse Marrow', reach: 'ilse@post.invalid', address: ['Ilse Marrow', '4 Tollgate Row'] },
+  lines: [{ words: 'Heron pouch, small', units: 2, price: money(1600), missing: 0 }],
+  postage: money(450),
+  paid: money(3650),
+  postBy: '2026-05-03',
+  late: true,
+  wantsBack: '',
+  cameBack: '',
+  paidOut: false,
+  ...more,
+});
+
+const shop = (more: Partial<Schemas['OnlineShopView']> = {}): Schemas['OnlineShopView'] => ({
+  connected: true,
+  trouble: '',
+  listings: [
+    { kind: 'k1', words: 'Heron pouch, small', price: money(1600), offered: true, there: 4, told: 3 },
+    { kind: 'k2', words: 'Owl tote', offered: false, there: 1 },
+  ],
+  open: [order()],
+  answered: { items: [], page: 0, size: 50, total: 0 },
+  payouts: [],
+  ...more,
+});
+
+const simulated = { away: false, tellsTwice: false, untold: 0, orders: 1, offers: [] };
+
+const shown = (view: Schemas['OnlineShopView']) =>
+  server({
+    '/api/online-shop': view,
+    '/api/channels': [],
+    '/api/simulated/online-shop': simulated,
+    '/api/online-shop/orders/3/posted': view,
+    '/api/online-shop/orders/3/back': view,
+    '/api/online-shop/listings': view,
+  });
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the online shop', () => {
+  it('shows whom an order goes to and by when, and posts it', async () => {
+    const sent = shown(shop());
+    rendered(<OnlinePage />);
+    const card = within(await screen.findByRole('article', { name: 'Order S-1001' }));
+    expect(card.getByText('4 Tollgate Row')).toBeVisible();
+    expect(card.getByText(/late: post by/)).toBeVisible();
+    await userEvent.click(card.getByRole('button', { name: 'S-1001 is posted' }));
+    expect(sent.find((one) => one.body)?.body).toEqual({ version: 1 });
+  });
+
+  it('can’t post what is missing', async () => {
+    shown(
+      shop({
+        open: [
+          order({
+            state: 'SHORT',
+            lines: [{ words: 'Heron pouch', units: 2, price: money(1600), missing: 1 }],
+          }),
+        ],
+      }),
+    );
+    rendered(<OnlinePage />);
+    expect(await screen.findByText('· 1 missing')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'S-1001 is posted' })).toBeDisabled();
+  });
+
+  it('names what of a payout doesn’t match', async () => {
+    const line = { order: 'S-1001', paid: money(3650), fee: money(437), off: money(-40), with: [] };
+    shown(
+      shop({
+        payouts: [
+          {
+            id: 1,
+            name: 'P-1',
+            paidAt: '2026-05-01T10:00:00Z',
+            total: money(3213),
+            off: money(-100),
+            clean: false,
+            lines: [
+              { ...line, finding: 'OTHER_FEE' },
+              { ...line, finding: 'PAID_BEFORE' },
+              { ...line, finding: 'MATCHES', with: ['advertised'] },
+            ],
+          },
+        ],
+      }),
+    );
+    rendered(<OnlinePage />);
+    const paid = within(await screen.findByRole('region', { name: 'Paid out' }));
+    expect(paid.getByText('doesn’t match')).toBeVisible();
+    expect(paid.getByText('It is 1.00 less than its own lines.')).toBeVisible();
+    expect(paid.getByText('fee 0.40 too high')).toBeVisible();
+    expect(paid.getByText('was paid out before')).toBeVisible();
+    expect(paid.getByText('with advertised')).toBeVisible();
+  });
+
+  it('offers bags at a price that is typed', async () => {
+    const sent = shown(shop());
+    rendered(<OnlinePage />);
+    const price = await screen.findByLabelText('Price of Owl tote');
+    await userEvent.type(price, '28');
+    expect(sent.filter((one) => one.body)).toHaveLength(0);
+    await userEvent.click(screen.getByRole('checkbox', { name: /^Owl tote/ }));
+    expect(sent.find((one) => one.body)?.body).toEqual({ kind: 'k2', price: '28', offered: true });
+  });
+
+  it('takes back what came back, with the reason that the buyer gave', async () => {
+    const sent = shown(
+      shop({
+        open: [],
+        answered: {
+          items: [order({ state: 'POSTED', wantsBack: 'too small', postBy: undefined, late: false })],
+          page: 0,
+          size: 50,
+          total: 1,
+        },
+      }),
+    );
+    rendered(<OnlinePage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'S-1001 came back' }));
+    expect(screen.getByLabelText('Why')).toHaveValue('too small');
+    await userEvent.selectOptions(screen.getByLabelText('The bags go'), 'to the scrap');
+    await userEvent.click(screen.getByRole('button', { name: 'Take it in' }));
+    expect(sent.find((one) => one.body)?.body).toEqual({
+      version: 1,
+      ended: 'SCRAPPED',
+      reason: 'too small',
+    });
+  });
+
+  it('says so while nobody looks after it', async () => {
+    shown(shop({ connected: false, open: [] }));
+    rendered(<OnlinePage />);
+    expect(await screen.findByText('The shop isn’t looked after')).toBeVisible();
+    expect(screen.queryByRole('region', { name: 'To be posted' })).toBeNull();
+  });
+});

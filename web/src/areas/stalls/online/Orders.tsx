@@ -1,0 +1,215 @@
+import { useState } from 'react';
+import { api, type Schemas } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { SelectField, TextField } from '../../../ui/Field';
+import { ProblemNotice } from '../../../ui/Notice';
+import { Panel } from '../../../ui/Panel';
+import { Tag } from '../../../ui/Tag';
+import { day, fullDay } from '../../../ui/units';
+import { useSend } from '../../../ui/useSend';
+
+type Shop = Schemas['OnlineShopView'];
+type Order = Schemas['ShopOrderView'];
+
+const STATES: Record<Order['state'], string> = {
+  RESERVED: 'put aside',
+  SHORT: 'bags missing',
+  POSTED: 'posted',
+  ARRIVED: 'arrived',
+  CAME_BACK: 'came back',
+  CANCELLED: 'cancelled',
+};
+
+/** Orders that wait to be posted, the oldest first, and those that were answered. */
+export function Orders({ shop }: { shop: Shop }) {
+  return (
+    <>
+      <section aria-label="To be posted" className="space-y-3">
+        {shop.open.length === 0 && <p className="sheet p-4 text-soft">No order waits to be posted.</p>}
+        {shop.open.map((order) => (
+          <OpenOrder key={order.id} order={order} />
+        ))}
+      </section>
+      {shop.answered.items.length > 0 && (
+        <section className="sheet overflow-x-auto px-4 py-2" aria-label="Orders before">
+          <h2 className="py-1">Orders before</h2>
+          <table className="listing">
+            <thead>
+              <tr>
+                <th>Order</th>
+                <th>Bags</th>
+                <th className="num">Paid</th>
+                <th>State</th>
+                <th>
+                  <span className="sr-only">What happens</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {shop.answered.items.map((order) => (
+                <AnsweredOrder key={order.id} order={order} />
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
+    </>
+  );
+}
+
+const useStep = (order: Order, step: 'posted' | 'arrived' | 'forgotten') =>
+  useSend(() => api.put<Shop>(`/api/online-shop/orders/${order.id}/${step}`, { version: order.version }));
+
+/** An order as the card that goes on its parcel: to whom, what, by when. */
+function OpenOrder({ order }: { order: Order }) {
+  const post = useStep(order, 'posted');
+  return (
+    <article
+      className="sheet grid gap-4 p-4 md:grid-cols-[1fr_220px_auto]"
+      aria-label={`Order ${order.number}`}
+    >
+      <div>
+        <h2 className="flex flex-wrap items-center gap-2">
+          {order.number}
+          <Tag look={order.state === 'SHORT' ? 'bad' : 'ok'}>{STATES[order.state]}</Tag>
+          {order.postBy && (
+            <Tag look={order.late ? 'bad' : 'plain'}>
+              {order.late ? 'late: post by ' : 'post by '}
+              {day(order.postBy)}
+            </Tag>
+          )}
+        </h2>
+        <ul className="mt-1">
+          {order.lines.map((line, i) => (
+            <li key={i}>
+              <b>{line.units} ×</b> {line.words} <span className="text-soft">at {line.price.amount}</span>
+              {line.missing > 0 && <span className="font-bold text-madder"> · {line.missing} missing</span>}
+            </li>
+          ))}
+        </ul>
+        <p className="mt-1 text-soft">
+          {order.paid.amount} paid, {order.postage.amount} of it for postage
+        </p>
+        {order.wantsBack && <p className="text-weld">The buyer wrote: {order.wantsBack}</p>}
+        {post.problem && <ProblemNotice problem={post.problem} />}
+      </div>
+      {order.buyer && (
+        <address className="rounded border-2 border-dashed border-line-strong px-3 py-2 text-[15px] not-italic">
+          {order.buyer.address.map((line, i) => (
+            <span key={i} className="block">
+              {line}
+            </span>
+          ))}
+        </address>
+      )}
+      <Button
+        className="self-center"
+        disabled={order.state === 'SHORT' || post.isPending}
+        aria-label={`${order.number} is posted`}
+        onClick={() => post.mutate(undefined)}
+      >
+        It is posted
+      </Button>
+    </article>
+  );
+}
+
+function AnsweredOrder({ order }: { order: Order }) {
+  const arrive = useStep(order, 'arrived');
+  const forget = useStep(order, 'forgotten');
+  const [back, setBack] = useState(false);
+  const problem = arrive.problem ?? forget.problem;
+  return (
+    <tr>
+      <td>
+        <b>{order.number}</b>
+        <span className="block text-[13px] text-soft">{order.buyer?.name ?? 'forgotten'}</span>
+      </td>
+      <td>
+        {order.lines.map((line, i) => (
+          <span key={i} className="block">
+            {line.units} × {line.words}
+          </span>
+        ))}
+        {order.wantsBack && <span className="block text-[13px] text-weld">{order.wantsBack}</span>}
+        {order.cameBack && <span className="block text-[13px] text-soft">{order.cameBack}</span>}
+        {problem && <ProblemNotice problem={problem} />}
+      </td>
+      <td className="num">{order.paid.amount}</td>
+      <td className="whitespace-nowrap">
+        {STATES[order.state]}
+        {order.postedOn && (
+          <span className="block text-[13px] text-soft">{fullDay(order.arrivedOn ?? order.postedOn)}</span>
+        )}
+        {order.paidOut && <span className="block text-[13px] text-moss">paid out</span>}
+      </td>
+      <td className="num whitespace-nowrap">
+        {order.state === 'POSTED' && (
+          <Small label={`${order.number} arrived`} onClick={() => arrive.mutate(undefined)}>
+            Arrived
+          </Small>
+        )}
+        {(order.state === 'POSTED' || order.state === 'ARRIVED') && (
+          <Small label={`${order.number} came back`} onClick={() => setBack(true)}>
+            Came back
+          </Small>
+        )}
+        {order.buyer && (
+          <Small label={`Forget who ordered ${order.number}`} onClick={() => forget.mutate(undefined)}>
+            Forget who
+          </Small>
+        )}
+        {back && <BackPanel order={order} onClose={() => setBack(false)} />}
+      </td>
+    </tr>
+  );
+}
+
+function Small({ label, onClick, children }: { label: string; onClick: () => void; children: string }) {
+  return (
+    <button
+      type="button"
+      className="min-h-11 px-2 font-semibold text-woad hover:underline"
+      aria-label={label}
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}
+
+function BackPanel({ order, onClose }: { order: Order; onClose: () => void }) {
+  const [ended, setEnded] = useState<Schemas['BackForm']['ended']>('INTO_STOCK');
+  const [reason, setReason] = useState(order.wantsBack);
+  const send = useSend(
+    () =>
+      api.put<Shop>(`/api/online-shop/orders/${order.id}/back`, { version: order.version, ended, reason }),
+    onClose,
+  );
+  return (
+    <Panel title={`${order.number} came back`} open onOpenChange={(open) => !open && onClose()}>
+      <form
+        noValidate
+        className="space-y-3 text-left"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!send.isPending) send.mutate(undefined);
+        }}
+      >
+        <TextField label="Why" value={reason} onChange={(event) => setReason(event.target.value)} />
+        <SelectField
+          label="The bags go"
+          value={ended}
+          onChange={(event) => setEnded(event.target.value as typeof ended)}
+        >
+          <option value="INTO_STOCK">into stock again</option>
+          <option value="SCRAPPED">to the scrap</option>
+        </SelectField>
+        {send.problem && <ProblemNotice problem={send.problem} />}
+        <Button type="submit" disabled={send.isPending}>
+          Take it in
+        </Button>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,71 @@
+import type { Schemas } from '../../../api/client';
+import { Tag } from '../../../ui/Tag';
+import { fullDay, unsigned } from '../../../ui/units';
+
+type Payout = Schemas['PayoutView'];
+type Line = Schemas['PayoutLineView'];
+
+/** What the shop paid out, held against its orders; what doesn’t match stands open. */
+export function Payouts({ payouts }: { payouts: Payout[] }) {
+  if (payouts.length === 0) return null;
+  return (
+    <section className="sheet overflow-x-auto px-4 py-2" aria-label="Paid out">
+      <h2 className="py-1">Paid out</h2>
+      {payouts.map((payout) => (
+        <details key={payout.id} open={!payout.clean} className="border-t border-line-faint py-1.5">
+          <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-3">
+            <b>{payout.name}</b>
+            <span className="text-soft">{fullDay(payout.paidAt)}</span>
+            <span className="ml-auto font-bold tabular-nums">{payout.total.amount}</span>
+            <Tag look={payout.clean ? 'ok' : 'bad'}>{payout.clean ? 'matches' : 'doesn’t match'}</Tag>
+          </summary>
+          {payout.off.minor !== 0 && (
+            <p className="text-madder">
+              It is {unsigned(payout.off.amount)} {payout.off.minor > 0 ? 'more' : 'less'} than its own lines.
+            </p>
+          )}
+          <table className="listing">
+            <thead>
+              <tr>
+                <th>Order</th>
+                <th className="num">Paid</th>
+                <th className="num">Fees</th>
+                <th>Found</th>
+              </tr>
+            </thead>
+            <tbody>
+              {payout.lines.map((line, i) => (
+                <tr key={i}>
+                  <td>{line.order}</td>
+                  <td className="num">{line.paid.amount}</td>
+                  <td className="num">{line.fee.amount}</td>
+                  <td className={line.finding === 'MATCHES' ? 'text-soft' : 'font-bold text-madder'}>
+                    {found(line)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      ))}
+    </section>
+  );
+}
+
+function found(line: Line) {
+  const off = `${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'much' : 'little'}`;
+  switch (line.finding) {
+    case 'MATCHES':
+      return line.with.length > 0 ? `with ${line.with.join(', ')}` : 'as it should be';
+    case 'NO_SUCH_ORDER':
+      return 'no such order';
+    case 'PAID_BEFORE':
+      return 'was paid out before';
+    case 'CANCELLED':
+      return 'was cancelled';
+    case 'OTHER_PAYMENT':
+      return `another payment: ${off}`;
+    case 'OTHER_FEE':
+      return `fee ${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'low' : 'high'}`;
+  }
+}
