@@ -133,6 +133,7 @@ class StockJourneyTest {
             keep.uncheck();
         }
         page.getByRole(AriaRole.BUTTON, named("It is cut")).dblclick();
+        assertThat(dialog).isHidden();
         assertThat(page.getByRole(AriaRole.REGION, region("Order of work"))).isVisible();
         page.navigate(APP.url("/materials?find=juniper"));
         page.getByRole(AriaRole.LINK, named("Juniper Dot")).click();

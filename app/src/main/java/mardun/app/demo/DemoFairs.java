@@ -136,7 +136,11 @@ class DemoFairs {
                 PackingRow row = rows.get(i);
                 packing.enter(
                         tomorrow,
-                        new PackingForm(row.bag().key(), Integer.toString(Math.min(row.units(), 4)), i % 2 == 0 ? "1" : "2", ""));
+                        new PackingForm(
+                                row.bag().key(),
+                                Integer.toString(Math.min(row.units(), 4)),
+                                i % 2 == 0 ? "1" : "2",
+                                ""));
                 if (i % 2 == 0) {
                     packing.pack(tomorrow, new PackedForm(row.bag().key(), true));
                 }
