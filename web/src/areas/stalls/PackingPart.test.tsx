@@ -78,7 +78,7 @@ describe('what goes along to a fair', () => {
       },
     });
     rendered(<PackingPart fairId={1} />);
-    expect(await screen.findByRole('img', { name: '1 bags on the table, from above' })).toBeVisible();
+    expect(await screen.findByRole('img', { name: '1 bag on the table, from above' })).toBeVisible();
     expect(screen.getByText('1 more wait under it.')).toBeVisible();
   });
 });

@@ -111,7 +111,8 @@ export function PackingPart({ fairId }: { fairId: number }) {
                 </tbody>
               </table>
               <p className="mt-1 text-[13px] text-soft">
-                For the first {data.change.buyers} buyers, of whom every third comes with a larger note.
+                For the first {data.change.buyers === 1 ? 'buyer' : `${data.change.buyers} buyers`}, of whom
+                every third comes with a larger note.
               </p>
             </>
           )}

@@ -18,7 +18,7 @@ export function TableDrawing({
         viewBox={`${-2 * unit} ${-2 * unit} ${table.wide + 4 * unit} ${table.deep + 16 * unit}`}
         className="mt-2 w-full"
         role="img"
-        aria-label={`${table.places.length} bags on the table, from above`}
+        aria-label={`${table.places.length} ${table.places.length === 1 ? 'bag' : 'bags'} on the table, from above`}
       >
         <rect width={table.wide} height={table.deep} fill="#f5ebc4" stroke="#14242d" strokeWidth={unit} />
         {table.places.map((place, i) => {
@@ -74,8 +74,11 @@ export function TableDrawing({
         ))}
       </ol>
       <p className="mt-1 text-[13px] text-soft">
-        {table.under > 0 ? `${table.under} more wait under it.` : 'All of it fits.'}
-        {table.unknown > 0 && ` Of ${table.unknown} kinds nobody knows the size.`}
+        {table.under > 0
+          ? `${table.under} more wait under it.`
+          : table.places.length > 0 && 'All of it fits.'}
+        {table.unknown > 0 &&
+          ` Of ${table.unknown} ${table.unknown === 1 ? 'kind' : 'kinds'} nobody knows the size.`}
       </p>
     </section>
   );

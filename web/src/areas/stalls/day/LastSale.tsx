@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { entryOf } from './entry';
-import { handedOver, read, written, type Entry, type StallView } from './reckon';
+import { called, handedOver, read, written, type Entry, type StallView } from './reckon';
 
 const WHAT: Record<string, string> = {
   SOLD: 'Sold',
@@ -27,7 +27,7 @@ export function LastSale({
   const style = view.money;
   const paid = entry.paidMinor ?? 0;
   const isSale = entry.kind === 'SOLD';
-  const names = new Map(view.tiles.map(({ bag }) => [bag.key, `${bag.design}, ${bag.size}`]));
+  const names = new Map(view.tiles.map(({ bag }) => [bag.key, called(bag)]));
   const words = entry.bags
     .map(({ kind, units }) => (units > 1 ? `${units} × ` : '') + (names.get(kind) ?? 'a bag'))
     .join('; ');

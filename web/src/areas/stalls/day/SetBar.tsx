@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { read, written, type Entry, type StallView } from './reckon';
+import { called, read, written, type Entry, type StallView } from './reckon';
 
 /** Bags of a kind that a buyer takes together with others. */
 export interface Chosen {
@@ -26,7 +26,7 @@ export function SetBar({
   const together = chosen.reduce((sum, { units, price }) => sum + units * price, 0);
   const [typed, setTyped] = useState('');
   const paid = typed.trim() === '' ? together : read(typed, view.money);
-  const names = new Map(view.tiles.map(({ bag }) => [bag.key, `${bag.design}, ${bag.size}`]));
+  const names = new Map(view.tiles.map(({ bag }) => [bag.key, called(bag)]));
   return (
     <section className="border-t-4 border-ink bg-ground px-3 py-2" aria-label="Several together">
       {chosen.length === 0 ? (

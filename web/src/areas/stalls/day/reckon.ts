@@ -123,6 +123,9 @@ export function toBreakEven(view: StallView, { earned, tiles }: Tally) {
   return more <= here ? more : undefined;
 }
 
+/** What a bag is called in few words. */
+export const called = ({ design, size }: Schemas['BagView']) => (size ? `${design}, ${size}` : design);
+
 /** An amount of minor units as it is written. */
 export function written(minor: number, { decimals, mark }: Style) {
   const digits = Math.abs(minor)

@@ -3,6 +3,7 @@ package mardun.app;
 import static mardun.app.RunningApp.JSON;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -403,7 +404,7 @@ class WorkroomTest {
     void aFairIsPinnedToTheTape() {
         Map<String, Object> far = Map.of("requestId", UUID.randomUUID(), "name", "Far fair", "heldOn", "2091-01-01");
         assertThat(APP.post("/api/fairs", far).on("heldOn")).contains("This is years away");
-        String soon = java.time.LocalDate.now().plusDays(3).toString();
+        String soon = LocalDate.now().plusDays(3).toString();
         Answer made =
                 APP.post("/api/fairs", Map.of("requestId", UUID.randomUUID(), "name", "Mill yard", "heldOn", soon));
         assertThat(APP.get("/api/bench").body().get("tape").get("pins").toString())

@@ -97,7 +97,7 @@ class ScreensTest {
         "/batches/2/tally, 'Minutes, planned and true'",
         "/stalls, Fairs that were",
         "/stalls/15, To bring and to ask",
-        "/stalls/online, To be posted",
+        "/stalls/online, Offered online",
         "/stalls/15?part=pack, Change to bring",
         "/stalls/14?part=after, What it left",
         "/logbook, at the bench",

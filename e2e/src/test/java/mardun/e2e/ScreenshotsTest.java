@@ -5,6 +5,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -75,7 +77,7 @@ class ScreenshotsTest {
 
     private static void choose(Page page, String slot, String material) {
         page.getByLabel(slot, new Page.GetByLabelOptions().setExact(true))
-                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(material));
+                .selectOption(new SelectOption().setLabel(material));
     }
 
     private static void take(PackagedApp app, String path, String shows, String name) {
@@ -86,7 +88,7 @@ class ScreenshotsTest {
         Page page = CHROMIUM.page();
         page.navigate(app.url(path));
         assertThat(page.getByText(shows).first()).isVisible();
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         return page;
     }
 

@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
 import mardun.app.goods.GoodsService;
@@ -250,7 +252,7 @@ class DemoFairs {
                             ""));
                 }
             }
-            entries.sort(java.util.Comparator.comparing(StallEntry::at));
+            entries.sort(Comparator.comparing(StallEntry::at));
             stall.tell(fair, new StallTelling(tablet, entries));
         });
     }
@@ -298,7 +300,7 @@ class DemoFairs {
     }
 
     private static String amount(long minor) {
-        return minor / 100 + "." + String.format(java.util.Locale.ROOT, "%02d", minor % 100);
+        return minor / 100 + "." + String.format(Locale.ROOT, "%02d", minor % 100);
     }
 
     private void note(FairId fair, String words) {

@@ -79,8 +79,7 @@ public class GoodsLedger {
                 one.unitCostMinor(),
                 one.unitLabourMinor(),
                 one.unitSeconds(),
-                one.priceMinor(),
-                one.finishedOn());
+                one.priceMinor());
     }
 
     /** Holds some lots for this transaction in the order of their ids, so that two who take the last bag wait for one another. */

@@ -1,6 +1,5 @@
 package mardun.app.goods;
 
-import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.BatchId;
@@ -27,8 +26,7 @@ public record GoodsLot(
         long unitCostMinor,
         Optional<Long> unitLabourMinor,
         Optional<Long> unitSeconds,
-        long priceMinor,
-        LocalDate finishedOn) {
+        long priceMinor) {
 
     /** How many of them are at a place. */
     public int at(String place) {

@@ -10,7 +10,6 @@ import jakarta.persistence.PostPersist;
 import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Optional;
 import java.util.UUID;
 import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
@@ -126,14 +125,6 @@ class Sale implements Persistable<UUID> {
         return takenBackAt != null;
     }
 
-    ChannelId channelId() {
-        return channelId;
-    }
-
-    Optional<FairId> fairId() {
-        return Optional.ofNullable(fairId);
-    }
-
     Instant soldAt() {
         return soldAt;
     }
@@ -148,25 +139,5 @@ class Sale implements Persistable<UUID> {
 
     long paidMinor() {
         return paidMinor;
-    }
-
-    long taxMinor() {
-        return taxMinor;
-    }
-
-    long feesMinor() {
-        return feesMinor;
-    }
-
-    long costMinor() {
-        return costMinor;
-    }
-
-    String payment() {
-        return payment;
-    }
-
-    String note() {
-        return note;
     }
 }

@@ -109,22 +109,9 @@ public class Sales {
             long seconds,
             long unknownUnits) {}
 
-    /**
-     * A sale as it stands.
-     *
-     * @param bags in words
-     */
+    /** A sale as it stands. */
     public record Booked(
-            UUID id,
-            Instant at,
-            Tender tender,
-            int units,
-            long paidMinor,
-            long taxMinor,
-            long feesMinor,
-            long costMinor,
-            boolean takenBack,
-            List<BookedLine> bags) {}
+            UUID id, Instant at, Tender tender, int units, long paidMinor, boolean takenBack, List<BookedLine> bags) {}
 
     /** Bags of a sale as they stand. */
     public record BookedLine(long id, String kind, int units, long paidMinor, boolean unclear) {}
@@ -240,12 +227,6 @@ public class Sales {
         return found.isPresent();
     }
 
-    /** Whether a sale is in the book. */
-    @Transactional(readOnly = true)
-    public boolean has(UUID id) {
-        return sales.existsById(id);
-    }
-
     /** What was sold at some fairs, by how it was paid. */
     @Transactional(readOnly = true)
     public List<Sum> sums(Collection<FairId> fairs) {
@@ -278,9 +259,6 @@ public class Sales {
                 sale.tender(),
                 sale.units(),
                 sale.paidMinor(),
-                sale.taxMinor(),
-                sale.feesMinor(),
-                sale.costMinor(),
                 sale.isTakenBack(),
                 its.stream().map(Sales::booked).toList());
     }

@@ -2,6 +2,8 @@ package mardun.app.selling;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.id.FairId;
@@ -219,8 +221,8 @@ public class FairService {
         ViewWriter writer = current.writer();
         FairFacts facts = Fairs.facts(fair, current);
         List<Fair> series = repository.inSeries(List.of(fair.series()));
-        List<FairViews.FairRow> rows = new java.util.ArrayList<>(fairs.rows(series, current));
-        java.util.Collections.reverse(rows);
+        List<FairViews.FairRow> rows = new ArrayList<>(fairs.rows(series, current));
+        Collections.reverse(rows);
         String nextTime = series.stream()
                 .filter(other -> other.heldOn().isBefore(fair.heldOn()))
                 .flatMap(other -> other.settled().stream())

@@ -1,9 +1,11 @@
 package mardun.app.selling;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +28,7 @@ import mardun.core.selling.Settlement;
 import mardun.core.selling.Settlement.Counted;
 import mardun.core.selling.Settlement.Sold;
 import mardun.core.selling.Tender;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Reads fairs and what each left, for those who show them. */
@@ -92,8 +95,7 @@ class Fairs {
     }
 
     /** Figures settled: {@code difference} is what was counted more than expected, in cash and by card. */
-    static Settlement settlement(
-            Figures figures, long difference, java.time.Duration there, java.time.Duration way, Settings current) {
+    static Settlement settlement(Figures figures, long difference, Duration there, Duration way, Settings current) {
         FairCost fair = figures.fair();
         return Settlement.of(
                 new Sold(
@@ -103,7 +105,7 @@ class Fairs {
                         current.money(figures.feesMinor()),
                         current.money(figures.costMinor()),
                         current.money(figures.labourMinor()),
-                        java.time.Duration.ofSeconds(figures.seconds()),
+                        Duration.ofSeconds(figures.seconds()),
                         figures.unknown()),
                 new Counted(current.money(difference), current.money(figures.goneMinor())),
                 new FairCosts(
@@ -122,8 +124,8 @@ class Fairs {
         return settlement(
                 settled.figures(),
                 difference(settled),
-                java.time.Duration.ofSeconds(settled.thereSeconds()),
-                java.time.Duration.ofSeconds(settled.waySeconds()),
+                Duration.ofSeconds(settled.thereSeconds()),
+                Duration.ofSeconds(settled.waySeconds()),
                 current);
     }
 
@@ -200,7 +202,7 @@ class Fairs {
                         thing("pay the fee", form.feeDueOn(), today));
             case PAID, DONE, NOT_GOING -> Stream.empty();
         };
-        Optional<NextThing> due = things.flatMap(Optional::stream).min(java.util.Comparator.comparing(NextThing::day));
+        Optional<NextThing> due = things.flatMap(Optional::stream).min(Comparator.comparing(NextThing::day));
         boolean isOver = fair.endsOn().isBefore(today)
                 && fair.settled().isEmpty()
                 && fair.state() != FairState.NOT_GOING
@@ -208,8 +210,7 @@ class Fairs {
         return isOver ? Optional.of(new NextThing("settle it", fair.endsOn(), false)) : due;
     }
 
-    private static Optional<NextThing> thing(
-            String what, @org.jspecify.annotations.Nullable LocalDate day, LocalDate today) {
+    private static Optional<NextThing> thing(String what, @Nullable LocalDate day, LocalDate today) {
         return Optional.ofNullable(day).map(by -> new NextThing(what, by, by.isBefore(today)));
     }
 }

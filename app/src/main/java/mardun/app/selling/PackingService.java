@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -123,7 +124,7 @@ public class PackingService {
                     take.units(),
                     writer.sentence(take.reason())));
         });
-        rows.sort(Comparator.comparing((PackingRow row) -> row.bag().design().toLowerCase(java.util.Locale.ROOT))
+        rows.sort(Comparator.comparing((PackingRow row) -> row.bag().design().toLowerCase(Locale.ROOT))
                 .thenComparing(row -> row.bag().size())
                 .thenComparing(row -> row.bag().cloth()));
         Map<Long, Integer> byPrice = new HashMap<>();
@@ -227,7 +228,7 @@ public class PackingService {
 
     private static FloatView change(Map<Long, Integer> bagsByPrice, Settings current) {
         ViewWriter writer = current.writer();
-        ChangeFloat change = ChangeFloat.of(Coins.of(current.currency()), bagsByPrice, BUYERS);
+        ChangeFloat change = changeFor(current, bagsByPrice);
         return new FloatView(
                 change.counts().entrySet().stream()
                         .map(one -> new CoinCount(writer.money(one.getKey()), one.getValue()))
@@ -236,13 +237,18 @@ public class PackingService {
                 change.buyers());
     }
 
+    /** Change for the first buyers; for no more than there are bags. */
+    private static ChangeFloat changeFor(Settings current, Map<Long, Integer> bagsByPrice) {
+        int bags = bagsByPrice.values().stream().mapToInt(Integer::intValue).sum();
+        return ChangeFloat.of(Coins.of(current.currency()), bagsByPrice, Math.min(BUYERS, bags));
+    }
+
     /** What is proposed as change, in minor units. */
     long changeMinor(Fair fair) {
         Map<Long, Integer> byPrice = new HashMap<>();
         lines.findByFairIdOrderById(fair.id())
                 .forEach(line -> byPrice.merge(line.soldFor(), line.units(), Integer::sum));
-        return ChangeFloat.of(Coins.of(settings.current().currency()), byPrice, BUYERS)
-                .minor();
+        return changeFor(settings.current(), byPrice).minor();
     }
 
     private Optional<TableView> table(

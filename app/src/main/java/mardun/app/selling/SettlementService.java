@@ -3,6 +3,7 @@ package mardun.app.selling;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -379,7 +380,7 @@ public class SettlementService {
                             PackingService.at(lots, fair.form().stallPlace()),
                             sold.getOrDefault(kind.key(), 0L).intValue());
                 })
-                .sorted(java.util.Comparator.comparing(
+                .sorted(Comparator.comparing(
                         row -> row.bag().design() + row.bag().size() + row.bag().cloth()))
                 .toList();
     }

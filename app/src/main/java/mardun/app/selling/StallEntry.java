@@ -39,8 +39,4 @@ public record StallEntry(
      * @param priceMinor what one is usually sold for, in minor units
      */
     public record Bags(@NotNull @Size(max = 500) String kind, int units, long priceMinor) {}
-
-    int units() {
-        return bags.stream().mapToInt(Bags::units).sum();
-    }
 }

@@ -9,6 +9,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -104,7 +105,7 @@ public class StallService {
         Fair fair = fairs.forChange(id);
         List<UUID> ids = telling.entries().stream().map(StallEntry::id).toList();
         Set<UUID> known = ids.isEmpty() ? Set.of() : events.known(ids);
-        Set<UUID> taken = new java.util.HashSet<>(known);
+        Set<UUID> taken = new HashSet<>(known);
         for (StallEntry entry : telling.entries()) {
             if (taken.add(entry.id())) {
                 take(fair, telling.device(), entry);

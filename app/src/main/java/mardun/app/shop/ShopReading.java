@@ -3,7 +3,9 @@ package mardun.app.shop;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -114,7 +116,7 @@ public class ShopReading {
     private List<ListingView> listings(ViewWriter writer) {
         Map<String, ShopListing> byKind = new HashMap<>();
         listings.findAllByOrderById().forEach(listing -> byKind.put(listing.bagKind(), listing));
-        Map<BagKind, List<GoodsLot>> there = new java.util.LinkedHashMap<>(ledger.there());
+        Map<BagKind, List<GoodsLot>> there = new LinkedHashMap<>(ledger.there());
         List<String> gone = byKind.keySet().stream()
                 .filter(key ->
                         there.keySet().stream().noneMatch(kind -> kind.key().equals(key)))
@@ -136,8 +138,7 @@ public class ShopReading {
                     ShopDesk.atHome(lots),
                     listing.map(ShopListing::toldUnits).orElse(null)));
         });
-        shown.sort(java.util.Comparator.comparing((ListingView one) -> !one.offered())
-                .thenComparing(ListingView::words));
+        shown.sort(Comparator.comparing((ListingView one) -> !one.offered()).thenComparing(ListingView::words));
         return shown;
     }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import mardun.app.problem.RefusedException;
 import mardun.app.shop.ShopViews.ShopAct;
 import mardun.app.shop.ShopViews.SimulatedShopView;
@@ -55,7 +56,7 @@ public class SimulatedOnlineShop implements OnlineShop {
     }
 
     /** What it remembers has a transaction of its own: it is another machine. */
-    private State changed(java.util.function.UnaryOperator<State> change) {
+    private State changed(UnaryOperator<State> change) {
         return alone.execute(status -> {
             SimulatedShop shop = repository.held().orElseGet(() -> new SimulatedShop(State.begun()));
             State next = change.apply(shop.state());

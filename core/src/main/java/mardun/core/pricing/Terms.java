@@ -2,6 +2,7 @@ package mardun.core.pricing;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -276,7 +277,7 @@ public final class Terms {
             }
             possible.addAll(with);
         }
-        possible.sort(java.util.Comparator.comparing(PossibleFees::together));
+        possible.sort(Comparator.comparing(PossibleFees::together));
         return List.copyOf(possible);
     }
 

@@ -1,10 +1,8 @@
 package mardun.core.selling;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.joda.money.CurrencyUnit;
 
@@ -84,11 +82,6 @@ public record Coins(List<Long> coins, List<Long> notes) {
         return Stream.concat(notes.stream(), coins.stream()).toList();
     }
 
-    /** The smallest amount that can be paid. */
-    public long smallest() {
-        return coins.get(coins.size() - 1);
-    }
-
     /** How often each coin or note is needed to give back an amount with as few as can be, the largest first. */
     public Map<Long, Integer> change(long minor) {
         if (minor < 0) {
@@ -104,23 +97,5 @@ public record Coins(List<Long> coins, List<Long> notes) {
             }
         }
         return given;
-    }
-
-    /**
-     * What a buyer is likely to hand over for an amount: just that, or the next amount that one kind of note or large coin comes to, the
-     * smallest first.
-     */
-    public List<Long> handed(long due) {
-        TreeSet<Long> amounts = new TreeSet<>();
-        amounts.add(due);
-        List<Long> large = new ArrayList<>(notes);
-        coins.stream().limit(2).forEach(large::add);
-        for (long one : large) {
-            long times = (due + one - 1) / one;
-            if (times <= 4) {
-                amounts.add(times * one);
-            }
-        }
-        return amounts.stream().filter(amount -> amount >= due).toList();
     }
 }

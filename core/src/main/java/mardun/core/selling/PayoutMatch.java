@@ -1,6 +1,7 @@
 package mardun.core.selling;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -103,7 +104,7 @@ public record PayoutMatch(List<Matched> lines, Money difference) {
         }
         Money nearest = order.fees().stream()
                 .map(PossibleFees::together)
-                .min(java.util.Comparator.comparing(fee -> fee.minus(line.fee()).abs()))
+                .min(Comparator.comparing(fee -> fee.minus(line.fee()).abs()))
                 .orElseThrow();
         return new Matched(line, Finding.OTHER_FEE, nearest.minus(line.fee()), List.of());
     }

@@ -2,6 +2,7 @@ package mardun.core.selling;
 
 import java.math.BigInteger;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mardun.core.money.Apportionment;
@@ -84,7 +85,7 @@ public record Settlement(
                 "Of what buyers paid come off the tax, what selling took, what the bags cost and what going there cost.");
         StringBuilder expression = new StringBuilder("{paid}");
         working.input("paid", "what buyers paid", Value.of(sold.paid()));
-        List<FairCosts.Part> off = new java.util.ArrayList<>(List.of(
+        List<FairCosts.Part> off = new ArrayList<>(List.of(
                 new FairCosts.Part("tax", sold.tax()),
                 new FairCosts.Part("fees of selling", sold.fees()),
                 new FairCosts.Part("cost of what was sold", sold.cost()),

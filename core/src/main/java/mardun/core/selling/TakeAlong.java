@@ -1,6 +1,7 @@
 package mardun.core.selling;
 
 import java.util.List;
+import java.util.stream.Stream;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
@@ -69,8 +70,7 @@ public record TakeAlong(int units, Sentence reason) {
                         Sentence.of(
                                 why.template() + " There are only {"
                                         + why.values().size() + "}.",
-                                java.util.stream.Stream.concat(
-                                                why.values().stream(), java.util.stream.Stream.of(Value.of(there)))
+                                Stream.concat(why.values().stream(), Stream.of(Value.of(there)))
                                         .toArray(Value[]::new)));
     }
 }

@@ -9,6 +9,7 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.selling.StallTable.Item;
 import mardun.core.selling.StallTable.Place;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 
 /** The table of a stall: nothing lies on anything else or beyond the edge, and each kind is shown before any is shown twice. */
@@ -28,9 +29,7 @@ class StallTableTest {
                 cm(100), cm(60), cm(2), List.of(item("tote", 40, 12, 45, 2), item("pouch", 20, 8, 12, 3)));
         assertThat(table.places())
                 .extracting(Place::key, Place::front)
-                .startsWith(
-                        org.assertj.core.groups.Tuple.tuple("pouch", Length.ZERO),
-                        org.assertj.core.groups.Tuple.tuple("pouch", Length.ZERO));
+                .startsWith(Tuple.tuple("pouch", Length.ZERO), Tuple.tuple("pouch", Length.ZERO));
         assertThat(table.under()).containsEntry("tote", 0).containsEntry("pouch", 0);
     }
 
