@@ -94,6 +94,28 @@ public class GoodsLedger {
         return movements.units(id, place);
     }
 
+    /** So many bags of a lot. */
+    public record FromLot(GoodsLot lot, int units) {}
+
+    /**
+     * Of which lots so many bags are that leave a place: the oldest first, as far as there are any.
+     *
+     * @param lots of a kind, which the caller holds, the oldest first
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<FromLot> oldestFirst(List<GoodsLot> lots, String place, int units) {
+        List<FromLot> from = new ArrayList<>();
+        int open = units;
+        for (GoodsLot lot : lots) {
+            int some = Math.min(open, movements.units(lot.id(), place));
+            if (some > 0) {
+                from.add(new FromLot(lot, some));
+                open -= some;
+            }
+        }
+        return from;
+    }
+
     /**
      * Bags of a lot that the caller holds come to a place or leave it.
      *

@@ -15,6 +15,7 @@ import mardun.app.channel.Channels;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsKind;
 import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLedger.FromLot;
 import mardun.app.goods.GoodsLot;
 import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
@@ -175,17 +176,14 @@ public class Sales {
         Worth worth = Worth.NOTHING;
         int open = bags.units();
         long unpaid = paid;
-        for (GoodsLot lot : lots) {
-            int taken = Math.min(open, ledger.units(lot.id(), sold.place()));
-            if (taken > 0) {
-                long its = Apportionment.share(unpaid, taken, open);
-                Worth of = worth(lot, taken);
-                ledger.move(lot.id(), sold.place(), GoodsKind.SOLD, -taken, "");
-                lines.save(line(sold, bags, lot.id(), taken, its, of));
-                worth = worth.plus(of);
-                open -= taken;
-                unpaid -= its;
-            }
+        for (FromLot from : ledger.oldestFirst(lots, sold.place(), bags.units())) {
+            long its = Apportionment.share(unpaid, from.units(), open);
+            Worth of = worth(from.lot(), from.units());
+            ledger.move(from.lot().id(), sold.place(), GoodsKind.SOLD, -from.units(), "");
+            lines.save(line(sold, bags, from.lot().id(), from.units(), its, of));
+            worth = worth.plus(of);
+            open -= from.units();
+            unpaid -= its;
         }
         if (open > 0) {
             // What nobody can find in the book is reckoned as one of the latest lot until the maker says how it was.
@@ -295,16 +293,20 @@ public class Sales {
         List<SaleLine> found = new ArrayList<>();
         int open = line.units();
         long unpaid = line.paidMinor();
-        for (GoodsLot lot : lots) {
-            int taken = Math.min(open, ledger.units(lot.id(), place));
-            if (taken > 0) {
-                long its = Apportionment.share(unpaid, taken, open);
-                Worth of = worth(lot, taken);
-                ledger.move(lot.id(), place, GoodsKind.SOLD, -taken, "");
-                found.add(new SaleLine(line.saleId(), kind.key(), lot.id(), place, taken, its, line.usualMinor(), of));
-                open -= taken;
-                unpaid -= its;
-            }
+        for (FromLot from : ledger.oldestFirst(lots, place, line.units())) {
+            long its = Apportionment.share(unpaid, from.units(), open);
+            ledger.move(from.lot().id(), place, GoodsKind.SOLD, -from.units(), "");
+            found.add(new SaleLine(
+                    line.saleId(),
+                    kind.key(),
+                    from.lot().id(),
+                    place,
+                    from.units(),
+                    its,
+                    line.usualMinor(),
+                    worth(from.lot(), from.units())));
+            open -= from.units();
+            unpaid -= its;
         }
         if (open > 0 && isOther) {
             throw RefusedException.conflict("Of “" + kind.words() + "” there are " + (line.units() - open) + " at “"

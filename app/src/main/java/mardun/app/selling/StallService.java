@@ -22,6 +22,7 @@ import java.util.stream.Stream;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsKind;
 import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLedger.FromLot;
 import mardun.app.goods.GoodsLot;
 import mardun.app.id.FairId;
 import mardun.app.problem.RefusedException;
@@ -231,13 +232,10 @@ public class StallService {
         List<GoodsLot> lots = ledger.ofKinds(List.of(key)).getOrDefault(key, List.of());
         ledger.hold(lots.stream().map(GoodsLot::id).toList());
         int open = units;
-        for (GoodsLot lot : lots) {
-            int some = Math.min(open, ledger.units(lot.id(), place));
-            if (some > 0) {
-                ledger.move(lot.id(), place, kind, -some, reason);
-                took.merge(lot.id(), some, Integer::sum);
-                open -= some;
-            }
+        for (FromLot from : ledger.oldestFirst(lots, place, units)) {
+            ledger.move(from.lot().id(), place, kind, -from.units(), reason);
+            took.merge(from.lot().id(), from.units(), Integer::sum);
+            open -= from.units();
         }
         return open;
     }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,6 +15,7 @@ import java.util.stream.Collectors;
 import mardun.app.channel.Channels;
 import mardun.app.goods.GoodsKind;
 import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLedger.FromLot;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.GoodsService;
 import mardun.app.id.ChannelId;
@@ -197,13 +197,10 @@ public class ShopDesk {
         for (Map.Entry<String, Integer> want : wanted.entrySet()) {
             known += want.getValue();
             int open = want.getValue() - aside.getOrDefault(want.getKey(), 0);
-            for (GoodsLot lot : lots.getOrDefault(want.getKey(), List.of())) {
-                int some = Math.min(open, ledger.units(lot.id(), GoodsService.HOME));
-                if (some > 0) {
-                    moved(lot.id(), GoodsService.HOME, ASIDE, some, "order " + order.number());
-                    aside.merge(want.getKey(), some, Integer::sum);
-                    open -= some;
-                }
+            for (FromLot from :
+                    ledger.oldestFirst(lots.getOrDefault(want.getKey(), List.of()), GoodsService.HOME, open)) {
+                moved(from.lot().id(), GoodsService.HOME, ASIDE, from.units(), "order " + order.number());
+                aside.merge(want.getKey(), from.units(), Integer::sum);
             }
         }
         int together = aside.values().stream().mapToInt(Integer::intValue).sum();
@@ -220,16 +217,14 @@ public class ShopDesk {
         Map<String, List<GoodsLot>> lots = ledger.ofKinds(order.reserved().keySet());
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
-        order.reserved().forEach((kind, units) -> {
-            int open = units;
-            for (GoodsLot lot : lots.getOrDefault(kind, List.of())) {
-                int some = Math.min(open, ledger.units(lot.id(), ASIDE));
-                if (some > 0) {
-                    moved(lot.id(), ASIDE, GoodsService.HOME, some, "order " + order.number() + " cancelled");
-                    open -= some;
-                }
-            }
-        });
+        order.reserved()
+                .forEach((kind, units) -> ledger.oldestFirst(lots.getOrDefault(kind, List.of()), ASIDE, units)
+                        .forEach(from -> moved(
+                                from.lot().id(),
+                                ASIDE,
+                                GoodsService.HOME,
+                                from.units(),
+                                "order " + order.number() + " cancelled")));
     }
 
     /** Bags that were finished meanwhile go to the orders that wait longest. */
@@ -390,23 +385,16 @@ public class ShopDesk {
         Map<String, List<GoodsLot>> lots = ledger.ofKinds(its.keySet());
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
-        its.forEach((kind, units) -> {
-            int open = units;
-            List<GoodsLot> all = new ArrayList<>(lots.getOrDefault(kind, List.of()));
-            for (GoodsLot lot : all) {
-                int some = Math.min(open, ledger.units(lot.id(), ASIDE));
-                if (some > 0) {
-                    String reason = "order " + order.number() + " came back: "
-                            + form.reason().strip();
+        String reason =
+                "order " + order.number() + " came back: " + form.reason().strip();
+        its.forEach((kind, units) -> ledger.oldestFirst(lots.getOrDefault(kind, List.of()), ASIDE, units)
+                .forEach(from -> {
                     if (form.ended() == CameBack.INTO_STOCK) {
-                        moved(lot.id(), ASIDE, GoodsService.HOME, some, reason);
+                        moved(from.lot().id(), ASIDE, GoodsService.HOME, from.units(), reason);
                     } else {
-                        ledger.move(lot.id(), ASIDE, GoodsKind.WRITTEN_OFF, -some, reason);
+                        ledger.move(from.lot().id(), ASIDE, GoodsKind.WRITTEN_OFF, -from.units(), reason);
                     }
-                    open -= some;
-                }
-            }
-        });
+                }));
         order.comeBack(form.ended().words() + ": " + form.reason().strip());
         orders.saveAndFlush(order);
     }
