@@ -1,0 +1,111 @@
+package mardun.core.season;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToIntBiFunction;
+import org.hipparchus.random.RandomDataGenerator;
+
+/** What past sales tell of the coming season: the likeliest rate of buyers for each item at each event, and how far it may be off. */
+public final class DemandEstimate {
+
+    private static final List<String> WEATHERS = List.of("dry", "mixed", "wet");
+    private static final double[] USUAL_WEATHER = {3, 1.5, 1};
+
+    private final Season season;
+    private final DemandPrior prior;
+    private final double[] values;
+    private final Precision precision;
+    private final Effects.Sum[][] coming;
+    private final Sky sky;
+
+    DemandEstimate(
+            Season season, DemandPrior prior, double[] values, Precision precision, Effects.Sum[][] coming, Sky sky) {
+        this.season = season;
+        this.prior = prior;
+        this.values = values;
+        this.precision = precision;
+        this.coming = coming;
+        this.sky = sky;
+    }
+
+    /** The weather that may come: how often each came, and which effect it has. */
+    static final class Sky {
+        private final double[] upTo = new double[WEATHERS.size()];
+        private final int[][] effects = new int[2][WEATHERS.size()];
+
+        Sky(Map<String, Integer> seen, ToIntBiFunction<String, Boolean> effect) {
+            double sum = 0;
+            for (int n = 0; n < upTo.length; n++) {
+                sum += USUAL_WEATHER[n] + seen.getOrDefault(WEATHERS.get(n), 0);
+                upTo[n] = sum;
+                effects[0][n] = effect.applyAsInt(WEATHERS.get(n), false);
+                effects[1][n] = effect.applyAsInt(WEATHERS.get(n), true);
+            }
+            for (int n = 0; n < upTo.length; n++) {
+                upTo[n] /= sum;
+            }
+        }
+
+        int draw(boolean isOutdoor, double uniform) {
+            int n = 0;
+            while (n < upTo.length - 1 && uniform >= upTo[n]) {
+                n++;
+            }
+            return effects[isOutdoor ? 1 : 0][n];
+        }
+    }
+
+    /** The likeliest rate of buyers of an item at a coming event, in usual weather. */
+    public double rate(int event, int item) {
+        return season.items().get(item).judgement() * Math.exp(coming[event][item].at(values));
+    }
+
+    /** The standard deviation of the logarithm of that rate. */
+    public double doubt(int event, int item) {
+        double[] weights = new double[values.length];
+        coming[event][item].addTo(weights, 1);
+        return Math.sqrt(precision.variance(weights));
+    }
+
+    /**
+     * Draws seasons as they may come: rates as far as they aren't known, good and bad seasons and days, weather, and buyers.
+     *
+     * @param seasons how many
+     * @param seed the same one draws the same seasons
+     */
+    public Outlook draw(int seasons, long seed) {
+        RandomDataGenerator random = new RandomDataGenerator(seed);
+        double[] shape = new double[season.items().size()];
+        Arrays.fill(shape, prior.shape());
+        Visit[][] visits = new Visit[seasons][coming.length];
+        for (int drawn = 0; drawn < seasons; drawn++) {
+            double[] independent = new double[values.length];
+            for (int n = 0; n < independent.length; n++) {
+                independent[n] = random.nextNormal(0, 1);
+            }
+            double[] its = precision.deviations(independent);
+            for (int n = 0; n < its.length; n++) {
+                its[n] += values[n];
+            }
+            double level = lognormal(random, prior.season());
+            for (int event = 0; event < coming.length; event++) {
+                ComingEvent one = season.coming().get(event);
+                double day = level * lognormal(random, prior.day());
+                if (one.outlet() == Outlet.FAIR) {
+                    day *= Math.exp(its[sky.draw(one.isOutdoor(), random.nextUniform(0, 1))]);
+                }
+                double[] appeal = new double[coming[event].length];
+                for (int item = 0; item < appeal.length; item++) {
+                    appeal[item] = season.items().get(item).judgement() * Math.exp(coming[event][item].at(its));
+                }
+                visits[drawn][event] = Visit.draw(appeal, day, shape, random);
+            }
+        }
+        return new Outlook(visits);
+    }
+
+    private static double lognormal(RandomDataGenerator random, double spread) {
+        return spread == 0 ? 1 : Math.exp(spread * random.nextNormal(0, 1) - spread * spread / 2);
+    }
+}

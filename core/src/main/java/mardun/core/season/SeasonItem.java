@@ -1,0 +1,50 @@
+package mardun.core.season;
+
+import java.util.Map;
+import java.util.OptionalInt;
+
+/**
+ * A design in one size and one cloth, as it may be made for a season.
+ *
+ * @param id its name in the answer
+ * @param design what is set up once, however many of its items are made; its items stand in for one another
+ * @param kind pouch, tote, wallet …: bags of a kind sell alike as long as nothing better is known
+ * @param price asked for it now
+ * @param netAtFair what is left of the price after the fees of a fair
+ * @param netOnline what is left of the price after the fees of the shop
+ * @param trimCost what is bought for each piece, over its cloth
+ * @param minutes of work for each piece
+ * @param setUpMinutes of work once, if anything of the design is made
+ * @param clothUse metres of each cloth for a piece, by the cloth's name
+ * @param space what it takes of a fair's table, in the table's units
+ * @param stock finished pieces that are there
+ * @param since the week since which it has been on offer, negative in the past; absent if it never was
+ * @param licence the most that may be made now; absent if as many as wanted
+ * @param worthUnsold what a piece is worth that is left when the season is over
+ * @param judgement the maker's own factor on what sales say of it: 1.5 is half as much again
+ */
+public record SeasonItem(
+        String id,
+        String design,
+        String kind,
+        String size,
+        String cloth,
+        double price,
+        double netAtFair,
+        double netOnline,
+        double trimCost,
+        double minutes,
+        double setUpMinutes,
+        Map<String, Double> clothUse,
+        int space,
+        int stock,
+        OptionalInt since,
+        OptionalInt licence,
+        double worthUnsold,
+        double judgement) {
+
+    /** What is left of its price when it is sold there. */
+    public double net(Outlet outlet) {
+        return outlet == Outlet.FAIR ? netAtFair : netOnline;
+    }
+}

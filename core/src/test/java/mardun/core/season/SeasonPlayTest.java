@@ -1,0 +1,99 @@
+package mardun.core.season;
+
+import static mardun.core.season.MadeUpSeason.fair;
+import static mardun.core.season.MadeUpSeason.item;
+import static mardun.core.season.MadeUpSeason.limits;
+import static mardun.core.season.MadeUpSeason.shop;
+import static mardun.core.season.MadeUpSeason.withStock;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Each piece sold leaves 0.95 of its price at a fair, 0.85 in the shop, and one that is left is worth 2. */
+class SeasonPlayTest {
+
+    private static final List<SeasonItem> RED_AND_BLUE =
+            List.of(item("fold", "red", 20, 20), item("fold", "blue", 10, 20));
+
+    private static double takings(
+            List<SeasonItem> items, List<ComingEvent> coming, double substitution, int[] made, Visit... visits) {
+        double[] of = new double[items.size()];
+        Arrays.fill(of, substitution);
+        Season season = new Season(items, limits(10, 100, items), List.of(), coming);
+        return new SeasonPlay(season, new Outlook(new Visit[][] {visits}), of).takings(made)[0];
+    }
+
+    private static Visit buyers(double mood, int... wants) {
+        double[] moods = new double[wants.length];
+        Arrays.fill(moods, mood);
+        return new Visit(wants, moods, new double[] {1, 1, 1, 1});
+    }
+
+    @Test
+    void sellsWhatIsThereAndKeepsTheWorthOfTheRest() {
+        assertThat(takings(RED_AND_BLUE, List.of(shop(1)), 0.5, new int[] {3, 1}, buyers(0.9, 0, 0)))
+                .isCloseTo(2 * 17 + 2 + 2, within(1e-9));
+    }
+
+    @Test
+    void letsABuyerTakeAnotherClothOrLeave() {
+        assertThat(takings(RED_AND_BLUE, List.of(shop(1)), 0.5, new int[] {0, 2}, buyers(0.4, 0)))
+                .isCloseTo(8.5 + 2, within(1e-9));
+        assertThat(takings(RED_AND_BLUE, List.of(shop(1)), 0.5, new int[] {0, 2}, buyers(0.6, 0)))
+                .isCloseTo(4, within(1e-9));
+    }
+
+    @Test
+    void neverLetsABuyerTakeAnotherDesign() {
+        List<SeasonItem> items = List.of(item("fold", "red", 20, 20), item("roll", "red", 20, 20));
+        assertThat(takings(items, List.of(shop(1)), 1, new int[] {0, 2}, buyers(0, 0)))
+                .isCloseTo(4, within(1e-9));
+    }
+
+    @Test
+    void bringsTheSamePartOfEachWhereTheTableIsTooSmall() {
+        List<SeasonItem> items = List.of(withStock(RED_AND_BLUE.get(0), 0, 2), withStock(RED_AND_BLUE.get(1), 0, 1));
+        // Six and three need 15 units of which there are 10: four of the one and two of the other.
+        double all = takings(items, List.of(fair(1, 10)), 0, new int[] {6, 3}, buyers(0.9, 0, 0, 0, 0, 0, 0, 1, 1, 1));
+        assertThat(all).isCloseTo(4 * 19 + 2 * 9.5 + 3 * 2, within(1e-9));
+        // Of eleven units the one that is left over goes to nobody: a red needs two, and blue was cut off nothing.
+        double eleven =
+                takings(items, List.of(fair(1, 11)), 0, new int[] {6, 3}, buyers(0.9, 0, 0, 0, 0, 0, 0, 1, 1, 1));
+        assertThat(eleven).isCloseTo(4 * 19 + 3 * 9.5 + 2 * 2, within(1e-9));
+    }
+
+    @Test
+    void offersAgainWhatWasLeftAtHome() {
+        List<SeasonItem> items = List.of(RED_AND_BLUE.get(0));
+        double both = takings(
+                items, List.of(fair(1, 2), fair(2, 2)), 0, new int[] {4}, buyers(0.9, 0, 0, 0), buyers(0.9, 0, 0, 0));
+        assertThat(both).isCloseTo(4 * 19, within(1e-9));
+    }
+
+    @Test
+    void saysWhatEachPieceIsWorthAsPlayingWithOneMoreWouldShow() {
+        List<SeasonItem> items = List.of(item("fold", "red", 20, 20), item("roll", "blue", 10, 20));
+        Season season = new Season(items, limits(10, 100, items), List.of(), List.of(shop(1), fair(1, 100), shop(2)));
+        Outlook outlook = DemandFit.of(season, DemandPrior.USUAL).draw(200, 3);
+        SeasonPlay play = new SeasonPlay(season, outlook, new double[] {0, 0});
+        double[] weights = new double[200];
+        Arrays.fill(weights, 1.0 / 200);
+        double[][] worth = play.worthOfEach(new int[] {2, 3}, weights, new int[] {12, 12});
+        for (int item = 0; item < 2; item++) {
+            for (int pieces = 0; pieces < 12; pieces++) {
+                int[] made = {2, 3};
+                made[item] = pieces;
+                double without = mean(play.takings(made));
+                made[item]++;
+                assertThat(worth[item][pieces]).isCloseTo(mean(play.takings(made)) - without, within(1e-9));
+            }
+        }
+    }
+
+    private static double mean(double[] values) {
+        return Arrays.stream(values).average().orElseThrow();
+    }
+}
