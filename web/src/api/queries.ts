@@ -12,6 +12,7 @@ export const keys = {
   finishedGoods: ['finished-goods'] as const,
   cutPieces: ['cut-pieces'] as const,
   fairs: ['fairs'] as const,
+  season: ['season'] as const,
   channels: ['channels'] as const,
   prices: ['prices'] as const,
   quotes: ['quotes'] as const,
@@ -215,6 +216,13 @@ export const useOnlineShop = () =>
     queryKey: keys.onlineShop,
     queryFn: () => api.get<Schemas['OnlineShopView']>('/api/online-shop'),
     refetchInterval: 15_000,
+  });
+
+/** What to make for the coming fairs, as it was last asked. */
+export const useSeasonPlan = () =>
+  useQuery({
+    queryKey: keys.season,
+    queryFn: () => api.get<Schemas['SeasonPlanView']>('/api/season-plan'),
   });
 
 /** The fairs that come, the next one first. */

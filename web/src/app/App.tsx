@@ -36,6 +36,7 @@ const QuotesPage = lazy(() => import('../areas/prices/quotes/QuotesPage'));
 const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const StallsPage = lazy(() => import('../areas/stalls/StallsPage'));
+const SeasonPage = lazy(() => import('../areas/season/SeasonPage'));
 const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
 const FairPage = lazy(() => import('../areas/stalls/FairPage'));
 const StallDayPage = lazy(() => import('../areas/stalls/day/StallDayPage'));
@@ -96,6 +97,7 @@ const router = createBrowserRouter([
       { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/stalls', element: <StallsPage /> },
       { path: '/stalls/online', element: <OnlinePage /> },
+      { path: '/batches/what-to-make', element: <SeasonPage /> },
       { path: '/stalls/:id', element: <FairPage /> },
       { path: '/logbook', element: <LogbookPage /> },
       { path: '/help', element: <HelpPage /> },

@@ -2676,6 +2676,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/season-plan': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readSeasonPlan'];
+    put: operations['askSeasonPlan'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/season-plan/batch': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['makeSeasonBatch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/season-plan/try': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['trySeasonNumbers'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/set-up-words': {
     parameters: {
       query?: never;
@@ -6552,6 +6600,116 @@ export interface components {
       /** Format: double */
       progress: number;
       running: boolean;
+    };
+    SeasonBatch: {
+      /** Format: int64 */
+      batchId: number;
+    };
+    SeasonBatchForm: {
+      made: components['schemas']['SeasonNumber'][];
+      /** Format: uuid */
+      requestId: string;
+    };
+    SeasonFairChoice: {
+      chosen: boolean;
+      /** Format: date */
+      heldOn: string;
+      /** Format: int64 */
+      id: number;
+      name: string;
+    };
+    SeasonForm: {
+      /** @enum {string} */
+      aim: 'BEST_MEAN' | 'BETTER_BAD_DAY';
+      fairs: number[];
+      hours: string;
+      judgements: components['schemas']['SeasonJudgement'][];
+      keeps: string;
+      money: string;
+      pieces: string;
+      shop: boolean;
+      /** Format: int64 */
+      version: number;
+      weeks: string;
+    };
+    SeasonJudgement: {
+      kind: string;
+      /** Format: int32 */
+      percent: number;
+    };
+    SeasonLeftOut: {
+      bag: string;
+      why: string;
+    };
+    SeasonLimit: {
+      brings: components['schemas']['MoneyView'];
+      sentence: string;
+      what: string;
+    };
+    SeasonNumber: {
+      kind: string;
+      /** Format: int32 */
+      units: number;
+    };
+    SeasonOutcomeView: {
+      badDay: components['schemas']['MoneyView'];
+      broken: string[];
+      expected: components['schemas']['MoneyView'];
+      goodDay: components['schemas']['MoneyView'];
+      ofMaking: components['schemas']['MoneyView'];
+      perHour?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      pieces: number;
+      spent: components['schemas']['MoneyView'];
+      time: components['schemas']['TimeView'];
+    };
+    SeasonPlanView: {
+      choices: components['schemas']['SeasonFairChoice'][];
+      form: components['schemas']['SeasonForm'];
+      freeHours: components['schemas']['TimeView'];
+      gap?: components['schemas']['MoneyView'];
+      leftOut: components['schemas']['SeasonLeftOut'][];
+      limits: components['schemas']['SeasonLimit'][];
+      outcome?: components['schemas']['SeasonOutcomeView'];
+      rests: string;
+      rows: components['schemas']['SeasonRow'][];
+      sentence?: string;
+      /** Format: date */
+      until?: string;
+    };
+    SeasonRow: {
+      cloth: string;
+      design: string;
+      each: components['schemas']['TimeView'];
+      /** Format: int32 */
+      have: number;
+      /** Format: double */
+      high: number;
+      /** Format: int32 */
+      judgement: number;
+      kind: string;
+      /** Format: double */
+      low: number;
+      /** Format: int32 */
+      make: number;
+      next: components['schemas']['MoneyView'];
+      price: components['schemas']['MoneyView'];
+      reason: string;
+      rests: string;
+      size: string;
+      /** Format: double */
+      sold: number;
+      /** Format: int32 */
+      soldOut: number;
+      /** Format: double */
+      wanted: number;
+    };
+    SeasonTried: {
+      less: components['schemas']['MoneyView'];
+      outcome: components['schemas']['SeasonOutcomeView'];
+    };
+    SeasonTry: {
+      made: components['schemas']['SeasonNumber'][];
     };
     SeenForm: {
       /** Format: int64 */
@@ -13101,6 +13259,98 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ScrapLine'][];
+        };
+      };
+    };
+  };
+  readSeasonPlan: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeasonPlanView'];
+        };
+      };
+    };
+  };
+  askSeasonPlan: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeasonForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeasonPlanView'];
+        };
+      };
+    };
+  };
+  makeSeasonBatch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeasonBatchForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeasonBatch'];
+        };
+      };
+    };
+  };
+  trySeasonNumbers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeasonTry'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeasonTried'];
         };
       };
     };

@@ -82,6 +82,9 @@ export default function BatchesPage() {
               </div>
             </>
           )}
+          <ButtonLink look="quiet" to="/batches/what-to-make">
+            What to make
+          </ButtonLink>
           <ButtonLink to="/batches/new">New batch</ButtonLink>
         </div>
       </header>

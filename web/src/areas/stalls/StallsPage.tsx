@@ -29,6 +29,9 @@ export default function StallsPage() {
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1>Stalls</h1>
         <div className="flex gap-2">
+          <ButtonLink look="quiet" to="/batches/what-to-make">
+            What to make
+          </ButtonLink>
           <ButtonLink look="quiet" to="/stalls/online">
             Online shop
           </ButtonLink>

@@ -68,6 +68,7 @@ record SeasonInstance(Season season, List<String> ids) {
                 whole(one, "since"),
                 whole(one, "licence"),
                 one.get("unsold").get("worth").asDouble(),
+                1,
                 1);
     }
 
@@ -100,7 +101,7 @@ record SeasonInstance(Season season, List<String> ids) {
                 .forEach(one -> cloth.put(
                         one.getKey(),
                         new SeasonLimits.Cloth(
-                                one.getValue().get("shelf").asDouble(), number(one.getValue(), "price"))));
+                                one.getValue().get("shelf").asDouble(), number(one.getValue(), "price"), 0)));
         return new SeasonLimits(
                 json.get("hours").asDouble(), json.get("money").asDouble(), whole(json, "pieces"), cloth);
     }

@@ -6,10 +6,13 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.function.ToIntFunction;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsService.BagsFromBefore;
 import mardun.app.id.FairId;
@@ -41,6 +44,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("mardun.demo")
 class DemoFairs {
 
+    private static final int BEST_WENT = 8;
     private static final String LANTERN_QUAY = "Lantern Quay";
     private static final String WHERRY_LANE = "Wherry Lane market";
     private static final String PIER_HALL = "Pier Hall";
@@ -97,22 +101,42 @@ class DemoFairs {
         former(today.minusDays(190), PIER_HALL, 9, 7);
     }
 
-    /** So many of each of three kinds were taken, and at most so many of each sold; the rest was given to a school. */
-    private void former(LocalDate day, String name, int taken, int most) {
-        String year = " of " + day.getYear();
-        clock.on(day.minusDays(6), () -> {
-            bags("Lined pouch" + year, "small", "Blue ticking", taken, 610, 1450, day);
-            bags("Lined pouch" + year, "medium", "Sailcloth", taken, 790, 1800, day);
-            bags("Market tote" + year, "one size", "Sailcloth", taken / 2 + 1, 1180, 2900, day);
-        });
-        FairId fair = entered(day, name);
-        clock.on(day.minusDays(1), () -> pack(fair, year, 1));
-        sell(day, fair, most, false);
-        settle(day, fair, true);
-    }
+    /** A bag that was made before there was a book: its cost and price in cents, and how many of it went when eight of the best did. */
+    private record FormerBag(String design, String size, String cloth, long cost, long price, int went) {}
 
-    private void bags(String design, String size, String cloth, int units, long cost, long price, LocalDate day) {
-        goods.enter(new BagsFromBefore(design, size, cloth, units, cost, price, day.minusDays(8), GoodsService.HOME));
+    private static final List<FormerBag> FORMER = List.of(
+            new FormerBag("Heron pouch", "small", "Juniper Dot", 610, 1250, 8),
+            new FormerBag("Heron pouch", "medium", "Reed Stripe", 790, 1600, 5),
+            new FormerBag("Tern tote", "small", "Slate canvas", 1480, 2900, 3),
+            new FormerBag("Wren wallet", "", "Saddle vinyl", 980, 2100, 4),
+            new FormerBag("Puffin key fob", "", "Slate canvas", 150, 400, 7),
+            new FormerBag("Dipper wash bag", "small", "Kelp linen", 820, 1800, 3));
+
+    /** Some of each were taken, as many of the best as said, and the others by how they went; the rest was given to a school. */
+    private void former(LocalDate day, String name, int taken, int most) {
+        clock.on(
+                day.minusDays(6),
+                () -> FORMER.forEach(bag -> goods.enter(new BagsFromBefore(
+                        bag.design(),
+                        bag.size(),
+                        bag.cloth(),
+                        Math.max(1, Math.round(taken * bag.went() / (float) BEST_WENT)),
+                        bag.cost(),
+                        bag.price(),
+                        day.minusDays(8),
+                        GoodsService.HOME))));
+        FairId fair = entered(day, name);
+        clock.on(day.minusDays(1), () -> pack(fair, "", 1));
+        sell(
+                day,
+                fair,
+                tile -> FORMER.stream()
+                                .filter(bag -> bag.design().equals(tile.bag().design())
+                                        && bag.size().equals(tile.bag().size()))
+                                .mapToInt(bag -> Math.round(most * bag.went() / (float) BEST_WENT))
+                                .sum()
+                        - random.nextInt(2));
+        settle(day, fair, true);
     }
 
     /** The fairs of this season, once its batches are done, and those ahead. */
@@ -172,7 +196,8 @@ class DemoFairs {
     private FairId season(LocalDate day, String name, int sold, LocalDate today) {
         FairId fair = entered(day, name);
         clock.on(day.minusDays(1), () -> pack(fair, "Heron", 2));
-        sell(day, fair, sold, true);
+        Map<String, Integer> most = new HashMap<>();
+        sell(day, fair, tile -> most.computeIfAbsent(tile.bag().key(), key -> sold - most.size() % 3));
         settle(day, fair, false);
         return fair;
     }
@@ -221,7 +246,7 @@ class DemoFairs {
     /** Packs a part of all bags whose design has these words. */
     private void pack(FairId fair, String words, int share) {
         packing.packing(fair).rows().stream()
-                .filter(row -> row.bag().design().contains(words) && row.elsewhere() + row.atStall() > 1)
+                .filter(row -> row.bag().design().contains(words) && row.elsewhere() + row.atStall() >= share)
                 .forEach(row -> {
                     int units = (row.elsewhere() + row.atStall() + share - 1) / share;
                     packing.enter(fair, new PackingForm(row.bag().key(), Integer.toString(units), "1", ""));
@@ -230,13 +255,12 @@ class DemoFairs {
     }
 
     /** A day at the stall: at most so many of each kind go, most of them for cash. */
-    private void sell(LocalDate day, FairId fair, int most, boolean everyOther) {
+    private void sell(LocalDate day, FairId fair, ToIntFunction<TileView> most) {
         clock.on(day, () -> {
             List<StallEntry> entries = new ArrayList<>();
             List<TileView> tiles = stall.stall(fair).tiles();
-            for (int kind = 0; kind < tiles.size(); kind++) {
-                TileView tile = tiles.get(kind);
-                int sold = Math.min(tile.left(), everyOther ? most - kind % 3 : most - random.nextInt(3));
+            for (TileView tile : tiles) {
+                int sold = Math.min(tile.left(), most.applyAsInt(tile));
                 for (int i = 0; i < sold; i++) {
                     long price = tile.price().minor();
                     boolean isHaggled = random.nextInt(9) == 0;

@@ -1,7 +1,11 @@
 package mardun.app.design;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
+import mardun.core.batch.Need;
 import mardun.core.costing.UnitCost;
 import mardun.core.making.WorkTime;
 
@@ -11,6 +15,11 @@ import mardun.core.making.WorkTime;
  * @param cloth its outer cloth; empty where none is chosen
  * @param units the size of the batch that it is reckoned for
  * @param cost empty where something is missing
+ * @param nameOfSize as the design calls it, also where it has only this one
+ * @param outer which slot its outer cloth fills; empty where it has none
+ * @param clothId its outer cloth; empty where none is chosen
+ * @param materials that fill its slots
+ * @param needs what all of the batch take of materials
  */
 public record CostedSize(
         DesignId designId,
@@ -21,4 +30,9 @@ public record CostedSize(
         String cloth,
         int units,
         WorkTime time,
-        Optional<UnitCost> cost) {}
+        Optional<UnitCost> cost,
+        String nameOfSize,
+        String outer,
+        Optional<MaterialId> clothId,
+        Map<String, MaterialId> materials,
+        List<Need> needs) {}

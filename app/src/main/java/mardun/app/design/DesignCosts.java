@@ -4,10 +4,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.log.Estimates;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
@@ -18,6 +20,7 @@ import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
+import mardun.core.design.Piece;
 import mardun.core.design.Role;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -120,14 +123,13 @@ public class DesignCosts {
         DesignDocument document = its.document();
         Design design = estimates.timed(entity.id(), its.design());
         List<Supply> supplies = DesignService.supplies(document, shelves);
-        String cloth = design.pieces().stream()
+        String outer = design.pieces().stream()
                 .filter(piece -> piece.role() == Role.OUTER)
                 .findFirst()
-                .flatMap(piece -> supplies.stream()
-                        .filter(supply -> supply.slot().equals(piece.slot()))
-                        .findFirst())
-                .map(Supply::name)
+                .map(Piece::slot)
                 .orElse("");
+        Optional<Supply> cloth =
+                supplies.stream().filter(supply -> supply.slot().equals(outer)).findFirst();
         return IntStream.range(0, design.sizes().size()).mapToObj(size -> {
             UnitCosts.Given given = costs.of(design, size, units, supplies, current.workroom());
             String name = design.sizes().get(size);
@@ -137,10 +139,17 @@ public class DesignCosts {
                     document.sort(),
                     document.sizeKey(name),
                     design.sizes().size() == 1 ? "" : name,
-                    cloth,
+                    cloth.map(Supply::name).orElse(""),
                     units,
                     given.time(),
-                    given.cost());
+                    given.cost(),
+                    name,
+                    outer,
+                    cloth.map(Supply::key).map(MaterialId::valueOf),
+                    supplies.stream()
+                            .collect(Collectors.toMap(
+                                    Supply::slot, supply -> MaterialId.valueOf(supply.key()), (one, other) -> one)),
+                    given.needs());
         });
     }
 }

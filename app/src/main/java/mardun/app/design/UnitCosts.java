@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mardun.core.batch.BatchLine;
+import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.batch.BatchPlanner;
+import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
 import mardun.core.costing.UnitCost;
@@ -36,16 +38,15 @@ class UnitCosts {
     /** All that it depends on. */
     private record Takes(Design design, int size, int units, List<Supply> supplies, Workroom workroom) {}
 
-    /** What one bag takes: its time, and its cost where nothing is missing. */
-    record Given(WorkTime time, Optional<UnitCost> cost) {}
+    /** What one bag takes: its time, its cost where nothing is missing, and what so many take of materials. */
+    record Given(WorkTime time, Optional<UnitCost> cost, List<Need> needs) {}
 
     Given of(Design design, int size, int units, List<Supply> supplies, Workroom workroom) {
         return lately.computeIfAbsent(new Takes(design, size, units, supplies, workroom), takes -> {
-            LinePlan plan = planner.plan(
-                            List.of(BatchLine.only(design, size, units, supplies, Optional.empty())), workroom)
-                    .lines()
-                    .get(0);
-            return new Given(plan.time(), plan.cost());
+            BatchPlan batch =
+                    planner.plan(List.of(BatchLine.only(design, size, units, supplies, Optional.empty())), workroom);
+            LinePlan plan = batch.lines().get(0);
+            return new Given(plan.time(), plan.cost(), batch.needs());
         });
     }
 }

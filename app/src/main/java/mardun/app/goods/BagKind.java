@@ -10,11 +10,13 @@ import mardun.app.id.MaterialId;
  * @param key tells it from others; the same for the same bags, also after a design or a cloth was renamed
  * @param designId empty for bags that were entered from a list
  * @param sizeKey empty where nobody kept that
+ * @param clothId its outer cloth; empty likewise
  */
 public record BagKind(
         String key,
         Optional<DesignId> designId,
         Optional<String> sizeKey,
+        Optional<MaterialId> clothId,
         String designName,
         String sizeName,
         String clothName,
@@ -28,11 +30,17 @@ public record BagKind(
         return design + "/" + size + "/" + cloth + "/" + goods.quality();
     }
 
+    /** What tells bags of a design from others that have a number for all of it. */
+    public static String keyOf(DesignId design, String sizeKey, Optional<MaterialId> cloth, Quality quality) {
+        return design.key() + "/" + sizeKey + "/" + cloth.map(MaterialId::key).orElse("“”") + "/" + quality;
+    }
+
     static BagKind of(FinishedGoods goods) {
         return new BagKind(
                 goods.bagKind(),
                 goods.designId(),
                 goods.sizeKey(),
+                goods.clothId(),
                 goods.designName(),
                 goods.sizeName(),
                 goods.clothName(),

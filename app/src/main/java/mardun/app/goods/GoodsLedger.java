@@ -1,12 +1,14 @@
 package mardun.app.goods;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,6 +31,21 @@ public class GoodsLedger {
     @Transactional(readOnly = true)
     public Map<BagKind, List<GoodsLot>> there() {
         return byKind(goods.findLeft());
+    }
+
+    /** Every lot that there ever was, by kind, the oldest first. */
+    @Transactional(readOnly = true)
+    public Map<BagKind, List<GoodsLot>> all() {
+        return byKind(goods.findAll(Sort.by("id")));
+    }
+
+    /** So many bags of a kind came, or went where they are below zero; moving from place to place is neither. */
+    public record Change(String kind, Instant at, int units) {}
+
+    /** All that came and went since a moment. */
+    @Transactional(readOnly = true)
+    public List<Change> changesSince(Instant moment) {
+        return movements.changesSince(moment);
     }
 
     /** Every lot that there ever was of some kinds, the oldest first; a key that isn't known is left out. */

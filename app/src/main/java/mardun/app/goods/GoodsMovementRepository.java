@@ -37,4 +37,10 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
             where m.movedAt < :until and m.kind <> MADE order by m.movedAt desc, m.id desc""")
     List<GoodsHistory.Moved> before(Instant until, Limit most);
+
+    @Query("""
+            select new mardun.app.goods.GoodsLedger$Change(g.bagKind, m.movedAt, m.changeUnits)
+            from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
+            where m.movedAt >= :moment and m.kind <> MOVED order by m.movedAt""")
+    List<GoodsLedger.Change> changesSince(Instant moment);
 }

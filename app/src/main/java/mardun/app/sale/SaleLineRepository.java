@@ -1,5 +1,6 @@
 package mardun.app.sale;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -25,4 +26,19 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             from SaleLine l join Sale s on s.id = l.saleId
             where s.fairId in :fairs and s.takenBackAt is null group by s.fairId, l.bagKind""")
     List<Sales.KindSold> kinds(Collection<FairId> fairs);
+
+    /** What was sold of each kind at each fair since a day, and when the last one went. */
+    @Query("""
+            select new mardun.app.sale.Sales$AtFair(s.fairId, l.bagKind, sum(l.units), sum(l.paidMinor), max(s.soldAt))
+            from SaleLine l join Sale s on s.id = l.saleId
+            where s.fairId is not null and s.takenBackAt is null and s.soldOn >= :day group by s.fairId, l.bagKind""")
+    List<Sales.AtFair> atFairs(LocalDate day);
+
+    /** What was sold of each kind on each day since a day, but not at fairs. */
+    @Query("""
+            select new mardun.app.sale.Sales$OnDay(s.channelId, s.soldOn, l.bagKind, sum(l.units), sum(l.paidMinor))
+            from SaleLine l join Sale s on s.id = l.saleId
+            where s.fairId is null and s.takenBackAt is null and s.soldOn >= :day
+            group by s.channelId, s.soldOn, l.bagKind""")
+    List<Sales.OnDay> elsewhere(LocalDate day);
 }

@@ -96,6 +96,24 @@ public class Sales {
     /** How many of a kind were sold at a fair, and for how much. */
     public record KindSold(FairId fair, String kind, long units, long paidMinor) {}
 
+    /** What was sold of a kind at a fair, and when the last one went. */
+    public record AtFair(FairId fair, String kind, long units, long paidMinor, Instant last) {}
+
+    /** What was sold of a kind in a channel on a day. */
+    public record OnDay(ChannelId channel, LocalDate day, String kind, long units, long paidMinor) {}
+
+    /** What was sold at fairs since a day. */
+    @Transactional(readOnly = true)
+    public List<AtFair> atFairsSince(LocalDate day) {
+        return lines.atFairs(day);
+    }
+
+    /** What was sold elsewhere since a day. */
+    @Transactional(readOnly = true)
+    public List<OnDay> elsewhereSince(LocalDate day) {
+        return lines.elsewhere(day);
+    }
+
     /** What was sold at a fair and paid in one way. */
     public record Sum(
             FairId fair,

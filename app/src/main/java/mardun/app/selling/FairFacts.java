@@ -123,6 +123,11 @@ record FairFacts(
         }
     }
 
+    /** A time of day as it was typed; empty where none was. */
+    static Optional<LocalTime> time(String text) {
+        return text.isBlank() ? Optional.empty() : Optional.of(LocalTime.parse(text.strip(), CLOCK));
+    }
+
     static Duration hours(String field, String text, FieldReader fields) {
         return Duration.ofSeconds(number(field, text, MOST_HOURS, fields)
                 .multiply(BigDecimal.valueOf(SECONDS_PER_HOUR))

@@ -15,6 +15,7 @@ import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.Quality;
+import mardun.app.id.ChannelId;
 import mardun.app.price.PriceBook;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
@@ -77,6 +78,13 @@ public class ShopReading {
         this.channels = channels;
         this.settings = settings;
         this.clock = clock;
+    }
+
+    /** On whose terms the shop sells, where it is looked after. */
+    @Transactional(readOnly = true)
+    public Optional<ChannelId> channel() {
+        ShopLink link = links.findById(ShopLink.ONLY).orElseThrow();
+        return link.isConnected() ? link.channelId() : Optional.empty();
     }
 
     @Transactional(readOnly = true)

@@ -34,6 +34,7 @@ class PageRoutes {
         "/materials/finished",
         "/batches",
         "/batches/new",
+        "/batches/what-to-make",
         "/batches/{id}",
         "/batches/{id}/cutting",
         "/batches/{id}/gather",

@@ -25,6 +25,8 @@ final class MakeProgramme {
     private final double[][] worth;
     private final double[] limit;
     private final double[] priceOfMore;
+    private final double[] worthOfShelf;
+    private final double[] ownCost;
     private final int[][] rows;
     private final double[][] uses;
     private final int[][] designs;
@@ -50,6 +52,8 @@ final class MakeProgramme {
         cloths = List.copyOf(limits.cloth().keySet());
         limit = new double[CLOTH + cloths.size()];
         priceOfMore = new double[limit.length];
+        worthOfShelf = new double[limit.length];
+        ownCost = new double[items.size()];
         limit[MINUTES] = limits.hours() * 60;
         limit[MONEY] = limits.money();
         limit[PIECES] = limits.pieces().isPresent() ? limits.pieces().getAsInt() : Double.POSITIVE_INFINITY;
@@ -57,6 +61,7 @@ final class MakeProgramme {
             SeasonLimits.Cloth cloth = limits.cloth().get(cloths.get(n));
             limit[CLOTH + n] = cloth.shelf();
             priceOfMore[CLOTH + n] = cloth.price().orElse(Double.POSITIVE_INFINITY);
+            worthOfShelf[CLOTH + n] = cloth.worth();
         }
         rows = new int[items.size()][];
         uses = new double[items.size()][];
@@ -75,6 +80,7 @@ final class MakeProgramme {
             for (int n = 0; n < of.size(); n++) {
                 rows[item][CLOTH + n] = CLOTH + cloths.indexOf(of.get(n));
                 uses[item][CLOTH + n] = one.clothUse().get(of.get(n));
+                ownCost[item] += uses[item][CLOTH + n] * worthOfShelf[rows[item][CLOTH + n]];
             }
         }
         designs = byDesign.values().stream()
@@ -207,11 +213,15 @@ final class MakeProgramme {
     /** No more is paid for a metre of cloth than what it costs to buy one. */
     private void keepSensible(double[] prices) {
         for (int row = CLOTH; row < limit.length; row++) {
-            prices[row] = Math.min(prices[row], priceOfMore[row] * (1 + prices[MONEY]));
+            prices[row] = Math.min(prices[row], highest(row, prices));
         }
         if (Double.isInfinite(limit[PIECES])) {
             prices[PIECES] = 0;
         }
+    }
+
+    private double highest(int row, double[] prices) {
+        return priceOfMore[row] * (1 + prices[MONEY]) - worthOfShelf[row];
     }
 
     /** By how much a limit is overstepped at prices; cloth is bought only where its price is that of buying it, and that isn't overstepping. */
@@ -256,8 +266,7 @@ final class MakeProgramme {
             }
         }
         for (int row = CLOTH; row < limit.length; row++) {
-            if (priceOfMore[row] < Double.POSITIVE_INFINITY
-                    && prices[row] >= priceOfMore[row] * (1 + prices[MONEY]) - SMALL) {
+            if (priceOfMore[row] < Double.POSITIVE_INFINITY && prices[row] >= highest(row, prices) - SMALL) {
                 double bought = Math.max(0, used[row] - limit[row]);
                 used[row] -= bought;
                 used[MONEY] += bought * priceOfMore[row];
@@ -268,7 +277,7 @@ final class MakeProgramme {
 
     /** What a piece costs at prices. */
     private double cost(int item, double[] prices) {
-        double cost = items.get(item).trimCost();
+        double cost = items.get(item).trimCost() + ownCost[item];
         for (int n = 0; n < rows[item].length; n++) {
             cost += uses[item][n] * prices[rows[item][n]];
         }
@@ -281,9 +290,10 @@ final class MakeProgramme {
         private final int[] open = new int[designs.length];
         private final double[] used = new double[limit.length];
         private double sum;
+        private double taken;
 
         private double value() {
-            return sum - spent();
+            return sum - taken - spent() + boughtWorth();
         }
 
         private double spent() {
@@ -294,6 +304,15 @@ final class MakeProgramme {
                 }
             }
             return spent;
+        }
+
+        /** What was bought isn't taken from the shelf, so its worth there isn't lost. */
+        private double boughtWorth() {
+            double worth = 0;
+            for (int row = CLOTH; row < limit.length; row++) {
+                worth += Math.max(0, used[row] - limit[row]) * worthOfShelf[row];
+            }
+            return worth;
         }
 
         private boolean fits() {
@@ -323,6 +342,7 @@ final class MakeProgramme {
             }
             boolean wasOpen = open[design] > 0;
             made[item] = to;
+            taken += pieces * ownCost[item];
             open[design] += pieces;
             for (int n = 0; n < rows[item].length; n++) {
                 used[rows[item][n]] += pieces * uses[item][n];

@@ -21,6 +21,7 @@ import java.util.OptionalInt;
  * @param since the week since which it has been on offer, negative in the past; absent if it never was
  * @param licence the most that may be made now; absent if as many as wanted
  * @param worthUnsold what a piece is worth that is left when the season is over
+ * @param fading what each further one that is left is worth of the one before, from 0 to 1
  * @param judgement the maker's own factor on what sales say of it: 1.5 is half as much again
  */
 public record SeasonItem(
@@ -41,7 +42,13 @@ public record SeasonItem(
         OptionalInt since,
         OptionalInt licence,
         double worthUnsold,
+        double fading,
         double judgement) {
+
+    /** What so many are worth that are left. */
+    double worthOfUnsold(int pieces) {
+        return fading == 1 ? worthUnsold * pieces : worthUnsold * (1 - Math.pow(fading, pieces)) / (1 - fading);
+    }
 
     /** What is left of its price when it is sold there. */
     public double net(Outlet outlet) {

@@ -20,8 +20,9 @@ public record SeasonLimits(double hours, double money, OptionalInt pieces, Map<S
      *
      * @param shelf metres of it that are there and not spoken for
      * @param price of a metre more; absent if there is no more to be had
+     * @param worth of a metre on the shelf to whoever doesn't use it; no more than the price of another
      */
-    public record Cloth(double shelf, OptionalDouble price) {}
+    public record Cloth(double shelf, OptionalDouble price, double worth) {}
 
     /** The same with other hours. */
     public SeasonLimits withHours(double other) {
@@ -41,7 +42,7 @@ public record SeasonLimits(double hours, double money, OptionalInt pieces, Map<S
     /** The same with so many metres more of a cloth. */
     public SeasonLimits withMore(String name, double metres) {
         Map<String, Cloth> more = new TreeMap<>(cloth);
-        more.computeIfPresent(name, (key, there) -> new Cloth(there.shelf() + metres, there.price()));
+        more.computeIfPresent(name, (key, there) -> new Cloth(there.shelf() + metres, there.price(), there.worth()));
         return new SeasonLimits(hours, money, pieces, more);
     }
 }

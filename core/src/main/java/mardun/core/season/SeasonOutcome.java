@@ -4,7 +4,7 @@ package mardun.core.season;
  * What is to be expected of a season if so many are made.
  *
  * @param use of the limits
- * @param expected gain in the mean of the seasons that were drawn: takings, and the worth of what is left, less what was spent
+ * @param expected gain in the mean of the seasons that were drawn: takings, and the worth of what is left, less what making costs
  * @param ofMaking what of it comes of making: the rest would come of what is there already
  * @param badDay the gain that one season in ten falls below
  * @param goodDay the gain that one season in ten rises above

@@ -71,12 +71,11 @@ public final class SeasonPlanner {
         }
         double[] last = new double[most.length];
         double[] next = new double[most.length];
+        int[] oneMore = Arrays.stream(best.made).map(made -> made + 1).toArray();
+        double[][] worth = play.worthOfEach(best.made, even, oneMore);
         for (int item = 0; item < most.length; item++) {
-            double[] worth = best.worth[item];
-            int made = best.made[item];
-            last[item] = made > 0 ? worth[made - 1] : 0;
-            next[item] =
-                    made < worth.length ? worth[made] : season.items().get(item).worthUnsold();
+            last[item] = best.made[item] > 0 ? worth[item][best.made[item] - 1] : 0;
+            next[item] = worth[item][best.made[item]];
         }
         return new SeasonPlan(best.made, outcome(best.made), best.gap, last, next);
     }
@@ -87,13 +86,13 @@ public final class SeasonPlanner {
         SeasonUse use = SeasonUse.of(season, made);
         double[] sorted = played.takings().clone();
         Arrays.sort(sorted);
-        double mean = mean(sorted) - use.spent();
+        double mean = mean(sorted) - use.cost();
         return new SeasonOutcome(
                 use,
                 mean,
                 mean - nothing,
-                sorted[seasons / 10] - use.spent(),
-                sorted[seasons - 1 - seasons / 10] - use.spent(),
+                sorted[seasons / 10] - use.cost(),
+                sorted[seasons - 1 - seasons / 10] - use.cost(),
                 played.sold(),
                 played.soldOut());
     }
@@ -138,8 +137,8 @@ public final class SeasonPlanner {
                 0, mean(new SeasonPlay(larger, outlook, substitution).takings(made)) - mean(play.takings(made)));
     }
 
-    /** A choice with the worths that it was made by. */
-    private record Found(int[] made, double[][] worth, double gap, double goodness) {}
+    /** A choice, and how good it is for what is aimed at. */
+    private record Found(int[] made, double gap, double goodness) {}
 
     private Found search(int[] from, double[] weights, SeasonAim aim) {
         int[] made = from;
@@ -152,12 +151,12 @@ public final class SeasonPlanner {
             MakeProgramme.Choice choice = new MakeProgramme(season, worth).solve(prices, made);
             prices = choice.prices();
             made = choice.made();
-            Found found = new Found(made, worth, choice.bound() - choice.value(), 0);
+            Found found = new Found(made, choice.bound() - choice.value(), 0);
             double goodness = aim == SeasonAim.BEST_MEAN
-                    ? mean(play.takings(made)) - SeasonUse.of(season, made).spent()
+                    ? mean(play.takings(made)) - SeasonUse.of(season, made).cost()
                     : badDay(found);
             if (best == null || goodness > best.goodness) {
-                best = new Found(made, worth, found.gap, goodness);
+                best = new Found(made, found.gap, goodness);
             }
         }
         return best;
@@ -166,7 +165,7 @@ public final class SeasonPlanner {
     private double badDay(Found found) {
         double[] takings = play.takings(found.made);
         Arrays.sort(takings);
-        return takings[seasons / 10] - SeasonUse.of(season, found.made).spent();
+        return takings[seasons / 10] - SeasonUse.of(season, found.made).cost();
     }
 
     /** Weights by which only the worst seasons count. */

@@ -175,7 +175,7 @@ public final class SeasonPlay {
                 takings += play(season.coming().get(event), visits[event]);
             }
             for (int item = 0; item < stock.length; item++) {
-                takings += stock[item] * season.items().get(item).worthUnsold();
+                takings += season.items().get(item).worthOfUnsold(stock[item]);
             }
             return takings;
         }
@@ -287,7 +287,8 @@ public final class SeasonPlay {
         /** Adds what each piece made was, or would have been, worth in the season that was played. */
         void addWorth(double[][] worth, double weight) {
             for (int item = 0; item < worth.length; item++) {
-                double unsold = season.items().get(item).worthUnsold();
+                SeasonItem one = season.items().get(item);
+                int asked = chances.sold[item].size + chances.missed[item].size;
                 DoubleList sold = chances.sold[item];
                 DoubleList missed = chances.missed[item];
                 double instead = 0;
@@ -303,7 +304,7 @@ public final class SeasonPlay {
                 int first = season.items().get(item).stock();
                 for (int piece = 0; piece < worth[item].length; piece++) {
                     int at = first + piece;
-                    double its = unsold;
+                    double its = one.worthOfUnsold(at - asked + 1) - one.worthOfUnsold(at - asked);
                     if (at < sold.size) {
                         its = sold.values[at];
                         if (sold.size - at <= spare && chances.ready[item].values[at] > 0) {

@@ -14,14 +14,25 @@ import java.util.TreeMap;
  *
  * @param minutes of work, each design's set-up once
  * @param spent on trims, and on cloth beyond the shelf
+ * @param fromShelf what the cloth is worth that is taken from the shelf
  * @param pieces in all
  * @param cloth metres by the cloth's name
  * @param bought of them, those that the shelf doesn't have
  */
 public record SeasonUse(
-        double minutes, double spent, int pieces, Map<String, Double> cloth, Map<String, Double> bought) {
+        double minutes,
+        double spent,
+        double fromShelf,
+        int pieces,
+        Map<String, Double> cloth,
+        Map<String, Double> bought) {
 
     private static final double SMALL = 1e-6;
+
+    /** What making costs, bought or taken. */
+    public double cost() {
+        return spent + fromShelf;
+    }
 
     /** A limit that a number of pieces breaks. */
     public sealed interface Broken {
@@ -64,15 +75,17 @@ public record SeasonUse(
             }
         }
         Map<String, Double> bought = new HashMap<>();
+        double fromShelf = 0;
         for (Map.Entry<String, Double> one : cloth.entrySet()) {
             SeasonLimits.Cloth there = season.limits().cloth().get(one.getKey());
             double over = one.getValue() - there.shelf();
+            fromShelf += Math.min(one.getValue(), there.shelf()) * there.worth();
             if (over > SMALL) {
                 bought.put(one.getKey(), over);
                 spent += over * there.price().orElse(0);
             }
         }
-        return new SeasonUse(minutes, spent, pieces, cloth, bought);
+        return new SeasonUse(minutes, spent, fromShelf, pieces, cloth, bought);
     }
 
     /** The limits that it breaks; none where it keeps within them. */

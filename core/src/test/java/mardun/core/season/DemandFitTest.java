@@ -115,6 +115,7 @@ class DemandFitTest {
                 OptionalInt.empty(),
                 OptionalInt.empty(),
                 2,
+                1,
                 1));
         DemandEstimate estimate = DemandFit.of(season(items, fairs(40, 30, false, 2, 2, 2, 2, 2)), DemandPrior.USUAL);
         assertThat(estimate.rate(0, 5)).isCloseTo(2, within(0.5));

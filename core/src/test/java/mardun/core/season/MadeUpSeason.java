@@ -33,6 +33,7 @@ final class MadeUpSeason {
                 OptionalInt.of(-104),
                 OptionalInt.empty(),
                 2,
+                1,
                 1);
     }
 
@@ -55,6 +56,7 @@ final class MadeUpSeason {
                 item.since(),
                 item.licence(),
                 item.worthUnsold(),
+                item.fading(),
                 item.judgement());
     }
 
@@ -77,12 +79,36 @@ final class MadeUpSeason {
                 item.since(),
                 item.licence(),
                 item.worthUnsold(),
+                item.fading(),
                 judgement);
+    }
+
+    static SeasonItem withFading(SeasonItem item, double fading) {
+        return new SeasonItem(
+                item.id(),
+                item.design(),
+                item.kind(),
+                item.size(),
+                item.cloth(),
+                item.price(),
+                item.netAtFair(),
+                item.netOnline(),
+                item.trimCost(),
+                item.minutes(),
+                item.setUpMinutes(),
+                item.clothUse(),
+                item.space(),
+                item.stock(),
+                item.since(),
+                item.licence(),
+                item.worthUnsold(),
+                fading,
+                item.judgement());
     }
 
     static SeasonLimits limits(double hours, double money, List<SeasonItem> items) {
         Map<String, SeasonLimits.Cloth> cloth = new TreeMap<>();
-        items.forEach(item -> cloth.put(item.cloth(), new SeasonLimits.Cloth(2, OptionalDouble.of(10))));
+        items.forEach(item -> cloth.put(item.cloth(), new SeasonLimits.Cloth(2, OptionalDouble.of(10), 0)));
         return new SeasonLimits(hours, money, OptionalInt.empty(), cloth);
     }
 

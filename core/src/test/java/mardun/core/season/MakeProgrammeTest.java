@@ -46,8 +46,12 @@ class MakeProgrammeTest {
             }
         }
         Map<String, SeasonLimits.Cloth> cloth = new TreeMap<>();
-        cloth.put("cloth 0", new SeasonLimits.Cloth(2 * random.nextDouble(), OptionalDouble.of(8)));
-        cloth.put("cloth 1", new SeasonLimits.Cloth(2 * random.nextDouble(), OptionalDouble.empty()));
+        cloth.put(
+                "cloth 0",
+                new SeasonLimits.Cloth(2 * random.nextDouble(), OptionalDouble.of(8), random.nextInt(2) * 5));
+        cloth.put(
+                "cloth 1",
+                new SeasonLimits.Cloth(2 * random.nextDouble(), OptionalDouble.empty(), random.nextInt(2) * 3));
         SeasonLimits limits = new SeasonLimits(
                 1 + 4 * random.nextDouble(),
                 2 + 15 * random.nextDouble(),
@@ -84,6 +88,7 @@ class MakeProgrammeTest {
                 return OptionalDouble.empty();
             }
             spent += over * cloth.price().orElse(0);
+            value -= Math.min(one.getValue(), cloth.shelf()) * cloth.worth();
         }
         boolean fits = minutes <= season.limits().hours() * 60 + 1e-9
                 && spent <= season.limits().money() + 1e-9

@@ -4,6 +4,7 @@ import static mardun.core.season.MadeUpSeason.fair;
 import static mardun.core.season.MadeUpSeason.item;
 import static mardun.core.season.MadeUpSeason.limits;
 import static mardun.core.season.MadeUpSeason.shop;
+import static mardun.core.season.MadeUpSeason.withFading;
 import static mardun.core.season.MadeUpSeason.withStock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -75,7 +76,7 @@ class SeasonPlayTest {
 
     @Test
     void saysWhatEachPieceIsWorthAsPlayingWithOneMoreWouldShow() {
-        List<SeasonItem> items = List.of(item("fold", "red", 20, 20), item("roll", "blue", 10, 20));
+        List<SeasonItem> items = List.of(item("fold", "red", 20, 20), withFading(item("roll", "blue", 10, 20), 0.7));
         Season season = new Season(items, limits(10, 100, items), List.of(), List.of(shop(1), fair(1, 100), shop(2)));
         Outlook outlook = DemandFit.of(season, DemandPrior.USUAL).draw(200, 3);
         SeasonPlay play = new SeasonPlay(season, outlook, new double[] {0, 0});

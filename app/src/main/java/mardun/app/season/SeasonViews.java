@@ -1,0 +1,175 @@
+package mardun.app.season;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.id.BatchId;
+import mardun.app.id.FairId;
+import mardun.app.show.Views.MoneyView;
+import mardun.app.show.Views.TimeView;
+import mardun.core.season.SeasonAim;
+import org.jspecify.annotations.Nullable;
+
+/** What to make for a season, as it is asked and answered. */
+public final class SeasonViews {
+
+    private SeasonViews() {}
+
+    /**
+     * What is asked.
+     *
+     * @param version that was shown
+     * @param fairs that are to be made for; none for the shop alone
+     * @param shop whether the online shop counts, in the weeks until the last fair
+     * @param weeks of the shop, as typed, where there is no fair
+     * @param hours free for it, as typed; empty for those of the day plan
+     * @param money that may be spent, as typed; empty for as much as is needed
+     * @param pieces the most in all, as typed; empty for any number
+     * @param keeps in per cent of its price, what a bag is worth to the maker that is left over, as typed
+     * @param judgements the maker's own factors on what sales say
+     */
+    public record SeasonForm(
+            long version,
+            @NotNull @Size(max = 50) List<@NotNull FairId> fairs,
+            boolean shop,
+            @NotNull @Size(max = 10) String weeks,
+            @NotNull @Size(max = 20) String hours,
+            @NotNull @Size(max = 20) String money,
+            @NotNull @Size(max = 10) String pieces,
+            @NotNull @Size(max = 10) String keeps,
+            @NotNull SeasonAim aim,
+            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonJudgement> judgements) {}
+
+    /**
+     * The maker's own judgement of a kind of bags.
+     *
+     * @param percent 150 for half as much again as sales say
+     */
+    public record SeasonJudgement(
+            @NotNull @Size(max = 500) String kind,
+            @Min(10) @Max(400) int percent) {}
+
+    /** How many of a kind are made. */
+    public record SeasonNumber(
+            @NotNull @Size(max = 500) String kind,
+            @Min(0) @Max(1000) int units) {}
+
+    /** Numbers that are tried by hand. */
+    public record SeasonTry(@NotNull @Size(max = 500) List<@NotNull @Valid SeasonNumber> made) {}
+
+    /**
+     * Numbers that become a batch.
+     *
+     * @param requestId made when the page opens, so that sending it twice makes one
+     */
+    public record SeasonBatchForm(
+            @NotNull UUID requestId,
+
+            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonNumber> made) {}
+
+    /** The batch that came of a plan. */
+    public record SeasonBatch(BatchId batchId) {}
+
+    /**
+     * The plan.
+     *
+     * @param sentence what can't be planned, and why; absent where all can
+     * @param until the last day that counts
+     * @param freeHours as the day plan says, before the first fair
+     * @param choices the fairs that may be made for
+     * @param outcome of the plan; absent where nothing can be planned
+     * @param gap no other choice promises more than this over it
+     * @param limits what holds the making back, the dearest first
+     * @param rests what the estimates rest on, in a sentence
+     */
+    public record SeasonPlanView(
+            SeasonForm form,
+            @Nullable String sentence,
+            @Nullable LocalDate until,
+            TimeView freeHours,
+            List<SeasonFairChoice> choices,
+            @Nullable SeasonOutcomeView outcome,
+            @Nullable MoneyView gap,
+            List<SeasonLimit> limits,
+            List<SeasonRow> rows,
+            List<SeasonLeftOut> leftOut,
+            String rests) {}
+
+    /** A fair that may be made for. */
+    public record SeasonFairChoice(FairId id, String name, LocalDate heldOn, boolean chosen) {}
+
+    /** A bag that can't be planned, and why. */
+    public record SeasonLeftOut(String bag, String why) {}
+
+    /**
+     * What is to be expected.
+     *
+     * @param expected takings after fees and the worth of what is left over, less what is bought
+     * @param ofMaking what of it comes of making
+     * @param badDay one season in ten leaves less
+     * @param goodDay one in ten leaves more
+     * @param perHour what an hour of making brings
+     * @param broken the limits that it breaks, each a sentence
+     */
+    public record SeasonOutcomeView(
+            int pieces,
+            TimeView time,
+            MoneyView spent,
+            MoneyView expected,
+            MoneyView ofMaking,
+            MoneyView badDay,
+            MoneyView goodDay,
+            @Nullable MoneyView perHour,
+            List<String> broken) {}
+
+    /** What a little more of a limit would bring, in a sentence, and by itself. */
+    public record SeasonLimit(String what, String sentence, MoneyView brings) {}
+
+    /**
+     * A kind of bags in the plan.
+     *
+     * @param kind its key
+     * @param have that are there or in a batch
+     * @param make how many the plan makes
+     * @param wanted buyers that are expected in all
+     * @param low nine in ten seasons bring more
+     * @param high nine in ten seasons bring fewer
+     * @param sold that are expected to be sold
+     * @param soldOut in how many of a hundred seasons it is gone in the end
+     * @param each hands-on time of one, without set-ups
+     * @param next what one more would bring
+     * @param reason why so many
+     * @param rests the sales that the estimate rests on
+     * @param judgement the maker's own, in per cent
+     */
+    public record SeasonRow(
+            String kind,
+            String design,
+            String size,
+            String cloth,
+            int have,
+            int make,
+            double wanted,
+            double low,
+            double high,
+            double sold,
+            int soldOut,
+            TimeView each,
+            MoneyView price,
+            MoneyView next,
+            String reason,
+            String rests,
+            int judgement) {}
+
+    /**
+     * What numbers that were tried by hand leave.
+     *
+     * @param less than the plan's; below zero where they promise more
+     */
+    public record SeasonTried(SeasonOutcomeView outcome, MoneyView less) {}
+}

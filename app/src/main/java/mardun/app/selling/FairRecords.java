@@ -1,0 +1,108 @@
+package mardun.app.selling;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mardun.app.id.ChannelId;
+import mardun.app.id.FairId;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.core.measure.Length;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Pageable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Fairs that were and fairs that come, for those who learn from the one what to make for the other. */
+@Component
+public class FairRecords {
+
+    private static final long NONE = -1;
+
+    private final FairRepository repository;
+    private final PackingLineRepository lines;
+    private final SettingsService settings;
+    private final Clock clock;
+
+    FairRecords(FairRepository repository, PackingLineRepository lines, SettingsService settings, Clock clock) {
+        this.repository = repository;
+        this.lines = lines;
+        this.settings = settings;
+        this.clock = clock;
+    }
+
+    /**
+     * A fair.
+     *
+     * @param series the same for each turn of it
+     * @param opens on each day; empty where nobody said
+     * @param closes likewise
+     * @param tableWide nothing where nobody said
+     * @param brought how many of each kind went along, or are to
+     */
+    public record FairRecord(
+            FairId id,
+            String name,
+            String series,
+            LocalDate heldOn,
+            LocalDate endsOn,
+            Optional<LocalTime> opens,
+            Optional<LocalTime> closes,
+            boolean sheltered,
+            Length tableWide,
+            Length tableDeep,
+            @Nullable ChannelId channelId,
+            Map<String, Integer> brought) {}
+
+    /** The fairs of the past that were gone to and began on a day or later, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<FairRecord> past(LocalDate since) {
+        return records(repository.before(LocalDate.now(clock), NONE, Pageable.unpaged()).stream()
+                .filter(fair -> !fair.heldOn().isBefore(since))
+                .sorted((one, other) -> one.heldOn().compareTo(other.heldOn()))
+                .toList());
+    }
+
+    /** The fairs from today on to which the maker may go, the next one first. */
+    @Transactional(readOnly = true)
+    public List<FairRecord> coming() {
+        return records(repository.coming(LocalDate.now(clock)));
+    }
+
+    private List<FairRecord> records(List<Fair> fairs) {
+        Settings current = settings.current();
+        List<Fair> going = fairs.stream()
+                .filter(fair -> fair.state() != FairState.NOT_GOING)
+                .toList();
+        Map<FairId, Map<String, Integer>> brought = going.isEmpty()
+                ? Map.of()
+                : lines.findByFairIdIn(going.stream().map(Fair::id).toList()).stream()
+                        .collect(Collectors.groupingBy(
+                                PackingLine::fairId,
+                                Collectors.toMap(PackingLine::bagKind, PackingLine::units, Integer::sum)));
+        return going.stream()
+                .map(fair -> record(fair, brought.getOrDefault(fair.id(), Map.of()), current))
+                .toList();
+    }
+
+    private static FairRecord record(Fair fair, Map<String, Integer> brought, Settings current) {
+        FairFacts facts = Fairs.facts(fair, current);
+        return new FairRecord(
+                fair.id(),
+                fair.name(),
+                fair.series(),
+                fair.heldOn(),
+                fair.endsOn(),
+                FairFacts.time(fair.form().opensAt()),
+                FairFacts.time(fair.form().closesAt()),
+                fair.form().shelter(),
+                facts.tableWide(),
+                facts.tableDeep(),
+                fair.form().channelId(),
+                brought);
+    }
+}

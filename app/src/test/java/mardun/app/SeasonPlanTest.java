@@ -1,0 +1,255 @@
+package mardun.app;
+
+import static mardun.app.AtTheStall.bag;
+import static mardun.app.AtTheStall.kind;
+import static mardun.app.AtTheStall.sale;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What to make: from sales at fairs that were to a batch for one that comes. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class SeasonPlanTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static final AtTheStall AT = new AtTheStall(APP);
+    private static final LocalDate TODAY = LocalDate.now();
+    private static final UUID TABLET = UUID.randomUUID();
+    private static final String POUCH = "Planned pouch {ç}";
+    private static long coming;
+
+    @BeforeAll
+    static void aWorkroom() {
+        ObjectNode settings = APP.settings("INCH");
+        settings.set("freeHours", RunningApp.JSON.valueToTree(List.of("3", "3", "3", "3", "3", "3", "3")));
+        assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
+    }
+
+    private static JsonNode plan() {
+        Answer answer = APP.get("/api/season-plan");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Asks with some fields typed otherwise. */
+    private static Answer ask(Map<String, ?> changed) {
+        ObjectNode form = (ObjectNode) plan().get("form").deepCopy();
+        changed.forEach((field, value) -> form.set(field, RunningApp.JSON.valueToTree(value)));
+        return APP.put("/api/season-plan", form);
+    }
+
+    private static JsonNode asked(Map<String, ?> changed) {
+        Answer answer = ask(changed);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static JsonNode row(JsonNode plan, String size) {
+        for (JsonNode row : plan.get("rows")) {
+            if (row.get("size").asString().equals(size)) {
+                return row;
+            }
+        }
+        throw new AssertionError("no row for " + size + " in " + plan);
+    }
+
+    private static int made(JsonNode plan) {
+        int made = 0;
+        for (JsonNode row : plan.get("rows")) {
+            made += row.get("make").asInt();
+        }
+        return made;
+    }
+
+    private static long minor(JsonNode money) {
+        return money.get("minor").asLong();
+    }
+
+    @Test
+    @Order(1)
+    void saysWhatIsMissingBeforeAnythingCanBePlanned() {
+        assertThat(plan().get("sentence").asString())
+                .isEqualTo("There is nothing that could be made yet: no design has both a cost and a price.");
+    }
+
+    @Test
+    @Order(2)
+    void saysThatNothingIsAhead() {
+        fill(APP.pouch(POUCH), APP.pouchShelf("20 yd"));
+        assertThat(plan().get("sentence").asString()).startsWith("Nothing is ahead: no fair is chosen");
+        assertThat(asked(Map.of("shop", false)).get("sentence").asString())
+                .isEqualTo("Nothing is ahead: choose a fair, or count the online shop.");
+    }
+
+    private static void fill(long pouch, Map<String, Long> materials) {
+        JsonNode design = APP.get("/api/designs/" + pouch).body();
+        JsonNode document = design.get("document").deepCopy();
+        document.get("slots").forEach(slot -> {
+            Long material = materials.get(slot.get("key").asString());
+            if (material != null) {
+                ((ObjectNode) slot).put("materialId", material);
+            }
+        });
+        Answer saved = APP.put(
+                "/api/designs/" + pouch, Map.of("version", design.get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+    }
+
+    @Test
+    @Order(3)
+    void goesByTheKindAsLongAsNothingWasSold() {
+        coming = AT.fair("Lock green", TODAY.plusDays(20));
+        JsonNode plan = asked(Map.of("fairs", List.of(coming), "hours", "8", "shop", true));
+        assertThat(plan.path("sentence").isMissingNode()).isTrue();
+        assertThat(plan.get("rests").asString()).startsWith("Nothing was sold yet");
+        assertThat(row(plan, "small").get("rests").asString()).startsWith("It was never offered");
+        assertThat(minor(plan.get("outcome").get("badDay")))
+                .isLessThanOrEqualTo(minor(plan.get("outcome").get("expected")));
+    }
+
+    @Test
+    @Order(4)
+    void makesMoreOfWhatSoldOutAndSaysOnWhichSalesItRests() throws InterruptedException {
+        AT.bags(POUCH + ",small,24,4.00,15.00,home", POUCH + ",medium,24,6.00,15.00,home");
+        String small = kind(POUCH, "small");
+        String medium = kind(POUCH, "medium");
+        for (int weeks = 4; weeks >= 1; weeks--) {
+            long fair = AT.fair("Lock green", TODAY.minusWeeks(weeks));
+            AT.pack(fair, small, 6);
+            AT.pack(fair, medium, 6);
+            List<Map<String, Object>> told = new ArrayList<>();
+            for (int n = 0; n < 6; n++) {
+                told.add(sale("CASH", 1500, List.of(bag(small, 1, 1500))));
+            }
+            told.add(sale("CASH", 1500, List.of(bag(medium, 1, 1500))));
+            assertThat(AT.tell(fair, TABLET, told).status()).isEqualTo(200);
+        }
+        JsonNode plan = asked(Map.of("hours", "6"));
+        assertThat(plan.get("rests").asString()).isEqualTo("It rests on 28 bags sold at 4 fairs.");
+        JsonNode its = row(plan, "small");
+        assertThat(its.get("rests").asString())
+                .isEqualTo("24 sold in 4 fairs or weeks, 24 brought to fairs; sold out 4 times.");
+        assertThat(its.get("have").asInt()).isZero();
+        assertThat(row(plan, "medium").get("have").asInt()).isEqualTo(20);
+        assertThat(its.get("wanted").asDouble())
+                .isGreaterThan(2 * row(plan, "medium").get("wanted").asDouble());
+        assertThat(its.get("wanted").asDouble()).isBetween(4.0, 14.0);
+        assertThat(its.get("make").asInt()).isPositive();
+        assertThat(row(plan, "medium").get("make").asInt()).isZero();
+        assertThat(plan.get("outcome").get("time").get("seconds").asLong()).isLessThanOrEqualTo(6 * 3600);
+        assertThat(plan.get("outcome").get("broken")).isEmpty();
+        assertThat(minor(plan.get("gap"))).isNotNegative();
+    }
+
+    @Test
+    @Order(5)
+    void judgesByTheMakersOwnFactorAndKeepsItApart() {
+        JsonNode before = plan();
+        String kind = row(before, "small").get("kind").asString();
+        JsonNode after = asked(Map.of("judgements", List.of(Map.of("kind", kind, "percent", 200))));
+        assertThat(row(after, "small").get("wanted").asDouble())
+                .isCloseTo(2 * row(before, "small").get("wanted").asDouble(), within(0.11));
+        assertThat(row(after, "small").get("rests"))
+                .isEqualTo(row(before, "small").get("rests"));
+        assertThat(row(after, "small").get("judgement").asInt()).isEqualTo(200);
+        asked(Map.of("judgements", List.of()));
+    }
+
+    @Test
+    @Order(6)
+    void triesNumbersByHandWithoutKeepingThem() {
+        JsonNode plan = plan();
+        String small = row(plan, "small").get("kind").asString();
+        JsonNode fewer = APP.post("/api/season-plan/try", Map.of("made", List.of(Map.of("kind", small, "units", 0))))
+                .body();
+        assertThat(minor(fewer.get("less"))).isPositive();
+        assertThat(minor(fewer.get("outcome").get("ofMaking"))).isZero();
+        JsonNode many = APP.post("/api/season-plan/try", Map.of("made", List.of(Map.of("kind", small, "units", 90))))
+                .body();
+        assertThat(many.get("outcome").get("broken").get(0).asString()).matches("It takes .+, and 6 h.* are free\\.");
+        assertThat(plan()).isEqualTo(plan);
+    }
+
+    @Test
+    @Order(7)
+    void refusesWhatCanNotBeReadAndKeepsWhatWasAsked() {
+        JsonNode before = plan().get("form");
+        Answer refused = ask(Map.of("hours", "many", "money", "-3", "keeps", "140"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.on("hours")).contains("“many”");
+        assertThat(refused.on("money")).isNotEmpty();
+        assertThat(refused.on("keeps")).isNotEmpty();
+        assertThat(plan().get("form")).isEqualTo(before);
+        Map<String, Object> stale =
+                new HashMap<>(Map.of("version", before.get("version").asLong() - 1));
+        assertThat(ask(stale).status()).isEqualTo(409);
+    }
+
+    @Test
+    @Order(8)
+    void saysThatThereAreNoFreeHours() {
+        assertThat(asked(Map.of("hours", "0")).get("sentence").asString())
+                .startsWith("There are no free hours before “Lock green”");
+        asked(Map.of("hours", "6"));
+    }
+
+    @Test
+    @Order(9)
+    void becomesABatchForTheFairOnce() {
+        JsonNode plan = plan();
+        List<Map<String, Object>> numbers = new ArrayList<>();
+        plan.get("rows")
+                .forEach(row -> numbers.add(Map.of(
+                        "kind",
+                        row.get("kind").asString(),
+                        "units",
+                        row.get("make").asInt())));
+        Map<String, Object> form = Map.of("requestId", UUID.randomUUID(), "made", numbers);
+        Answer made = APP.post("/api/season-plan/batch", form);
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        long batch = made.body().get("batchId").asLong();
+        assertThat(APP.post("/api/season-plan/batch", form)
+                        .body()
+                        .get("batchId")
+                        .asLong())
+                .isEqualTo(batch);
+        JsonNode shown = APP.get("/api/batches/" + batch).body();
+        assertThat(shown.toString())
+                .contains("Lock green")
+                .contains(TODAY.plusDays(19).toString());
+        // What is in the batch counts as there, so less is to be made now.
+        JsonNode after = plan();
+        assertThat(row(after, "small").get("have").asInt())
+                .isEqualTo(row(plan, "small").get("make").asInt());
+        assertThat(made(after)).isLessThan(made(plan));
+        assertThat(APP.post("/api/season-plan/batch", Map.of("requestId", UUID.randomUUID(), "made", List.of()))
+                        .detail())
+                .isEqualTo("No bag is to be made. Type how many of at least one kind.");
+    }
+
+    @Test
+    @Order(10)
+    void plansForABadDay() {
+        JsonNode mean = plan();
+        JsonNode careful = asked(Map.of("aim", "BETTER_BAD_DAY"));
+        assertThat(minor(careful.get("outcome").get("badDay")))
+                .isGreaterThanOrEqualTo(minor(mean.get("outcome").get("badDay")));
+    }
+}

@@ -1,0 +1,192 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { money } from '../../ui/fixtures.test.helper';
+import { rendered } from '../../ui/rendered.test.helper';
+import { server } from '../designs/editing.test.helper';
+import SeasonPage from './SeasonPage';
+import { judged, whole, withJudgement, type Form, type Plan, type Row } from './season';
+
+const form: Form = {
+  version: 3,
+  fairs: [16],
+  shop: true,
+  weeks: '8',
+  hours: '',
+  money: '',
+  pieces: '',
+  keeps: '30',
+  aim: 'BEST_MEAN',
+  judgements: [],
+};
+
+const outcome = (pieces: number, more: Partial<Schemas['SeasonOutcomeView']> = {}) => ({
+  pieces,
+  time: { text: '3 h', seconds: 10_800 },
+  spent: money(2000),
+  expected: money(50_000),
+  ofMaking: money(9000),
+  badDay: money(40_000),
+  goodDay: money(60_000),
+  perHour: money(3000),
+  broken: [],
+  ...more,
+});
+
+const row = (kind: string, design: string, make: number): Row => ({
+  kind,
+  design,
+  size: 'small',
+  cloth: 'Reed Stripe',
+  have: 2,
+  make,
+  wanted: 6.2,
+  low: 3.1,
+  high: 12.4,
+  sold: 5,
+  soldOut: 40,
+  each: { text: '20 min', seconds: 1200 },
+  price: money(1300),
+  next: money(610),
+  reason: `One more ${design} would bring 6.10.`,
+  rests: '12 sold in 3 fairs or weeks.',
+  judgement: 100,
+});
+
+const plan = (more: Partial<Plan> = {}): Plan => ({
+  form,
+  until: '2026-05-12',
+  freeHours: { text: '3 h 14', seconds: 11_640 },
+  choices: [
+    { id: 16, name: 'Lantern Quay', heldOn: '2026-05-12', chosen: true },
+    { id: 17, name: 'Pier Hall', heldOn: '2026-05-20', chosen: false },
+  ],
+  outcome: outcome(7),
+  gap: money(402),
+  limits: [{ what: 'Time', sentence: 'One more free hour would bring 14.20.', brings: money(1420) }],
+  rows: [row('a', 'Heron pouch', 5), row('b', 'Owl tote', 2), row('c', 'Wren wallet', 0)],
+  leftOut: [{ bag: 'Coot basket', why: 'it has no price' }],
+  rests: 'It rests on 24 bags sold at 4 fairs.',
+  ...more,
+});
+
+const shown = (view: Plan) =>
+  server({
+    '/api/season-plan': view,
+    '/api/season-plan/try': {
+      outcome: outcome(9, { broken: ['It takes 4 h, and 3 h 14 are free.'] }),
+      less: money(310),
+    },
+    '/api/season-plan/batch': { batchId: 12 },
+  });
+
+beforeEach(() => sessionStorage.clear());
+afterEach(() => vi.unstubAllGlobals());
+
+describe('what to make', () => {
+  it('shows what is made and why, and the others when asked', async () => {
+    shown(plan());
+    rendered(<SeasonPage />);
+    expect(await screen.findByText('It rests on 24 bags sold at 4 fairs.', { exact: false })).toBeVisible();
+    expect(screen.getByText('One more free hour would bring 14.20.')).toBeVisible();
+    expect(screen.getByText(/promises more than 4.02/)).toBeVisible();
+    expect(screen.getByText('Coot basket: it has no price.')).toBeVisible();
+    expect(screen.queryByText('Wren wallet')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Show the other 1' }));
+    expect(screen.getByText('Wren wallet')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: /Heron pouch/ }));
+    expect(screen.getByText('One more Heron pouch would bring 6.10.')).toBeVisible();
+  });
+
+  it('tries numbers that are typed key by key, and says what they leave and break', async () => {
+    const sent = shown(plan());
+    rendered(<SeasonPage />);
+    const box = await screen.findByLabelText('Make of Heron pouch, small, Reed Stripe');
+    await userEvent.clear(box);
+    await userEvent.type(box, '7');
+    expect(await screen.findByText('3.10 less than the plan’s numbers.')).toBeVisible();
+    expect(screen.getByText('It takes 4 h, and 3 h 14 are free.')).toBeVisible();
+    const last = sent.filter((one) => one.body).at(-1)?.body as { made: unknown[] };
+    expect(last.made).toEqual([
+      { kind: 'a', units: 7 },
+      { kind: 'b', units: 2 },
+      { kind: 'c', units: 0 },
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: 'Back to the plan’s numbers' }));
+    expect(box).toHaveValue('5');
+    expect(screen.queryByText(/less than the plan/)).toBeNull();
+  });
+
+  it('makes no batch of what can’t be read', async () => {
+    const sent = shown(plan());
+    rendered(<SeasonPage />);
+    const box = await screen.findByLabelText('Make of Owl tote, small, Reed Stripe');
+    await userEvent.type(box, 'x');
+    expect(screen.getByText('Type whole numbers from 0 to 1000.')).toBeVisible();
+    expect(screen.getByRole('button', { name: /Plan a batch/ })).toBeDisabled();
+    await userEvent.type(box, '{Backspace}2', { initialSelectionStart: 1, initialSelectionEnd: 1 });
+    await userEvent.click(screen.getByRole('button', { name: 'Plan a batch of these 7' }));
+    expect(sent.filter((one) => one.body).at(-1)?.body).toMatchObject({
+      made: [
+        { kind: 'a', units: 5 },
+        { kind: 'b', units: 2 },
+      ],
+    });
+  });
+
+  it('asks anew with what was ticked and typed', async () => {
+    const sent = shown(plan());
+    rendered(<SeasonPage />);
+    const ask = within(await screen.findByRole('form', { name: 'What it is for' }));
+    await userEvent.click(ask.getByLabelText(/Pier Hall/));
+    await userEvent.type(ask.getByLabelText('Hours for it'), '12');
+    await userEvent.click(ask.getByLabelText('on a bad day, too'));
+    expect(ask.getByText('The plan beside is for what was asked before.')).toBeVisible();
+    await userEvent.click(ask.getByRole('button', { name: 'Plan anew' }));
+    expect(sent.find((one) => one.body)?.body).toEqual({
+      ...form,
+      fairs: [16, 17],
+      hours: '12',
+      aim: 'BETTER_BAD_DAY',
+    });
+  });
+
+  it('says why nothing can be planned', async () => {
+    shown(
+      plan({
+        sentence: 'Nothing is ahead: choose a fair.',
+        outcome: undefined,
+        gap: undefined,
+        limits: [],
+        rows: [],
+      }),
+    );
+    rendered(<SeasonPage />);
+    expect(await screen.findByText('Nothing is ahead: choose a fair.')).toBeVisible();
+    expect(screen.queryByRole('button', { name: /batch/ })).toBeNull();
+  });
+});
+
+describe('what is typed', () => {
+  it('is a whole number or nothing', () => {
+    expect([undefined, '', ' 12 ', '1000', '1001', '-1', '2.5', '1e3'].map(whole)).toEqual([
+      undefined,
+      0,
+      12,
+      1000,
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+  });
+
+  it('keeps a judgement only where it differs from the sales', () => {
+    const judgedForm = withJudgement(form, 'a', 150);
+    expect(judgedForm.judgements).toEqual([{ kind: 'a', percent: 150 }]);
+    expect(withJudgement(judgedForm, 'a', 200).judgements).toEqual([{ kind: 'a', percent: 200 }]);
+    expect(withJudgement(judgedForm, 'a', 100).judgements).toEqual([]);
+    expect([75, 100, 150].map(judged)).toEqual(['only 75 %', 'as sales say', '150 % of what sales say']);
+  });
+});
