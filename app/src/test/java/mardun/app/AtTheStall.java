@@ -10,8 +10,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import javax.sql.DataSource;
 import mardun.app.RunningApp.Answer;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -43,6 +45,15 @@ final class AtTheStall {
             job = app.get("/api/imports/" + id).body();
         }
         return job;
+    }
+
+    /** What is kept of each place is the sum of the movements there. */
+    void placesAddUp() {
+        assertThat(new JdbcTemplate(app.part(DataSource.class)).queryForList("""
+                select m.goods_id, m.place, sum(m.change_units) moved, max(p.units) kept
+                from goods_movement m left join goods_place p on p.goods_id = m.goods_id and p.place = m.place
+                group by m.goods_id, m.place having sum(m.change_units) <> coalesce(max(p.units), -1)"""))
+                .isEmpty();
     }
 
     /** The key of bags that came from a list. */

@@ -11,6 +11,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -361,5 +362,10 @@ class ShopTest {
                     return units;
                 })
                 .sum();
+    }
+
+    @AfterAll
+    static void placesAddUp() {
+        AT.placesAddUp();
     }
 }

@@ -381,6 +381,7 @@ class StallTest {
 
     private static void check(int day, long fair, List<String> kinds, Model model) {
         JsonNode stall = AT.stall(fair);
+        AT.placesAddUp();
         String when = "day " + day;
         assertThat(stall.get("refused")).as(when).isEmpty();
         assertThat(stall.get("takings").get("cash").get("minor").asLong())

@@ -98,7 +98,7 @@ class ScreensTest {
         "/stalls, Fairs that were",
         "/stalls/15, To bring and to ask",
         "/stalls/online, Offered online",
-        "/batches/what-to-make, What holds you back",
+        "/batches/what-to-make, come of making",
         "/stalls/15?part=pack, Change to bring",
         "/stalls/14?part=after, What it left",
         "/logbook, at the bench",

@@ -24,17 +24,13 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
     @Query("""
             select g from FinishedGoods g
             where lower(concat(g.designName, ' ', g.sizeName, ' ', g.clothName)) like :words escape '!'
-              and (:all = true or exists (
-                select m.goodsId from GoodsMovement m where m.goodsId = g.id
-                group by m.goodsId, m.place having sum(m.changeUnits) <> 0))
+              and (:all = true or g.id in (select p.goodsId from GoodsPlace p where p.units > 0))
             order by g.finishedOn desc, g.id desc""")
     Page<FinishedGoods> search(String words, boolean all, Pageable page);
 
     /** Goods of which any are left, the oldest first. */
     @Query("""
-            select g from FinishedGoods g where exists (
-              select m.goodsId from GoodsMovement m where m.goodsId = g.id
-              group by m.goodsId, m.place having sum(m.changeUnits) <> 0)
+            select g from FinishedGoods g where g.id in (select p.goodsId from GoodsPlace p where p.units > 0)
             order by g.id""")
     List<FinishedGoods> findLeft();
 

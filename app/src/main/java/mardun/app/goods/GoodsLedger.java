@@ -19,11 +19,20 @@ public class GoodsLedger {
 
     private final FinishedGoodsRepository goods;
     private final GoodsMovementRepository movements;
+    private final GoodsPlaceRepository places;
+    private final GoodsBook book;
     private final Clock clock;
 
-    GoodsLedger(FinishedGoodsRepository goods, GoodsMovementRepository movements, Clock clock) {
+    GoodsLedger(
+            FinishedGoodsRepository goods,
+            GoodsMovementRepository movements,
+            GoodsPlaceRepository places,
+            GoodsBook book,
+            Clock clock) {
         this.goods = goods;
         this.movements = movements;
+        this.places = places;
+        this.book = book;
         this.clock = clock;
     }
 
@@ -61,11 +70,9 @@ public class GoodsLedger {
     private Map<BagKind, List<GoodsLot>> byKind(List<FinishedGoods> some) {
         Map<Long, Map<String, Integer>> places = new HashMap<>();
         if (!some.isEmpty()) {
-            movements.places(some.stream().map(FinishedGoods::id).toList()).forEach(at -> {
-                if (at.getUnits() != 0) {
-                    places.computeIfAbsent(at.getGoodsId(), id -> new LinkedHashMap<>())
-                            .put(at.getPlace(), at.getUnits());
-                }
+            this.places.places(some.stream().map(FinishedGoods::id).toList()).forEach(at -> {
+                places.computeIfAbsent(at.getGoodsId(), id -> new LinkedHashMap<>())
+                        .put(at.getPlace(), at.getUnits());
             });
         }
         Map<String, List<FinishedGoods>> byKey = new LinkedHashMap<>();
@@ -108,7 +115,7 @@ public class GoodsLedger {
     /** How many of a lot are at a place now; who asks to take them holds the lot. */
     @Transactional(propagation = Propagation.MANDATORY)
     public int units(long id, String place) {
-        return movements.units(id, place);
+        return book.units(id, place);
     }
 
     /** So many bags of a lot. */
@@ -124,7 +131,7 @@ public class GoodsLedger {
         List<FromLot> from = new ArrayList<>();
         int open = units;
         for (GoodsLot lot : lots) {
-            int some = Math.min(open, movements.units(lot.id(), place));
+            int some = Math.min(open, book.units(lot.id(), place));
             if (some > 0) {
                 from.add(new FromLot(lot, some));
                 open -= some;
@@ -144,9 +151,9 @@ public class GoodsLedger {
         if (change == 0) {
             return;
         }
-        if (change < 0 && movements.units(id, place) + change < 0) {
+        if (change < 0 && book.units(id, place) + change < 0) {
             throw new IllegalStateException("fewer than none of lot " + id + " at " + place);
         }
-        movements.saveAndFlush(new GoodsMovement(id, place, kind, change, reason, clock.instant()));
+        book.write(id, new GoodsMovement(id, place, kind, change, reason, clock.instant()));
     }
 }

@@ -1,7 +1,6 @@
 package mardun.app.goods;
 
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -9,27 +8,7 @@ import org.springframework.data.jpa.repository.Query;
 
 interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
 
-    @Query("select m.goodsId as goodsId, m.place as place, sum(m.changeUnits) as units from GoodsMovement m"
-            + " where m.goodsId in :goodsIds group by m.goodsId, m.place order by m.place")
-    List<AtPlace> places(Collection<Long> goodsIds);
-
-    @Query("select coalesce(sum(m.changeUnits), 0) from GoodsMovement m"
-            + " where m.goodsId = :goodsId and m.place = :place")
-    int units(long goodsId, String place);
-
     List<GoodsMovement> findByGoodsIdOrderByMovedAtDescIdDesc(long goodsId);
-
-    @Query("select distinct m.place from GoodsMovement m order by m.place")
-    List<String> allPlaces();
-
-    /** How many of some goods are at a place. */
-    interface AtPlace {
-        long getGoodsId();
-
-        String getPlace();
-
-        int getUnits();
-    }
 
     @Query("""
             select new mardun.app.goods.GoodsHistory$Moved(

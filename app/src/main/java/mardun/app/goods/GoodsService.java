@@ -11,7 +11,7 @@ import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mardun.app.goods.GoodsMovementRepository.AtPlace;
+import mardun.app.goods.GoodsPlaceRepository.AtPlace;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
 import mardun.app.goods.GoodsViews.GoodsForm;
 import mardun.app.goods.GoodsViews.GoodsMovementView;
@@ -49,6 +49,8 @@ public class GoodsService {
 
     private final FinishedGoodsRepository goods;
     private final GoodsMovementRepository movements;
+    private final GoodsPlaceRepository places;
+    private final GoodsBook book;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
@@ -56,11 +58,15 @@ public class GoodsService {
     GoodsService(
             FinishedGoodsRepository goods,
             GoodsMovementRepository movements,
+            GoodsPlaceRepository places,
+            GoodsBook book,
             SettingsService settings,
             OnceOnly onceOnly,
             Clock clock) {
         this.goods = goods;
         this.movements = movements;
+        this.places = places;
+        this.book = book;
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
@@ -70,7 +76,8 @@ public class GoodsService {
     @Transactional
     public void receive(NewGoods made) {
         FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
-        movements.save(new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
+        book.write(
+                stored.id(), new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
     }
 
     /**
@@ -155,20 +162,18 @@ public class GoodsService {
         ViewWriter writer = settings.current().writer();
         return new GoodsView(
                 PageView.of(found, one -> line(one, places.getOrDefault(one.id(), List.of()), writer)),
-                movements.allPlaces());
+                this.places.allPlaces());
     }
 
     private Map<Long, List<PlaceView>> places(List<Long> ids) {
         Map<Long, List<PlaceView>> places = new HashMap<>();
         if (!ids.isEmpty()) {
-            for (AtPlace at : movements.places(ids)) {
-                if (at.getUnits() != 0) {
-                    places.merge(
-                            at.getGoodsId(),
-                            List.of(new PlaceView(at.getPlace(), at.getUnits())),
-                            (some, one) ->
-                                    Stream.concat(some.stream(), one.stream()).toList());
-                }
+            for (AtPlace at : this.places.places(ids)) {
+                places.merge(
+                        at.getGoodsId(),
+                        List.of(new PlaceView(at.getPlace(), at.getUnits())),
+                        (some, one) ->
+                                Stream.concat(some.stream(), one.stream()).toList());
             }
         }
         return places;
@@ -241,7 +246,7 @@ public class GoodsService {
 
     private void enter(FinishedGoods made, String place) {
         long id = goods.save(made).id();
-        movements.save(new GoodsMovement(id, place, GoodsKind.ENTERED, made.units(), "from a list", clock.instant()));
+        book.write(id, new GoodsMovement(id, place, GoodsKind.ENTERED, made.units(), "from a list", clock.instant()));
     }
 
     private static FinishedGoodsLine line(FinishedGoods one, List<PlaceView> places, ViewWriter writer) {
@@ -295,7 +300,7 @@ public class GoodsService {
             if (form.kind() == GoodsKind.SOLD || form.kind() == GoodsKind.TAKEN_BACK) {
                 fields.refuse("kind", form.kind().name(), "A sale is entered where it was made.");
             }
-            int there = movements.units(id, place);
+            int there = book.units(id, place);
             if (!counted && units > there) {
                 fields.refuse(
                         "units",
@@ -321,8 +326,6 @@ public class GoodsService {
     }
 
     private long save(long id, String place, GoodsKind kind, int change, String reason) {
-        return movements
-                .saveAndFlush(new GoodsMovement(id, place, kind, change, reason, clock.instant()))
-                .id();
+        return book.write(id, new GoodsMovement(id, place, kind, change, reason, clock.instant()));
     }
 }
