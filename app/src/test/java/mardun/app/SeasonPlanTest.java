@@ -252,4 +252,40 @@ class SeasonPlanTest {
         assertThat(minor(careful.get("outcome").get("badDay")))
                 .isGreaterThanOrEqualTo(minor(mean.get("outcome").get("badDay")));
     }
+
+    @Test
+    @Order(11)
+    void makesNoMoreThanALicenceAllows() {
+        JsonNode before = asked(Map.of("aim", "BEST_MEAN", "hours", "20"));
+        int have = row(before, "small").get("have").asInt()
+                + row(before, "medium").get("have").asInt();
+        licence("SO_MANY", have + 400);
+        assertThat(made(plan())).isEqualTo(made(before));
+        licence("SO_MANY", 1);
+        assertThat(plan().get("leftOut").get(0).get("why").asString())
+                .isEqualTo("the licence of its pattern allows no more to be sold");
+        licence("NOT_FOR_SALE", 0);
+        assertThat(plan().get("leftOut")).hasSize(2);
+        assertThat(plan().get("rows")).isEmpty();
+    }
+
+    private static void licence(String licence, int most) {
+        long pouch =
+                APP.get("/api/designs").body().get("items").get(0).get("id").asLong();
+        JsonNode design = APP.get("/api/designs/" + pouch).body();
+        ObjectNode document = (ObjectNode) design.get("document").deepCopy();
+        document.set(
+                "source",
+                RunningApp.JSON
+                        .createObjectNode()
+                        .put("licence", licence)
+                        .put("designer", "Pat Tern")
+                        .put("most", most)
+                        .put("credit", ""));
+        assertThat(APP.put(
+                                "/api/designs/" + pouch,
+                                Map.of("version", design.get("version").asLong(), "document", document))
+                        .status())
+                .isEqualTo(200);
+    }
 }

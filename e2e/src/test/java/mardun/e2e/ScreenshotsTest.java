@@ -39,7 +39,12 @@ class ScreenshotsTest {
             begin.getByPlaceholder("What do you call it?").fill("Market tote");
             save(begin, "begin");
             take(app, "/prices/tickets", "another price than you ask now", "tickets");
-            take(app, "/prices/quotes/2", "is what the customer pays", "quote");
+            Page season = open(app, "/batches/what-to-make", "come of making");
+            season.getByLabel("Hours for it").fill("24");
+            season.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Plan anew"))
+                    .click();
+            assertThat(season.getByText("Give up changes")).not().isVisible();
+            save(season, "what-to-make");
             Page work = open(app, "/bench/work/4", "Before you sit down");
             work.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))
                     .click();

@@ -396,6 +396,12 @@ public class BatchReading {
         return licences;
     }
 
+    /** How many bags of a design were ever made or planned. */
+    @Transactional(readOnly = true)
+    public long unitsOf(DesignId designId) {
+        return repository.unitsOfDesign(designId, 0);
+    }
+
     /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */
     @Transactional(readOnly = true)
     public Map<MaterialId, Amount> stillNeeded() {

@@ -7,6 +7,7 @@ import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.core.batch.Need;
 import mardun.core.costing.UnitCost;
+import mardun.core.design.Source;
 import mardun.core.making.WorkTime;
 
 /**
@@ -20,6 +21,7 @@ import mardun.core.making.WorkTime;
  * @param clothId its outer cloth; empty where none is chosen
  * @param materials that fill its slots
  * @param needs what all of the batch take of materials
+ * @param source whose pattern it is, and how many of it may be made to be sold
  */
 public record CostedSize(
         DesignId designId,
@@ -35,4 +37,5 @@ public record CostedSize(
         String outer,
         Optional<MaterialId> clothId,
         Map<String, MaterialId> materials,
-        List<Need> needs) {}
+        List<Need> needs,
+        Source source) {}

@@ -149,7 +149,8 @@ public class DesignCosts {
                     supplies.stream()
                             .collect(Collectors.toMap(
                                     Supply::slot, supply -> MaterialId.valueOf(supply.key()), (one, other) -> one)),
-                    given.needs());
+                    given.needs(),
+                    design.source());
         });
     }
 }

@@ -226,6 +226,8 @@ class SeasonReading {
             if (size.cost().isEmpty()) {
                 leftOut.add(new SeasonLeftOut(
                         kind.words(), "it has no cost yet: something is missing. Its page says what"));
+            } else if (licensed(size).filter(most -> most == 0).isPresent()) {
+                leftOut.add(new SeasonLeftOut(kind.words(), "the licence of its pattern allows no more to be sold"));
             } else if (price == null || !price.isPositive()) {
                 leftOut.add(new SeasonLeftOut(kind.words(), "it has no price"));
             } else {
@@ -251,7 +253,7 @@ class SeasonReading {
                         first.containsKey(kind.key())
                                 ? OptionalInt.of(weeksAgo(first.get(kind.key()), today))
                                 : OptionalInt.empty(),
-                        OptionalInt.empty(),
+                        licensed(size).map(OptionalInt::of).orElse(OptionalInt.empty()),
                         net * typed.keeps(),
                         FADING,
                         judged.getOrDefault(kind.key(), 1.0)));
@@ -282,6 +284,15 @@ class SeasonReading {
                 chosen,
                 until,
                 names);
+    }
+
+    /** How many more of a design may be made to be sold; empty for any number. */
+    private Optional<Integer> licensed(CostedSize size) {
+        return switch (size.source().licence()) {
+            case OWN, FREE_TO_SELL -> Optional.empty();
+            case NOT_FOR_SALE -> Optional.of(0);
+            case SO_MANY -> Optional.of((int) Math.max(0, size.source().most() - batches.unitsOf(size.designId())));
+        };
     }
 
     private static double net(Terms terms, Money price) {

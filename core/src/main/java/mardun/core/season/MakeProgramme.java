@@ -2,9 +2,11 @@ package mardun.core.season;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * The integer programme of a season: how many of each item to make, so that the sum of what the pieces are worth, less what is spent, is the
@@ -17,6 +19,10 @@ import java.util.Map;
  */
 final class MakeProgramme {
 
+    private static final int MINUTES = 0;
+    private static final int MONEY = 1;
+    private static final int PIECES = 2;
+    private static final int CLOTH = 3;
     private static final int PRICINGS = 1500;
     private static final int PROMISING = 24;
     private static final double SMALL = 1e-9;
@@ -32,12 +38,6 @@ final class MakeProgramme {
     private final int[][] designs;
     private final int[] designOf;
     private final double[] setUp;
-
-    static final int MINUTES = 0;
-    static final int MONEY = 1;
-    static final int PIECES = 2;
-    private static final int CLOTH = 3;
-
     private final List<String> cloths;
 
     /**
@@ -183,7 +183,7 @@ final class MakeProgramme {
             }
             double length = 0;
             for (int row = 0; row < limit.length; row++) {
-                double over = over(row, used, prices);
+                double over = over(row, used);
                 length += over * over / (scale(row) * scale(row));
             }
             if (length < SMALL || bound - best.value() < 1e-7) {
@@ -191,7 +191,7 @@ final class MakeProgramme {
             }
             double pace = step * Math.max(promised - best.value(), 1e-6) / length;
             for (int row = 0; row < limit.length; row++) {
-                prices[row] = Math.max(0, prices[row] + pace * over(row, used, prices) / (scale(row) * scale(row)));
+                prices[row] = Math.max(0, prices[row] + pace * over(row, used) / (scale(row) * scale(row)));
             }
         }
         best.improve(bestPrices);
@@ -210,7 +210,7 @@ final class MakeProgramme {
         return Double.isInfinite(limit[row]) ? 1 : Math.max(limit[row], 0.1);
     }
 
-    /** No more is paid for a metre of cloth than what it costs to buy one. */
+    /** Keeps prices within what makes sense. */
     private void keepSensible(double[] prices) {
         for (int row = CLOTH; row < limit.length; row++) {
             prices[row] = Math.min(prices[row], highest(row, prices));
@@ -220,12 +220,13 @@ final class MakeProgramme {
         }
     }
 
+    /** The highest price of a metre of cloth that makes sense: that of buying one instead, less what it is worth on the shelf. */
     private double highest(int row, double[] prices) {
         return priceOfMore[row] * (1 + prices[MONEY]) - worthOfShelf[row];
     }
 
-    /** By how much a limit is overstepped at prices; cloth is bought only where its price is that of buying it, and that isn't overstepping. */
-    private double over(int row, double[] used, double[] prices) {
+    /** By how much a limit is overstepped; cloth that is bought counts as spent money, not as overstepping. */
+    private double over(int row, double[] used) {
         if (Double.isInfinite(limit[row])) {
             return 0;
         }
@@ -416,10 +417,10 @@ final class MakeProgramme {
 
         /** The items whose next piece is worth most over its costs. */
         private int[] promising(double[] costs) {
-            return java.util.stream.IntStream.range(0, made.length)
+            return IntStream.range(0, made.length)
                     .filter(this::mayAdd)
                     .boxed()
-                    .sorted(java.util.Comparator.comparingDouble(item -> costs[item] - worth[item][made[item]]))
+                    .sorted(Comparator.comparingDouble(item -> costs[item] - worth[item][made[item]]))
                     .limit(PROMISING)
                     .mapToInt(Integer::intValue)
                     .toArray();

@@ -73,11 +73,20 @@ public final class SeasonPlanner {
         double[] next = new double[most.length];
         int[] oneMore = Arrays.stream(best.made).map(made -> made + 1).toArray();
         double[][] worth = play.worthOfEach(best.made, even, oneMore);
+        double cost = SeasonUse.of(season, best.made).cost();
         for (int item = 0; item < most.length; item++) {
-            last[item] = best.made[item] > 0 ? worth[item][best.made[item] - 1] : 0;
-            next[item] = worth[item][best.made[item]];
+            if (best.made[item] > 0) {
+                last[item] = worth[item][best.made[item] - 1] - (cost - costWith(best.made, item, -1));
+            }
+            next[item] = worth[item][best.made[item]] - (costWith(best.made, item, 1) - cost);
         }
         return new SeasonPlan(best.made, outcome(best.made), best.gap, last, next);
+    }
+
+    private double costWith(int[] made, int item, int change) {
+        int[] other = made.clone();
+        other[item] += change;
+        return SeasonUse.of(season, other).cost();
     }
 
     /** What is to be expected if so many of each item are made, whether or not the limits allow it. */

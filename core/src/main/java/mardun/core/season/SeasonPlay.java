@@ -15,6 +15,9 @@ import java.util.Map;
  */
 public final class SeasonPlay {
 
+    /** A buyer who would have taken either of two that weren't there is half a buyer of each. */
+    private static final double HALF = 0.5;
+
     private final Season season;
     private final Outlook outlook;
     private final double[] substitution;
@@ -325,8 +328,6 @@ public final class SeasonPlay {
             }
         }
     }
-
-    private static final double HALF = 0.5;
 
     /** A number from 0 to 1 that is spread evenly over the buyers, and the same for a buyer each time. */
     private static double spread(int buyer) {
