@@ -68,6 +68,8 @@ import org.springframework.stereotype.Component;
 class SeasonReading {
 
     private static final int WEEKS_LOOKED_AT = 156;
+    private static final int MOST_KINDS = 150;
+    private static final int WEEKS_OF_SHOP = 52;
     private static final int DAYS_OF_WEEK = 7;
     private static final double MINOR = 100;
     private static final double NANOMETRES_PER_METRE = 1e9;
@@ -220,7 +222,13 @@ class SeasonReading {
         List<SeasonLeftOut> leftOut = new ArrayList<>();
         Map<String, SeasonLimits.Cloth> shelf = new TreeMap<>();
         Map<String, Material> names = new HashMap<>();
-        for (SeasonKind kind : known.byKey().values()) {
+        List<SeasonKind> best = mostSold(known, atFairs, elsewhere);
+        int others = known.byKey().size() - best.size();
+        if (others > 0) {
+            leftOut.add(new SeasonLeftOut(
+                    others + " other kinds", "at most " + MOST_KINDS + " are planned at once, and these sold least"));
+        }
+        for (SeasonKind kind : best) {
             CostedSize size = kind.size();
             Money price = atFair.get(new PricePlace(size.designId(), size.sizeKey(), fairChannel.id()));
             if (size.cost().isEmpty()) {
@@ -284,6 +292,23 @@ class SeasonReading {
                 chosen,
                 until,
                 names);
+    }
+
+    /** The kinds that sold most, as many as are planned at once. */
+    private static List<SeasonKind> mostSold(
+            Known known, Map<FairId, List<Sales.AtFair>> atFairs, List<Sales.OnDay> elsewhere) {
+        if (known.byKey().size() <= MOST_KINDS) {
+            return List.copyOf(known.byKey().values());
+        }
+        Map<String, Long> sold = new HashMap<>();
+        atFairs.values()
+                .forEach(some -> some.forEach(one -> sold.merge(known.key(one.kind()), one.units(), Long::sum)));
+        elsewhere.forEach(one -> sold.merge(known.key(one.kind()), one.units(), Long::sum));
+        return known.byKey().values().stream()
+                .sorted(Comparator.comparing(
+                        (SeasonKind kind) -> sold.getOrDefault(kind.key(), 0L), Comparator.reverseOrder()))
+                .limit(MOST_KINDS)
+                .toList();
     }
 
     /** How many more of a design may be made to be sold; empty for any number. */
@@ -469,7 +494,11 @@ class SeasonReading {
         List<Sales.OnDay> its = elsewhere.stream()
                 .filter(one -> one.channel().equals(channel) && places.containsKey(known.key(one.kind())))
                 .toList();
-        Optional<LocalDate> first = its.stream().map(Sales.OnDay::day).min(Comparator.naturalOrder());
+        LocalDate longAgo = today.minusWeeks(WEEKS_OF_SHOP);
+        Optional<LocalDate> first = its.stream()
+                .map(Sales.OnDay::day)
+                .min(Comparator.naturalOrder())
+                .map(day -> day.isBefore(longAgo) ? longAgo : day);
         if (first.isEmpty()) {
             return List.of();
         }

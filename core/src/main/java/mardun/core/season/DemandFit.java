@@ -20,6 +20,7 @@ public final class DemandFit {
 
     private static final int ROUNDS = 25;
     private static final double LARGEST_STEP = 1.5;
+    private static final double STILL = 0.002;
     private static final int WEEKS_IN_QUARTER = 13;
 
     private final Season season;
@@ -227,6 +228,9 @@ public final class DemandFit {
             double part = Math.min(1, LARGEST_STEP / Math.max(largest, 1e-12));
             for (int effect = 0; effect < values.length; effect++) {
                 values[effect] += part * step[effect];
+            }
+            if (largest < STILL) {
+                break;
             }
         }
         return new DemandEstimate(season, prior, values, precision, coming, sky);
