@@ -18,9 +18,9 @@ import org.hipparchus.special.Gamma;
  */
 public final class DemandFit {
 
-    private static final int ROUNDS = 25;
+    private static final int ROUNDS = 60;
     private static final double LARGEST_STEP = 1.5;
-    private static final double STILL = 0.002;
+    private static final double STILL = 0.0002;
     private static final int WEEKS_IN_QUARTER = 13;
 
     private final Season season;
