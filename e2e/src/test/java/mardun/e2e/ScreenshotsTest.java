@@ -41,8 +41,7 @@ class ScreenshotsTest {
             take(app, "/prices/tickets", "another price than you ask now", "tickets");
             Page season = open(app, "/batches/what-to-make", "come of making");
             season.getByLabel("Hours for it").fill("24");
-            season.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Plan anew"))
-                    .click();
+            season.getByLabel("Hours for it").press("Enter");
             assertThat(season.getByText("Give up changes")).not().isVisible();
             save(season, "what-to-make");
             Page work = open(app, "/bench/work/4", "Before you sit down");
