@@ -34,6 +34,7 @@ class SeasonPlanTest {
     private static final UUID TABLET = UUID.randomUUID();
     private static final String POUCH = "Planned pouch {ç}";
     private static long coming;
+    private static int planned;
 
     @BeforeAll
     static void aWorkroom() {
@@ -234,6 +235,7 @@ class SeasonPlanTest {
         assertThat(shown.toString())
                 .contains("Lock green")
                 .contains(TODAY.plusDays(19).toString());
+        planned = made(plan);
         // What is in the batch counts as there, so less is to be made now.
         JsonNode after = plan();
         assertThat(row(after, "small").get("have").asInt())
@@ -261,6 +263,10 @@ class SeasonPlanTest {
                 + row(before, "medium").get("have").asInt();
         licence("SO_MANY", have + 400);
         assertThat(made(plan())).isEqualTo(made(before));
+        licence("SO_MANY", planned + 3);
+        JsonNode few = plan();
+        assertThat(made(few)).isEqualTo(3);
+        assertThat(few.get("rows").toString()).contains("but its licence allows no more");
         licence("SO_MANY", 1);
         assertThat(plan().get("leftOut").get(0).get("why").asString())
                 .isEqualTo("the licence of its pattern allows no more to be sold");

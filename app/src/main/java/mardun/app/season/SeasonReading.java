@@ -2,25 +2,17 @@ package mardun.app.season;
 
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.Set;
-import java.util.TreeMap;
+import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
 import mardun.app.channel.KeptChannel;
@@ -28,15 +20,11 @@ import mardun.app.channel.PricePlace;
 import mardun.app.days.DayPlans;
 import mardun.app.design.CostedSize;
 import mardun.app.design.FinishedLooks;
-import mardun.app.goods.GoodsLedger;
 import mardun.app.id.ChannelId;
-import mardun.app.id.FairId;
-import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceBook;
 import mardun.app.problem.FieldReader;
-import mardun.app.sale.Sales;
 import mardun.app.season.SeasonKinds.Known;
 import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonViews.SeasonForm;
@@ -47,19 +35,14 @@ import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.shop.ShopReading;
-import mardun.core.batch.Need;
-import mardun.core.batch.Supply;
-import mardun.core.material.Amount;
-import mardun.core.material.Counting;
-import mardun.core.measure.Length;
-import mardun.core.measure.LengthUnit;
+import mardun.core.design.Licences;
 import mardun.core.pricing.Terms;
 import mardun.core.season.ComingEvent;
 import mardun.core.season.Outlet;
-import mardun.core.season.PastEvent;
 import mardun.core.season.Season;
 import mardun.core.season.SeasonItem;
 import mardun.core.season.SeasonLimits;
+import mardun.core.season.TableSpace;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 
@@ -67,30 +50,17 @@ import org.springframework.stereotype.Component;
 @Component
 class SeasonReading {
 
-    private static final int WEEKS_LOOKED_AT = 156;
     private static final int MOST_KINDS = 150;
-    private static final int WEEKS_OF_SHOP = 52;
     private static final int DAYS_OF_WEEK = 7;
-    private static final double MINOR = 100;
-    private static final double NANOMETRES_PER_METRE = 1e9;
-    private static final double SQUARE_CENTIMETRES = 1e14;
-    private static final Length FLAT = Length.of(3, LengthUnit.CENTIMETRE);
+    /** Minor units in one of what the core reckons in. */
+    static final double MINOR = 100;
 
-    /** A table shows a third of what goes along; the rest waits under it, and what is flat lies in piles of five. */
-    private static final double UNDER_THE_TABLE = 3;
-
-    /** Each further one that is left waits longer for its buyer. */
-    private static final double FADING = 0.8;
-
-    private static final double IN_A_PILE = 5;
     private static final int ENDLESS_TABLE = 100_000_000;
     private static final double ANY_MONEY = 1e7;
-    private static final double USUAL_DAY = 7;
 
     private final SeasonKinds kinds;
     private final FairRecords fairs;
-    private final Sales sales;
-    private final GoodsLedger ledger;
+    private final SeasonPast past;
     private final ShopReading shop;
     private final ChannelService channels;
     private final PriceBook prices;
@@ -104,8 +74,7 @@ class SeasonReading {
     SeasonReading(
             SeasonKinds kinds,
             FairRecords fairs,
-            Sales sales,
-            GoodsLedger ledger,
+            SeasonPast past,
             ShopReading shop,
             ChannelService channels,
             PriceBook prices,
@@ -117,8 +86,7 @@ class SeasonReading {
             Clock clock) {
         this.kinds = kinds;
         this.fairs = fairs;
-        this.sales = sales;
-        this.ledger = ledger;
+        this.past = past;
         this.shop = shop;
         this.channels = channels;
         this.prices = prices;
@@ -142,10 +110,7 @@ class SeasonReading {
             List<SeasonLeftOut> leftOut,
             List<FairRecord> fairs,
             LocalDate until,
-            Map<String, Material> materials) {}
-
-    /** A material, counted in metres or in pieces. */
-    record Material(String name, boolean isByLength) {}
+            Map<String, SeasonShelf.Material> materials) {}
 
     /** What a maker typed, read. */
     record Typed(OptionalDouble hours, OptionalDouble money, OptionalInt pieces, double keeps, int weeks) {}
@@ -197,13 +162,9 @@ class SeasonReading {
                 .max(Comparator.naturalOrder())
                 .orElse(today.plusWeeks(typed.weeks()));
         Optional<ChannelId> online = shop.channel();
-        LocalDate since = today.minusWeeks(WEEKS_LOOKED_AT);
-        List<Sales.OnDay> elsewhere = sales.elsewhereSince(since);
-        List<FairRecord> past = fairs.past(since);
-        Map<FairId, List<Sales.AtFair>> atFairs =
-                sales.atFairsSince(since).stream().collect(Collectors.groupingBy(Sales.AtFair::fair));
         Known known = kinds.all();
-        Map<String, LocalDate> first = firstSeen(past, atFairs, elsewhere, known);
+        SeasonPast.Sold sold = past.new Sold(known);
+        Map<String, Integer> offeredSince = sold.offeredSince();
 
         KeptChannel fairChannel =
                 channels.find(chosen.isEmpty() ? null : chosen.get(0).channelId());
@@ -215,14 +176,12 @@ class SeasonReading {
         Money hourly = current.workroom().hourlyRate();
         Terms fairTerms = fairChannel.channel(hourly).terms().ofUnits(1);
         Terms shopTerms = shopChannel.channel(hourly).terms().ofUnits(1);
-        Map<MaterialId, Supply> supplies = supplies(known.byKey().values());
+        SeasonShelf shelf = new SeasonShelf(known.byKey().values(), shelves);
 
         List<SeasonItem> items = new ArrayList<>();
         List<SeasonKind> planned = new ArrayList<>();
         List<SeasonLeftOut> leftOut = new ArrayList<>();
-        Map<String, SeasonLimits.Cloth> shelf = new TreeMap<>();
-        Map<String, Material> names = new HashMap<>();
-        List<SeasonKind> best = mostSold(known, atFairs, elsewhere);
+        List<SeasonKind> best = mostSold(known, sold.units());
         int others = known.byKey().size() - best.size();
         if (others > 0) {
             leftOut.add(new SeasonLeftOut(
@@ -230,11 +189,12 @@ class SeasonReading {
         }
         for (SeasonKind kind : best) {
             CostedSize size = kind.size();
+            OptionalLong licensed = Licences.left(size.source(), batches.unitsOf(size.designId()));
             Money price = atFair.get(new PricePlace(size.designId(), size.sizeKey(), fairChannel.id()));
             if (size.cost().isEmpty()) {
                 leftOut.add(new SeasonLeftOut(
                         kind.words(), "it has no cost yet: something is missing. Its page says what"));
-            } else if (licensed(size).filter(most -> most == 0).isPresent()) {
+            } else if (licensed.isPresent() && licensed.getAsLong() == 0) {
                 leftOut.add(new SeasonLeftOut(kind.words(), "the licence of its pattern allows no more to be sold"));
             } else if (price == null || !price.isPositive()) {
                 leftOut.add(new SeasonLeftOut(kind.words(), "it has no price"));
@@ -242,6 +202,8 @@ class SeasonReading {
                 Money priceInShop =
                         inShop.getOrDefault(new PricePlace(size.designId(), size.sizeKey(), shopChannel.id()), price);
                 double net = net(fairTerms, price);
+                Map<String, Double> takes = shelf.takes(kind);
+                licensed.ifPresent(most -> shelf.license(kind, most, takes));
                 planned.add(kind);
                 items.add(new SeasonItem(
                         kind.key(),
@@ -255,20 +217,18 @@ class SeasonReading {
                         0,
                         Math.max(0.1, size.time().sewing().toSeconds() / 60.0 / size.units()),
                         size.time().settingUp().toSeconds() / 60.0,
-                        takes(kind, supplies, shelf, names),
+                        takes,
                         space(size),
                         kind.have(),
-                        first.containsKey(kind.key())
-                                ? OptionalInt.of(weeksAgo(first.get(kind.key()), today))
+                        offeredSince.containsKey(kind.key())
+                                ? OptionalInt.of(offeredSince.get(kind.key()))
                                 : OptionalInt.empty(),
-                        licensed(size).map(OptionalInt::of).orElse(OptionalInt.empty()),
+                        OptionalInt.empty(),
                         net * typed.keeps(),
-                        FADING,
+                        SeasonItem.USUAL_FADING,
                         judged.getOrDefault(kind.key(), 1.0)));
             }
         }
-        Map<String, Integer> places = new HashMap<>();
-        items.forEach(item -> places.put(item.id(), places.size()));
         double hours = typed.hours()
                 .orElseGet(() -> freeBefore(chosen.stream()
                                         .map(FairRecord::heldOn)
@@ -276,34 +236,21 @@ class SeasonReading {
                                         .orElse(until))
                                 .toMinutes()
                         / 60.0);
-        List<PastEvent> events = new ArrayList<>();
-        past.forEach(fair -> pastFair(fair, atFairs.getOrDefault(fair.id(), List.of()), known, places, items, today)
-                .ifPresent(events::add));
-        online.ifPresent(channel -> events.addAll(shopWeeks(channel, elsewhere, known, places, items, today)));
-        events.sort(Comparator.comparingInt(PastEvent::week));
         return new Asked(
                 new Season(
                         items,
-                        new SeasonLimits(hours, typed.money().orElse(ANY_MONEY), typed.pieces(), shelf),
-                        events,
+                        new SeasonLimits(hours, typed.money().orElse(ANY_MONEY), typed.pieces(), shelf.limits()),
+                        sold.events(online, items),
                         ahead(form.shop() && online.isPresent(), chosen, today, until)),
                 planned,
                 leftOut,
                 chosen,
                 until,
-                names);
+                shelf.materials());
     }
 
     /** The kinds that sold most, as many as are planned at once. */
-    private static List<SeasonKind> mostSold(
-            Known known, Map<FairId, List<Sales.AtFair>> atFairs, List<Sales.OnDay> elsewhere) {
-        if (known.byKey().size() <= MOST_KINDS) {
-            return List.copyOf(known.byKey().values());
-        }
-        Map<String, Long> sold = new HashMap<>();
-        atFairs.values()
-                .forEach(some -> some.forEach(one -> sold.merge(known.key(one.kind()), one.units(), Long::sum)));
-        elsewhere.forEach(one -> sold.merge(known.key(one.kind()), one.units(), Long::sum));
+    private static List<SeasonKind> mostSold(Known known, Map<String, Long> sold) {
         return known.byKey().values().stream()
                 .sorted(Comparator.comparing(
                         (SeasonKind kind) -> sold.getOrDefault(kind.key(), 0L), Comparator.reverseOrder()))
@@ -311,13 +258,15 @@ class SeasonReading {
                 .toList();
     }
 
-    /** How many more of a design may be made to be sold; empty for any number. */
-    private Optional<Integer> licensed(CostedSize size) {
-        return switch (size.source().licence()) {
-            case OWN, FREE_TO_SELL -> Optional.empty();
-            case NOT_FOR_SALE -> Optional.of(0);
-            case SO_MANY -> Optional.of((int) Math.max(0, size.source().most() - batches.unitsOf(size.designId())));
-        };
+    /** In how many weeks a day is, or how many it is ago: from 1 for this one. */
+    static int weeks(LocalDate from, LocalDate to) {
+        return (int) Math.max(1, (ChronoUnit.DAYS.between(from, to) + DAYS_OF_WEEK - 1) / DAYS_OF_WEEK);
+    }
+
+    private int space(CostedSize size) {
+        return looks.of(size.designId(), size.sizeKey(), Map.of())
+                .map(look -> TableSpace.ofBag(look.wide(), look.deep(), look.high()))
+                .orElse(1);
     }
 
     private static double net(Terms terms, Money price) {
@@ -326,244 +275,6 @@ class SeasonReading {
                         - took.tax().getAmountMinorLong()
                         - took.fees().getAmountMinorLong())
                 / MINOR;
-    }
-
-    private static Map<String, LocalDate> firstSeen(
-            List<FairRecord> past, Map<FairId, List<Sales.AtFair>> atFairs, List<Sales.OnDay> elsewhere, Known known) {
-        Map<String, LocalDate> first = new HashMap<>();
-        past.forEach(fair -> {
-            fair.brought()
-                    .keySet()
-                    .forEach(kind -> first.merge(known.key(kind), fair.heldOn(), SeasonReading::earlier));
-            atFairs.getOrDefault(fair.id(), List.of())
-                    .forEach(sold -> first.merge(known.key(sold.kind()), fair.heldOn(), SeasonReading::earlier));
-        });
-        elsewhere.forEach(sold -> first.merge(known.key(sold.kind()), sold.day(), SeasonReading::earlier));
-        return first;
-    }
-
-    private static LocalDate earlier(LocalDate one, LocalDate other) {
-        return one.isBefore(other) ? one : other;
-    }
-
-    /** Weeks before now, as the core counts them: -1 for the last one. */
-    private static int weeksAgo(LocalDate day, LocalDate today) {
-        return (int) -Math.max(1, (ChronoUnit.DAYS.between(day, today) + DAYS_OF_WEEK - 1) / DAYS_OF_WEEK);
-    }
-
-    /** All materials that the kinds take, by their parts. */
-    private Map<MaterialId, Supply> supplies(Iterable<SeasonKind> all) {
-        Set<MaterialId> used = new HashSet<>();
-        all.forEach(kind -> {
-            kind.size()
-                    .needs()
-                    .forEach(need -> used.add(MaterialId.valueOf(need.supply().key())));
-            kind.clothId().ifPresent(used::add);
-        });
-        StockShelves.Shelves read = shelves.read(used);
-        Map<MaterialId, Supply> supplies = new HashMap<>();
-        used.forEach(id -> read.supply("", id, null, List.of()).ifPresent(supply -> supplies.put(id, supply)));
-        return supplies;
-    }
-
-    /** What one takes of each material, in metres or pieces; notes what of it is on the shelf. */
-    private static Map<String, Double> takes(
-            SeasonKind kind,
-            Map<MaterialId, Supply> supplies,
-            Map<String, SeasonLimits.Cloth> shelf,
-            Map<String, Material> names) {
-        Map<String, Double> takes = new TreeMap<>();
-        for (Need need : kind.size().needs()) {
-            MaterialId usual = MaterialId.valueOf(need.supply().key());
-            boolean isOuter = kind.isInOtherCloth()
-                    && kind.size().clothId().filter(usual::equals).isPresent();
-            MaterialId id = isOuter ? kind.clothId().orElse(usual) : usual;
-            Supply supply = supplies.getOrDefault(id, need.supply());
-            String name = id.key() + " " + need.part();
-            Amount there = supply.stock(need.part()).free();
-            takes.merge(name, units(need.amount()) / kind.size().units(), Double::sum);
-            names.put(name, new Material(supply.name(), there.counting() == Counting.LENGTH));
-            shelf.computeIfAbsent(name, key -> {
-                double price = priceOfOne(supply, there);
-                return new SeasonLimits.Cloth(Math.max(0, units(there)), OptionalDouble.of(price), price);
-            });
-        }
-        return takes;
-    }
-
-    /** An amount in metres where it is a length, else as it is counted. */
-    private static double units(Amount amount) {
-        return amount.counting() == Counting.LENGTH ? amount.value() / NANOMETRES_PER_METRE : amount.value();
-    }
-
-    private static double priceOfOne(Supply supply, Amount like) {
-        boolean isLength = like.counting() == Counting.LENGTH;
-        Amount one = new Amount(like.counting(), isLength ? (long) NANOMETRES_PER_METRE : 1);
-        return supply.price().cost(one).doubleValue() / MINOR;
-    }
-
-    /** What one takes of a table, in square centimetres. */
-    private int space(CostedSize size) {
-        return looks.of(size.designId(), size.sizeKey(), Map.of())
-                .map(look -> {
-                    boolean lies = FLAT.isLongerThan(look.deep());
-                    double area = (double) look.wide().nanometres()
-                            * (lies ? look.high() : look.deep()).nanometres()
-                            / SQUARE_CENTIMETRES;
-                    return (int) Math.max(1, Math.round(lies ? area / IN_A_PILE : area));
-                })
-                .orElse(1);
-    }
-
-    private Optional<PastEvent> pastFair(
-            FairRecord fair,
-            List<Sales.AtFair> sold,
-            Known known,
-            Map<String, Integer> places,
-            List<SeasonItem> items,
-            LocalDate today) {
-        Map<String, Sales.AtFair> byKind = sold.stream()
-                .collect(Collectors.toMap(
-                        one -> known.key(one.kind()),
-                        one -> one,
-                        (one, other) -> new Sales.AtFair(
-                                one.fair(),
-                                one.kind(),
-                                one.units() + other.units(),
-                                one.paidMinor() + other.paidMinor(),
-                                one.last().isAfter(other.last()) ? one.last() : other.last())));
-        Map<String, Integer> taken = new HashMap<>();
-        fair.brought().forEach((kind, units) -> taken.merge(known.key(kind), units, Integer::sum));
-        double open = fair.opens().isPresent() && fair.closes().isPresent()
-                ? Duration.between(fair.opens().get(), fair.closes().get()).toMinutes() / 60.0
-                : USUAL_DAY;
-        double hours = open * (ChronoUnit.DAYS.between(fair.heldOn(), fair.endsOn()) + 1);
-        Set<String> there = new HashSet<>(taken.keySet());
-        there.addAll(byKind.keySet());
-        List<PastEvent.Line> lines = new ArrayList<>();
-        for (String kind : there) {
-            Integer item = places.get(kind);
-            if (item != null) {
-                Optional<Sales.AtFair> its = Optional.ofNullable(byKind.get(kind));
-                int units = its.map(one -> (int) one.units()).orElse(0);
-                int brought = Math.max(units, taken.getOrDefault(kind, 0));
-                lines.add(new PastEvent.Line(
-                        item,
-                        brought,
-                        units,
-                        units == brought && its.isPresent()
-                                ? OptionalDouble.of(hoursUntil(its.get().last(), fair, open, hours))
-                                : OptionalDouble.empty(),
-                        its.filter(one -> one.units() > 0 && one.paidMinor() > 0)
-                                .map(one -> one.paidMinor() / MINOR / one.units())
-                                .orElse(items.get(item).price())));
-            }
-        }
-        return lines.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new PastEvent(
-                        Outlet.FAIR,
-                        fair.series(),
-                        weeksAgo(fair.heldOn(), today),
-                        fair.heldOn().getMonthValue(),
-                        hours,
-                        "",
-                        !fair.sheltered(),
-                        "",
-                        lines));
-    }
-
-    /** Opening hours from the first opening until a moment. */
-    private double hoursUntil(Instant moment, FairRecord fair, double open, double hours) {
-        ZoneId zone = clock.getZone();
-        LocalDate day = LocalDate.ofInstant(moment, zone);
-        LocalTime opens = fair.opens().orElse(LocalTime.of(10, 0));
-        double on = Duration.between(opens, LocalTime.ofInstant(moment, zone)).toMinutes() / 60.0;
-        double its = Math.max(0, Math.min(open, on)) + open * ChronoUnit.DAYS.between(fair.heldOn(), day);
-        return Math.max(0.5, Math.min(hours, its));
-    }
-
-    /** The past weeks of the online shop, from its first sale on; all that lay there was on offer, of kinds that it ever sold. */
-    private List<PastEvent> shopWeeks(
-            ChannelId channel,
-            List<Sales.OnDay> elsewhere,
-            Known known,
-            Map<String, Integer> places,
-            List<SeasonItem> items,
-            LocalDate today) {
-        List<Sales.OnDay> its = elsewhere.stream()
-                .filter(one -> one.channel().equals(channel) && places.containsKey(known.key(one.kind())))
-                .toList();
-        LocalDate longAgo = today.minusWeeks(WEEKS_OF_SHOP);
-        Optional<LocalDate> first = its.stream()
-                .map(Sales.OnDay::day)
-                .min(Comparator.naturalOrder())
-                .map(day -> day.isBefore(longAgo) ? longAgo : day);
-        if (first.isEmpty()) {
-            return List.of();
-        }
-        Set<String> offered = its.stream().map(one -> known.key(one.kind())).collect(Collectors.toSet());
-        LocalDate thisWeek = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-        Map<LocalDate, Map<String, long[]>> sold = new HashMap<>();
-        its.forEach(one -> {
-            long[] sum = sold.computeIfAbsent(
-                            one.day().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)), week -> new HashMap<>())
-                    .computeIfAbsent(known.key(one.kind()), kind -> new long[2]);
-            sum[0] += one.units();
-            sum[1] += one.paidMinor();
-        });
-        Map<String, Integer> there = new HashMap<>();
-        ledger.all()
-                .forEach((kind, lots) -> there.put(
-                        kind.key(),
-                        lots.stream().mapToInt(lot -> lot.together()).sum()));
-        Map<LocalDate, Map<String, Integer>> changes = new HashMap<>();
-        Instant since = first.get()
-                .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
-                .atStartOfDay(clock.getZone())
-                .toInstant();
-        ledger.changesSince(since)
-                .forEach(change -> changes.computeIfAbsent(
-                                LocalDate.ofInstant(change.at(), clock.getZone())
-                                        .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)),
-                                week -> new HashMap<>())
-                        .merge(known.key(change.kind()), change.units(), Integer::sum));
-        List<PastEvent> weeks = new ArrayList<>();
-        for (LocalDate week = thisWeek;
-                !week.isBefore(first.get().minusDays(DAYS_OF_WEEK - 1));
-                week = week.minusWeeks(1)) {
-            changes.getOrDefault(week, Map.of()).forEach((kind, units) -> there.merge(kind, -units, Integer::sum));
-            if (week.isBefore(thisWeek)) {
-                List<PastEvent.Line> lines = new ArrayList<>();
-                Map<String, long[]> of = sold.getOrDefault(week, Map.of());
-                for (String kind : offered) {
-                    long[] sum = of.getOrDefault(kind, new long[2]);
-                    int brought = Math.max((int) sum[0], there.getOrDefault(kind, 0));
-                    if (brought > 0) {
-                        SeasonItem item = items.get(places.get(kind));
-                        lines.add(new PastEvent.Line(
-                                places.get(kind),
-                                brought,
-                                (int) sum[0],
-                                OptionalDouble.empty(),
-                                sum[0] > 0 && sum[1] > 0 ? sum[1] / MINOR / sum[0] : item.price()));
-                    }
-                }
-                if (!lines.isEmpty()) {
-                    weeks.add(new PastEvent(
-                            Outlet.ONLINE,
-                            "",
-                            weeksAgo(week, today),
-                            week.getMonthValue(),
-                            24.0 * DAYS_OF_WEEK,
-                            "",
-                            false,
-                            "",
-                            lines));
-                }
-            }
-        }
-        return weeks;
     }
 
     private static List<ComingEvent> ahead(boolean shop, List<FairRecord> chosen, LocalDate today, LocalDate until) {
@@ -576,7 +287,7 @@ class SeasonReading {
             }
             int its = week;
             chosen.stream()
-                    .filter(fair -> Math.max(1, -weeksAgo(today, fair.heldOn())) == its)
+                    .filter(fair -> weeks(today, fair.heldOn()) == its)
                     .forEach(fair -> ahead.add(new ComingEvent(
                             Outlet.FAIR,
                             fair.series(),
@@ -590,12 +301,8 @@ class SeasonReading {
     }
 
     private static int table(FairRecord fair) {
-        if (!fair.tableWide().isPositive() || !fair.tableDeep().isPositive()) {
-            return ENDLESS_TABLE;
-        }
-        return (int) (UNDER_THE_TABLE
-                * fair.tableWide().nanometres()
-                * fair.tableDeep().nanometres()
-                / SQUARE_CENTIMETRES);
+        return fair.tableWide().isPositive() && fair.tableDeep().isPositive()
+                ? TableSpace.ofTable(fair.tableWide(), fair.tableDeep())
+                : ENDLESS_TABLE;
     }
 }

@@ -21,8 +21,8 @@ import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonReading.Asked;
-import mardun.app.season.SeasonReading.Material;
 import mardun.app.season.SeasonReading.Typed;
+import mardun.app.season.SeasonShelf.Material;
 import mardun.app.season.SeasonViews.SeasonBatchForm;
 import mardun.app.season.SeasonViews.SeasonFairChoice;
 import mardun.app.season.SeasonViews.SeasonForm;
@@ -41,12 +41,14 @@ import mardun.app.show.Views.MoneyView;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import mardun.core.measure.UnitSystem;
+import mardun.core.season.DemandEstimate;
 import mardun.core.season.DemandPrior;
 import mardun.core.season.LimitPrices;
 import mardun.core.season.Outlet;
 import mardun.core.season.PastEvent;
 import mardun.core.season.SeasonAim;
 import mardun.core.season.SeasonItem;
+import mardun.core.season.SeasonLimits;
 import mardun.core.season.SeasonOutcome;
 import mardun.core.season.SeasonPlan;
 import mardun.core.season.SeasonPlanner;
@@ -62,7 +64,6 @@ public class SeasonService {
     private static final int FAIRS_AT_FIRST = 3;
     private static final int TOO_SOON = 5;
     private static final int LONGEST_FOR_WHAT = 120;
-    private static final double LOW_AND_HIGH = 1.2816;
     private static final double MINOR = 100;
     private static final double MINUTES = 60;
     private static final double METRES_PER_YARD = 0.9144;
@@ -282,42 +283,34 @@ public class SeasonService {
 
     private List<SeasonLimit> limits(Planned its, ViewWriter writer) {
         LimitPrices prices = its.prices();
-        Map<String, Double> all = new LinkedHashMap<>();
-        Map<String, String> sentences = new LinkedHashMap<>();
-        all.put("Time", prices.hour());
-        sentences.put("Time", "One more free hour would bring {0}.");
-        all.put("Money", prices.money());
-        sentences.put(
-                "Money",
-                money(LimitPrices.MONEY_STEP, writer).amount() + " more to spend would bring {0} beyond themselves.");
-        all.put("Number of bags", prices.piece());
-        sentences.put("Number of bags", "One more bag would bring {0}.");
-        all.put("Tables", prices.table());
-        sentences.put("Tables", "Tables a tenth larger would bring {0}.");
+        List<SeasonLimit> limits = new ArrayList<>();
+        limits.add(limit("Time", "One more free hour would bring ", prices.hour(), writer));
+        limits.add(limit("Tables", "Tables a tenth larger would bring ", prices.table(), writer));
+        if (prices.money() >= WORTH_SAYING) {
+            String more = money(LimitPrices.MONEY_STEP, writer).amount();
+            limits.add(limit("Money", more + " more to spend would bring, over itself, ", prices.money(), writer));
+        }
+        if (prices.piece() >= WORTH_SAYING) {
+            limits.add(limit("Number of bags", "One more bag would bring ", prices.piece(), writer));
+        }
         boolean isInch = settings.current().unitSystem() == UnitSystem.INCH;
         prices.cloth().forEach((key, price) -> {
             Material material = its.asked().materials().get(key);
             double brings = material.isByLength() && isInch ? price * METRES_PER_YARD : price;
-            all.merge(material.name(), brings, Math::max);
-            String one = !material.isByLength() ? "One more" : isInch ? "One more yard" : "One more metre";
-            sentences.put(material.name(), one + " on the shelf would bring {0}.");
+            if (brings >= WORTH_SAYING) {
+                String one = !material.isByLength() ? "One more" : isInch ? "One more yard" : "One more metre";
+                limits.add(limit(material.name(), one + " would bring ", brings, writer));
+            }
         });
-        return all.entrySet().stream()
-                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
-                .filter(one -> one.getValue() >= WORTH_SAYING
-                        || one.getKey().equals("Time")
-                        || one.getKey().equals("Tables"))
-                .map(one -> new SeasonLimit(
-                        one.getKey(),
-                        one.getValue() < WORTH_SAYING
-                                ? "This is not what holds you back."
-                                : sentences
-                                        .get(one.getKey())
-                                        .replace(
-                                                "{0}",
-                                                money(one.getValue(), writer).amount()),
-                        money(Math.max(0, one.getValue()), writer)))
-                .toList();
+        limits.sort(Comparator.comparingLong((SeasonLimit one) -> one.brings().minor())
+                .reversed());
+        return limits;
+    }
+
+    private SeasonLimit limit(String what, String more, double brings, ViewWriter writer) {
+        MoneyView its = money(Math.max(0, brings), writer);
+        return new SeasonLimit(
+                what, brings < WORTH_SAYING ? "This is not what holds you back." : more + its.amount() + ".", its);
     }
 
     private List<SeasonRow> rows(Planned its, SeasonForm form, ViewWriter writer) {
@@ -336,15 +329,7 @@ public class SeasonService {
     private SeasonRow row(Planned its, int item, Map<String, Integer> judged, ViewWriter writer) {
         SeasonKind kind = its.asked().kinds().get(item);
         SeasonItem one = its.asked().season().items().get(item);
-        double wanted = 0;
-        double spread = 0;
-        int events = its.asked().season().coming().size();
-        for (int event = 0; event < events; event++) {
-            double rate = its.planner().estimate().rate(event, item);
-            wanted += rate;
-            spread += rate * its.planner().estimate().doubt(event, item);
-        }
-        double off = wanted == 0 ? 0 : LOW_AND_HIGH * Math.hypot(spread / wanted, 1 / Math.sqrt(Math.max(wanted, 1)));
+        DemandEstimate.Range buyers = its.planner().estimate().range(item);
         return new SeasonRow(
                 kind.key(),
                 kind.size().designName(),
@@ -352,9 +337,9 @@ public class SeasonService {
                 kind.clothName(),
                 kind.have(),
                 its.plan().made()[item],
-                tenth(wanted),
-                tenth(wanted * Math.exp(-off)),
-                tenth(wanted * Math.exp(off)),
+                tenth(buyers.likely()),
+                tenth(buyers.low()),
+                tenth(buyers.high()),
                 tenth(its.plan().outcome().sold()[item]),
                 (int) Math.round(100 * its.plan().outcome().soldOut()[item]),
                 writer.time(Duration.ofSeconds(Math.round(one.minutes() * MINUTES))),
@@ -380,10 +365,10 @@ public class SeasonService {
                         .text();
         double hours = (one.minutes() + (isOpen(its, item) ? 0 : one.setUpMinutes())) / MINUTES;
         String held;
-        if (next <= one.worthUnsold() + WORTH_SAYING) {
+        if (next < WORTH_SAYING) {
             held = ": there are enough of it";
-        } else if (made >= one.licence().orElse(Integer.MAX_VALUE)) {
-            held = ", but no more are licensed";
+        } else if (isLicenceUsedUp(its, item)) {
+            held = ", but its licence allows no more";
         } else if (next < hour * hours) {
             held = (isOpen(its, item) ? "" : " and its set-up of " + minutes(one.setUpMinutes(), writer))
                     + "; the hour brings " + money(hour, writer).amount() + " elsewhere";
@@ -395,6 +380,13 @@ public class SeasonService {
                 : (made == 1 ? "It brings " : "The last of the " + made + " brings ")
                         + money(its.plan().last()[item], writer).amount() + ". ";
         return last + more + forTime + held + ".";
+    }
+
+    private static boolean isLicenceUsedUp(Planned its, int item) {
+        String licence =
+                SeasonShelf.licenceOf(its.asked().kinds().get(item).size().designId());
+        SeasonLimits.Cloth left = its.asked().season().limits().cloth().get(licence);
+        return left != null && its.plan().outcome().use().cloth().getOrDefault(licence, 0.0) >= left.shelf();
     }
 
     /** Whether anything of its design is made, so that its set-up is paid for. */

@@ -56,7 +56,6 @@ public class PackingService {
     private static final int MOST_UNITS = 10_000;
     private static final int LONGEST_BOX = 60;
     private static final Length GAP = Length.of(2, LengthUnit.CENTIMETRE);
-    private static final Length FLAT = Length.of(3, LengthUnit.CENTIMETRE);
     private static final double NANOMETRES = 1e6;
 
     private final Fairs fairs;
@@ -267,7 +266,12 @@ public class PackingService {
             if (look.isEmpty()) {
                 unknown++;
             } else {
-                items.add(item(line, look.get()));
+                items.add(StallTable.Item.of(
+                        line.bagKind(),
+                        look.get().wide(),
+                        look.get().deep(),
+                        look.get().high(),
+                        line.units()));
             }
         }
         StallTable table = StallTable.lay(facts.tableWide(), facts.tableDeep(), GAP, items);
@@ -284,17 +288,6 @@ public class PackingService {
                         .toList(),
                 table.under().values().stream().mapToInt(Integer::intValue).sum(),
                 unknown));
-    }
-
-    /** What is flat lies on the table; anything else stands on it. */
-    private static StallTable.Item item(PackingLine line, FinishedLook look) {
-        boolean lies = FLAT.isLongerThan(look.deep());
-        return new StallTable.Item(
-                line.bagKind(),
-                look.wide(),
-                lies ? look.high() : look.deep(),
-                lies ? look.deep() : look.high(),
-                line.units());
     }
 
     private static double millimetres(Length length) {

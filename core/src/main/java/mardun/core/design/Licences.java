@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import java.util.Optional;
+import java.util.OptionalLong;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
@@ -33,6 +34,20 @@ public final class Licences {
                                         "The licence for this pattern by {0} allows {1}, and with these there would be {2}.",
                                         Value.of(by(source)), Value.of(source.most()), Value.of(made + units)),
                                 Sentence.of("Make fewer, or ask the designer.")));
+        };
+    }
+
+    /**
+     * How many more may be made to be sold.
+     *
+     * @param made how many were made or planned already
+     * @return empty for any number
+     */
+    public static OptionalLong left(Source source, long made) {
+        return switch (source.licence()) {
+            case OWN, FREE_TO_SELL -> OptionalLong.empty();
+            case NOT_FOR_SALE -> OptionalLong.of(0);
+            case SO_MANY -> OptionalLong.of(Math.max(0, source.most() - made));
         };
     }
 

@@ -12,6 +12,9 @@ public final class DemandEstimate {
     private static final List<String> WEATHERS = List.of("dry", "mixed", "wet");
     private static final double[] USUAL_WEATHER = {3, 1.5, 1};
 
+    /** One in ten of what is spread evenly round its mean lies further off than so many of its spreads, on either side. */
+    private static final double ONE_IN_TEN = 1.2816;
+
     private final Season season;
     private final DemandPrior prior;
     private final double[] values;
@@ -56,7 +59,7 @@ public final class DemandEstimate {
         }
     }
 
-    /** The likeliest rate of buyers of an item at a coming event, in usual weather. */
+    /** The likeliest number of buyers of an item at a coming event, before what the day and its weather make of it. */
     public double rate(int event, int item) {
         return season.items().get(item).judgement() * Math.exp(coming[event][item].at(values));
     }
@@ -66,6 +69,28 @@ public final class DemandEstimate {
         double[] weights = new double[values.length];
         coming[event][item].addTo(weights, 1);
         return Math.sqrt(precision.variance(weights));
+    }
+
+    /**
+     * How many buyers an item may expect in all coming events together.
+     *
+     * @param low nine in ten seasons bring more
+     * @param high nine in ten seasons bring fewer
+     */
+    public record Range(double likely, double low, double high) {}
+
+    /** The range of an item, from the doubt about its rates and from chance. */
+    public Range range(int item) {
+        double likely = 0;
+        double spread = 0;
+        for (int event = 0; event < coming.length; event++) {
+            double rate = rate(event, item);
+            likely += rate;
+            spread += rate * doubt(event, item);
+        }
+        double doubt = likely == 0 ? 0 : Math.hypot(spread / likely, 1 / Math.sqrt(Math.max(likely, 1)));
+        double off = Math.exp(ONE_IN_TEN * doubt);
+        return new Range(likely, likely / off, likely * off);
     }
 
     /**

@@ -15,7 +15,7 @@ import java.util.OptionalInt;
  * @param trimCost what is bought for each piece, over its cloth
  * @param minutes of work for each piece
  * @param setUpMinutes of work once, if anything of the design is made
- * @param clothUse metres of each cloth for a piece, by the cloth's name
+ * @param clothUse what a piece takes of each cloth, and of whatever else is limited, by its name: in metres, or in pieces
  * @param space what it takes of a fair's table, in the table's units
  * @param stock finished pieces that are there
  * @param since the week since which it has been on offer, negative in the past; absent if it never was
@@ -44,6 +44,9 @@ public record SeasonItem(
         double worthUnsold,
         double fading,
         double judgement) {
+
+    /** As far as nobody says otherwise: each further one that is left waits longer for its buyer. */
+    public static final double USUAL_FADING = 0.8;
 
     /** What so many are worth that are left. */
     double worthOfUnsold(int pieces) {

@@ -11,14 +11,14 @@ import java.util.TreeMap;
  * @param hours at the bench
  * @param money that may be spent on trims and cloth
  * @param pieces the most that may be made in all; absent if as many as there is time for
- * @param cloth what there is of each cloth, by its name
+ * @param cloth what there is of each cloth, and of whatever else is limited, by its name
  */
 public record SeasonLimits(double hours, double money, OptionalInt pieces, Map<String, Cloth> cloth) {
 
     /**
-     * A cloth.
+     * A cloth, or anything else of which a bag takes some.
      *
-     * @param shelf metres of it that are there and not spoken for
+     * @param shelf metres of it, or pieces, that are there and not spoken for
      * @param price of a metre more; absent if there is no more to be had
      * @param worth of a metre on the shelf to whoever doesn't use it; no more than the price of another
      */

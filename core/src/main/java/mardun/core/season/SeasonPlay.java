@@ -300,7 +300,8 @@ public final class SeasonPlay {
                     if (mate != item && stock[mate] > 0) {
                         spare += stock[mate];
                         instead += stock[mate]
-                                * (net[0][mate] - season.items().get(mate).worthUnsold());
+                                * (net[Outlet.FAIR.ordinal()][mate]
+                                        - season.items().get(mate).worthUnsold());
                     }
                 }
                 instead = spare == 0 ? 0 : instead / spare;
@@ -320,7 +321,8 @@ public final class SeasonPlay {
                             boolean isWantedElse = stock[other] == 0 && chances.lost[other] > 0;
                             its -= isWantedElse
                                     ? 0
-                                    : net[0][other] - season.items().get(other).worthUnsold();
+                                    : net[Outlet.FAIR.ordinal()][other]
+                                            - season.items().get(other).worthUnsold();
                         }
                     }
                     worth[item][piece] += weight * its;

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 
 /**
  * How bags stand on the table of a stall. What is low stands in front and what is high behind it, row by row from the buyers' edge; each
@@ -16,6 +17,8 @@ import mardun.core.measure.Length;
  */
 public record StallTable(List<Place> places, Map<String, Integer> under) {
 
+    private static final Length FLAT = Length.of(3, LengthUnit.CENTIMETRE);
+
     /**
      * Bags of a kind.
      *
@@ -24,7 +27,18 @@ public record StallTable(List<Place> places, Map<String, Integer> under) {
      * @param high above it
      * @param units how many there are
      */
-    public record Item(String key, Length wide, Length deep, Length high, int units) {}
+    public record Item(String key, Length wide, Length deep, Length high, int units) {
+
+        /** Bags as they are finished: what is flat lies on the table; anything else stands on it. */
+        public static Item of(String key, Length wide, Length deep, Length high, int units) {
+            return isFlat(deep) ? new Item(key, wide, high, deep, units) : new Item(key, wide, deep, high, units);
+        }
+    }
+
+    /** Whether a bag of that depth lies on a table and doesn't stand on it. */
+    public static boolean isFlat(Length deep) {
+        return FLAT.isLongerThan(deep);
+    }
 
     /** Where one stands: its left edge, and its edge towards the buyers. */
     public record Place(String key, Length left, Length front, Length wide, Length deep) {}

@@ -38,6 +38,18 @@ final class MadeUpSeason {
     }
 
     static SeasonItem withStock(SeasonItem item, int stock, int space) {
+        return with(item, stock, space, item.fading(), item.judgement());
+    }
+
+    static SeasonItem withFading(SeasonItem item, double fading) {
+        return with(item, item.stock(), item.space(), fading, item.judgement());
+    }
+
+    static SeasonItem withJudgement(SeasonItem item, double judgement) {
+        return with(item, item.stock(), item.space(), item.fading(), judgement);
+    }
+
+    private static SeasonItem with(SeasonItem item, int stock, int space, double fading, double judgement) {
         return new SeasonItem(
                 item.id(),
                 item.design(),
@@ -56,54 +68,8 @@ final class MadeUpSeason {
                 item.since(),
                 item.licence(),
                 item.worthUnsold(),
-                item.fading(),
-                item.judgement());
-    }
-
-    static SeasonItem withJudgement(SeasonItem item, double judgement) {
-        return new SeasonItem(
-                item.id(),
-                item.design(),
-                item.kind(),
-                item.size(),
-                item.cloth(),
-                item.price(),
-                item.netAtFair(),
-                item.netOnline(),
-                item.trimCost(),
-                item.minutes(),
-                item.setUpMinutes(),
-                item.clothUse(),
-                item.space(),
-                item.stock(),
-                item.since(),
-                item.licence(),
-                item.worthUnsold(),
-                item.fading(),
-                judgement);
-    }
-
-    static SeasonItem withFading(SeasonItem item, double fading) {
-        return new SeasonItem(
-                item.id(),
-                item.design(),
-                item.kind(),
-                item.size(),
-                item.cloth(),
-                item.price(),
-                item.netAtFair(),
-                item.netOnline(),
-                item.trimCost(),
-                item.minutes(),
-                item.setUpMinutes(),
-                item.clothUse(),
-                item.space(),
-                item.stock(),
-                item.since(),
-                item.licence(),
-                item.worthUnsold(),
                 fading,
-                item.judgement());
+                judgement);
     }
 
     static SeasonLimits limits(double hours, double money, List<SeasonItem> items) {
