@@ -258,7 +258,11 @@ class SeasonPlanTest {
     @Test
     @Order(11)
     void makesNoMoreThanALicenceAllows() {
-        JsonNode before = asked(Map.of("aim", "BEST_MEAN", "hours", "20"));
+        List<Map<String, Object>> muchMore = new ArrayList<>();
+        plan().get("rows")
+                .forEach(row -> muchMore.add(Map.of("kind", row.get("kind").asString(), "percent", 400)));
+        JsonNode before = asked(Map.of("aim", "BEST_MEAN", "hours", "20", "judgements", muchMore));
+        assertThat(made(before)).isGreaterThan(6);
         int have = row(before, "small").get("have").asInt()
                 + row(before, "medium").get("have").asInt();
         licence("SO_MANY", have + 400);
