@@ -6678,6 +6678,7 @@ export interface components {
       until?: string;
     };
     SeasonRow: {
+      buyers: string;
       cloth: string;
       design: string;
       each: components['schemas']['TimeView'];

@@ -35,6 +35,7 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
         if (!ask.isPending) ask.mutate({ ...form, version: ask.problem?.currentVersion ?? form.version });
       }}
     >
+      {ask.problem && ask.problem.errors.length === 0 && <ProblemNotice problem={ask.problem} />}
       <fieldset>
         <legend className="mb-1 font-semibold">For</legend>
         {plan.choices.map((fair) => (
@@ -96,7 +97,6 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
           </label>
         ))}
       </fieldset>
-      {ask.problem && ask.problem.errors.length === 0 && <ProblemNotice problem={ask.problem} />}
       {draft.isChanged && !ask.isPending && <Notice>The plan beside is for what was asked before.</Notice>}
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={ask.isPending}>

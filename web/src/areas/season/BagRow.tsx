@@ -61,12 +61,7 @@ export function BagRow({
             />
             <rect x={at(row.wanted) - 0.6} y="0" width="1.2" height="10" fill="var(--color-ink)" />
           </svg>
-          <span className="text-[14px] tabular-nums">
-            {round(row.wanted)}{' '}
-            <span className="text-soft">
-              ({round(row.low)} to {round(row.high)})
-            </span>
-          </span>
+          <span className="text-[14px] tabular-nums">{row.buyers}</span>
         </td>
         <td className="num">{row.soldOut} %</td>
         <td className="num">{row.next.amount}</td>
@@ -98,5 +93,3 @@ export function BagRow({
     </>
   );
 }
-
-const round = (buyers: number) => (buyers < 10 ? buyers.toFixed(1) : String(Math.round(buyers)));

@@ -44,6 +44,7 @@ const row = (kind: string, design: string, make: number): Row => ({
   wanted: 6.2,
   low: 3.1,
   high: 12.4,
+  buyers: '6,2 (3,1 to 12)',
   sold: 5,
   soldOut: 40,
   each: { text: '20 min', seconds: 1200 },
@@ -92,6 +93,7 @@ describe('what to make', () => {
     expect(screen.getByText('One more free hour would bring 14.20.')).toBeVisible();
     expect(screen.getByText(/promises more than 4.02/)).toBeVisible();
     expect(screen.getByText('Coot basket: it has no price.')).toBeVisible();
+    expect(screen.getAllByText('6,2 (3,1 to 12)')[0]).toBeVisible();
     expect(screen.queryByText('Wren wallet')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Show the other 1' }));
     expect(screen.getByText('Wren wallet')).toBeVisible();

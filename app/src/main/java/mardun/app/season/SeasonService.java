@@ -1,5 +1,7 @@
 package mardun.app.season;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -68,6 +70,7 @@ public class SeasonService {
     private static final double MINUTES = 60;
     private static final double METRES_PER_YARD = 0.9144;
     private static final double WORTH_SAYING = 0.05;
+    private static final double FEW = 9.95;
 
     private final SeasonWishRepository wishes;
     private final SeasonReading reading;
@@ -340,6 +343,8 @@ public class SeasonService {
                 tenth(buyers.likely()),
                 tenth(buyers.low()),
                 tenth(buyers.high()),
+                written(buyers.likely(), writer) + " (" + written(buyers.low(), writer) + " to "
+                        + written(buyers.high(), writer) + ")",
                 tenth(its.plan().outcome().sold()[item]),
                 (int) Math.round(100 * its.plan().outcome().soldOut()[item]),
                 writer.time(Duration.ofSeconds(Math.round(one.minutes() * MINUTES))),
@@ -352,6 +357,11 @@ public class SeasonService {
 
     private static double tenth(double value) {
         return Math.round(value * 10) / 10.0;
+    }
+
+    /** To the tenth where there are few, else whole. */
+    private static String written(double buyers, ViewWriter writer) {
+        return writer.decimal(BigDecimal.valueOf(buyers).setScale(buyers < FEW ? 1 : 0, RoundingMode.HALF_UP));
     }
 
     /** Why so many are made: what the last one and one more bring, held against the hour. */

@@ -139,6 +139,7 @@ public final class SeasonViews {
      * @param wanted buyers that are expected in all
      * @param low nine in ten seasons bring more
      * @param high nine in ten seasons bring fewer
+     * @param buyers these three as they are written
      * @param sold that are expected to be sold
      * @param soldOut in how many of a hundred seasons it is gone in the end
      * @param each hands-on time of one, without set-ups
@@ -157,6 +158,7 @@ public final class SeasonViews {
             double wanted,
             double low,
             double high,
+            String buyers,
             double sold,
             int soldOut,
             TimeView each,
