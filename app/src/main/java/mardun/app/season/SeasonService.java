@@ -1,7 +1,5 @@
 package mardun.app.season;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -9,10 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import mardun.app.batch.BatchEntry;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.LineForm;
@@ -24,37 +20,24 @@ import mardun.app.problem.RefusedException;
 import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonReading.Asked;
 import mardun.app.season.SeasonReading.Typed;
-import mardun.app.season.SeasonShelf.Material;
 import mardun.app.season.SeasonViews.SeasonBatchForm;
 import mardun.app.season.SeasonViews.SeasonFairChoice;
 import mardun.app.season.SeasonViews.SeasonForm;
-import mardun.app.season.SeasonViews.SeasonJudgement;
-import mardun.app.season.SeasonViews.SeasonLimit;
 import mardun.app.season.SeasonViews.SeasonNumber;
-import mardun.app.season.SeasonViews.SeasonOutcomeView;
 import mardun.app.season.SeasonViews.SeasonPlanView;
-import mardun.app.season.SeasonViews.SeasonRow;
 import mardun.app.season.SeasonViews.SeasonTried;
 import mardun.app.season.SeasonViews.SeasonTry;
+import mardun.app.season.SeasonWriter.Planned;
 import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
-import mardun.app.show.Views.MoneyView;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
-import mardun.core.measure.UnitSystem;
-import mardun.core.season.DemandEstimate;
 import mardun.core.season.DemandPrior;
-import mardun.core.season.LimitPrices;
-import mardun.core.season.Outlet;
-import mardun.core.season.PastEvent;
 import mardun.core.season.SeasonAim;
-import mardun.core.season.SeasonItem;
-import mardun.core.season.SeasonLimits;
 import mardun.core.season.SeasonOutcome;
 import mardun.core.season.SeasonPlan;
 import mardun.core.season.SeasonPlanner;
-import mardun.core.season.SeasonUse;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,11 +49,7 @@ public class SeasonService {
     private static final int FAIRS_AT_FIRST = 3;
     private static final int TOO_SOON = 5;
     private static final int LONGEST_FOR_WHAT = 120;
-    private static final double MINOR = 100;
     private static final double MINUTES = 60;
-    private static final double METRES_PER_YARD = 0.9144;
-    private static final double WORTH_SAYING = 0.05;
-    private static final double FEW = 9.95;
 
     private final SeasonWishRepository wishes;
     private final SeasonReading reading;
@@ -95,9 +74,6 @@ public class SeasonService {
     }
 
     private record Key(SeasonForm form, LocalDate today) {}
-
-    /** A plan with what it was chosen from. */
-    private record Planned(Asked asked, SeasonPlanner planner, SeasonPlan plan, LimitPrices prices) {}
 
     /** The plan that was last asked for; at first one for the next fairs and the shop. */
     @Transactional(readOnly = true)
@@ -192,18 +168,19 @@ public class SeasonService {
                     asked.leftOut(),
                     "");
         }
+        SeasonWriter written = new SeasonWriter(its, writer);
         return new SeasonPlanView(
                 form,
                 null,
                 asked.until(),
                 writer.time(free),
                 choices,
-                outcome(its, its.plan().outcome(), its.plan().made(), writer),
-                money(its.plan().gap(), writer),
-                limits(its, writer),
-                rows(its, form, writer),
+                written.outcome(its.plan().outcome(), its.plan().made()),
+                written.money(its.plan().gap()),
+                written.limits(),
+                written.rows(form),
                 asked.leftOut(),
-                rests(asked));
+                written.rests());
     }
 
     private static String cannot(SeasonForm form, Asked asked) {
@@ -227,223 +204,16 @@ public class SeasonService {
         return null;
     }
 
-    private static String rests(Asked asked) {
-        long fairs = asked.season().past().stream()
-                .filter(event -> event.outlet() == Outlet.FAIR)
-                .count();
-        long weeks = asked.season().past().size() - fairs;
-        int sold = asked.season().past().stream()
-                .flatMap(event -> event.lines().stream())
-                .mapToInt(PastEvent.Line::sold)
-                .sum();
-        return sold == 0
-                ? "Nothing was sold yet, so it goes by what small shops usually sell. Judge each kind yourself, or come back after a fair."
-                : "It rests on " + sold + " bags sold at " + fairs + (fairs == 1 ? " fair" : " fairs")
-                        + (weeks == 0 ? "" : " and in " + weeks + " weeks of the shop") + ".";
-    }
-
-    private MoneyView money(double amount, ViewWriter writer) {
-        return writer.money(Math.round(amount * MINOR));
-    }
-
-    private SeasonOutcomeView outcome(Planned its, SeasonOutcome outcome, int[] made, ViewWriter writer) {
-        SeasonUse use = outcome.use();
-        return new SeasonOutcomeView(
-                use.pieces(),
-                writer.time(Duration.ofSeconds(Math.round(use.minutes() * MINUTES))),
-                money(use.spent(), writer),
-                money(outcome.expected(), writer),
-                money(outcome.ofMaking(), writer),
-                money(outcome.badDay(), writer),
-                money(outcome.goodDay(), writer),
-                use.minutes() < 1 ? null : money(outcome.ofMaking() / use.minutes() * MINUTES, writer),
-                use.broken(its.asked().season(), made).stream()
-                        .map(broken -> broken(broken, its.asked(), writer))
-                        .toList());
-    }
-
-    private String broken(SeasonUse.Broken broken, Asked asked, ViewWriter writer) {
-        if (broken instanceof SeasonUse.Broken.Hours hours) {
-            return "It takes " + hours(hours.needed(), writer) + ", and " + hours(hours.free(), writer) + " are free.";
-        }
-        if (broken instanceof SeasonUse.Broken.Money money) {
-            return "It takes " + money(money.needed(), writer).amount() + " of material, and "
-                    + money(money.free(), writer).amount() + " may be spent.";
-        }
-        if (broken instanceof SeasonUse.Broken.Pieces pieces) {
-            return "It makes " + pieces.made() + " bags, and " + pieces.most() + " are the most.";
-        }
-        if (broken instanceof SeasonUse.Broken.Licence licence) {
-            return "Of “" + asked.kinds().get(licence.item()).words() + "” only " + licence.most() + " may be made.";
-        }
-        SeasonUse.Broken.Cloth cloth = (SeasonUse.Broken.Cloth) broken;
-        return "There isn’t enough of " + asked.materials().get(cloth.cloth()).name() + ".";
-    }
-
-    private static String hours(double hours, ViewWriter writer) {
-        return writer.time(Duration.ofMinutes(Math.round(hours * MINUTES))).text();
-    }
-
-    private List<SeasonLimit> limits(Planned its, ViewWriter writer) {
-        LimitPrices prices = its.prices();
-        List<SeasonLimit> limits = new ArrayList<>();
-        limits.add(limit("Time", "One more free hour would bring ", prices.hour(), writer));
-        limits.add(limit("Tables", "Tables a tenth larger would bring ", prices.table(), writer));
-        if (prices.money() >= WORTH_SAYING) {
-            String more = money(LimitPrices.MONEY_STEP, writer).amount();
-            limits.add(limit("Money", more + " more to spend would bring, over itself, ", prices.money(), writer));
-        }
-        if (prices.piece() >= WORTH_SAYING) {
-            limits.add(limit("Number of bags", "One more bag would bring ", prices.piece(), writer));
-        }
-        boolean isInch = settings.current().unitSystem() == UnitSystem.INCH;
-        prices.cloth().forEach((key, price) -> {
-            Material material = its.asked().materials().get(key);
-            double brings = material.isByLength() && isInch ? price * METRES_PER_YARD : price;
-            if (brings >= WORTH_SAYING) {
-                String one = !material.isByLength() ? "One more" : isInch ? "One more yard" : "One more metre";
-                limits.add(limit(material.name(), one + " would bring ", brings, writer));
-            }
-        });
-        limits.sort(Comparator.comparingLong((SeasonLimit one) -> one.brings().minor())
-                .reversed());
-        return limits;
-    }
-
-    private SeasonLimit limit(String what, String more, double brings, ViewWriter writer) {
-        MoneyView its = money(Math.max(0, brings), writer);
-        return new SeasonLimit(
-                what, brings < WORTH_SAYING ? "This is not what holds you back." : more + its.amount() + ".", its);
-    }
-
-    private List<SeasonRow> rows(Planned its, SeasonForm form, ViewWriter writer) {
-        Map<String, Integer> judged = form.judgements().stream()
-                .collect(Collectors.toMap(SeasonJudgement::kind, SeasonJudgement::percent, (one, other) -> other));
-        List<SeasonRow> rows = new ArrayList<>();
-        for (int item = 0; item < its.asked().kinds().size(); item++) {
-            rows.add(row(its, item, judged, writer));
-        }
-        rows.sort(Comparator.comparing((SeasonRow row) -> row.design().toLowerCase(Locale.ROOT))
-                .thenComparing(SeasonRow::size)
-                .thenComparing(SeasonRow::cloth));
-        return rows;
-    }
-
-    private SeasonRow row(Planned its, int item, Map<String, Integer> judged, ViewWriter writer) {
-        SeasonKind kind = its.asked().kinds().get(item);
-        SeasonItem one = its.asked().season().items().get(item);
-        DemandEstimate.Range buyers = its.planner().estimate().range(item);
-        return new SeasonRow(
-                kind.key(),
-                kind.size().designName(),
-                kind.size().sizeName(),
-                kind.clothName(),
-                kind.have(),
-                its.plan().made()[item],
-                tenth(buyers.likely()),
-                tenth(buyers.low()),
-                tenth(buyers.high()),
-                written(buyers.likely(), writer) + " (" + written(buyers.low(), writer) + " to "
-                        + written(buyers.high(), writer) + ")",
-                tenth(its.plan().outcome().sold()[item]),
-                (int) Math.round(100 * its.plan().outcome().soldOut()[item]),
-                writer.time(Duration.ofSeconds(Math.round(one.minutes() * MINUTES))),
-                money(one.price(), writer),
-                money(its.plan().next()[item], writer),
-                reason(its, item, one, writer),
-                rests(its.asked(), item),
-                judged.getOrDefault(kind.key(), 100));
-    }
-
-    private static double tenth(double value) {
-        return Math.round(value * 10) / 10.0;
-    }
-
-    /** To the tenth where there are few, else whole. */
-    private static String written(double buyers, ViewWriter writer) {
-        return writer.decimal(BigDecimal.valueOf(buyers).setScale(buyers < FEW ? 1 : 0, RoundingMode.HALF_UP));
-    }
-
-    /** Why so many are made: what the last one and one more bring, held against the hour. */
-    private String reason(Planned its, int item, SeasonItem one, ViewWriter writer) {
-        int made = its.plan().made()[item];
-        double next = its.plan().next()[item];
-        double hour = its.prices().hour();
-        String more = made == 0 ? "One would bring " : "One more would bring ";
-        String forTime = money(next, writer).amount() + " for its "
-                + writer.time(Duration.ofSeconds(Math.round(one.minutes() * MINUTES)))
-                        .text();
-        double hours = (one.minutes() + (isOpen(its, item) ? 0 : one.setUpMinutes())) / MINUTES;
-        String held;
-        if (next < WORTH_SAYING) {
-            held = ": there are enough of it";
-        } else if (isLicenceUsedUp(its, item)) {
-            held = ", but its licence allows no more";
-        } else if (next < hour * hours) {
-            held = (isOpen(its, item) ? "" : " and its set-up of " + minutes(one.setUpMinutes(), writer))
-                    + "; the hour brings " + money(hour, writer).amount() + " elsewhere";
-        } else {
-            held = ", but time or material for it is taken by what brings more";
-        }
-        String last = made == 0
-                ? ""
-                : (made == 1 ? "It brings " : "The last of the " + made + " brings ")
-                        + money(its.plan().last()[item], writer).amount() + ". ";
-        return last + more + forTime + held + ".";
-    }
-
-    private static boolean isLicenceUsedUp(Planned its, int item) {
-        String licence =
-                SeasonShelf.licenceOf(its.asked().kinds().get(item).size().designId());
-        SeasonLimits.Cloth left = its.asked().season().limits().cloth().get(licence);
-        return left != null && its.plan().outcome().use().cloth().getOrDefault(licence, 0.0) >= left.shelf();
-    }
-
-    /** Whether anything of its design is made, so that its set-up is paid for. */
-    private static boolean isOpen(Planned its, int item) {
-        List<SeasonItem> items = its.asked().season().items();
-        return IntStream.range(0, items.size())
-                .anyMatch(other -> its.plan().made()[other] > 0
-                        && items.get(other).design().equals(items.get(item).design()));
-    }
-
-    private static String minutes(double minutes, ViewWriter writer) {
-        return writer.time(Duration.ofSeconds(Math.round(minutes * MINUTES))).text();
-    }
-
-    private static String rests(Asked asked, int item) {
-        int brought = 0;
-        int sold = 0;
-        int times = 0;
-        int out = 0;
-        for (PastEvent event : asked.season().past()) {
-            for (PastEvent.Line line : event.lines()) {
-                if (line.item() == item) {
-                    times++;
-                    brought += event.outlet() == Outlet.FAIR ? line.brought() : 0;
-                    sold += line.sold();
-                    out += line.isSoldOut() ? 1 : 0;
-                }
-            }
-        }
-        if (times == 0) {
-            return "It was never offered, so it goes by its kind, its cloth and its size.";
-        }
-        return sold + " sold in " + times + (times == 1 ? " fair or week" : " fairs or weeks")
-                + (brought == 0 ? "" : ", " + brought + " brought to fairs")
-                + (out == 0 ? "" : "; sold out " + out + (out == 1 ? " time" : " times")) + ".";
-    }
-
     /** What other numbers would leave; nothing is stored. */
     @Transactional(readOnly = true)
     public SeasonTried tryOut(SeasonTry form) {
         Planned its = plan(form());
         int[] made = made(its, form.made());
         SeasonOutcome outcome = its.planner().outcome(made);
-        ViewWriter writer = settings.current().writer();
+        SeasonWriter written = new SeasonWriter(its, settings.current().writer());
         return new SeasonTried(
-                outcome(its, outcome, made, writer),
-                money(its.plan().outcome().expected() - outcome.expected(), writer));
+                written.outcome(outcome, made),
+                written.money(its.plan().outcome().expected() - outcome.expected()));
     }
 
     /** The design's usual materials, with the kind's own outer cloth. */
