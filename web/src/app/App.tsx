@@ -41,6 +41,8 @@ const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
 const FairPage = lazy(() => import('../areas/stalls/FairPage'));
 const StallDayPage = lazy(() => import('../areas/stalls/day/StallDayPage'));
 const LogbookPage = lazy(() => import('../areas/logbook/LogbookPage'));
+const YearPage = lazy(() => import('../areas/year/YearPage'));
+const BooksPage = lazy(() => import('../areas/year/BooksPage'));
 const HelpPage = lazy(() => import('../areas/help/HelpPage'));
 const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
@@ -100,6 +102,8 @@ const router = createBrowserRouter([
       { path: '/batches/what-to-make', element: <SeasonPage /> },
       { path: '/stalls/:id', element: <FairPage /> },
       { path: '/logbook', element: <LogbookPage /> },
+      { path: '/year', element: <YearPage /> },
+      { path: '/year/books', element: <BooksPage /> },
       { path: '/help', element: <HelpPage /> },
       { path: '/help/:topic', element: <HelpPage /> },
       { path: '/settings', element: <SettingsPage /> },

@@ -32,6 +32,8 @@ const PLACES = [
   { name: 'Prices', to: '/prices' },
   { name: 'Quotes', to: '/prices/quotes' },
   { name: 'Logbook', to: '/logbook' },
+  { name: 'What the year says', to: '/year' },
+  { name: 'The year for the books', to: '/year/books' },
   { name: 'Settings', to: '/settings' },
   { name: 'Rules and words', to: '/help' },
 ];

@@ -2363,7 +2363,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['readBook'];
+    get: operations['readBook_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -2932,6 +2932,166 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/year': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readYear'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBooks'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportBooks'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printBooks'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books/stock.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportBooksStock'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books/{book}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/books/{book}.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportBook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/remarks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readRemarks'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/remarks/away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['putRemarkAway'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/year/{question}.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportAnswer'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3013,6 +3173,27 @@ export interface components {
       kind?: string;
       /** Format: int64 */
       line: number;
+    };
+    AnswerView: {
+      against?: components['schemas']['FigureCell'];
+      answer: string;
+      /** @enum {string} */
+      key:
+        | 'EARNS_BY_DESIGN'
+        | 'EARNS_BY_SIZE'
+        | 'EARNS_BY_CLOTH'
+        | 'EARNS_BY_CHANNEL'
+        | 'MONTHS'
+        | 'FLOW'
+        | 'FAIRS'
+        | 'SHELF'
+        | 'HOURS'
+        | 'TIMES'
+        | 'PRICES'
+        | 'SPOILED';
+      note: string;
+      question: string;
+      table: components['schemas']['FigureTable'];
     };
     ArrangedSizes: {
       document: components['schemas']['DesignDocument'];
@@ -3311,6 +3492,16 @@ export interface components {
       least: components['schemas']['MoneyView'];
       rows: components['schemas']['BookRow'][];
       wanted: components['schemas']['MoneyView'];
+    };
+    BooksView: {
+      /** Format: date */
+      first: string;
+      /** Format: date */
+      last: string;
+      notes: string[];
+      stock: components['schemas']['FigureTable'];
+      table: components['schemas']['FigureTable'];
+      words: string;
     };
     BoxView: {
       box: string;
@@ -4337,6 +4528,26 @@ export interface components {
       field: string;
       read: string;
       sentence: string;
+    };
+    FigureCell: {
+      exact: string;
+      /** Format: double */
+      size?: number;
+      text: string;
+      working?: components['schemas']['WorkingView'];
+    };
+    FigureColumn: {
+      figure: boolean;
+      name: string;
+      unit: string;
+    };
+    FigureRow: {
+      cells: components['schemas']['FigureCell'][];
+      marked: boolean;
+    };
+    FigureTable: {
+      columns: components['schemas']['FigureColumn'][];
+      rows: components['schemas']['FigureRow'][];
     };
     FiguresView: {
       free: components['schemas']['TimeView'];
@@ -6455,6 +6666,18 @@ export interface components {
       id: string;
       reason: string;
     };
+    RemarkAwayForm: {
+      key: string;
+    };
+    RemarkView: {
+      key: string;
+      sentence: string;
+      /** @enum {string} */
+      subject: 'EARNING' | 'SHELF' | 'TIME';
+    };
+    RemarksView: {
+      remark?: components['schemas']['RemarkView'];
+    };
     RenamedPart: {
       document: components['schemas']['DesignDocument'];
       from: string;
@@ -8277,6 +8500,18 @@ export interface components {
       rounding?: string;
       rule: string;
       schools: components['schemas']['SchoolView'][];
+    };
+    YearView: {
+      charts: components['schemas']['AnswerView'][];
+      /** Format: date */
+      first: string;
+      /** Format: date */
+      firstSale?: string;
+      /** Format: date */
+      last: string;
+      /** Format: int32 */
+      sold: number;
+      words: string;
     };
     YearlyCost: {
       amount: string;
@@ -12652,7 +12887,7 @@ export interface operations {
       };
     };
   };
-  readBook: {
+  readBook_1: {
     parameters: {
       query?: {
         channel?: number;
@@ -13752,6 +13987,244 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['UpkeepView'];
+        };
+      };
+    };
+  };
+  readYear: {
+    parameters: {
+      query?: {
+        from?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['YearView'];
+        };
+      };
+    };
+  };
+  readBooks: {
+    parameters: {
+      query: {
+        from: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BooksView'];
+        };
+      };
+    };
+  };
+  exportBooks: {
+    parameters: {
+      query: {
+        from: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  printBooks: {
+    parameters: {
+      query: {
+        from: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
+  exportBooksStock: {
+    parameters: {
+      query: {
+        from: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  readBook: {
+    parameters: {
+      query: {
+        from: string;
+        months?: number;
+      };
+      header?: never;
+      path: {
+        book: 'SALES' | 'PURCHASES' | 'FAIRS' | 'HOURS';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FigureTable'];
+        };
+      };
+    };
+  };
+  exportBook: {
+    parameters: {
+      query: {
+        from: string;
+        months?: number;
+      };
+      header?: never;
+      path: {
+        book: 'SALES' | 'PURCHASES' | 'FAIRS' | 'HOURS';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
+        };
+      };
+    };
+  };
+  readRemarks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RemarksView'];
+        };
+      };
+    };
+  };
+  putRemarkAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RemarkAwayForm'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  exportAnswer: {
+    parameters: {
+      query?: {
+        from?: string;
+      };
+      header?: never;
+      path: {
+        question:
+          | 'EARNS_BY_DESIGN'
+          | 'EARNS_BY_SIZE'
+          | 'EARNS_BY_CLOTH'
+          | 'EARNS_BY_CHANNEL'
+          | 'MONTHS'
+          | 'FLOW'
+          | 'FAIRS'
+          | 'SHELF'
+          | 'HOURS'
+          | 'TIMES'
+          | 'PRICES'
+          | 'SPOILED';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
         };
       };
     };

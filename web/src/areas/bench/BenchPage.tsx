@@ -11,6 +11,7 @@ import { Tape } from '../../ui/Tape';
 import { day, daysBetween, longDay, useUnits } from '../../ui/units';
 import { FairPanel } from './FairPanel';
 import { FirstSteps } from './FirstSteps';
+import { RemarkLine } from './RemarkLine';
 import { useTitle } from '../../ui/useTitle';
 
 type Bench = Schemas['BenchView'];
@@ -44,6 +45,7 @@ export default function BenchPage() {
       <div className="pt-2">
         <Tape tape={bench.tape} today={bench.today} />
       </div>
+      <RemarkLine />
       {bench.firstSteps && <FirstSteps steps={bench.firstSteps} />}
       <div className="mt-3 grid gap-4 xl:grid-cols-[1fr_318px]">
         <div className="min-w-0 space-y-3.5">

@@ -19,6 +19,8 @@ const ORDER = [
   'tickets',
   'stalls',
   'online-shop',
+  'season',
+  'year',
 ];
 
 export interface Topic {

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { fullDay } from '../../ui/units';
@@ -56,6 +56,9 @@ export default function LogbookPage() {
             </Tabs.Trigger>
           ))}
         </Tabs.List>
+        <ButtonLink look="quiet" to="/year">
+          What the year says
+        </ButtonLink>
       </header>
       <Tabs.Content value="book">
         <Book />

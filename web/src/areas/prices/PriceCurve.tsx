@@ -1,5 +1,6 @@
 import { useRef } from 'react';
-import { coins, marks, nearest, scale, ticks, type Mark, type Point, type Sheet } from './curve';
+import { scale, ticks } from '../../ui/scale';
+import { coins, marks, nearest, type Mark, type Point, type Sheet } from './curve';
 
 const WIDE = 720;
 const HIGH = 380;

@@ -53,6 +53,9 @@ export default function PricesPage() {
           <ButtonLink look="quiet" to="/prices/tickets">
             Tickets
           </ButtonLink>
+          <ButtonLink look="quiet" to="/year">
+            The year
+          </ButtonLink>
         </nav>
       </header>
       {part === 'channels' ? <ChannelsPart /> : part === 'schools' ? <HowPart /> : <BookPart />}

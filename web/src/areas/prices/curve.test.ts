@@ -1,4 +1,5 @@
-import { coins, marks, nearest, scale, ticks, type Point, type Sheet } from './curve';
+import { scale, ticks } from '../../ui/scale';
+import { coins, marks, nearest, type Point, type Sheet } from './curve';
 
 const money = (minor: number) => ({ amount: (minor / 100).toFixed(2), minor });
 const point = (minor: number) => ({ price: money(minor) }) as Point;

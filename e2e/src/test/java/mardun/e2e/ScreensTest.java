@@ -99,6 +99,8 @@ class ScreensTest {
         "/stalls/15, To bring and to ask",
         "/stalls/online, Offered online",
         "/batches/what-to-make, come of making",
+        "/year, Where did the money go?",
+        "/year/books, How to read it",
         "/stalls/15?part=pack, Change to bring",
         "/stalls/14?part=after, What it left",
         "/logbook, at the bench",

@@ -49,7 +49,7 @@ class ScreenshotsTest {
                     .click();
             save(work, "work");
             take(app, "/batches/2/tally", "Minutes, planned and true", "tally");
-            take(app, "/logbook", "at the bench", "logbook");
+            take(app, "/year", "Where did the money go?", "year");
             take(app, "/batches", "On the go", "batches");
             take(app, "/batches/6", "Cut list", "batch");
             take(app, "/stalls/15?part=pack", "Change to bring", "packing");

@@ -13,6 +13,7 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.OneToMany;
 import jakarta.persistence.OrderBy;
 import jakarta.persistence.Version;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,6 +27,7 @@ import mardun.app.id.LotId;
 import mardun.app.plan.ChosenLine;
 import mardun.core.making.OrderWishes;
 import org.hibernate.annotations.BatchSize;
+import org.jspecify.annotations.Nullable;
 
 /** Bags that are made together: one line, or several designs, sizes and cloths. */
 @Entity
@@ -66,6 +68,8 @@ class Batch {
     private OrderWishes orderWishes = OrderWishes.NONE;
 
     private boolean comesFirst;
+    private @Nullable Long plannedSeconds;
+    private @Nullable Long tookSeconds;
 
     @OneToMany(mappedBy = "batch", cascade = CascadeType.ALL, orphanRemoval = true)
     @OrderBy("position, number")
@@ -180,6 +184,12 @@ class Batch {
      *
      * @param frozenInputs what the plan was worked out from, with what everything really cost
      */
+    /** How long it was planned to take, and took: told where anything of it was timed. */
+    void took(Duration planned, Duration worked) {
+        plannedSeconds = planned.toSeconds();
+        tookSeconds = worked.toSeconds();
+    }
+
     void finish(String frozenInputs, Instant now) {
         frozen = frozenInputs;
         stage = BatchStage.FINISHED;

@@ -1,5 +1,6 @@
 package mardun.app.batch;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -15,6 +16,8 @@ import mardun.app.design.DesignViews.DesignName;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.plan.ChosenLine;
+import mardun.core.year.TimesKept;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -82,6 +85,38 @@ public class BatchLife {
         Map<DesignId, String> names = names();
         return repository.findByStageAndFinishedAtGreaterThanEqual(BatchStage.FINISHED, from).stream()
                 .collect(Collectors.toMap(Batch::id, batch -> lines(batch, names)));
+    }
+
+    /**
+     * A line of a finished batch.
+     *
+     * @param plannedSeconds how long all of the batch was planned to take; absent where nothing of it was timed
+     * @param tookSeconds how long it took; absent likewise
+     */
+    public record FinishedLine(
+            long batch,
+            Instant at,
+            DesignId design,
+            int started,
+            int good,
+            int seconds,
+            int scrap,
+            @Nullable Long plannedSeconds,
+            @Nullable Long tookSeconds) {
+
+        /** How long its batch was to take and took; empty where nothing was timed or planned. */
+        public Optional<TimesKept.Batch> times() {
+            return plannedSeconds == null || tookSeconds == null || plannedSeconds == 0
+                    ? Optional.empty()
+                    : Optional.of(
+                            new TimesKept.Batch(Duration.ofSeconds(plannedSeconds), Duration.ofSeconds(tookSeconds)));
+        }
+    }
+
+    /** The lines of the batches that were finished from a moment until before another, the first finished first. */
+    @Transactional(readOnly = true)
+    public List<FinishedLine> finished(Instant from, Instant until) {
+        return repository.finished(from, until);
     }
 
     /** What happened to batches before a moment, the newest first. */

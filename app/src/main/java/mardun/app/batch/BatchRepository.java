@@ -81,4 +81,13 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     List<Batch> findByFinishedAtLessThanOrderByFinishedAtDesc(Instant until, Limit most);
 
     List<Batch> findByStageAndFinishedAtGreaterThanEqual(BatchStage stage, Instant from);
+
+    /** The lines of the batches that were finished from a moment until before another, the first finished first. */
+    @Query("""
+            select new mardun.app.batch.BatchLife$FinishedLine(
+                b.id, b.finishedAt, l.designId, l.started, l.good, l.seconds, l.scrap, b.plannedSeconds, b.tookSeconds)
+            from Batch b join b.lines l
+            where b.stage = mardun.app.batch.BatchStage.FINISHED and b.finishedAt >= :from and b.finishedAt < :until
+            order by b.finishedAt, b.id, l.position, l.number""")
+    List<BatchLife.FinishedLine> finished(Instant from, Instant until);
 }

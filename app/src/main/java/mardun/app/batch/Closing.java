@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
@@ -19,6 +20,7 @@ import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.plan.StepTook;
 import mardun.app.settings.Settings;
 import mardun.core.costing.LotCost;
+import mardun.core.design.Design;
 import mardun.core.money.Apportionment;
 import mardun.core.pricing.UnitTakes;
 import org.joda.money.Money;
@@ -75,6 +77,10 @@ class Closing {
         Map<Integer, List<StepTook>> took = all ? times.of(batch.id(), planned) : Map.of();
         if (all) {
             reservations.release(batch.id());
+            if (!took.isEmpty()) {
+                StepTimes steps = StepTimes.of(planned.lines(), designs(planned), took);
+                batch.took(steps.planned(), steps.took());
+            }
             String inputs = frozen.write(FrozenInputs.asUsed(planned, shelves, took));
             if (anyMade) {
                 batch.finish(inputs, clock.instant());
@@ -90,6 +96,10 @@ class Closing {
         if (!took.isEmpty()) {
             share(batch, now);
         }
+    }
+
+    private static Map<Integer, Design> designs(Planned planned) {
+        return planned.lines().stream().collect(Collectors.toMap(PlannedLine::number, PlannedLine::design));
     }
 
     /** What was timed is known of all bags now: those that came earlier cost what the others of their line do. */
@@ -114,8 +124,9 @@ class Closing {
                 .map(cost -> UnitTakes.of(cost, line.plan().time()))
                 .map(takes -> new Made(
                         takes.labourOf(bags).getAmountMinorLong(),
+                        takes.overheadsOf(bags).getAmountMinorLong(),
                         takes.timeOf(bags).toSeconds()))
-                .orElse(new Made(0, 0));
+                .orElse(new Made(0, 0, 0));
     }
 
     /**

@@ -40,6 +40,7 @@ class FinishedGoods {
     private long priceMinor;
     private LocalDate finishedOn;
     private Long labourMinor;
+    private long overheadMinor;
     private String bagKind;
     private Long madeSeconds;
 
@@ -82,22 +83,29 @@ class FinishedGoods {
         this.priceMinor = made.priceMinor();
         this.finishedOn = finishedOn;
         this.bagKind = BagKind.keyOf(this);
-        took(made.made().labourMinor(), made.made().seconds());
+        took(made.made().labourMinor(), made.made().overheadMinor(), made.made().seconds());
     }
 
     /**
      * What the work in all of them comes to.
      *
+     * @param overheads what they bear of them, in minor units
      * @param seconds hands-on time that all of them took
      */
-    void took(long minor, long seconds) {
+    void took(long minor, long overheads, long seconds) {
         labourMinor = minor;
+        overheadMinor = overheads;
         madeSeconds = seconds;
     }
 
     /** What the work in one of them costs, rounded; empty for those that were done before that was kept. */
     Optional<Long> unitLabourMinor() {
         return Optional.ofNullable(labourMinor).map(all -> Apportionment.share(all, 1, units));
+    }
+
+    /** What all of them bear of overheads; nothing for those that were done before that was kept. */
+    long overheadMinor() {
+        return overheadMinor;
     }
 
     /** How many seconds one of them took, rounded; empty likewise. */

@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import mardun.core.money.Apportionment;
 import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -57,6 +59,25 @@ public class GoodsLedger {
         return movements.changesSince(moment);
     }
 
+    /** So many bags that lay somewhere, and what they cost. */
+    public record Worth(int units, long minor) {}
+
+    /** What all bags had cost that were somewhere just before a moment. */
+    @Transactional(readOnly = true)
+    public Worth worthAt(Instant moment) {
+        Map<Long, Long> units = movements.unitsAt(moment).stream()
+                .collect(
+                        Collectors.toMap(GoodsMovementRepository.Units::goodsId, GoodsMovementRepository.Units::units));
+        int all = 0;
+        long minor = 0;
+        for (FinishedGoods lot : goods.findAllById(units.keySet())) {
+            int there = Math.toIntExact(units.get(lot.id()));
+            all += there;
+            minor += Apportionment.share(lot.totalCostMinor(), there, lot.units());
+        }
+        return new Worth(all, minor);
+    }
+
     /** Every lot that there ever was of some kinds, the oldest first; a key that isn't known is left out. */
     @Transactional(readOnly = true)
     public Map<String, List<GoodsLot>> ofKinds(Collection<String> keys) {
@@ -102,8 +123,10 @@ public class GoodsLedger {
                 one.totalCostMinor(),
                 one.unitCostMinor(),
                 one.unitLabourMinor(),
+                one.overheadMinor(),
                 one.unitSeconds(),
-                one.priceMinor());
+                one.priceMinor(),
+                one.finishedOn());
     }
 
     /** Holds some lots for this transaction in the order of their ids, so that two who take the last bag wait for one another. */

@@ -1,5 +1,6 @@
 package mardun.app.goods;
 
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import mardun.app.id.BatchId;
@@ -12,8 +13,10 @@ import mardun.app.id.BatchId;
  * @param at how many are at each place, none of them nothing
  * @param unitCostMinor what one cost, rounded
  * @param unitLabourMinor what of that is work; empty where nobody knows
+ * @param overheadMinor what all of them bear of overheads; nothing where that wasn't kept apart
  * @param unitSeconds how long one took; empty likewise
  * @param priceMinor what was asked for one when they were done
+ * @param finishedOn the day on which they were done
  */
 public record GoodsLot(
         long id,
@@ -25,8 +28,10 @@ public record GoodsLot(
         long totalCostMinor,
         long unitCostMinor,
         Optional<Long> unitLabourMinor,
+        long overheadMinor,
         Optional<Long> unitSeconds,
-        long priceMinor) {
+        long priceMinor,
+        LocalDate finishedOn) {
 
     /** How many of them are at a place. */
     public int at(String place) {

@@ -22,4 +22,13 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
             where m.movedAt >= :moment and m.kind <> MOVED order by m.movedAt""")
     List<GoodsLedger.Change> changesSince(Instant moment);
+
+    /** How many of a lot there were. */
+    record Units(long goodsId, long units) {}
+
+    /** How many of each lot there were just before a moment; none of those of which there were none. */
+    @Query("""
+            select new mardun.app.goods.GoodsMovementRepository$Units(m.goodsId, sum(m.changeUnits))
+            from GoodsMovement m where m.movedAt < :moment group by m.goodsId having sum(m.changeUnits) > 0""")
+    List<Units> unitsAt(Instant moment);
 }

@@ -135,10 +135,11 @@ public class GoodsService {
         Map<Integer, List<FinishedGoods>> byLine = goods.findByBatchId(batchId).stream()
                 .collect(Collectors.groupingBy(one -> one.lineNumber().orElse(1)));
         byLine.forEach((line, lots) -> {
-            Made made = ofLines.getOrDefault(line, new Made(0, 0));
+            Made made = ofLines.getOrDefault(line, new Made(0, 0, 0));
             int all = lots.stream().mapToInt(FinishedGoods::units).sum();
             lots.forEach(lot -> lot.took(
                     Apportionment.share(made.labourMinor(), lot.units(), all),
+                    Apportionment.share(made.overheadMinor(), lot.units(), all),
                     Apportionment.share(made.seconds(), lot.units(), all)));
         });
     }

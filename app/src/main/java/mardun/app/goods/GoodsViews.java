@@ -88,7 +88,8 @@ public final class GoodsViews {
      * The work in bags that a line of a batch gave.
      *
      * @param labourMinor what all of it costs
+     * @param overheadMinor what they bear of overheads
      * @param seconds hands-on time that all of them took
      */
-    public record Made(long labourMinor, long seconds) {}
+    public record Made(long labourMinor, long overheadMinor, long seconds) {}
 }

@@ -104,14 +104,15 @@ class Sale implements Persistable<UUID> {
      *
      * @param unknownUnits of how many of them nobody knows the work
      */
-    record Worth(long costMinor, long labourMinor, long seconds, int unknownUnits) {
+    record Worth(long costMinor, long labourMinor, long overheadMinor, long seconds, int unknownUnits) {
 
-        static final Worth NOTHING = new Worth(0, 0, 0, 0);
+        static final Worth NOTHING = new Worth(0, 0, 0, 0, 0);
 
         Worth plus(Worth other) {
             return new Worth(
                     costMinor + other.costMinor,
                     labourMinor + other.labourMinor,
+                    overheadMinor + other.overheadMinor,
                     seconds + other.seconds,
                     unknownUnits + other.unknownUnits);
         }

@@ -26,6 +26,7 @@ class SaleLine {
     private long usualMinor;
     private long costMinor;
     private long labourMinor;
+    private long overheadMinor;
     private long seconds;
     private int unknownUnits;
 
@@ -55,6 +56,7 @@ class SaleLine {
         this.usualMinor = usualMinor;
         this.costMinor = worth.costMinor();
         this.labourMinor = worth.labourMinor();
+        this.overheadMinor = worth.overheadMinor();
         this.seconds = worth.seconds();
         this.unknownUnits = worth.unknownUnits();
     }
@@ -92,6 +94,6 @@ class SaleLine {
     }
 
     Worth worth() {
-        return new Worth(costMinor, labourMinor, seconds, unknownUnits);
+        return new Worth(costMinor, labourMinor, overheadMinor, seconds, unknownUnits);
     }
 }

@@ -41,4 +41,14 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             where s.fairId is null and s.takenBackAt is null and s.soldOn >= :day
             group by s.channelId, s.soldOn, l.bagKind""")
     List<Sales.OnDay> elsewhere(LocalDate day);
+
+    /** The bags of all sales from a day until before another, those of a sale together. */
+    @Query("""
+            select new mardun.app.sale.SalesBook$Row(
+                s.id, s.channelId, s.fairId, s.soldOn, s.paidMinor, s.taxMinor, s.feesMinor,
+                l.bagKind, l.units, l.paidMinor, l.costMinor, l.labourMinor, l.overheadMinor, l.seconds, l.unknownUnits)
+            from SaleLine l join Sale s on s.id = l.saleId
+            where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until
+            order by s.number, l.id""")
+    List<SalesBook.Row> between(LocalDate from, LocalDate until);
 }

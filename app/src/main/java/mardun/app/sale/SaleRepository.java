@@ -1,7 +1,9 @@
 package mardun.app.sale;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import mardun.app.id.FairId;
 import org.springframework.data.domain.Limit;
@@ -20,4 +22,13 @@ interface SaleRepository extends JpaRepository<Sale, UUID> {
 
     @Query("select s from Sale s where s.fairId = :fair order by s.number desc")
     List<Sale> latest(FairId fair, Limit most);
+
+    @Query("""
+            select new mardun.app.sale.SalesBook$Entry(
+                s.id, s.soldAt, s.soldOn, s.channelId, s.fairId, s.tender, s.units, s.paidMinor, s.taxMinor, s.feesMinor, s.note)
+            from Sale s where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until order by s.number""")
+    List<SalesBook.Entry> between(LocalDate from, LocalDate until);
+
+    @Query("select min(s.soldOn) from Sale s where s.takenBackAt is null")
+    Optional<LocalDate> firstDay();
 }

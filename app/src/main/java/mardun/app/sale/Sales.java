@@ -220,6 +220,7 @@ public class Sales {
         return new Worth(
                 Apportionment.share(lot.totalCostMinor(), units, lot.made()),
                 lot.unitLabourMinor().orElse(0L) * units,
+                Apportionment.share(lot.overheadMinor(), units, lot.made()),
                 lot.unitSeconds().orElse(0L) * units,
                 lot.unitSeconds().isPresent() ? 0 : units);
     }

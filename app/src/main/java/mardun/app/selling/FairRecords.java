@@ -1,6 +1,7 @@
 package mardun.app.selling;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
@@ -9,9 +10,15 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
+import mardun.app.sale.Sales;
+import mardun.app.selling.SettledDocument.Figures;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.measure.Length;
+import mardun.core.selling.FairCosts;
+import mardun.core.selling.Settlement;
+import mardun.core.working.Figure;
+import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Component;
@@ -25,12 +32,19 @@ public class FairRecords {
 
     private final FairRepository repository;
     private final PackingLineRepository lines;
+    private final Sales sales;
     private final SettingsService settings;
     private final Clock clock;
 
-    FairRecords(FairRepository repository, PackingLineRepository lines, SettingsService settings, Clock clock) {
+    FairRecords(
+            FairRepository repository,
+            PackingLineRepository lines,
+            Sales sales,
+            SettingsService settings,
+            Clock clock) {
         this.repository = repository;
         this.lines = lines;
+        this.sales = sales;
         this.settings = settings;
         this.clock = clock;
     }
@@ -71,6 +85,75 @@ public class FairRecords {
     @Transactional(readOnly = true)
     public List<FairRecord> coming() {
         return records(repository.coming(LocalDate.now(clock)));
+    }
+
+    /**
+     * What a fair left.
+     *
+     * @param settled it was counted; else it is reckoned by what was sold, and by what was typed of its costs
+     * @param costs what going there cost
+     * @param goneMinor what bags cost that were given away, broken or stolen there; nothing until it is settled
+     * @param there at the stall, setting up and clearing away included
+     */
+    public record FairLeft(
+            FairId id,
+            String name,
+            LocalDate heldOn,
+            int bags,
+            long paidMinor,
+            Money left,
+            Optional<Figure<Money>> perHourThere,
+            FairCosts costs,
+            long goneMinor,
+            Duration there,
+            Duration onTheWay,
+            boolean settled) {}
+
+    /** What the fairs left that were gone to, began from a day until before another, and are over or sold anything. */
+    @Transactional(readOnly = true)
+    public List<FairLeft> left(LocalDate from, LocalDate until) {
+        Settings current = settings.current();
+        LocalDate today = LocalDate.now(clock);
+        List<Fair> held = repository.between(from, until).stream()
+                .filter(fair -> fair.state() != FairState.NOT_GOING)
+                .toList();
+        Map<FairId, List<Sales.Sum>> sums =
+                sales
+                        .sums(held.stream()
+                                .filter(fair -> fair.settled().isEmpty())
+                                .map(Fair::id)
+                                .toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(Sales.Sum::fair));
+        return held.stream()
+                .filter(fair ->
+                        fair.settled().isPresent() || fair.endsOn().isBefore(today) || sums.containsKey(fair.id()))
+                .map(fair -> left(fair, sums.getOrDefault(fair.id(), List.of()), current))
+                .toList();
+    }
+
+    private static FairLeft left(Fair fair, List<Sales.Sum> sums, Settings current) {
+        FairFacts facts = Fairs.facts(fair, current);
+        Optional<SettledDocument> settled = fair.settled();
+        Figures figures = settled.map(SettledDocument::figures).orElseGet(() -> Fairs.figures(sums, facts.costs(), 0));
+        Duration there =
+                settled.map(its -> Duration.ofSeconds(its.thereSeconds())).orElse(facts.there());
+        Duration way = settled.map(its -> Duration.ofSeconds(its.waySeconds())).orElse(facts.onTheWay());
+        Settlement settlement = settled.map(its -> Fairs.settlement(its, current))
+                .orElseGet(() -> Fairs.settlement(figures, 0, there, way, current));
+        return new FairLeft(
+                fair.id(),
+                fair.name(),
+                fair.heldOn(),
+                figures.bags(),
+                figures.paidMinor(),
+                settlement.left().value(),
+                settlement.perHourThere(),
+                figures.fair().costs(current.currency()),
+                figures.goneMinor(),
+                there,
+                way,
+                settled.isPresent());
     }
 
     private List<FairRecord> records(List<Fair> fairs) {

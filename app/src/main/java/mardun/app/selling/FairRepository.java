@@ -25,6 +25,10 @@ interface FairRepository extends JpaRepository<Fair, Long> {
             order by f.heldOn desc, f.id desc""")
     Page<Fair> past(LocalDate today, String words, Pageable page);
 
+    /** Those that began from a day until before another, the first one first. */
+    @Query("select f from Fair f where f.heldOn >= :from and f.heldOn < :until order by f.heldOn, f.id")
+    List<Fair> between(LocalDate from, LocalDate until);
+
     /** Those of some series, the first one first. */
     @Query("select f from Fair f where f.series in :series order by f.heldOn, f.id")
     List<Fair> inSeries(Collection<String> series);

@@ -108,13 +108,7 @@ class Fairs {
                         Duration.ofSeconds(figures.seconds()),
                         figures.unknown()),
                 new Counted(current.money(difference), current.money(figures.goneMinor())),
-                new FairCosts(
-                        current.money(fair.stallMinor()),
-                        current.money(fair.travelMinor()),
-                        current.money(fair.sleepMinor()),
-                        current.money(fair.foodMinor()),
-                        current.money(fair.helpersMinor()),
-                        current.money(fair.otherMinor())),
+                fair.costs(current.currency()),
                 there,
                 way);
     }

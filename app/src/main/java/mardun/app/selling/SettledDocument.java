@@ -3,6 +3,9 @@ package mardun.app.selling;
 import java.time.Instant;
 import java.util.List;
 import mardun.app.selling.StallViews.Ended;
+import mardun.core.selling.FairCosts;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
 
 /**
  * How a fair was settled; it doesn't change when prices or costs do later.
@@ -55,5 +58,17 @@ record SettledDocument(
 
     /** What going there cost, in minor units. */
     record FairCost(
-            long stallMinor, long travelMinor, long sleepMinor, long foodMinor, long helpersMinor, long otherMinor) {}
+            long stallMinor, long travelMinor, long sleepMinor, long foodMinor, long helpersMinor, long otherMinor) {
+
+        /** The same as the core takes it. */
+        FairCosts costs(CurrencyUnit currency) {
+            return new FairCosts(
+                    Money.ofMinor(currency, stallMinor),
+                    Money.ofMinor(currency, travelMinor),
+                    Money.ofMinor(currency, sleepMinor),
+                    Money.ofMinor(currency, foodMinor),
+                    Money.ofMinor(currency, helpersMinor),
+                    Money.ofMinor(currency, otherMinor));
+        }
+    }
 }

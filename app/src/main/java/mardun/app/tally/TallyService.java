@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchWork;
 import mardun.app.batch.BatchWork.Outcome;
+import mardun.app.batch.StepTimes;
 import mardun.app.channel.Channels;
 import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
@@ -25,7 +25,6 @@ import mardun.app.log.LoggedTouch;
 import mardun.app.log.SlipOutcome;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned.PlannedLine;
-import mardun.app.plan.StepTook;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -37,7 +36,6 @@ import mardun.app.tally.TallyViews.TallyStep;
 import mardun.app.tally.TallyViews.TallyView;
 import mardun.core.batch.Need;
 import mardun.core.design.Design;
-import mardun.core.making.SetUp;
 import mardun.core.making.Step;
 import mardun.core.material.Amount;
 import mardun.core.material.Counting;
@@ -77,7 +75,7 @@ class TallyService {
     TallyView of(BatchId id) {
         Outcome outcome = work.outcome(id);
         ViewWriter writer = settings.current().writer();
-        List<Stepped> steps = steps(outcome);
+        StepTimes times = StepTimes.of(outcome.planned().lines(), outcome.asPlanned(), outcome.took());
         Selling selling = selling(outcome);
         return new TallyView(
                 id,
@@ -86,7 +84,7 @@ class TallyService {
                 outcome.planned().lines().stream()
                         .map(line -> line(line, outcome, selling, writer))
                         .toList(),
-                steps.stream().map(step -> step.view(writer)).toList(),
+                times.steps().stream().map(step -> view(step, writer)).toList(),
                 outcome.planned().plan().needs().stream()
                         .map(need -> material(need, outcome, writer))
                         .toList(),
@@ -94,8 +92,8 @@ class TallyService {
                         .filter(touch -> touch.kind() == EventKind.SLIPPED && !touch.isWithdrawn())
                         .map(touch -> new TallySlip(touch.stepName(), touch.bags(), touch.outcome(), touch.reason()))
                         .toList(),
-                writer.time(sum(steps, Stepped::planned)),
-                writer.time(sum(steps, Stepped::took)),
+                writer.time(times.planned()),
+                writer.time(times.took()),
                 (int) outcome.touches().stream()
                         .filter(touch -> touch.kind() == EventKind.SET_UP)
                         .map(LoggedTouch::stepName)
@@ -104,10 +102,6 @@ class TallyService {
                 outcome.planned().plan().cost().map(writer::money).orElse(null),
                 outcome.planned().plan().perHour().map(writer::money).orElse(null),
                 learnt(outcome, writer));
-    }
-
-    private static Duration sum(List<Stepped> steps, Function<Stepped, Duration> of) {
-        return steps.stream().map(of).reduce(Duration.ZERO, Duration::plus);
     }
 
     private static TallyLine line(PlannedLine line, Outcome outcome, Selling selling, ViewWriter writer) {
@@ -170,59 +164,13 @@ class TallyService {
         return new Selling(open, set, settings.current());
     }
 
-    /** A step of all lines that have it, with what is done once counted once. */
-    private record Stepped(String name, Duration planned, Duration took, int timed) {
-
-        TallyStep view(ViewWriter writer) {
-            return new TallyStep(
-                    name,
-                    writer.time(planned),
-                    writer.time(took),
-                    took.minus(planned).toSeconds(),
-                    timed);
-        }
-    }
-
-    private static List<Stepped> steps(Outcome outcome) {
-        Map<String, Stepped> byName = new LinkedHashMap<>();
-        Map<String, Duration> plannedOnce = new LinkedHashMap<>();
-        Map<String, Duration> tookOnce = new LinkedHashMap<>();
-        for (PlannedLine line : outcome.planned().lines()) {
-            Design asPlanned = outcome.asPlanned().get(line.number());
-            Map<String, StepTook> took = outcome.took().getOrDefault(line.number(), List.of()).stream()
-                    .collect(Collectors.toMap(StepTook::step, Function.identity(), (one, other) -> other));
-            for (Step step : asPlanned.steps()) {
-                String key = SetUp.plain(step.name());
-                StepTook its =
-                        took.getOrDefault(step.key(), new StepTook(step.key(), step.perUnit(), step.perBatch(), 0));
-                int begun = line.chosen().started();
-                byName.merge(
-                        key,
-                        new Stepped(
-                                step.name(),
-                                step.perUnit().multipliedBy(begun),
-                                its.each().multipliedBy(begun),
-                                its.timed()),
-                        (one, other) -> new Stepped(
-                                one.name(),
-                                one.planned().plus(other.planned()),
-                                one.took().plus(other.took()),
-                                one.timed() + other.timed()));
-                plannedOnce.merge(key, step.perBatch(), TallyService::longer);
-                tookOnce.merge(key, its.once(), TallyService::longer);
-            }
-        }
-        return byName.entrySet().stream()
-                .map(one -> new Stepped(
-                        one.getValue().name(),
-                        one.getValue().planned().plus(plannedOnce.get(one.getKey())),
-                        one.getValue().took().plus(tookOnce.get(one.getKey())),
-                        one.getValue().timed()))
-                .toList();
-    }
-
-    private static Duration longer(Duration one, Duration other) {
-        return one.compareTo(other) >= 0 ? one : other;
+    private static TallyStep view(StepTimes.OfStep step, ViewWriter writer) {
+        return new TallyStep(
+                step.name(),
+                writer.time(step.planned()),
+                writer.time(step.took()),
+                step.took().minus(step.planned()).toSeconds(),
+                step.timed());
     }
 
     private static TallyMaterial material(Need need, Outcome outcome, ViewWriter writer) {

@@ -44,6 +44,8 @@ class PageRoutes {
         "/stalls/{id}",
         "/stalls/{id}/day",
         "/logbook",
+        "/year",
+        "/year/books",
         "/help",
         "/help/{topic}",
         "/settings"

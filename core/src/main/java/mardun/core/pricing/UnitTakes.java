@@ -135,6 +135,11 @@ public record UnitTakes(
         return times(labour, BigFraction.of(units, good).multiply(bags));
     }
 
+    /** What so many that came out well bear of overheads, rounded half up. */
+    public Money overheadsOf(int bags) {
+        return times(overhead, BigFraction.of(units, good).multiply(bags));
+    }
+
     /** How long so many that came out well took. */
     public Duration timeOf(int bags) {
         return batchTime.multipliedBy(bags).dividedBy(good);

@@ -1,0 +1,132 @@
+package mardun.app.sale;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mardun.app.id.ChannelId;
+import mardun.app.id.FairId;
+import mardun.core.money.Apportionment;
+import mardun.core.selling.Tender;
+import mardun.core.year.SoldBags;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The book of sales read over days, wherever they were made; what was taken back isn't in it. */
+@Service
+public class SalesBook {
+
+    private final SaleRepository sales;
+    private final SaleLineRepository lines;
+
+    SalesBook(SaleRepository sales, SaleLineRepository lines) {
+        this.sales = sales;
+        this.lines = lines;
+    }
+
+    /**
+     * Bags of a sale that were of one lot.
+     *
+     * @param kind the key of their kind
+     */
+    public record SoldLine(ChannelId channel, Optional<FairId> fair, LocalDate day, String kind, SoldBags bags) {}
+
+    /** A sale as a bookkeeper reads it. */
+    public record Entry(
+            UUID id,
+            Instant at,
+            LocalDate day,
+            ChannelId channel,
+            @Nullable FairId fair,
+            Tender tender,
+            int units,
+            long paidMinor,
+            long taxMinor,
+            long feesMinor,
+            String note) {}
+
+    /** Bags of a sale as they are stored, with what came off all of the sale. */
+    record Row(
+            UUID sale,
+            ChannelId channel,
+            @Nullable FairId fair,
+            LocalDate day,
+            long salePaid,
+            long saleTax,
+            long saleFees,
+            String kind,
+            int units,
+            long paid,
+            long cost,
+            long labour,
+            long overheads,
+            long seconds,
+            int unknown) {}
+
+    /**
+     * What was sold from a day until before another, in the order in which it was booked. What came off a sale is shared by its bags by
+     * what was paid for them, to the coin.
+     */
+    @Transactional(readOnly = true)
+    public List<SoldLine> lines(LocalDate from, LocalDate until) {
+        Map<UUID, List<Row>> bySale = lines.between(from, until).stream()
+                .collect(Collectors.groupingBy(Row::sale, LinkedHashMap::new, Collectors.toList()));
+        List<SoldLine> sold = new ArrayList<>();
+        bySale.values().forEach(rows -> add(rows, sold));
+        return sold;
+    }
+
+    private static void add(List<Row> rows, List<SoldLine> sold) {
+        List<Long> tax = shares(rows, rows.get(0).saleTax());
+        List<Long> fees = shares(rows, rows.get(0).saleFees());
+        for (int i = 0; i < rows.size(); i++) {
+            Row row = rows.get(i);
+            sold.add(new SoldLine(
+                    row.channel(),
+                    Optional.ofNullable(row.fair()),
+                    row.day(),
+                    row.kind(),
+                    new SoldBags(row.units(), row.paid(), tax.get(i), fees.get(i), row.cost(), making(row))));
+        }
+    }
+
+    private static Optional<SoldBags.Making> making(Row row) {
+        return row.unknown() > 0
+                ? Optional.empty()
+                : Optional.of(new SoldBags.Making(row.labour(), row.overheads(), Duration.ofSeconds(row.seconds())));
+    }
+
+    private static List<Long> shares(List<Row> rows, long minor) {
+        long paid = rows.get(0).salePaid();
+        int units = rows.stream().mapToInt(Row::units).sum();
+        return Apportionment.of(
+                rows.stream()
+                        .map(row -> BigFraction.of(minor)
+                                .multiply(
+                                        paid == 0
+                                                ? BigFraction.of(row.units(), units)
+                                                : BigFraction.of(row.paid()).divide(paid)))
+                        .toList(),
+                minor);
+    }
+
+    /** The sales from a day until before another, in the order in which they were booked. */
+    @Transactional(readOnly = true)
+    public List<Entry> sales(LocalDate from, LocalDate until) {
+        return sales.between(from, until);
+    }
+
+    /** The day of the first sale that there is; empty where nothing was sold yet. */
+    @Transactional(readOnly = true)
+    public Optional<LocalDate> firstDay() {
+        return sales.firstDay();
+    }
+}
