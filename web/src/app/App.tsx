@@ -13,6 +13,7 @@ const DaysPage = lazy(() => import('../areas/days/DaysPage'));
 const DesignsPage = lazy(() => import('../areas/designs/DesignsPage'));
 const KindsPage = lazy(() => import('../areas/designs/begin/KindsPage'));
 const BriefPage = lazy(() => import('../areas/designs/begin/BriefPage'));
+const TemplatesPage = lazy(() => import('../areas/designs/TemplatesPage'));
 const DesignPage = lazy(() => import('../areas/designs/DesignPage'));
 const MaterialsPage = lazy(() => import('../areas/materials/MaterialsPage'));
 const BuyingPage = lazy(() => import('../areas/materials/BuyingPage'));
@@ -74,6 +75,7 @@ const router = createBrowserRouter([
       { path: '/designs/new', element: <KindsPage /> },
       { path: '/designs/new/:kind', element: <BriefPage /> },
       { path: '/designs/:id', element: <DesignPage /> },
+      { path: '/designs/:id/templates', element: <TemplatesPage /> },
       { path: '/materials', element: <MaterialsPage /> },
       { path: '/materials/buying', element: <BuyingPage /> },
       { path: '/materials/deliveries', element: <DeliveriesPage /> },

@@ -1284,6 +1284,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/{id}/templates': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readTemplates'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/templates.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printTemplates'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/templates.svg': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['drawTemplates'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/door': {
     parameters: {
       query?: never;
@@ -7933,6 +7981,65 @@ export interface components {
       pins: components['schemas']['PinView'][];
       planned: components['schemas']['TimeView'];
     };
+    TemplatePage: {
+      /** Format: double */
+      bottom: number;
+      /** Format: double */
+      left: number;
+      name: string;
+      /** Format: double */
+      right: number;
+      /** Format: double */
+      top: number;
+    };
+    TemplatePages: {
+      /** Format: int32 */
+      columns: number;
+      /** Format: double */
+      height: number;
+      pages: components['schemas']['TemplatePage'][];
+      /** Format: double */
+      paperHeight: number;
+      /** Format: double */
+      paperWidth: number;
+      /** Format: int32 */
+      rows: number;
+      /** Format: double */
+      width: number;
+    };
+    TemplatePieceView: {
+      cloth: string;
+      letter: string;
+      name: string;
+      plain: boolean;
+    };
+    TemplateView: {
+      cut: string;
+      /** Format: double */
+      height: number;
+      /** Format: double */
+      left: number;
+      marked: string;
+      name: string;
+      /** Format: double */
+      top: number;
+      /** Format: double */
+      width: number;
+      words: string[];
+    };
+    TemplatesView: {
+      chosenPieces: string[];
+      chosenSizes: string[];
+      /** Format: int64 */
+      designId: number;
+      name: string;
+      pages: components['schemas']['TemplatePages'];
+      /** @enum {string} */
+      paper: 'A4' | 'LETTER' | 'ROLL';
+      pieces: components['schemas']['TemplatePieceView'][];
+      sizes: string[];
+      templates: components['schemas']['TemplateView'][];
+    };
     TextView: {
       /** Format: double */
       baseline: number;
@@ -10752,6 +10859,90 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RevisionView'];
+        };
+      };
+    };
+  };
+  readTemplates: {
+    parameters: {
+      query?: {
+        sizes?: number[];
+        pieces?: string[];
+        paper?: 'A4' | 'LETTER' | 'ROLL';
+        rollWidth?: string;
+        drawn?: 'APART' | 'NESTED';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TemplatesView'];
+        };
+      };
+    };
+  };
+  printTemplates: {
+    parameters: {
+      query?: {
+        sizes?: number[];
+        pieces?: string[];
+        paper?: 'A4' | 'LETTER' | 'ROLL';
+        rollWidth?: string;
+        drawn?: 'APART' | 'NESTED';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
+        };
+      };
+    };
+  };
+  drawTemplates: {
+    parameters: {
+      query?: {
+        sizes?: number[];
+        pieces?: string[];
+        paper?: 'A4' | 'LETTER' | 'ROLL';
+        rollWidth?: string;
+        drawn?: 'APART' | 'NESTED';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'image/svg+xml': string;
         };
       };
     };

@@ -144,6 +144,11 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
           <Button look="quiet" onClick={() => setRules(true)}>
             Rules
           </Button>
+          {!draft.isChanged && (
+            <ButtonLink look="quiet" to={`/designs/${design.id}/templates`}>
+              Templates
+            </ButtonLink>
+          )}
           {(history.canUndo || history.canRedo) && (
             <>
               <Button look="quiet" onClick={history.undo} disabled={!history.canUndo} title="Ctrl+Z">

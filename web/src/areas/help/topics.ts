@@ -6,6 +6,7 @@ const ORDER = [
   'measures',
   'kinds',
   'construction',
+  'templates',
   'cloth',
   'stock',
   'buying',

@@ -99,6 +99,7 @@ class ScreensTest {
         "/stalls/15, To bring and to ask",
         "/stalls/online, Offered online",
         "/batches/what-to-make, come of making",
+        "/designs/4/templates, with a map of them",
         "/year, Where did the money go?",
         "/year/books, How to read it",
         "/stalls/15?part=pack, Change to bring",

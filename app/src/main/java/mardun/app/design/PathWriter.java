@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import mardun.core.design.Outline;
+import mardun.core.design.Point;
 import mardun.core.design.StitchLines;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -36,11 +37,11 @@ final class PathWriter {
     }
 
     /** Lines through points. */
-    static String lines(List<List<StitchLines.Point>> lines) {
+    static String lines(List<List<Point>> lines) {
         StringBuilder path = new StringBuilder();
         lines.forEach(line -> {
             char command = 'M';
-            for (StitchLines.Point point : line) {
+            for (Point point : line) {
                 point(path.append(command), point.x(), point.y());
                 command = 'L';
             }

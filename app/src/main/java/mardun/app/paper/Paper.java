@@ -59,11 +59,16 @@ public final class Paper {
 
     /** A text for a paper: the fonts have no eighths in one sign, and no sign for about. */
     public static String plain(String text) {
+        return escaped(printable(text));
+    }
+
+    /** The same for what isn't HTML. */
+    public static String printable(String text) {
         String spaced = text.replaceAll("(?<=\\d)(?=[\u00bc-\u00be\u215b-\u215e])", " ");
         for (Map.Entry<String, String> fraction : FRACTIONS.entrySet()) {
             spaced = spaced.replace(fraction.getKey(), fraction.getValue());
         }
-        return escaped(spaced);
+        return spaced;
     }
 
     /** A text as it stands in HTML or in a drawing. */

@@ -17,6 +17,7 @@ class PageRoutes {
         "/designs/new",
         "/designs/new/{kind}",
         "/designs/{id}",
+        "/designs/{id}/templates",
         "/materials",
         "/prices",
         "/prices/sheet",

@@ -1,5 +1,6 @@
 package mardun.core.design;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -7,9 +8,11 @@ import java.util.stream.Stream;
 
 /**
  * The line along which a piece is cut, for drawings: begins at the first corner, goes round with the clock and closes at the end.
- * Millimetres from the top left corner of the piece's rectangle, as floating point, since nothing is measured from a drawing.
+ * Millimetres from the top left corner of the piece's rectangle, as floating point: it is drawn, and cut by its drawing, but not reckoned with.
  */
 public record Outline(List<Corner> corners) {
+
+    private static final int FEWEST = 6;
 
     /** Which edge of a piece a line belongs to, and so whose allowance. */
     public enum Side {
@@ -36,10 +39,62 @@ public record Outline(List<Corner> corners) {
         public boolean isArc() {
             return radiusAcross > 0 && radiusAlong > 0;
         }
+
+        /**
+         * The points of the line or the arc that leads here, both ends among them.
+         *
+         * @param flat how far a straight part may lie from the arc that it stands for, in millimetres
+         */
+        List<Point> from(Corner before, double flat) {
+            Point begin = new Point(before.x, before.y);
+            Point end = new Point(x, y);
+            return isArc() ? arc(begin, end, flat) : List.of(begin, end);
+        }
+
+        private List<Point> arc(Point begin, Point end, double flat) {
+            // In a space where the arc is part of a circle of radius 1; an arc is never more than half a round.
+            double ux = (end.x() - begin.x()) / radiusAcross;
+            double uy = (end.y() - begin.y()) / radiusAlong;
+            double length = Math.hypot(ux, uy);
+            if (length == 0) {
+                return List.of(begin, end);
+            }
+            double half = Math.min(1, length / 2);
+            double away = Math.sqrt(Math.max(0, 1 - half * half));
+            double cx = begin.x() / radiusAcross + ux / 2 - uy / length * away;
+            double cy = begin.y() / radiusAlong + uy / 2 + ux / length * away;
+            double from = Math.atan2(begin.y() / radiusAlong - cy, begin.x() / radiusAcross - cx);
+            double sweep = 2 * Math.asin(half);
+            double radius = Math.max(radiusAcross, radiusAlong);
+            double step = 2 * Math.acos(Math.max(0, 1 - flat / radius));
+            int parts = Math.max(FEWEST, (int) Math.ceil(sweep / step));
+            List<Point> points = new ArrayList<>();
+            points.add(begin);
+            for (int i = 1; i < parts; i++) {
+                double angle = from + sweep * i / parts;
+                points.add(new Point((cx + Math.cos(angle)) * radiusAcross, (cy + Math.sin(angle)) * radiusAlong));
+            }
+            points.add(end);
+            return points;
+        }
     }
 
     public Outline {
         corners = List.copyOf(corners);
+    }
+
+    /**
+     * The corners of a closed line with straight sides that stands for this one.
+     *
+     * @param flat how far it may lie from this one, in millimetres
+     */
+    public List<Point> points(double flat) {
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            List<Point> line = corners.get(i).from(corners.get((i + corners.size() - 1) % corners.size()), flat);
+            points.addAll(line.subList(1, line.size()));
+        }
+        return points;
     }
 
     /** The line in a text, to a thousandth of a millimetre: two pieces with the same are cut alike. */

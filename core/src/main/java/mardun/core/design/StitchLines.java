@@ -9,28 +9,22 @@ import mardun.core.design.Outline.Corner;
 /** Where a piece is sewn: the lines that follow its outline, each inside by its edge's allowance; for drawings. */
 public final class StitchLines {
 
-    private static final int PIECES_OF_AN_ARC = 12;
+    /** How far a drawn seam may lie from the true one, in millimetres. */
+    private static final double FLAT = 0.05;
+
     private static final double ALMOST_NOTHING = 1e-9;
 
     private StitchLines() {}
-
-    /** A point of a line, in millimetres. */
-    public record Point(double x, double y) {
-
-        private Point plus(double dx, double dy) {
-            return new Point(x + dx, y + dy);
-        }
-    }
 
     /** A straight part of an outline, moved inside by its allowance. */
     private record Moved(Point from, Point to, boolean sewn) {
 
         double dx() {
-            return to.x - from.x;
+            return to.x() - from.x();
         }
 
         double dy() {
-            return to.y - from.y;
+            return to.y() - from.y();
         }
     }
 
@@ -47,7 +41,7 @@ public final class StitchLines {
             Moved edge = edges.get(i);
             Point from = corner(edges.get((i + n - 1) % n), edge);
             Point to = corner(edge, edges.get((i + 1) % n));
-            boolean turnedBack = (to.x - from.x) * edge.dx() + (to.y - from.y) * edge.dy() <= 0;
+            boolean turnedBack = (to.x() - from.x()) * edge.dx() + (to.y() - from.y()) * edge.dy() <= 0;
             if (edge.sewn() && !turnedBack) {
                 lines.add(new Moved(from, to, true));
             }
@@ -62,7 +56,7 @@ public final class StitchLines {
             Corner to = corners.get(i);
             Corner before = corners.get((i + corners.size() - 1) % corners.size());
             double in = allowances.getOrDefault(to.side().key(), 0.0);
-            List<Point> line = flattened(new Point(before.x(), before.y()), to);
+            List<Point> line = to.from(before, FLAT);
             for (int j = 1; j < line.size(); j++) {
                 inside(line.get(j - 1), line.get(j), in).ifPresent(edges::add);
             }
@@ -72,8 +66,8 @@ public final class StitchLines {
 
     /** The part moved to its right, which is inside, since an outline goes round with the clock. */
     private static Optional<Moved> inside(Point a, Point b, double in) {
-        double dx = b.x - a.x;
-        double dy = b.y - a.y;
+        double dx = b.x() - a.x();
+        double dy = b.y() - a.y();
         double length = Math.hypot(dx, dy);
         return length < ALMOST_NOTHING
                 ? Optional.empty()
@@ -90,7 +84,8 @@ public final class StitchLines {
         if (Math.abs(cross) < scale * 1e-6) {
             return second.from();
         }
-        double t = ((second.from().x - first.from().x) * second.dy() - (second.from().y - first.from().y) * second.dx())
+        double t = ((second.from().x() - first.from().x()) * second.dy()
+                        - (second.from().y() - first.from().y()) * second.dx())
                 / cross;
         return first.from().plus(first.dx() * t, first.dy() * t);
     }
@@ -110,32 +105,6 @@ public final class StitchLines {
     }
 
     private static boolean near(Point a, Point b) {
-        return Math.hypot(a.x - b.x, a.y - b.y) < 1e-3;
-    }
-
-    /** The points of a line or an arc, both ends among them. */
-    private static List<Point> flattened(Point from, Corner to) {
-        Point end = new Point(to.x(), to.y());
-        if (!to.isArc()) {
-            return List.of(from, end);
-        }
-        double rx = to.radiusAcross();
-        double ry = to.radiusAlong();
-        // In a space where the arc is part of a circle of radius 1; an arc is never more than half a round.
-        double ux = (end.x - from.x) / rx;
-        double uy = (end.y - from.y) / ry;
-        double half = Math.min(1, Math.hypot(ux, uy) / 2);
-        double away = Math.sqrt(Math.max(0, 1 - half * half));
-        double length = Math.hypot(ux, uy);
-        double cx = from.x / rx + ux / 2 - uy / length * away;
-        double cy = from.y / ry + uy / 2 + ux / length * away;
-        double begin = Math.atan2(from.y / ry - cy, from.x / rx - cx);
-        double sweep = 2 * Math.asin(half);
-        List<Point> points = new ArrayList<>();
-        for (int i = 0; i <= PIECES_OF_AN_ARC; i++) {
-            double angle = begin + sweep * i / PIECES_OF_AN_ARC;
-            points.add(new Point((cx + Math.cos(angle)) * rx, (cy + Math.sin(angle)) * ry));
-        }
-        return points;
+        return Math.hypot(a.x() - b.x(), a.y() - b.y()) < 1e-3;
     }
 }

@@ -11,6 +11,7 @@ import mardun.core.design.Design;
 import mardun.core.design.FormMeasure;
 import mardun.core.design.Mark;
 import mardun.core.design.Outline;
+import mardun.core.design.Point;
 import mardun.core.design.Role;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedMark;
@@ -46,8 +47,8 @@ public record SeamPicture(String step, List<Layer> layers) {
             double width,
             double height,
             Outline outline,
-            List<List<StitchLines.Point>> sewn,
-            List<List<StitchLines.Point>> open) {}
+            List<List<Point>> sewn,
+            List<List<Point>> open) {}
 
     public SeamPicture {
         layers = List.copyOf(layers);
@@ -89,7 +90,7 @@ public record SeamPicture(String step, List<Layer> layers) {
             inside.put(side, allowance);
             byName.put(name, Math.max(allowance, 0.1));
         }
-        List<List<StitchLines.Point>> open = new ArrayList<>();
+        List<List<Point>> open = new ArrayList<>();
         piece.marks().stream()
                 .filter(mark -> mark.mark().kind() == Mark.Kind.GAP)
                 .forEach(mark -> gap(mark, width, height, inside).ifPresent(open::add));
@@ -113,7 +114,7 @@ public record SeamPicture(String step, List<Layer> layers) {
     }
 
     /** A gap on the stitch line of the edge that it lies at, if that edge is sewn here. */
-    private static Optional<List<StitchLines.Point>> gap(
+    private static Optional<List<Point>> gap(
             SizedMark mark, double width, double height, Map<Step.Side, Double> inside) {
         double x = millimetres(mark.across().orElse(Length.ZERO));
         double y = millimetres(mark.down().orElse(Length.ZERO));
@@ -121,14 +122,14 @@ public record SeamPicture(String step, List<Layer> layers) {
             Step.Side side = y > height / 2 ? Step.Side.BOTTOM : Step.Side.TOP;
             return Optional.ofNullable(inside.get(side)).map(in -> {
                 double at = side == Step.Side.BOTTOM ? height - in : in;
-                return List.of(new StitchLines.Point(x, at), new StitchLines.Point(x + millimetres(mark.width()), at));
+                return List.of(new Point(x, at), new Point(x + millimetres(mark.width()), at));
             });
         }
         if (mark.height().isPositive()) {
             Step.Side side = x > width / 2 ? Step.Side.RIGHT : Step.Side.LEFT;
             return Optional.ofNullable(inside.get(side)).map(in -> {
                 double at = side == Step.Side.RIGHT ? width - in : in;
-                return List.of(new StitchLines.Point(at, y), new StitchLines.Point(at, y + millimetres(mark.height())));
+                return List.of(new Point(at, y), new Point(at, y + millimetres(mark.height())));
             });
         }
         return Optional.empty();

@@ -249,6 +249,34 @@ public final class DesignMaker {
                 Optional.of(backed));
     }
 
+    /** A piece with a top. */
+    public static Piece directional(Piece p) {
+        return copy(p, p.quantity(), p.layers(), p.width(), p.height(), p.shapes(), true, p.boxed(), p.backs());
+    }
+
+    /** A piece that is cut on the fold. */
+    public static Piece folded(Piece p, ClothFold fold) {
+        return new Piece(
+                p.letter(),
+                p.name(),
+                p.role(),
+                p.slot(),
+                p.quantity(),
+                p.layers(),
+                p.width(),
+                p.height(),
+                p.shapes(),
+                p.edges(),
+                p.directional(),
+                p.meetsPrint(),
+                p.overSelvage(),
+                fold,
+                p.boxed(),
+                p.backs(),
+                p.trimTo(),
+                p.marks());
+    }
+
     public static Piece marked(Piece p, Mark... marks) {
         return ended(p, p.edges(), p.trimTo(), List.of(marks));
     }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
-import mardun.core.design.StitchLines.Point;
 import org.junit.jupiter.api.Test;
 
 class StitchLinesTest {

@@ -1,0 +1,281 @@
+package mardun.app.template;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import mardun.app.design.DesignService;
+import mardun.app.id.DesignId;
+import mardun.app.problem.FieldReader;
+import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
+import mardun.app.settings.SettingsService;
+import mardun.app.template.TemplateViews.PaperKind;
+import mardun.app.template.TemplateViews.SizesDrawn;
+import mardun.app.template.TemplateViews.TemplatePage;
+import mardun.app.template.TemplateViews.TemplatePages;
+import mardun.app.template.TemplateViews.TemplatePieceView;
+import mardun.app.template.TemplateViews.TemplateView;
+import mardun.app.template.TemplateViews.TemplatesView;
+import mardun.core.design.Design;
+import mardun.core.design.MaterialSlot;
+import mardun.core.design.Piece;
+import mardun.core.design.SizedDesign;
+import mardun.core.design.SizedPiece;
+import mardun.core.design.Sizing;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.UnitSystem;
+import mardun.core.template.PaperTiles;
+import mardun.core.template.Template;
+import mardun.core.template.TemplateLine;
+import mardun.core.template.TemplatePaper;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Draws templates of a design as it is stored: which pieces, in which sizes, on which paper. */
+@Service
+class TemplateService {
+
+    private static final int MOST_PAGES = 200;
+
+    private final DesignService designs;
+    private final SettingsService settings;
+
+    TemplateService(DesignService designs, SettingsService settings) {
+        this.designs = designs;
+        this.settings = settings;
+    }
+
+    /**
+     * What is asked for.
+     *
+     * @param sizes their places among the design's, from 0; none for the first one
+     * @param pieces letters; none for all that a ruler doesn't draw as well, or for all where there are none of these
+     * @param rollWidth as it was typed; only for a roll
+     */
+    record Asked(
+            DesignId design,
+            List<Integer> sizes,
+            List<String> pieces,
+            PaperKind paper,
+            String rollWidth,
+            SizesDrawn drawn) {}
+
+    /** Templates on their pages, with what they are of. */
+    record Drawn(Design design, List<String> sizes, List<String> letters, PaperTiles tiles) {}
+
+    @Transactional(readOnly = true)
+    public TemplatesView view(Asked asked) {
+        Drawn drawn = draw(asked);
+        PaperTiles tiles = drawn.tiles();
+        return new TemplatesView(
+                asked.design(),
+                drawn.design().name(),
+                drawn.design().sizes(),
+                drawn.design().pieces().stream()
+                        .map(piece -> new TemplatePieceView(
+                                piece.letter(), piece.name(), cloth(drawn.design(), piece), isPlain(piece)))
+                        .toList(),
+                drawn.sizes(),
+                drawn.letters(),
+                asked.paper(),
+                tiles.plane().placed().stream()
+                        .map(placed -> new TemplateView(
+                                placed.template().name(),
+                                placed.template().words(),
+                                placed.left(),
+                                placed.top(),
+                                placed.template().width(),
+                                placed.template().height(),
+                                path(placed.lines(), true),
+                                path(placed.lines(), false)))
+                        .toList(),
+                new TemplatePages(
+                        tiles.plane().width(),
+                        tiles.plane().height(),
+                        tiles.paper().width(),
+                        tiles.paper().height(),
+                        tiles.rows(),
+                        tiles.columns(),
+                        tiles.pages().stream()
+                                .map(page -> new TemplatePage(
+                                        page.name(), page.left(), page.top(), page.right(), page.bottom()))
+                                .toList()));
+    }
+
+    private static String path(List<TemplateLine> lines, boolean cut) {
+        return lines.stream()
+                .filter(line -> cut == (line.kind() == TemplateLine.Kind.CUT))
+                .map(TemplateSvg::path)
+                .collect(Collectors.joining());
+    }
+
+    /** The templates as a PDF file. */
+    @Transactional(readOnly = true)
+    public byte[] pdf(Asked asked) {
+        Drawn drawn = draw(asked);
+        return TemplatePdf.file(
+                drawn.design().name() + ", " + String.join(", ", drawn.sizes()),
+                drawn.tiles(),
+                square(settings.current()));
+    }
+
+    /** The templates as a drawing in real millimetres. */
+    @Transactional(readOnly = true)
+    public String svg(Asked asked) {
+        Drawn drawn = draw(asked);
+        return TemplateSvg.drawing(drawn.design().name(), drawn.tiles().plane());
+    }
+
+    private Drawn draw(Asked asked) {
+        Settings current = settings.current();
+        Design design =
+                designs.design(asked.design(), designs.latest(asked.design()).revision());
+        List<String> sizes = sizes(design, asked.sizes());
+        List<String> letters = letters(design, asked.pieces());
+        List<Template> templates = new ArrayList<>();
+        templates.add(square(current));
+        templates.addAll(
+                asked.drawn() == SizesDrawn.NESTED && sizes.size() > 1
+                        ? nested(design, sizes, letters, current)
+                        : apart(design, sizes, letters, current));
+        TemplatePaper paper = paper(asked, templates, current);
+        PaperTiles tiles = PaperTiles.of(templates, paper);
+        if (tiles.pages().size() > MOST_PAGES) {
+            throw RefusedException.conflict("These take " + tiles.pages().size() + " pages, and at most " + MOST_PAGES
+                    + " are printed at once. Choose fewer pieces or sizes, or paper from a roll.");
+        }
+        return new Drawn(design, sizes, letters, tiles);
+    }
+
+    private static List<String> sizes(Design design, List<Integer> asked) {
+        int many = design.sizes().size();
+        asked.stream().filter(size -> size < 0 || size >= many).findFirst().ifPresent(unknown -> {
+            throw RefusedException.missing(
+                    "“" + design.name() + "” has " + many + " sizes, and none at place " + unknown + ".");
+        });
+        return asked.isEmpty()
+                ? design.sizes().subList(0, 1)
+                : IntStream.range(0, many)
+                        .filter(asked::contains)
+                        .mapToObj(design.sizes()::get)
+                        .toList();
+    }
+
+    private static List<String> letters(Design design, List<String> asked) {
+        List<String> all = design.pieces().stream().map(Piece::letter).toList();
+        if (all.isEmpty()) {
+            throw RefusedException.conflict("“" + design.name() + "” has no piece to draw a template of.");
+        }
+        asked.stream().filter(letter -> !all.contains(letter)).findFirst().ifPresent(unknown -> {
+            throw RefusedException.missing("“" + design.name() + "” has no piece “" + unknown + "”, or no longer.");
+        });
+        if (!asked.isEmpty()) {
+            return all.stream().filter(asked::contains).toList();
+        }
+        List<String> shaped = design.pieces().stream()
+                .filter(piece -> !isPlain(piece))
+                .map(Piece::letter)
+                .toList();
+        return shaped.isEmpty() ? all : shaped;
+    }
+
+    private static boolean isPlain(Piece piece) {
+        return piece.shapes().isEmpty() && !piece.boxed() && piece.marks().isEmpty();
+    }
+
+    /** A square to be measured after printing: it tells whether the printer kept to the size. */
+    private static Template square(Settings current) {
+        boolean isInch = current.unitSystem() == UnitSystem.INCH;
+        double side = isInch ? 50.8 : 50;
+        return TestSquare.of(side, isInch ? "2 in" : "5 cm");
+    }
+
+    private static List<Template> apart(Design design, List<String> sizes, List<String> letters, Settings current) {
+        List<Template> templates = new ArrayList<>();
+        for (String size : sizes) {
+            Map<String, List<SizedPiece>> alike = new LinkedHashMap<>();
+            sized(design, size, letters)
+                    .forEach(piece -> alike.computeIfAbsent(
+                                    Template.of(piece, "", List.of()).drawn(), drawn -> new ArrayList<>())
+                            .add(piece));
+            alike.values()
+                    .forEach(pieces -> templates.add(Template.of(
+                            pieces.get(0), name(pieces), TemplateWords.of(design, size, pieces, current.writer()))));
+        }
+        return templates;
+    }
+
+    private static List<Template> nested(Design design, List<String> sizes, List<String> letters, Settings current) {
+        List<Template> templates = new ArrayList<>();
+        for (String letter : letters) {
+            Map<String, SizedPiece> bySize = new LinkedHashMap<>();
+            sizes.forEach(size -> sized(design, size, List.of(letter)).forEach(piece -> bySize.put(size, piece)));
+            if (!bySize.isEmpty()) {
+                List<SizedPiece> pieces = List.copyOf(bySize.values());
+                templates.add(Template.nested(
+                        pieces.stream()
+                                .map(piece -> Template.of(piece, "", List.of()))
+                                .toList(),
+                        name(pieces.subList(0, 1)),
+                        TemplateWords.ofSizes(design, bySize, current.writer())));
+            }
+        }
+        return templates;
+    }
+
+    private static List<SizedPiece> sized(Design design, String size, List<String> letters) {
+        SizedDesign sized = Sizing.of(design, design.sizes().indexOf(size));
+        return letters.stream().map(sized::piece).flatMap(Optional::stream).toList();
+    }
+
+    private static String name(List<SizedPiece> pieces) {
+        Set<String> names = new LinkedHashSet<>();
+        pieces.forEach(
+                piece -> names.add(piece.piece().letter() + " " + piece.piece().name()));
+        return String.join(", ", names);
+    }
+
+    private static String cloth(Design design, Piece piece) {
+        return design.slots().stream()
+                .filter(slot -> slot.key().equals(piece.slot()))
+                .map(MaterialSlot::label)
+                .findFirst()
+                .orElse(piece.slot());
+    }
+
+    private static TemplatePaper paper(Asked asked, List<Template> templates, Settings current) {
+        return switch (asked.paper()) {
+            case A4 -> TemplatePaper.A4;
+            case LETTER -> TemplatePaper.LETTER;
+            case ROLL -> roll(asked.rollWidth(), templates, current);
+        };
+    }
+
+    private static TemplatePaper roll(String typed, List<Template> templates, Settings current) {
+        FieldReader fields = new FieldReader();
+        double width = fields.positiveLength(
+                                "rollWidth", typed, current.unitSystem().smallUnit(), Length.of(10, LengthUnit.METRE))
+                        .nanometres()
+                / (double) LengthUnit.MILLIMETRE.nanometres();
+        fields.check();
+        TemplatePaper paper = TemplatePaper.roll(width);
+        if (width < TemplatePaper.NARROWEST || width > TemplatePaper.WIDEST) {
+            fields.refuse(
+                    "rollWidth", typed, "Paper from a roll is between 20 cm and 160 cm wide; “" + typed + "” isn’t.");
+        } else if (!PaperTiles.isWideEnough(templates, paper)) {
+            fields.refuse(
+                    "rollWidth",
+                    typed,
+                    "A piece is wider than “" + typed + "”. Ask for a wider roll, or print on pages.");
+        }
+        fields.check();
+        return paper;
+    }
+}

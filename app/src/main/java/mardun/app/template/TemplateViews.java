@@ -1,0 +1,84 @@
+package mardun.app.template;
+
+import java.util.List;
+import mardun.app.id.DesignId;
+
+/** Templates of a design, as they lie on paper; all measures are millimetres. */
+public final class TemplateViews {
+
+    private TemplateViews() {}
+
+    /** What templates are printed on. */
+    public enum PaperKind {
+        A4,
+        LETTER,
+        ROLL
+    }
+
+    /** How sizes of one piece are drawn. */
+    public enum SizesDrawn {
+        APART,
+        NESTED
+    }
+
+    /**
+     * The templates that are chosen, on their pages.
+     *
+     * @param sizes all sizes of the design
+     * @param chosenSizes those that are drawn
+     * @param chosenPieces the letters of those that are drawn
+     */
+    public record TemplatesView(
+            DesignId designId,
+            String name,
+            List<String> sizes,
+            List<TemplatePieceView> pieces,
+            List<String> chosenSizes,
+            List<String> chosenPieces,
+            PaperKind paper,
+            List<TemplateView> templates,
+            TemplatePages pages) {}
+
+    /**
+     * A piece that a template can be drawn of.
+     *
+     * @param plain it is a rectangle, which a ruler draws as well
+     */
+    public record TemplatePieceView(String letter, String name, String cloth, boolean plain) {}
+
+    /**
+     * A template where it lies.
+     *
+     * @param cut where it is cut, as an SVG path
+     * @param marked all else that is drawn, as an SVG path
+     */
+    public record TemplateView(
+            String name,
+            List<String> words,
+            double left,
+            double top,
+            double width,
+            double height,
+            String cut,
+            String marked) {}
+
+    /**
+     * The pages that are glued together.
+     *
+     * @param width of the whole plane
+     * @param height likewise
+     * @param paperWidth of one page
+     * @param paperHeight of one page; of a roll, how much of it is needed
+     */
+    public record TemplatePages(
+            double width,
+            double height,
+            double paperWidth,
+            double paperHeight,
+            int rows,
+            int columns,
+            List<TemplatePage> pages) {}
+
+    /** A page, with what it shows of the plane. */
+    public record TemplatePage(String name, double left, double top, double right, double bottom) {}
+}

@@ -1,0 +1,89 @@
+package mardun.app.template;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.LengthView;
+import mardun.core.design.ClothFold;
+import mardun.core.design.Design;
+import mardun.core.design.MaterialSlot;
+import mardun.core.design.PieceNotes;
+import mardun.core.design.SizedPiece;
+import mardun.core.measure.Length;
+import mardun.core.measure.ShownRounding;
+import mardun.core.measure.UnitSystem;
+
+/** What is written on a template: of what it is, how many are cut of which cloth, how large it is, where it is sewn. */
+final class TemplateWords {
+
+    private static final int MOST_NOTES = 4;
+
+    private TemplateWords() {}
+
+    /** The words of pieces that are cut by one template. */
+    static List<String> of(Design design, String size, List<SizedPiece> pieces, ViewWriter writer) {
+        List<String> words = new ArrayList<>();
+        words.add(design.name() + ", " + size);
+        pieces.forEach(piece -> words.add(cut(design, piece)));
+        SizedPiece first = pieces.get(0);
+        words.add(measures(first, writer));
+        seams(first.allowances(), writer).forEach(words::add);
+        PieceNotes.of(first).stream().limit(MOST_NOTES).map(writer::sentence).forEach(words::add);
+        if (first.piece().directional()) {
+            words.add("the arrow is up in the print");
+        }
+        return words;
+    }
+
+    /** The words of sizes of one piece that lie over one another. */
+    static List<String> ofSizes(Design design, Map<String, SizedPiece> sizes, ViewWriter writer) {
+        List<String> words = new ArrayList<>();
+        words.add(design.name());
+        SizedPiece first = sizes.values().iterator().next();
+        words.add(cut(design, first));
+        sizes.forEach((size, piece) -> words.add(size + ": " + measures(piece, writer)));
+        seams(first.allowances(), writer).forEach(words::add);
+        return words;
+    }
+
+    private static String cut(Design design, SizedPiece piece) {
+        String cloth = design.slots().stream()
+                .filter(slot -> slot.key().equals(piece.piece().slot()))
+                .map(MaterialSlot::label)
+                .findFirst()
+                .orElse(piece.piece().slot());
+        return piece.piece().letter() + ": cut " + piece.count() + " of " + cloth
+                + (piece.piece().fold() == ClothFold.NONE ? "" : ", on the fold");
+    }
+
+    private static String measures(SizedPiece piece, ViewWriter writer) {
+        ShownRounding rounding = piece.piece().role().outline();
+        LengthView width = writer.length(piece.width().value(), rounding);
+        LengthView height = writer.length(piece.height().value(), rounding);
+        boolean isInch = writer.system() == UnitSystem.INCH;
+        String inches = width.inch() + " × " + height.inch();
+        String metric = width.metric() + " × " + height.metric();
+        return (isInch ? inches + " (" + metric + ")" : metric + " (" + inches + ")")
+                + (piece.piece().fold() == ClothFold.NONE ? "" : " opened");
+    }
+
+    /** The allowances, edges that have the same together. */
+    private static List<String> seams(Map<String, Length> allowances, ViewWriter writer) {
+        Map<Length, List<String>> edges = new LinkedHashMap<>();
+        allowances.forEach((edge, allowance) -> {
+            if (allowance.isPositive()) {
+                edges.computeIfAbsent(allowance, length -> new ArrayList<>()).add(edge);
+            }
+        });
+        return edges.entrySet().stream()
+                .map(one -> "seam " + own(writer.length(one.getKey(), ShownRounding.NEAREST), writer)
+                        + (one.getValue().size() == 4 ? " all round" : " at " + String.join(", ", one.getValue())))
+                .toList();
+    }
+
+    private static String own(LengthView length, ViewWriter writer) {
+        return writer.system() == UnitSystem.INCH ? length.inch() : length.metric();
+    }
+}

@@ -1,0 +1,217 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import mardun.app.RunningApp.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Templates measure what they shall on the rendered page, whichever paper they are printed on. */
+class TemplatesTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static final int DPI = 300;
+    private static final double MM_PER_PIXEL = 25.4 / DPI;
+    private static final double MARGIN = 9;
+    private static final int DARK = 140;
+    private static long pouch;
+
+    @BeforeAll
+    static void aPouch() {
+        pouch = APP.pouch("Templated pouch {ç}");
+    }
+
+    private static JsonNode templates(String query) {
+        Answer answer = APP.get("/api/designs/" + pouch + "/templates?" + query);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static List<BufferedImage> pages(String query) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs/" + pouch
+                                        + "/templates.pdf?" + query))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
+        assertThat(answer.statusCode()).isEqualTo(200);
+        try (PDDocument document = Loader.loadPDF(answer.body())) {
+            PDFRenderer renderer = new PDFRenderer(document);
+            List<BufferedImage> pages = new ArrayList<>();
+            for (int i = 0; i < document.getNumberOfPages(); i++) {
+                pages.add(renderer.renderImageWithDPI(i, DPI));
+            }
+            return pages;
+        }
+    }
+
+    private static JsonNode template(JsonNode view, String name) {
+        return view.get("templates")
+                .valueStream()
+                .filter(one -> one.get("name").asString().startsWith(name))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no template " + name + " in " + view));
+    }
+
+    /** The middles of the lines that a row of a page crosses between two places, in millimetres from the page's left edge. */
+    private static List<Double> across(BufferedImage page, double y, double from, double to) {
+        List<Double> lines = new ArrayList<>();
+        int row = (int) Math.round(y / MM_PER_PIXEL);
+        int begin = -1;
+        for (int x = (int) (from / MM_PER_PIXEL); x <= to / MM_PER_PIXEL && x < page.getWidth(); x++) {
+            boolean isDark = (page.getRGB(x, row) & 0xff) < DARK;
+            if (isDark && begin < 0) {
+                begin = x;
+            } else if (!isDark && begin >= 0) {
+                lines.add((begin + x) / 2.0 * MM_PER_PIXEL);
+                begin = -1;
+            }
+        }
+        return lines;
+    }
+
+    @Test
+    void theTestSquareAndAPieceMeasureRightOnARoll() throws Exception {
+        String query = "pieces=A&sizes=1&paper=ROLL&rollWidth=24+in";
+        JsonNode view = templates(query);
+        List<BufferedImage> pages = pages(query);
+        assertThat(pages).hasSize(1);
+        BufferedImage page = pages.get(0);
+        assertThat(page.getWidth() * MM_PER_PIXEL).isCloseTo(609.6, within(0.2));
+        JsonNode square = template(view, "Test square");
+        double left = MARGIN + square.get("left").asDouble();
+        double top = MARGIN + square.get("top").asDouble();
+        List<Double> sides = across(page, top + 4, left - 2, left + 52);
+        assertThat(sides.get(sides.size() - 1) - sides.get(0)).isCloseTo(50, within(0.3));
+
+        JsonNode piece = template(view, "A ");
+        double pieceLeft = MARGIN + piece.get("left").asDouble();
+        double wide = piece.get("width").asDouble();
+        List<Double> edges =
+                across(page, MARGIN + piece.get("top").asDouble() + 15, pieceLeft - 2, pieceLeft + wide + 2);
+        assertThat(edges.get(edges.size() - 1) - edges.get(0)).isCloseTo(wide, within(0.3));
+        JsonNode sheet = APP.get("/api/designs/" + pouch)
+                .body()
+                .get("sheet")
+                .get("sizes")
+                .get(1)
+                .get("pieces")
+                .get(0);
+        assertThat(wide).isCloseTo(sheet.get("drawing").get("width").asDouble(), within(0.01));
+    }
+
+    @Test
+    void aPieceOverTwoPagesMeasuresRightOnceTheyAreLaidTogether() throws Exception {
+        String query = "pieces=A&sizes=1&paper=A4";
+        JsonNode view = templates(query);
+        List<BufferedImage> pages = pages(query);
+        JsonNode tiles = view.get("pages").get("pages");
+        assertThat(tiles.size()).isGreaterThan(1);
+        assertThat(pages).as("with the map").hasSize(tiles.size() + 1);
+        JsonNode piece = template(view, "A ");
+        double y = piece.get("top").asDouble() + 15;
+        double left = piece.get("left").asDouble();
+        double right = left + piece.get("width").asDouble();
+        List<Double> edges = new ArrayList<>();
+        for (int i = 0; i < tiles.size(); i++) {
+            double tileLeft = tiles.get(i).get("left").asDouble();
+            double tileTop = tiles.get(i).get("top").asDouble();
+            double tileBottom = tiles.get(i).get("bottom").asDouble();
+            if (y > tileTop + 1 && y < tileBottom - 1) {
+                across(pages.get(i + 1), MARGIN + y - tileTop, MARGIN, 210 - MARGIN)
+                        .forEach(x -> edges.add(x - MARGIN + tileLeft));
+            }
+        }
+        assertThat(edges).anySatisfy(x -> assertThat(x).isCloseTo(left, within(0.3)));
+        assertThat(edges).anySatisfy(x -> assertThat(x).isCloseTo(right, within(0.3)));
+    }
+
+    @Test
+    void thePiecesThatARulerDoesNotDrawAreChosenByThemselves() {
+        JsonNode view = templates("");
+        assertThat(view.get("chosenSizes")).hasSize(1);
+        view.get("pieces")
+                .forEach(piece -> assertThat(view.get("chosenPieces")
+                                .valueStream()
+                                .anyMatch(letter -> letter.equals(piece.get("letter"))))
+                        .as(piece.toString())
+                        .isEqualTo(!piece.get("plain").asBoolean()));
+        assertThat(template(view, "A ").get("words").toString())
+                .contains("cut 2 of")
+                .contains("seam ");
+    }
+
+    @Test
+    void oneTemplateServesPiecesThatAreCutAlike() {
+        long design = APP.pouch("Twin pouch");
+        JsonNode read = APP.get("/api/designs/" + design).body();
+        ObjectNode document = (ObjectNode) read.get("document").deepCopy();
+        ArrayNode pieces = (ArrayNode) document.get("pieces");
+        ObjectNode twin = (ObjectNode) pieces.get(0).deepCopy();
+        twin.put("letter", "Y").put("name", "Second front");
+        pieces.add(twin);
+        Answer saved = APP.put(
+                "/api/designs/" + design, Map.of("version", read.get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        JsonNode view = APP.get("/api/designs/" + design + "/templates?pieces=A&pieces=Y")
+                .body();
+        assertThat(view.get("templates")).hasSize(2);
+        assertThat(view.get("templates").toString()).contains("Y Second front");
+    }
+
+    @Test
+    void sizesLieOverOneAnotherOrApart() {
+        assertThat(templates("pieces=A&sizes=0&sizes=1").get("templates")).hasSize(3);
+        JsonNode nested = templates("pieces=A&sizes=0&sizes=1&drawn=NESTED");
+        assertThat(nested.get("templates")).hasSize(2);
+        assertThat(template(nested, "A ").get("words").toString())
+                .contains("small: ")
+                .contains("medium: ");
+    }
+
+    @Test
+    void theDrawingIsInRealMillimetres() {
+        String svg = APP.text("/api/designs/" + pouch + "/templates.svg?pieces=A");
+        JsonNode pages = templates("pieces=A").get("pages");
+        assertThat(svg)
+                .startsWith("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\""
+                        + String.format(
+                                Locale.ROOT, "%.3fmm", pages.get("width").asDouble()));
+        assertThat(svg)
+                .contains("<title>A Outer panel</title>")
+                .contains("class=\"seam\"")
+                .contains("Templated pouch {ç}");
+    }
+
+    @Test
+    void refusesWhatCanNotBePrinted() {
+        String path = "/api/designs/" + pouch + "/templates";
+        assertThat(APP.get(path + "?pieces=Q").detail()).contains("has no piece “Q”");
+        assertThat(APP.get(path + "?sizes=9").detail()).contains("and none at place 9");
+        assertThat(APP.get(path + "?paper=ROLL&rollWidth=wide").on("rollWidth")).isNotEmpty();
+        assertThat(APP.get(path + "?paper=ROLL&rollWidth=5+in").on("rollWidth")).contains("between 20 cm and 160 cm");
+        assertThat(APP.get(path + "?paper=ROLL&rollWidth=8+in").on("rollWidth")).contains("wider");
+        assertThat(APP.get("/api/designs/99999/templates").status()).isEqualTo(404);
+        assertThat(APP.get(path + "?paper=NAPKIN").status()).isBetween(400, 422);
+    }
+}

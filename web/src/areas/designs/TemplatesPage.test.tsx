@@ -1,0 +1,103 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { server } from '../../ui/fixtures.test.helper';
+import { rendered } from '../../ui/rendered.test.helper';
+import TemplatesPage, { query } from './TemplatesPage';
+
+const view: Schemas['TemplatesView'] = {
+  designId: 4,
+  name: 'Owl pouch',
+  sizes: ['small', 'large, for {ç}'],
+  pieces: [
+    { letter: 'A', name: 'Front', cloth: 'Outer cloth', plain: false },
+    { letter: 'B', name: 'Tab', cloth: 'Outer cloth', plain: true },
+  ],
+  chosenSizes: ['small'],
+  chosenPieces: ['A'],
+  paper: 'LETTER',
+  templates: [
+    {
+      name: 'A Front',
+      words: ['cut 1'],
+      left: 8,
+      top: 8,
+      width: 90,
+      height: 60,
+      cut: 'M8 8L98 8',
+      marked: '',
+    },
+  ],
+  pages: {
+    width: 106,
+    height: 76,
+    paperWidth: 215.9,
+    paperHeight: 279.4,
+    rows: 1,
+    columns: 1,
+    pages: [{ name: 'A1', left: 0, top: 0, right: 197.9, bottom: 261.4 }],
+  },
+};
+
+const shown = () => {
+  const sent = server({ '/api/designs/4/templates': view });
+  rendered(<TemplatesPage />, 'INCH', undefined, {
+    path: '/designs/4/templates',
+    route: '/designs/:id/templates',
+  });
+  return sent;
+};
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('templates', () => {
+  it('shows what is on how many pages, and says what a ruler draws', async () => {
+    shown();
+    expect(await screen.findByText('One page')).toBeVisible();
+    expect(screen.getByText(/a ruler will do/)).toBeVisible();
+    expect(screen.getByRole('checkbox', { name: /Front/ })).toBeChecked();
+    expect(screen.getByRole('checkbox', { name: /Tab/ })).not.toBeChecked();
+    expect(screen.getByRole('link', { name: 'As PDF' })).toHaveAttribute(
+      'href',
+      '/api/designs/4/templates.pdf?paper=LETTER',
+    );
+  });
+
+  it('asks for sizes by their place, and offers to lay them over one another', async () => {
+    const sent = shown();
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'large, for {ç}' }));
+    await userEvent.click(screen.getByRole('checkbox', { name: /over one another/ }));
+    expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?sizes=0&sizes=1&paper=LETTER&drawn=NESTED');
+  });
+
+  it('keeps at least one piece', async () => {
+    const sent = shown();
+    const front = await screen.findByRole('checkbox', { name: /Front/ });
+    const before = sent.length;
+    await userEvent.click(front);
+    expect(front).toBeChecked();
+    expect(sent).toHaveLength(before);
+  });
+
+  it('waits for the width of a roll', async () => {
+    const sent = shown();
+    await userEvent.selectOptions(await screen.findByLabelText('Paper'), 'ROLL');
+    const paper = screen.getByRole('region', { name: 'On paper' });
+    expect(within(paper).queryByRole('link', { name: 'As PDF' })).toBeNull();
+    await userEvent.type(screen.getByLabelText('Width of the roll'), '36 in');
+    expect(await within(paper).findByRole('link', { name: 'As PDF' })).toBeVisible();
+    await waitFor(() =>
+      expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?paper=ROLL&rollWidth=36+in'),
+    );
+  });
+});
+
+describe('what is asked for', () => {
+  it('leaves out what nobody chose', () => {
+    expect(query({ drawn: 'APART' }, '')).toBe('');
+    expect(query({ pieces: ['A', 'B'], paper: 'A4', drawn: 'APART' }, '9 cm')).toBe(
+      'pieces=A&pieces=B&paper=A4',
+    );
+  });
+});

@@ -1,0 +1,260 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { api, type Schemas } from '../../api/client';
+import { ButtonLink } from '../../ui/Button';
+import { SelectField, TextField } from '../../ui/Field';
+import { ProblemNotice } from '../../ui/Notice';
+import { useSettled } from '../../ui/useSettled';
+import { useTitle } from '../../ui/useTitle';
+import { useUnits } from '../../ui/units';
+
+type View = Schemas['TemplatesView'];
+
+const LINK =
+  'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
+
+interface Asked {
+  sizes?: number[];
+  pieces?: string[];
+  paper?: View['paper'];
+  drawn: 'APART' | 'NESTED';
+}
+
+/** What is asked for, as it stands in an address. */
+export function query(asked: Asked, rollWidth: string) {
+  const params = new URLSearchParams();
+  asked.sizes?.forEach((size) => params.append('sizes', String(size)));
+  asked.pieces?.forEach((letter) => params.append('pieces', letter));
+  if (asked.paper) params.set('paper', asked.paper);
+  if (asked.paper === 'ROLL') params.set('rollWidth', rollWidth);
+  if (asked.drawn === 'NESTED') params.set('drawn', 'NESTED');
+  return params.toString();
+}
+
+/** Templates of a design's pieces, true to size: which, on what paper, and how the pages lie. */
+export default function TemplatesPage() {
+  const { id } = useParams();
+  const units = useUnits();
+  const [asked, setAsked] = useState<Asked>({ drawn: 'APART' });
+  const [rollWidth, setRollWidth] = useState('');
+  const paper = asked.paper ?? (units.isInch ? 'LETTER' : 'A4');
+  const words = query({ ...asked, paper }, useSettled(rollWidth, 300));
+  const { data, error } = useQuery({
+    queryKey: ['templates', id, words],
+    queryFn: () => api.get<View>(`/api/designs/${id}/templates?${words}`),
+    placeholderData: keepPreviousData,
+    enabled: paper !== 'ROLL' || rollWidth.trim() !== '',
+  });
+  useTitle(data ? `Templates of ${data.name}` : 'Templates');
+  if (error && !data) return <ProblemNotice problem={error} />;
+  if (!data) return <p className="text-soft">Drawing …</p>;
+  const isWrong = Boolean(error) || (paper === 'ROLL' && rollWidth.trim() === '');
+  return (
+    <>
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1>Templates of {data.name}</h1>
+          <p className="text-soft">
+            True to size: print at 100 %, and measure the test square before you cut.
+          </p>
+        </div>
+        <ButtonLink look="quiet" to={`/designs/${id}`}>
+          The design
+        </ButtonLink>
+      </header>
+      <div className="grid items-start gap-4 lg:grid-cols-[340px_1fr]">
+        <Choices
+          view={data}
+          paper={paper}
+          asked={asked}
+          onAsk={setAsked}
+          rollWidth={rollWidth}
+          onRollWidth={setRollWidth}
+        />
+        <section className="sheet p-4" aria-label="On paper">
+          <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
+            <h2>{pagesInWords(data)}</h2>
+            {!isWrong && (
+              <div className="flex gap-2.5">
+                <a className={LINK} href={`/api/designs/${id}/templates.pdf?${words}`} download>
+                  As PDF
+                </a>
+                <a className={LINK} href={`/api/designs/${id}/templates.svg?${words}`} download>
+                  As SVG
+                </a>
+              </div>
+            )}
+          </div>
+          {error && <ProblemNotice problem={error} />}
+          <PlaneDrawing view={data} />
+        </section>
+      </div>
+    </>
+  );
+}
+
+function pagesInWords({ pages, paper }: View) {
+  if (paper === 'ROLL') return `One sheet, ${(pages.paperHeight / 10).toFixed(0)} cm of the roll`;
+  const count = pages.pages.length;
+  return count === 1 ? 'One page' : `${count} pages, with a map of them`;
+}
+
+function Choices({
+  view,
+  paper,
+  asked,
+  onAsk,
+  rollWidth,
+  onRollWidth,
+}: {
+  view: View;
+  paper: View['paper'];
+  asked: Asked;
+  onAsk: (asked: Asked) => void;
+  rollWidth: string;
+  onRollWidth: (width: string) => void;
+}) {
+  const units = useUnits();
+  const sizes = view.sizes.flatMap((size, place) => (view.chosenSizes.includes(size) ? [place] : []));
+  const chooseSize = (place: number, on: boolean) => {
+    const now = view.sizes
+      .map((_, i) => i)
+      .filter((i) => (i === place ? on : (asked.sizes ?? sizes).includes(i)));
+    if (now.length > 0) onAsk({ ...asked, sizes: now });
+  };
+  const choosePiece = (letter: string, on: boolean) => {
+    const now = view.pieces
+      .map((piece) => piece.letter)
+      .filter((one) => (one === letter ? on : (asked.pieces ?? view.chosenPieces).includes(one)));
+    if (now.length > 0) onAsk({ ...asked, pieces: now });
+  };
+  return (
+    <section className="sheet space-y-4 p-4" aria-label="Which templates">
+      <fieldset>
+        <legend className="font-semibold">Sizes</legend>
+        {view.sizes.map((size, place) => (
+          <label key={size} className="flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={(asked.sizes ?? sizes).includes(place)}
+              onChange={(event) => chooseSize(place, event.target.checked)}
+            />
+            {size}
+          </label>
+        ))}
+        {(asked.sizes ?? sizes).length > 1 && (
+          <label className="mt-1 flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={asked.drawn === 'NESTED'}
+              onChange={(event) => onAsk({ ...asked, drawn: event.target.checked ? 'NESTED' : 'APART' })}
+            />
+            lay the sizes of a piece over one another
+          </label>
+        )}
+      </fieldset>
+      <fieldset>
+        <legend className="font-semibold">Pieces</legend>
+        {view.pieces.map((piece) => (
+          <label key={piece.letter} className="flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={(asked.pieces ?? view.chosenPieces).includes(piece.letter)}
+              onChange={(event) => choosePiece(piece.letter, event.target.checked)}
+            />
+            <span>
+              <b>{piece.letter}</b> {piece.name}
+              <span className="block text-[13px] text-soft">
+                {piece.cloth}
+                {piece.plain && ', a plain rectangle: a ruler will do'}
+              </span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <SelectField
+        label="Paper"
+        value={paper}
+        onChange={(event) => onAsk({ ...asked, paper: event.target.value as View['paper'] })}
+      >
+        <option value="A4">A4</option>
+        <option value="LETTER">Letter</option>
+        <option value="ROLL">from a copy shop’s roll</option>
+      </SelectField>
+      {paper === 'ROLL' && (
+        <TextField
+          label="Width of the roll"
+          value={rollWidth}
+          placeholder={units.isInch ? '36 in' : '91 cm'}
+          maxLength={40}
+          onChange={(event) => onRollWidth(event.target.value)}
+        />
+      )}
+    </section>
+  );
+}
+
+/** All templates where they lie, with the pages that they are printed on. */
+function PlaneDrawing({ view: { pages, templates } }: { view: View }) {
+  const right = Math.max(pages.width, ...pages.pages.map((page) => page.right));
+  const bottom = Math.max(pages.height, ...pages.pages.map((page) => page.bottom));
+  const unit = Math.max(right, bottom) / 500;
+  return (
+    <svg
+      viewBox={`${-unit} ${-unit} ${right + 2 * unit} ${bottom + 2 * unit}`}
+      className="block max-h-[70vh] w-full"
+      role="img"
+      aria-label={`${templates.length} templates on ${pages.pages.length} pages`}
+    >
+      {pages.pages.map((page, i) => (
+        <g key={page.name}>
+          <rect
+            x={page.left}
+            y={page.top}
+            width={page.right - page.left}
+            height={page.bottom - page.top}
+            fill={i % 2 ? 'var(--color-tape)' : '#fff'}
+            fillOpacity=".7"
+            stroke="var(--color-tape-edge)"
+            strokeWidth={unit}
+          />
+          {pages.pages.length > 1 && (
+            <text
+              x={page.left + 4 * unit}
+              y={page.bottom - 5 * unit}
+              fontSize={13 * unit}
+              fill="var(--color-soft)"
+            >
+              {page.name}
+            </text>
+          )}
+        </g>
+      ))}
+      {templates.map((template, i) => (
+        <g key={i}>
+          <path d={template.marked} fill="none" stroke="var(--color-soft)" strokeWidth={unit * 0.7} />
+          <path
+            d={template.cut}
+            fill="var(--color-woad-mid)"
+            fillOpacity=".28"
+            stroke="var(--color-ink)"
+            strokeWidth={unit * 1.4}
+          />
+          <text
+            x={template.left + template.width / 2}
+            y={template.top + template.height / 2 + 5 * unit}
+            fontSize={Math.min(15 * unit, (1.7 * template.width) / template.name.length)}
+            textAnchor="middle"
+            fontWeight="600"
+          >
+            {template.name}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
