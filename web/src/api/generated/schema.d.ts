@@ -4,6 +4,118 @@
  */
 
 export interface paths {
+  '/api/backups': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBackups'];
+    put?: never;
+    post: operations['makeBackup'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/archive.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['downloadArchive'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/kept/{name}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['downloadBackup'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/kept/{name}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['openBackup'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/place': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeBackupPlace'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['openArchive'];
+    delete: operations['giveRestoreUp'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/backups/restore/accept': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['acceptRestore'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches': {
     parameters: {
       query?: never;
@@ -3258,6 +3370,32 @@ export interface components {
       reason: string;
       /** Format: int64 */
       version: number;
+    };
+    BackupPlaceForm: {
+      folder: string;
+      /** Format: int64 */
+      version: number;
+    };
+    BackupPlaceView: {
+      folder: string;
+      /** Format: date-time */
+      lastAt?: string;
+      late: boolean;
+      trouble: string;
+      /** Format: int64 */
+      version: number;
+    };
+    BackupView: {
+      /** Format: int64 */
+      bytes: number;
+      /** Format: date-time */
+      madeAt: string;
+      name: string;
+    };
+    BackupsView: {
+      kept: components['schemas']['BackupView'][];
+      place: components['schemas']['BackupPlaceView'];
+      restore?: components['schemas']['RestoreView'];
     };
     BagSize: {
       across?: components['schemas']['LengthView'];
@@ -6763,6 +6901,24 @@ export interface components {
       /** Format: int64 */
       y: number;
     };
+    RestoreAccepted: {
+      id: string;
+    };
+    RestoreLine: {
+      /** Format: int64 */
+      now: number;
+      /** Format: int64 */
+      then: number;
+      what: string;
+    };
+    RestoreView: {
+      id: string;
+      lines: components['schemas']['RestoreLine'][];
+      /** Format: date-time */
+      madeAt: string;
+      /** Format: int32 */
+      pictures: number;
+    };
     RevisionView: {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
@@ -7766,6 +7922,7 @@ export interface components {
       shortest: string;
       width: string;
     };
+    StreamingResponseBody: unknown;
     StretchView: {
       /** Format: int32 */
       bags: number;
@@ -8645,6 +8802,194 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  readBackups: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BackupsView'];
+        };
+      };
+    };
+  };
+  makeBackup: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BackupsView'];
+        };
+      };
+    };
+  };
+  downloadArchive: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
+  downloadBackup: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': string;
+        };
+      };
+    };
+  };
+  openBackup: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RestoreView'];
+        };
+      };
+    };
+  };
+  changeBackupPlace: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BackupPlaceForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BackupsView'];
+        };
+      };
+    };
+  };
+  openArchive: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RestoreView'];
+        };
+      };
+    };
+  };
+  giveRestoreUp: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  acceptRestore: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RestoreAccepted'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   listBatches: {
     parameters: {
       query?: {

@@ -9,6 +9,7 @@ import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
+import { BackupsPart } from './BackupsPart';
 import { DoorPart } from './DoorPart';
 import { MachineList } from './MachineList';
 
@@ -45,6 +46,7 @@ export default function SettingsPage() {
   return (
     <>
       <SettingsForm stored={data} />
+      <BackupsPart />
       <DoorPart />
     </>
   );

@@ -11,6 +11,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Map;
+import java.util.Optional;
+import mardun.app.backup.ArchiveRefusedException;
+import mardun.app.backup.PendingRestore;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.ContextClosedEvent;
@@ -26,14 +30,28 @@ public final class WorkroomFolder {
 
     private WorkroomFolder() {}
 
+    /** A folder that is taken, and what holds it. */
+    record Taken(Path folder, FileChannel lock) {
+
+        /** Gives it back, because the application didn't start. */
+        void giveBack() {
+            try {
+                lock.close();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+
     /**
      * Takes the data folder for an application that is about to start, and gives it back when that stops. The lock goes
      * with the process, so one that was killed leaves the folder free.
      *
+     * @return what was taken
      * @throws StartRefusedException if the folder or the port is in use, or demo and real data would share the folder
      * @throws IOException if the folder can't be written
      */
-    static void takeFor(ConfigurableApplicationContext context) throws IOException {
+    static Taken takeFor(ConfigurableApplicationContext context) throws IOException {
         Path folder = Path.of(context.getEnvironment().getRequiredProperty("mardun.data"))
                 .toAbsolutePath()
                 .normalize();
@@ -45,10 +63,19 @@ public final class WorkroomFolder {
         try {
             keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
             checkPort(context.getEnvironment().getProperty("server.port", Integer.class, 8080));
+            restore(folder, context.getEnvironment().getProperty("mardun.restore", ""));
+            WorkroomFile.check(folder);
         } catch (IOException | StartRefusedException refused) {
             lock.close();
             throw refused;
         }
+        context.addApplicationListener((ApplicationListener<ApplicationReadyEvent>) ready -> {
+            try {
+                WorkroomFile.mark(folder);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
         context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> {
             try {
                 lock.close();
@@ -56,6 +83,23 @@ public final class WorkroomFolder {
                 throw new UncheckedIOException(e);
             }
         });
+        return new Taken(folder, lock);
+    }
+
+    /** Puts a workroom in its place that was restored before, or that is restored now. */
+    private static void restore(Path folder, String archive) throws IOException {
+        Optional<Path> replaced = PendingRestore.finish(folder);
+        replaced.ifPresent(
+                path -> System.err.println("A backup was restored. What was there before is in " + path + "."));
+        if (archive.isEmpty()) {
+            return;
+        }
+        try {
+            PendingRestore.restore(Path.of(archive), folder);
+            System.err.println(archive + " was restored.");
+        } catch (ArchiveRefusedException refused) {
+            throw new StartRefusedException("Nothing was changed. " + refused.getMessage(), refused);
+        }
     }
 
     private static FileChannel lock(Path folder) throws IOException {
@@ -77,7 +121,7 @@ public final class WorkroomFolder {
 
     private static void keepDemoApart(Path folder, boolean demo) throws IOException {
         Path mark = folder.resolve(DEMO_MARK);
-        boolean hasData = Files.exists(folder.resolve("mardun.mv.db"));
+        boolean hasData = Files.exists(folder.resolve(WorkroomFile.NAME));
         if (demo && hasData && !Files.exists(mark)) {
             throw new StartRefusedException(
                     "The folder " + folder + " holds a maker's own data, so the demo doesn't start on it.");

@@ -76,7 +76,13 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
     }
 
     public void start() {
-        context = Mardun.run(Stream.concat(Stream.of("--mardun.data=" + folder, "--server.port=0"), arguments.stream())
+        context = Mardun.run(Stream.concat(
+                        Stream.of(
+                                "--mardun.data=" + folder,
+                                "--server.port=0",
+                                "--mardun.restarts=false",
+                                "--mardun.backups.automatic=false"),
+                        arguments.stream())
                 .toArray(String[]::new));
     }
 

@@ -45,6 +45,32 @@ class SafetyTest {
                 .contains("200");
     }
 
+    /** A page of another port of this machine is another page, whatever token it brings. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Origin: http://localhost:3000",
+                "Origin: null",
+                "Sec-Fetch-Site: cross-site",
+                "Sec-Fetch-Site: same-site"
+            })
+    void anotherPageIsNotAnswered(String header) throws IOException {
+        String token = "X-XSRF-TOKEN: own\r\nCookie: XSRF-TOKEN=own\r\n";
+        assertThat(statusLine("POST /api/designs HTTP/1.1\r\nHost: localhost\r\n" + header + "\r\n" + token
+                        + "Content-Type: application/json\r\nContent-Length: 2\r\nConnection: close\r\n\r\n{}"))
+                .contains("403");
+        assertThat(statusLine(
+                        "GET /api/settings HTTP/1.1\r\nHost: localhost\r\n" + header + "\r\nConnection: close\r\n\r\n"))
+                .contains("403");
+    }
+
+    @Test
+    void theTokenGoesToOwnPagesAlone() throws IOException {
+        assertThat(answer("GET /api/settings HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n"))
+                .contains("XSRF-TOKEN=")
+                .contains("SameSite=Strict");
+    }
+
     @Test
     void onlyTheLoopbackAddressListens() throws IOException {
         List<InetAddress> others = new ArrayList<>();

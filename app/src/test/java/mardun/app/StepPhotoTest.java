@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
 /** The maker's own photo of a step is shown whenever the step comes up, in whatever batch. */
 class StepPhotoTest {
 
-    private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 1, 2, 3};
+    private static final byte[] PNG = TestPhoto.png();
 
     @RegisterExtension
     static final RunningApp APP = new RunningApp();

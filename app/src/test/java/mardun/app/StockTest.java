@@ -711,7 +711,7 @@ class StockTest {
     @Test
     void aPhotoIsKeptReplacedAndTakenAway() {
         long cloth = APP.enter(APP.cloth("With a photo", "44 in", "9.00", ""));
-        byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 1, 2, 3};
+        byte[] png = TestPhoto.png();
         String path = "/api/materials/" + cloth + "/photo?version=";
         assertThat(APP.put(path + "0", Map.of()).status()).isEqualTo(415);
         assertThat(APP.uploadInPlace(path + "0", "no picture".getBytes()).detail())
@@ -732,7 +732,7 @@ class StockTest {
     @Test
     void aNewPhotoStaysEvenIfTheOldOneCantBeRemoved() throws IOException {
         long cloth = APP.enter(APP.cloth("With a stubborn photo", "44 in", "9.00", ""));
-        byte[] png = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 7};
+        byte[] png = TestPhoto.png();
         String path = "/api/materials/" + cloth + "/photo?version=";
         Answer first = APP.uploadInPlace(path + "0", png);
         Path pictures = APP.folder().resolve("pictures");

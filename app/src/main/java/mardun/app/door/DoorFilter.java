@@ -31,6 +31,7 @@ class DoorFilter extends OncePerRequestFilter {
     /** What a device carries that came in. */
     static final String COOKIE = "mardun-door";
 
+    private static final String SEC_FETCH_SITE = "Sec-Fetch-Site";
     private static final Set<String> OWN_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
     private static final Set<String> OWN_ADDRESSES = Set.of("127.0.0.1", "0:0:0:0:0:0:0:1", "::1");
     private static final Set<String> AT_THE_DOOR = Set.of("/api/door", "/api/door/enter");
@@ -81,7 +82,13 @@ class DoorFilter extends OncePerRequestFilter {
 
     private static boolean isOfAnotherPage(HttpServletRequest request) {
         String origin = request.getHeader(HttpHeaders.ORIGIN);
-        return origin != null && !isSame(origin, request.getHeader(HttpHeaders.HOST));
+        boolean isForeign = origin != null && !isSame(origin, request.getHeader(HttpHeaders.HOST));
+        return isForeign || isGuarded(request) && !isAskedHere(request.getHeader(SEC_FETCH_SITE));
+    }
+
+    /** Browsers say whose page asks, also where they send no origin; who opens an address by hand is nobody's page. */
+    private static boolean isAskedHere(@Nullable String site) {
+        return site == null || site.equals("same-origin") || site.equals("none");
     }
 
     private static boolean isSame(String origin, @Nullable String host) {

@@ -36,15 +36,17 @@ public class Pictures {
     }
 
     /**
-     * Keeps a picture. Answers its name.
+     * Keeps a picture, written anew. Answers its name.
      *
      * @throws RefusedException if it is too large, or no picture that a browser shows
      */
     public String keep(byte[] bytes) {
-        String name = UUID.randomUUID() + "." + kind(bytes);
+        check(bytes);
+        PhotoReader.Photo photo = PhotoReader.read(bytes);
+        String name = UUID.randomUUID() + "." + photo.ending();
         try {
             Files.createDirectories(folder);
-            Files.write(folder.resolve(name), bytes);
+            Files.write(folder.resolve(name), photo.bytes());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -63,21 +65,17 @@ public class Pictures {
         }
     }
 
-    /** The kind of picture, by its first bytes; what a file is called is no proof. */
-    private static String kind(byte[] bytes) {
+    /** Refuses what isn't a photo by its first bytes; what a file is called is no proof. */
+    private static void check(byte[] bytes) {
         if (bytes.length > MOST_BYTES) {
             throw RefusedException.conflict("The photo is larger than 6 MB. Make it smaller first.");
         }
-        if (starts(bytes, 0, 0xFF, 0xD8, 0xFF)) {
-            return "jpg";
+        boolean isPhoto = starts(bytes, 0, 0xFF, 0xD8, 0xFF)
+                || starts(bytes, 0, 0x89, 'P', 'N', 'G')
+                || starts(bytes, 0, 'R', 'I', 'F', 'F') && starts(bytes, 8, 'W', 'E', 'B', 'P');
+        if (!isPhoto) {
+            throw PhotoReader.noPhoto();
         }
-        if (starts(bytes, 0, 0x89, 'P', 'N', 'G')) {
-            return "png";
-        }
-        if (starts(bytes, 0, 'R', 'I', 'F', 'F') && starts(bytes, 8, 'W', 'E', 'B', 'P')) {
-            return "webp";
-        }
-        throw RefusedException.conflict("This isn't a photo that can be shown. Choose a JPEG, PNG or WebP picture.");
     }
 
     private static boolean starts(byte[] bytes, int at, int... wanted) {

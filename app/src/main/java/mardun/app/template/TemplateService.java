@@ -156,10 +156,12 @@ class TemplateService {
 
     private static List<String> sizes(Design design, List<Integer> asked) {
         int many = design.sizes().size();
-        asked.stream().filter(size -> size < 0 || size >= many).findFirst().ifPresent(unknown -> {
-            throw RefusedException.missing(
-                    "“" + design.name() + "” has " + many + " sizes, and none at place " + unknown + ".");
-        });
+        for (Integer size : asked) {
+            if (size == null || size < 0 || size >= many) {
+                throw RefusedException.missing(
+                        "“" + design.name() + "” has " + many + " sizes, and none at place " + size + ".");
+            }
+        }
         return asked.isEmpty()
                 ? design.sizes().subList(0, 1)
                 : IntStream.range(0, many)

@@ -4,9 +4,9 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Nobody signs in on the loopback address, but no other page may act in the maker's name. */
@@ -17,10 +17,17 @@ class SecurityConfiguration {
     private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self'"
             + " data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    /** The token is sent with requests of Mardun's own pages alone. */
+    private static CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
+    }
+
     @Bean
     SecurityFilterChain security(HttpSecurity http) {
         return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
-                .csrf(CsrfConfigurer::spa)
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .formLogin(AbstractHttpConfigurer::disable)

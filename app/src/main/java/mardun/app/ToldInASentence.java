@@ -1,0 +1,16 @@
+package mardun.app;
+
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.SpringBootExceptionReporter;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** What {@link Mardun} tells the person who started it in a sentence isn't told once more with its insides. */
+class ToldInASentence implements SpringBootExceptionReporter {
+
+    ToldInASentence(@Nullable ConfigurableApplicationContext context) {}
+
+    @Override
+    public boolean reportException(Throwable failure) {
+        return failure instanceof StartRefusedException || WorkroomFile.isDamage(failure);
+    }
+}
