@@ -1124,6 +1124,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/design-book.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportDesignBook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/design-files': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['importDesigns'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/design-forms': {
     parameters: {
       query?: never;
@@ -1359,6 +1391,22 @@ export interface paths {
     put: operations['changeDesign'];
     post?: never;
     delete: operations['removeDesign'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/design.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportDesign'];
+    put?: never;
+    post?: never;
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -4421,6 +4469,12 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    DesignBook: {
+      designs: components['schemas']['DesignFile'][];
+      /** Format: int32 */
+      format: number;
+      kind: string;
+    };
     DesignDocument: {
       begun?: components['schemas']['Begun'];
       casings: components['schemas']['Casing'][];
@@ -4446,6 +4500,15 @@ export interface components {
       /** Format: int32 */
       usualUnits: number;
       zips: components['schemas']['ZipFit'][];
+    };
+    DesignFile: {
+      design: components['schemas']['DesignDocument'];
+      /** Format: int32 */
+      format: number;
+      kind: string;
+      materials: {
+        [key: string]: components['schemas']['MaterialDescription'];
+      };
     };
     DesignLine: {
       cost?: components['schemas']['MoneyView'];
@@ -5088,6 +5151,15 @@ export interface components {
       total: number;
       unknown: string[];
     };
+    ImportedDesign: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+    };
+    ImportedDesigns: {
+      designs: components['schemas']['ImportedDesign'][];
+      unmatched: string[];
+    };
     InputView: {
       label: string;
       symbol: string;
@@ -5565,6 +5637,20 @@ export interface components {
       passable: components['schemas']['SpoolView'][];
       /** Format: int64 */
       thread?: number;
+    };
+    MaterialDescription: {
+      colour: string;
+      /** @enum {string} */
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
+      name: string;
     };
     MaterialForm: {
       /** @enum {string} */
@@ -10736,6 +10822,49 @@ export interface operations {
       };
     };
   };
+  exportDesignBook: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignBook'];
+        };
+      };
+    };
+  };
+  importDesigns: {
+    parameters: {
+      query: {
+        requestId: string;
+        name?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ImportedDesigns'];
+        };
+      };
+    };
+  };
   listForms: {
     parameters: {
       query?: never;
@@ -11156,6 +11285,28 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  exportDesign: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignFile'];
+        };
       };
     };
   };

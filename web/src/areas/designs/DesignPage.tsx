@@ -149,6 +149,15 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               Templates
             </ButtonLink>
           )}
+          {!draft.isChanged && (
+            <a
+              className="inline-flex min-h-11 shrink-0 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
+              href={`/api/designs/${design.id}/design.json`}
+              download
+            >
+              As a file
+            </a>
+          )}
           {(history.canUndo || history.canRedo) && (
             <>
               <Button look="quiet" onClick={history.undo} disabled={!history.canUndo} title="Ctrl+Z">

@@ -8,6 +8,7 @@ import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
+import { TakeIn } from './TakeIn';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 
@@ -62,6 +63,16 @@ export default function DesignsPage() {
           <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
             {putAway ? 'Those in use' : 'Put away'}
           </Button>
+          {!none && (
+            <a
+              className="inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
+              href="/api/design-book.json"
+              download
+            >
+              All as a file
+            </a>
+          )}
+          <TakeIn />
           <ButtonLink to="/designs/new">New design</ButtonLink>
         </div>
       </header>

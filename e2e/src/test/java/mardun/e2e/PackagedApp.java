@@ -229,6 +229,20 @@ final class PackagedApp implements AutoCloseable {
         }
     }
 
+    /** Sends something; answers its status, or 0 where the process ended before it answered. */
+    int tryPost(String path, String json) {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(posting(path, json).build(), BodyHandlers.discarding())
+                    .statusCode();
+        } catch (IOException cut) {
+            return 0;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return 0;
+        }
+    }
+
     /** Sends something and ends the process so many milliseconds later, whether it has answered by then or not. */
     void postAndKill(String path, String json, int millis) throws IOException {
         CompletableFuture<?> sent = HttpClient.newHttpClient()

@@ -489,5 +489,11 @@ public record DesignDocument(
             MaterialKind kind,
             List<ClothKind> cloths,
             @Nullable Ware ware,
-            @Nullable MaterialId materialId) {}
+            @Nullable MaterialId materialId) {
+
+        /** The same, usually filled with that material. */
+        public SlotRow filledWith(MaterialId material) {
+            return new SlotRow(key, label, kind, cloths, ware, material);
+        }
+    }
 }

@@ -1,5 +1,6 @@
 package mardun.app.paper;
 
+import java.util.ArrayList;
 import java.util.List;
 import mardun.core.label.LabelFace;
 import mardun.core.label.LabelSheet;
@@ -8,8 +9,6 @@ import mardun.core.measure.LengthUnit;
 
 /** Labels on sheets as a PDF file, true to size: every millimetre of a label is one on the paper. */
 public final class LabelPaper {
-
-    private static final double BLACK = 0;
 
     private LabelPaper() {}
 
@@ -55,12 +54,15 @@ public final class LabelPaper {
         LabelFace.Box box = code.box();
         double wide = box.width() / modules.wide();
         double high = box.height() / modules.high();
+        List<PaperDrawing.Box> dark = new ArrayList<>();
         for (int y = 0; y < modules.high(); y++) {
             for (int x = 0; x < modules.wide(); x++) {
                 if (modules.isDark(x, y)) {
-                    paper.fill(BLACK, left + box.left() + x * wide, top + box.top() + y * high, wide, high);
+                    dark.add(
+                            new PaperDrawing.Box(left + box.left() + x * wide, top + box.top() + y * high, wide, high));
                 }
             }
         }
+        paper.fill(dark);
     }
 }

@@ -129,11 +129,17 @@ public final class PaperDrawing implements AutoCloseable {
         });
     }
 
-    /** A rectangle filled with a grey. */
-    public void fill(double grey, double left, double top, double wide, double high) {
+    /** A rectangle. */
+    public record Box(double left, double top, double wide, double high) {}
+
+    /** Rectangles filled with black as one, so that no light shows between those that touch. */
+    public void fill(List<Box> boxes) {
         written(() -> {
-            stream.setNonStrokingColor((float) grey);
-            stream.addRect(points(left), down(top + high), points(wide), points(high));
+            stream.setNonStrokingColor(0f);
+            for (Box box : boxes) {
+                stream.addRect(
+                        points(box.left()), down(box.top() + box.high()), points(box.wide()), points(box.high()));
+            }
             stream.fill();
         });
     }

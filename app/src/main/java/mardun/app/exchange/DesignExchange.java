@@ -1,0 +1,275 @@
+package mardun.app.exchange;
+
+import jakarta.validation.ConstraintViolation;
+import jakarta.validation.Validator;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignDocument.SlotRow;
+import mardun.app.design.DesignService;
+import mardun.app.design.DesignViews.DesignName;
+import mardun.app.exchange.ExchangeViews.DesignBook;
+import mardun.app.exchange.ExchangeViews.DesignFile;
+import mardun.app.exchange.ExchangeViews.ImportedDesign;
+import mardun.app.exchange.ExchangeViews.ImportedDesigns;
+import mardun.app.exchange.ExchangeViews.MaterialDescription;
+import mardun.app.id.DesignId;
+import mardun.app.material.MaterialService;
+import mardun.app.material.ShelfMaterial;
+import mardun.app.problem.FieldProblem;
+import mardun.app.problem.RefusedException;
+import mardun.app.request.OnceOnly;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes designs into files and takes them in: all of a file, or nothing with the place and the reason. */
+@Service
+class DesignExchange {
+
+    static final String DESIGN = "mardun design";
+    static final String BOOK = "mardun design book";
+    static final int FORMAT = 1;
+    static final int MOST_BYTES = 10_000_000;
+
+    private static final int MOST_DESIGNS = 500;
+
+    /** What names something of one workroom, and means nothing in another one. */
+    private static final Set<String> OWN = Set.of("materialId", "threadId", "bobbinId", "machine");
+
+    private final DesignService designs;
+    private final MaterialService materials;
+    private final OnceOnly onceOnly;
+    private final JsonMapper json;
+    private final Validator validator;
+
+    DesignExchange(
+            DesignService designs, MaterialService materials, OnceOnly onceOnly, JsonMapper json, Validator validator) {
+        this.designs = designs;
+        this.materials = materials;
+        this.onceOnly = onceOnly;
+        this.json = json;
+        this.validator = validator;
+    }
+
+    /** A design as a file. */
+    @Transactional(readOnly = true)
+    public String design(DesignId id) {
+        return written(file(id, shelf()));
+    }
+
+    /** All designs as one file, by name. */
+    @Transactional(readOnly = true)
+    public String book() {
+        Map<Long, ShelfMaterial> shelf = shelf();
+        return written(new DesignBook(
+                BOOK,
+                FORMAT,
+                designs.names().stream()
+                        .sorted(Comparator.comparing(DesignName::name))
+                        .map(one -> file(one.id(), shelf))
+                        .toList()));
+    }
+
+    private String written(Object file) {
+        return json.writerWithDefaultPrettyPrinter().writeValueAsString(file);
+    }
+
+    private Map<Long, ShelfMaterial> shelf() {
+        return materials.onShelf().stream()
+                .collect(Collectors.toMap(material -> material.id().value(), material -> material));
+    }
+
+    private DesignFile file(DesignId id, Map<Long, ShelfMaterial> shelf) {
+        DesignDocument document = designs.document(id);
+        Map<String, MaterialDescription> described = new LinkedHashMap<>();
+        for (SlotRow slot : document.slots()) {
+            Optional.ofNullable(slot.materialId())
+                    .map(material -> shelf.get(material.value()))
+                    .ifPresent(material -> described.put(
+                            slot.key(), new MaterialDescription(material.name(), material.kind(), material.colour())));
+        }
+        JsonNode plain = withoutOwn(json.valueToTree(document));
+        return new DesignFile(DESIGN, FORMAT, json.treeToValue(plain, DesignDocument.class), described);
+    }
+
+    /** The same without what belongs to one workroom alone. */
+    private static JsonNode withoutOwn(JsonNode node) {
+        if (node instanceof ObjectNode object) {
+            object.remove(OWN);
+            object.forEach(DesignExchange::withoutOwn);
+        } else if (node instanceof ArrayNode array) {
+            array.forEach(DesignExchange::withoutOwn);
+        }
+        return node;
+    }
+
+    /** A file as it was sent, with the name that a single design gets instead of its own; empty for its own. */
+    private record Sent(String mark, String name) {}
+
+    /**
+     * Takes the designs of a file in.
+     *
+     * @param name what a single design is to be called; empty for what it is called in the file
+     * @throws RefusedException with the place in the file and the reason; nothing is stored then
+     */
+    ImportedDesigns take(UUID requestId, byte[] bytes, String name) {
+        if (bytes.length > MOST_BYTES) {
+            throw RefusedException.conflict("The file is larger than " + MOST_BYTES / 1_000_000 + " MB.");
+        }
+        List<DesignFile> files = read(bytes, name.strip());
+        List<ImportedDesign> taken = new ArrayList<>();
+        List<String> unmatched = new ArrayList<>();
+        Map<String, ShelfMaterial> byName = materials.byName();
+        onceOnly.make(requestId, "design file", new Sent(Integer.toHexString(Arrays.hashCode(bytes)), name), () -> {
+            for (DesignFile file : files) {
+                DesignId id = designs.store(matched(file, byName, unmatched));
+                taken.add(new ImportedDesign(id, file.design().name()));
+            }
+            return taken.get(0).id().value();
+        });
+        return taken.isEmpty() ? before(files) : new ImportedDesigns(taken, unmatched);
+    }
+
+    /** What the same request brought before. */
+    private ImportedDesigns before(List<DesignFile> files) {
+        Set<String> names = files.stream().map(file -> file.design().name()).collect(Collectors.toSet());
+        return new ImportedDesigns(
+                designs.names().stream()
+                        .filter(one -> names.contains(one.name()))
+                        .map(one -> new ImportedDesign(one.id(), one.name()))
+                        .toList(),
+                List.of());
+    }
+
+    private List<DesignFile> read(byte[] bytes, String name) {
+        JsonNode tree;
+        try {
+            tree = json.readTree(bytes);
+        } catch (JacksonException unread) {
+            throw RefusedException.conflict("This is no design of Mardun: it can't be read as JSON at line "
+                    + unread.getLocation().getLineNr() + ".");
+        }
+        String kind = tree.path("kind").asString("");
+        int format = tree.path("format").asInt(0);
+        if (!kind.equals(DESIGN) && !kind.equals(BOOK)) {
+            throw RefusedException.conflict(
+                    "This is no design of Mardun: its kind is “" + kind + "”, and would be “" + DESIGN + "”.");
+        }
+        if (format < 1 || format > FORMAT) {
+            throw RefusedException.conflict("The file is of format " + format + ", and this Mardun reads format "
+                    + FORMAT + ". Take it in with the one that wrote it.");
+        }
+        List<DesignFile> files = kind.equals(DESIGN) ? List.of(value(tree, "", name)) : book(tree.path("designs"));
+        refuseClashes(files);
+        return files;
+    }
+
+    private List<DesignFile> book(JsonNode inside) {
+        if (!inside.isArray() || inside.isEmpty() || inside.size() > MOST_DESIGNS) {
+            throw RefusedException.conflict("At designs: a book holds between one and " + MOST_DESIGNS + " designs.");
+        }
+        List<DesignFile> files = new ArrayList<>();
+        for (int i = 0; i < inside.size(); i++) {
+            files.add(value(inside.get(i), "designs[" + i + "].", ""));
+        }
+        return files;
+    }
+
+    private DesignFile value(JsonNode tree, String place, String name) {
+        withoutOwn(tree);
+        DesignFile file;
+        try {
+            file = json.readerFor(DesignFile.class)
+                    .with(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                    .readValue(tree);
+        } catch (DatabindException unfit) {
+            throw RefusedException.conflict(
+                    "At " + place + path(unfit) + ": " + reason(unfit) + " Nothing was taken in.");
+        }
+        if (file.design() == null) {
+            throw RefusedException.conflict("At " + place + "design: there is nothing. Nothing was taken in.");
+        }
+        DesignDocument named = name.isEmpty() ? file.design() : file.design().named(name);
+        validator.validate(named).stream()
+                .min(Comparator.comparing((ConstraintViolation<DesignDocument> one) ->
+                        one.getPropertyPath().toString()))
+                .ifPresent(one -> {
+                    throw RefusedException.conflict("At " + place + "design." + one.getPropertyPath() + ": "
+                            + one.getMessage() + ". Nothing was taken in.");
+                });
+        return new DesignFile(
+                file.kind(), file.format(), named, file.materials() == null ? Map.of() : file.materials());
+    }
+
+    private static String path(DatabindException unfit) {
+        return unfit.getPath().stream()
+                .map(step ->
+                        step.getPropertyName() == null ? "[" + step.getIndex() + "]" : "." + step.getPropertyName())
+                .collect(Collectors.joining())
+                .replaceFirst("^\\.", "");
+    }
+
+    private static String reason(DatabindException unfit) {
+        return unfit.getOriginalMessage()
+                        .lines()
+                        .findFirst()
+                        .orElse("it can't be read")
+                        .replaceAll("`[a-z.]+\\.", "`") + ".";
+    }
+
+    /** Names that are taken are all told at once, so that one can decide which to call otherwise. */
+    private void refuseClashes(List<DesignFile> files) {
+        Set<String> there = designs.names().stream()
+                .map(one -> one.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        List<String> clashes = files.stream()
+                .map(file -> file.design().name())
+                .filter(one -> one != null && there.contains(one.toLowerCase(Locale.ROOT)))
+                .toList();
+        if (!clashes.isEmpty()) {
+            throw RefusedException.fields(List.of(new FieldProblem(
+                    "name",
+                    clashes.get(0),
+                    clashes.size() == 1
+                            ? "There is a design called “" + clashes.get(0) + "” already. Give it another name."
+                            : "There are designs of these names already: “" + String.join("”, “", clashes)
+                                    + "”. Take them in one by one, under other names.")));
+        }
+    }
+
+    /** Materials of the file's names and kinds fill the slots; of others it is told what they are called. */
+    private static DesignDocument matched(DesignFile file, Map<String, ShelfMaterial> byName, List<String> unmatched) {
+        DesignDocument design = file.design();
+        List<SlotRow> slots = design.slots().stream()
+                .map(slot -> {
+                    MaterialDescription wanted = file.materials().get(slot.key());
+                    if (wanted == null || wanted.name() == null) {
+                        return slot;
+                    }
+                    ShelfMaterial found = byName.get(wanted.name().toLowerCase(Locale.ROOT));
+                    if (found == null || found.kind() != wanted.kind()) {
+                        unmatched.add(design.name() + ", " + slot.label() + ": " + wanted.name());
+                        return slot;
+                    }
+                    return slot.filledWith(found.id());
+                })
+                .toList();
+        return design.filled(slots);
+    }
+}

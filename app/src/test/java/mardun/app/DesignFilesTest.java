@@ -1,0 +1,175 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import mardun.app.RunningApp.Answer;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Designs go out as files that a person can read, and are the same when they come in elsewhere. */
+class DesignFilesTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    @TempDir
+    static Path elsewhere;
+
+    private static RunningApp other;
+
+    @BeforeAll
+    static void another() {
+        other = RunningApp.on(elsewhere);
+    }
+
+    @AfterAll
+    static void stop() {
+        other.stop();
+    }
+
+    private static String path(String name) {
+        return "/api/design-files?requestId=" + UUID.randomUUID() + "&name="
+                + URLEncoder.encode(name, StandardCharsets.UTF_8);
+    }
+
+    private static byte[] bytes(JsonNode file) {
+        return RunningApp.JSON.writeValueAsBytes(file);
+    }
+
+    private static ObjectNode file(long design) {
+        return (ObjectNode) APP.get("/api/designs/" + design + "/design.json").body();
+    }
+
+    /** A pouch whose outer and lining have their usual cloths. */
+    private static long filledPouch(String name, Map<String, Long> shelf) {
+        long pouch = APP.pouch(name);
+        JsonNode design = APP.get("/api/designs/" + pouch).body();
+        JsonNode document = design.get("document").deepCopy();
+        document.get("slots").forEach(slot -> {
+            Long material = shelf.get(slot.get("key").asString());
+            if (material != null) {
+                ((ObjectNode) slot).put("materialId", material);
+            }
+        });
+        assertThat(APP.put(
+                                "/api/designs/" + pouch,
+                                Map.of("version", design.get("version").asLong(), "document", document))
+                        .status())
+                .isEqualTo(200);
+        return pouch;
+    }
+
+    @Test
+    void isTheSameWhenItComesInElsewhere() {
+        long pouch = filledPouch("Sent pouch {ç} 🧵", APP.pouchShelf("20 yd"));
+        Map<String, Long> shelf = other.pouchShelf("9 yd");
+        ObjectNode file = file(pouch);
+        assertThat(file.get("kind").asString()).isEqualTo("mardun design");
+        assertThat(file.get("materials").get("outer").get("name").asString()).isEqualTo("Outer");
+        assertThat(file.toString()).doesNotContain("materialId").doesNotContain("threadId");
+
+        ((ObjectNode) file.get("materials").get("outer")).put("name", "Moss canvas");
+        Answer taken = other.upload(path(""), bytes(file));
+        assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
+        long there = taken.body().get("designs").get(0).get("id").asLong();
+        List<String> unmatched = new ArrayList<>();
+        taken.body().get("unmatched").forEach(one -> unmatched.add(one.asString()));
+        assertThat(unmatched).anyMatch(one -> one.endsWith(": Moss canvas")).noneMatch(one -> one.endsWith(": Lining"));
+
+        JsonNode read = other.get("/api/designs/" + there).body();
+        assertThat(read.get("document").get("slots").toString()).contains("materialId");
+        ObjectNode again =
+                (ObjectNode) other.get("/api/designs/" + there + "/design.json").body();
+        assertThat(again.get("design")).isEqualTo(file.get("design"));
+        // What it measures is the same too, and a batch of it can be planned with the materials that are there.
+        JsonNode sizes = APP.get("/api/designs/" + pouch).body().get("sheet").get("sizes");
+        for (int i = 0; i < sizes.size(); i++) {
+            assertThat(read.get("sheet").get("sizes").get(i).get("pieces"))
+                    .isEqualTo(sizes.get(i).get("pieces"));
+        }
+        Answer batch = other.post("/api/batches", RunningApp.batch(there, "3", shelf, List.of()));
+        assertThat(batch.status()).as(batch.body().toString()).isEqualTo(201);
+    }
+
+    @Test
+    void aNameThatIsTakenIsAskedFor() {
+        long pouch = APP.pouch("Twice pouch");
+        ObjectNode file = file(pouch);
+        Answer clash = APP.upload(path(""), bytes(file));
+        assertThat(clash.on("name")).isEqualTo("There is a design called “Twice pouch” already. Give it another name.");
+        Answer taken = APP.upload(path("Twice pouch, again"), bytes(file));
+        assertThat(taken.status()).isEqualTo(201);
+        assertThat(taken.body().get("designs").get(0).get("name").asString()).isEqualTo("Twice pouch, again");
+    }
+
+    @Test
+    void sentTwiceItIsTakenOnce() {
+        ObjectNode file = file(APP.pouch("Once pouch"));
+        String path = path("Once pouch elsewhere");
+        Answer first = other.upload(path, bytes(file));
+        Answer second = other.upload(path, bytes(file));
+        assertThat(first.status()).isEqualTo(201);
+        assertThat(second.status()).isBetween(201, 422);
+        assertThat(other.get("/api/designs?search=Once").body().get("items")).hasSize(1);
+    }
+
+    @Test
+    void allDesignsGoTogetherOrNotAtAll() {
+        APP.pouch("Booked pouch");
+        APP.pouch("Booked purse");
+        ObjectNode book = (ObjectNode) APP.get("/api/design-book.json").body();
+        ArrayNode designs = (ArrayNode) book.get("designs");
+        for (int i = designs.size() - 1; i >= 0; i--) {
+            if (!designs.get(i).get("design").get("name").asString().startsWith("Booked")) {
+                designs.remove(i);
+            }
+        }
+        ((ObjectNode) designs.get(1).get("design").get("pieces").get(0)).put("width", "7 elephants");
+        int before = other.get("/api/designs").body().get("total").asInt();
+        assertThat(other.upload(path(""), bytes(book)).status()).isEqualTo(422);
+        assertThat(other.get("/api/designs").body().get("total").asInt()).isEqualTo(before);
+        ((ObjectNode) designs.get(1).get("design").get("pieces").get(0)).put("width", "7 in");
+        assertThat(other.upload(path(""), bytes(book)).body().get("designs")).hasSize(2);
+        assertThat(other.upload(path(""), bytes(book)).on("name")).contains("“Booked pouch”, “Booked purse”");
+    }
+
+    @Test
+    void whatIsWrongIsSaidWithItsPlace() {
+        ObjectNode file = file(APP.pouch("Wrong pouch"));
+        ((ObjectNode) file.get("design")).put("name", "Wrong pouch elsewhere");
+        assertThat(other.upload(path(""), "{\"kind\":".getBytes(StandardCharsets.UTF_8))
+                        .detail())
+                .contains("can't be read as JSON at line 1");
+        assertThat(other.upload(path(""), bytes(RunningApp.JSON.readTree("{\"kind\":\"recipe\"}")))
+                        .detail())
+                .contains("its kind is “recipe”");
+        ObjectNode later = file.deepCopy();
+        later.put("format", 7);
+        assertThat(other.upload(path(""), bytes(later)).detail()).contains("format 7");
+        ObjectNode wrongRole = file.deepCopy();
+        ((ObjectNode) wrongRole.get("design").get("pieces").get(1)).put("role", "SAIL");
+        assertThat(other.upload(path(""), bytes(wrongRole)).detail())
+                .startsWith("At design.pieces[1].role: ")
+                .contains("SAIL");
+        ObjectNode unknown = file.deepCopy();
+        ((ObjectNode) unknown.get("design")).put("colourCode", 7);
+        assertThat(other.upload(path(""), bytes(unknown)).detail()).startsWith("At design.colourCode: ");
+        ObjectNode many = file.deepCopy();
+        ((ObjectNode) many.get("design")).put("usualUnits", 999_999);
+        assertThat(other.upload(path(""), bytes(many)).detail()).startsWith("At design.usualUnits: ");
+        assertThat(other.get("/api/designs?search=Wrong").body().get("items")).isEmpty();
+    }
+}
