@@ -3,6 +3,7 @@ package mardun.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -69,8 +71,8 @@ class KilledAtAnyMomentTest {
 
     private static long material(PackagedApp app) throws IOException {
         String made = app.post("/api/materials", """
-                {"version":0,"requestId":"%s","name":"Counted snaps","kind":"NOTION","width":"","colour":"","price":"1","per":"1",
-                 "onHand":"0","lowAt":"","place":"","directional":false}""".formatted(UUID.randomUUID()));
+                {"version":0,"requestId":"%s","name":"Counted snaps","kind":"NOTION","note":"","colour":"#336699","usableWidth":"",
+                 "directional":false,"price":"1","pricePer":"1","lowAt":"","onHand":"0"}""".formatted(UUID.randomUUID()));
         Matcher id = Pattern.compile("\"id\":(\\d+)").matcher(made);
         assertThat(id.find()).as(made).isTrue();
         return Long.parseLong(id.group(1));
@@ -100,7 +102,8 @@ class KilledAtAnyMomentTest {
         UUID id = UUID.randomUUID();
         Write write = new Write(
                 "/api/fairs",
-                "{\"requestId\":\"%s\",\"name\":\"Fair %s\",\"heldOn\":\"2031-05-04\"}".formatted(id, id));
+                "{\"requestId\":\"%s\",\"name\":\"Fair %s\",\"heldOn\":\"%s\"}"
+                        .formatted(id, id, LocalDate.now().plusDays(40)));
         synchronized (fairs) {
             fairs.add(write);
         }
@@ -124,6 +127,9 @@ class KilledAtAnyMomentTest {
 
     /** What was acknowledged is there; what wasn't may be, once. */
     private int check(PackagedApp app) throws IOException {
+        assertThat(Stream.concat(fairs.stream(), movements.stream()).map(write -> write.status))
+                .as("taken, or cut off")
+                .allMatch(status -> status == 0 || status >= 200 && status < 300);
         long onHand = onHand(app);
         assertThat(onHand).isBetween(acknowledged(movements), (long) movements.size());
         Map<String, Integer> there = fairsThere(app);
