@@ -163,10 +163,19 @@ class DesignFilesTest {
         ((ObjectNode) wrongRole.get("design").get("pieces").get(1)).put("role", "SAIL");
         assertThat(other.upload(path(""), bytes(wrongRole)).detail())
                 .startsWith("At design.pieces[1].role: ")
-                .contains("SAIL");
+                .contains("“SAIL” can't be read here; it would be one of OUTER, ");
         ObjectNode unknown = file.deepCopy();
         ((ObjectNode) unknown.get("design")).put("colourCode", 7);
-        assertThat(other.upload(path(""), bytes(unknown)).detail()).startsWith("At design.colourCode: ");
+        assertThat(other.upload(path(""), bytes(unknown)).detail())
+                .isEqualTo("At design.colourCode: no design says anything by this name. Nothing was taken in.");
+        ObjectNode none = file.deepCopy();
+        ((ObjectNode) none.get("design")).remove("usualUnits");
+        assertThat(other.upload(path(""), bytes(none)).detail())
+                .isEqualTo("At design.usualUnits: it is missing. Nothing was taken in.");
+        ObjectNode list = file.deepCopy();
+        ((ObjectNode) list.get("design")).put("pieces", "a front and a back");
+        assertThat(other.upload(path(""), bytes(list)).detail())
+                .isEqualTo("At design.pieces: this isn't what a design has here. Nothing was taken in.");
         ObjectNode many = file.deepCopy();
         ((ObjectNode) many.get("design")).put("usualUnits", 999_999);
         assertThat(other.upload(path(""), bytes(many)).detail()).startsWith("At design.usualUnits: ");

@@ -34,6 +34,8 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -226,11 +228,23 @@ class DesignExchange {
     }
 
     private static String reason(DatabindException unfit) {
-        return unfit.getOriginalMessage()
-                        .lines()
-                        .findFirst()
-                        .orElse("it can't be read")
-                        .replaceAll("`[a-z.]+\\.", "`") + ".";
+        if (unfit instanceof UnrecognizedPropertyException) {
+            return "no design says anything by this name.";
+        }
+        if (unfit instanceof InvalidFormatException wrong) {
+            Class<?> wanted = wrong.getTargetType();
+            return "“" + wrong.getValue() + "” can't be read here"
+                    + (wanted != null && wanted.isEnum()
+                            ? "; it would be one of " + String.join(", ", words(wanted)) + "."
+                            : ".");
+        }
+        return unfit.getOriginalMessage().startsWith("Cannot map `null`")
+                ? "it is missing."
+                : "this isn't what a design has here.";
+    }
+
+    private static List<String> words(Class<?> wanted) {
+        return Arrays.stream(wanted.getEnumConstants()).map(Object::toString).toList();
     }
 
     /** Names that are taken are all told at once, so that one can decide which to call otherwise. */
