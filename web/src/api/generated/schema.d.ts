@@ -3434,11 +3434,10 @@ export interface components {
       version: number;
     };
     BackupView: {
-      /** Format: int64 */
-      bytes: number;
       /** Format: date-time */
       madeAt: string;
       name: string;
+      size: string;
     };
     BackupsView: {
       kept: components['schemas']['BackupView'][];
@@ -8240,6 +8239,7 @@ export interface components {
       columns: number;
       /** Format: double */
       height: number;
+      needed?: components['schemas']['LengthView'];
       pages: components['schemas']['TemplatePage'][];
       /** Format: double */
       paperHeight: number;
@@ -11362,11 +11362,11 @@ export interface operations {
   readTemplates: {
     parameters: {
       query?: {
-        sizes?: number[];
-        pieces?: string[];
-        paper?: 'A4' | 'LETTER' | 'ROLL';
-        rollWidth?: string;
-        drawn?: 'APART' | 'NESTED';
+        sizes?: number[] | null;
+        pieces?: string[] | null;
+        paper?: 'A4' | 'LETTER' | 'ROLL' | null;
+        rollWidth?: string | null;
+        drawn?: 'APART' | 'NESTED' | null;
       };
       header?: never;
       path: {
@@ -11390,11 +11390,11 @@ export interface operations {
   printTemplates: {
     parameters: {
       query?: {
-        sizes?: number[];
-        pieces?: string[];
-        paper?: 'A4' | 'LETTER' | 'ROLL';
-        rollWidth?: string;
-        drawn?: 'APART' | 'NESTED';
+        sizes?: number[] | null;
+        pieces?: string[] | null;
+        paper?: 'A4' | 'LETTER' | 'ROLL' | null;
+        rollWidth?: string | null;
+        drawn?: 'APART' | 'NESTED' | null;
       };
       header?: never;
       path: {
@@ -11418,11 +11418,11 @@ export interface operations {
   drawTemplates: {
     parameters: {
       query?: {
-        sizes?: number[];
-        pieces?: string[];
-        paper?: 'A4' | 'LETTER' | 'ROLL';
-        rollWidth?: string;
-        drawn?: 'APART' | 'NESTED';
+        sizes?: number[] | null;
+        pieces?: string[] | null;
+        paper?: 'A4' | 'LETTER' | 'ROLL' | null;
+        rollWidth?: string | null;
+        drawn?: 'APART' | 'NESTED' | null;
       };
       header?: never;
       path: {

@@ -74,7 +74,7 @@ export default function TemplatesPage() {
         />
         <section className="sheet p-4" aria-label="On paper">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
-            <h2>{pagesInWords(data)}</h2>
+            <h2>{pagesInWords(data, units.own)}</h2>
             {!isWrong && (
               <div className="flex gap-2.5">
                 <a className={LINK} href={`/api/designs/${id}/templates.pdf?${words}`} download>
@@ -94,8 +94,8 @@ export default function TemplatesPage() {
   );
 }
 
-function pagesInWords({ pages, paper }: View) {
-  if (paper === 'ROLL') return `One sheet, ${(pages.paperHeight / 10).toFixed(0)} cm of the roll`;
+function pagesInWords({ pages }: View, own: (length: Schemas['LengthView']) => string) {
+  if (pages.needed) return `One sheet, ${own(pages.needed)} of the roll`;
   const count = pages.pages.length;
   return count === 1 ? 'One page' : `${count} pages, with a map of them`;
 }

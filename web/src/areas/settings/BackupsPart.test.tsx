@@ -4,14 +4,14 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { server } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
-import { BackupsPart, size } from './BackupsPart';
+import { BackupsPart } from './BackupsPart';
 
 const place: Schemas['BackupPlaceView'] = { version: 2, folder: '', trouble: '', late: false };
 
 const kept = (day: number) => ({
   name: `workroom-2026-05-0${day}-070000.zip`,
   madeAt: `2026-05-0${day}T07:00:00`,
-  bytes: 812_400,
+  size: '812 kB',
 });
 
 const restore: Schemas['RestoreView'] = {
@@ -72,16 +72,5 @@ describe('backups', () => {
     expect(within(dialog).getByText(/its 3 photos/)).toBeVisible();
     await userEvent.click(within(dialog).getByRole('button', { name: 'Leave all as it is' }));
     expect(sent.some((one) => one.path.endsWith('/accept'))).toBe(false);
-  });
-});
-
-describe('how large a file is', () => {
-  it('is said as one says it', () => {
-    expect([size(12), size(812_400), size(4_260_000), size(43_000_000)]).toEqual([
-      '1 kB',
-      '812 kB',
-      '4.3 MB',
-      '43 MB',
-    ]);
   });
 });

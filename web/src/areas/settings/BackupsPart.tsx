@@ -17,12 +17,6 @@ const SHOWN = 5;
 const LINK =
   'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
 
-/** How large a file is, as one says it. */
-export const size = (bytes: number) =>
-  bytes < 1_000_000
-    ? `${Math.max(1, Math.round(bytes / 1000))} kB`
-    : `${(bytes / 1_000_000).toFixed(bytes < 10_000_000 ? 1 : 0)} MB`;
-
 /** Backups: what is kept, where they are copied to, all as one archive, and one brought back. */
 export function BackupsPart() {
   const client = useQueryClient();
@@ -82,7 +76,7 @@ export function BackupsPart() {
                     <td>
                       {fullDay(backup.madeAt)}, {backup.madeAt.slice(11, 16)}
                     </td>
-                    <td className="num">{size(backup.bytes)}</td>
+                    <td className="num">{backup.size}</td>
                     <td className="text-right">
                       <a
                         className="inline-flex min-h-9 items-center font-semibold text-woad hover:underline"

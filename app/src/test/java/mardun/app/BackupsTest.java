@@ -160,6 +160,11 @@ class BackupsTest {
         assertThat(app.upload("/api/backups/restore", zip(Map.of("manifest.json", "{\"kind\":\"recipes\"}")))
                         .detail())
                 .contains("manifest.json");
+        String hollow = "{\"kind\":\"mardun archive\",\"format\":1,\"schema\":40,\"madeAt\":\"2026-11-29T07:00:00Z\","
+                + "\"tables\":[{\"rows\":0}],\"pictures\":[]}";
+        assertThat(app.upload("/api/backups/restore", zip(Map.of("manifest.json", hollow)))
+                        .detail())
+                .contains("says something else");
         assertThat(app.upload("/api/backups/restore", changed(archive, "tables/DESIGN.jsonl", "Steady", "Shaken"))
                         .detail())
                 .contains("tables/DESIGN.jsonl isn’t what was saved");

@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,9 +17,11 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -28,6 +31,7 @@ import java.util.zip.ZipFile;
 import mardun.app.backup.ArchiveFormat.Manifest;
 import mardun.app.backup.ArchiveFormat.PicturePart;
 import mardun.app.backup.ArchiveFormat.TablePart;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,6 +45,7 @@ final class ArchiveReader {
     private static final long LARGEST = 4_000_000_000L;
     private static final long LARGEST_MANIFEST = 20_000_000;
     private static final int LONGEST_ROW = 40_000_000;
+    private static final int LARGEST_PICTURE = 30_000_000;
     private static final int AT_ONCE = 500;
     private static final Pattern PICTURE = Pattern.compile("[0-9a-zA-Z-]{1,80}\\.(jpg|png|webp)");
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -99,11 +104,10 @@ final class ArchiveReader {
         Manifest manifest;
         try (InputStream in = zip.getInputStream(entry)) {
             manifest = JSON.readValue(in.readAllBytes(), Manifest.class);
-            Instant.parse(manifest.madeAt());
-        } catch (JacksonException | DateTimeParseException | NullPointerException unread) {
+        } catch (JacksonException unread) {
             throw new ArchiveRefusedException("The archive's " + ArchiveFormat.MANIFEST + " can't be read.", unread);
         }
-        if (!ArchiveFormat.KIND.equals(manifest.kind()) || manifest.tables() == null || manifest.pictures() == null) {
+        if (!ArchiveFormat.KIND.equals(manifest.kind()) || !isWhole(manifest)) {
             throw new ArchiveRefusedException("This ZIP file isn't an archive of Mardun: its " + ArchiveFormat.MANIFEST
                     + " says something else.");
         }
@@ -117,6 +121,28 @@ final class ArchiveReader {
                     "The archive says that its schema is " + manifest.schema() + ", which never was.");
         }
         return manifest;
+    }
+
+    private static boolean isWhole(Manifest manifest) {
+        return manifest.madeAt() != null
+                && isMoment(manifest.madeAt())
+                && manifest.tables() != null
+                && manifest.tables().stream()
+                        .allMatch(table -> table != null
+                                && table.name() != null
+                                && table.columns() != null
+                                && !table.columns().isEmpty())
+                && manifest.pictures() != null
+                && manifest.pictures().stream().allMatch(Objects::nonNull);
+    }
+
+    private static boolean isMoment(String text) {
+        try {
+            Instant.parse(text);
+            return true;
+        } catch (DateTimeParseException unread) {
+            return false;
+        }
     }
 
     private static void fill(ZipFile zip, Manifest manifest, Database database)
@@ -174,11 +200,10 @@ final class ArchiveReader {
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
                         new DigestInputStream(zip.getInputStream(entry), digest), StandardCharsets.UTF_8));
                 PreparedStatement statement = connection.prepareStatement(insert)) {
-            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+            for (String line = line(lines, file); line != null; line = line(lines, file)) {
                 read += line.length();
-                if (line.length() > LONGEST_ROW || read > LARGEST) {
-                    throw new ArchiveRefusedException(
-                            "Row " + (rows + 1) + " of " + file + " is longer than any row can be.");
+                if (read > LARGEST) {
+                    throw new ArchiveRefusedException(file + " is larger than any workroom's.");
                 }
                 add(line, columns, statement, file, rows + 1);
                 rows++;
@@ -195,6 +220,23 @@ final class ArchiveReader {
                     file + " isn’t what was saved: its checksum differs. Choose an archive that is whole.");
         }
         return read;
+    }
+
+    /** The next line, without reading on where it doesn't end; null after the last one. */
+    private static @Nullable String line(Reader lines, String file) throws IOException, ArchiveRefusedException {
+        int next = lines.read();
+        if (next < 0) {
+            return null;
+        }
+        StringBuilder line = new StringBuilder();
+        while (next >= 0 && next != '\n') {
+            if (line.length() == LONGEST_ROW) {
+                throw new ArchiveRefusedException("A row of " + file + " is longer than any row can be.");
+            }
+            line.append((char) next);
+            next = lines.read();
+        }
+        return line.toString();
     }
 
     private static void add(String line, List<String> columns, PreparedStatement statement, String file, long number)
@@ -214,7 +256,7 @@ final class ArchiveReader {
 
     /** Numbers that the database gives go on after the largest that there is. */
     private static void continueNumbers(Statement statement, String table) throws SQLException {
-        List<String> columns = new java.util.ArrayList<>();
+        List<String> columns = new ArrayList<>();
         try (ResultSet found =
                 statement.executeQuery("select column_name from information_schema.columns where table_schema ="
                         + " 'PUBLIC' and is_identity = 'YES' and table_name = '" + table.replace("'", "''") + "'")) {
@@ -278,7 +320,12 @@ final class ArchiveReader {
                             "The archive lacks the picture “" + picture.name() + "”, or its name can’t be one."));
             MessageDigest digest = ArchiveWriter.sha256();
             try (InputStream in = new DigestInputStream(zip.getInputStream(entry), digest)) {
-                Files.copy(in, folder.resolve(picture.name()));
+                byte[] bytes = in.readNBytes(LARGEST_PICTURE + 1);
+                if (bytes.length > LARGEST_PICTURE) {
+                    throw new ArchiveRefusedException(
+                            "The picture “" + picture.name() + "” is larger than any can be.");
+                }
+                Files.write(folder.resolve(picture.name()), bytes);
             }
             if (!ArchiveWriter.hex(digest).equals(picture.sha256())) {
                 throw new ArchiveRefusedException(

@@ -4,6 +4,7 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -24,6 +25,8 @@ public final class BackupFiles {
     private static final String FOLDER = "backups";
     private static final String BEGINS = "workroom-";
     private static final String ENDS = ".zip";
+    private static final String UNCHECKED = ".unchecked";
+    private static final String CHECK = "check";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss");
 
     private final Path folder;
@@ -86,6 +89,18 @@ public final class BackupFiles {
         return all(folder).stream().findFirst().map(backup -> folder.resolve(backup.name()));
     }
 
+    /** Removes what was left of backups that weren't finished; only while none is being made. */
+    void sweep() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (DirectoryStream<Path> files = Files.newDirectoryStream(folder, "{" + CHECK + "*,*" + UNCHECKED + "}")) {
+            for (Path file : files) {
+                PendingRestore.remove(file);
+            }
+        }
+    }
+
     /** What writes an archive. */
     interface Written {
         void to(OutputStream out) throws IOException;
@@ -99,10 +114,10 @@ public final class BackupFiles {
     Backup make(Written archive) throws IOException, ArchiveRefusedException {
         Files.createDirectories(folder);
         String name = BEGINS + LocalDateTime.now(clock).format(STAMP) + ENDS;
-        Path unchecked = folder.resolve(name + ".unchecked");
+        Path unchecked = folder.resolve(name + UNCHECKED);
         try {
             write(archive, unchecked);
-            Path check = Files.createTempDirectory(folder, "check");
+            Path check = Files.createTempDirectory(folder, CHECK);
             try {
                 ArchiveReader.read(unchecked, check);
             } finally {

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -37,6 +38,8 @@ import mardun.app.backup.BackupViews.RestoreView;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -58,6 +61,7 @@ class BackupService {
     private static final int LOOK_AGAIN_SECONDS = 3600;
     private static final long LARGEST_UPLOAD = 2_000_000_000L;
     private static final int LONGEST_TROUBLE = 480;
+    private static final String UPLOAD = "upload-";
 
     /** What is counted, by the tables that hold it. */
     private static final Map<String, String> COUNTED = counted();
@@ -66,6 +70,7 @@ class BackupService {
     private final BackupFiles files;
     private final BackupPlaceRepository places;
     private final DataSource source;
+    private final SettingsService settings;
     private final Path data;
     private final boolean automatic;
     private final Restart restart;
@@ -85,6 +90,7 @@ class BackupService {
             ArchiveWriter writer,
             BackupPlaceRepository places,
             DataSource source,
+            SettingsService settings,
             @Value("${mardun.data}") Path data,
             @Value("${mardun.backups.automatic}") boolean automatic,
             Restart restart,
@@ -94,6 +100,7 @@ class BackupService {
         this.files = new BackupFiles(data, clock);
         this.places = places;
         this.source = source;
+        this.settings = settings;
         this.data = data;
         this.automatic = automatic;
         this.restart = restart;
@@ -118,6 +125,7 @@ class BackupService {
 
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
+        sweep();
         if (automatic) {
             rounds.scheduleWithFixedDelay(this::look, FIRST_LOOK_SECONDS, LOOK_AGAIN_SECONDS, TimeUnit.SECONDS);
         }
@@ -126,6 +134,20 @@ class BackupService {
     @PreDestroy
     void stop() {
         rounds.shutdownNow();
+    }
+
+    /** What was begun when the application was killed is of no use. */
+    private void sweep() {
+        try {
+            files.sweep();
+            try (DirectoryStream<Path> uploads = Files.newDirectoryStream(data, UPLOAD + "*.zip")) {
+                for (Path upload : uploads) {
+                    Files.deleteIfExists(upload);
+                }
+            }
+        } catch (IOException stays) {
+            LOG.warn("What was left of a backup can't be removed: {}", stays.getMessage());
+        }
     }
 
     /** Makes the day's backup, unless there is one or nothing was entered yet. */
@@ -152,6 +174,7 @@ class BackupService {
     BackupsView view() {
         try {
             BackupPlace place = places.findById(BackupPlace.ONE).orElseThrow();
+            ViewWriter writer = settings.current().writer();
             boolean isLate = !place.folder().isEmpty()
                     && (!place.trouble().isEmpty()
                             || place.lastAt()
@@ -159,7 +182,7 @@ class BackupService {
                                     .orElse(true));
             return new BackupsView(
                     files.all().stream()
-                            .map(backup -> new BackupView(backup.name(), backup.madeAt(), backup.bytes()))
+                            .map(backup -> new BackupView(backup.name(), backup.madeAt(), writer.size(backup.bytes())))
                             .toList(),
                     new BackupPlaceView(
                             place.version(),
@@ -241,6 +264,7 @@ class BackupService {
             place.moveTo(folder);
             places.saveAndFlush(place);
         });
+        one.lock();
         try {
             Optional<Backup> last = files.all().stream().findFirst();
             if (last.isPresent()) {
@@ -248,6 +272,8 @@ class BackupService {
             }
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
+        } finally {
+            one.unlock();
         }
     }
 
@@ -292,7 +318,7 @@ class BackupService {
     /** Opens an archive to be restored: all of it is read and checked, and nothing changed. */
     RestoreView open(InputStream archive) {
         try {
-            Path file = Files.createTempFile(data, "upload", ".zip");
+            Path file = Files.createTempFile(data, UPLOAD, ".zip");
             try {
                 long bytes = 0;
                 try (OutputStream out = Files.newOutputStream(file)) {

@@ -23,8 +23,8 @@ public final class BackupViews {
             BackupPlaceView place,
             @Nullable RestoreView restore) {}
 
-    /** A backup with the time at which it was made, by the machine's clock. */
-    public record BackupView(String name, LocalDateTime madeAt, long bytes) {}
+    /** A backup with the time at which it was made, by the machine's clock, and how large it is, as it is read. */
+    public record BackupView(String name, LocalDateTime madeAt, String size) {}
 
     /**
      * A second place for backups.

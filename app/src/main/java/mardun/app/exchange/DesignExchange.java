@@ -27,7 +27,9 @@ import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.RefusedException;
+import mardun.app.request.Fingerprint;
 import mardun.app.request.OnceOnly;
+import mardun.app.request.RequestJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
@@ -61,11 +63,15 @@ class DesignExchange {
     private final Validator validator;
 
     DesignExchange(
-            DesignService designs, MaterialService materials, OnceOnly onceOnly, JsonMapper json, Validator validator) {
+            DesignService designs,
+            MaterialService materials,
+            OnceOnly onceOnly,
+            RequestJson json,
+            Validator validator) {
         this.designs = designs;
         this.materials = materials;
         this.onceOnly = onceOnly;
-        this.json = json;
+        this.json = json.mapper();
         this.validator = validator;
     }
 
@@ -138,14 +144,28 @@ class DesignExchange {
         List<ImportedDesign> taken = new ArrayList<>();
         List<String> unmatched = new ArrayList<>();
         Map<String, ShelfMaterial> byName = materials.byName();
-        onceOnly.make(requestId, "design file", new Sent(Integer.toHexString(Arrays.hashCode(bytes)), name), () -> {
+        onceOnly.make(requestId, "design file", new Sent(Fingerprint.of("", bytes), name), () -> {
+            refuseClashes(files);
             for (DesignFile file : files) {
-                DesignId id = designs.store(matched(file, byName, unmatched));
+                DesignId id = store(file, files.size() > 1, byName, unmatched);
                 taken.add(new ImportedDesign(id, file.design().name()));
             }
             return taken.get(0).id().value();
         });
         return taken.isEmpty() ? before(files) : new ImportedDesigns(taken, unmatched);
+    }
+
+    /** Stores a design; of several, a refusal says which one it is about. */
+    private DesignId store(
+            DesignFile file, boolean isOneOfSeveral, Map<String, ShelfMaterial> byName, List<String> unmatched) {
+        try {
+            designs.checkLimits(file.design());
+            return designs.store(matched(file, byName, unmatched));
+        } catch (RefusedException refused) {
+            throw isOneOfSeveral
+                    ? RefusedException.conflict("“" + file.design().name() + "”: " + refused.getMessage())
+                    : refused;
+        }
     }
 
     /** What the same request brought before. */
@@ -178,7 +198,6 @@ class DesignExchange {
                     + FORMAT + ". Take it in with the one that wrote it.");
         }
         List<DesignFile> files = kind.equals(DESIGN) ? List.of(value(tree, "", name)) : book(tree.path("designs"));
-        refuseClashes(files);
         return files;
     }
 

@@ -16,7 +16,6 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.measure.Length;
 import mardun.core.selling.FairCosts;
-import mardun.core.selling.Settlement;
 import mardun.core.working.Figure;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -133,27 +132,21 @@ public class FairRecords {
     }
 
     private static FairLeft left(Fair fair, List<Sales.Sum> sums, Settings current) {
-        FairFacts facts = Fairs.facts(fair, current);
-        Optional<SettledDocument> settled = fair.settled();
-        Figures figures = settled.map(SettledDocument::figures).orElseGet(() -> Fairs.figures(sums, facts.costs(), 0));
-        Duration there =
-                settled.map(its -> Duration.ofSeconds(its.thereSeconds())).orElse(facts.there());
-        Duration way = settled.map(its -> Duration.ofSeconds(its.waySeconds())).orElse(facts.onTheWay());
-        Settlement settlement = settled.map(its -> Fairs.settlement(its, current))
-                .orElseGet(() -> Fairs.settlement(figures, 0, there, way, current));
+        Fairs.Standing standing = Fairs.standing(fair, sums, current);
+        Figures figures = standing.figures();
         return new FairLeft(
                 fair.id(),
                 fair.name(),
                 fair.heldOn(),
                 figures.bags(),
                 figures.paidMinor(),
-                settlement.left().value(),
-                settlement.perHourThere(),
+                standing.settlement().left().value(),
+                standing.settlement().perHourThere(),
                 figures.fair().costs(current.currency()),
                 figures.goneMinor(),
-                there,
-                way,
-                settled.isPresent());
+                standing.there(),
+                standing.onTheWay(),
+                fair.settled().isPresent());
     }
 
     private List<FairRecord> records(List<Fair> fairs) {

@@ -128,6 +128,32 @@ class Fairs {
         return settled.cashMinor() - figures.cashSoldMinor() + settled.cardMinor() - figures.cardSoldMinor();
     }
 
+    /**
+     * How a fair stands: as it was settled, or else by what was sold and what was typed of its costs and hours.
+     *
+     * @param there at the stall, setting up and clearing away included
+     */
+    record Standing(Figures figures, Settlement settlement, Duration there, Duration onTheWay) {}
+
+    /** How a fair stands, with what was sold there so far. */
+    static Standing standing(Fair fair, List<Sales.Sum> sums, Settings current) {
+        return fair.settled()
+                .map(its -> new Standing(
+                        its.figures(),
+                        settlement(its, current),
+                        Duration.ofSeconds(its.thereSeconds()),
+                        Duration.ofSeconds(its.waySeconds())))
+                .orElseGet(() -> {
+                    FairFacts facts = facts(fair, current);
+                    Figures figures = figures(sums, facts.costs(), 0);
+                    return new Standing(
+                            figures,
+                            settlement(figures, 0, facts.there(), facts.onTheWay(), current),
+                            facts.there(),
+                            facts.onTheWay());
+                });
+    }
+
     /** Fairs as they stand among others of their series. */
     List<FairRow> rows(Collection<Fair> some, Settings current) {
         List<FairId> open = some.stream()
@@ -153,11 +179,9 @@ class Fairs {
 
     private FairRow row(Fair fair, int turn, List<Sales.Sum> sums, Settings current) {
         ViewWriter writer = current.writer();
-        FairFacts facts = facts(fair, current);
-        Figures figures = fair.settled().map(SettledDocument::figures).orElseGet(() -> figures(sums, facts.costs(), 0));
-        Settlement settled = fair.settled()
-                .map(its -> settlement(its, current))
-                .orElseGet(() -> settlement(figures, 0, facts.there(), facts.onTheWay(), current));
+        Standing standing = standing(fair, sums, current);
+        Figures figures = standing.figures();
+        Settlement settled = standing.settlement();
         boolean shown = fair.settled().isPresent() || figures.sales() > 0;
         return new FairRow(
                 fair.id(),

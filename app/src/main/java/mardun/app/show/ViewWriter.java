@@ -110,6 +110,14 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return new TimeView(mark.in(timeText(duration)), duration.toSeconds());
     }
 
+    /** How large a file is: {@code 812 kB}, {@code 4.3 MB}; at least one kilobyte. */
+    public String size(long bytes) {
+        long kilobytes = Math.max(1, Math.round(bytes / 1000.0));
+        return kilobytes < 1000
+                ? kilobytes + " kB"
+                : decimal(BigDecimal.valueOf(kilobytes).movePointLeft(3).setScale(1, RoundingMode.HALF_UP)) + " MB";
+    }
+
     /** A time in hours as it is typed, to the hundredth: {@code 2.5}. */
     public String hours(Duration duration) {
         return mark.in(BigDecimal.valueOf(duration.toSeconds())

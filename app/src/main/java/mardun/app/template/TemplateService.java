@@ -15,6 +15,8 @@ import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.show.Views.LengthView;
+import mardun.app.template.TemplateViews.Asked;
 import mardun.app.template.TemplateViews.PaperKind;
 import mardun.app.template.TemplateViews.SizesDrawn;
 import mardun.app.template.TemplateViews.TemplatePage;
@@ -23,13 +25,13 @@ import mardun.app.template.TemplateViews.TemplatePieceView;
 import mardun.app.template.TemplateViews.TemplateView;
 import mardun.app.template.TemplateViews.TemplatesView;
 import mardun.core.design.Design;
-import mardun.core.design.MaterialSlot;
 import mardun.core.design.Piece;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedPiece;
 import mardun.core.design.Sizing;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
+import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
 import mardun.core.template.PaperTiles;
 import mardun.core.template.Template;
@@ -52,35 +54,23 @@ class TemplateService {
         this.settings = settings;
     }
 
-    /**
-     * What is asked for.
-     *
-     * @param sizes their places among the design's, from 0; none for the first one
-     * @param pieces letters; none for all that a ruler doesn't draw as well, or for all where there are none of these
-     * @param rollWidth as it was typed; only for a roll
-     */
-    record Asked(
-            DesignId design,
-            List<Integer> sizes,
-            List<String> pieces,
-            PaperKind paper,
-            String rollWidth,
-            SizesDrawn drawn) {}
-
     /** Templates on their pages, with what they are of. */
     record Drawn(Design design, List<String> sizes, List<String> letters, PaperTiles tiles) {}
 
     @Transactional(readOnly = true)
-    public TemplatesView view(Asked asked) {
-        Drawn drawn = draw(asked);
+    public TemplatesView view(DesignId id, Asked asked) {
+        Drawn drawn = draw(id, asked);
         PaperTiles tiles = drawn.tiles();
         return new TemplatesView(
-                asked.design(),
+                id,
                 drawn.design().name(),
                 drawn.design().sizes(),
                 drawn.design().pieces().stream()
                         .map(piece -> new TemplatePieceView(
-                                piece.letter(), piece.name(), cloth(drawn.design(), piece), isPlain(piece)))
+                                piece.letter(),
+                                piece.name(),
+                                TemplateWords.cloth(drawn.design(), piece),
+                                piece.isPlain()))
                         .toList(),
                 drawn.sizes(),
                 drawn.letters(),
@@ -101,12 +91,19 @@ class TemplateService {
                         tiles.plane().height(),
                         tiles.paper().width(),
                         tiles.paper().height(),
+                        asked.paper() == PaperKind.ROLL ? needed(tiles) : null,
                         tiles.rows(),
                         tiles.columns(),
                         tiles.pages().stream()
                                 .map(page -> new TemplatePage(
                                         page.name(), page.left(), page.top(), page.right(), page.bottom()))
                                 .toList()));
+    }
+
+    /** How much of a roll is needed. */
+    private LengthView needed(PaperTiles tiles) {
+        Length length = new Length(Math.round(tiles.paper().height() * LengthUnit.MILLIMETRE.nanometres()));
+        return settings.current().writer().length(length, ShownRounding.UP);
     }
 
     private static String path(List<TemplateLine> lines, boolean cut) {
@@ -118,8 +115,8 @@ class TemplateService {
 
     /** The templates as a PDF file. */
     @Transactional(readOnly = true)
-    public byte[] pdf(Asked asked) {
-        Drawn drawn = draw(asked);
+    public byte[] pdf(DesignId id, Asked asked) {
+        Drawn drawn = draw(id, asked);
         return TemplatePdf.file(
                 drawn.design().name() + ", " + String.join(", ", drawn.sizes()),
                 drawn.tiles(),
@@ -128,15 +125,14 @@ class TemplateService {
 
     /** The templates as a drawing in real millimetres. */
     @Transactional(readOnly = true)
-    public String svg(Asked asked) {
-        Drawn drawn = draw(asked);
+    public String svg(DesignId id, Asked asked) {
+        Drawn drawn = draw(id, asked);
         return TemplateSvg.drawing(drawn.design().name(), drawn.tiles().plane());
     }
 
-    private Drawn draw(Asked asked) {
+    private Drawn draw(DesignId id, Asked asked) {
         Settings current = settings.current();
-        Design design =
-                designs.design(asked.design(), designs.latest(asked.design()).revision());
+        Design design = designs.design(id, designs.latest(id).revision());
         List<String> sizes = sizes(design, asked.sizes());
         List<String> letters = letters(design, asked.pieces());
         List<Template> templates = new ArrayList<>();
@@ -182,14 +178,10 @@ class TemplateService {
             return all.stream().filter(asked::contains).toList();
         }
         List<String> shaped = design.pieces().stream()
-                .filter(piece -> !isPlain(piece))
+                .filter(piece -> !piece.isPlain())
                 .map(Piece::letter)
                 .toList();
         return shaped.isEmpty() ? all : shaped;
-    }
-
-    private static boolean isPlain(Piece piece) {
-        return piece.shapes().isEmpty() && !piece.boxed() && piece.marks().isEmpty();
     }
 
     /** A square to be measured after printing: it tells whether the printer kept to the size. */
@@ -203,7 +195,7 @@ class TemplateService {
         List<Template> templates = new ArrayList<>();
         for (String size : sizes) {
             Map<String, List<SizedPiece>> alike = new LinkedHashMap<>();
-            sized(design, size, letters)
+            sized(design, size, letters, current)
                     .forEach(piece -> alike.computeIfAbsent(
                                     Template.of(piece, "", List.of()).drawn(), drawn -> new ArrayList<>())
                             .add(piece));
@@ -218,7 +210,8 @@ class TemplateService {
         List<Template> templates = new ArrayList<>();
         for (String letter : letters) {
             Map<String, SizedPiece> bySize = new LinkedHashMap<>();
-            sizes.forEach(size -> sized(design, size, List.of(letter)).forEach(piece -> bySize.put(size, piece)));
+            sizes.forEach(
+                    size -> sized(design, size, List.of(letter), current).forEach(piece -> bySize.put(size, piece)));
             if (!bySize.isEmpty()) {
                 List<SizedPiece> pieces = List.copyOf(bySize.values());
                 templates.add(Template.nested(
@@ -232,8 +225,8 @@ class TemplateService {
         return templates;
     }
 
-    private static List<SizedPiece> sized(Design design, String size, List<String> letters) {
-        SizedDesign sized = Sizing.of(design, design.sizes().indexOf(size));
+    private static List<SizedPiece> sized(Design design, String size, List<String> letters, Settings current) {
+        SizedDesign sized = Sizing.of(design, design.sizes().indexOf(size), current.thickestSeam());
         return letters.stream().map(sized::piece).flatMap(Optional::stream).toList();
     }
 
@@ -242,14 +235,6 @@ class TemplateService {
         pieces.forEach(
                 piece -> names.add(piece.piece().letter() + " " + piece.piece().name()));
         return String.join(", ", names);
-    }
-
-    private static String cloth(Design design, Piece piece) {
-        return design.slots().stream()
-                .filter(slot -> slot.key().equals(piece.slot()))
-                .map(MaterialSlot::label)
-                .findFirst()
-                .orElse(piece.slot());
     }
 
     private static TemplatePaper paper(Asked asked, List<Template> templates, Settings current) {

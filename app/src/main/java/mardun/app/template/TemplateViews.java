@@ -1,10 +1,16 @@
 package mardun.app.template;
 
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import mardun.app.id.DesignId;
+import mardun.app.show.Views.LengthView;
+import org.jspecify.annotations.Nullable;
 
 /** Templates of a design, as they lie on paper; all measures are millimetres. */
 public final class TemplateViews {
+
+    private static final int MOST = 60;
+    private static final int LONGEST = 40;
 
     private TemplateViews() {}
 
@@ -19,6 +25,31 @@ public final class TemplateViews {
     public enum SizesDrawn {
         APART,
         NESTED
+    }
+
+    /**
+     * What is asked for.
+     *
+     * @param sizes their places among the design's, from 0; none for the first one
+     * @param pieces letters; none for all that aren't plain, or for all where each of them is
+     * @param paper absent for A4
+     * @param rollWidth as it is typed; only for a roll
+     * @param drawn absent for apart
+     */
+    public record Asked(
+            @Size(max = MOST) @Nullable List<Integer> sizes,
+            @Size(max = MOST) @Nullable List<String> pieces,
+            @Nullable PaperKind paper,
+            @Size(max = LONGEST) @Nullable String rollWidth,
+            @Nullable SizesDrawn drawn) {
+
+        public Asked {
+            sizes = sizes == null ? List.of() : sizes;
+            pieces = pieces == null ? List.of() : pieces;
+            paper = paper == null ? PaperKind.A4 : paper;
+            rollWidth = rollWidth == null ? "" : rollWidth;
+            drawn = drawn == null ? SizesDrawn.APART : drawn;
+        }
     }
 
     /**
@@ -69,12 +100,14 @@ public final class TemplateViews {
      * @param height likewise
      * @param paperWidth of one page
      * @param paperHeight of one page; of a roll, how much of it is needed
+     * @param needed the same as it is read; absent for pages
      */
     public record TemplatePages(
             double width,
             double height,
             double paperWidth,
             double paperHeight,
+            @Nullable LengthView needed,
             int rows,
             int columns,
             List<TemplatePage> pages) {}

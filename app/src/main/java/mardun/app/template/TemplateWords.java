@@ -9,6 +9,7 @@ import mardun.app.show.Views.LengthView;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Design;
 import mardun.core.design.MaterialSlot;
+import mardun.core.design.Piece;
 import mardun.core.design.PieceNotes;
 import mardun.core.design.SizedPiece;
 import mardun.core.measure.Length;
@@ -48,13 +49,17 @@ final class TemplateWords {
         return words;
     }
 
-    private static String cut(Design design, SizedPiece piece) {
-        String cloth = design.slots().stream()
-                .filter(slot -> slot.key().equals(piece.piece().slot()))
+    /** The cloth that a piece is cut from, as the design calls it. */
+    static String cloth(Design design, Piece piece) {
+        return design.slots().stream()
+                .filter(slot -> slot.key().equals(piece.slot()))
                 .map(MaterialSlot::label)
                 .findFirst()
-                .orElse(piece.piece().slot());
-        return piece.piece().letter() + ": cut " + piece.count() + " of " + cloth
+                .orElse(piece.slot());
+    }
+
+    private static String cut(Design design, SizedPiece piece) {
+        return piece.piece().letter() + ": cut " + piece.count() + " of " + cloth(design, piece.piece())
                 + (piece.piece().fold() == ClothFold.NONE ? "" : ", on the fold");
     }
 

@@ -6,13 +6,13 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.app.selling.FairRecords.FairLeft;
 import mardun.app.settings.Settings;
 import mardun.app.year.YearReading.Lying;
@@ -23,6 +23,7 @@ import mardun.app.year.YearViews.FigureRow;
 import mardun.app.year.YearViews.FigureTable;
 import mardun.app.year.YearViews.Question;
 import mardun.core.working.Figure;
+import mardun.core.year.AveragePrice;
 import mardun.core.year.Earned;
 import mardun.core.year.MoneyFlow;
 import mardun.core.year.SoldBags;
@@ -346,35 +347,24 @@ final class SalesCharts {
                                 .toList()));
     }
 
-    private record Average(int bags, long paid) {
-
-        Average plus(SoldBags more) {
-            return new Average(bags + more.bags(), paid + more.paid());
-        }
-
-        BigDecimal each() {
-            return BigDecimal.valueOf(paid).divide(BigDecimal.valueOf(bags), 0, RoundingMode.HALF_UP);
-        }
-    }
-
     /** What a bag of each size brought on average, month by month over two years. */
     AnswerView prices(List<Sold> sold, List<Sold> before) {
-        Map<String, Map<YearMonth, Average>> bySize = new TreeMap<>();
-        List<Sold> all = new ArrayList<>(before);
-        all.addAll(sold);
-        all.forEach(one -> bySize.computeIfAbsent(one.size(), size -> new TreeMap<>())
-                .merge(
-                        YearMonth.from(one.line().day()),
-                        new Average(0, 0).plus(one.bags()),
-                        (had, more) -> new Average(had.bags() + more.bags(), had.paid() + more.paid())));
+        Map<String, Map<YearMonth, List<SoldBags>>> bySize = new TreeMap<>();
+        Stream.concat(before.stream(), sold.stream())
+                .forEach(one -> bySize.computeIfAbsent(one.size(), size -> new TreeMap<>())
+                        .computeIfAbsent(YearMonth.from(one.line().day()), month -> new ArrayList<>())
+                        .add(one.bags()));
         List<FigureRow> rows = new ArrayList<>();
-        bySize.forEach((size, months) -> months.forEach((month, average) -> rows.add(new FigureRow(
-                List.of(
-                        Cells.text(size),
-                        Cells.month(month),
-                        Cells.count(average.bags()),
-                        cells.money(average.each().longValueExact())),
-                false))));
+        bySize.forEach((size, months) -> months.forEach((month, bags) -> {
+            AveragePrice average = AveragePrice.of(bags);
+            rows.add(new FigureRow(
+                    List.of(
+                            Cells.text(size),
+                            Cells.month(month),
+                            Cells.count(average.bags()),
+                            cells.money(average.each())),
+                    false));
+        }));
         return new AnswerView(
                 Question.PRICES,
                 "How do prices go?",
@@ -394,32 +384,28 @@ final class SalesCharts {
         if (sold.isEmpty()) {
             return NOTHING_SOLD;
         }
-        Map<String, Average> now = averages(sold);
-        Map<String, Average> then = averages(before);
+        Map<String, AveragePrice> now = averages(sold);
+        Map<String, AveragePrice> then = averages(before);
         return now.entrySet().stream()
                 .filter(one -> then.containsKey(one.getKey()))
-                .max(Comparator.comparing(
-                        one -> change(one.getValue(), then.get(one.getKey())).abs()))
+                .max(Comparator.comparing(one -> Math.abs(one.getValue().beyond(then.get(one.getKey())))))
                 .map(one -> {
-                    long by = change(one.getValue(), then.get(one.getKey())).longValueExact();
-                    String each = cells.amount(one.getValue().each().longValueExact());
+                    long by = one.getValue().beyond(then.get(one.getKey()));
                     return by == 0
                             ? "All bags brought what they did a year before."
-                            : one.getKey() + " moved most: " + each + " each on average, "
-                                    + cells.amount(Math.abs(by)) + (by > 0 ? " more" : " less")
+                            : one.getKey() + " moved most: "
+                                    + cells.amount(one.getValue().each())
+                                    + " each on average, " + cells.amount(Math.abs(by)) + (by > 0 ? " more" : " less")
                                     + " than in the year before.";
                 })
                 .orElse("Nothing that was sold was sold in the year before as well.");
     }
 
-    private static BigDecimal change(Average now, Average then) {
-        return now.each().subtract(then.each());
-    }
-
-    private static Map<String, Average> averages(List<Sold> sold) {
-        Map<String, Average> bySize = new LinkedHashMap<>();
-        sold.forEach(one -> bySize.put(
-                one.size(), bySize.getOrDefault(one.size(), new Average(0, 0)).plus(one.bags())));
-        return bySize;
+    private static Map<String, AveragePrice> averages(List<Sold> sold) {
+        return sold.stream()
+                .collect(Collectors.groupingBy(
+                        Sold::size,
+                        Collectors.collectingAndThen(
+                                Collectors.mapping(Sold::bags, Collectors.toList()), AveragePrice::of)));
     }
 }

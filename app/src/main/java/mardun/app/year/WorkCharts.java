@@ -24,6 +24,7 @@ import mardun.app.year.YearViews.Question;
 import mardun.core.making.Machine;
 import mardun.core.making.Station;
 import mardun.core.making.WorkKind;
+import mardun.core.year.Spoilage;
 import mardun.core.year.TimesKept;
 
 /** What work answers: where hours went, how estimates came true, what was spoiled. */
@@ -122,7 +123,7 @@ final class WorkCharts {
                             cells.time(batch.planned()),
                             cells.time(batch.took()),
                             Cells.percentage(batch.beyond())),
-                    Math.abs(batch.beyond()) > 20));
+                    batch.isFar()));
         });
         TimesKept all = TimesKept.of(batches);
         return new AnswerView(
@@ -159,37 +160,18 @@ final class WorkCharts {
                         + " batches took what was planned, give or take a tenth; all together " + together + ".";
     }
 
-    private record Spoilt(String design, int begun, int good, int seconds, int scrap) {
-
-        Spoilt plus(Spoilt other) {
-            return new Spoilt(
-                    design, begun + other.begun, good + other.good, seconds + other.seconds, scrap + other.scrap);
-        }
-
-        int spoilt() {
-            return seconds + scrap;
-        }
-
-        int percent() {
-            return (int) Math.round(100.0 * spoilt() / Math.max(1, begun));
-        }
-    }
+    private record OfDesign(String name, Spoilage spoilage) {}
 
     /** What was begun and didn't come out well. */
     AnswerView spoiled(List<FinishedLine> lines) {
-        Map<DesignId, Spoilt> byDesign = new LinkedHashMap<>();
-        lines.forEach(line -> byDesign.merge(
-                line.design(),
-                new Spoilt(
-                        name(line.design()),
-                        line.good() + line.seconds() + line.scrap(),
-                        line.good(),
-                        line.seconds(),
-                        line.scrap()),
-                Spoilt::plus));
-        List<Spoilt> sorted = byDesign.values().stream()
-                .filter(one -> one.begun() > 0)
-                .sorted(Comparator.comparing(Spoilt::percent).reversed().thenComparing(Spoilt::design))
+        Map<DesignId, Spoilage> byDesign = new LinkedHashMap<>();
+        lines.forEach(line ->
+                byDesign.merge(line.design(), new Spoilage(line.good(), line.seconds(), line.scrap()), Spoilage::plus));
+        List<OfDesign> sorted = byDesign.entrySet().stream()
+                .map(one -> new OfDesign(name(one.getKey()), one.getValue()))
+                .filter(one -> one.spoilage().begun() > 0)
+                .sorted(Comparator.comparing((OfDesign one) -> -one.spoilage().percent())
+                        .thenComparing(OfDesign::name))
                 .toList();
         return new AnswerView(
                 Question.SPOILED,
@@ -208,27 +190,26 @@ final class WorkCharts {
                         sorted.stream()
                                 .map(one -> new FigureRow(
                                         List.of(
-                                                Cells.text(one.design()),
-                                                Cells.count(one.begun()),
-                                                Cells.count(one.good()),
-                                                Cells.count(one.seconds()),
-                                                Cells.count(one.scrap()),
-                                                Cells.percentage(one.percent())),
-                                        one.scrap() > 0))
+                                                Cells.text(one.name()),
+                                                Cells.count(one.spoilage().begun()),
+                                                Cells.count(one.spoilage().good()),
+                                                Cells.count(one.spoilage().seconds()),
+                                                Cells.count(one.spoilage().scrap()),
+                                                Cells.percentage(one.spoilage().percent())),
+                                        one.spoilage().scrap() > 0))
                                 .toList()));
     }
 
-    private static String spoiledAnswer(List<Spoilt> sorted) {
-        int begun = sorted.stream().mapToInt(Spoilt::begun).sum();
-        int spoilt = sorted.stream().mapToInt(Spoilt::spoilt).sum();
-        if (begun == 0) {
+    private static String spoiledAnswer(List<OfDesign> sorted) {
+        Spoilage all = sorted.stream().map(OfDesign::spoilage).reduce(Spoilage.NONE, Spoilage::plus);
+        if (all.begun() == 0) {
             return "No batch was finished in these months.";
         }
-        if (spoilt == 0) {
-            return "Nothing: all " + begun + " bags came out well.";
+        if (all.spoilt() == 0) {
+            return "Nothing: all " + all.begun() + " bags came out well.";
         }
-        Spoilt most = sorted.get(0);
-        return spoilt + " of " + begun + " bags didn’t come out well; most often " + most.design() + ", "
-                + most.spoilt() + " of " + most.begun() + ".";
+        OfDesign most = sorted.get(0);
+        return all.spoilt() + " of " + all.begun() + " bags didn’t come out well; most often " + most.name() + ", "
+                + most.spoilage().spoilt() + " of " + most.spoilage().begun() + ".";
     }
 }

@@ -62,6 +62,12 @@ class ViewWriterTest {
         assertThat(inches.time(Duration.ofSeconds(seconds)).text()).isEqualTo(text);
     }
 
+    @ParameterizedTest
+    @CsvSource({"0, 1 kB", "812400, 812 kB", "999499, 999 kB", "999600, 1 MB", "4260000, 4.3 MB", "43000000, 43 MB"})
+    void filesAreAsLargeAsOneSaysIt(long bytes, String text) {
+        assertThat(inches.size(bytes)).isEqualTo(text);
+    }
+
     @Test
     void moneyHasTheCurrencysCoinsAndATrueMinus() {
         assertThat(inches.money(1145).amount()).isEqualTo("11.45");

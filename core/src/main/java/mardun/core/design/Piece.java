@@ -58,6 +58,11 @@ public record Piece(
                 .findFirst();
     }
 
+    /** Whether it is a rectangle with nothing to be cut away from it or marked on it, which a ruler draws as well as a template. */
+    public boolean isPlain() {
+        return shapes.isEmpty() && !boxed && marks.isEmpty();
+    }
+
     /** The same piece, cut to other formulas. */
     public Piece cut(String newWidth, String newHeight) {
         return new Piece(

@@ -18,12 +18,18 @@ public record TimesKept(int batches, int near, Duration planned, Duration took) 
 
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
     private static final long TENTH = 10;
+    private static final long FIFTH = 5;
 
     /** What a batch was planned to take, more than nothing, and what it took. */
     public record Batch(Duration planned, Duration took) {
 
         boolean isNear() {
             return took.minus(planned).abs().multipliedBy(TENTH).compareTo(planned) <= 0;
+        }
+
+        /** Whether it took more than a fifth longer, or less long, than planned: worth a look. */
+        public boolean isFar() {
+            return took.minus(planned).abs().multipliedBy(FIFTH).compareTo(planned) > 0;
         }
 
         /** By how many percent it took longer than planned, or less long where it is below zero; whole, half up. */

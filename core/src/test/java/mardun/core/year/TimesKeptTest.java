@@ -20,6 +20,13 @@ class TimesKeptTest {
     }
 
     @Test
+    void aFifthBesideIsWorthALook() {
+        assertThat(batch(100, 120).isFar()).isFalse();
+        assertThat(batch(100, 121).isFar()).isTrue();
+        assertThat(batch(100, 79).isFar()).isTrue();
+    }
+
+    @Test
     void nothingPlannedIsNothingToCompare() {
         assertThat(TimesKept.of(List.of()).beyond()).isEmpty();
     }
