@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicReference;
 import mardun.app.backup.Restart;
 import mardun.app.demo.TravellingClock;
+import mardun.app.stored.DiskFullException;
 import mardun.app.stored.DurableFiles;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.cutting.StripArithmetic;
@@ -50,7 +51,10 @@ public class Mardun {
                 taken.set(WorkroomFolder.takeFor(context));
             } catch (IOException notWritable) {
                 throw new StartRefusedException(
-                        "The data folder can't be used: " + notWritable.getMessage(), notWritable);
+                        "The data folder " + context.getEnvironment().getProperty("mardun.data")
+                                + " can't be written (" + notWritable.getMessage()
+                                + "). Let yourself write there, or choose another folder with MARDUN_DATA.",
+                        notWritable);
             }
         });
         try {
@@ -59,9 +63,16 @@ public class Mardun {
             if (taken.get() != null) {
                 taken.get().giveBack();
             }
-            throw WorkroomFile.isDamage(failure)
-                    ? WorkroomFile.damaged(taken.get().folder(), failure)
-                    : failure;
+            if (WorkroomFile.isDamage(failure)) {
+                throw WorkroomFile.damaged(taken.get().folder(), failure);
+            }
+            if (DiskFullException.isBehind(failure)) {
+                throw new StartRefusedException(
+                        "The disk that holds " + taken.get().folder()
+                                + " is full, so the workroom can't be opened. Nothing was changed. Make room on it, and start again.",
+                        failure);
+            }
+            throw failure;
         }
     }
 

@@ -1,5 +1,6 @@
 package mardun.app;
 
+import mardun.app.stored.DiskFullException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.SpringBootExceptionReporter;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -11,6 +12,8 @@ class ToldInASentence implements SpringBootExceptionReporter {
 
     @Override
     public boolean reportException(Throwable failure) {
-        return failure instanceof StartRefusedException || WorkroomFile.isDamage(failure);
+        return failure instanceof StartRefusedException
+                || WorkroomFile.isDamage(failure)
+                || DiskFullException.isBehind(failure);
     }
 }

@@ -43,7 +43,11 @@ final class PackagedApp implements AutoCloseable {
     private Process process;
 
     private PackagedApp(boolean demo) throws IOException {
-        this.folder = Files.createTempDirectory("mardun-e2e");
+        this(demo, Files.createTempDirectory("mardun-e2e"));
+    }
+
+    private PackagedApp(boolean demo, Path folder) throws IOException {
+        this.folder = folder;
         this.demo = demo;
         try (ServerSocket free = new ServerSocket(0)) {
             this.port = free.getLocalPort();
@@ -84,6 +88,13 @@ final class PackagedApp implements AutoCloseable {
 
     static PackagedApp empty() throws IOException {
         PackagedApp app = new PackagedApp(false);
+        app.start();
+        return app;
+    }
+
+    /** With an empty workroom in a folder that is there. */
+    static PackagedApp on(Path folder) throws IOException {
+        PackagedApp app = new PackagedApp(false, folder);
         app.start();
         return app;
     }

@@ -1,9 +1,11 @@
 package mardun.app.problem;
 
 import java.net.URI;
+import java.sql.SQLException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
+import mardun.app.stored.DiskFullException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,6 +30,9 @@ import tools.jackson.databind.DatabindException;
 public class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /** The database's own number for being closed. */
+    private static final int CLOSED = 90098;
 
     @ExceptionHandler
     ProblemDetail refused(RefusedException refused) {
@@ -61,6 +66,15 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail full(DiskFullException full) {
+        return full();
+    }
+
+    private static ProblemDetail full() {
+        return problem(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", DiskFullException.SENTENCE);
+    }
+
+    @ExceptionHandler
     ProblemDetail taken(DataIntegrityViolationException taken) {
         LOG.info("refused by the database: {}", taken.getMostSpecificCause().getMessage());
         return problem(
@@ -79,11 +93,31 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail unexpected(Exception unexpected) {
+        if (DiskFullException.isBehind(unexpected)) {
+            return full();
+        }
         LOG.error("A request failed", unexpected);
+        if (isClosed(unexpected)) {
+            return problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "closed",
+                    "The workroom's disk failed while it was written to, so the workroom was closed. All that was stored before is safe."
+                            + " Look after the disk, stop Mardun, and start it again.");
+        }
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",
                 "Something went wrong inside Mardun; nothing was stored. The log says more.");
+    }
+
+    /** Whether the database has closed itself, which it does when something can't be written to its file. */
+    private static boolean isClosed(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql && sql.getErrorCode() == CLOSED) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Override

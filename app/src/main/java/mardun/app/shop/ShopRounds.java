@@ -3,6 +3,7 @@ package mardun.app.shop;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import mardun.app.stored.DiskFullException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -41,6 +42,8 @@ class ShopRounds implements DisposableBean {
     private void look() {
         try {
             desk.look();
+        } catch (DiskFullException full) {
+            LOG.info("The online shop isn't looked at while the disk is full");
         } catch (RuntimeException failed) {
             // The next round tries again; one that failed must not end all of them.
             LOG.warn("Looking at the online shop failed", failed);

@@ -9,7 +9,8 @@ import org.h2.store.fs.FilePathWrapper;
 
 /**
  * Files of the database of which every write is on the disk before it is said to be done, so that a power cut takes nothing that was
- * acknowledged. The database names them with {@code durable:} in front of the path.
+ * acknowledged. The database names them with {@code durable:} in front of the path. A full disk doesn't fail a write as long as there is
+ * {@link SpareRoom}.
  */
 public final class DurableFiles extends FilePathWrapper {
 
@@ -30,11 +31,13 @@ public final class DurableFiles extends FilePathWrapper {
         if (mode.equals("r")) {
             return super.open(mode);
         }
-        return FileChannel.open(
-                Path.of(getBase().toRealPath().toString()),
+        Path file = Path.of(getBase().toRealPath().toString());
+        FileChannel channel = FileChannel.open(
+                file,
                 StandardOpenOption.READ,
                 StandardOpenOption.WRITE,
                 StandardOpenOption.CREATE,
                 StandardOpenOption.DSYNC);
+        return new DurableFile(channel, new SpareRoom(file.getParent()));
     }
 }
