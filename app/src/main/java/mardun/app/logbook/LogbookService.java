@@ -39,6 +39,7 @@ import mardun.app.logbook.LogbookViews.Sitting;
 import mardun.app.material.StockHistory;
 import mardun.app.note.NoteService;
 import mardun.app.plan.ChosenLine;
+import mardun.app.problem.Days;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.upkeep.UpkeepService;
@@ -107,7 +108,7 @@ class LogbookService {
     LogbookView read(@Nullable LocalDate before, String query, @Nullable LogKind kind) {
         ViewWriter writer = settings.current().writer();
         List<LogDay> days = new ArrayList<>();
-        LocalDate until = before == null ? LocalDate.now(clock).plusDays(1) : before;
+        LocalDate until = before == null ? Days.AFTER_ALL : before;
         LocalDate next;
         int lines = 0;
         do {

@@ -96,8 +96,7 @@ class LotsSheet implements ListSheet {
     public void write(CsvSheet sheet) {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
-        for (MaterialShelf shelf :
-                reader.readAll(clock.instant().plusSeconds(1)).values()) {
+        for (MaterialShelf shelf : reader.readAll().values()) {
             Map<LotId, Long> left = shelf.left();
             for (Lot lot : shelf.lots()) {
                 sheet.line(

@@ -69,7 +69,7 @@ final class MaterialShelf {
             Valuing valuing) {
         this.material = material;
         this.lots = new ArrayList<>(lots);
-        this.movements = new ArrayList<>(movements);
+        this.movements = new ArrayList<>(EntryOrder.of(movements));
         this.prices = prices;
         this.reservations = reservations;
         this.currency = currency;
@@ -86,7 +86,9 @@ final class MaterialShelf {
     /** Follows what was just written. */
     void add(StockMovement movement) {
         movements.add(movement);
-        movements.sort(Comparator.comparing(StockMovement::movedAt).thenComparing(StockMovement::id));
+        List<StockMovement> ordered = EntryOrder.of(movements);
+        movements.clear();
+        movements.addAll(ordered);
         valuation = null;
     }
 

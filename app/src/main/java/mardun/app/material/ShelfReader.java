@@ -21,7 +21,8 @@ import org.springframework.stereotype.Component;
 class ShelfReader {
 
     /** After every movement that there can be. */
-    private static final Instant EVER = Instant.parse("9999-12-31T00:00:00Z");
+    /** Later than anything that was ever entered, with whatever clock. */
+    static final Instant EVER = Instant.parse("9999-12-31T00:00:00Z");
 
     private final MaterialRepository materials;
     private final LotRepository lots;

@@ -42,13 +42,14 @@ public class ShelfValue {
     /** What the shelf was worth at the end of a day, by the maker's school. */
     @Transactional(readOnly = true)
     public StockValueView on(Optional<LocalDate> on) {
-        LocalDate day = on.map(Days::possible).orElse(LocalDate.now(clock));
+        LocalDate today = LocalDate.now(clock);
+        LocalDate day = on.map(Days::possible).orElse(today);
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         List<ValueLine> lines = new ArrayList<>();
-        Instant end = Days.endOf(day, clock.getZone());
         Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
         Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
+        Instant end = day.isBefore(today) ? Days.endOf(day, clock.getZone()) : ShelfReader.EVER;
         for (MaterialShelf shelf : reader.readAll(end).values()) {
             Map<LotId, Long> left = shelf.left();
             long pieces = shelf.lots().stream()

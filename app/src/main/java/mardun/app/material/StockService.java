@@ -431,8 +431,7 @@ public class StockService {
     public StockTakeView stockTake(Optional<String> place) {
         ViewWriter writer = settings.current().writer();
         List<CountLine> lines = new ArrayList<>();
-        for (MaterialShelf shelf :
-                reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
+        for (MaterialShelf shelf : reader.readAll().values()) {
             Material material = shelf.material();
             for (Part part : material.parts()) {
                 if (material.isPutAway() && shelf.onHand(part).value() == 0) {
@@ -535,8 +534,7 @@ public class StockService {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         List<ScrapLine> lines = new ArrayList<>();
-        for (MaterialShelf shelf :
-                reader.readAll(clock.instant().plus(Duration.ofDays(1))).values()) {
+        for (MaterialShelf shelf : reader.readAll().values()) {
             Map<LotId, Long> left = shelf.left();
             shelf.lots().stream()
                     .filter(lot -> left.get(lot.id()) > 0 && isForTheScrapBag(lot, current))

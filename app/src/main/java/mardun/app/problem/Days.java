@@ -12,6 +12,9 @@ public final class Days {
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2199;
 
+    /** After all days that can be reckoned with. */
+    public static final LocalDate AFTER_ALL = LocalDate.of(LAST_YEAR + 1, 1, 1);
+
     private static final DateTimeFormatter WORDS = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
 
     private Days() {}
