@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.BeforeAll;
@@ -14,9 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Every request that the API's description knows, with every part of it set to something that can't be: it is refused with a
@@ -31,6 +28,7 @@ class EveryRequestTest {
     private static final String DESIGN = "/api/designs/1";
 
     private static JsonNode api;
+    private static RequestExamples examples;
 
     @BeforeAll
     static void aWorkroomWithOneOfEach() {
@@ -40,6 +38,7 @@ class EveryRequestTest {
                 "/api/suppliers", Map.of("requestId", UUID.randomUUID(), "version", 0, "name", "Shop", "postage", "0"));
         APP.post("/api/designs", Map.of("requestId", UUID.randomUUID(), "name", "Pouch"));
         api = JsonMapper.builder().build().readTree(APP.text("/v3/api-docs"));
+        examples = new RequestExamples(api, () -> APP.get(DESIGN).body().get("document"));
     }
 
     @Test
@@ -53,7 +52,8 @@ class EveryRequestTest {
                 if (method.equals("delete") || body.isMissingNode()) {
                     continue;
                 }
-                String address = path.getKey().replaceAll("\\{[^}]*}", "1") + query(operation.getValue(), "1");
+                String address =
+                        RequestExamples.address(path.getKey()) + RequestExamples.query(operation.getValue(), "1");
                 for (JsonNode spoilt : spoilt(address, body)) {
                     asked++;
                     Answer answer = method.equals("put") ? APP.put(address, spoilt) : APP.post(address, spoilt);
@@ -84,7 +84,7 @@ class EveryRequestTest {
             }
             for (String value : List.of(
                     "2147483647", "-1", "%2B999999999-12-31", "-999999999-01-01", "%00", "%FF", "%ED%A0%80", "x", "")) {
-                String address = path.getKey().replaceAll("\\{[^}]*}", "1") + query(get, value);
+                String address = RequestExamples.address(path.getKey()) + RequestExamples.query(get, value);
                 Answer answer = APP.get(address);
                 if (answer.status() >= 500) {
                     broken.add(address);
@@ -94,26 +94,16 @@ class EveryRequestTest {
         assertThat(broken).isEmpty();
     }
 
-    private static String query(JsonNode operation, String value) {
-        List<String> parts = new ArrayList<>();
-        for (JsonNode parameter : operation.path("parameters")) {
-            if (parameter.get("in").asString().equals("query")) {
-                parts.add(parameter.get("name").asString() + "=" + value);
-            }
-        }
-        return parts.isEmpty() ? "" : "?" + String.join("&", parts);
-    }
-
     /** The whole request with one of its parts after the other set to something that can't be. */
     private static List<JsonNode> spoilt(String address, JsonNode schema) {
         List<JsonNode> all = new ArrayList<>();
         all.add(JSON.arrayNode());
-        Supplier<JsonNode> whole = () -> example(address, schema);
-        int places = places(whole.get()).size();
+        Supplier<JsonNode> whole = () -> examples.example(address, schema);
+        int places = RequestExamples.places(whole.get()).size();
         for (int i = 0; i < places; i++) {
             for (JsonNode value : List.of(JSON.nullNode(), IMPOSSIBLE.get(i % IMPOSSIBLE.size()))) {
                 JsonNode request = whole.get();
-                places(request).get(i).accept(value);
+                RequestExamples.places(request).get(i).accept(value);
                 all.add(request);
             }
         }
@@ -127,67 +117,4 @@ class EveryRequestTest {
             JSON.stringNode("+999999999-12-31"),
             JSON.stringNode("{\u0000\uD800 {0} \\ $1 “"),
             JSON.stringNode("9".repeat(3000)));
-
-    /** All places of a request in which something else can be put. */
-    private static List<Consumer<JsonNode>> places(JsonNode in) {
-        List<Consumer<JsonNode>> places = new ArrayList<>();
-        if (in instanceof ObjectNode object) {
-            for (String name : List.copyOf(object.propertyNames())) {
-                places.add(value -> object.set(name, value));
-                places.addAll(places(object.get(name)));
-            }
-        } else if (in instanceof ArrayNode array) {
-            for (int i = 0; i < array.size(); i++) {
-                int at = i;
-                places.add(value -> array.set(at, value));
-                places.addAll(places(array.get(i)));
-            }
-        }
-        return places;
-    }
-
-    /** A request as its schema asks for it; documents of designs are those of a real one. */
-    private static JsonNode example(String address, JsonNode schema) {
-        String name = schema.path("$ref").asString("");
-        if (name.endsWith("/DesignDocument")) {
-            JsonNode document = APP.get(DESIGN).body().get("document");
-            return address.equals("/api/designs/preview") ? small(document) : JSON.pojoNode(document);
-        }
-        JsonNode found = name.isEmpty() ? schema : api.at(name.substring(1));
-        String type = found.path("type").asString("object");
-        return switch (type) {
-            case "string" ->
-                found.has("enum")
-                        ? found.get("enum").get(0)
-                        : JSON.stringNode(
-                                switch (found.path("format").asString("")) {
-                                    case "uuid" -> UUID.randomUUID().toString();
-                                    case "date" -> "2026-05-04";
-                                    default -> "1";
-                                });
-            case "integer", "number" -> JSON.numberNode(1);
-            case "boolean" -> JSON.booleanNode(false);
-            case "array" -> JSON.arrayNode().add(example(address, found.get("items")));
-            default -> {
-                ObjectNode object = JSON.objectNode();
-                found.path("properties")
-                        .properties()
-                        .forEach(part -> object.set(part.getKey(), example(address, part.getValue())));
-                found.path("additionalProperties");
-                yield object;
-            }
-        };
-    }
-
-    /** The document with one of each list, so that no part of it is tried a dozen times. */
-    private static JsonNode small(JsonNode document) {
-        ObjectNode small = (ObjectNode) document.deepCopy();
-        for (String list : List.of("pieces", "steps", "measurements", "trims", "notions", "slots")) {
-            ArrayNode rows = (ArrayNode) small.get(list);
-            while (rows.size() > 1) {
-                rows.remove(1);
-            }
-        }
-        return small;
-    }
 }

@@ -10,12 +10,12 @@ import java.net.URI;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Set;
+import mardun.app.problem.RefusalWriter;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -57,20 +57,20 @@ class DoorFilter extends OncePerRequestFilter {
         boolean here = isHere(request);
         String host = request.getServerName();
         if (here ? !OWN_NAMES.contains(host) : !addresses.has(host)) {
-            refuse(
+            RefusalWriter.write(
                     response,
                     HttpServletResponse.SC_MISDIRECTED_REQUEST,
                     "other-host",
                     "Mardun answers only on this machine, as localhost or 127.0.0.1, and at the addresses that it shows"
                             + " while its door is open.");
         } else if (isOfAnotherPage(request)) {
-            refuse(
+            RefusalWriter.write(
                     response,
                     HttpServletResponse.SC_FORBIDDEN,
                     "other-page",
                     "Another page sent this. Only Mardun's own pages may.");
         } else if (!here && isGuarded(request) && !isInside(request)) {
-            refuse(
+            RefusalWriter.write(
                     response,
                     HttpServletResponse.SC_UNAUTHORIZED,
                     "at-the-door",
@@ -117,13 +117,5 @@ class DoorFilter extends OncePerRequestFilter {
                         .filter(cookie -> cookie.getName().equals(COOKIE))
                         .map(Cookie::getValue)
                         .findFirst();
-    }
-
-    private static void refuse(HttpServletResponse response, int status, String type, String detail)
-            throws IOException {
-        response.setStatus(status);
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter()
-                .write("{\"type\":\"/problems/" + type + "\",\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
     }
 }

@@ -5,10 +5,10 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import mardun.app.problem.RefusalWriter;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -49,11 +49,8 @@ class RequestSizeFilter extends OncePerRequestFilter {
 
     private static void refuse(HttpServletResponse response, int status, String type, String detail)
             throws IOException {
-        response.setStatus(status);
         // The rest may still be on its way, so nothing more can come over this connection.
         response.setHeader(HttpHeaders.CONNECTION, "close");
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter()
-                .write("{\"type\":\"/problems/" + type + "\",\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
+        RefusalWriter.write(response, status, type, detail);
     }
 }

@@ -1,5 +1,7 @@
 package mardun.app.web;
 
+import jakarta.servlet.http.HttpServletResponse;
+import mardun.app.problem.RefusalWriter;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -17,6 +19,9 @@ class SecurityConfiguration {
     private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self'"
             + " data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    private static final String FOREIGN =
+            "This didn't come from a page of Mardun's own, or the page is older than the server. Load the page anew.";
+
     /** The token is sent with requests of Mardun's own pages alone. */
     private static CookieCsrfTokenRepository tokens() {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
@@ -28,6 +33,8 @@ class SecurityConfiguration {
     SecurityFilterChain security(HttpSecurity http) {
         return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()))
+                .exceptionHandling(refused -> refused.accessDeniedHandler((request, response, denied) ->
+                        RefusalWriter.write(response, HttpServletResponse.SC_FORBIDDEN, "foreign", FOREIGN)))
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .formLogin(AbstractHttpConfigurer::disable)
