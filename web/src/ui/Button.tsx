@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { AnchorHTMLAttributes, ButtonHTMLAttributes, LabelHTMLAttributes } from 'react';
 import { Link, type LinkProps } from 'react-router';
 
 const BASE =
@@ -20,4 +20,19 @@ export function Button({
 
 export function ButtonLink({ look = 'main', className = '', ...rest }: LinkProps & Look) {
   return <Link className={`${BASE} ${LOOKS[look]} ${className}`} {...rest} />;
+}
+
+/** A link that looks like a quiet button and leads to a file to be kept. */
+export function FileLink({ className = '', ...rest }: AnchorHTMLAttributes<HTMLAnchorElement>) {
+  return <a download className={`${BASE} ${LOOKS.quiet} ${className}`} {...rest} />;
+}
+
+/** A quiet button from which a file is chosen. */
+export function FileChoice({ className = '', ...rest }: LabelHTMLAttributes<HTMLLabelElement>) {
+  return (
+    <label
+      className={`${BASE} ${LOOKS.quiet} cursor-pointer focus-within:outline-3 focus-within:outline-woad ${className}`}
+      {...rest}
+    />
+  );
 }

@@ -1956,6 +1956,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/log.txt': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLog'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/logbook': {
     parameters: {
       query?: never;
@@ -2413,6 +2429,38 @@ export interface paths {
     };
     get?: never;
     put: operations['postOrder'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/parts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readParts'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/parts/{place}.cdx.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readPartsList'];
+    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -7494,6 +7542,17 @@ export interface components {
       unplaced?: components['schemas']['AmountView'];
       worth: components['schemas']['MoneyView'];
     };
+    ShippedPart: {
+      licence: string;
+      name: string;
+      /** @enum {string} */
+      place: 'SERVER' | 'PAGE';
+      version: string;
+    };
+    ShippedParts: {
+      parts: components['schemas']['ShippedPart'][];
+      version: string;
+    };
     ShopActForm: {
       /** @enum {string} */
       act:
@@ -12407,6 +12466,26 @@ export interface operations {
       };
     };
   };
+  readLog: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/plain': components['schemas']['StreamingResponseBody'];
+        };
+      };
+    };
+  };
   readLogbook: {
     parameters: {
       query?: {
@@ -13336,6 +13415,48 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  readParts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ShippedParts'];
+        };
+      };
+    };
+  };
+  readPartsList: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
         };
       };
     };

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useDays } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, FileLink } from '../../ui/Button';
 import { SelectField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
@@ -60,13 +60,9 @@ export default function DaysPage() {
           <Button look="quiet" onClick={() => setAway(true)}>
             Away …
           </Button>
-          <a
-            href="/api/days.ics"
-            download="mardun.ics"
-            className="inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-          >
+          <FileLink href="/api/days.ics" download="mardun.ics">
             Calendar file
-          </a>
+          </FileLink>
           <Button look="quiet" onClick={() => window.print()}>
             Print
           </Button>

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { BagPicture } from '../../ui/BagPicture';
-import { Button, ButtonLink } from '../../ui/Button';
+import { Button, ButtonLink, FileLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
@@ -63,15 +63,7 @@ export default function DesignsPage() {
           <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
             {putAway ? 'Those in use' : 'Put away'}
           </Button>
-          {!none && (
-            <a
-              className="inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-              href="/api/design-book.json"
-              download
-            >
-              All as a file
-            </a>
-          )}
+          {!none && <FileLink href="/api/design-book.json">All as a file</FileLink>}
           <TakeIn />
           <ButtonLink to="/designs/new">New design</ButtonLink>
         </div>

@@ -1,16 +1,13 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Button, FileChoice } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { useRequestId, useSend } from '../../ui/useSend';
 
 type Imported = Schemas['ImportedDesigns'];
-
-const LINK =
-  'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
 
 /** Takes a design, or a book of them, in from a file; asks for another name where its own is taken. */
 export function TakeIn() {
@@ -36,7 +33,7 @@ export function TakeIn() {
   const clash = send.problem?.on('name');
   return (
     <>
-      <label className={`${LINK} cursor-pointer focus-within:outline-3 focus-within:outline-woad`}>
+      <FileChoice>
         Take in a file
         <input
           type="file"
@@ -52,7 +49,7 @@ export function TakeIn() {
             send.mutate({ what: chosen, called: '' });
           }}
         />
-      </label>
+      </FileChoice>
       {(file || taken) && (
         <Panel title={taken ? 'Taken in' : 'Take a design in'} open onOpenChange={(open) => !open && close()}>
           {taken ? (

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { ButtonLink } from '../../ui/Button';
+import { ButtonLink, FileLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { useSettled } from '../../ui/useSettled';
@@ -10,9 +10,6 @@ import { useTitle } from '../../ui/useTitle';
 import { useUnits } from '../../ui/units';
 
 type View = Schemas['TemplatesView'];
-
-const LINK =
-  'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
 
 interface Asked {
   sizes?: number[];
@@ -77,12 +74,8 @@ export default function TemplatesPage() {
             <h2>{pagesInWords(data, units.own)}</h2>
             {!isWrong && (
               <div className="flex gap-2.5">
-                <a className={LINK} href={`/api/designs/${id}/templates.pdf?${words}`} download>
-                  As PDF
-                </a>
-                <a className={LINK} href={`/api/designs/${id}/templates.svg?${words}`} download>
-                  As SVG
-                </a>
+                <FileLink href={`/api/designs/${id}/templates.pdf?${words}`}>As PDF</FileLink>
+                <FileLink href={`/api/designs/${id}/templates.svg?${words}`}>As SVG</FileLink>
               </div>
             )}
           </div>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useBuying, useSuppliers, useToday } from '../../api/queries';
-import { Button, ButtonLink } from '../../ui/Button';
+import { Button, ButtonLink, FileLink } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
 import { useUnits } from '../../ui/units';
@@ -32,13 +32,7 @@ export default function BuyingPage() {
           <ButtonLink look="quiet" to="/materials">
             Materials
           </ButtonLink>
-          <a
-            className="inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-            href="/api/buying.csv"
-            download
-          >
-            As CSV
-          </a>
+          <FileLink href="/api/buying.csv">As CSV</FileLink>
           <Button look="quiet" onClick={() => window.print()}>
             Print
           </Button>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Button, FileLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { fullDay } from '../../ui/units';
@@ -64,13 +64,7 @@ export default function FilesPage() {
           <li key={list.key} className="sheet p-4">
             <h2>{NAMES[list.key] ?? list.key}</h2>
             <div className="my-2 flex flex-wrap gap-2.5">
-              <a
-                className="inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-                href={`/api/lists/${list.key}.csv`}
-                download
-              >
-                Take out
-              </a>
+              <FileLink href={`/api/lists/${list.key}.csv`}>Take out</FileLink>
               <label className="inline-flex min-h-11 cursor-pointer items-center rounded bg-woad px-4 font-semibold text-white focus-within:outline-3 focus-within:outline-woad">
                 Bring in
                 <input

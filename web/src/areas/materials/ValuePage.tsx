@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys, useToday } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Button, FileLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { fullDay, useUnits } from '../../ui/units';
@@ -48,13 +48,9 @@ export default function ValuePage() {
             value={on}
             onChange={(event) => event.target.value && setOn(event.target.value)}
           />
-          <a
-            className="mb-5 inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-            href={`/api/stock-value.csv?on=${on}`}
-            download
-          >
+          <FileLink className="mb-5" href={`/api/stock-value.csv?on=${on}`}>
             As CSV
-          </a>
+          </FileLink>
         </div>
       </header>
       <div className="grid items-start gap-4 lg:grid-cols-[360px_1fr]">

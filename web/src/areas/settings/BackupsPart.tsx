@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Button, FileChoice, FileLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
@@ -14,9 +14,6 @@ type Restore = Schemas['RestoreView'];
 
 const KEY = ['backups'];
 const SHOWN = 5;
-const LINK =
-  'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
-
 /** Backups: what is kept, where they are copied to, all as one archive, and one brought back. */
 export function BackupsPart() {
   const client = useQueryClient();
@@ -37,19 +34,17 @@ export function BackupsPart() {
     <section className="sheet mt-4 p-4" aria-label="Backups">
       <h2>Backups {data.place.late && <Tag look="bad">the second place is late</Tag>}</h2>
       <p className="text-soft">
-        One is made each day and read back before it counts; the last of seven days, five weeks and twelve
-        months stay in the workroom’s folder.
+        One is made each day, and one before a file is taken in, and read back before it counts; the last of
+        seven days, five weeks and twelve months stay in the workroom’s folder.
       </p>
       <div className="mt-3 grid items-start gap-6 md:grid-cols-2">
         <div className="space-y-3">
           <div className="flex flex-wrap gap-2.5">
-            <a className={LINK} href="/api/backups/archive.zip" download>
-              Save all as one file
-            </a>
+            <FileLink href="/api/backups/archive.zip">Save all as one file</FileLink>
             <Button look="quiet" disabled={make.isPending} onClick={() => make.mutate(undefined)}>
               {make.isPending ? 'Making one …' : 'Make a backup now'}
             </Button>
-            <label className={`${LINK} cursor-pointer focus-within:outline-3 focus-within:outline-woad`}>
+            <FileChoice>
               {open.isPending ? 'Reading it …' : 'Restore from a file'}
               <input
                 type="file"
@@ -62,7 +57,7 @@ export function BackupsPart() {
                   event.target.value = '';
                 }}
               />
-            </label>
+            </FileChoice>
           </div>
           <ProblemNotice problem={make.problem ?? open.problem ?? openKept.problem} />
           {data.kept.length === 0 ? (

@@ -10,6 +10,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 import { BackupsPart } from './BackupsPart';
+import { CarePart } from './CarePart';
 import { DoorPart } from './DoorPart';
 import { MachineList } from './MachineList';
 
@@ -48,6 +49,7 @@ export default function SettingsPage() {
       <SettingsForm stored={data} />
       <BackupsPart />
       <DoorPart />
+      <CarePart />
     </>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useToday } from '../../api/queries';
-import { ButtonLink } from '../../ui/Button';
+import { ButtonLink, FileLink } from '../../ui/Button';
 import { SelectField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
@@ -11,9 +11,6 @@ import { useTitle } from '../../ui/useTitle';
 import { FigureTable } from './FigureTable';
 
 type Book = 'SALES' | 'PURCHASES' | 'FAIRS' | 'HOURS';
-
-const LINK =
-  'inline-flex min-h-11 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint';
 
 /** Which entries the figures of a column rest on. */
 const BOOKS: Record<string, Book> = {
@@ -127,21 +124,16 @@ export default function BooksPage() {
               }}
             />
             <div className="mt-3 flex flex-wrap gap-2.5">
-              <a className={LINK} href={`/api/year/books.pdf?from=${data.first}`} download>
-                As PDF
-              </a>
-              <a className={LINK} href={`/api/year/books.csv?from=${data.first}`} download>
-                As CSV
-              </a>
+              <FileLink href={`/api/year/books.pdf?from=${data.first}`}>As PDF</FileLink>
+              <FileLink href={`/api/year/books.csv?from=${data.first}`}>As CSV</FileLink>
               {(Object.keys(NAMES) as Book[]).map((book) => (
-                <a
+                <FileLink
                   key={book}
-                  className={LINK}
+
                   href={`/api/year/books/${book}.csv?from=${data.first}`}
-                  download
                 >
                   All {NAMES[book]} as CSV
-                </a>
+                </FileLink>
               ))}
             </div>
           </section>
@@ -149,9 +141,9 @@ export default function BooksPage() {
             <section className="sheet overflow-x-auto px-4 py-3" aria-label="What lay there">
               <h2>What lay there</h2>
               <FigureTable table={data.stock} caption="What lay there" />
-              <a className={`${LINK} mt-3`} href={`/api/year/books/stock.csv?from=${data.first}`} download>
+              <FileLink className="mt-3" href={`/api/year/books/stock.csv?from=${data.first}`}>
                 As CSV
-              </a>
+              </FileLink>
             </section>
             <section className="sheet px-4 py-3" aria-label="How to read it">
               <h2>How to read it</h2>
@@ -209,9 +201,9 @@ function EntriesPanel({ opened, onClose }: { opened: Opened; onClose: () => void
           {data.rows.length > SHOWN && (
             <p className="mt-2 text-soft">{data.rows.length - SHOWN} more are in the sheet.</p>
           )}
-          <a className={`${LINK} mt-3`} href={`/api/year/books/${opened.book}.csv?${query}`} download>
+          <FileLink className="mt-3" href={`/api/year/books/${opened.book}.csv?${query}`}>
             As CSV
-          </a>
+          </FileLink>
         </>
       )}
     </Panel>

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicReference;
 import mardun.app.backup.Restart;
+import mardun.app.care.LogFile;
 import mardun.app.demo.TravellingClock;
 import mardun.app.stored.DiskFullException;
 import mardun.app.stored.DurableFiles;
@@ -49,6 +50,7 @@ public class Mardun {
         application.addInitializers(context -> {
             try {
                 taken.set(WorkroomFolder.takeFor(context));
+                LogFile.begin(taken.get().folder());
             } catch (IOException notWritable) {
                 throw new StartRefusedException(
                         "The data folder " + context.getEnvironment().getProperty("mardun.data")

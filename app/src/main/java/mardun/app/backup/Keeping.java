@@ -10,9 +10,13 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 
-/** Which backups stay: the last of each of seven days, of each of five weeks, and of each of twelve months on which there are any. */
+/**
+ * Which backups stay: the last eight of the latest day, and the last of each of seven days, of each of five weeks, and of each of twelve
+ * months on which there are any.
+ */
 final class Keeping {
 
+    private static final int OF_THE_LATEST_DAY = 8;
     private static final int DAYS = 7;
     private static final int WEEKS = 5;
     private static final int MONTHS = 12;
@@ -29,6 +33,10 @@ final class Keeping {
     static <B> Set<B> kept(Collection<B> all, Function<B, LocalDate> day, Comparator<B> order) {
         List<B> latestFirst = all.stream().sorted(order.reversed()).toList();
         Set<B> kept = new HashSet<>();
+        latestFirst.stream()
+                .limit(OF_THE_LATEST_DAY)
+                .filter(one -> day.apply(one).equals(day.apply(latestFirst.get(0))))
+                .forEach(kept::add);
         kept.addAll(lastOfEach(latestFirst, day, DAYS));
         kept.addAll(lastOfEach(latestFirst, day.andThen(Keeping::week), WEEKS));
         kept.addAll(lastOfEach(latestFirst, day.andThen(YearMonth::from), MONTHS));

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
+import mardun.app.backup.BeforeImport;
 import mardun.app.files.ImportViews.BrokenOffView;
 import mardun.app.files.ImportViews.ColumnView;
 import mardun.app.files.ImportViews.ImportLine;
@@ -64,6 +65,7 @@ public class ImportService {
     private final EntityManager entities;
     private final SettingsService settings;
     private final TakenFileRepository taken;
+    private final BeforeImport before;
     private final Clock clock;
 
     ImportService(
@@ -72,9 +74,11 @@ public class ImportService {
             EntityManager entities,
             SettingsService settings,
             TakenFileRepository taken,
+            BeforeImport before,
             Clock clock) {
         this.settings = settings;
         this.taken = taken;
+        this.before = before;
         this.clock = clock;
         lists.forEach(list -> this.lists.put(list.key(), list));
         this.reading = new TransactionTemplate(transactions);
@@ -248,6 +252,7 @@ public class ImportService {
         int in = job.begun();
         int total = job.sheetLines().size();
         try {
+            before.keep();
             while (in < total && !job.isGivenUp()) {
                 Part part = enterPart(job, in);
                 job.looked(part.lines());
@@ -260,6 +265,8 @@ public class ImportService {
             job.end(
                     in < total ? ImportState.GIVEN_UP : ImportState.ENTERED,
                     in < total ? "You gave up. " + whatIsIn(in, total) : null);
+        } catch (RefusedException notKept) {
+            job.end(ImportState.REFUSED, notKept.getMessage() + " " + whatIsIn(in, total));
         } catch (RuntimeException unexpected) {
             LOG.error("A file could not be taken in", unexpected);
             job.end(

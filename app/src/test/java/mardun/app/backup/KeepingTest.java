@@ -21,8 +21,17 @@ class KeepingTest {
 
     @Test
     void theLastOfEachDayStays() {
-        LocalDateTime noon = LAST.minusHours(8);
-        assertThat(kept(List.of(LAST, noon, LAST.minusDays(1)))).containsExactlyInAnyOrder(LAST, LAST.minusDays(1));
+        LocalDateTime yesterday = LAST.minusDays(1);
+        assertThat(kept(List.of(LAST, yesterday.minusHours(8), yesterday))).containsExactlyInAnyOrder(LAST, yesterday);
+    }
+
+    @Test
+    void ofTheLatestDayAHandfulStays() {
+        List<LocalDateTime> all = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            all.add(LAST.minusMinutes(i));
+        }
+        assertThat(kept(all)).containsExactlyInAnyOrderElementsOf(all.subList(0, 8));
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -19,6 +20,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import mardun.app.backup.BeforeImport;
 import mardun.app.files.ImportViews.ImportState;
 import mardun.app.files.ImportViews.ImportView;
 import mardun.app.files.ListSheet.Verdict;
@@ -70,12 +72,15 @@ class ImportServiceTest {
         }
     };
 
+    private final BeforeImport before = mock(BeforeImport.class);
+
     private final ImportService imports = new ImportService(
             List.of(names),
             mock(PlatformTransactionManager.class),
             mock(EntityManager.class),
             mock(SettingsService.class),
             files,
+            before,
             Clock.systemUTC());
 
     @BeforeEach
@@ -167,6 +172,20 @@ class ImportServiceTest {
         String again = imports.open("names", file(1_200)).id();
         until(() -> imports.get(again).state() == ImportState.READ);
         assertThat(imports.get(again).note()).contains("This very file was entered on", "a second time");
+    }
+
+    @Test
+    void withoutABackupNothingComesIn() throws InterruptedException {
+        go.countDown();
+        doThrow(RefusedException.conflict("The backup couldn't be written."))
+                .when(before)
+                .keep();
+        String id = imports.open("names", file(3)).id();
+        until(() -> imports.get(id).state() == ImportState.READ);
+        imports.enter(id);
+        until(() -> imports.get(id).state() == ImportState.REFUSED);
+        assertThat(imports.get(id).refusal()).contains("couldn't be written", "Nothing was entered");
+        assertThat(entered).isEmpty();
     }
 
     @Test
