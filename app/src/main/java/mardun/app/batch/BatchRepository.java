@@ -66,6 +66,17 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
               and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
     long unitsOfDesign(DesignId designId, long except);
 
+    /** What was made with a revision of a design. */
+    record MadeWith(int revision, long batches, long bags, long lost) {}
+
+    @Query("""
+            select new mardun.app.batch.BatchRepository$MadeWith(
+                l.designRevision, count(distinct l.batch.id), sum(l.good + l.seconds), sum(l.scrap))
+            from StoredLine l
+            where l.designId = :designId and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED
+            group by l.designRevision""")
+    List<MadeWith> madeWith(DesignId designId);
+
     /** How many bags of a design are done, however they came out, and how many of them didn't. */
     record Lost(DesignId designId, long bags, long lost) {}
 

@@ -9,9 +9,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.Instant;
 import mardun.app.id.ChannelId;
+import org.hibernate.annotations.Immutable;
 
 /** Terms of a channel that held until a moment. */
 @Entity
+@Immutable
 class FormerTerms {
 
     @Id

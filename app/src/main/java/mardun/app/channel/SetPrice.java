@@ -8,10 +8,12 @@ import java.time.Instant;
 import java.util.Optional;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** A price that the maker has set; the last one for a place counts until the next. */
 @Entity
+@Immutable
 class SetPrice {
 
     @Id

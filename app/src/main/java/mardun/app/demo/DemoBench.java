@@ -81,6 +81,24 @@ class DemoBench {
         });
     }
 
+    /** Does all of a batch; what is done to all bags is timed as one pile. */
+    void sewInBulk(LocalDate day, BatchId id) {
+        clock.on(day, () -> {
+            Random random = new Random(SEED + id.value());
+            List<LogEntry> entries = new ArrayList<>();
+            Instant at = clock.instant();
+            for (Turn turn : work.of(id).turns()) {
+                for (Operation.Part part : turn.parts()) {
+                    double truth = truth(turn) * scatter(random);
+                    Duration time = scaled(part.step().perUnit(), truth * part.units());
+                    at = at.plus(time);
+                    entries.add(entry(id, turn, part, EventKind.WORKED, part.units(), time, at, null));
+                }
+            }
+            work.keep(id, entries);
+        });
+    }
+
     /**
      * Something goes wrong with a bag.
      *
@@ -179,8 +197,7 @@ class DemoBench {
     private static Instant doTurn(
             Turn turn, BatchId id, int most, Instant from, Random random, List<LogEntry> entries) {
         Instant at = from;
-        // The same step takes the same time in every batch, whatever was guessed.
-        double truth = FASTEST + SLOWER * new Random(turn.step().name().hashCode()).nextDouble();
+        double truth = truth(turn);
         if (!turn.changes().isEmpty()) {
             Duration time = scaled(turn.once(), truth * scatter(random));
             at = at.plus(time);
@@ -205,6 +222,11 @@ class DemoBench {
             }
         }
         return at;
+    }
+
+    /** The same step takes the same time in every batch, whatever was guessed. */
+    private static double truth(Turn turn) {
+        return FASTEST + SLOWER * new Random(turn.step().name().hashCode()).nextDouble();
     }
 
     private static double scatter(Random random) {

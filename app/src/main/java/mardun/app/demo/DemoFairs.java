@@ -178,6 +178,14 @@ class DemoFairs {
         clock.on(today, () -> type(pier, FairState.APPLIED, way(PIER_HALL), today));
     }
 
+    /** One of many fairs: all is packed, at most so many of each kind go; the rest comes home, or is given away. */
+    void busy(LocalDate day, String name, int most, boolean givesAway) {
+        FairId fair = entered(day, name);
+        clock.on(day.minusDays(1), () -> pack(fair, "", 1));
+        sell(day, fair, tile -> most - random.nextInt(most / 2));
+        settle(day, fair, givesAway);
+    }
+
     private FairId clock(LocalDate day, String name, LocalDate heldOn) {
         List<FairId> made = new ArrayList<>();
         clock.on(

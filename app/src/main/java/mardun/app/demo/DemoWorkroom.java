@@ -73,6 +73,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoQuotes quotes;
     private final DemoShop shop;
     private final DemoFairs fairs;
+    private final DemoYears years;
     private final TravellingClock clock;
     private final Path whole;
 
@@ -93,6 +94,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoQuotes quotes,
             DemoShop shop,
             DemoFairs fairs,
+            DemoYears years,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
         this.whole = data.resolve(WorkroomFolder.DEMO_IS_WHOLE);
@@ -109,6 +111,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.quotes = quotes;
         this.shop = shop;
         this.fairs = fairs;
+        this.years = years;
         this.clock = clock;
     }
 
@@ -127,14 +130,16 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     private void enter() {
         LocalDate today = clock.realToday();
-        clock.on(today.minusDays(90), () -> {
+        LocalDate season = today.minusDays(90);
+        clock.on(years.begin(season), () -> {
             enterSettings();
             enterMaterials();
             enterShops();
         });
         prices.enterChannels(today);
+        clock.on(years.begin(season.plusDays(5)), () -> designs.enter(ids));
+        years.live(season, ids);
         fairs.enterFormer(today);
-        clock.on(today.minusDays(85), () -> designs.enter(ids));
         String spring = "Wherry Lane market";
         finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
         clock.on(today.minusDays(50), () -> {

@@ -22,7 +22,6 @@ import mardun.app.design.DesignViews.NewSize;
 import mardun.app.design.DesignViews.PacedDesign;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
-import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
 import mardun.app.design.DesignViews.SlotMaterials;
 import mardun.app.design.QuestionViews.DiagnosisAnswer;
@@ -79,12 +78,6 @@ class DesignController {
     @GetMapping("/designs/{id}")
     DesignView readDesign(@PathVariable DesignId id) {
         return designs.get(id);
-    }
-
-    /** What a design was after one of its changes. */
-    @GetMapping("/designs/{id}/revisions/{number}")
-    RevisionView readDesignRevision(@PathVariable DesignId id, @PathVariable int number) {
-        return designs.revision(id, number);
     }
 
     @PutMapping("/designs/{id}")

@@ -126,6 +126,17 @@ public record DesignDocument(
         return with(name, sizes, keys, measurements, fillings, steps, slots);
     }
 
+    /** This design without materials that there aren't any more. */
+    DesignDocument withMaterialsOf(Set<MaterialId> there) {
+        List<SlotRow> newSlots = slots.stream()
+                .map(slot ->
+                        slot.materialId() == null || there.contains(slot.materialId()) ? slot : slot.filledWith(null))
+                .toList();
+        List<StepRow> newSteps =
+                steps.stream().map(step -> step.threadedWith(there)).toList();
+        return with(name, sizes, sizeKeys, measurements, fillings, newSteps, newSlots);
+    }
+
     /** A key that no size has yet. */
     String freeSizeKey() {
         List<String> taken = keyed().sizeKeys;
@@ -337,6 +348,31 @@ public record DesignDocument(
                     prompts);
         }
 
+        /** This step without threads that there aren't any more. */
+        StepRow threadedWith(Set<MaterialId> there) {
+            return details.threads().allMatch(there::contains)
+                    ? this
+                    : new StepRow(
+                            key,
+                            name,
+                            stage,
+                            station,
+                            needle,
+                            thread,
+                            foot,
+                            stitch,
+                            minutesPerUnit,
+                            minutesPerBatch,
+                            passiveMinutes,
+                            check,
+                            caution,
+                            note,
+                            after,
+                            uses,
+                            details.threadedWith(there),
+                            prompts);
+        }
+
         /** What it needs on the machine. */
         SetUp setUp() {
             return details.with(SetUp.of(needle, thread, foot, stitch));
@@ -449,6 +485,24 @@ public record DesignDocument(
 
         static final SetUpDetails NONE = new SetUpDetails("", "", "", "", "", "", "", "", "", false, null, null, null);
 
+        /** The same without threads that there aren't any more. */
+        SetUpDetails threadedWith(Set<MaterialId> there) {
+            return new SetUpDetails(
+                    bobbin,
+                    length,
+                    width,
+                    position,
+                    tension,
+                    heat,
+                    seconds,
+                    pressCloth,
+                    steam,
+                    freeArm,
+                    machine,
+                    threadId != null && there.contains(threadId) ? threadId : null,
+                    bobbinId != null && there.contains(bobbinId) ? bobbinId : null);
+        }
+
         /** The threads of the shelf that it names. */
         Stream<MaterialId> threads() {
             return Stream.of(threadId, bobbinId).filter(Objects::nonNull);
@@ -492,7 +546,7 @@ public record DesignDocument(
             @Nullable MaterialId materialId) {
 
         /** The same, usually filled with that material. */
-        public SlotRow filledWith(MaterialId material) {
+        public SlotRow filledWith(@Nullable MaterialId material) {
             return new SlotRow(key, label, kind, cloths, ware, material);
         }
     }

@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import mardun.app.id.DesignId;
 
@@ -27,6 +28,10 @@ class DesignRevision {
     private String document;
 
     private Instant madeAt;
+    private String note = "";
+
+    @Version
+    private long version;
 
     protected DesignRevision() {}
 
@@ -35,6 +40,22 @@ class DesignRevision {
         this.number = design.revision();
         this.document = design.document();
         this.madeAt = madeAt;
+    }
+
+    int number() {
+        return number;
+    }
+
+    String note() {
+        return note;
+    }
+
+    long version() {
+        return version;
+    }
+
+    void note(String newNote) {
+        note = newNote;
     }
 
     String document() {

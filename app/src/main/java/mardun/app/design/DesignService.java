@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -346,6 +347,25 @@ public class DesignService implements UsesMaterials {
     public void change(DesignId id, UnaryOperator<DesignDocument> change) {
         DesignEntity entity = find(id);
         store(entity, checked(change.apply(document(entity)), Optional.of(id)));
+    }
+
+    /**
+     * A design becomes what it was, under the name that it has now.
+     *
+     * @param version at which the design was shown
+     * @param materials those that there still are; where another filled a slot or a needle, nothing does
+     */
+    @Transactional
+    void becomes(DesignId id, long version, DesignDocument old, Set<MaterialId> materials) {
+        DesignEntity entity = find(id);
+        ChangedMeanwhileException.check("“" + entity.name() + "”", version, entity.version());
+        store(entity, checked(old.named(entity.name()).withMaterialsOf(materials), Optional.of(id)));
+    }
+
+    /** The version of a design, for whoever changes it next. */
+    @Transactional(readOnly = true)
+    long version(DesignId id) {
+        return find(id).version();
     }
 
     /** Puts a design away, or takes it back. */

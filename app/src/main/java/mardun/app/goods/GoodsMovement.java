@@ -7,9 +7,11 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import org.hibernate.annotations.Immutable;
 
 /** Finished bags that came to a place or left it. Movements are added, never changed. */
 @Entity
+@Immutable
 class GoodsMovement {
 
     @Id

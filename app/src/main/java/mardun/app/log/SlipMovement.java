@@ -5,9 +5,11 @@ import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import java.io.Serializable;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 
 /** A movement with which a slip took material from the shelf. */
 @Entity
+@Immutable
 class SlipMovement {
 
     /** Which slip, and which movement. */

@@ -6,9 +6,11 @@ import jakarta.persistence.Entity;
 import java.io.Serializable;
 import java.util.UUID;
 import mardun.app.id.MaterialId;
+import org.hibernate.annotations.Immutable;
 
 /** Pieces of one cloth that were cut once more because of a slip. */
 @Entity
+@Immutable
 class SlipRecut {
 
     /** Because of which slip, and from which cloth. */

@@ -6,9 +6,11 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import mardun.app.id.MaterialId;
+import org.hibernate.annotations.Immutable;
 
 /** What a material costs to buy, since when. */
 @Entity
+@Immutable
 class MaterialPrice {
 
     @Id

@@ -13,10 +13,12 @@ import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
 import mardun.core.material.MovementKind;
 import mardun.core.material.Part;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** Something that came to the shelf or left it. Movements are added, never changed. */
 @Entity
+@Immutable
 class StockMovement {
 
     @Id

@@ -10,9 +10,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import org.hibernate.annotations.Immutable;
 
 /** A quote as it was given to the customer. */
 @Entity
+@Immutable
 class QuoteVersion {
 
     @Id

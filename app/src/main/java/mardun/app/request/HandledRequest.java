@@ -4,9 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 
 /** A request that made something, so that the same one sent again makes it no second time. */
 @Entity
+@Immutable
 class HandledRequest {
 
     @Id

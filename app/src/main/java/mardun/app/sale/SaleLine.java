@@ -7,10 +7,12 @@ import jakarta.persistence.Id;
 import java.util.Optional;
 import java.util.UUID;
 import mardun.app.sale.Sale.Worth;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** Bags of a sale that were of one lot, or of none, because the book had none left. */
 @Entity
+@Immutable
 class SaleLine {
 
     @Id

@@ -8,10 +8,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import mardun.app.id.BatchId;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** Cut pieces that came onto the shelf or left it, with what they cost. */
 @Entity
+@Immutable
 class UnsewnMovement {
 
     @Id

@@ -1,0 +1,131 @@
+package mardun.app.design;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mardun.app.design.RevisionUse.Made;
+import mardun.app.design.RevisionViews.BroughtBack;
+import mardun.app.design.RevisionViews.RevisionComparison;
+import mardun.app.design.RevisionViews.RevisionLine;
+import mardun.app.design.RevisionViews.RevisionNote;
+import mardun.app.design.RevisionViews.RevisionsView;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
+import mardun.app.material.MaterialService;
+import mardun.app.problem.ChangedMeanwhileException;
+import mardun.app.problem.RefusedException;
+import mardun.app.problem.TypedText;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The past of a design: what each change changed, what was made with it, and one of them brought back. */
+@Service
+class RevisionService {
+
+    private final DesignService designs;
+    private final DesignRevisionRepository revisions;
+    private final MaterialService materials;
+    private final List<RevisionUse> uses;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    RevisionService(
+            DesignService designs,
+            DesignRevisionRepository revisions,
+            MaterialService materials,
+            List<RevisionUse> uses,
+            JsonMapper json,
+            Clock clock) {
+        this.designs = designs;
+        this.revisions = revisions;
+        this.materials = materials;
+        this.uses = uses;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public RevisionsView all(DesignId id) {
+        long version = designs.version(id);
+        Map<Integer, Made> made = uses.stream()
+                .flatMap(use -> use.madeWith(id).entrySet().stream())
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        List<DesignRevision> found = revisions.findByDesignIdOrderByNumberDesc(id);
+        List<RevisionLine> lines = new ArrayList<>();
+        for (int i = 0; i < found.size(); i++) {
+            DesignRevision revision = found.get(i);
+            Made its = made.getOrDefault(revision.number(), Made.NOTHING);
+            lines.add(new RevisionLine(
+                    revision.number(),
+                    revision.version(),
+                    LocalDate.ofInstant(revision.madeAt(), clock.getZone()),
+                    revision.note(),
+                    its.batches(),
+                    its.bags(),
+                    its.lost(),
+                    i + 1 < found.size() ? changes(id, found.get(i + 1).number(), revision.number()) : null));
+        }
+        return new RevisionsView(id, version, lines);
+    }
+
+    private int changes(DesignId id, int from, int to) {
+        return compare(id, from, to).differences().size();
+    }
+
+    /** What is other in one revision than in another. */
+    @Transactional(readOnly = true)
+    public RevisionComparison compare(DesignId id, int from, int to) {
+        DesignDocument before = designs.revision(id, from).document();
+        DesignDocument after = designs.revision(id, to).document();
+        Map<Long, String> names = materials.names(materials(before, after)).entrySet().stream()
+                .collect(Collectors.toMap(entry -> entry.getKey().value(), Map.Entry::getValue));
+        return new RevisionComparison(
+                from,
+                to,
+                DocumentComparison.of(
+                        before, after, json, material -> names.getOrDefault(material, "a material that is gone")),
+                before,
+                after);
+    }
+
+    private static Set<MaterialId> materials(DesignDocument... documents) {
+        Set<MaterialId> all = new HashSet<>();
+        for (DesignDocument document : documents) {
+            document.slots().stream()
+                    .filter(slot -> slot.materialId() != null)
+                    .forEach(slot -> all.add(slot.materialId()));
+            document.steps().forEach(step -> step.details().threads().forEach(all::add));
+        }
+        return all;
+    }
+
+    /** The maker says something of a revision. */
+    @Transactional
+    public RevisionsView note(DesignId id, int number, RevisionNote form) {
+        DesignRevision revision = revisions
+                .findByDesignIdAndNumber(id, number)
+                .orElseThrow(() -> RefusedException.missing("There is no revision " + number + " of this design."));
+        ChangedMeanwhileException.check("The note of revision " + number, form.version(), revision.version());
+        revision.note(TypedText.clean(form.note()).strip());
+        revisions.saveAndFlush(revision);
+        return all(id);
+    }
+
+    /** A design becomes once more what it was, under the name that it has now; that makes a new revision. */
+    @Transactional
+    public RevisionsView bringBack(DesignId id, int number, BroughtBack form) {
+        DesignDocument old = designs.revision(id, number).document();
+        designs.becomes(id, form.version(), old, materials.names(materials(old)).keySet());
+        RevisionsView now = all(id);
+        RevisionLine latest = now.revisions().get(0);
+        return latest.note().isEmpty() && latest.number() > number
+                ? note(id, latest.number(), new RevisionNote(latest.version(), "As it was in revision " + number + "."))
+                : now;
+    }
+}
