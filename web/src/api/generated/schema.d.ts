@@ -1428,6 +1428,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/{id}/revisions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listDesignRevisions'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/revisions/{from}/to/{to}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['compareDesignRevisions'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/{id}/revisions/{number}': {
     parameters: {
       query?: never;
@@ -1437,6 +1469,38 @@ export interface paths {
     };
     get: operations['readDesignRevision'];
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/revisions/{number}/brought-back': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['bringBackDesignRevision'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/revisions/{number}/note': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['noteDesignRevision'];
     post?: never;
     delete?: never;
     options?: never;
@@ -3909,6 +3973,10 @@ export interface components {
       /** Format: int32 */
       total: number;
     };
+    BroughtBack: {
+      /** Format: int64 */
+      version: number;
+    };
     BroughtForm: {
       /** Format: int32 */
       bags: number;
@@ -4000,9 +4068,13 @@ export interface components {
     ChangedDesignView: {
       /** Format: int64 */
       designId: number;
+      /** Format: int32 */
+      latest: number;
       name: string;
       /** Format: date */
       on: string;
+      /** Format: int32 */
+      plannedWith: number;
     };
     ChangesForm: {
       bobbin?: string;
@@ -4617,6 +4689,13 @@ export interface components {
       size: string;
       width: string;
     };
+    Difference: {
+      fields: components['schemas']['FieldDifference'][];
+      /** @enum {string} */
+      kind: 'ADDED' | 'GONE' | 'CHANGED';
+      name: string;
+      part: string;
+    };
     DoneForm: {
       /** Format: uuid */
       id: string;
@@ -4819,6 +4898,11 @@ export interface components {
       most: string;
       name: string;
       then: string;
+    };
+    FieldDifference: {
+      after: string;
+      before: string;
+      field: string;
     };
     FieldProblem: {
       field: string;
@@ -7052,6 +7136,37 @@ export interface components {
       /** Format: int32 */
       pictures: number;
     };
+    RevisionComparison: {
+      after: components['schemas']['DesignDocument'];
+      before: components['schemas']['DesignDocument'];
+      differences: components['schemas']['Difference'][];
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      to: number;
+    };
+    RevisionLine: {
+      /** Format: int32 */
+      bags: number;
+      /** Format: int32 */
+      batches: number;
+      /** Format: int32 */
+      changes?: number;
+      /** Format: int32 */
+      lost: number;
+      /** Format: date */
+      madeOn: string;
+      note: string;
+      /** Format: int32 */
+      number: number;
+      /** Format: int64 */
+      version: number;
+    };
+    RevisionNote: {
+      note: string;
+      /** Format: int64 */
+      version: number;
+    };
     RevisionView: {
       document: components['schemas']['DesignDocument'];
       /** Format: int64 */
@@ -7060,6 +7175,13 @@ export interface components {
       madeAt: string;
       /** Format: int32 */
       revision: number;
+    };
+    RevisionsView: {
+      /** Format: int64 */
+      id: number;
+      revisions: components['schemas']['RevisionLine'][];
+      /** Format: int64 */
+      version: number;
     };
     RollView: {
       isKept: boolean;
@@ -11395,6 +11517,52 @@ export interface operations {
       };
     };
   };
+  listDesignRevisions: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RevisionsView'];
+        };
+      };
+    };
+  };
+  compareDesignRevisions: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        from: number;
+        to: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RevisionComparison'];
+        };
+      };
+    };
+  };
   readDesignRevision: {
     parameters: {
       query?: never;
@@ -11414,6 +11582,60 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RevisionView'];
+        };
+      };
+    };
+  };
+  bringBackDesignRevision: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BroughtBack'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RevisionsView'];
+        };
+      };
+    };
+  };
+  noteDesignRevision: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RevisionNote'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RevisionsView'];
         };
       };
     };

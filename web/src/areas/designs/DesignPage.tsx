@@ -23,6 +23,7 @@ import { FormTab } from './FormTab';
 import { MadeTab } from './MadeTab';
 import { MeasurementTable } from './MeasurementTable';
 import { PieceTable } from './PieceTable';
+import { RevisionsTab } from './RevisionsTab';
 import { StepTable } from './StepTable';
 import { TrimTab } from './TrimTab';
 import { useTitle } from '../../ui/useTitle';
@@ -213,6 +214,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
                   ['steps', 'Steps'],
                   ['checks', toLookAt > 0 ? `Checks · ${toLookAt}` : 'Checks'],
                   ['ask', 'Ask'],
+                  ['revisions', 'Revisions'],
                   ['about', 'About'],
                 ] as const
               ).map(([key, name]) => (
@@ -253,6 +255,15 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
                 <Suspense fallback={<p className="text-soft">Opening …</p>}>
                   <QuestionsTab />
                 </Suspense>
+              </Tabs.Content>
+              <Tabs.Content value="revisions">
+                {draft.isChanged ? (
+                  <p className="text-soft">
+                    Save what you changed, or undo it all, to see the revisions before.
+                  </p>
+                ) : (
+                  <RevisionsTab designId={design.id} size={shown?.size ?? size} />
+                )}
               </Tabs.Content>
               <Tabs.Content value="about">
                 <AboutTab />

@@ -234,8 +234,10 @@ public final class BatchViews {
      * A design that was changed after a batch was planned with it.
      *
      * @param on the day it was changed last
+     * @param plannedWith the revision that the batch is planned with
+     * @param latest the revision that it has now
      */
-    public record ChangedDesignView(DesignId designId, String name, LocalDate on) {}
+    public record ChangedDesignView(DesignId designId, String name, LocalDate on, int plannedWith, int latest) {}
 
     /**
      * A design is to be taken as it is now.

@@ -70,7 +70,11 @@ public class PlannedDesigns {
             LatestRevision latest = designs.latest(id);
             if (latest.revision() != revision) {
                 changed.add(new ChangedDesignView(
-                        id, latest.name(), LocalDate.ofInstant(latest.changedAt(), clock.getZone())));
+                        id,
+                        latest.name(),
+                        LocalDate.ofInstant(latest.changedAt(), clock.getZone()),
+                        revision,
+                        latest.revision()));
             }
         });
         return changed;

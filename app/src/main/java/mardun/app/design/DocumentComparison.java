@@ -17,6 +17,7 @@ import mardun.app.design.RevisionViews.DifferenceKind;
 import mardun.app.design.RevisionViews.FieldDifference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.MissingNode;
 
 /**
  * Tells in words what is other in a design than it was before. Rows are the same when they are known by the same letter, symbol, key or
@@ -44,6 +45,9 @@ final class DocumentComparison {
         ROWS.put("slots", new Rows("Materials", "key", "label"));
         ROWS.put("setAside", new Rows("Checks set aside", "check", "place"));
     }
+
+    /** Pieces and trims are spoken of by letters; longer ones are words of formulas. */
+    private static final int LONGEST_LETTER = 2;
 
     private static final String THE_DESIGN = "The design";
     private static final String VALUES_BY_SIZE = "values";
@@ -154,7 +158,7 @@ final class DocumentComparison {
     }
 
     private static JsonNode missing() {
-        return tools.jackson.databind.node.MissingNode.getInstance();
+        return MissingNode.getInstance();
     }
 
     /** The rows by what they are known by; a second one of the same kind is known by its place as well. */
@@ -177,7 +181,10 @@ final class DocumentComparison {
         if (rows.knownBy().equals("key")) {
             return name;
         }
-        return name.isEmpty() ? key : key + " " + name;
+        if (name.isEmpty()) {
+            return key;
+        }
+        return key.length() > LONGEST_LETTER ? name : key + " " + name;
     }
 
     /** What is other in a value, into its own fields where it has any. */
