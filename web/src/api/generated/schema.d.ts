@@ -1412,6 +1412,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/{id}/pattern-sheet.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printPatternSheet'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/{id}/put-away': {
     parameters: {
       query?: never;
@@ -11487,6 +11503,32 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignFile'];
+        };
+      };
+    };
+  };
+  printPatternSheet: {
+    parameters: {
+      query?: {
+        size?: number;
+        units?: number;
+        paper?: 'A4' | 'LETTER';
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/pdf': string;
         };
       };
     };

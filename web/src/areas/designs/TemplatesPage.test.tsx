@@ -101,3 +101,19 @@ describe('what is asked for', () => {
     );
   });
 });
+
+describe('the pattern sheet', () => {
+  it('is for as many bags as are typed, in the size that is drawn', async () => {
+    shown();
+    const user = userEvent.setup();
+    const sheet = within(await screen.findByRole('region', { name: 'Pattern sheet' }));
+    const link = () => sheet.queryByRole('link', { name: 'Pattern sheet as PDF' });
+    expect(link()).toHaveAttribute('href', '/api/designs/4/pattern-sheet.pdf?size=0&units=12&paper=LETTER');
+    await user.clear(sheet.getByRole('textbox'));
+    await user.type(sheet.getByRole('textbox'), '0');
+    expect(link()).toBeNull();
+    expect(sheet.getByText(/from 1 to 5000/)).toBeVisible();
+    await user.type(sheet.getByRole('textbox'), '{Backspace}40');
+    expect(link()).toHaveAttribute('href', expect.stringContaining('units=40'));
+  });
+});

@@ -61,14 +61,17 @@ export default function TemplatesPage() {
         </ButtonLink>
       </header>
       <div className="grid items-start gap-4 lg:grid-cols-[340px_1fr]">
-        <Choices
-          view={data}
-          paper={paper}
-          asked={asked}
-          onAsk={setAsked}
-          rollWidth={rollWidth}
-          onRollWidth={setRollWidth}
-        />
+        <div className="space-y-4">
+          <Choices
+            view={data}
+            paper={paper}
+            asked={asked}
+            onAsk={setAsked}
+            rollWidth={rollWidth}
+            onRollWidth={setRollWidth}
+          />
+          <PatternPart view={data} paper={paper} />
+        </div>
         <section className="sheet p-4" aria-label="On paper">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
             <h2>{pagesInWords(data, units.own)}</h2>
@@ -84,6 +87,36 @@ export default function TemplatesPage() {
         </section>
       </div>
     </>
+  );
+}
+
+/** The whole design on paper, for a helper or a kit. */
+function PatternPart({ view, paper }: { view: View; paper: View['paper'] }) {
+  const [units, setUnits] = useState('12');
+  const size = Math.max(0, view.sizes.indexOf(view.chosenSizes[0] ?? ''));
+  const count = Number(units);
+  const isWrong = !Number.isInteger(count) || count < 1 || count > 5000;
+  const on = paper === 'ROLL' ? '' : `&paper=${paper}`;
+  return (
+    <section className="sheet space-y-3 p-4" aria-label="Pattern sheet">
+      <h2>Pattern sheet</h2>
+      <p className="text-soft">
+        All that a helper needs to sew the {view.sizes[size] || 'bag'}: materials, what is cut, the map of the
+        templates, steps with drawings and checks.
+      </p>
+      <TextField
+        label="Materials for 1, and for"
+        inputMode="numeric"
+        value={units}
+        error={isWrong ? 'Type how many bags, from 1 to 5000.' : undefined}
+        onChange={(event) => setUnits(event.target.value)}
+      />
+      {!isWrong && (
+        <FileLink href={`/api/designs/${view.designId}/pattern-sheet.pdf?size=${size}&units=${count}${on}`}>
+          Pattern sheet as PDF
+        </FileLink>
+      )}
+    </section>
   );
 }
 

@@ -1,0 +1,186 @@
+package mardun.app.pattern;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mardun.app.design.DesignViews.DrawingView;
+import mardun.app.design.DesignViews.PieceView;
+import mardun.app.design.PictureView;
+import mardun.app.design.PictureView.PictureCloth;
+import mardun.app.design.PictureView.PicturePart;
+import mardun.app.design.SeamView;
+import mardun.app.design.SeamView.SeamLayer;
+import mardun.app.paper.Paper;
+import mardun.app.template.TemplateViews.TemplatePage;
+import mardun.app.template.TemplateViews.TemplateView;
+import mardun.app.template.TemplateViews.TemplatesView;
+
+/** The drawings of a pattern sheet: readable in black and white, as drawings within HTML. */
+final class PatternDrawings {
+
+    private static final String INK = "#14252e";
+    private static final String PAPER = "#ffffff";
+    private static final String UNCHOSEN = "#d3dcde";
+
+    /** A line on paper, in millimetres. */
+    private static final double THIN = 0.25;
+
+    private static final double BROAD = 0.7;
+
+    private PatternDrawings() {}
+
+    private static String svg(
+            double wide, double high, double acrossMm, double upMm, Function<Double, String> content) {
+        double zoom = Math.min(acrossMm / wide, upMm / high);
+        // Strokes are thick on the paper, whatever the scale.
+        double unit = 1 / zoom;
+        double edge = BROAD * unit;
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number((wide + 2 * edge) * zoom)
+                + "mm\" height=\"" + number((high + 2 * edge) * zoom) + "mm\" viewBox=\"" + number(-edge) + " "
+                + number(-edge) + " " + number(wide + 2 * edge) + " " + number(high + 2 * edge) + "\">"
+                + content.apply(unit) + "</svg>";
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.3f", value);
+    }
+
+    private static String path(String d, String fill, String stroke, double width, String more) {
+        return d.isEmpty()
+                ? ""
+                : "<path d=\"" + d + "\" fill=\"" + fill + "\" stroke=\"" + stroke + "\" stroke-width=\""
+                        + number(width) + "\"" + more + "/>";
+    }
+
+    private static String dashes(double... lengths) {
+        StringBuilder dashes = new StringBuilder(" stroke-dasharray=\"");
+        for (double length : lengths) {
+            dashes.append(number(length)).append(' ');
+        }
+        return dashes.append('"').toString();
+    }
+
+    /** The finished bag in the colours of its cloths. */
+    static String bag(PictureView picture, double acrossMm, double upMm) {
+        Map<String, PictureCloth> cloths =
+                picture.cloths().stream().collect(Collectors.toMap(PictureCloth::slot, Function.identity()));
+        return svg(
+                picture.width(),
+                picture.height(),
+                acrossMm,
+                upMm,
+                unit -> picture.parts().stream()
+                        .map(part -> part(part, cloths, unit))
+                        .collect(Collectors.joining()));
+    }
+
+    private static String part(PicturePart part, Map<String, PictureCloth> cloths, double unit) {
+        PictureCloth cloth = cloths.get(part.slot());
+        String colour = cloth == null ? UNCHOSEN : cloth.colour();
+        String none = "none";
+        return switch (part.look()) {
+            case CLOTH, INSIDE ->
+                path(part.path(), colour, none, 0, "")
+                        + (part.shade() > 0
+                                ? path(part.path(), INK, none, 0, " fill-opacity=\"" + number(part.shade()) + "\"")
+                                : "");
+            case STRIP ->
+                path(part.path(), none, INK, part.stroke() + 2 * THIN * unit, "")
+                        + path(part.path(), none, colour, part.stroke(), "");
+            case STITCHES -> path(part.path(), none, INK, THIN * unit, dashes(1.2 * unit, 0.8 * unit));
+            case TEETH -> path(part.path(), none, PAPER, 2 * THIN * unit, dashes(0.4 * unit, 0.4 * unit));
+            case METAL -> path(part.path(), "#d5dbdd", INK, THIN * unit, "");
+            case LABEL -> path(part.path(), PAPER, INK, THIN * unit, "");
+            case EDGE -> path(part.path(), none, INK, 1.4 * THIN * unit, "");
+        };
+    }
+
+    /** A piece with its seams. */
+    static String piece(PieceView piece, double acrossMm, double upMm) {
+        DrawingView drawing = piece.drawing();
+        return svg(
+                drawing.width(),
+                drawing.height(),
+                acrossMm,
+                upMm,
+                unit -> path(drawing.outline(), "#eef2f2", INK, 1.4 * THIN * unit, "")
+                        + path(drawing.corners(), "none", INK, THIN * unit, dashes(0.5 * unit, 0.5 * unit))
+                        + path(drawing.seams(), "none", INK, THIN * unit, dashes(1.2 * unit, 0.8 * unit)));
+    }
+
+    /** What a step sews: each piece with the edges that are sewn, to one scale. */
+    static String seam(SeamView seam, double acrossMm, double upMm) {
+        List<SeamLayer> layers = seam.layers();
+        double tallest = layers.stream().mapToDouble(SeamLayer::height).max().orElse(1);
+        double across = layers.stream().mapToDouble(SeamLayer::width).sum();
+        double gap = across * 0.06;
+        return svg(across + gap * (layers.size() - 1), tallest, acrossMm, upMm, unit -> {
+            StringBuilder drawn = new StringBuilder();
+            double left = 0;
+            for (SeamLayer layer : layers) {
+                drawn.append("<g transform=\"translate(")
+                        .append(number(left))
+                        .append(' ')
+                        .append(number(tallest - layer.height()))
+                        .append(")\">")
+                        .append(path(layer.outline(), "#eef2f2", INK, THIN * unit, ""))
+                        .append(path(layer.sewn(), "none", "#a8322d", BROAD * unit, dashes(1.8 * unit, 1 * unit)))
+                        .append(path(layer.open(), "none", PAPER, 2 * BROAD * unit, ""))
+                        .append(letter(layer, unit))
+                        .append("</g>");
+                left += layer.width() + gap;
+            }
+            return drawn.toString();
+        });
+    }
+
+    private static String letter(SeamLayer layer, double unit) {
+        String name = layer.layers() > 1 ? layer.layers() + layer.letter() : layer.letter();
+        return "<text x=\"" + number(layer.width() / 2) + "\" y=\"" + number(layer.height() / 2 + 1.2 * unit)
+                + "\" font-size=\"" + number(3.6 * unit) + "\" font-weight=\"bold\" text-anchor=\"middle\" fill=\""
+                + INK
+                + "\">" + Paper.escaped(name) + "</text>";
+    }
+
+    /** How the templates lie on their pages. */
+    static String pages(TemplatesView templates, double acrossMm, double upMm) {
+        double right = templates.pages().pages().stream()
+                .mapToDouble(TemplatePage::right)
+                .max()
+                .orElse(1);
+        double bottom = templates.pages().pages().stream()
+                .mapToDouble(TemplatePage::bottom)
+                .max()
+                .orElse(1);
+        return svg(right, bottom, acrossMm, upMm, unit -> {
+            StringBuilder drawn = new StringBuilder();
+            for (TemplatePage page : templates.pages().pages()) {
+                drawn.append("<rect x=\"")
+                        .append(number(page.left()))
+                        .append("\" y=\"")
+                        .append(number(page.top()))
+                        .append("\" width=\"")
+                        .append(number(page.right() - page.left()))
+                        .append("\" height=\"")
+                        .append(number(page.bottom() - page.top()))
+                        .append("\" fill=\"none\" stroke=\"#9aa5a8\" stroke-width=\"")
+                        .append(number(THIN * unit))
+                        .append("\"/><text x=\"")
+                        .append(number(page.left() + unit))
+                        .append("\" y=\"")
+                        .append(number(page.bottom() - unit))
+                        .append("\" font-size=\"")
+                        .append(number(2.6 * unit))
+                        .append("\" fill=\"#48595f\">")
+                        .append(Paper.escaped(page.name()))
+                        .append("</text>");
+            }
+            for (TemplateView template : templates.templates()) {
+                drawn.append(path(template.cut(), "none", INK, 1.4 * THIN * unit, ""));
+            }
+            return drawn.toString();
+        });
+    }
+}
