@@ -7,6 +7,7 @@ const ORDER = [
   'kinds',
   'construction',
   'templates',
+  'revisions',
   'cloth',
   'stock',
   'buying',

@@ -1,11 +1,14 @@
 package mardun.app.batch;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -45,6 +48,7 @@ import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
+import mardun.app.stored.Changes;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
@@ -63,6 +67,8 @@ public class BatchReading {
     /** Of a material that is no longer there. */
     static final String GREY = "#9fb0b0";
 
+    private static final int DONE_KEPT = 2_000;
+
     private static final Set<BatchStage> OPEN = EnumSet.of(BatchStage.PLANNED, BatchStage.CUTTING, BatchStage.CUT);
 
     private final BatchRepository repository;
@@ -76,6 +82,10 @@ public class BatchReading {
     private final BenchLog log;
     private final MaterialService materials;
     private final SettingsService settings;
+    private final Changes changes;
+
+    private final Cache<DoneAsOf, BatchRow> doneRows =
+            Caffeine.newBuilder().maximumSize(DONE_KEPT).build();
 
     BatchReading(
             BatchRepository repository,
@@ -88,7 +98,8 @@ public class BatchReading {
             Threads threads,
             BenchLog log,
             MaterialService materials,
-            SettingsService settings) {
+            SettingsService settings,
+            Changes changes) {
         this.repository = repository;
         this.batches = batches;
         this.entry = entry;
@@ -100,6 +111,7 @@ public class BatchReading {
         this.log = log;
         this.materials = materials;
         this.settings = settings;
+        this.changes = changes;
     }
 
     public boolean hasAny() {
@@ -126,8 +138,28 @@ public class BatchReading {
                 forWhat.strip(),
                 PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Settings current = settings.current();
-        Map<Batch, Planned> planned = planned(found.getContent(), current);
-        return PageView.of(found, batch -> row(batch, planned.get(batch), current));
+        Map<Batch, BatchRow> rows = new HashMap<>();
+        found.stream()
+                .filter(batch -> !batch.stage().isOpen())
+                .forEach(batch ->
+                        Optional.ofNullable(doneRows.getIfPresent(asOf(batch))).ifPresent(row -> rows.put(batch, row)));
+        List<Batch> others =
+                found.stream().filter(batch -> !rows.containsKey(batch)).toList();
+        planned(others, current).forEach((batch, planned) -> {
+            BatchRow row = row(batch, planned, current);
+            rows.put(batch, row);
+            if (batch.stage() == BatchStage.FINISHED) {
+                doneRows.put(asOf(batch), row);
+            }
+        });
+        return PageView.of(found, rows::get);
+    }
+
+    /** A batch that is finished never changes; only its materials may be called otherwise, and figures be written in other units. */
+    private record DoneAsOf(BatchId id, long version, long materials, long settings) {}
+
+    private DoneAsOf asOf(Batch batch) {
+        return new DoneAsOf(batch.id(), batch.version(), changes.countOf("material"), changes.countOf("settings"));
     }
 
     /** Which batches a list shows. */

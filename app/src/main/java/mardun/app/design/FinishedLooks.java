@@ -49,27 +49,43 @@ public class FinishedLooks {
      */
     @Transactional(readOnly = true)
     public Optional<FinishedLook> of(DesignId id, String sizeKey, Map<String, MaterialId> chosen) {
+        return asItIs(id, sizeKey).flatMap(its -> its.sized().finished().map(finished -> look(its, chosen, finished)));
+    }
+
+    /**
+     * What a finished bag measures.
+     *
+     * @param deep nothing for what is flat
+     */
+    public record FinishedExtent(Length wide, Length deep, Length high) {}
+
+    /** What a size of a design measures; empty where there is no such size any more, or it can't be worked out. */
+    @Transactional(readOnly = true)
+    public Optional<FinishedExtent> extent(DesignId id, String sizeKey) {
+        return asItIs(id, sizeKey)
+                .flatMap(its -> its.sized().finished())
+                .map(finished -> new FinishedExtent(
+                        length(finished.width()), length(finished.depth()), length(finished.height())));
+    }
+
+    private record AsItIs(DesignDocument document, Design design, SizedDesign sized) {}
+
+    private Optional<AsItIs> asItIs(DesignId id, String sizeKey) {
         DesignDocument document = designs.document(id);
         FieldReader fields = new FieldReader();
         Design design = DocumentReader.read(document, fields);
         int size = document.sizeKeys() == null ? -1 : document.sizeKeys().indexOf(sizeKey);
-        if (size < 0 || !fields.problems().isEmpty()) {
-            return Optional.empty();
-        }
-        SizedDesign sized = Sizing.of(design, size);
-        return sized.finished().map(finished -> look(document, chosen, design, sized, finished));
+        return size < 0 || !fields.problems().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new AsItIs(document, design, Sizing.of(design, size)));
     }
 
-    private FinishedLook look(
-            DesignDocument document,
-            Map<String, MaterialId> chosen,
-            Design design,
-            SizedDesign sized,
-            Finished finished) {
+    private FinishedLook look(AsItIs its, Map<String, MaterialId> chosen, Finished finished) {
+        DesignDocument document = its.document();
         Set<MaterialId> used = new HashSet<>(DesignService.materialsOf(document));
         used.addAll(chosen.values());
         Shelves read = shelves.read(used);
-        Optional<PictureView> picture = BagPainter.paint(design, sized)
+        Optional<PictureView> picture = BagPainter.paint(its.design(), its.sized())
                 .map(painted -> PictureView.of(
                         painted,
                         slot -> Optional.ofNullable(chosen.get(slot))

@@ -193,7 +193,7 @@ class PatternSheets {
             html.append("<tr><td>")
                     .append(Paper.plain(slot.label()))
                     .append("</td><td class=\"soft\">")
-                    .append(Paper.plain(need.map(its -> its.supply().name()).orElse("as you like; none was chosen")))
+                    .append(Paper.plain(need.map(its -> supplied(its, current)).orElse("as you like; none was chosen")))
                     .append("</td>")
                     .append(cell(need, current));
             if (units > 1) {

@@ -189,7 +189,7 @@ class SeasonReading {
         }
         for (SeasonKind kind : best) {
             CostedSize size = kind.size();
-            OptionalLong licensed = Licences.left(size.source(), batches.unitsOf(size.designId()));
+            OptionalLong licensed = Licences.left(size.source(), () -> batches.unitsOf(size.designId()));
             Money price = atFair.get(new PricePlace(size.designId(), size.sizeKey(), fairChannel.id()));
             if (size.cost().isEmpty()) {
                 leftOut.add(new SeasonLeftOut(
@@ -264,8 +264,8 @@ class SeasonReading {
     }
 
     private int space(CostedSize size) {
-        return looks.of(size.designId(), size.sizeKey(), Map.of())
-                .map(look -> TableSpace.ofBag(look.wide(), look.deep(), look.high()))
+        return looks.extent(size.designId(), size.sizeKey())
+                .map(bag -> TableSpace.ofBag(bag.wide(), bag.deep(), bag.high()))
                 .orElse(1);
     }
 

@@ -1,8 +1,14 @@
 package mardun.app.stored;
 
+import java.util.HashSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.hibernate.cfg.JdbcSettings;
 import org.hibernate.resource.jdbc.spi.StatementInspector;
 import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCustomizer;
@@ -17,15 +23,32 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 public class Changes implements StatementInspector, HibernatePropertiesCustomizer {
 
+    private static final Pattern WRITES = Pattern.compile(
+            "(?:insert\\s+into|update|delete\\s+from|merge\\s+into)\\s+(\\w+)", Pattern.CASE_INSENSITIVE);
+
     private final AtomicLong count = new AtomicLong();
+    private final Map<String, AtomicLong> countsOfTables = new ConcurrentHashMap<>();
 
     /** Tells that a transaction that wrote is over. */
     private final class Over implements TransactionSynchronization {
 
+        private final Set<String> tables = new HashSet<>();
+
         @Override
         public void afterCompletion(int status) {
             count.incrementAndGet();
+            tables.forEach(Changes.this::countIn);
         }
+    }
+
+    private void countIn(String table) {
+        countsOfTables.computeIfAbsent(table, its -> new AtomicLong()).incrementAndGet();
+    }
+
+    /** How often one of its tables changed since the application was started. */
+    public long countOf(String table) {
+        AtomicLong its = countsOfTables.get(table);
+        return its == null ? 0 : its.get();
     }
 
     /** How often it changed since the application was started. */
@@ -35,9 +58,16 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
 
     /** Whether the caller's transaction has written: what it reads isn't anybody else's yet. */
     public boolean isChanging() {
+        return its().isPresent();
+    }
+
+    private static Optional<Over> its() {
         return TransactionSynchronizationManager.isSynchronizationActive()
-                && TransactionSynchronizationManager.getSynchronizations().stream()
-                        .anyMatch(Over.class::isInstance);
+                ? TransactionSynchronizationManager.getSynchronizations().stream()
+                        .filter(Over.class::isInstance)
+                        .map(Over.class::cast)
+                        .findFirst()
+                : Optional.empty();
     }
 
     @Override
@@ -46,6 +76,12 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
             count.incrementAndGet();
             if (TransactionSynchronizationManager.isSynchronizationActive() && !isChanging()) {
                 TransactionSynchronizationManager.registerSynchronization(new Over());
+            }
+            Matcher written = WRITES.matcher(sql);
+            if (written.lookingAt()) {
+                String table = written.group(1).toLowerCase(Locale.ROOT);
+                countIn(table);
+                its().ifPresent(over -> over.tables.add(table));
             }
         }
         return sql;

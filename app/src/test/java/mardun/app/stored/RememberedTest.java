@@ -75,4 +75,14 @@ class RememberedTest {
         complete();
         assertThat(read()).isEqualTo("first");
     }
+
+    @Test
+    void aTableIsCountedWhenItIsWrittenAndWhenThatIsOver() {
+        changes.inspect("insert into material (id) values (?)");
+        changes.inspect("select 1 from batch");
+        assertThat(changes.countOf("material")).isEqualTo(1);
+        complete();
+        assertThat(changes.countOf("material")).isEqualTo(2);
+        assertThat(changes.countOf("batch")).isZero();
+    }
 }

@@ -2,6 +2,7 @@ package mardun.core.design;
 
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.LongSupplier;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
@@ -40,14 +41,14 @@ public final class Licences {
     /**
      * How many more may be made to be sold.
      *
-     * @param made how many were made or planned already
+     * @param made how many were made or planned already; asked for only where that counts
      * @return empty for any number
      */
-    public static OptionalLong left(Source source, long made) {
+    public static OptionalLong left(Source source, LongSupplier made) {
         return switch (source.licence()) {
             case OWN, FREE_TO_SELL -> OptionalLong.empty();
             case NOT_FOR_SALE -> OptionalLong.of(0);
-            case SO_MANY -> OptionalLong.of(Math.max(0, source.most() - made));
+            case SO_MANY -> OptionalLong.of(Math.max(0, source.most() - made.getAsLong()));
         };
     }
 

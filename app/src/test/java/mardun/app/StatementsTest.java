@@ -1,0 +1,82 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/**
+ * How many questions the database is asked for each screen of a workroom in the middle of its season: a ceiling for each, so that none
+ * begins to ask once for every row.
+ */
+class StatementsTest {
+
+    @RegisterExtension
+    static final RunningApp APP =
+            new RunningApp("--mardun.demo=true", "--spring.jpa.properties.hibernate.generate_statistics=true");
+
+    private static final Map<String, Integer> CEILINGS = ceilings();
+
+    private static Map<String, Integer> ceilings() {
+        Map<String, Integer> ceilings = new LinkedHashMap<>();
+        ceilings.put("/api/bench", 35);
+        ceilings.put("/api/days", 26);
+        ceilings.put("/api/designs", 11);
+        ceilings.put("/api/designs/1", 11);
+        ceilings.put("/api/designs/1/revisions", 5);
+        ceilings.put("/api/materials?size=60", 8);
+        ceilings.put("/api/materials/1", 8);
+        ceilings.put("/api/materials/1/shelf", 9);
+        ceilings.put("/api/stock-value", 10);
+        ceilings.put("/api/stock-take", 9);
+        ceilings.put("/api/scrap", 9);
+        ceilings.put("/api/buying", 23);
+        ceilings.put("/api/deliveries", 6);
+        ceilings.put("/api/batches", 17);
+        ceilings.put("/api/batches/4", 18);
+        ceilings.put("/api/batches/4/gather", 36);
+        ceilings.put("/api/batches/4/cutting", 17);
+        ceilings.put("/api/batches/4/order", 20);
+        ceilings.put("/api/batches/3/tally", 20);
+        ceilings.put("/api/finished-goods", 7);
+        ceilings.put("/api/prices/book", 11);
+        ceilings.put("/api/quotes", 10);
+        ceilings.put("/api/fairs", 9);
+        ceilings.put("/api/fairs/12", 8);
+        ceilings.put("/api/fairs/12/packing", 19);
+        ceilings.put("/api/fairs/12/stall", 22);
+        ceilings.put("/api/fairs/12/settlement", 10);
+        ceilings.put("/api/online-shop", 17);
+        ceilings.put("/api/logbook", 21);
+        ceilings.put("/api/logbook/figures", 10);
+        ceilings.put("/api/year", 33);
+        ceilings.put("/api/year/books?from=2026-01-01", 29);
+        ceilings.put("/api/season-plan", 94);
+        ceilings.put("/api/settings", 4);
+        return ceilings;
+    }
+
+    @Test
+    void noScreenAsksMoreThanItsCeiling() {
+        Statistics statistics = APP.part(EntityManagerFactory.class)
+                .unwrap(SessionFactory.class)
+                .getStatistics();
+        List<String> over = new ArrayList<>();
+        CEILINGS.forEach((screen, ceiling) -> {
+            statistics.clear();
+            int status = APP.get(screen).status();
+            long asked = statistics.getPrepareStatementCount();
+            if (status != 200 || asked > ceiling) {
+                over.add(screen + " " + status + ": " + asked + " statements, at most " + ceiling);
+            }
+        });
+        assertThat(over).isEmpty();
+    }
+}
