@@ -35,6 +35,10 @@ class MaterialPrice {
         return materialId;
     }
 
+    long id() {
+        return id;
+    }
+
     Instant since() {
         return since;
     }

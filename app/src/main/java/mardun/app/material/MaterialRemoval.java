@@ -26,6 +26,7 @@ class MaterialRemoval {
     private final MaterialRepository materials;
     private final MaterialPriceRepository prices;
     private final StockMovementRepository movements;
+    private final KnownMovements known;
     private final LotRepository lots;
     private final ReservationRepository reservations;
     private final Pictures pictures;
@@ -37,6 +38,7 @@ class MaterialRemoval {
             MaterialRepository materials,
             MaterialPriceRepository prices,
             StockMovementRepository movements,
+            KnownMovements known,
             LotRepository lots,
             ReservationRepository reservations,
             Pictures pictures,
@@ -46,6 +48,7 @@ class MaterialRemoval {
         this.materials = materials;
         this.prices = prices;
         this.movements = movements;
+        this.known = known;
         this.lots = lots;
         this.reservations = reservations;
         this.pictures = pictures;
@@ -62,7 +65,7 @@ class MaterialRemoval {
             ChangedMeanwhileException.check("“" + material.name() + "”", version, material.version());
             refuseUsed(material);
             events.publishEvent(new MaterialRemoved(id));
-            movements.deleteByMaterialId(id);
+            known.remove(id);
             lots.deleteByMaterialId(id);
             prices.deleteByMaterialId(id);
             materials.delete(material);

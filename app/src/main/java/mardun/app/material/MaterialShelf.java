@@ -50,6 +50,8 @@ final class MaterialShelf {
     private final List<Reservation> reservations;
     private final CurrencyUnit currency;
     private final Valuing valuing;
+    private final KnownMovements known;
+    private boolean isAsStored = true;
     private @Nullable Valuation valuation;
 
     /**
@@ -57,6 +59,7 @@ final class MaterialShelf {
      *
      * @param lots oldest first
      * @param movements oldest first
+     * @param movements in the order in which they happened
      * @param prices oldest first
      */
     MaterialShelf(
@@ -66,20 +69,23 @@ final class MaterialShelf {
             List<MaterialPrice> prices,
             List<Reservation> reservations,
             CurrencyUnit currency,
-            Valuing valuing) {
+            Valuing valuing,
+            KnownMovements known) {
         this.material = material;
         this.lots = new ArrayList<>(lots);
-        this.movements = new ArrayList<>(EntryOrder.of(movements));
+        this.movements = new ArrayList<>(movements);
         this.prices = prices;
         this.reservations = reservations;
         this.currency = currency;
         this.valuing = valuing;
+        this.known = known;
     }
 
     /** Follows what was just written. */
     void add(Lot lot) {
         lots.add(lot);
         lots.sort(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id));
+        isAsStored = false;
         valuation = null;
     }
 
@@ -89,6 +95,7 @@ final class MaterialShelf {
         List<StockMovement> ordered = EntryOrder.of(movements);
         movements.clear();
         movements.addAll(ordered);
+        isAsStored = false;
         valuation = null;
     }
 
@@ -369,7 +376,10 @@ final class MaterialShelf {
 
     Valuation valuation() {
         if (valuation == null) {
-            valuation = Valuation.of(events(), valuing);
+            valuation = isAsStored
+                    ? known.valuation(
+                            material.id(), movements, lots, prices, valuing, () -> Valuation.of(events(), valuing))
+                    : Valuation.of(events(), valuing);
         }
         return valuation;
     }

@@ -27,6 +27,7 @@ class ShelfReader {
     private final MaterialRepository materials;
     private final LotRepository lots;
     private final StockMovementRepository movements;
+    private final KnownMovements known;
     private final MaterialPriceRepository prices;
     private final ReservationRepository reservations;
     private final SettingsService settings;
@@ -35,12 +36,14 @@ class ShelfReader {
             MaterialRepository materials,
             LotRepository lots,
             StockMovementRepository movements,
+            KnownMovements known,
             MaterialPriceRepository prices,
             ReservationRepository reservations,
             SettingsService settings) {
         this.materials = materials;
         this.lots = lots;
         this.movements = movements;
+        this.known = known;
         this.prices = prices;
         this.reservations = reservations;
         this.settings = settings;
@@ -59,7 +62,7 @@ class ShelfReader {
         return shelves(
                 materials.findAllById(MaterialId.values(ids)),
                 lots.findByMaterialIdInOrderByCameAtAscIdAsc(ids),
-                movements.findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(ids, EVER),
+                known.of(ids),
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids),
                 reservations.findByMaterialIdInOrderById(ids),
                 valuing);
@@ -85,7 +88,7 @@ class ShelfReader {
                         .filter(lot -> lot.cameAt().isBefore(until))
                         .sorted(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id))
                         .toList(),
-                movements.findByMovedAtLessThanOrderByMovedAtAscIdAsc(until),
+                ordered(movements.findByMovedAtLessThanOrderByMovedAtAscIdAsc(until)),
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
                         .filter(price -> price.since().isBefore(until))
                         .toList(),
@@ -96,13 +99,12 @@ class ShelfReader {
     private Map<MaterialId, MaterialShelf> shelves(
             List<Material> found,
             List<Lot> itsLots,
-            List<StockMovement> itsMovements,
+            Map<MaterialId, List<StockMovement>> movementsOf,
             List<MaterialPrice> itsPrices,
             List<Reservation> itsReservations,
             Valuing valuing) {
         Settings current = settings.current();
         Map<MaterialId, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
-        Map<MaterialId, List<StockMovement>> movementsOf = by(itsMovements, StockMovement::materialId);
         Map<MaterialId, List<MaterialPrice>> pricesOf = by(itsPrices, MaterialPrice::materialId);
         Map<MaterialId, List<Reservation>> reservationsOf = by(itsReservations, Reservation::materialId);
         Map<MaterialId, MaterialShelf> shelves = new LinkedHashMap<>();
@@ -116,9 +118,16 @@ class ShelfReader {
                             pricesOf.getOrDefault(material.id(), List.of()),
                             reservationsOf.getOrDefault(material.id(), List.of()),
                             current.currency(),
-                            valuing));
+                            valuing,
+                            known));
         }
         return shelves;
+    }
+
+    private static Map<MaterialId, List<StockMovement>> ordered(List<StockMovement> all) {
+        Map<MaterialId, List<StockMovement>> byMaterial = by(all, StockMovement::materialId);
+        byMaterial.replaceAll((id, its) -> EntryOrder.of(its));
+        return byMaterial;
     }
 
     private static <T> Map<MaterialId, List<T>> by(List<T> all, Function<T, MaterialId> materialOf) {

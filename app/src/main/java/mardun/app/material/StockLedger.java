@@ -40,6 +40,7 @@ class StockLedger {
     private final MaterialRepository materials;
     private final LotRepository lots;
     private final StockMovementRepository movements;
+    private final KnownMovements known;
     private final ShelfReader reader;
     private final SettingsService settings;
     private final EntityManager entities;
@@ -51,6 +52,7 @@ class StockLedger {
             MaterialRepository materials,
             LotRepository lots,
             StockMovementRepository movements,
+            KnownMovements known,
             ShelfReader reader,
             SettingsService settings,
             EntityManager entities,
@@ -59,6 +61,7 @@ class StockLedger {
         this.entities = entities;
         this.lots = lots;
         this.movements = movements;
+        this.known = known;
         this.reader = reader;
         this.settings = settings;
         this.clock = clock;
@@ -69,6 +72,7 @@ class StockLedger {
         this.materials = single.materials;
         this.lots = single.lots;
         this.movements = single.movements;
+        this.known = single.known;
         this.reader = single.reader;
         this.settings = single.settings;
         this.entities = single.entities;
@@ -126,7 +130,14 @@ class StockLedger {
         Settings current = settings.current();
         arrive(
                 new MaterialShelf(
-                        material, List.of(), List.of(), List.of(), List.of(), current.currency(), current.valuing()),
+                        material,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        current.currency(),
+                        current.valuing(),
+                        known),
                 Arrival.of(given ? MovementKind.GIVEN : MovementKind.COUNTED, amount, reason));
     }
 
@@ -381,7 +392,7 @@ class StockLedger {
     }
 
     private long write(MaterialShelf shelf, StockMovement movement) {
-        StockMovement written = movements.save(movement);
+        StockMovement written = known.save(movement);
         shelf.add(written);
         return written.id();
     }

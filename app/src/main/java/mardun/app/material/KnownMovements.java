@@ -1,0 +1,193 @@
+package mardun.app.material;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import mardun.app.id.MaterialId;
+import mardun.core.material.Valuation;
+import mardun.core.material.Valuing;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * The movements of materials, in the order in which they happened, kept as they were read: they never change, and after ten years there are
+ * thousands of a zip that is in every bag. While somebody writes a movement of a material, all read that one anew, so nobody sees what isn't
+ * committed nor misses what is.
+ */
+@Component
+class KnownMovements {
+
+    /** So many movements are kept in all; each takes some hundred bytes. */
+    private static final long MOST = 250_000;
+
+    private final StockMovementRepository movements;
+    private final Cache<MaterialId, List<StockMovement>> known = Caffeine.newBuilder()
+            .maximumWeight(MOST)
+            .weigher((MaterialId id, List<StockMovement> its) -> its.size() + 1)
+            .build();
+
+    /** What a valuation follows from, as far as that changes: movements and prices only grow, lots count their changes. */
+    private record Valued(
+            MaterialId id, int movements, long last, List<List<Long>> lots, List<Long> prices, Valuing valuing) {}
+
+    private final Cache<Valued, Valuation> valuations = Caffeine.newBuilder()
+            .maximumWeight(MOST)
+            .weigher((Valued of, Valuation its) -> of.movements() + 1)
+            .build();
+
+    /** How many transactions are writing movements of a material just now, and how many have. */
+    private record Writing(int open, long over) {
+
+        static final Writing NOBODY = new Writing(0, 0);
+    }
+
+    private final Map<MaterialId, Writing> writing = new ConcurrentHashMap<>();
+
+    KnownMovements(StockMovementRepository movements) {
+        this.movements = movements;
+    }
+
+    private Writing writing(MaterialId id) {
+        return writing.getOrDefault(id, Writing.NOBODY);
+    }
+
+    /** The movements of some materials, by the materials; of one that has none there is no entry. */
+    Map<MaterialId, List<StockMovement>> of(Collection<MaterialId> ids) {
+        Map<MaterialId, List<StockMovement>> found = new HashMap<>();
+        Map<MaterialId, Writing> asked = new LinkedHashMap<>();
+        for (MaterialId id : ids) {
+            Writing now = writing(id);
+            List<StockMovement> its = now.open() == 0 ? known.getIfPresent(id) : null;
+            if (its == null) {
+                asked.put(id, now);
+            } else {
+                found.put(id, its);
+            }
+        }
+        if (!asked.isEmpty()) {
+            Map<MaterialId, List<StockMovement>> read = movements
+                    .findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(asked.keySet(), ShelfReader.EVER)
+                    .stream()
+                    .collect(Collectors.groupingBy(StockMovement::materialId));
+            asked.forEach((id, before) -> {
+                List<StockMovement> its = List.copyOf(EntryOrder.of(read.getOrDefault(id, List.of())));
+                found.put(id, its);
+                keep(id, its, before);
+            });
+        }
+        return found;
+    }
+
+    /**
+     * The valuation of a shelf that holds what is stored and nothing else; worked out where it isn't known, and for whoever may have
+     * changed a lot that isn't stored yet.
+     */
+    Valuation valuation(
+            MaterialId id,
+            List<StockMovement> its,
+            List<Lot> lots,
+            List<MaterialPrice> prices,
+            Valuing valuing,
+            Supplier<Valuation> work) {
+        if (!TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            return work.get();
+        }
+        Valued of = new Valued(
+                id,
+                its.size(),
+                its.stream().mapToLong(StockMovement::id).max().orElse(0),
+                lots.stream()
+                        .map(lot -> List.of(lot.id().value(), lot.version()))
+                        .toList(),
+                prices.stream().map(MaterialPrice::id).toList(),
+                valuing);
+        return valuations.get(of, key -> work.get());
+    }
+
+    /** Keeps what was read, unless somebody has begun or ended writing since it was asked for. */
+    private void keep(MaterialId id, List<StockMovement> its, Writing before) {
+        known.asMap().compute(id, (key, kept) -> {
+            Writing now = writing(id);
+            return now.open() == 0 && now.over() == before.over() ? its : kept;
+        });
+    }
+
+    /** Saves a movement; it is known to others once its transaction is committed. */
+    StockMovement save(StockMovement movement) {
+        over().add(movement.materialId());
+        StockMovement saved = movements.save(movement);
+        over().saved.add(saved);
+        return saved;
+    }
+
+    /** Removes all movements of a material that goes itself. */
+    void remove(MaterialId id) {
+        Over over = over();
+        over.add(id);
+        over.gone.add(id);
+        movements.deleteByMaterialId(id);
+    }
+
+    private Over over() {
+        return TransactionSynchronizationManager.getSynchronizations().stream()
+                .filter(Over.class::isInstance)
+                .map(Over.class::cast)
+                .filter(one -> one.isOf(this))
+                .findFirst()
+                .orElseGet(() -> {
+                    Over begun = new Over();
+                    TransactionSynchronizationManager.registerSynchronization(begun);
+                    return begun;
+                });
+    }
+
+    /** What a transaction wrote, told to the others when it is over. */
+    private final class Over implements TransactionSynchronization {
+
+        private final Set<MaterialId> materials = new HashSet<>();
+        private final Set<MaterialId> gone = new HashSet<>();
+        private final List<StockMovement> saved = new ArrayList<>();
+
+        private boolean isOf(KnownMovements owner) {
+            return owner == KnownMovements.this;
+        }
+
+        private void add(MaterialId id) {
+            if (materials.add(id)) {
+                writing.merge(id, new Writing(1, 0), (now, one) -> new Writing(now.open() + 1, now.over()));
+            }
+        }
+
+        @Override
+        public void afterCompletion(int status) {
+            Map<MaterialId, List<StockMovement>> more =
+                    saved.stream().collect(Collectors.groupingBy(StockMovement::materialId));
+            for (MaterialId id : materials) {
+                known.asMap().computeIfPresent(id, (key, kept) -> {
+                    if (status != STATUS_COMMITTED) {
+                        return status == STATUS_ROLLED_BACK ? kept : null;
+                    }
+                    return gone.contains(id) ? null : with(kept, more.getOrDefault(id, List.of()));
+                });
+                writing.compute(id, (key, now) -> new Writing(now.open() - 1, now.over() + 1));
+            }
+        }
+
+        private static List<StockMovement> with(List<StockMovement> kept, List<StockMovement> more) {
+            List<StockMovement> all = new ArrayList<>(kept);
+            all.addAll(more);
+            return List.copyOf(EntryOrder.of(all));
+        }
+    }
+}
