@@ -6,11 +6,13 @@ import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.OneToMany;
+import jakarta.persistence.OneToOne;
 import jakarta.persistence.OrderBy;
 import jakarta.persistence.Version;
 import java.time.Duration;
@@ -49,9 +51,8 @@ class Batch {
     private LocalDate dueOn;
     private String forWhat;
 
-    @Lob
-    @Column(length = Integer.MAX_VALUE)
-    private String frozen;
+    @OneToOne(fetch = FetchType.LAZY, cascade = CascadeType.ALL, orphanRemoval = true)
+    private @Nullable FrozenBatch frozen;
 
     @Convert(converter = LotNumbers.class)
     private List<LotId> offcuts;
@@ -153,10 +154,18 @@ class Batch {
         changes++;
     }
 
+    private void freeze(String inputs) {
+        if (frozen == null) {
+            frozen = new FrozenBatch(inputs);
+        } else {
+            frozen.become(inputs);
+        }
+    }
+
     /** Some of its cloths, or all, are cut. */
     void cut(String frozenInputs, boolean all, Instant now) {
         stage = all ? BatchStage.CUT : BatchStage.CUTTING;
-        frozen = frozenInputs;
+        freeze(frozenInputs);
         if (all) {
             cutAt = now;
         }
@@ -167,7 +176,7 @@ class Batch {
     void partOf(Batch other, String frozenInputs) {
         partedFrom = other.id();
         stage = other.stage;
-        frozen = frozenInputs;
+        freeze(frozenInputs);
         cutAt = other.cutAt;
         dueOn = other.dueOn;
         forWhat = other.forWhat;
@@ -179,19 +188,19 @@ class Batch {
         changes++;
     }
 
-    /**
-     * All is done.
-     *
-     * @param frozenInputs what the plan was worked out from, with what everything really cost
-     */
     /** How long it was planned to take, and took: told where anything of it was timed. */
     void took(Duration planned, Duration worked) {
         plannedSeconds = planned.toSeconds();
         tookSeconds = worked.toSeconds();
     }
 
+    /**
+     * All is done.
+     *
+     * @param frozenInputs what the plan was worked out from, with what everything really cost
+     */
     void finish(String frozenInputs, Instant now) {
-        frozen = frozenInputs;
+        freeze(frozenInputs);
         stage = BatchStage.FINISHED;
         finishedAt = now;
         pausedAt = null;
@@ -273,7 +282,7 @@ class Batch {
     }
 
     Optional<String> frozen() {
-        return Optional.ofNullable(frozen);
+        return Optional.ofNullable(frozen).map(FrozenBatch::document);
     }
 
     Instant createdAt() {
