@@ -49,6 +49,7 @@ import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
 import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
@@ -84,6 +85,7 @@ public class BatchReading {
     private final SettingsService settings;
     private final Changes changes;
 
+    private final Remembered<String, Open> opens;
     private final Cache<DoneAsOf, BatchRow> doneRows =
             Caffeine.newBuilder().maximumSize(DONE_KEPT).build();
 
@@ -112,6 +114,7 @@ public class BatchReading {
         this.materials = materials;
         this.settings = settings;
         this.changes = changes;
+        this.opens = new Remembered<>(changes);
     }
 
     public boolean hasAny() {
@@ -200,7 +203,7 @@ public class BatchReading {
     /** What is still to be done of each batch that is planned or under way, those due first first. */
     @Transactional(readOnly = true)
     public List<OpenWork> openWork() {
-        return works(openByDueDay(settings.current()));
+        return open().works();
     }
 
     private List<OpenWork> works(Map<Batch, Planned> open) {
@@ -244,6 +247,10 @@ public class BatchReading {
     /** The open batches, to be laid on days and to be shown. */
     @Transactional(readOnly = true)
     public Open open() {
+        return opens.get("all", all -> workOutOpen());
+    }
+
+    private Open workOutOpen() {
         Settings current = settings.current();
         Map<Batch, Planned> open = openByDueDay(current);
         List<BatchRow> rows = open.entrySet().stream()

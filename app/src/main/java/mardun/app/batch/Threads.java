@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.id.MaterialId;
+import mardun.app.material.ColouredMaterial;
 import mardun.app.material.MaterialService;
-import mardun.app.material.ShelfMaterial;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.core.making.OrderWishes;
@@ -72,12 +72,12 @@ class Threads {
 
     @Transactional(readOnly = true)
     Shelf shelf() {
-        List<ShelfMaterial> all = materials.onShelf();
+        List<ColouredMaterial> all = materials.coloured();
         return new Shelf(
                 new ThreadRack(all.stream()
                         .filter(one -> one.kind() == MaterialKind.THREAD && !one.putAway())
                         .map(one -> new Spool(one.id().key(), one.name(), Colour.of(one.colour())))
                         .toList()),
-                all.stream().collect(Collectors.toMap(ShelfMaterial::id, ShelfMaterial::colour)));
+                all.stream().collect(Collectors.toMap(ColouredMaterial::id, ColouredMaterial::colour)));
     }
 }

@@ -14,6 +14,11 @@ import org.springframework.data.jpa.repository.Query;
 
 interface MaterialRepository extends JpaRepository<Material, Long> {
 
+    @Query("""
+            select new mardun.app.material.ColouredMaterial(m.id, m.kind, m.name, m.colour, m.putAway)
+            from Material m order by m.kind, m.name""")
+    List<ColouredMaterial> coloured();
+
     Page<Material> findAllByOrderByKindAscNameAsc(Pageable page);
 
     List<Material> findByKind(MaterialKind kind);

@@ -191,6 +191,12 @@ public class MaterialService implements HoldsMoney {
                 .toList();
     }
 
+    /** What every material is called and looks like, by kind and name. */
+    @Transactional(readOnly = true)
+    public List<ColouredMaterial> coloured() {
+        return materials.coloured();
+    }
+
     /** One of them. */
     @Transactional(readOnly = true)
     public ShelfMaterial onShelf(MaterialId id) {
