@@ -27,9 +27,12 @@ final class MardunUnderLoad implements AutoCloseable {
     private final Path folder;
     private final ConfigurableApplicationContext app;
 
-    MardunUnderLoad() throws IOException {
+    /** @param more what else it is started with */
+    MardunUnderLoad(String... more) throws IOException {
         folder = Files.createTempDirectory("mardun-bench");
-        app = Mardun.run("--mardun.data=" + folder, "--server.port=0", "--mardun.demo=true");
+        app = Mardun.run(Stream.concat(
+                        Stream.of("--mardun.data=" + folder, "--server.port=0", "--mardun.demo=true"), Stream.of(more))
+                .toArray(String[]::new));
         get("/api/settings");
     }
 

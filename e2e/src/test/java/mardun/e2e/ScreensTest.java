@@ -75,6 +75,7 @@ class ScreensTest {
         "/bench/work/6, One done",
         "/designs, Heron pouch",
         "/designs/1, What it shall measure",
+        "/designs/16?tab=revisions, The design began with this one.",
         "/designs/new, Drawstring backpack",
         "/designs/new/BOXED_POUCH, How is it made?",
         "/designs/new/FLAP_WALLET, To cut for one",

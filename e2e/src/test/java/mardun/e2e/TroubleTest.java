@@ -85,7 +85,10 @@ class TroubleTest {
                 .isVisible();
         assertThat(cutList).containsText(" in ×");
         assertThat(cutList.innerText()).isEqualTo(before);
+        press(page, "What is other");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("7/16");
         press(page, "Take the change over");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
         assertThat(page.getByText("This batch is still planned with it as it was before."))
                 .isHidden();
         assertThat(cutList.innerText()).isNotEqualTo(before);

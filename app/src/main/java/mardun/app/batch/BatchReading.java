@@ -86,6 +86,7 @@ public class BatchReading {
     private final Changes changes;
 
     private final Remembered<String, Open> opens;
+    private final Remembered<String, Map<MaterialId, Amount>> needed;
     private final Cache<DoneAsOf, BatchRow> doneRows =
             Caffeine.newBuilder().maximumSize(DONE_KEPT).build();
 
@@ -115,6 +116,7 @@ public class BatchReading {
         this.settings = settings;
         this.changes = changes;
         this.opens = new Remembered<>(changes);
+        this.needed = new Remembered<>(changes);
     }
 
     public boolean hasAny() {
@@ -141,11 +143,7 @@ public class BatchReading {
                 forWhat.strip(),
                 PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Settings current = settings.current();
-        Map<Batch, BatchRow> rows = new HashMap<>();
-        found.stream()
-                .filter(batch -> !batch.stage().isOpen())
-                .forEach(batch ->
-                        Optional.ofNullable(doneRows.getIfPresent(asOf(batch))).ifPresent(row -> rows.put(batch, row)));
+        Map<Batch, BatchRow> rows = known(found.getContent());
         List<Batch> others =
                 found.stream().filter(batch -> !rows.containsKey(batch)).toList();
         planned(others, current).forEach((batch, planned) -> {
@@ -156,6 +154,19 @@ public class BatchReading {
             }
         });
         return PageView.of(found, rows::get);
+    }
+
+    /** The rows that are known already: of finished batches, and of open ones as long as nothing was stored. */
+    private Map<Batch, BatchRow> known(List<Batch> found) {
+        Map<BatchId, BatchRow> open =
+                found.stream().anyMatch(batch -> batch.stage().isOpen())
+                        ? open().shown().lines().stream().collect(Collectors.toMap(BatchRow::id, Function.identity()))
+                        : Map.of();
+        Map<Batch, BatchRow> rows = new HashMap<>();
+        found.forEach(batch -> Optional.ofNullable(
+                        batch.stage().isOpen() ? open.get(batch.id()) : doneRows.getIfPresent(asOf(batch)))
+                .ifPresent(row -> rows.put(batch, row)));
+        return rows;
     }
 
     /** A batch that is finished never changes; only its materials may be called otherwise, and figures be written in other units. */
@@ -444,6 +455,10 @@ public class BatchReading {
     /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */
     @Transactional(readOnly = true)
     public Map<MaterialId, Amount> stillNeeded() {
+        return needed.get("all", all -> workOutNeeded());
+    }
+
+    private Map<MaterialId, Amount> workOutNeeded() {
         Map<MaterialId, Map<Part, Amount>> byPart = new LinkedHashMap<>();
         planned(repository.findByStageInOrderByIdAsc(OPEN), settings.current())
                 .values()
