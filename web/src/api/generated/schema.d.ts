@@ -1428,6 +1428,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/{id}/photos': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listDesignPhotos'];
+    put: operations['putDesignPhoto'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/designs/{id}/photos/{photo}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readDesignPhoto'];
+    put?: never;
+    post?: never;
+    delete: operations['removeDesignPhoto'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/{id}/put-away': {
     parameters: {
       query?: never;
@@ -4652,6 +4684,7 @@ export interface components {
       measures: components['schemas']['LengthView'][];
       name: string;
       perHour?: components['schemas']['MoneyView'];
+      photo?: string;
       picture?: components['schemas']['PictureView'];
       price?: components['schemas']['MoneyView'];
       sizes: string[];
@@ -4663,6 +4696,14 @@ export interface components {
       /** Format: int64 */
       id: number;
       name: string;
+    };
+    DesignPhotoView: {
+      address: string;
+      cloth: string;
+      /** Format: int64 */
+      clothId?: number;
+      /** Format: int64 */
+      id: number;
     };
     DesignSheet: {
       canBeSewn: boolean;
@@ -11529,6 +11570,98 @@ export interface operations {
         };
         content: {
           'application/pdf': string;
+        };
+      };
+    };
+  };
+  listDesignPhotos: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignPhotoView'][];
+        };
+      };
+    };
+  };
+  putDesignPhoto: {
+    parameters: {
+      query?: {
+        cloth?: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignPhotoView'][];
+        };
+      };
+    };
+  };
+  readDesignPhoto: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        photo: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  removeDesignPhoto: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        photo: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DesignPhotoView'][];
         };
       };
     };

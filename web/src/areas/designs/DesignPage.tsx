@@ -22,6 +22,7 @@ import { EditingContext, type Document, type Sheet, rebased } from './editing';
 import { FormTab } from './FormTab';
 import { MadeTab } from './MadeTab';
 import { MeasurementTable } from './MeasurementTable';
+import { PhotosPart } from './PhotosPart';
 import { PieceTable } from './PieceTable';
 import { RevisionsTab } from './RevisionsTab';
 import { StepTable } from './StepTable';
@@ -267,6 +268,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               </Tabs.Content>
               <Tabs.Content value="about">
                 <AboutTab />
+                <PhotosPart designId={design.id} name={design.document.name} />
                 {!draft.isChanged && (
                   <section className="mt-4 border-t border-line pt-3" aria-label="Put away">
                     <PutAwayPart

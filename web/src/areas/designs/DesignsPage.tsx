@@ -117,7 +117,11 @@ function DesignCard({ design }: { design: Schemas['DesignLine'] }) {
       className="sheet grid h-full grid-cols-[112px_1fr] items-center gap-3 p-3 hover:bg-woad-tint"
     >
       <span className="flex justify-center">
-        {design.picture && <BagPicture picture={design.picture} across={108} up={104} />}
+        {design.photo ? (
+          <img src={design.photo} alt="" className="h-[104px] w-[108px] rounded object-cover" />
+        ) : (
+          design.picture && <BagPicture picture={design.picture} across={108} up={104} />
+        )}
       </span>
       <span>
         <span className="flex items-start justify-between gap-2">

@@ -120,6 +120,7 @@ public class DesignService implements UsesMaterials {
     private final BatchPlanner planner;
     private final Estimates estimates;
     private final Patterns patterns;
+    private final StandingPhotos standing;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
     private final Clock clock;
@@ -136,6 +137,7 @@ public class DesignService implements UsesMaterials {
             BatchPlanner planner,
             Estimates estimates,
             Patterns patterns,
+            StandingPhotos standing,
             OnceOnly onceOnly,
             JsonMapper json,
             Changes changes,
@@ -150,6 +152,7 @@ public class DesignService implements UsesMaterials {
         this.planner = planner;
         this.estimates = estimates;
         this.patterns = patterns;
+        this.standing = standing;
         this.onceOnly = onceOnly;
         this.json = json;
         this.clock = clock;
@@ -183,7 +186,16 @@ public class DesignService implements UsesMaterials {
                 .distinct()
                 .toList());
         Asked asked = asked(documents.keySet(), current);
-        return PageView.of(found, entity -> line(entity, documents.get(entity.id()), read, asked, current));
+        Map<DesignId, String> photos = standing.of(documents.keySet());
+        return PageView.of(
+                found,
+                entity -> line(
+                        entity,
+                        documents.get(entity.id()),
+                        read,
+                        asked,
+                        Optional.ofNullable(photos.get(entity.id())),
+                        current));
     }
 
     /** The designs that aren't put away by their names, to choose from. */
@@ -645,7 +657,12 @@ public class DesignService implements UsesMaterials {
     }
 
     private DesignLine line(
-            DesignEntity entity, DesignDocument document, Shelves shelves, Asked asked, Settings current) {
+            DesignEntity entity,
+            DesignDocument document,
+            Shelves shelves,
+            Asked asked,
+            Optional<String> photo,
+            Settings current) {
         Design design = estimates.timed(entity.id(), stored(document));
         int middle = (design.sizes().size() - 1) / 2 + (design.sizes().size() - 1) % 2;
         LinePlan plan = planner.plan(
@@ -671,6 +688,7 @@ public class DesignService implements UsesMaterials {
                                 sheets.measures(finished, document.form().kind()))
                         .orElse(List.of()),
                 picture(design, plan.sized(), document, shelves).orElse(null),
+                photo.orElse(null),
                 plan.cost().map(cost -> writer.money(cost.full().value())).orElse(null),
                 plan.pricing().map(pricing -> writer.money(pricing.price())).orElse(null),
                 plan.pricing()

@@ -45,6 +45,7 @@ public final class DesignViews {
      * A design in the list, with the figures of its middle size.
      *
      * @param measures width, height and depth of the finished bag, as far as it has them
+     * @param photo where the photo is that stands for it; absent where there is none
      * @param cost of one unit; absent while materials aren't chosen
      * @param price at the stall
      * @param perHour what is left for an hour
@@ -57,10 +58,19 @@ public final class DesignViews {
             List<String> sizes,
             List<LengthView> measures,
             @Nullable PictureView picture,
+            @Nullable String photo,
             @Nullable MoneyView cost,
             @Nullable MoneyView price,
             @Nullable MoneyView perHour,
             int toLookAt) {}
+
+    /**
+     * A photo of what was made of a design.
+     *
+     * @param clothId absent for whatever cloth
+     * @param address where it is asked for
+     */
+    public record DesignPhotoView(long id, @Nullable MaterialId clothId, String cloth, String address) {}
 
     /** What was on the machine in the steps of all designs, those used most first; each however it is written once. */
     public record SetUpWords(

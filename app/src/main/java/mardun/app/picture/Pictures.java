@@ -48,6 +48,7 @@ public class Pictures {
             Files.createDirectories(folder);
             Files.write(folder.resolve(name), photo.bytes());
         } catch (IOException e) {
+            forget(name);
             throw new UncheckedIOException(e);
         }
         return name;
