@@ -107,6 +107,12 @@ public class BatchWork {
         }
     }
 
+    /** Refuses what is asked of a batch that there isn't, before anything of it is kept. */
+    @Transactional(readOnly = true)
+    public void checkThere(BatchId id) {
+        batches.find(id);
+    }
+
     /** How a batch stands. */
     @Transactional(readOnly = true)
     public AtWork of(BatchId id) {

@@ -83,6 +83,7 @@ class WorkService {
 
     /** Keeps what happened, batch by batch, and tells how one of them stands. What can't be kept holds up nothing else. */
     WorkView work(WorkForm form) {
+        batches.checkThere(form.batchId());
         Map<BatchId, List<LogEntry>> byBatch = new LinkedHashMap<>();
         form.entries()
                 .forEach(entry -> byBatch.computeIfAbsent(entry.batchId(), id -> new ArrayList<>())
