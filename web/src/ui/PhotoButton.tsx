@@ -1,4 +1,4 @@
-import { Button } from './Button';
+import { Button, FileChoice } from './Button';
 import { ProblemNotice } from './Notice';
 import { api } from '../api/client';
 import { useSend } from './useSend';
@@ -14,7 +14,7 @@ export function PhotoButton({ path, photo, onDone }: { path: string; photo?: str
           Take the photo away
         </Button>
       ) : (
-        <label className="inline-flex min-h-11 cursor-pointer items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad focus-within:outline-3 focus-within:outline-woad hover:bg-woad-tint">
+        <FileChoice>
           Add a photo
           <input
             type="file"
@@ -26,7 +26,7 @@ export function PhotoButton({ path, photo, onDone }: { path: string; photo?: str
               event.target.value = '';
             }}
           />
-        </label>
+        </FileChoice>
       )}
       <ProblemNotice problem={send.problem ?? remove.problem} />
     </div>

@@ -4,7 +4,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { useDesign } from '../../api/queries';
-import { Button, ButtonLink } from '../../ui/Button';
+import { Button, ButtonLink, FileLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { PutAwayPart } from '../../ui/PutAwayPart';
 import { Tag } from '../../ui/Tag';
@@ -151,15 +151,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               Templates
             </ButtonLink>
           )}
-          {!draft.isChanged && (
-            <a
-              className="inline-flex min-h-11 shrink-0 items-center rounded border border-line-strong bg-white px-4 font-semibold text-woad hover:bg-woad-tint"
-              href={`/api/designs/${design.id}/design.json`}
-              download
-            >
-              As a file
-            </a>
-          )}
+          {!draft.isChanged && <FileLink href={`/api/designs/${design.id}/design.json`}>As a file</FileLink>}
           {(history.canUndo || history.canRedo) && (
             <>
               <Button look="quiet" onClick={history.undo} disabled={!history.canUndo} title="Ctrl+Z">

@@ -14,6 +14,7 @@ import java.sql.Statement;
 import java.util.Optional;
 import java.util.Set;
 import mardun.app.backup.BackupFiles;
+import mardun.app.stored.DatabaseCodes;
 
 /** The database's file, looked at before it is opened: what isn't a workroom any more isn't begun anew over it. */
 final class WorkroomFile {
@@ -71,12 +72,7 @@ final class WorkroomFile {
 
     /** Whether something failed because the database's file isn't what was written to it. */
     static boolean isDamage(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLException sql && DAMAGED.contains(sql.getErrorCode())) {
-                return true;
-            }
-        }
-        return false;
+        return DatabaseCodes.areBehind(failure, DAMAGED);
     }
 
     static StartRefusedException damaged(Path folder, Throwable failure) {

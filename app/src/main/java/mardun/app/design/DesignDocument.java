@@ -325,8 +325,14 @@ public record DesignDocument(
             prompts = prompts == null ? List.of() : prompts;
         }
 
-        /** This step by another key, after others, with other things going through. */
-        StepRow placed(String newKey, List<String> newAfter, String newUses) {
+        private StepRow with(
+                String newKey,
+                String newMinutesPerUnit,
+                String newMinutesPerBatch,
+                List<String> newAfter,
+                String newUses,
+                SetUpDetails newDetails,
+                List<PromptRow> newPrompts) {
             return new StepRow(
                     newKey,
                     name,
@@ -336,41 +342,26 @@ public record DesignDocument(
                     thread,
                     foot,
                     stitch,
-                    minutesPerUnit,
-                    minutesPerBatch,
+                    newMinutesPerUnit,
+                    newMinutesPerBatch,
                     passiveMinutes,
                     check,
                     caution,
                     note,
                     newAfter,
                     newUses,
-                    details,
-                    prompts);
+                    newDetails,
+                    newPrompts);
+        }
+
+        /** This step by another key, after others, with other things going through. */
+        StepRow placed(String newKey, List<String> newAfter, String newUses) {
+            return with(newKey, minutesPerUnit, minutesPerBatch, newAfter, newUses, details, prompts);
         }
 
         /** This step without threads that there aren't any more. */
         StepRow threadedWith(Set<MaterialId> there) {
-            return details.threads().allMatch(there::contains)
-                    ? this
-                    : new StepRow(
-                            key,
-                            name,
-                            stage,
-                            station,
-                            needle,
-                            thread,
-                            foot,
-                            stitch,
-                            minutesPerUnit,
-                            minutesPerBatch,
-                            passiveMinutes,
-                            check,
-                            caution,
-                            note,
-                            after,
-                            uses,
-                            details.threadedWith(there),
-                            prompts);
+            return with(key, minutesPerUnit, minutesPerBatch, after, uses, details.threadedWith(there), prompts);
         }
 
         /** What it needs on the machine. */
@@ -382,25 +373,7 @@ public record DesignDocument(
         public StepRow showing(PromptRow more) {
             List<PromptRow> all = new ArrayList<>(prompts);
             all.add(more);
-            return new StepRow(
-                    key,
-                    name,
-                    stage,
-                    station,
-                    needle,
-                    thread,
-                    foot,
-                    stitch,
-                    minutesPerUnit,
-                    minutesPerBatch,
-                    passiveMinutes,
-                    check,
-                    caution,
-                    note,
-                    after,
-                    uses,
-                    details,
-                    all);
+            return with(key, minutesPerUnit, minutesPerBatch, after, uses, details, all);
         }
 
         /** This step with another time for each bag. */
@@ -422,25 +395,7 @@ public record DesignDocument(
         }
 
         private StepRow taking(String newMinutesPerUnit, String newMinutesPerBatch) {
-            return new StepRow(
-                    key,
-                    name,
-                    stage,
-                    station,
-                    needle,
-                    thread,
-                    foot,
-                    stitch,
-                    newMinutesPerUnit,
-                    newMinutesPerBatch,
-                    passiveMinutes,
-                    check,
-                    caution,
-                    note,
-                    after,
-                    uses,
-                    details,
-                    prompts);
+            return with(key, newMinutesPerUnit, newMinutesPerBatch, after, uses, details, prompts);
         }
     }
 
@@ -499,8 +454,8 @@ public record DesignDocument(
                     steam,
                     freeArm,
                     machine,
-                    threadId != null && there.contains(threadId) ? threadId : null,
-                    bobbinId != null && there.contains(bobbinId) ? bobbinId : null);
+                    threadId == null || there.contains(threadId) ? threadId : null,
+                    bobbinId == null || there.contains(bobbinId) ? bobbinId : null);
         }
 
         /** The threads of the shelf that it names. */

@@ -42,6 +42,10 @@ class DesignRevision {
         this.madeAt = madeAt;
     }
 
+    DesignId designId() {
+        return designId;
+    }
+
     int number() {
         return number;
     }

@@ -1,5 +1,7 @@
 package mardun.app.design;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -28,12 +30,17 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class RevisionService {
 
+    private static final int COUNTED = 5_000;
+
     private final DesignService designs;
     private final DesignRevisionRepository revisions;
     private final MaterialService materials;
     private final List<RevisionUse> uses;
     private final JsonMapper json;
     private final Clock clock;
+
+    private final Cache<AtRevision, Integer> changesOf =
+            Caffeine.newBuilder().maximumSize(COUNTED).build();
 
     RevisionService(
             DesignService designs,
@@ -69,13 +76,23 @@ class RevisionService {
                     its.batches(),
                     its.bags(),
                     its.lost(),
-                    i + 1 < found.size() ? changes(id, found.get(i + 1).number(), revision.number()) : null));
+                    i + 1 < found.size() ? changes(found.get(i + 1), revision) : null));
         }
         return new RevisionsView(id, version, lines);
     }
 
-    private int changes(DesignId id, int from, int to) {
-        return compare(id, from, to).differences().size();
+    private record AtRevision(DesignId id, int number) {}
+
+    /** How many things a revision changed; neither of the two that are compared ever changes, so it is counted once. */
+    private int changes(DesignRevision before, DesignRevision after) {
+        return changesOf.get(
+                new AtRevision(after.designId(), after.number()),
+                counted -> DocumentComparison.of(read(before), read(after), json, material -> "material " + material)
+                        .size());
+    }
+
+    private DesignDocument read(DesignRevision revision) {
+        return json.readValue(revision.document(), DesignDocument.class);
     }
 
     /** What is other in one revision than in another. */

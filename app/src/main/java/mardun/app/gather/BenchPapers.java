@@ -13,18 +13,18 @@ import mardun.app.gather.GatherViews.GatherTool;
 import mardun.app.gather.GatherViews.GatherView;
 import mardun.app.id.BatchId;
 import mardun.app.paper.Paper;
+import mardun.app.paper.StepPaper;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.RefusedException;
+import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.making.Operation;
-import mardun.core.making.Prompt;
 import mardun.core.making.Step;
 import mardun.core.making.WorkOrder.Turn;
-import mardun.core.measure.Length;
-import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -129,7 +129,8 @@ class BenchPapers {
     @Transactional(readOnly = true)
     public byte[] stepCards(BatchId id, Paper.Size size, String address) {
         AtWork at = open(id);
-        ViewWriter writer = settings.current().writer();
+        Settings current = settings.current();
+        ViewWriter writer = current.writer();
         StringBuilder html = new StringBuilder();
         int number = 1;
         for (Turn turn : at.turns()) {
@@ -148,10 +149,16 @@ class BenchPapers {
                                         .collect(Collectors.joining(", "))))
                         .append("</div>");
             }
-            prompts(html, turn, at, writer);
-            text(html, "Check", turn.operation().text(Step::check));
-            text(html, "Caution", turn.operation().text(Step::caution));
-            text(html, "Noted", turn.operation().text(Step::note));
+            Operation.Part part = turn.parts().get(0);
+            SizedDesign sized = at.planned().line(part.line()).plan().sized();
+            html.append(StepPaper.prompts(
+                            part.step(),
+                            i -> sized.prompted().get(new PromptOf(part.step().key(), i)),
+                            writer,
+                            current.unitSystem() == UnitSystem.INCH))
+                    .append(StepPaper.labelled("Check", turn.operation().text(Step::check)))
+                    .append(StepPaper.labelled("Caution", turn.operation().text(Step::caution)))
+                    .append(StepPaper.labelled("Noted", turn.operation().text(Step::note)));
             html.append("</td><td class=\"num\">")
                     .append(Paper.qr(
                             address + "?step=" + encoded(turn.step().key()) + "&line="
@@ -175,43 +182,6 @@ class BenchPapers {
         String cloth = OuterCloth.of(at.planned(), line).name();
         return part.units() + " × " + line.design().name() + " " + line.sizeName()
                 + (cloth.isEmpty() ? "" : ", " + cloth);
-    }
-
-    private void prompts(StringBuilder html, Turn turn, AtWork at, ViewWriter writer) {
-        Operation.Part part = turn.parts().get(0);
-        PlannedLine line = at.planned().line(part.line());
-        boolean inches = settings.current().unitSystem() == UnitSystem.INCH;
-        for (int i = 0; i < part.step().prompts().size(); i++) {
-            Prompt prompt = part.step().prompts().get(i);
-            if (prompt.text().isBlank()) {
-                continue;
-            }
-            Length mark =
-                    line.plan().sized().prompted().get(new PromptOf(part.step().key(), i));
-            String where = mark == null
-                    ? ""
-                    : ": " + Paper.both(writer.length(mark, ShownRounding.NEAREST), inches)
-                            + (prompt.from().isBlank() ? "" : " from " + prompt.from());
-            String held = prompt.seconds() == 0
-                    ? ""
-                    : " (" + prompt.seconds() + " s" + (prompt.times() > 1 ? ", " + prompt.times() + " times" : "")
-                            + ")";
-            html.append("<p class=\"")
-                    .append(prompt.isGate() ? "must" : "")
-                    .append("\">")
-                    .append(Paper.plain((prompt.isGate() ? "First look: " : "") + prompt.text() + where + held))
-                    .append("</p>");
-        }
-    }
-
-    private static void text(StringBuilder html, String head, String text) {
-        if (!text.isBlank()) {
-            html.append("<p><b>")
-                    .append(head)
-                    .append(":</b> ")
-                    .append(Paper.plain(text))
-                    .append("</p>");
-        }
     }
 
     private static String encoded(String key) {

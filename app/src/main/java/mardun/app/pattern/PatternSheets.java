@@ -19,13 +19,13 @@ import mardun.app.design.SeamView;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.paper.Paper;
+import mardun.app.paper.StepPaper;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.ChosenBatch;
 import mardun.app.plan.ChosenLine;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.template.TemplateViews.PaperKind;
@@ -37,9 +37,7 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.design.Sizing;
 import mardun.core.design.Source;
-import mardun.core.making.Prompt;
 import mardun.core.making.Step;
-import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
 import org.springframework.stereotype.Service;
@@ -366,9 +364,13 @@ class PatternSheets {
                     .append(Paper.plain(number++ + ". " + step.name()))
                     .append("</h3>");
             paragraph(html, "soft", joined(" · ", "at the " + step.station().words(), setUp(step)));
-            prompts(html, step, sized, current);
-            labelled(html, "Check", step.check());
-            labelled(html, "Caution", step.caution());
+            html.append(StepPaper.prompts(
+                            step,
+                            i -> sized.prompted().get(new PromptOf(step.key(), i)),
+                            current.writer(),
+                            inches(current)))
+                    .append(StepPaper.labelled("Check", step.check()))
+                    .append(StepPaper.labelled("Caution", step.caution()));
             paragraph(html, "", step.note());
             html.append("</td>")
                     .append(
@@ -386,34 +388,5 @@ class PatternSheets {
                 .map(step.setUp()::words)
                 .filter(words -> !words.isBlank())
                 .collect(Collectors.joining(", "));
-    }
-
-    private static void labelled(StringBuilder html, String label, String text) {
-        if (!text.isBlank()) {
-            html.append("<p><b>")
-                    .append(label)
-                    .append(":</b> ")
-                    .append(Paper.plain(text))
-                    .append("</p>");
-        }
-    }
-
-    private static void prompts(StringBuilder html, Step step, SizedDesign sized, Settings current) {
-        ViewWriter writer = current.writer();
-        for (int i = 0; i < step.prompts().size(); i++) {
-            Prompt prompt = step.prompts().get(i);
-            if (prompt.text().isBlank()) {
-                continue;
-            }
-            Length mark = sized.prompted().get(new PromptOf(step.key(), i));
-            String where = mark == null
-                    ? ""
-                    : ": " + Paper.both(writer.length(mark, ShownRounding.NEAREST), inches(current))
-                            + (prompt.from().isBlank() ? "" : " from " + prompt.from());
-            paragraph(
-                    html,
-                    prompt.isGate() ? "must" : "",
-                    (prompt.isGate() ? "First look: " : "") + prompt.text() + where);
-        }
     }
 }

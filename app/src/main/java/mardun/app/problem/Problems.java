@@ -1,10 +1,11 @@
 package mardun.app.problem;
 
 import java.net.URI;
-import java.sql.SQLException;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
+import mardun.app.stored.DatabaseCodes;
 import mardun.app.stored.DiskFullException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
@@ -31,8 +32,8 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
-    /** The database's own number for being closed. */
-    private static final int CLOSED = 90098;
+    /** What the database says once it has closed itself, because something couldn't be written to its file. */
+    private static final Set<Integer> CLOSED = Set.of(90098);
 
     @ExceptionHandler
     ProblemDetail refused(RefusedException refused) {
@@ -97,7 +98,7 @@ public class Problems extends ResponseEntityExceptionHandler {
             return full();
         }
         LOG.error("A request failed", unexpected);
-        if (isClosed(unexpected)) {
+        if (DatabaseCodes.areBehind(unexpected, CLOSED)) {
             return problem(
                     HttpStatus.SERVICE_UNAVAILABLE,
                     "closed",
@@ -108,16 +109,6 @@ public class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",
                 "Something went wrong inside Mardun; nothing was stored. The log says more.");
-    }
-
-    /** Whether the database has closed itself, which it does when something can't be written to its file. */
-    private static boolean isClosed(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLException sql && sql.getErrorCode() == CLOSED) {
-                return true;
-            }
-        }
-        return false;
     }
 
     @Override

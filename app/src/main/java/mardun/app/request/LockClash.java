@@ -1,8 +1,8 @@
 package mardun.app.request;
 
-import java.sql.SQLException;
 import java.util.Set;
 import java.util.concurrent.ThreadLocalRandom;
+import mardun.app.stored.DatabaseCodes;
 import org.springframework.dao.PessimisticLockingFailureException;
 
 /**
@@ -34,7 +34,7 @@ public final class LockClash {
             try {
                 return attempt.go();
             } catch (RuntimeException failed) {
-                if (!isOne(failed)) {
+                if (!DatabaseCodes.areBehind(failed, MET)) {
                     throw failed;
                 }
                 if (tried == TRIES || !pause()) {
@@ -52,14 +52,5 @@ public final class LockClash {
             Thread.currentThread().interrupt();
             return false;
         }
-    }
-
-    private static boolean isOne(Throwable failed) {
-        for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLException sql && MET.contains(sql.getErrorCode())) {
-                return true;
-            }
-        }
-        return false;
     }
 }

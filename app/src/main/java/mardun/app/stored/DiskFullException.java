@@ -1,6 +1,7 @@
 package mardun.app.stored;
 
 import java.io.IOException;
+import java.util.List;
 
 /** Nothing new is begun, because the disk is full. */
 public final class DiskFullException extends RuntimeException {
@@ -10,7 +11,8 @@ public final class DiskFullException extends RuntimeException {
             "The disk that holds the workroom is full, so nothing was stored. All that is there can be read."
                     + " Make room on it, and send this again.";
 
-    private static final String NO_ROOM = "No space left";
+    /** How the systems say it. */
+    private static final List<String> NO_ROOM = List.of("No space left", "quota exceeded", "not enough space");
 
     DiskFullException() {
         super(SENTENCE);
@@ -19,9 +21,9 @@ public final class DiskFullException extends RuntimeException {
     /** Whether something failed because nothing more could be written to the disk. */
     public static boolean isBehind(Throwable failure) {
         for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            String said = String.valueOf(cause.getMessage());
             if (cause instanceof DiskFullException
-                    || cause instanceof IOException
-                            && String.valueOf(cause.getMessage()).contains(NO_ROOM)) {
+                    || cause instanceof IOException && NO_ROOM.stream().anyMatch(said::contains)) {
                 return true;
             }
         }
