@@ -24,11 +24,20 @@ final class OrderAnnealing {
 
     private final double hottest;
     private final int parts;
+    private final int slots;
     private final int[] start;
     private final int[] on;
+
+    /** For each place of the order that is being bettered: where the worker is before it, what is on everything, what it cost so far. */
+    private final int[] hereBefore;
+
+    private final int[] onBefore;
+    private final int[] costBefore;
     private final int[][] partsOf;
     private final int[][] valuesOf;
     private final int[] free;
+    private int firstMoved;
+    private int lastMoved;
 
     /** An order, with the station of each operation. */
     record Arranged(int[] order, int[] stations) {}
@@ -45,7 +54,11 @@ final class OrderAnnealing {
         for (int slot = 0; slot < start.length; slot++) {
             start[slot] = problem.startOn(slot / parts, slot % parts);
         }
-        on = new int[start.length];
+        slots = start.length;
+        on = new int[slots];
+        hereBefore = new int[problem.size() + 1];
+        costBefore = new int[problem.size() + 1];
+        onBefore = new int[(problem.size() + 1) * slots];
         partsOf = new int[problem.size()][];
         valuesOf = new int[problem.size()][];
         for (int one = 0; one < problem.size(); one++) {
@@ -62,25 +75,87 @@ final class OrderAnnealing {
                 .toArray();
     }
 
-    /** As {@link OrderProblem#cost}, without making anything anew; stops where it gets dearer than that. */
-    private int cost(int[] order, int[] station, int most) {
-        System.arraycopy(start, 0, on, 0, start.length);
-        int here = problem.startStation();
-        int cost = 0;
-        for (int one : order) {
-            cost += problem.walk(here, station[one]);
-            here = station[one];
+    /** Goes through an order from a place on, and notes what there is before each place. */
+    private void note(int[] order, int[] station, int from) {
+        if (from == 0) {
+            hereBefore[0] = problem.startStation();
+            costBefore[0] = 0;
+            System.arraycopy(start, 0, onBefore, 0, slots);
+        }
+        for (int i = from; i < order.length; i++) {
+            int one = order[i];
+            int at = station[one];
+            int row = i * slots;
+            int next = row + slots;
+            System.arraycopy(onBefore, row, onBefore, next, slots);
+            int cost = costBefore[i] + problem.walk(hereBefore[i], at);
             int[] its = partsOf[one];
             int[] values = valuesOf[one];
-            int first = here * parts;
-            for (int i = 0; i < its.length; i++) {
-                if (on[first + its[i]] != values[i]) {
-                    on[first + its[i]] = values[i];
-                    cost += problem.change(its[i]);
+            int first = next + at * parts;
+            for (int k = 0; k < its.length; k++) {
+                if (onBefore[first + its[k]] != values[k]) {
+                    onBefore[first + its[k]] = values[k];
+                    cost += problem.change(its[k]);
                 }
             }
-            if (cost > most) {
-                return cost;
+            hereBefore[i + 1] = at;
+            costBefore[i + 1] = cost;
+        }
+    }
+
+    /**
+     * What another order costs that differs from the noted one in some places only: from where everything is on again as it was there, it
+     * costs what that one does.
+     *
+     * @param first the first place that differs
+     * @param last after the last one
+     */
+    private int cost(int[] order, int[] station, int first, int last) {
+        System.arraycopy(onBefore, first * slots, on, 0, slots);
+        int here = hereBefore[first];
+        int cost = costBefore[first];
+        for (int i = first; i < last; i++) {
+            int one = order[i];
+            int at = station[one];
+            cost += problem.walk(here, at);
+            here = at;
+            int[] its = partsOf[one];
+            int[] values = valuesOf[one];
+            int row = at * parts;
+            for (int k = 0; k < its.length; k++) {
+                if (on[row + its[k]] != values[k]) {
+                    on[row + its[k]] = values[k];
+                    cost += problem.change(its[k]);
+                }
+            }
+        }
+        int size = order.length;
+        if (last == size) {
+            return cost;
+        }
+        cost += costBefore[size] - costBefore[last];
+        int next = station[order[last]];
+        cost += problem.walk(here, next) - problem.walk(hereBefore[last], next);
+        int differing = 0;
+        for (int slot = 0; slot < slots; slot++) {
+            if (on[slot] != onBefore[last * slots + slot]) {
+                differing++;
+            }
+        }
+        for (int i = last; i < size && differing > 0; i++) {
+            int one = order[i];
+            int row = station[one] * parts;
+            int[] its = partsOf[one];
+            int[] values = valuesOf[one];
+            for (int k = 0; k < its.length; k++) {
+                int slot = row + its[k];
+                int was = onBefore[i * slots + slot];
+                if (on[slot] != was) {
+                    differing--;
+                    cost += on[slot] != values[k] ? problem.change(its[k]) : 0;
+                    cost -= was != values[k] ? problem.change(its[k]) : 0;
+                }
+                on[slot] = values[k];
             }
         }
         return cost;
@@ -90,21 +165,24 @@ final class OrderAnnealing {
      * The best order of one cooling.
      *
      * @param moves how many moves are tried
+     * @param heat 1 where all may change, less where an order that is good already is to be bettered
      */
-    Arranged anneal(Arranged from, int moves, BooleanSupplier stop) {
+    Arranged anneal(Arranged from, int moves, double heat, BooleanSupplier stop) {
+        double first = heat * hottest;
         int size = from.order().length;
         int[] order = from.order().clone();
         int[] station = from.stations().clone();
         int[] next = new int[size];
         int[] others = new int[size];
-        int cost = cost(order, station, Integer.MAX_VALUE);
+        note(order, station, 0);
+        int cost = costBefore[size];
         Arranged best = from;
         int bestCost = cost;
         for (int move = 0; move < moves; move++) {
             if ((move & 1023) == 0 && stop.getAsBoolean()) {
                 break;
             }
-            double temperature = hottest * Math.pow(COOLED, (double) move / moves);
+            double temperature = first * Math.pow(COOLED, (double) move / moves);
             boolean goesElsewhere = free.length > 0 && random.nextInt(GOING_ELSEWHERE) == 0;
             if (goesElsewhere) {
                 System.arraycopy(order, 0, next, 0, size);
@@ -115,10 +193,11 @@ final class OrderAnnealing {
             int[] theirs = goesElsewhere ? others : station;
             // What is drawn first says how much worse the next order may be.
             int most = cost + (int) (-Math.log(1 - random.nextDouble()) * temperature);
-            int its = cost(next, theirs, most);
+            int its = goesElsewhere ? cost(next, theirs, 0, size) : cost(next, theirs, firstMoved, lastMoved);
             if (its <= most) {
                 System.arraycopy(next, 0, order, 0, size);
                 System.arraycopy(theirs, 0, station, 0, size);
+                note(order, station, goesElsewhere ? 0 : firstMoved);
                 cost = its;
                 if (cost < bestCost) {
                     bestCost = cost;
@@ -177,12 +256,16 @@ final class OrderAnnealing {
         int length = last - first;
         if (place < first - least) {
             int to = least + place;
+            firstMoved = to;
+            lastMoved = last;
             System.arraycopy(order, 0, next, 0, to);
             System.arraycopy(order, first, next, to, length);
             System.arraycopy(order, to, next, to + length, first - to);
             System.arraycopy(order, last, next, last, size - last);
         } else {
             int to = last + 1 + place - (first - least);
+            firstMoved = first;
+            lastMoved = to;
             System.arraycopy(order, 0, next, 0, first);
             System.arraycopy(order, last, next, first, to - last);
             System.arraycopy(order, first, next, first + to - last, length);

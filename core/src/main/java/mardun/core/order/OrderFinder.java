@@ -18,6 +18,12 @@ public final class OrderFinder {
 
     private static final int MOVES = 150_000;
     private static final int COOLINGS = 3;
+    private static final int BEGINNINGS = 6;
+    private static final double WARM = 0.3;
+
+    /** So many operations are moved about from several beginnings first, where there is time. */
+    private static final int LARGE = 60;
+
     private static final int MOVES_WHILE_CHOOSING = 30_000;
 
     /** So many operations aren't gone through before they are moved about. */
@@ -47,10 +53,15 @@ public final class OrderFinder {
         int least = 0;
         WideningSearch search = new WideningSearch(problem, slots, bound, stop);
         OrderAnnealing annealing = new OrderAnnealing(problem, seed);
-        if (problem.size() > MANY) {
-            best = annealing.anneal(new Arranged(best, stations), MOVES, stop).order();
-            cost = problem.cost(best);
+        boolean isLarge = problem.size() > LARGE && mostWidth > LOOKING_CLOSER;
+        if (isLarge) {
+            best = fromSeveralBeginnings(annealing, problem, best, stop);
+        } else if (problem.size() > MANY) {
+            best = annealing
+                    .anneal(new Arranged(best, stations), MOVES, 1, stop)
+                    .order();
         }
+        cost = problem.cost(best);
         for (int width = FIRST_WIDTH; least < cost && !stop.getAsBoolean(); width *= WIDER) {
             WideningSearch.Found found = search.run(width, cost);
             if (found.order() != null) {
@@ -66,12 +77,30 @@ public final class OrderFinder {
             }
             for (int cooling = 0; cooling < COOLINGS && least < cost; cooling++) {
                 best = annealing
-                        .anneal(new Arranged(best, stations), MOVES, stop)
+                        .anneal(new Arranged(best, stations), MOVES, isLarge ? WARM : 1, stop)
                         .order();
                 cost = problem.cost(best);
             }
         }
         return new FoundOrder(best, stations, cost, least);
+    }
+
+    private static int[] fromSeveralBeginnings(
+            OrderAnnealing annealing, OrderProblem problem, int[] first, BooleanSupplier stop) {
+        int[] stations = problem.firstStations();
+        int[] best = first;
+        for (int beginning = 0; beginning < BEGINNINGS; beginning++) {
+            int[] order = annealing
+                    .anneal(new Arranged(first, stations), MOVES, 1, stop)
+                    .order();
+            best = problem.cost(order) < problem.cost(best) ? order : best;
+        }
+        for (int cooling = 0; cooling < COOLINGS; cooling++) {
+            best = annealing
+                    .anneal(new Arranged(best, stations), MOVES, WARM, stop)
+                    .order();
+        }
+        return best;
     }
 
     /**
@@ -82,7 +111,7 @@ public final class OrderFinder {
         Arranged chosen = new Arranged(greedy(problem), problem.firstStations());
         OrderAnnealing annealing = new OrderAnnealing(problem, seed);
         for (int cooling = 0; cooling < COOLINGS; cooling++) {
-            chosen = annealing.anneal(chosen, MOVES_WHILE_CHOOSING, stop);
+            chosen = annealing.anneal(chosen, MOVES_WHILE_CHOOSING, 1, stop);
         }
         OrderProblem its = problem.at(chosen.stations());
         FoundOrder found = find(its, mostWidth, seed, stop);
