@@ -4555,6 +4555,7 @@ export interface components {
       hours: string;
       isOther: boolean;
       laid: components['schemas']['TimeView'];
+      lies: string;
       note: string;
       pins: string[];
       stop: string;
@@ -6460,6 +6461,7 @@ export interface components {
       likely?: string;
       missing?: components['schemas']['TimeView'];
       name: string;
+      putAway: string;
       /** Format: date */
       ready?: string;
       /** @enum {string} */
@@ -8126,6 +8128,7 @@ export interface components {
       check: string;
       details?: components['schemas']['SetUpDetails'];
       foot: string;
+      goesOn?: boolean;
       key: string;
       minutesPerBatch: string;
       minutesPerUnit: string;
@@ -8926,6 +8929,7 @@ export interface components {
       matching?: components['schemas']['ThreadChoice'][];
       oneFirst?: boolean;
       pressInOneGo?: boolean;
+      putAway?: boolean;
       threadFirst: string;
       without: components['schemas']['WithoutWish'][];
     };

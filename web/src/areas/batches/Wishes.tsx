@@ -38,6 +38,7 @@ export function useWishes(batchId: number, order: Order | undefined) {
     bundle: (bags: number | undefined) => wishes && keep({ ...wishes, bundle: bags }),
     oneFirst: (on: boolean) => wishes && keep({ ...wishes, oneFirst: on }),
     pressInOneGo: (on: boolean) => wishes && keep({ ...wishes, pressInOneGo: on }),
+    putAway: (on: boolean) => wishes && keep({ ...wishes, putAway: on }),
     takeBack: (wish: Schemas['WishPrice']) => {
       if (!wishes) return;
       const { before, without } = wish;
@@ -202,6 +203,15 @@ export function WishesPart({
             onChange={(event) => wishing.pressInOneGo(event.target.checked)}
           />
           <span className="text-soft">To the press as seldom as may be</span>
+        </label>
+        <label className="flex min-h-9 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={order.wishes.putAway ?? false}
+            onChange={(event) => wishing.putAway(event.target.checked)}
+          />
+          <span className="text-soft">Stop for the day only where it can be put away</span>
         </label>
         <button
           type="button"

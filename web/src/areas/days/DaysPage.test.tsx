@@ -44,6 +44,7 @@ const dayOf = (
   note: '',
   stretches: [],
   stop: '',
+  lies: '',
   pins: [],
   ...rest,
 });
@@ -65,6 +66,7 @@ const outlook = (rest: Partial<Schemas['OutlookView']>): Schemas['OutlookView'] 
   surePercent: 93,
   inTimeWithout: [],
   waits: '',
+  putAway: '',
   ...rest,
 });
 

@@ -122,6 +122,7 @@ function DayRow({ day: one, today, people }: { day: Day; today: string; people: 
         {one.stop && (
           <p className="mt-1.5 border-t-2 border-dashed border-woad-mid pt-1.5 text-soft">{one.stop}</p>
         )}
+        {one.lies && <p className="mt-1">{one.lies}</p>}
       </div>
     </li>
   );

@@ -42,6 +42,7 @@ export function Outlooks({ batches }: { batches: Outlook[] }) {
             </div>
           )}
           {batch.due && !batch.waits && <Sure batch={batch} due={batch.due} />}
+          {batch.putAway && <div className="mt-1 text-[13px] text-soft">{batch.putAway}</div>}
           {batch.missing && (
             <div className="mt-1 text-[13px]">
               {batch.missing.text} more free time by {batch.due && day(batch.due)} would do

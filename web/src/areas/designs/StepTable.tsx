@@ -346,6 +346,11 @@ function StepPanel({
         {text('caution', 'Caution')}
         {text('note', 'Note to remember')}
       </div>
+      <Tick
+        label="What is half made can’t be put away after it: pinned, wet or loose, it goes on the same day"
+        checked={step.goesOn ?? false}
+        onTick={(goesOn) => onChange({ goesOn })}
+      />
       <StepPrompts step={step} index={index} onChange={onChange} />
       <fieldset className="mt-3">
         <legend className="text-[13px] font-semibold text-soft">Comes after</legend>

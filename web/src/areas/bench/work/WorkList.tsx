@@ -3,7 +3,7 @@ import { NoteSlips, type Note } from '../../../ui/PinnedNotes';
 import type { Schemas } from '../../../api/client';
 import type { Entry, WorkView } from './kept';
 import { ACTS, keepBenchKeys, keyName, keyWords, USUAL, type Act } from './keys';
-import { isSame, left, type Turn } from './progress';
+import { isSame, left, stands, type Turn } from './progress';
 
 export type WorkSlip = Schemas['WorkSlip'];
 
@@ -54,6 +54,32 @@ function SlipList({
                 Cut {says}
               </p>
             ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Which bags stand where, as soon as some are further than others: what one asks when a batch is taken up again. */
+function Stands({ turns }: { turns: Turn[] }) {
+  const found = stands(turns);
+  const lines = new Set(found.map((one) => one.line)).size;
+  if (found.length === lines) return null;
+  return (
+    <section className="sheet px-4 py-3" aria-label="Which bags stand where">
+      <h2>Which bags stand where</h2>
+      <ul className="divide-y divide-line">
+        {found.map((one) => (
+          <li key={`${one.line} ${one.from}`} className="py-1">
+            {lines > 1 && (
+              <span className="text-soft">
+                {one.what}
+                {one.cloth && `, ${one.cloth}`}:{' '}
+              </span>
+            )}
+            <b>{one.from === one.to ? `bag ${one.from}` : `bags ${one.from} to ${one.to}`}</b>
+            {one.next ? ` ${one.from === one.to ? 'waits' : 'wait'} for “${one.next}”` : ' through with all'}
           </li>
         ))}
       </ul>
@@ -122,6 +148,7 @@ export function WorkList({
         </table>
       </section>
       <div className="space-y-4">
+        <Stands turns={turns} />
         <NoteSlips notes={view.notes} onPutAway={onPutAway} />
         <SlipList slips={view.slips} unsent={unsent} onWithdraw={onWithdraw} />
         <section className="sheet space-y-2 px-4 py-3" aria-label="Keys">

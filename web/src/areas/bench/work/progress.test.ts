@@ -1,5 +1,5 @@
 import type { Entry } from './kept';
-import { isDone, isSame, now, openTurns } from './progress';
+import { isDone, isSame, now, openTurns, stands, type Turn } from './progress';
 import { counted, part, turn, workView } from './work.test.helper';
 
 describe('how far an operation is', () => {
@@ -28,6 +28,22 @@ describe('how far an operation is', () => {
     expect(isDone(now(zip, workView(), []))).toBe(true);
     expect(isSame(zip, after.turns[0] ?? zip)).toBe(true);
     expect(isSame(zip, turn('box', part(1, 0)))).toBe(false);
+  });
+
+  it('tells which bags stand where, those that are further first', () => {
+    const tell = (...turns: Turn[]) =>
+      stands(turns).map((one) => `${one.line}: ${one.from}-${one.to} ${one.next ?? 'through'}`);
+    expect(tell(turn('zip', part(1, 1), part(2, 0)), turn('box', part(1, 0), part(2, 0)))).toEqual([
+      '1: 1-1 box',
+      '1: 2-3 zip',
+      '2: 1-3 zip',
+    ]);
+    expect(tell(turn('pack', part(1, 2)))).toEqual(['1: 1-2 through', '1: 3-3 pack']);
+    const bundle = (name: string, started: number, done: number) => turn(name, { ...part(1, done), started });
+    expect(tell(bundle('box', 1, 0), bundle('zip', 3, 1), bundle('box', 3, 0))).toEqual([
+      '1: 1-1 box',
+      '1: 2-3 zip',
+    ]);
   });
 
   it('has one bag fewer after the step at which one is scrapped, and none fewer before it', () => {

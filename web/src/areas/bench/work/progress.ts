@@ -75,3 +75,34 @@ export const isDone = (turn: Turn) => turn.parts.every((part) => left(part) <= 0
 /** The turns as they stand with what isn't sent yet; those that are done by now are left out. */
 export const openTurns = (view: WorkView, unsent: Entry[]) =>
   view.turns.map((turn) => now(turn, view, unsent)).filter((turn) => !isDone(turn));
+
+/** Bags of a line that come to the same operation next; where that is none, they are through with all. */
+export interface Stand {
+  line: number;
+  what: string;
+  cloth: string;
+  from: number;
+  to: number;
+  next?: string;
+}
+
+/**
+ * Which bags stand where: bags are taken in turn, so those that are further are the first of their line.
+ *
+ * @param turns as they stand now, those that are done left out
+ */
+export function stands(turns: Turn[]): Stand[] {
+  const parts = turns.flatMap((turn) => turn.parts.map((part) => ({ ...part, name: turn.name })));
+  const lines = new Map(parts.map((part) => [part.line, part]));
+  return [...lines.values()].flatMap(({ line, what, cloth, all }) => {
+    const its = parts.filter((part) => part.line === line);
+    const found: Stand[] = [];
+    for (let bag = 1; bag <= all; bag++) {
+      const next = its.find((part) => part.done < bag && bag <= part.started)?.name;
+      const last = found.at(-1);
+      if (last && last.next === next) last.to = bag;
+      else found.push({ line, what, cloth, from: bag, to: bag, next });
+    }
+    return found;
+  });
+}

@@ -308,6 +308,56 @@ class DaysTest {
         assertThat(ready(sooner)).isBefore(ready(later));
     }
 
+    private static JsonNode day(LocalDate date) {
+        return days().get("days")
+                .valueStream()
+                .filter(day -> day.get("date").asString().equals(date.toString()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A design in which nothing can be put away after one of its steps. */
+    private static long loosePouch(String step) {
+        long design = APP.pouch("Pouch, loose after " + step);
+        JsonNode read = APP.get("/api/designs/" + design).body();
+        ObjectNode document = (ObjectNode) read.get("document");
+        document.get("steps")
+                .valueStream()
+                .filter(one -> one.get("name").asString().equals(step))
+                .forEach(one -> ((ObjectNode) one).put("goesOn", true));
+        ok(APP.put(
+                "/api/designs/" + design, Map.of("version", read.get("version").asLong(), "document", document)));
+        return design;
+    }
+
+    @Test
+    void daysEndWhereTheBagsCanBePutAwayIfThatIsWished() {
+        batch("10", 30);
+        String last = day(today)
+                .get("stretches")
+                .valueStream()
+                .filter(stretch ->
+                        stretch.get("bagsTo").asInt() >= stretch.get("bagsFrom").asInt())
+                .reduce((earlier, later) -> later)
+                .orElseThrow()
+                .get("name")
+                .asString();
+        nothingIsPlannedAnyMore();
+        Map<String, Object> form = RunningApp.batch(loosePouch(last), "10", shelf, List.of());
+        long batch = ok(APP.post("/api/batches", form)).get("id").asLong();
+        assertThat(day(today).get("lies").asString())
+                .contains("of batch " + batch + " can’t be put away: “" + last + "” is done");
+        assertThat(outlook(batch).get("putAway").asString()).isEmpty();
+        ObjectNode order =
+                (ObjectNode) APP.get("/api/batches/" + batch + "/order").body();
+        ObjectNode wishes = ((ObjectNode) order.get("wishes")).put("putAway", true);
+        ok(APP.put(
+                "/api/batches/" + batch + "/wishes",
+                Map.of("version", order.get("version").asLong(), "wishes", wishes)));
+        assertThat(day(today).get("lies").asString()).isEmpty();
+        assertThat(outlook(batch).get("putAway").asString()).startsWith("Days end only where it can be put away: ");
+    }
+
     @Test
     void whatIsPutAsideIsNotLaid() {
         long batch = batch("4", 10);

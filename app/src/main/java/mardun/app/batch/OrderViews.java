@@ -61,6 +61,7 @@ public final class OrderViews {
      * @param bundle so many bags go through all seams before the next are begun; absent for all at once
      * @param pressInOneGo the press is gone to as seldom as may be; absent for no
      * @param oneFirst one bag is sewn to the end and measured before the others; absent for no
+     * @param putAway days end only where what is half made can be put away; absent for wherever they end
      */
     public record Wishes(
             @NotNull @Size(max = 100) List<@NotNull @Valid BeforeWish> before,
@@ -70,7 +71,8 @@ public final class OrderViews {
             @Nullable @Size(max = 100) List<@NotNull @Size(max = 300) String> apart,
             @Nullable @Min(1) @Max(1000) Integer bundle,
             @Nullable Boolean pressInOneGo,
-            @Nullable Boolean oneFirst) {}
+            @Nullable Boolean oneFirst,
+            @Nullable Boolean putAway) {}
 
     /** The thread that is taken for a cloth, wherever a step says that it matches. */
     public record ThreadChoice(

@@ -123,7 +123,8 @@ record WorkOrderWriter(ViewWriter writer) {
                 wishes.apart().stream().sorted().toList(),
                 wishes.bundle().orElse(null),
                 wishes.habits().contains(Habit.PRESS_IN_ONE_GO),
-                wishes.habits().contains(Habit.ONE_FIRST));
+                wishes.habits().contains(Habit.ONE_FIRST),
+                wishes.habits().contains(Habit.PUT_AWAY));
     }
 
     /** What operations need that isn't there, in sentences. */

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,7 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.making.Operation;
 import mardun.core.making.OrderWishes;
+import mardun.core.making.OrderWishes.Habit;
 import mardun.core.making.SetUp;
 import mardun.core.making.ThreadRack.Spool;
 import mardun.core.making.WorkOrder;
@@ -263,30 +265,41 @@ public class WorkOrders {
     /** Wishes as they came. */
     private static OrderWishes read(Wishes wishes) {
         return new OrderWishes(
-                        wishes.before().stream()
-                                .map(one -> new OrderWishes.Before(one.first(), one.then()))
-                                .distinct()
-                                .toList(),
-                        Optional.of(wishes.threadFirst().strip()).filter(thread -> !thread.isEmpty()),
-                        wishes.without().stream()
-                                .map(one -> new OrderWishes.Without(one.turn(), one.part()))
-                                .distinct()
-                                .toList(),
-                        wishes.matching() == null
-                                ? Map.of()
-                                : wishes.matching().stream()
-                                        .collect(Collectors.toMap(
-                                                one -> one.cloth().key(),
-                                                one -> one.thread().key(),
-                                                (earlier, later) -> later)),
-                        wishes.apart() == null
-                                ? Set.of()
-                                : wishes.apart().stream().map(SetUp::plain).collect(Collectors.toSet()),
-                        Optional.ofNullable(wishes.bundle()),
-                        Boolean.TRUE.equals(wishes.pressInOneGo())
-                                ? Set.of(OrderWishes.Habit.PRESS_IN_ONE_GO)
-                                : Set.of())
-                .oneFirst(Boolean.TRUE.equals(wishes.oneFirst()));
+                wishes.before().stream()
+                        .map(one -> new OrderWishes.Before(one.first(), one.then()))
+                        .distinct()
+                        .toList(),
+                Optional.of(wishes.threadFirst().strip()).filter(thread -> !thread.isEmpty()),
+                wishes.without().stream()
+                        .map(one -> new OrderWishes.Without(one.turn(), one.part()))
+                        .distinct()
+                        .toList(),
+                wishes.matching() == null
+                        ? Map.of()
+                        : wishes.matching().stream()
+                                .collect(Collectors.toMap(
+                                        one -> one.cloth().key(),
+                                        one -> one.thread().key(),
+                                        (earlier, later) -> later)),
+                wishes.apart() == null
+                        ? Set.of()
+                        : wishes.apart().stream().map(SetUp::plain).collect(Collectors.toSet()),
+                Optional.ofNullable(wishes.bundle()),
+                habits(wishes));
+    }
+
+    private static Set<Habit> habits(Wishes wishes) {
+        Set<Habit> habits = EnumSet.noneOf(Habit.class);
+        if (Boolean.TRUE.equals(wishes.pressInOneGo())) {
+            habits.add(Habit.PRESS_IN_ONE_GO);
+        }
+        if (Boolean.TRUE.equals(wishes.oneFirst())) {
+            habits.add(Habit.ONE_FIRST);
+        }
+        if (Boolean.TRUE.equals(wishes.putAway())) {
+            habits.add(Habit.PUT_AWAY);
+        }
+        return habits;
     }
 
     /** Which changes could be done without, and what each would save; those that save most first. */

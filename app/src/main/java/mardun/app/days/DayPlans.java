@@ -16,6 +16,7 @@ import mardun.app.batch.WorkOrders;
 import mardun.app.calendar.FreeDays;
 import mardun.app.id.BatchId;
 import mardun.app.settings.SettingsService;
+import mardun.core.making.OrderWishes.Habit;
 import mardun.core.making.Stage;
 import mardun.core.making.WorkOrder.Ordered;
 import mardun.core.making.WorkOrder.Turn;
@@ -25,6 +26,7 @@ import mardun.core.planning.DayPlanner;
 import mardun.core.planning.FreeTime;
 import mardun.core.planning.Job;
 import mardun.core.planning.Outlook;
+import mardun.core.planning.PutAway;
 import org.springframework.stereotype.Service;
 
 /**
@@ -64,6 +66,7 @@ public class DayPlans {
      *
      * @param works all open work, in the order of its due days
      * @param turns of each batch of which something is laid, in the order in which it is done
+     * @param notPutAway evenings on which something lies half made that can't be put away
      */
     public record Laid(
             LocalDate today,
@@ -72,7 +75,8 @@ public class DayPlans {
             List<OpenWork> works,
             Map<BatchId, List<Turn>> turns,
             List<Job> jobs,
-            DayPlan plan) {
+            DayPlan plan,
+            List<PutAway.Evening> notPutAway) {
 
         public OpenWork work(String key) {
             return works.stream()
@@ -120,7 +124,8 @@ public class DayPlans {
                     }
                 }));
         DayPlanner planner = new DayPlanner(jobs, free, workshop.times(), workshop.standing(), today);
-        return new Laid(today, free, workshop, works, turns, jobs, planner.lay());
+        DayPlan plan = planner.lay();
+        return new Laid(today, free, workshop, works, turns, jobs, plan, PutAway.notPutAway(jobs, plan));
     }
 
     /** How sure all of it is, and what would bring it in time. */
@@ -157,7 +162,21 @@ public class DayPlans {
                 plan.ready(PROMISED), outlook.flatMap(Outlook.OfJob::likely), outlook.flatMap(Outlook.OfJob::sure));
     }
 
+    /** The day on which a batch would be done if its days ended wherever they end; empty for want of time. */
+    Optional<LocalDate> readyWithoutPuttingAway(Laid laid, OpenWork work) {
+        String key = work.id().key();
+        List<Job> jobs = laid.jobs().stream()
+                .map(job -> job.puttingAway(job.putsAway() && !job.key().equals(key)))
+                .toList();
+        Workshop workshop = laid.workshop();
+        return new DayPlanner(jobs, laid.free(), workshop.times(), workshop.standing(), laid.today())
+                .lay()
+                .ready(key);
+    }
+
     private static Job job(OpenWork work, Ordered order, Predicate<Turn> may) {
-        return Job.of(work.id().key(), work.dueOn(), order, may).first(work.isFirst());
+        return Job.of(work.id().key(), work.dueOn(), order, may)
+                .first(work.isFirst())
+                .puttingAway(work.wishes().habits().contains(Habit.PUT_AWAY));
     }
 }

@@ -54,6 +54,7 @@ public final class DayViews {
      * @param isOther it isn't as usual on that day of the week
      * @param note why
      * @param stop where to stop in the evening, when something goes on the next time; empty where nothing does
+     * @param lies what lies half made in the evening and can't be put away, in sentences; empty for nothing
      * @param pins what is on that day: fairs, and batches that are due
      */
     public record DayPlanView(
@@ -67,6 +68,7 @@ public final class DayViews {
             String note,
             List<StretchView> stretches,
             String stop,
+            String lies,
             List<String> pins) {}
 
     /**
@@ -119,6 +121,7 @@ public final class DayViews {
      * @param missing so much more free time would bring it in time; absent where it isn't late
      * @param inTimeWithout batches each of which, if it were put off, would bring it in time
      * @param waits what it waits for, in a sentence; empty for nothing
+     * @param putAway what it costs that its days end only where it can be put away, in a sentence; empty where that isn't wanted
      */
     public record OutlookView(
             BatchId batchId,
@@ -138,7 +141,8 @@ public final class DayViews {
             @Nullable LocalDate lastBegin,
             @Nullable TimeView missing,
             List<OtherBatch> inTimeWithout,
-            String waits) {}
+            String waits,
+            String putAway) {}
 
     public record OtherBatch(BatchId batchId, String name) {}
 

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -25,11 +26,13 @@ import mardun.app.days.DayViews.OtherBatch;
 import mardun.app.days.DayViews.OutlookView;
 import mardun.app.days.DayViews.StretchView;
 import mardun.app.days.DayViews.WhatIfDay;
+import mardun.app.id.BatchId;
 import mardun.app.problem.FieldReader;
 import mardun.app.selling.FairService;
 import mardun.app.selling.PinnedFair;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.core.making.OrderWishes.Habit;
 import mardun.core.making.WorkOrder.Turn;
 import mardun.core.planning.DayPlan.Stretch;
 import mardun.core.planning.FreeTime;
@@ -115,6 +118,7 @@ public class DaysReading {
                 other.orElse(""),
                 its.stream().map(stretch -> stretch(stretch, laid, writer)).toList(),
                 stop(its, laid),
+                lies(day, laid),
                 Stream.concat(fairs.getOrDefault(day, List.of()).stream().map(PinnedFair::name), due)
                         .distinct()
                         .toList());
@@ -166,6 +170,21 @@ public class DaysReading {
                 .collect(Collectors.joining(" "));
     }
 
+    /** What lies half made on a day's evening and can't be put away. */
+    private static String lies(LocalDate day, Laid laid) {
+        return laid.notPutAway().stream()
+                .filter(evening -> evening.day().equals(day))
+                .map(evening -> {
+                    BatchId batch = BatchId.valueOf(evening.job());
+                    String step =
+                            laid.turns().get(batch).get(evening.task()).step().name();
+                    String lie = evening.bags() == 1 ? "One bag of batch " : evening.bags() + " bags of batch ";
+                    return lie + batch.value() + " can’t be put away: “" + step
+                            + "” is done, what comes after it isn’t.";
+                })
+                .collect(Collectors.joining(" "));
+    }
+
     private static String stop(Stretch last, Laid laid) {
         Turn turn = laid.turn(last);
         int bags = turn.operation().units();
@@ -195,7 +214,26 @@ public class DaysReading {
                 .toList();
     }
 
-    private static OutlookView outlook(
+    /** What it costs a batch that its days end only where it can be put away. */
+    private String putAway(OpenWork work, Laid laid) {
+        if (!work.wishes().habits().contains(Habit.PUT_AWAY) || !laid.isWhole(work)) {
+            return "";
+        }
+        Optional<LocalDate> with = laid.ready(work);
+        Optional<LocalDate> without = plans.readyWithoutPuttingAway(laid, work);
+        String wish = "Days end only where it can be put away";
+        if (with.equals(without)) {
+            return wish + ": that costs no day.";
+        }
+        if (with.isEmpty() || without.isEmpty()) {
+            return wish + ": so it isn’t done within a year.";
+        }
+        long days = ChronoUnit.DAYS.between(without.get(), with.get());
+        return wish + ": done " + Math.abs(days) + (Math.abs(days) == 1 ? " day " : " days ")
+                + (days > 0 ? "later than if they ended anywhere." : "sooner than if they ended anywhere.");
+    }
+
+    private OutlookView outlook(
             OpenWork work, Optional<Job> job, Optional<Outlook.OfJob> its, Laid laid, ViewWriter writer) {
         Optional<LocalDate> ready = laid.ready(work);
         Sureness.Range range = job.filter(one -> laid.isWhole(work))
@@ -227,7 +265,8 @@ public class DaysReading {
                         .map(laid::work)
                         .map(other -> new OtherBatch(other.id(), other.name()))
                         .toList(),
-                waits(work));
+                waits(work),
+                putAway(work, laid));
     }
 
     private static Integer percent(Optional<Outlook.OfJob> its) {

@@ -299,6 +299,7 @@ public record DesignDocument(
      * @param uses the letters of what goes through the machine or the press, with their layers and, where that is said, the edges along which they are sewn: {@code 2A top, 2B, C}
      * @param details what else there is to the set-up; absent in what was stored before there was more, for nothing
      * @param prompts what is shown within it, one after another; absent in what was stored before there were any
+     * @param goesOn what is half made can't be put away after it, being pinned, wet or loose; absent for it can
      */
     public record StepRow(
             String key,
@@ -318,11 +319,13 @@ public record DesignDocument(
             List<String> after,
             String uses,
             @Nullable SetUpDetails details,
-            @Nullable List<PromptRow> prompts) {
+            @Nullable List<PromptRow> prompts,
+            @Nullable Boolean goesOn) {
 
         public StepRow {
             details = details == null ? SetUpDetails.NONE : details;
             prompts = prompts == null ? List.of() : prompts;
+            goesOn = Boolean.TRUE.equals(goesOn);
         }
 
         private StepRow with(
@@ -351,7 +354,8 @@ public record DesignDocument(
                     newAfter,
                     newUses,
                     newDetails,
-                    newPrompts);
+                    newPrompts,
+                    goesOn);
         }
 
         /** This step by another key, after others, with other things going through. */

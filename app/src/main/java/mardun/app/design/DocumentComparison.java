@@ -72,6 +72,7 @@ final class DocumentComparison {
             Map.entry("overSelvage", "over the selvage"),
             Map.entry("forChildren", "for children"),
             Map.entry("begun", "begun from"),
+            Map.entry("goesOn", "can’t be put away after it"),
             Map.entry("of", "what"),
             Map.entry("seam", "seam allowance"));
 

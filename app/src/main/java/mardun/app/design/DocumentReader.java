@@ -340,7 +340,8 @@ final class DocumentReader {
                         row.note(),
                         row.after(),
                         uses.orElse(List.of()))
-                .prompting(prompts(row, place, fields));
+                .prompting(prompts(row, place, fields))
+                .goingOn(row.goesOn());
     }
 
     /** What is shown within a step. */

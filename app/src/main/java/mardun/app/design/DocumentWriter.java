@@ -202,7 +202,8 @@ public final class DocumentWriter {
                 step.after(),
                 step.uses().stream().map(DocumentWriter::use).collect(Collectors.joining(", ")),
                 SetUpDetails.NONE,
-                step.prompts().stream().map(DocumentWriter::prompt).toList());
+                step.prompts().stream().map(DocumentWriter::prompt).toList(),
+                step.goesOn());
     }
 
     private static String minutes(Duration time) {

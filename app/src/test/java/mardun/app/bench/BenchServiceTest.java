@@ -262,6 +262,7 @@ class BenchServiceTest {
                 works,
                 works.stream().collect(Collectors.toMap(OpenWork::id, BenchServiceTest::turns)),
                 jobs,
-                new DayPlanner(jobs, free, NOTHING, Standing.UNKNOWN, TODAY).lay());
+                new DayPlanner(jobs, free, NOTHING, Standing.UNKNOWN, TODAY).lay(),
+                List.of());
     }
 }

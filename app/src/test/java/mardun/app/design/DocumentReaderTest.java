@@ -64,6 +64,7 @@ class DocumentReaderTest {
                 List.of(),
                 uses,
                 null,
+                null,
                 null);
     }
 

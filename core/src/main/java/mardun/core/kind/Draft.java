@@ -334,6 +334,7 @@ final class Draft {
         private double passive;
         private String check = "";
         private String caution = "";
+        private boolean goesOn;
         private final Set<String> after = new LinkedHashSet<>();
         private final List<Step.Use> uses = new ArrayList<>();
         private final List<Prompt> prompts = new ArrayList<>();
@@ -360,6 +361,12 @@ final class Draft {
 
         Sewing check(String text) {
             check = text;
+            return this;
+        }
+
+        /** What is half made can't be put away after it. */
+        Sewing goesOn() {
+            goesOn = true;
             return this;
         }
 
@@ -414,7 +421,8 @@ final class Draft {
                     after.stream().filter(keys::contains).toList(),
                     uses,
                     Timing.GUESS,
-                    prompts);
+                    prompts,
+                    goesOn);
         }
 
         private static Duration minutes(double minutes) {

@@ -184,6 +184,7 @@ enum SmallThing implements Recipe {
         draft.atTable("turned", "Turn, fill")
                 .takes(2, 2)
                 .check("Weighed, not guessed.")
+                .goesOn()
                 .after("round");
         draft.sewn("close", "Close the gap, sewn twice", Seam.PLAIN)
                 .takes(1.5, 1)

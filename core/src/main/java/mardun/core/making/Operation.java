@@ -113,6 +113,11 @@ public record Operation(List<Part> parts) {
         return most(Step::passive);
     }
 
+    /** Whether what is half made can't be put away after it. */
+    public boolean goesOn() {
+        return parts.stream().anyMatch(part -> part.step().goesOn());
+    }
+
     /** Hands-on time for all its bags. */
     public Duration time() {
         return sewing().plus(once());

@@ -42,7 +42,9 @@ public record OrderWishes(
         /** To stand at the press as seldom as may be. */
         PRESS_IN_ONE_GO,
         /** To sew one bag to the end and measure it before the others are begun. */
-        ONE_FIRST
+        ONE_FIRST,
+        /** To stop for the day only where what is half made can be put away ({@link Step#goesOn}). */
+        PUT_AWAY
     }
 
     /** Wishes as they were stored before there were the last three may lack those. */

@@ -18,6 +18,7 @@ import java.util.Set;
  * @param uses the pieces and trims that go through the machine or the press, with their layers at the thickest place
  * @param timing what its times rest on
  * @param prompts what is shown within it, one after another
+ * @param goesOn what is half made can't be put away after it, being pinned, wet or loose: it goes on at once
  */
 public record Step(
         String key,
@@ -34,7 +35,8 @@ public record Step(
         List<String> after,
         List<Use> uses,
         Timing timing,
-        List<Prompt> prompts) {
+        List<Prompt> prompts,
+        boolean goesOn) {
 
     /** An edge of a piece as it is drawn. */
     public enum Side {
@@ -93,7 +95,8 @@ public record Step(
                 after,
                 uses,
                 Timing.GUESS,
-                List.of());
+                List.of(),
+                false);
     }
 
     /** The same with other times. */
@@ -113,14 +116,22 @@ public record Step(
                 after,
                 uses,
                 otherTiming,
-                prompts);
+                prompts,
+                goesOn);
     }
 
     /** The same with what is shown within it. */
     public Step prompting(List<Prompt> others) {
         return new Step(
                 key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
-                others);
+                others, goesOn);
+    }
+
+    /** The same where what is half made can or can't be put away after it. */
+    public Step goingOn(boolean on) {
+        return new Step(
+                key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
+                prompts, on);
     }
 
     /** What must be confirmed before a bag is counted. */

@@ -24,7 +24,8 @@ import mardun.core.planning.WorkClock.Place;
  * else can be done is done, if that takes less changing of machines than the waiting would take; nights and days without free time
  * cost no waiting. Work stops for a day between two bags; only a bag that takes longer than a whole day is left half done. What a
  * task takes once covers the changes it needs; where those take longer, they count. What is on a machine in the evening is on it in
- * the morning.
+ * the morning. Of a job that is put away at night, tasks after which it can't be are begun only if what lets it be put away again is
+ * done on the same day; where no day is long enough for that, in the morning.
  */
 public final class DayPlanner {
 
@@ -56,6 +57,9 @@ public final class DayPlanner {
     private final long[] notBefore;
     private final long[] sewing;
     private final long[] once;
+
+    /** The last of the tasks that are done on the same day as this one, so that its job can be put away; mostly itself. */
+    private final int[] untilPutAway;
 
     /**
      * Prepares the laying of jobs.
@@ -114,6 +118,15 @@ public final class DayPlanner {
             }
         }
         begin[this.jobs.size()] = next;
+        untilPutAway = IntStream.range(0, count).toArray();
+        for (int task = count - 1; task >= 0; task--) {
+            if (this.jobs.get(jobOf[task]).putsAway()) {
+                int first = begin[jobOf[task]];
+                untilPutAway[task] = PutAway.follower(this.jobs.get(jobOf[task]).tasks(), task - first)
+                        .map(follower -> untilPutAway[first + follower])
+                        .orElse(task);
+            }
+        }
         start = new int[places.size()][parts.length];
         for (int place = 0; place < start.length; place++) {
             number(standing.at(places.get(place)), start[place], known);
@@ -210,6 +223,12 @@ public final class DayPlanner {
         private final int[] head;
         private int firstOpen;
 
+        /** For each who works the task until whose end there is no stopping for the day, or none. */
+        private final int[] goingOnUntil = new int[people];
+
+        /** What is wanted first can be begun, but not put away today. */
+        private boolean waitsForTomorrow;
+
         /**
          * Prepares a laying.
          *
@@ -229,6 +248,7 @@ public final class DayPlanner {
                 head[without] = begin[without + 1];
             }
             Arrays.fill(at, clock.start());
+            Arrays.fill(goingOnUntil, NONE);
         }
 
         /** When each job is done, with all that has to dry; never where the time isn't enough. */
@@ -244,7 +264,7 @@ public final class DayPlanner {
                 long now = at[worker].moment();
                 int task = next(worker, now);
                 if (task < 0) {
-                    at[worker] = clock.at(nextMoment(now));
+                    at[worker] = waitsForTomorrow ? clock.nextDay(at[worker]) : clock.at(nextMoment(now));
                 } else {
                     place(task, worker);
                 }
@@ -260,20 +280,68 @@ public final class DayPlanner {
 
         /** The first task that isn't begun is done next; while it waits, another that is worth it, or none (-1). */
         private int next(int worker, long now) {
+            waitsForTomorrow = false;
+            int going = goingOn(worker);
+            if (going != NONE && ready(going) <= now) {
+                return going;
+            }
             int wanted = head[firstOpen];
             long ready = ready(wanted);
-            if (ready <= now) {
+            if (ready <= now && canBePutAway(wanted, worker)) {
                 return wanted;
+            }
+            if (ready <= now) {
+                waitsForTomorrow = true;
+                ready = clock.nextDay(at[worker]).moment();
             }
             long waiting = clock.worked(at[worker], ready);
             for (int job = firstOpen; job < jobs.size(); job++) {
                 for (int task = head[job]; task < begin[job + 1]; task++) {
-                    if (dry[task] == NEVER && ready(task) <= now && detour(task, wanted) < waiting) {
+                    if (dry[task] == NEVER
+                            && ready(task) <= now
+                            && detour(task, wanted) < waiting
+                            && canBePutAway(task, worker)) {
                         return task;
                     }
                 }
             }
             return -1;
+        }
+
+        /** The next of the tasks between which somebody doesn't stop for the day; none where it may be stopped. */
+        private int goingOn(int worker) {
+            int last = goingOnUntil[worker];
+            if (last == NONE) {
+                return NONE;
+            }
+            for (int task = begin[jobOf[last]]; task <= last; task++) {
+                if (dry[task] == NEVER) {
+                    return task;
+                }
+            }
+            goingOnUntil[worker] = NONE;
+            return NONE;
+        }
+
+        /** Whether a task and what must follow it, so that its job can be put away, are done today; in the morning they are begun anyhow. */
+        private boolean canBePutAway(int task, int worker) {
+            int last = untilPutAway[task];
+            if (last == task || clock.isFresh(at[worker])) {
+                return true;
+            }
+            int[][] then = Arrays.stream(on).map(int[]::clone).toArray(int[][]::new);
+            int here = standing[worker];
+            long takes = 0;
+            for (int one = task; one <= last; one++) {
+                if (dry[one] == NEVER) {
+                    int there = where[one];
+                    takes += Math.max(once[one], changes(one, then[there]) + walk[here][there]) + sewing[one];
+                    takes += one < last ? passive[one] : 0;
+                    putOn(one, then[there]);
+                    here = there;
+                }
+            }
+            return takes <= clock.leftOfDay(at[worker]);
         }
 
         /** The next moment at which something becomes possible. */
@@ -393,6 +461,9 @@ public final class DayPlanner {
             dry[task] = isDone ? place.moment() + passive[task] : NEVER;
             busyUntil[there] = isDone ? place.moment() : NEVER;
             at[worker] = isDone ? clock.settled(place) : place;
+            if (untilPutAway[task] != task) {
+                goingOnUntil[worker] = untilPutAway[task];
+            }
             if (isDone) {
                 int job = jobOf[task];
                 while (head[job] < begin[job + 1] && dry[head[job]] != NEVER) {

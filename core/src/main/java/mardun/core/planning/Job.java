@@ -21,9 +21,15 @@ import mardun.core.making.Workplace;
  * @param due the day by which it is wanted
  * @param notBefore the first day on which it may be begun; empty for today
  * @param tasks in the order in which they are done
+ * @param putsAway work on it stops for the day only where what is half made can be put away, if a day is long enough for that
  */
 public record Job(
-        String key, boolean isFirst, Optional<LocalDate> due, Optional<LocalDate> notBefore, List<Task> tasks) {
+        String key,
+        boolean isFirst,
+        Optional<LocalDate> due,
+        Optional<LocalDate> notBefore,
+        List<Task> tasks,
+        boolean putsAway) {
 
     /**
      * Something that is done for some bags at one place.
@@ -35,6 +41,7 @@ public record Job(
      * @param passive time that needs no hands after it, before what comes after it can begin
      * @param after the places in the list of what must be done before it
      * @param spread how far its true time usually is from the estimate, as a share of it
+     * @param goesOn what is half made can't be put away after it
      */
     public record Task(
             Workplace at,
@@ -44,7 +51,21 @@ public record Job(
             Duration once,
             Duration passive,
             List<Integer> after,
-            double spread) {
+            double spread,
+            boolean goesOn) {
+
+        /** A task after which what is half made can be put away. */
+        public Task(
+                Workplace at,
+                SetUp setUp,
+                int bags,
+                Duration sewing,
+                Duration once,
+                Duration passive,
+                List<Integer> after,
+                double spread) {
+            this(at, setUp, bags, sewing, once, passive, after, spread, false);
+        }
 
         public Task {
             after = List.copyOf(after);
@@ -64,6 +85,11 @@ public record Job(
 
     public Job {
         tasks = List.copyOf(tasks);
+    }
+
+    /** A job that stops wherever the day ends. */
+    public Job(String key, boolean isFirst, Optional<LocalDate> due, Optional<LocalDate> notBefore, List<Task> tasks) {
+        this(key, isFirst, due, notBefore, tasks, false);
     }
 
     /**
@@ -88,7 +114,8 @@ public record Job(
                     turn.once(),
                     turn.operation().passive(),
                     order.after().get(i).stream().map(places::get).toList(),
-                    turn.operation().timing().spread()));
+                    turn.operation().timing().spread(),
+                    turn.operation().goesOn()));
         }
         return new Job(key, false, due, Optional.empty(), tasks);
     }
@@ -116,7 +143,12 @@ public record Job(
 
     /** The same, before all others or in its turn. */
     public Job first(boolean first) {
-        return new Job(key, first, due, notBefore, tasks);
+        return new Job(key, first, due, notBefore, tasks, putsAway);
+    }
+
+    /** The same, where work stops for the day only if what is half made can be put away, or wherever the day ends. */
+    public Job puttingAway(boolean on) {
+        return new Job(key, isFirst, due, notBefore, tasks, on);
     }
 
     /** Hands-on time of all of it. */

@@ -109,6 +109,58 @@ class DayPlannerTest {
         assertThat(plan.ready("a big bag")).contains(MONDAY.plusDays(2));
     }
 
+    private static Task loose(int bags, int minutesEach, Integer... after) {
+        Task task = task(bags, minutesEach, 0, after);
+        return new Task(
+                task.at(),
+                task.setUp(),
+                task.bags(),
+                task.sewing(),
+                task.once(),
+                task.passive(),
+                task.after(),
+                0,
+                true);
+    }
+
+    /** Turned and filled on Monday the bags would lie open overnight; they are, and closed, on Tuesday. */
+    @Test
+    void whatCantBePutAwayIsBegunWhenItCanBeFinishedThatDay() {
+        Job filled = job("filled", null, task(4, 30, 0), loose(4, 10, 0), task(4, 15, 0, 1));
+        DayPlan anywhere = lay(hours(3), filled);
+        assertThat(PutAway.notPutAway(List.of(filled), anywhere))
+                .containsExactly(new PutAway.Evening(MONDAY, "filled", 1, 3));
+        DayPlan putAway = lay(hours(3), filled.puttingAway(true));
+        assertThat(PutAway.notPutAway(List.of(filled), putAway)).isEmpty();
+        assertThat(putAway.stretches())
+                .extracting(Stretch::task, Stretch::day)
+                .containsExactly(tuple(0, MONDAY), tuple(1, MONDAY.plusDays(1)), tuple(2, MONDAY.plusDays(1)));
+    }
+
+    @Test
+    void whatIsLeftOfADayIsUsedForOtherWork() {
+        DayPlan plan = lay(
+                hours(3),
+                job("filled", MONDAY.plusDays(3), task(4, 30, 0), loose(4, 10, 0), task(4, 15, 0, 1))
+                        .puttingAway(true),
+                job("other", null, task(2, 20, 0)));
+        assertThat(plan.stretches()).extracting(Stretch::job).containsExactly("filled", "other", "filled", "filled");
+        assertThat(plan.ready("other")).contains(MONDAY);
+    }
+
+    /** No day is long enough: the bags are begun in the morning, and it is said how many lie there in the evening. */
+    @Test
+    void whatNeverFitsADayIsBegunInTheMorning() {
+        Job filled = job("filled", null, task(4, 15, 0), loose(8, 10, 0), task(8, 25, 0, 1))
+                .puttingAway(true);
+        DayPlan plan = lay(hours(2), filled);
+        assertThat(plan.stretches().get(1).day()).isEqualTo(MONDAY.plusDays(1));
+        assertThat(PutAway.notPutAway(List.of(filled), plan))
+                .containsExactly(
+                        new PutAway.Evening(MONDAY.plusDays(1), "filled", 1, 7),
+                        new PutAway.Evening(MONDAY.plusDays(2), "filled", 1, 3));
+    }
+
     @Test
     void glueDriesAtNightAndWhileOtherWorkIsDone() {
         DayPlan overnight = lay(hours(1), job("glued", null, task(1, 60, 600), task(1, 30, 0, 0)));
@@ -303,14 +355,16 @@ class DayPlannerTest {
                         Duration.ofSeconds(random.nextInt(900)),
                         Duration.ofMinutes(random.nextInt(3) == 0 ? random.nextInt(300) : 0),
                         after,
-                        0));
+                        0,
+                        random.nextInt(4) == 0));
             }
             jobs.add(new Job(
                     "job " + number,
                     random.nextInt(4) == 0,
                     random.nextBoolean() ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(20))),
                     random.nextInt(4) > 0 ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(5))),
-                    tasks));
+                    tasks,
+                    random.nextBoolean()));
         }
         return jobs;
     }
