@@ -16,6 +16,7 @@ import mardun.app.design.DesignViews.DesignName;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.plan.ChosenLine;
+import mardun.app.stored.Changes;
 import mardun.core.year.TimesKept;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -28,11 +29,17 @@ public class BatchLife {
 
     private final BatchRepository repository;
     private final DesignService designs;
+    private final Changes changes;
+    private volatile AllMoments known = new AllMoments(-1, -1, List.of());
 
-    BatchLife(BatchRepository repository, DesignService designs) {
+    BatchLife(BatchRepository repository, DesignService designs, Changes changes) {
         this.repository = repository;
         this.designs = designs;
+        this.changes = changes;
     }
+
+    /** All that happened, as long as no batch and no design was changed since. */
+    private record AllMoments(long batches, long designs, List<Moment> newestFirst) {}
 
     /** What happened to a batch as a whole. */
     public enum Step {
@@ -135,6 +142,36 @@ public class BatchLife {
                 .sorted(Comparator.comparing(Moment::at).reversed())
                 .limit(most)
                 .toList();
+    }
+
+    /**
+     * The same as far as what is looked for is found in them: all are remembered for that, since what is seldom is found only by
+     * going through all.
+     */
+    @Transactional(readOnly = true)
+    public List<Moment> found(Instant until, String query, int most) {
+        return all().stream()
+                .filter(moment -> moment.at().isBefore(until) && moment.has(query))
+                .limit(most)
+                .toList();
+    }
+
+    private List<Moment> all() {
+        long batches = changes.countOf("batch");
+        long named = changes.countOf("design");
+        AllMoments last = known;
+        if (last.batches() == batches && last.designs() == named && !changes.isChanging()) {
+            return last.newestFirst();
+        }
+        Map<DesignId, String> names = names();
+        List<Moment> moments = repository.findAll().stream()
+                .flatMap(batch -> moments(batch, names).stream())
+                .sorted(Comparator.comparing(Moment::at).reversed())
+                .toList();
+        if (!changes.isChanging()) {
+            known = new AllMoments(batches, named, moments);
+        }
+        return moments;
     }
 
     private static List<Moment> moments(Batch batch, Map<DesignId, String> names) {

@@ -1,6 +1,7 @@
 package mardun.app.goods;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -16,6 +17,22 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
             where m.movedAt < :until and m.kind <> MADE order by m.movedAt desc, m.id desc""")
     List<GoodsHistory.Moved> before(Instant until, Limit most);
+
+    /**
+     * The same as far as some words are found in them.
+     *
+     * @param words as for {@code like}, in small letters
+     * @param kinds those whose names have the words
+     */
+    @Query("""
+            select new mardun.app.goods.GoodsHistory$Moved(
+                g.designName, g.sizeName, m.kind, m.changeUnits, m.place, m.reason, m.movedAt)
+            from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
+            where m.movedAt < :until and m.kind <> MADE
+            and (m.kind in :kinds
+                or lower(concat(g.designName, ' ', g.sizeName, ' ', m.place, ' ', m.reason)) like :words escape '!')
+            order by m.movedAt desc, m.id desc""")
+    List<GoodsHistory.Moved> found(Instant until, String words, Collection<GoodsKind> kinds, Limit most);
 
     @Query("""
             select new mardun.app.goods.GoodsLedger$Change(g.bagKind, m.movedAt, m.changeUnits)

@@ -56,6 +56,8 @@ class LogbookService {
     private static final int AT_A_TIME = 250;
 
     private static final int FEWEST_LINES = 30;
+
+    private static final int ALL = Integer.MAX_VALUE;
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("H:mm");
 
     private final BenchLog log;
@@ -140,36 +142,23 @@ class LogbookService {
         Sources sources = new Sources();
         List<LoggedTouch> touches = sources.take(touches(until, query, named, kind), LoggedTouch::at);
         List<BatchLife.Moment> moments =
-                sources.take(asked(kind, LogKind.BATCH, () -> batches.before(until, AT_A_TIME)), BatchLife.Moment::at);
+                sources.take(asked(kind, LogKind.BATCH, () -> moments(until, query)), BatchLife.Moment::at);
         List<StockHistory.Moved> moved = sources.take(
                 asked(kind, LogKind.STOCK, () -> stock.before(until, query, AT_A_TIME)), StockHistory.Moved::at);
         List<GoodsHistory.Moved> goodsMoved =
-                sources.take(asked(kind, LogKind.GOODS, () -> goods.before(until, AT_A_TIME)), GoodsHistory.Moved::at);
+                sources.take(asked(kind, LogKind.GOODS, () -> goods(until, query)), GoodsHistory.Moved::at);
         List<NoteService.Noted> noted =
-                sources.take(asked(kind, LogKind.NOTE, () -> notes.before(until, AT_A_TIME)), NoteService.Noted::at);
-        List<UpkeepService.Told> cared = sources.take(
-                asked(kind, LogKind.UPKEEP, () -> upkeep.before(until, AT_A_TIME)), UpkeepService.Told::at);
+                sources.take(asked(kind, LogKind.NOTE, () -> noted(until, query)), NoteService.Noted::at);
+        List<UpkeepService.Told> cared =
+                sources.take(asked(kind, LogKind.UPKEEP, () -> cared(until, query)), UpkeepService.Told::at);
 
         List<Told> all = new ArrayList<>();
-        cared.stream()
-                .map(LogbookService::told)
-                .filter(one -> query.isBlank()
-                        || one.line()
-                                .sentence()
-                                .toLowerCase(Locale.ROOT)
-                                .contains(query.strip().toLowerCase(Locale.ROOT)))
-                .forEach(all::add);
+        cared.forEach(one -> all.add(told(one)));
         all.addAll(work(touches, writer));
-        moments.stream().filter(moment -> moment.has(query)).forEach(moment -> all.add(told(moment)));
+        moments.forEach(moment -> all.add(told(moment)));
         moved.forEach(one -> all.add(told(one, writer)));
-        goodsMoved.stream().filter(one -> one.has(query)).forEach(one -> all.add(told(one)));
-        noted.stream()
-                .filter(one -> query.isBlank()
-                        || one.note()
-                                .text()
-                                .toLowerCase(Locale.ROOT)
-                                .contains(query.strip().toLowerCase(Locale.ROOT)))
-                .forEach(one -> all.add(told(one)));
+        goodsMoved.forEach(one -> all.add(told(one)));
+        noted.forEach(one -> all.add(told(one)));
         Map<LocalDate, List<Told>> byDay = new TreeMap<>(Comparator.reverseOrder());
         LocalDate from = sources.readFrom(before);
         all.stream()
@@ -178,6 +167,30 @@ class LogbookService {
                 .forEach(one -> byDay.computeIfAbsent(one.day(), day -> new ArrayList<>())
                         .add(one));
         return new Read(byDay, from);
+    }
+
+    private List<BatchLife.Moment> moments(Instant until, String query) {
+        return query.isBlank() ? batches.before(until, AT_A_TIME) : batches.found(until, query, AT_A_TIME);
+    }
+
+    private List<GoodsHistory.Moved> goods(Instant until, String query) {
+        return query.isBlank() ? goods.before(until, AT_A_TIME) : goods.found(until, query, AT_A_TIME);
+    }
+
+    private List<NoteService.Noted> noted(Instant until, String query) {
+        return query.isBlank() ? notes.before(until, AT_A_TIME) : notes.found(until, query, AT_A_TIME);
+    }
+
+    /** What is cared for is few; it is looked for in its sentences. */
+    private List<UpkeepService.Told> cared(Instant until, String query) {
+        if (query.isBlank()) {
+            return upkeep.before(until, AT_A_TIME);
+        }
+        String words = query.strip().toLowerCase(Locale.ROOT);
+        return upkeep.before(until, ALL).stream()
+                .filter(one -> sentence(one).toLowerCase(Locale.ROOT).contains(words))
+                .limit(AT_A_TIME)
+                .toList();
     }
 
     /** What a source gives, where it is asked for. */
@@ -409,17 +422,14 @@ class LogbookService {
     }
 
     private static Told told(UpkeepService.Told cared) {
+        return told(cared.at(), Duration.ZERO, LogKind.UPKEEP, sentence(cared), null, null, null);
+    }
+
+    private static String sentence(UpkeepService.Told cared) {
         String what = cared.kind() == Upkeep.Kind.OIL
                 ? "Oiled "
                 : "Changed " + cared.kind().words() + " of ";
-        return told(
-                cared.at(),
-                Duration.ZERO,
-                LogKind.UPKEEP,
-                what + cared.place() + (cared.note().isBlank() ? "" : ", " + cared.note()) + ".",
-                null,
-                null,
-                null);
+        return what + cared.place() + (cared.note().isBlank() ? "" : ", " + cared.note()) + ".";
     }
 
     private static Told told(NoteService.Noted noted) {

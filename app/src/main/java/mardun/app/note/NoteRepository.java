@@ -26,4 +26,10 @@ interface NoteRepository extends JpaRepository<Note, UUID> {
     List<Note> all(Limit most);
 
     List<Note> findByNotedAtLessThanOrderByNotedAtDesc(Instant until, Limit most);
+
+    /** The same as far as some words are found in them, in small letters as for {@code like}. */
+    @Query("""
+            select n from Note n where n.notedAt < :until and lower(n.text) like :words escape '!'
+            order by n.notedAt desc""")
+    List<Note> found(Instant until, String words, Limit most);
 }

@@ -14,6 +14,7 @@ import mardun.app.note.NoteViews.NoteForm;
 import mardun.app.note.NoteViews.NoteView;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
+import mardun.app.show.SearchWords;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -97,6 +98,14 @@ public class NoteService {
     @Transactional(readOnly = true)
     public List<Noted> before(Instant until, int most) {
         return notes.findByNotedAtLessThanOrderByNotedAtDesc(until, Limit.of(most)).stream()
+                .map(note -> new Noted(view(note), note.notedAt()))
+                .toList();
+    }
+
+    /** The same as far as what is looked for is found in them. */
+    @Transactional(readOnly = true)
+    public List<Noted> found(Instant until, String query, int most) {
+        return notes.found(until, SearchWords.like(query), Limit.of(most)).stream()
                 .map(note -> new Noted(view(note), note.notedAt()))
                 .toList();
     }

@@ -17,7 +17,7 @@ final class OrderBound {
     private static final int MOST_PARTS = 60;
 
     /** So many larger parts of three and of four groups are looked at. */
-    private static final int[] HOW_MANY_OF_SIZE = {0, 0, 0, 4, 3};
+    private static final int[] HOW_MANY_OF_SIZE = {0, 0, 0, 2, 2};
 
     private static final int MOST_GROUPS = 14;
     private static final int MOST_STATES_OF_LARGE = 700_000;

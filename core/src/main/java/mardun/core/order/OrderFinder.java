@@ -13,8 +13,10 @@ public final class OrderFinder {
     private static final int FIRST_WIDTH = 30;
     private static final int WIDER = 6;
 
-    /** Where this width didn't prove anything, larger parts are looked at. */
+    /** Where this width didn't prove anything, larger parts are looked at, and it gets much wider at once. */
     private static final int LOOKING_CLOSER = 1080;
+
+    private static final int MUCH_WIDER = 216;
 
     private static final int MOVES = 150_000;
     private static final int COOLINGS = 3;
@@ -62,7 +64,8 @@ public final class OrderFinder {
                     .order();
         }
         cost = problem.cost(best);
-        for (int width = FIRST_WIDTH; least < cost && !stop.getAsBoolean(); width *= WIDER) {
+        int width = FIRST_WIDTH;
+        while (least < cost && !stop.getAsBoolean()) {
             WideningSearch.Found found = search.run(width, cost);
             if (found.order() != null) {
                 best = found.order();
@@ -75,6 +78,7 @@ public final class OrderFinder {
             if (width == LOOKING_CLOSER) {
                 search.strengthen();
             }
+            width = Math.min(mostWidth, width * (width == LOOKING_CLOSER ? MUCH_WIDER : WIDER));
             for (int cooling = 0; cooling < COOLINGS && least < cost; cooling++) {
                 best = annealing
                         .anneal(new Arranged(best, stations), MOVES, isLarge ? WARM : 1, stop)

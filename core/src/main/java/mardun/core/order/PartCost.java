@@ -26,15 +26,22 @@ final class PartCost {
     private static final int ASKING = (1 << 10) - 1;
 
     /** A setting that operations of the part need. */
-    private record Local(int setting, int slot, int value, int cost, long neededBy) {}
+    private record Local(int slot, int value, int cost, long neededBy) {}
 
     private final OrderProblem problem;
     private final int[] operations;
     private final long[] before;
     private final int[] station;
+    private final long[] atStation;
     private final int[][] slotOf;
     private final int[][] valueOf;
-    private final Local[] settings;
+
+    /** Of each setting that operations of the part need: which of them do, where in a number it is told, and what it costs. */
+    private final long[] neededBy;
+
+    private final long[] mask;
+    private final long[] bits;
+    private final int[] settingCost;
     private final long[][] gather;
     private final int[] slots;
     private final int[] shift;
@@ -58,8 +65,10 @@ final class PartCost {
         int count = operations.length;
         before = new long[count];
         station = new int[count];
+        atStation = new long[problem.stations()];
         for (int i = 0; i < count; i++) {
             station[i] = problem.station(operations[i]);
+            atStation[station[i]] |= 1L << i;
             for (int j = 0; j < count; j++) {
                 if (problem.before(operations[i]).get(operations[j])) {
                     before[i] |= 1L << j;
@@ -71,33 +80,40 @@ final class PartCost {
         List<Local> locals = new ArrayList<>();
         for (int setting = 0; setting < all.settings().size(); setting++) {
             Slots.Setting one = all.settings().get(setting);
-            long neededBy = 0;
+            long needing = 0;
             for (int i = 0; i < count; i++) {
                 if (one.neededBy().get(operations[i])) {
-                    neededBy |= 1L << i;
+                    needing |= 1L << i;
                 }
             }
-            if (neededBy != 0) {
+            if (needing != 0) {
                 int local = ++numbers[one.slot()];
                 number[one.slot()][one.value()] = local;
-                locals.add(new Local(setting, one.slot(), local, one.cost(), neededBy));
+                locals.add(new Local(one.slot(), local, one.cost(), needing));
             }
         }
-        settings = locals.toArray(Local[]::new);
         slots = IntStream.range(0, all.count())
                 .filter(slot -> numbers[slot] > 0)
                 .toArray();
         shift = new int[all.count()];
         width = new int[all.count()];
         costOf = new int[all.count()];
-        int bits = STATION_BITS;
+        int places = STATION_BITS;
         for (int slot : slots) {
-            shift[slot] = bits;
+            shift[slot] = places;
             width[slot] = Integer.SIZE - Integer.numberOfLeadingZeros(numbers[slot]);
             costOf[slot] = all.cost(slot);
-            bits += width[slot];
+            places += width[slot];
         }
-        fits = bits < Long.SIZE && problem.stations() < 1 << STATION_BITS;
+        fits = places < Long.SIZE && problem.stations() < 1 << STATION_BITS;
+        neededBy = locals.stream().mapToLong(Local::neededBy).toArray();
+        mask = locals.stream()
+                .mapToLong(one -> (1L << width[one.slot()]) - 1 << shift[one.slot()])
+                .toArray();
+        bits = locals.stream()
+                .mapToLong(one -> (long) one.value() << shift[one.slot()])
+                .toArray();
+        settingCost = locals.stream().mapToInt(Local::cost).toArray();
         slotOf = new int[count][];
         valueOf = new int[count][];
         for (int i = 0; i < count; i++) {
@@ -225,9 +241,9 @@ final class PartCost {
         boolean more = true;
         while (more) {
             more = false;
-            for (long open = rest; open != 0; open &= open - 1) {
+            for (long open = rest & atStation[at]; open != 0; open &= open - 1) {
                 int i = Long.numberOfTrailingZeros(open);
-                if (station[i] == at && (before[i] & rest) == 0 && isOn(i, code)) {
+                if ((before[i] & rest) == 0 && isOn(i, code)) {
                     rest &= ~(1L << i);
                     more = true;
                 }
@@ -284,9 +300,9 @@ final class PartCost {
     /** What nobody needs any more is as good as nothing. */
     private long plain(long rest, long code) {
         long plain = 0;
-        for (Local one : settings) {
-            if ((one.neededBy & rest) != 0 && value(code, one.slot) == one.value) {
-                plain |= (long) one.value << shift[one.slot];
+        for (int i = 0; i < neededBy.length; i++) {
+            if ((neededBy[i] & rest) != 0 && (code & mask[i]) == bits[i]) {
+                plain |= bits[i];
             }
         }
         return plain;
@@ -295,9 +311,9 @@ final class PartCost {
     /** Each setting that is still needed and isn't on is put on once more. */
     private int forced(long rest, long code) {
         int forced = 0;
-        for (Local one : settings) {
-            if ((one.neededBy & rest) != 0 && value(code, one.slot) != one.value) {
-                forced += one.cost;
+        for (int i = 0; i < neededBy.length; i++) {
+            if ((neededBy[i] & rest) != 0 && (code & mask[i]) != bits[i]) {
+                forced += settingCost[i];
             }
         }
         return forced;

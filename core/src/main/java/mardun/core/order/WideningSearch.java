@@ -9,6 +9,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 
@@ -29,6 +30,7 @@ final class WideningSearch {
     private final BooleanSupplier stop;
     private final int words;
     private final long[][] before;
+    private final long[][] atStation;
 
     private int[] best;
     private int bestCost;
@@ -44,6 +46,10 @@ final class WideningSearch {
         this.before = new long[problem.size()][];
         for (int one = 0; one < problem.size(); one++) {
             before[one] = Arrays.copyOf(problem.before(one).toLongArray(), words);
+        }
+        this.atStation = new long[problem.stations()][words];
+        for (int one = 0; one < problem.size(); one++) {
+            atStation[problem.station(one)][one / Long.SIZE] |= 1L << one % Long.SIZE;
         }
     }
 
@@ -75,8 +81,11 @@ final class WideningSearch {
         }
     }
 
-    /** What a run found; {@code order} is null where nothing better than what was known was found. */
-    record Found(int[] order, int cost, int leastCost, boolean finished, long looked) {}
+    /**
+     * What a run found; {@code order} is null where nothing better than what was known was found. Of a run that was stopped the states that
+     * weren't looked at any more count as left out.
+     */
+    record Found(int[] order, int cost, int leastCost) {}
 
     /**
      * One run.
@@ -102,8 +111,15 @@ final class WideningSearch {
                 finished = follow(its, width, layers);
             }
         }
-        int least = finished ? Math.min(bestCost, leastLeftOut) : 0;
-        return new Found(best, bestCost, least, finished, looked);
+        if (!finished) {
+            layers.stream()
+                    .filter(Objects::nonNull)
+                    .flatMap(its -> its.values().stream())
+                    .flatMap(List::stream)
+                    .forEach(state -> leastLeftOut = Math.min(leastLeftOut, state.promise));
+        }
+        int least = Math.min(bestCost, leastLeftOut);
+        return new Found(best, bestCost, least);
     }
 
     /** Has the bound look closer, from where the search begins. */
@@ -121,8 +137,10 @@ final class WideningSearch {
             leastLeftOut = Math.min(leastLeftOut, all.get(width).promise);
             all = all.subList(0, width);
         }
-        for (State state : all) {
+        for (int i = 0; i < all.size(); i++) {
+            State state = all.get(i);
             if ((++looked & 63) == 0 && stop.getAsBoolean()) {
+                all.subList(i, all.size()).forEach(one -> leastLeftOut = Math.min(leastLeftOut, one.promise));
                 return false;
             }
             for (int word = 0; word < words; word++) {
@@ -176,9 +194,9 @@ final class WideningSearch {
         while (more) {
             more = false;
             for (int word = 0; word < words; word++) {
-                for (long open = state.left[word]; open != 0; open &= open - 1) {
+                for (long open = state.left[word] & atStation[state.at][word]; open != 0; open &= open - 1) {
                     int one = word * Long.SIZE + Long.numberOfTrailingZeros(open);
-                    if (problem.station(one) == state.at && isOn(one, state.on) && isOpen(one, state.left)) {
+                    if (isOn(one, state.on) && isOpen(one, state.left)) {
                         state.left[word] &= ~(1L << one % Long.SIZE);
                         doing.accept(one);
                         more = true;

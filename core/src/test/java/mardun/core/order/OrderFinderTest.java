@@ -263,6 +263,22 @@ class OrderFinderTest {
         assertThat(found.leastCost()).isLessThanOrEqualTo(found.cost());
     }
 
+    /** Whenever it is stopped, no order is better than what is said to be the least. */
+    @Test
+    void theBoundHoldsWhereTheSearchIsStopped() {
+        Random random = new Random(10);
+        for (int round = 0; round < 12; round++) {
+            OrderProblem problem = random(random, 24, 4, 0.12);
+            int wide = find(problem).cost();
+            for (int most : new int[] {2, 5, 12, 40}) {
+                int[] asked = {0};
+                FoundOrder found = OrderFinder.find(problem, WIDE, 1, () -> ++asked[0] > most);
+                assertThat(problem.isAllowed(found.operations())).isTrue();
+                assertThat(found.leastCost()).isLessThanOrEqualTo(wide);
+            }
+        }
+    }
+
     @Test
     void anOrderThatLeavesSomethingOutIsntAllowed() {
         OrderProblem.Builder workroom = workroom();
