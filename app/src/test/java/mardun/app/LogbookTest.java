@@ -84,7 +84,8 @@ class LogbookTest {
 
     @Test
     void whatIsLookedForIsFoundWhateverItIs() {
-        long batch = bench.batch(APP.pouch("Sought {pouch} ç 🧵"), "6");
+        long pouch = APP.pouch("Sought {pouch} ç 🧵");
+        long batch = bench.batch(pouch, "6");
         bench.cut(batch);
         JsonNode turn = bench.turn(bench.work(batch, List.of()), "Box the corners");
         Map<String, Object> slip = bench.entry(batch, turn, "SLIPPED", 1, 240);
@@ -95,6 +96,8 @@ class LogbookTest {
                 .containsExactly(
                         "Box the corners: 1 of Sought {pouch} ç 🧵 medium went wrong, 100 % puckered; mended in 4 min.");
         assertThat(sentences(words("{pouch} ç 🧵"))).hasSize(3);
+        bench.batch(pouch, "2");
+        assertThat(sentences(words("{pouch} ç 🧵"))).as("one more is planned").hasSize(4);
         assertThat(sentences(words("nothing of the kind"))).isEmpty();
         assertThat(lines(words("tape")).stream()
                         .map(line -> line.get("kind").asString())

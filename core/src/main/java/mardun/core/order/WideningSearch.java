@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 
 /**
  * Goes through orders step by step and keeps, of all states in which equally many operations are done, so many that promise most. Where
@@ -32,6 +33,11 @@ final class WideningSearch {
     private final long[][] before;
     private final long[][] atStation;
 
+    /** The slots on which an operation needs something, and what. */
+    private final int[][] slotsOf;
+
+    private final short[][] valuesOf;
+
     private int[] best;
     private int bestCost;
     private int leastLeftOut;
@@ -48,7 +54,19 @@ final class WideningSearch {
             before[one] = Arrays.copyOf(problem.before(one).toLongArray(), words);
         }
         this.atStation = new long[problem.stations()][words];
+        this.slotsOf = new int[problem.size()][];
+        this.valuesOf = new short[problem.size()][];
         for (int one = 0; one < problem.size(); one++) {
+            int[] wanted = slots.wanted(one);
+            int first = problem.station(one) * slots.parts();
+            int[] needed = IntStream.range(0, wanted.length)
+                    .filter(part -> wanted[part] != 0)
+                    .toArray();
+            slotsOf[one] = Arrays.stream(needed).map(part -> first + part).toArray();
+            valuesOf[one] = new short[needed.length];
+            for (int i = 0; i < needed.length; i++) {
+                valuesOf[one][i] = (short) wanted[needed[i]];
+            }
             atStation[problem.station(one)][one / Long.SIZE] |= 1L << one % Long.SIZE;
         }
     }
@@ -208,10 +226,10 @@ final class WideningSearch {
     }
 
     private boolean isOn(int one, short[] on) {
-        int[] wanted = slots.wanted(one);
-        int first = problem.station(one) * slots.parts();
-        for (int part = 0; part < wanted.length; part++) {
-            if (wanted[part] != 0 && wanted[part] != on[first + part]) {
+        int[] its = slotsOf[one];
+        short[] values = valuesOf[one];
+        for (int i = 0; i < its.length; i++) {
+            if (on[its[i]] != values[i]) {
                 return false;
             }
         }
@@ -291,12 +309,12 @@ final class WideningSearch {
     }
 
     private void putOn(int one, State state) {
-        int[] wanted = slots.wanted(one);
-        for (int part = 0; part < wanted.length; part++) {
-            int slot = state.at * slots.parts() + part;
-            if (wanted[part] != 0 && wanted[part] != state.on[slot]) {
-                state.cost += slots.cost(slot);
-                state.on[slot] = (short) wanted[part];
+        int[] its = slotsOf[one];
+        short[] values = valuesOf[one];
+        for (int i = 0; i < its.length; i++) {
+            if (values[i] != state.on[its[i]]) {
+                state.cost += slots.cost(its[i]);
+                state.on[its[i]] = values[i];
             }
         }
     }
