@@ -2,10 +2,8 @@ package mardun.app.batch;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,10 +14,8 @@ import mardun.app.design.DesignViews.DesignName;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.plan.ChosenLine;
-import mardun.app.stored.Changes;
 import mardun.core.year.TimesKept;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,17 +25,13 @@ public class BatchLife {
 
     private final BatchRepository repository;
     private final DesignService designs;
-    private final Changes changes;
-    private volatile AllMoments known = new AllMoments(-1, -1, List.of());
+    private final BatchPasts pasts;
 
-    BatchLife(BatchRepository repository, DesignService designs, Changes changes) {
+    BatchLife(BatchRepository repository, DesignService designs, BatchPasts pasts) {
         this.repository = repository;
         this.designs = designs;
-        this.changes = changes;
+        this.pasts = pasts;
     }
-
-    /** All that happened, as long as no batch and no design was changed since. */
-    private record AllMoments(long batches, long designs, List<Moment> newestFirst) {}
 
     /** What happened to a batch as a whole. */
     public enum Step {
@@ -80,10 +72,11 @@ public class BatchLife {
     @Transactional(readOnly = true)
     public Map<BatchId, List<NamedLine>> lines(Collection<BatchId> ids) {
         Map<DesignId, String> names = names();
-        return repository
-                .findAllById(ids.stream().map(BatchId::value).distinct().toList())
-                .stream()
-                .collect(Collectors.toMap(Batch::id, batch -> lines(batch, names)));
+        Map<BatchId, BatchPasts.Past> known = pasts.all();
+        return ids.stream()
+                .distinct()
+                .filter(known::containsKey)
+                .collect(Collectors.toMap(id -> id, id -> named(known.get(id).lines(), names)));
     }
 
     /** The lines of the batches that were finished since a moment. */
@@ -129,69 +122,35 @@ public class BatchLife {
     /** What happened to batches before a moment, the newest first. */
     @Transactional(readOnly = true)
     public List<Moment> before(Instant until, int most) {
-        Map<DesignId, String> names = names();
-        Map<BatchId, Batch> found = new HashMap<>();
-        List.of(
-                        repository.findByCreatedAtLessThanOrderByCreatedAtDesc(until, Limit.of(most)),
-                        repository.findByCutAtLessThanOrderByCutAtDesc(until, Limit.of(most)),
-                        repository.findByFinishedAtLessThanOrderByFinishedAtDesc(until, Limit.of(most)))
-                .forEach(some -> some.forEach(batch -> found.put(batch.id(), batch)));
-        return found.values().stream()
-                .flatMap(batch -> moments(batch, names).stream())
-                .filter(moment -> moment.at().isBefore(until))
-                .sorted(Comparator.comparing(Moment::at).reversed())
-                .limit(most)
-                .toList();
+        return found(until, "", most);
     }
 
-    /**
-     * The same as far as what is looked for is found in them: all are remembered for that, since what is seldom is found only by
-     * going through all.
-     */
+    /** The same as far as what is looked for is found in them. */
     @Transactional(readOnly = true)
     public List<Moment> found(Instant until, String query, int most) {
-        return all().stream()
-                .filter(moment -> moment.at().isBefore(until) && moment.has(query))
+        Map<DesignId, String> names = names();
+        return pasts.all().values().stream()
+                .flatMap(past -> past.moments().stream())
+                .filter(moment -> moment.at().isBefore(until))
+                .sorted(Comparator.comparing(BatchPasts.PastMoment::at).reversed())
+                .map(moment -> new Moment(
+                        moment.past().id(),
+                        moment.step(),
+                        moment.at(),
+                        moment.past().forWhat(),
+                        named(moment.past().lines(), names)))
+                .filter(moment -> query.isBlank() || moment.has(query))
                 .limit(most)
                 .toList();
-    }
-
-    private List<Moment> all() {
-        long batches = changes.countOf("batch");
-        long named = changes.countOf("design");
-        AllMoments last = known;
-        if (last.batches() == batches && last.designs() == named && !changes.isChanging()) {
-            return last.newestFirst();
-        }
-        Map<DesignId, String> names = names();
-        List<Moment> moments = repository.findAll().stream()
-                .flatMap(batch -> moments(batch, names).stream())
-                .sorted(Comparator.comparing(Moment::at).reversed())
-                .toList();
-        if (!changes.isChanging()) {
-            known = new AllMoments(batches, named, moments);
-        }
-        return moments;
-    }
-
-    private static List<Moment> moments(Batch batch, Map<DesignId, String> names) {
-        List<NamedLine> lines = lines(batch, names);
-        List<Moment> moments = new ArrayList<>();
-        moments.add(new Moment(batch.id(), Step.PLANNED, batch.createdAt(), batch.forWhat(), lines));
-        batch.cutAt().ifPresent(at -> moments.add(new Moment(batch.id(), Step.CUT, at, batch.forWhat(), lines)));
-        Optional<Step> end = switch (batch.stage()) {
-            case FINISHED -> Optional.of(Step.FINISHED);
-            case DROPPED -> Optional.of(Step.DROPPED);
-            case PLANNED, CUTTING, CUT -> Optional.empty();
-        };
-        end.ifPresent(step -> batch.finishedAt()
-                .ifPresent(at -> moments.add(new Moment(batch.id(), step, at, batch.forWhat(), lines))));
-        return moments;
     }
 
     private static List<NamedLine> lines(Batch batch, Map<DesignId, String> names) {
-        return batch.lines().stream()
-                .map(line -> new NamedLine(line.chosen(), names.getOrDefault(line.designId(), "a design")))
+        return named(batch.lines().stream().map(StoredLine::chosen).toList(), names);
+    }
+
+    private static List<NamedLine> named(List<ChosenLine> lines, Map<DesignId, String> names) {
+        return lines.stream()
+                .map(line -> new NamedLine(line, names.getOrDefault(line.designId(), "a design")))
                 .toList();
     }
 

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import mardun.app.id.DesignId;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -15,6 +14,10 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, Long> {
+
+    /** At which version each batch is. */
+    @Query("select new mardun.app.batch.BatchPasts$BatchVersion(b.id, b.version) from Batch b")
+    List<BatchPasts.BatchVersion> versions();
 
     /**
      * The batch, held for this transaction. Whoever changes a batch, its layouts or what it holds asks for it so, before
@@ -84,12 +87,6 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             select new mardun.app.batch.BatchRepository$Lost(l.designId, sum(l.good + l.seconds + l.scrap), sum(l.scrap))
             from StoredLine l where l.good + l.seconds + l.scrap > 0 group by l.designId""")
     List<Lost> lost();
-
-    List<Batch> findByCreatedAtLessThanOrderByCreatedAtDesc(Instant until, Limit most);
-
-    List<Batch> findByCutAtLessThanOrderByCutAtDesc(Instant until, Limit most);
-
-    List<Batch> findByFinishedAtLessThanOrderByFinishedAtDesc(Instant until, Limit most);
 
     List<Batch> findByStageAndFinishedAtGreaterThanEqual(BatchStage stage, Instant from);
 

@@ -25,8 +25,8 @@ import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.BenchLog;
 import mardun.app.log.LogEntry;
+import mardun.app.material.ColouredMaterial;
 import mardun.app.material.MaterialService;
-import mardun.app.material.ShelfMaterial;
 import mardun.app.note.NoteAbout;
 import mardun.app.note.NoteService;
 import mardun.app.note.NoteViews.NoteView;
@@ -109,7 +109,7 @@ class WorkService {
                         .map(supply -> MaterialId.valueOf(supply.key()))
                         .collect(Collectors.toSet()));
         Map<MaterialId, String> colours =
-                materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, ShelfMaterial::colour));
+                materials.coloured().stream().collect(Collectors.toMap(ColouredMaterial::id, ColouredMaterial::colour));
         return new WorkView(
                 at.work().id(),
                 at.work().name(),

@@ -38,8 +38,8 @@ public class Purchases {
     /** What was bought from a day until before another, the oldest first. */
     @Transactional(readOnly = true)
     public List<Purchase> between(LocalDate from, LocalDate until) {
-        Map<MaterialId, ShelfMaterial> byId =
-                materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, one -> one));
+        Map<MaterialId, ColouredMaterial> byId =
+                materials.coloured().stream().collect(Collectors.toMap(ColouredMaterial::id, one -> one));
         return lots
                 .findByOriginAndCameAtGreaterThanEqualAndCameAtLessThanOrderByCameAtAscIdAsc(
                         MovementKind.BOUGHT,
@@ -50,7 +50,7 @@ public class Purchases {
                 .toList();
     }
 
-    private Purchase purchase(Lot lot, ShelfMaterial material) {
+    private Purchase purchase(Lot lot, ColouredMaterial material) {
         return new Purchase(
                 LocalDate.ofInstant(lot.cameAt(), clock.getZone()),
                 material.name(),

@@ -53,8 +53,8 @@ public class StockHistory {
      */
     @Transactional(readOnly = true)
     public List<Moved> before(Instant until, String query, int most) {
-        Map<MaterialId, ShelfMaterial> byId =
-                materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, one -> one));
+        Map<MaterialId, ColouredMaterial> byId =
+                materials.coloured().stream().collect(Collectors.toMap(ColouredMaterial::id, one -> one));
         String words = query.strip().toLowerCase(Locale.ROOT);
         List<StockMovement> found = words.isEmpty()
                 ? movements.findByMovedAtLessThanOrderByMovedAtDescIdDesc(until, Limit.of(most))
@@ -68,23 +68,23 @@ public class StockHistory {
     /** How much cloth was cut off rolls since a moment. */
     @Transactional(readOnly = true)
     public Length clothCutSince(Instant from) {
-        Set<MaterialId> cloths = materials.onShelf().stream()
+        Set<MaterialId> cloths = materials.coloured().stream()
                 .filter(one -> one.kind() == MaterialKind.CLOTH)
-                .map(ShelfMaterial::id)
+                .map(ColouredMaterial::id)
                 .collect(Collectors.toSet());
         return cloths.isEmpty() ? Length.ZERO : new Length(movements.cutSince(from, cloths));
     }
 
-    private static Set<MaterialId> named(String words, Map<MaterialId, ShelfMaterial> byId) {
+    private static Set<MaterialId> named(String words, Map<MaterialId, ColouredMaterial> byId) {
         Set<MaterialId> named = byId.values().stream()
                 .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(words))
-                .map(ShelfMaterial::id)
+                .map(ColouredMaterial::id)
                 .collect(Collectors.toSet());
         // A query can't look for one of none.
         return named.isEmpty() ? Set.of(new MaterialId(0)) : named;
     }
 
-    private static Moved moved(StockMovement movement, ShelfMaterial material) {
+    private static Moved moved(StockMovement movement, ColouredMaterial material) {
         Amount change = movement.isOfPieces()
                 ? Amount.pieces(movement.changeValue())
                 : new Amount(material.kind().counting(), movement.changeValue());

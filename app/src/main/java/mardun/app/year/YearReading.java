@@ -17,8 +17,8 @@ import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
+import mardun.app.material.ColouredMaterial;
 import mardun.app.material.MaterialService;
-import mardun.app.material.ShelfMaterial;
 import mardun.app.sale.SalesBook;
 import mardun.app.sale.SalesBook.SoldLine;
 import mardun.core.money.Apportionment;
@@ -79,7 +79,7 @@ class YearReading {
         List<SoldLine> lines = sales.lines(from, until);
         Names names = new Names(
                 designs.names().stream().collect(Collectors.toMap(DesignName::id, DesignName::name)),
-                materials.onShelf().stream().collect(Collectors.toMap(ShelfMaterial::id, ShelfMaterial::name)));
+                materials.coloured().stream().collect(Collectors.toMap(ColouredMaterial::id, ColouredMaterial::name)));
         Map<String, List<GoodsLot>> kinds =
                 ledger.ofKinds(lines.stream().map(SoldLine::kind).collect(Collectors.toSet()));
         return lines.stream()
