@@ -4,6 +4,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -297,6 +298,15 @@ public final class BatchSheetWriter {
             on.put(step.station(), step.setUp().after(before));
         }
         return lines;
+    }
+
+    /** The cautions for all of a batch, each once. */
+    public static List<CautionView> cautions(Planned planned) {
+        Map<String, CautionView> once = new LinkedHashMap<>();
+        Arrays.stream(Stage.values())
+                .flatMap(stage -> cautions(planned, stage))
+                .forEach(caution -> once.putIfAbsent(caution.title(), caution));
+        return List.copyOf(once.values());
     }
 
     /** The cautions for a stage of a batch, with what it is made of. */

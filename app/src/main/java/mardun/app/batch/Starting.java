@@ -41,6 +41,7 @@ public class Starting {
     @Transactional(readOnly = true)
     StartView of(BatchForm form, int line, int likelihood) {
         Settings current = settings.current();
+        ViewWriter writer = current.writer();
         Planned planned = entry.preview(form, current);
         if (line >= planned.lines().size()) {
             throw RefusedException.missing("The batch has no such line.");
@@ -53,15 +54,15 @@ public class Starting {
         return new StartView(
                 wanted,
                 started,
-                ViewWriter.percent(StartEnough.chance(wanted, started, spoilage)),
+                writer.percent(StartEnough.chance(wanted, started, spoilage)),
                 enough.isReached() ? enough.start().value() : null,
                 enough.chances().stream()
-                        .map(chance -> new ChanceView(chance.start(), ViewWriter.percent(chance.enough())))
+                        .map(chance -> new ChanceView(chance.start(), writer.percent(chance.enough())))
                         .toList(),
-                ViewWriter.percent(spoilage.share()),
+                writer.percent(spoilage.share()),
                 spoilage.bags(),
                 spoilage.lost(),
-                current.writer().working(enough.start().working()));
+                writer.working(enough.start().working()));
     }
 
     /** How likely it is that so many bags of a design come out of those that are under way. */

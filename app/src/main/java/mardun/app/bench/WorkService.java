@@ -1,7 +1,6 @@
 package mardun.app.bench;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +32,6 @@ import mardun.app.note.NoteViews.NoteView;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.upkeep.UpkeepService;
-import mardun.core.making.Stage;
 import mardun.core.making.Workplace;
 import mardun.core.material.ClothKind;
 import org.springframework.stereotype.Service;
@@ -130,9 +128,7 @@ class WorkService {
                         .filter(note -> note.pin().about() == NoteAbout.DESIGN
                                 || note.pin().about() == NoteAbout.MATERIAL)
                         .toList(),
-                Arrays.stream(Stage.values())
-                        .flatMap(stage -> BatchSheetWriter.cautions(at.planned(), stage))
-                        .toList(),
+                BatchSheetWriter.cautions(at.planned()),
                 at.planned().supplies().stream()
                         .map(supply -> new WorkMaterial(MaterialId.valueOf(supply.key()), supply.name()))
                         .toList(),

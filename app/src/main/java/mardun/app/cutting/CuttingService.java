@@ -241,7 +241,7 @@ public class CuttingService {
                 need.isPresent() ? null : trouble(cloth, planned, writer),
                 cloth.shrinkage().isAfter()
                         ? "It shrinks by "
-                                + ViewWriter.percent(cloth.shrinkage().share())
+                                + writer.percent(cloth.shrinkage().share())
                                 + " after cutting, so all pieces are cut larger than the design says."
                         : null,
                 whole.filter(job.cloth()::isOfSeveralDyes).isPresent(),
@@ -336,7 +336,7 @@ public class CuttingService {
                             ? writer.text(Amount.pieces(best.sheets()).shown()) + " sheets"
                             : writer.text(new Value.OnTheShelf(best.length())))
                     + ", "
-                    + ViewWriter.percent(best.overLeast().bigDecimalValue(3, RoundingMode.HALF_UP))
+                    + writer.percent(best.overLeast().bigDecimalValue(3, RoundingMode.HALF_UP))
                     + " over the least possible";
         }
         return new SearchView(run.state() != LayoutRun.State.ENDED, run.hasFailed(), run.progress(), words);

@@ -224,7 +224,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
         CuttingBill bill = CuttingBill.of(layout, job);
         boolean bySheet = job.cloth().bySheet();
         return new BillView(
-                ViewWriter.percent(bill.overLeast(layout).bigDecimalValue(4, RoundingMode.HALF_UP)),
+                writer.percent(bill.overLeast(layout).bigDecimalValue(4, RoundingMode.HALF_UP)),
                 writer.length(layout.boltLength().minus(bill.least()), ShownRounding.NEAREST),
                 bySheet ? layout.sheets() - layout.leastSheets() : null,
                 bill.settings(),

@@ -1,6 +1,7 @@
 package mardun.app.gather;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -35,7 +36,6 @@ import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
 import mardun.core.batch.Need;
 import mardun.core.making.SetUp;
-import mardun.core.making.Stage;
 import mardun.core.material.Part;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -106,7 +106,7 @@ class GatherService {
                                 .thenComparing(GatherItem::name))
                         .toList(),
                 tools(at),
-                checks(id, at),
+                checks(id, at, writer),
                 at.isOneFirst(),
                 notes
                         .about(
@@ -119,9 +119,7 @@ class GatherService {
                         .stream()
                         .filter(note -> note.pin().about() != NoteAbout.MACHINE)
                         .toList(),
-                Stream.of(Stage.values())
-                        .flatMap(stage -> BatchSheetWriter.cautions(planned, stage))
-                        .toList());
+                BatchSheetWriter.cautions(planned));
     }
 
     private static MaterialId material(Need need) {
@@ -169,7 +167,7 @@ class GatherService {
         return tools;
     }
 
-    private List<WholeCheck> checks(BatchId id, AtWork at) {
+    private List<WholeCheck> checks(BatchId id, AtWork at, ViewWriter writer) {
         List<WholeCheck> checks = new ArrayList<>();
         Planned planned = at.planned();
         List<String> missing = planned.toCome().stream()
@@ -195,12 +193,12 @@ class GatherService {
         licences.forEach(finding -> checks.add(new WholeCheck(false, finding.sentence())));
         planned.lines().stream()
                 .filter(line -> line.chosen().open() > 0)
-                .forEach(line -> checks.add(enough(line, planned.lines().size() > 1)));
+                .forEach(line -> checks.add(enough(line, planned.lines().size() > 1, writer)));
         checks.sort(Comparator.comparing(WholeCheck::ok));
         return checks;
     }
 
-    private WholeCheck enough(PlannedLine line, boolean several) {
+    private WholeCheck enough(PlannedLine line, boolean several, ViewWriter writer) {
         int still = Math.max(
                 1, line.chosen().wanted() - line.chosen().good() - line.chosen().seconds());
         BigDecimal chance =
@@ -210,6 +208,7 @@ class GatherService {
         return new WholeCheck(
                 ok,
                 "With " + line.chosen().open() + " under way " + still + of + " come out well with "
-                        + ViewWriter.percent(chance) + (ok ? "." : ": begin more, if you can."));
+                        + writer.percent(chance.setScale(3, RoundingMode.HALF_UP))
+                        + (ok ? "." : ": begin more, if you can."));
     }
 }

@@ -296,7 +296,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         } else if (value instanceof Value.Count count) {
             return Long.toString(count.count());
         } else if (value instanceof Value.Factor factor) {
-            return factor.factor().stripTrailingZeros().toPlainString();
+            return decimal(factor.factor());
         }
         return percent(((Value.Share) value).share());
     }
@@ -306,9 +306,9 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return mark.in(number.stripTrailingZeros().toPlainString());
     }
 
-    /** A share as a percentage: 0.08 becomes {@code 8 %}. */
-    public static String percent(BigDecimal share) {
-        return share.movePointRight(2).stripTrailingZeros().toPlainString() + " %";
+    /** A share as a percentage: 0.08 becomes {@code 8 %}, 0.125 with a comma {@code 12,5 %}. */
+    public String percent(BigDecimal share) {
+        return decimal(share.movePointRight(2)) + " %";
     }
 
     private String measuredText(Value.Measured measured) {
@@ -327,7 +327,7 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
             case ANGLE -> "°";
             default -> "";
         };
-        return number.stripTrailingZeros().toPlainString() + unit;
+        return decimal(number) + unit;
     }
 
     private static String moneyText(Money money) {

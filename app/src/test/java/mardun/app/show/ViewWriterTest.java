@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
 import mardun.app.show.Views.WorkingView;
 import mardun.core.construction.Boxing;
@@ -164,8 +163,12 @@ class ViewWriterTest {
     void everyPercentageIsPlain() {
         Map.of("0", "0 %", "0.1", "10 %", "0.125", "12.5 %", "0.9999", "99.99 %")
                 .forEach((share, text) ->
-                        assertThat(ViewWriter.percent(new BigDecimal(share))).isEqualTo(text));
-        assertThat(List.of(ViewWriter.percent(BigDecimal.ONE))).containsExactly("100 %");
+                        assertThat(inches.percent(new BigDecimal(share))).isEqualTo(text));
+        assertThat(inches.percent(BigDecimal.ONE)).isEqualTo("100 %");
+        ViewWriter comma = new ViewWriter(
+                UnitSystem.METRIC, new LengthWriter(InchStep.EIGHTH), CurrencyUnit.EUR, DecimalMark.COMMA);
+        assertThat(comma.percent(new BigDecimal("0.125"))).isEqualTo("12,5 %");
+        assertThat(comma.text(new Value.Factor(new BigDecimal("2.5")))).isEqualTo("2,5");
     }
 
     private static Length in(String text) {
