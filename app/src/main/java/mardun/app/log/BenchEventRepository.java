@@ -120,10 +120,10 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
     @Query("select min(event.happenedAt) from BenchEvent event where event.kind in (WORKED, SET_UP)")
     Optional<Instant> firstWorked();
 
-    /** Hands-on time at a place since a moment, without what was left out. */
+    /** Hands-on time of a kind at a place since a moment, without what was left out. */
     @Query("""
             select coalesce(sum(event.millis), 0) from BenchEvent event
-            where event.place = :place and event.happenedAt >= :from and event.kind in (WORKED, SET_UP)
+            where event.kind = :kind and event.place = :place and event.happenedAt >= :from
             and not exists (select 1 from BenchEvent its where its.kind = LEFT_OUT and its.ofEvent = event.id)""")
-    long millisAt(String place, Instant from);
+    long millisAt(EventKind kind, String place, Instant from);
 }

@@ -212,7 +212,8 @@ public class BenchLog {
     /** How long was worked at a machine since a moment. */
     @Transactional(readOnly = true)
     public Duration workedAt(String place, Instant from) {
-        return Duration.ofMillis(events.millisAt(place, from));
+        return Duration.ofMillis(
+                events.millisAt(EventKind.WORKED, place, from) + events.millisAt(EventKind.SET_UP, place, from));
     }
 
     /** Something that was logged, by its id. */
