@@ -6864,6 +6864,7 @@ export interface components {
       seen: components['schemas']['SeenView'][];
       size: string;
       sizeKey: string;
+      sold: components['schemas']['SoldAtView'][];
       suggested?: components['schemas']['MoneyView'];
       time: components['schemas']['TimeView'];
       /** Format: int32 */
@@ -7969,6 +7970,13 @@ export interface components {
         | 'LOCK'
         | 'SOMETHING_ELSE';
       width: string;
+    };
+    SoldAtView: {
+      /** Format: date */
+      last: string;
+      price: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
     };
     SoldBags: {
       kind: string;

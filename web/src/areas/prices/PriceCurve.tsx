@@ -9,6 +9,9 @@ const RIGHT = WIDE - 14;
 const TOP = 18;
 const TAPE = HIGH - 46;
 
+/** So high stands what was sold most. */
+const SOLD_HIGH = 90;
+
 const DASHES: Record<Mark['look'], string | undefined> = {
   even: '2 4',
   least: '8 4',
@@ -48,6 +51,7 @@ export function PriceCurve({
     onMove(nearest(curve, x.back(((event.clientX - box.left) / box.width) * WIDE)));
   };
   const known = marks(sheet);
+  const mostSold = Math.max(1, ...sheet.sold.map((one) => one.units));
   return (
     <svg
       ref={drawing}
@@ -108,6 +112,9 @@ export function PriceCurve({
           row={known.slice(0, i).filter((one) => one.look !== 'seen').length}
         />
       ))}
+      {sheet.sold.map((one) => (
+        <Sold key={one.price.minor} sold={one} x={x.at(one.price.minor)} most={mostSold} />
+      ))}
       <g
         role="slider"
         tabIndex={0}
@@ -153,6 +160,37 @@ export function PriceCurve({
         />
       </g>
     </svg>
+  );
+}
+
+/** How many were sold at a price: a stack of stitches on the tape, as high as they are many. */
+function Sold({ sold, x, most }: { sold: Sheet['sold'][number]; x: number; most: number }) {
+  const high = 8 + (SOLD_HIGH - 8) * (sold.units / most);
+  return (
+    <g>
+      <title>
+        {sold.units} sold at {sold.price.amount}
+      </title>
+      <path
+        d={`M${x} ${TAPE}v${-high}`}
+        stroke="var(--color-moss)"
+        strokeWidth="10"
+        strokeDasharray="3 1.5"
+        opacity="0.75"
+      />
+      <text
+        x={x}
+        y={TAPE - high - 4}
+        textAnchor="middle"
+        fontSize="12.5"
+        fontWeight="700"
+        stroke="#fff"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {sold.units}
+      </text>
+    </g>
   );
 }
 

@@ -55,6 +55,7 @@ const sheet: Sheet = {
   anHour: [{ many: 5, price: money(750), mine: true }],
   history: [],
   seen: [],
+  sold: [],
 };
 
 describe('the price sheet', () => {
@@ -116,6 +117,13 @@ describe('the price sheet', () => {
     expect(slider).toHaveAttribute('aria-valuenow', '11.5');
     await userEvent.click(screen.getByRole('button', { name: '7.50' }));
     expect(slider).toHaveAttribute('aria-valuenow', '7.5');
+  });
+
+  it('shows on the tape how many were sold at a price', async () => {
+    const sold = [{ price: money(1150), units: 12, last: '2026-11-02' }];
+    await open(Response.json({ ...sheet, sold }));
+    expect(await screen.findByText('12 sold at 11.50')).toBeInTheDocument();
+    expect(screen.getByText(/what stands on the tape/)).toBeVisible();
   });
 
   it('sets the price that is looked at, or the one that is typed, with its reason', async () => {

@@ -2,6 +2,7 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -226,6 +227,33 @@ class PricesTest {
 
     private static JsonNode sheet(String size) {
         return bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + size));
+    }
+
+    /** Three of a set for 40.00 are 13.33 each; what was taken back wasn't sold. */
+    @Test
+    @Order(7)
+    void theSheetTellsAtWhichPricesItWasSold() throws InterruptedException {
+        assertThat(sheet(medium()).get("sold")).isEmpty();
+        AtTheStall at = new AtTheStall(APP);
+        String kind = AtTheStall.kind("Priced pouch {ç}", "medium");
+        at.bags("Priced pouch {ç},medium,9,4.00,15.00,home");
+        long fair = at.fair("Market of prices", LocalDate.now());
+        at.pack(fair, kind, 9);
+        Map<String, Object> taken = AtTheStall.sale("CASH", 1900, List.of(AtTheStall.bag(kind, 1, 1900)));
+        at.tell(
+                fair,
+                UUID.randomUUID(),
+                List.of(
+                        AtTheStall.sale("CASH", 1500, List.of(AtTheStall.bag(kind, 1, 1500))),
+                        AtTheStall.sale("CASH", 3000, List.of(AtTheStall.bag(kind, 2, 1500))),
+                        AtTheStall.sale("CASH", 4000, List.of(AtTheStall.bag(kind, 3, 1333))),
+                        taken,
+                        AtTheStall.about("UNDONE", taken)));
+        JsonNode sold = sheet(medium()).get("sold");
+        assertThat(sold.valueStream()
+                        .map(one -> one.get("price").get("amount").asString() + " × "
+                                + one.get("units").asInt()))
+                .containsExactly("13.33 × 3", "15.00 × 3");
     }
 
     /** The parts add up to the cost, every price of the curve to what it leaves, and dearer is never less. */

@@ -30,7 +30,9 @@ import mardun.app.price.PriceViews.SchoolPrice;
 import mardun.app.price.PriceViews.SeenForm;
 import mardun.app.price.PriceViews.SeenView;
 import mardun.app.price.PriceViews.SetView;
+import mardun.app.price.PriceViews.SoldAtView;
 import mardun.app.problem.FieldReader;
+import mardun.app.sale.SalesBook;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -57,6 +59,7 @@ public class PriceSheets {
     private static final int FEWEST_AN_HOUR = 1;
     private static final int AROUND = 2;
     private static final int LONGEST = 200;
+    private static final int YEARS_OF_SALES = 2;
     private static final List<BigDecimal> STEPS = Stream.of(
                     "0.01", "0.05", "0.1", "0.25", "0.5", "1", "2", "5", "10", "25", "50", "100", "250", "1000")
             .map(BigDecimal::new)
@@ -67,6 +70,7 @@ public class PriceSheets {
     private final ChannelService channels;
     private final SetPrices prices;
     private final PriceSeenRepository seen;
+    private final SalesBook sales;
     private final SettingsService settings;
     private final Clock clock;
 
@@ -76,6 +80,7 @@ public class PriceSheets {
             ChannelService channels,
             SetPrices prices,
             PriceSeenRepository seen,
+            SalesBook sales,
             SettingsService settings,
             Clock clock) {
         this.designs = designs;
@@ -83,6 +88,7 @@ public class PriceSheets {
         this.channels = channels;
         this.prices = prices;
         this.seen = seen;
+        this.sales = sales;
         this.settings = settings;
         this.clock = clock;
     }
@@ -113,13 +119,16 @@ public class PriceSheets {
         private final Money wanted;
         private final Money least;
         private final ViewWriter writer;
+        private final Settings current;
         private final List<SetPrices.Set> history;
         private final List<PriceSeen> sightings;
+        private final List<SalesBook.SoldAt> sold;
         private final Optional<Money> own;
         private final boolean givenCostsNothing;
         private final Optional<UnitTakes> otherwise;
 
         Sheet(CostedSize size, UnitCost cost, KeptChannel entity, Settings current) {
+            this.current = current;
             this.size = size;
             this.cost = cost;
             this.takes = UnitTakes.of(cost, size.time());
@@ -131,6 +140,10 @@ public class PriceSheets {
             this.writer = current.writer();
             this.history = prices.history(new PricePlace(size.designId(), size.sizeKey(), entity.id()));
             this.sightings = seen.findByDesignIdOrderBySeenOnDesc(size.designId());
+            this.sold = sales.prices(
+                    new SalesBook.Bags(size.designId(), size.sizeKey(), size.designName(), size.sizeName()),
+                    entity.id(),
+                    LocalDate.now(clock).minusYears(YEARS_OF_SALES));
             this.givenCostsNothing = current.valuing().givenCostsNothing();
             this.otherwise =
                     costs.withGivenOtherwise(size).filter(other -> !other.full().equals(takes.full()));
@@ -153,7 +166,8 @@ public class PriceSheets {
                             schools.stream().map(Priced::price),
                             Stream.of(breakEven, atLeast, atWanted, own, suggested)
                                     .flatMap(Optional::stream),
-                            others.stream())
+                            others.stream(),
+                            sold.stream().map(one -> current.money(one.minor())))
                     .flatMap(each -> each)
                     .toList();
             return new PriceSheetView(
@@ -186,6 +200,9 @@ public class PriceSheets {
                                     one.reason()))
                             .toList(),
                     sightings.stream().map(this::sighting).toList(),
+                    sold.stream()
+                            .map(one -> new SoldAtView(writer.money(one.minor()), one.units(), one.last()))
+                            .toList(),
                     otherwise.map(other -> given(other, market)).orElse(null));
         }
 

@@ -192,6 +192,7 @@ public final class PriceViews {
      * @param own the price that is set; absent for none
      * @param noPrice why no price leaves what is wanted; absent where one does
      * @param anHour what it must cost where so many are made in an hour, for the least rate
+     * @param sold at which prices it was sold in the channel, the lowest first
      * @param given what was given, valued the other way; absent where nothing of it was
      */
     public record PriceSheetView(
@@ -219,7 +220,11 @@ public final class PriceViews {
             List<AnHourView> anHour,
             List<SetView> history,
             List<SeenView> seen,
+            List<SoldAtView> sold,
             @Nullable GivenView given) {}
+
+    /** How many were sold at a price in the last two years, and when the last of them. */
+    public record SoldAtView(MoneyView price, int units, LocalDate last) {}
 
     /**
      * What was given, valued the other way; only where that makes a difference.

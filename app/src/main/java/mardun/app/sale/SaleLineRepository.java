@@ -4,6 +4,8 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -41,6 +43,16 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             where s.fairId is null and s.takenBackAt is null and s.soldOn >= :day
             group by s.channelId, s.soldOn, l.bagKind""")
     List<Sales.OnDay> elsewhere(LocalDate day);
+
+    /** What was paid for bags of a size of a design in a channel since a day, sale by sale; of bags that came from a list by their names. */
+    @Query("""
+            select new mardun.app.sale.SalesBook$PaidFor(l.units, l.paidMinor, s.soldOn)
+            from SaleLine l join Sale s on s.id = l.saleId join FinishedGoods g on g.id = l.goodsId
+            where (g.designId = :design and g.sizeKey = :size
+                or g.designId is null and g.designName = :designName and g.sizeName = :sizeName)
+            and s.channelId = :channel and s.takenBackAt is null and s.soldOn >= :from""")
+    List<SalesBook.PaidFor> paidFor(
+            DesignId design, String size, String designName, String sizeName, ChannelId channel, LocalDate from);
 
     /** The bags of all sales from a day until before another, those of a sale together. */
     @Query("""

@@ -8,9 +8,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
 import mardun.core.money.Apportionment;
 import mardun.core.selling.Tender;
@@ -116,6 +118,37 @@ public class SalesBook {
                                                 : BigFraction.of(row.paid()).divide(paid)))
                         .toList(),
                 minor);
+    }
+
+    /** Bags of a sale with what was paid for all of them. */
+    record PaidFor(int units, long paidMinor, LocalDate day) {}
+
+    /** Bags of a size of a design, by what that is known by and is called. */
+    public record Bags(DesignId design, String sizeKey, String designName, String sizeName) {}
+
+    /**
+     * How many were sold at a price.
+     *
+     * @param minor what was paid for one, to the coin
+     */
+    public record SoldAt(long minor, int units, LocalDate last) {}
+
+    /** At which prices bags of a size of a design were sold in a channel since a day, the lowest first. */
+    @Transactional(readOnly = true)
+    public List<SoldAt> prices(Bags bags, ChannelId channel, LocalDate from) {
+        Map<Long, SoldAt> byPrice = new TreeMap<>();
+        lines.paidFor(bags.design(), bags.sizeKey(), bags.designName(), bags.sizeName(), channel, from)
+                .forEach(one -> {
+                    long each = Apportionment.rounded(BigFraction.of(one.paidMinor(), one.units()));
+                    byPrice.merge(
+                            each,
+                            new SoldAt(each, one.units(), one.day()),
+                            (known, more) -> new SoldAt(
+                                    each,
+                                    known.units() + more.units(),
+                                    known.last().isAfter(more.last()) ? known.last() : more.last()));
+                });
+        return List.copyOf(byPrice.values());
     }
 
     /** The sales from a day until before another, in the order in which they were booked. */
