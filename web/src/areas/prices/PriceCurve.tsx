@@ -165,32 +165,19 @@ export function PriceCurve({
 
 /** How many were sold at a price: a stack of stitches on the tape, as high as they are many. */
 function Sold({ sold, x, most }: { sold: Sheet['sold'][number]; x: number; most: number }) {
-  const high = 8 + (SOLD_HIGH - 8) * (sold.units / most);
+  const high = 4 + (SOLD_HIGH - 4) * (sold.units / most);
   return (
-    <g>
+    <path
+      d={`M${x} ${TAPE}v${-high}`}
+      stroke="var(--color-moss)"
+      strokeWidth="7"
+      strokeDasharray="3 1.5"
+      opacity="0.8"
+    >
       <title>
         {sold.units} sold at {sold.price.amount}
       </title>
-      <path
-        d={`M${x} ${TAPE}v${-high}`}
-        stroke="var(--color-moss)"
-        strokeWidth="10"
-        strokeDasharray="3 1.5"
-        opacity="0.75"
-      />
-      <text
-        x={x}
-        y={TAPE - high - 4}
-        textAnchor="middle"
-        fontSize="12.5"
-        fontWeight="700"
-        stroke="#fff"
-        strokeWidth="4"
-        paintOrder="stroke"
-      >
-        {sold.units}
-      </text>
-    </g>
+    </path>
   );
 }
 
@@ -214,7 +201,7 @@ function Marked({ mark, x, row }: { mark: Mark; x: number; row: number }) {
       />
       <text
         x={x + (isRight ? -5 : 5)}
-        y={TAPE - 22 - row * 17}
+        y={TOP + 18 + row * 17}
         textAnchor={isRight ? 'end' : 'start'}
         fontSize="12.5"
         fontWeight="600"

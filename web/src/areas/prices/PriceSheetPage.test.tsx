@@ -123,7 +123,7 @@ describe('the price sheet', () => {
     const sold = [{ price: money(1150), units: 12, last: '2026-11-02' }];
     await open(Response.json({ ...sheet, sold }));
     expect(await screen.findByText('12 sold at 11.50')).toBeInTheDocument();
-    expect(screen.getByText(/what stands on the tape/)).toBeVisible();
+    expect(screen.getByText(/sold here in two years: 12 at 11.50\./)).toBeVisible();
   });
 
   it('sets the price that is looked at, or the one that is typed, with its reason', async () => {

@@ -105,10 +105,14 @@ function Looked({ sheet, onUnits }: { sheet: Sheet; onUnits: (units: string) => 
         <section className="sheet px-4 py-3" aria-label="The curve">
           <PriceCurve sheet={sheet} at={at} onMove={(to) => look((sheet.curve[to] as Point).price.minor)} />
           <p className="text-[13px] text-soft">
-            Drag along the tape, or press the arrow keys. ▽ are prices seen elsewhere
-            {sheet.sold.length > 0 &&
-              '; what stands on the tape is how many were sold at a price in two years'}
-            .
+            Drag along the tape, or press the arrow keys. ▽ are prices seen elsewhere.
+            {sheet.sold.length > 0 && (
+              <>
+                {' '}
+                What stands on the tape was sold here in two years:{' '}
+                {sheet.sold.map((one) => `${one.units} at ${one.price.amount}`).join(', ')}.
+              </>
+            )}
           </p>
         </section>
         <Schools sheet={sheet} minor={point.price.minor} onLook={look} />
