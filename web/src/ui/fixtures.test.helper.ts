@@ -140,6 +140,7 @@ export const settings = (unitSystem: 'INCH' | 'METRIC'): Schemas['SettingsForm']
   currency: 'EUR',
   hourlyRate: '19.00',
   overheadPerHour: '1.60',
+  overheadShare: '0',
   usualSeam: '¼ in',
   thickestSeam: '6 mm',
   freeHours: ['2', '2', '2', '2', '2', '0', '0'],

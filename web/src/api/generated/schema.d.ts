@@ -7571,6 +7571,7 @@ export interface components {
       inchStep: 'EIGHTH' | 'SIXTEENTH';
       machines?: components['schemas']['MachineForm'][];
       overheadPerHour: string;
+      overheadShare?: string;
       /** @enum {string} */
       setUps?: 'BY_UNITS' | 'BY_MINUTES';
       shelf?: components['schemas']['ShelfForm'];

@@ -151,6 +151,12 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             error={on('overheadPerHour')}
             {...register('overheadPerHour')}
           />
+          <TextField
+            label="Overheads besides, of material and labour (%)"
+            inputMode="decimal"
+            error={on('overheadShare')}
+            {...register('overheadShare')}
+          />
         </Group>
         <Group title="Prices">
           <p className="text-soft">

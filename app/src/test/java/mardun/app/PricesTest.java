@@ -229,6 +229,45 @@ class PricesTest {
         return bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + size));
     }
 
+    /** 15 % of material and labour come on top of what an hour bears; the page says so, and without them it costs what it did. */
+    @Test
+    @Order(8)
+    void overheadsMayBeAShareOfMaterialAndLabour() {
+        long before = overheads(sheet(medium()));
+        JsonNode parts = sheet(medium()).get("parts");
+        long others = 0;
+        for (JsonNode part : parts) {
+            String name = part.get("name").asString();
+            others += name.equals("overheads") || name.equals("spoiled")
+                    ? 0
+                    : part.at("/cost/value/minor").asLong();
+        }
+        assertThat(share("much").on("overheadShare")).contains("much");
+        assertThat(share("-3").on("overheadShare")).contains("less than 0");
+        assertThat(share("100").on("overheadShare")).contains("more than");
+        assertThat(bench.ok(share("15")).get("overheadShare").asString()).isEqualTo("15");
+        assertThat(overheads(sheet(medium())))
+                .isBetween(before + others * 15 / 100 - 1, before + others * 15 / 100 + 1);
+        bench.ok(share(""));
+        assertThat(overheads(sheet(medium()))).isEqualTo(before);
+    }
+
+    private static long overheads(JsonNode sheet) {
+        return sheet.get("parts")
+                .valueStream()
+                .filter(part -> part.get("name").asString().equals("overheads"))
+                .findFirst()
+                .orElseThrow()
+                .at("/cost/value/minor")
+                .asLong();
+    }
+
+    private static Answer share(String percent) {
+        var settings = (tools.jackson.databind.node.ObjectNode)
+                APP.get("/api/settings").body();
+        return APP.put("/api/settings", settings.put("overheadShare", percent));
+    }
+
     /** Three of a set for 40.00 are 13.33 each; what was taken back wasn't sold. */
     @Test
     @Order(7)

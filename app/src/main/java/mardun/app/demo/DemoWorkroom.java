@@ -302,7 +302,8 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 null,
                 List.of(
                         new MachineForm(null, "Bramble", Station.MACHINE, true, false, true, "6 mm"),
-                        new MachineForm(null, "Anvil", Station.MACHINE, false, true, false, "10 mm"))));
+                        new MachineForm(null, "Anvil", Station.MACHINE, false, true, false, "10 mm")),
+                null));
     }
 
     private void enterMaterials() {

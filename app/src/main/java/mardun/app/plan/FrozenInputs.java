@@ -22,6 +22,7 @@ import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
+import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.PieceKey;
@@ -541,6 +542,7 @@ public record FrozenInputs(
      * @param stallFeeMinor the same
      * @param selling absent in those
      * @param otherRatesMinor of kinds of work that are paid otherwise; absent in batches from before there were any
+     * @param overheadShare of material and labour, beside what an hour bears; absent likewise
      */
     record FrozenWorkroom(
             String currency,
@@ -560,14 +562,15 @@ public record FrozenInputs(
             @Nullable SetUpSpread setUps,
             @Nullable WasteSchool waste,
             @Nullable FrozenSelling selling,
-            @Nullable Map<WorkKind, Long> otherRatesMinor) {
+            @Nullable Map<WorkKind, Long> otherRatesMinor,
+            @Nullable BigDecimal overheadShare) {
 
         static FrozenWorkroom of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
             return new FrozenWorkroom(
                     workroom.hourlyRate().getCurrencyUnit().getCode(),
                     workroom.hourlyRate().getAmountMinorLong(),
-                    workroom.overheadPerHour().getAmountMinorLong(),
+                    workroom.overheads().perHour().getAmountMinorLong(),
                     workroom.stall().name(),
                     null,
                     null,
@@ -584,7 +587,8 @@ public record FrozenInputs(
                     FrozenSelling.of(workroom),
                     workroom.otherRates().entrySet().stream()
                             .collect(Collectors.toMap(
-                                    Map.Entry::getKey, rate -> rate.getValue().getAmountMinorLong())));
+                                    Map.Entry::getKey, rate -> rate.getValue().getAmountMinorLong())),
+                    workroom.overheads().share());
         }
 
         CurrencyUnit currencyUnit() {
@@ -595,7 +599,9 @@ public record FrozenInputs(
             CurrencyUnit unit = currencyUnit();
             return new Workroom(
                     Money.ofMinor(unit, hourlyRateMinor),
-                    Money.ofMinor(unit, overheadPerHourMinor),
+                    new Overheads(
+                            Money.ofMinor(unit, overheadPerHourMinor),
+                            overheadShare == null ? BigDecimal.ZERO : overheadShare),
                     selling == null
                             ? new Channel(
                                     stall,

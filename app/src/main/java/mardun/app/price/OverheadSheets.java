@@ -82,7 +82,7 @@ class OverheadSheets {
                 aYear.flatMap(hours -> new YearlyOverheads(sum, hours).perHour())
                         .map(writer::money)
                         .orElse(null),
-                writer.money(current.workroom().overheadPerHour()));
+                writer.money(current.workroom().overheads().perHour()));
     }
 
     private static Duration hours(BigDecimal typed) {

@@ -26,6 +26,7 @@ import mardun.app.id.ChannelId;
 import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
+import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
@@ -71,6 +72,7 @@ public class Settings {
     private String currency;
     private long hourlyRateMinor;
     private long overheadPerHourMinor;
+    private BigDecimal overheadShare = BigDecimal.ZERO;
 
     @Convert(converter = StoredRates.class)
     private Map<WorkKind, Long> labourRates = Map.of();
@@ -162,6 +164,7 @@ public class Settings {
             CurrencyUnit currency,
             long hourlyRateMinor,
             long overheadPerHourMinor,
+            BigDecimal overheadShare,
             Length usualSeam,
             Length thickestSeam,
             SetUpSpread setUps,
@@ -226,6 +229,7 @@ public class Settings {
         currency = entered.currency().getCode();
         hourlyRateMinor = entered.hourlyRateMinor();
         overheadPerHourMinor = entered.overheadPerHourMinor();
+        overheadShare = entered.overheadShare();
         usualSeamNm = entered.usualSeam().nanometres();
         thickestSeamNm = entered.thickestSeam().nanometres();
         freeMinutes = entered.freeMinutes().stream().map(String::valueOf).collect(Collectors.joining(","));
@@ -439,7 +443,7 @@ public class Settings {
     public Workroom workroom() {
         return new Workroom(
                 money(hourlyRateMinor),
-                money(overheadPerHourMinor),
+                new Overheads(money(overheadPerHourMinor), overheadShare),
                 usualChannel.channel(money(hourlyRateMinor)),
                 prices(),
                 thickestSeam(),

@@ -27,6 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param days absent to leave it as it is
  * @param equipment absent to leave it as it is
  * @param machines absent to leave them as they are
+ * @param overheadShare overheads in per cent of material and labour, beside those of an hour; absent to leave it as it is
  * @param freeHours hours free at the bench on each day of the week, Monday first
  */
 public record SettingsForm(
@@ -47,7 +48,8 @@ public record SettingsForm(
         @Nullable @Valid ChangesForm changes,
         @Nullable @Valid DaysForm days,
         @Nullable @Valid EquipmentForm equipment,
-        @Nullable @Size(max = 40) List<@Valid MachineForm> machines) {
+        @Nullable @Size(max = 40) List<@Valid MachineForm> machines,
+        @Nullable @Size(max = 20) String overheadShare) {
 
     /**
      * A machine of the maker's.

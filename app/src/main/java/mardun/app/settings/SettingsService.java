@@ -84,7 +84,7 @@ public class SettingsService {
                 settings.decimalMark(),
                 settings.currency().getCode(),
                 plain(settings, workroom.hourlyRate()),
-                plain(settings, workroom.overheadPerHour()),
+                plain(settings, workroom.overheads().perHour()),
                 length(settings, settings.usualSeam()),
                 length(settings, settings.usualThickestSeam()),
                 workroom.setUps(),
@@ -129,7 +129,8 @@ public class SettingsService {
                 new EquipmentForm(settings.feet(), settings.needles()),
                 settings.equipment().machines().stream()
                         .map(machine -> MachineReader.form(machine, length -> length(settings, length)))
-                        .toList());
+                        .toList(),
+                percent(settings, workroom.overheads().share()));
     }
 
     private static Settings.Days days(DaysForm form, FieldReader fields) {
@@ -241,6 +242,9 @@ public class SettingsService {
                 currency,
                 fields.money("hourlyRate", form.hourlyRate(), currency),
                 fields.money("overheadPerHour", form.overheadPerHour(), currency),
+                form.overheadShare() == null
+                        ? before.workroom().overheads().share()
+                        : fields.share("overheadShare", form.overheadShare().isBlank() ? "0" : form.overheadShare()),
                 seam,
                 fields.positiveLength(
                         "thickestSeam", form.thickestSeam(), form.unitSystem().smallUnit(), WIDEST_SEAM),

@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import mardun.core.batch.BatchPlan.CostPart;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.costing.CostLine;
-import mardun.core.costing.LabourRates;
 import mardun.core.costing.UnitCost;
 import mardun.core.making.Operation;
 import mardun.core.making.WorkTime;
@@ -28,7 +27,7 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total, List<CostPart> par
     private record Costed(SizedLine line, WorkTime time, List<CostLine> materials) {
 
         BigFraction exact(Workroom workroom) {
-            return UnitCost.exact(materials, time, workroom.rates(), workroom.overheadPerHour());
+            return UnitCost.exact(materials, time, workroom.rates(), workroom.overheads());
         }
     }
 
@@ -82,10 +81,12 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total, List<CostPart> par
             line.materials().forEach(cost -> exact.merge(cost.name(), cost.borne(), BigFraction::add));
         }
         for (Costed line : costed) {
-            exact.merge("labour", workroom.rates().worth(line.time().byKind()), BigFraction::add);
+            BigFraction labour = workroom.rates().worth(line.time().byKind());
+            BigFraction others = line.materials().stream().map(CostLine::borne).reduce(labour, BigFraction::add);
+            exact.merge("labour", labour, BigFraction::add);
             exact.merge(
                     "overheads",
-                    LabourRates.of(workroom.overheadPerHour()).worth(line.time().byKind()),
+                    workroom.overheads().borne(line.time().asBatch().value(), others),
                     BigFraction::add);
         }
         List<Long> minors = Apportionment.of(List.copyOf(exact.values()), total);
@@ -130,11 +131,7 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total, List<CostPart> par
         }
         int good = line.good().orElse(line.units());
         UnitCost cost = UnitCost.of(
-                one.materials(),
-                one.time(),
-                workroom.rates(),
-                workroom.overheadPerHour(),
-                good > 0 ? good : line.units());
+                one.materials(), one.time(), workroom.rates(), workroom.overheads(), good > 0 ? good : line.units());
         Optional<UnitPricing> pricing = good > 0
                 ? Optional.of(UnitPricing.of(cost, one.time(), workroom.stall(), workroom.prices(), line.ownPrice()))
                 : Optional.empty();

@@ -2,6 +2,7 @@ package mardun.core.batch;
 
 import java.util.Map;
 import mardun.core.costing.LabourRates;
+import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.making.SetUpSpread;
 import mardun.core.making.WorkKind;
@@ -14,6 +15,7 @@ import org.joda.money.Money;
  * What the maker has settled once for all batches.
  *
  * @param hourlyRate what an hour of work is usually worth
+ * @param overheads what bags bear of what none takes by itself
  * @param otherRates of kinds of work that are paid otherwise
  * @param thickestSeam the thickest seam that the machine sews
  * @param endTrim what is cut off the end of a roll of trim before lengths are cut from it
@@ -23,7 +25,7 @@ import org.joda.money.Money;
  */
 public record Workroom(
         Money hourlyRate,
-        Money overheadPerHour,
+        Overheads overheads,
         Channel stall,
         PriceChoice prices,
         Length thickestSeam,
@@ -37,7 +39,7 @@ public record Workroom(
         otherRates = Map.copyOf(otherRates);
     }
 
-    /** One where all work is paid alike. */
+    /** One where all work is paid alike, and overheads go by the hour. */
     public Workroom(
             Money hourlyRate,
             Money overheadPerHour,
@@ -48,7 +50,17 @@ public record Workroom(
             Length keptLength,
             SetUpSpread setUps,
             WasteSchool waste) {
-        this(hourlyRate, overheadPerHour, stall, prices, thickestSeam, endTrim, keptLength, setUps, waste, Map.of());
+        this(
+                hourlyRate,
+                Overheads.of(overheadPerHour),
+                stall,
+                prices,
+                thickestSeam,
+                endTrim,
+                keptLength,
+                setUps,
+                waste,
+                Map.of());
     }
 
     /** What an hour of each kind of work is worth. */

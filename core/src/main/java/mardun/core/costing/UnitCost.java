@@ -1,5 +1,6 @@
 package mardun.core.costing;
 
+import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -20,7 +21,7 @@ import org.joda.money.Money;
 
 /**
  * What one unit of a batch really costs: material by what the batch takes, labour by its hands-on time, overheads by
- * bench hour. What was spoiled is borne by those that came out well. Everything is exact until the end; the full cost is
+ * bench hour, as a share of the two, or both. What was spoiled is borne by those that came out well. Everything is exact until the end; the full cost is
  * rounded to the minor unit, and the parts are rounded so that they add up to it.
  *
  * @param full what one that came out well costs, or will if all do
@@ -29,6 +30,7 @@ import org.joda.money.Money;
  * @param overhead for one that was begun
  * @param spoiled the share of what the spoiled ones cost; empty where none is
  * @param good how many carry the cost
+ * @param overheadShare which share of material and labour is in the overheads
  */
 public record UnitCost(
         Figure<Money> full,
@@ -37,7 +39,8 @@ public record UnitCost(
         Figure<Money> overhead,
         Optional<Figure<Money>> spoiled,
         List<MaterialCost> lines,
-        int good) {
+        int good,
+        BigDecimal overheadShare) {
 
     /** What a material costs in one that was begun. */
     public record MaterialCost(String name, Figure<Money> cost) {}
@@ -45,17 +48,16 @@ public record UnitCost(
     private static final int SHARE_DIGITS = 4;
     private static final String TO_MINOR = "rounded once, half up";
     private static final String TO_SUM = "rounded so that the parts add up to the whole";
-    private static final long NANOS_PER_HOUR = Duration.ofHours(1).toNanos();
 
     /**
      * The cost of one unit.
      *
      * @param lines what the batch takes; their order is the order of {@link #lines()}
      * @param rates what an hour of work is worth, by its kind
-     * @param overheadPerHour thread, power, blades, machine wear, for an hour at the bench
+     * @param overheads thread, power, blades, machine wear
      */
-    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour) {
-        return of(lines, time, rates, overheadPerHour, time.units());
+    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Overheads overheads) {
+        return of(lines, time, rates, overheads, time.units());
     }
 
     /**
@@ -63,17 +65,19 @@ public record UnitCost(
      *
      * @param good from 1 to the units of the batch
      */
-    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour, int good) {
+    public static UnitCost of(List<CostLine> lines, WorkTime time, LabourRates rates, Overheads overheads, int good) {
         if (good < 1 || good > time.units()) {
             throw new IllegalArgumentException("of " + time.units() + " can't come out well: " + good);
         }
-        CurrencyUnit currency = overheadPerHour.getCurrencyUnit();
+        CurrencyUnit currency = overheads.perHour().getCurrencyUnit();
         int units = time.units();
         List<BigFraction> exactLines =
                 lines.stream().map(line -> line.borne().divide(units)).toList();
         BigFraction exactMaterial = exactLines.stream().reduce(BigFraction.ZERO, BigFraction::add);
         BigFraction exactLabour = rates.worth(time.byKind()).divide(units);
-        BigFraction exactOverhead = forHours(overheadPerHour, time).divide(units);
+        BigFraction exactOverhead = overheads
+                .borne(time.asBatch().value(), exactMaterial.add(exactLabour).multiply(units))
+                .divide(units);
         BigFraction exactEach = exactMaterial.add(exactLabour).add(exactOverhead);
         BigFraction exactSpoiled = exactEach.multiply(BigFraction.of(units - good, good));
         long full = Apportionment.rounded(exactEach.add(exactSpoiled));
@@ -90,12 +94,15 @@ public record UnitCost(
         Figure<Money> labour = rates.isOne()
                 ? hours("Labour is hands-on time at the hourly rate.", "hourly rate", rates.usual(), time, labourOfOne)
                 : byKind(rates, time, labourOfOne);
-        Figure<Money> overhead = hours(
-                "Thread, power, blades and wear, by the hour at the bench.",
-                "overheads for an hour",
-                overheadPerHour,
-                time,
-                Money.ofMinor(currency, parts.get(2)));
+        Money overheadOfOne = Money.ofMinor(currency, parts.get(2));
+        Figure<Money> overhead = overheads.hasShare()
+                ? withShare(overheads, time, material, labour, overheadOfOne)
+                : hours(
+                        "Thread, power, blades and wear, by the hour at the bench.",
+                        "overheads for an hour",
+                        overheads.perHour(),
+                        time,
+                        overheadOfOne);
         Optional<Figure<Money>> spoiled = good == units
                 ? Optional.empty()
                 : Optional.of(spoiled(exactEach, units, good, Money.ofMinor(currency, parts.get(3))));
@@ -116,7 +123,34 @@ public record UnitCost(
                 overhead,
                 spoiled,
                 List.copyOf(costs),
-                good);
+                good,
+                overheads.share());
+    }
+
+    /** Overheads of which some go with material and labour. */
+    private static Figure<Money> withShare(
+            Overheads overheads, WorkTime time, Figure<Money> material, Figure<Money> labour, Money result) {
+        boolean byTheHour = !overheads.perHour().isZero();
+        Working.Builder told = Working.of(
+                        byTheHour
+                                ? "Overheads by the hour at the bench, and a share of material and labour."
+                                : "Overheads as a share of material and labour.")
+                .expression((byTheHour ? "{time} ÷ {n} × {rate} + " : "") + "{share} × ({material} + {labour})");
+        if (byTheHour) {
+            told.input(
+                            "time",
+                            "hands-on time of the batch",
+                            Value.of(time.asBatch().value()))
+                    .input("n", "units", Value.of(time.units()))
+                    .input("rate", "overheads for an hour", Value.of(overheads.perHour()));
+        }
+        return new Figure<>(
+                result,
+                told.input("share", "share", new Value.Share(overheads.share()))
+                        .input("material", "material", Value.of(material.value()), material.working())
+                        .input("labour", "labour", Value.of(labour.value()), labour.working())
+                        .rounded(TO_SUM)
+                        .gives(Value.of(result)));
     }
 
     private static Figure<Money> spoiled(BigFraction exactEach, int units, int good, Money result) {
@@ -154,18 +188,13 @@ public record UnitCost(
                         .gives(Value.of(result)));
     }
 
-    private static BigFraction forHours(Money perHour, WorkTime time) {
-        return BigFraction.of(perHour.getAmountMinorLong())
-                .multiply(BigFraction.of(time.asBatch().value().toNanos(), NANOS_PER_HOUR));
-    }
-
     /** What all units cost together, in exact minor units. */
-    public static BigFraction exact(List<CostLine> lines, WorkTime time, LabourRates rates, Money overheadPerHour) {
-        return lines.stream()
+    public static BigFraction exact(List<CostLine> lines, WorkTime time, LabourRates rates, Overheads overheads) {
+        BigFraction others = lines.stream()
                 .map(CostLine::borne)
                 .reduce(BigFraction.ZERO, BigFraction::add)
-                .add(rates.worth(time.byKind()))
-                .add(forHours(overheadPerHour, time));
+                .add(rates.worth(time.byKind()));
+        return others.add(overheads.borne(time.asBatch().value(), others));
     }
 
     private static Figure<Money> line(CostLine line, int units, Money result) {

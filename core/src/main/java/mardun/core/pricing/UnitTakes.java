@@ -21,12 +21,26 @@ import org.joda.money.Money;
  * @param batchTime hands-on time of all that are begun
  * @param units how many are begun, one or more
  * @param good how many of them carry the cost
+ * @param overheadShare which share of material and labour is in the overheads; the rest of them goes by the hour
  */
 public record UnitTakes(
-        Money material, Money labour, Money overhead, Money spoiled, Duration batchTime, int units, int good) {
+        Money material,
+        Money labour,
+        Money overhead,
+        Money spoiled,
+        Duration batchTime,
+        int units,
+        int good,
+        BigDecimal overheadShare) {
 
     private static final BigInteger NANOS_PER_HOUR =
             BigInteger.valueOf(Duration.ofHours(1).toNanos());
+
+    /** One whose overheads go by the hour alone. */
+    public UnitTakes(
+            Money material, Money labour, Money overhead, Money spoiled, Duration batchTime, int units, int good) {
+        this(material, labour, overhead, spoiled, batchTime, units, good, BigDecimal.ZERO);
+    }
 
     public static UnitTakes of(UnitCost cost, WorkTime time) {
         Money nothing = Money.zero(cost.full().value().getCurrencyUnit());
@@ -37,20 +51,21 @@ public record UnitTakes(
                 cost.spoiled().map(figure -> figure.value()).orElse(nothing),
                 time.asBatch().value(),
                 time.units(),
-                cost.good());
+                cost.good(),
+                cost.overheadShare());
     }
 
     /** The same if its material cost so much more, or less where the share is below zero. */
     public UnitTakes dearer(BigDecimal share) {
         BigFraction factor = BigFraction.ONE.add(Exact.of(share));
-        return with(times(material, factor), labour, overhead, batchTime);
+        return with(times(material, factor), labour, BigFraction.ONE, batchTime);
     }
 
     /** The same if an hour were paid otherwise. */
     public UnitTakes paid(Money anHour) {
         BigFraction hoursEach = BigFraction.of(BigInteger.valueOf(batchTime.toNanos()), NANOS_PER_HOUR)
                 .divide(units);
-        return with(material, times(anHour, hoursEach), overhead, batchTime);
+        return with(material, times(anHour, hoursEach), BigFraction.ONE, batchTime);
     }
 
     /** The same if each took so much less time, or more where it is below zero; no bag is made in less than no time. */
@@ -61,7 +76,7 @@ public record UnitTakes(
             return this;
         }
         BigFraction part = BigFraction.of(BigInteger.valueOf(time.toNanos()), BigInteger.valueOf(batchTime.toNanos()));
-        return with(material, times(labour, part), times(overhead, part), time);
+        return with(material, times(labour, part), part, time);
     }
 
     /**
@@ -72,7 +87,7 @@ public record UnitTakes(
      */
     public UnitTakes wishing(Duration each, Money more) {
         UnitTakes slower = faster(each.negated());
-        return slower.with(material.plus(more), slower.labour, slower.overhead, slower.batchTime);
+        return slower.with(material.plus(more), slower.labour, BigFraction.ONE, slower.batchTime);
     }
 
     /**
@@ -83,7 +98,7 @@ public record UnitTakes(
     public UnitTakes making(int anHour) {
         Duration time = Duration.ofHours(1).multipliedBy(good).dividedBy(anHour);
         BigFraction part = BigFraction.of(BigInteger.valueOf(time.toNanos()), BigInteger.valueOf(batchTime.toNanos()));
-        return with(material, times(labour, part), times(overhead, part), time);
+        return with(material, times(labour, part), part, time);
     }
 
     /**
@@ -93,15 +108,35 @@ public record UnitTakes(
      * @param left what is left of a price, in money
      */
     public Optional<BigFraction> manyFor(Money anHour, Money left) {
-        BigFraction one = Exact.minor(left).subtract(Exact.minor(material).multiply(BigFraction.of(units, good)));
-        BigFraction overheadOfAnHour =
-                Exact.minor(overhead).multiply(BigFraction.of(units, good)).divide(hours());
+        BigFraction begun = BigFraction.of(units, good);
+        BigFraction share = Exact.of(overheadShare);
+        BigFraction takesItself = Exact.minor(material).multiply(share.add(1)).multiply(begun);
+        BigFraction one = Exact.minor(left).subtract(takesItself);
+        BigFraction overheadOfAnHour = overheadByTheHour()
+                .add(share.multiply(Exact.minor(labour)))
+                .multiply(begun)
+                .divide(hours());
         return one.signum() <= 0
                 ? Optional.empty()
                 : Optional.of(Exact.minor(anHour).add(overheadOfAnHour).divide(one));
     }
 
-    private UnitTakes with(Money newMaterial, Money newLabour, Money newOverhead, Duration newTime) {
+    /** What of the overheads goes by the hour, exact. */
+    private BigFraction overheadByTheHour() {
+        return Exact.minor(overhead).subtract(Exact.of(overheadShare).multiply(Exact.minor(material.plus(labour))));
+    }
+
+    /**
+     * The same with other material, labour and time.
+     *
+     * @param part of the overheads that go by the hour
+     */
+    private UnitTakes with(Money newMaterial, Money newLabour, BigFraction part, Duration newTime) {
+        Money newOverhead = Money.ofMinor(
+                material.getCurrencyUnit(),
+                Apportionment.rounded(overheadByTheHour()
+                        .multiply(part)
+                        .add(Exact.of(overheadShare).multiply(Exact.minor(newMaterial.plus(newLabour))))));
         Money each = newMaterial.plus(newLabour).plus(newOverhead);
         return new UnitTakes(
                 newMaterial,
@@ -110,7 +145,8 @@ public record UnitTakes(
                 times(each, BigFraction.of(units - good, good)),
                 newTime,
                 units,
-                good);
+                good,
+                overheadShare);
     }
 
     private static Money times(Money money, BigFraction factor) {

@@ -58,10 +58,10 @@ class LabourRatesTest {
                 .containsEntry(WorkKind.CUTTING, Duration.ofMinutes(50))
                 .containsEntry(WorkKind.SEWING, Duration.ofMinutes(125))
                 .containsEntry(WorkKind.PRESSING, Duration.ofMinutes(30));
-        UnitCost cost = UnitCost.of(List.of(), time, RATES, NOTHING);
+        UnitCost cost = UnitCost.of(List.of(), time, RATES, Overheads.of(NOTHING));
         assertThat(cost.labour().value()).isEqualTo(eur(700));
         assertThat(cost.labour().working().inputs()).hasSize(7);
-        assertThat(UnitCost.of(List.of(), time, LabourRates.of(eur(2_000)), NOTHING)
+        assertThat(UnitCost.of(List.of(), time, LabourRates.of(eur(2_000)), Overheads.of(NOTHING))
                         .labour()
                         .value())
                 .as("205 minutes at 20")
