@@ -173,6 +173,10 @@ describe('the order of work', () => {
           .map((one) => (one.body as Schemas['WishesForm']).wishes.bundle),
       ).toEqual([undefined, 6]),
     );
+    fireEvent.click(screen.getByLabelText('Stop for the day only where it can be put away'));
+    await waitFor(() =>
+      expect(sent.some((one) => (one.body as Schemas['WishesForm'] | undefined)?.wishes?.putAway)).toBe(true),
+    );
     fireEvent.click(screen.getByLabelText('To the press as seldom as may be'));
     await waitFor(() =>
       expect(sent.some((one) => (one.body as Schemas['WishesForm'] | undefined)?.wishes?.pressInOneGo)).toBe(

@@ -97,6 +97,17 @@ it('shows what is done on a day, what to change, and where to stop', async () =>
   expect(screen.getByText('At the sea')).toBeInTheDocument();
 });
 
+it('says what lies there in the evening, and what a batch that is put away each day costs', async () => {
+  const lies = '3 bags of batch 5 can’t be put away: “Turn, fill” is done, what comes after it isn’t.';
+  const putAway = 'Days end only where it can be put away: that costs no day.';
+  server({
+    '/api/days': { ...days([outlook({ putAway })]), days: [dayOf('2026-11-28', 2, { lies })] },
+  });
+  rendered(<DaysPage />);
+  expect(await screen.findByText(lies)).toBeVisible();
+  expect(screen.getByText(putAway)).toBeVisible();
+});
+
 it('tells what other hours would change before they are kept, typed key by key', async () => {
   const sent = server({
     '/api/days/what-if': [

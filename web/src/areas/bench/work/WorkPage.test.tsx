@@ -193,6 +193,21 @@ describe('the screen beside the machine', () => {
     await waitFor(() => expect([...known.values()].map((entry) => entry.line)).toEqual([2]));
   });
 
+  it('tells which bags stand where, also what nobody heard of yet', async () => {
+    const { known } = bench(workView(turn('Sew the zip', part(1, 0)), turn('Box it', part(1, 0))));
+    await open();
+    await screen.findByRole('heading', { name: 'Sew the zip' });
+    await userEvent.keyboard('l');
+    expect(screen.queryByRole('region', { name: 'Which bags stand where' })).not.toBeInTheDocument();
+    await userEvent.keyboard('l{Enter}');
+    expect(await screen.findByText('1 of 3.')).toBeInTheDocument();
+    await userEvent.keyboard('l');
+    const where = screen.getByRole('region', { name: 'Which bags stand where' });
+    expect(where).toHaveTextContent('bag 1 waits for “Box it”');
+    expect(where).toHaveTextContent('bags 2 to 3 wait for “Sew the zip”');
+    await waitFor(() => expect(worked(known)).toBe(1));
+  });
+
   it('takes other keys, such as a pedal types', async () => {
     const { known } = bench(workView(turn('Sew the zip', part(1, 0)), turn('Box it', part(1, 0))));
     await open();

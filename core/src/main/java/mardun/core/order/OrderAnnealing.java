@@ -76,7 +76,7 @@ final class OrderAnnealing {
     }
 
     /** Goes through an order from a place on, and notes what there is before each place. */
-    private void note(int[] order, int[] station, int from) {
+    void note(int[] order, int[] station, int from) {
         if (from == 0) {
             hereBefore[0] = problem.startStation();
             costBefore[0] = 0;
@@ -110,7 +110,7 @@ final class OrderAnnealing {
      * @param first the first place that differs
      * @param last after the last one
      */
-    private int cost(int[] order, int[] station, int first, int last) {
+    int cost(int[] order, int[] station, int first, int last) {
         System.arraycopy(onBefore, first * slots, on, 0, slots);
         int here = hereBefore[first];
         int cost = costBefore[first];

@@ -148,6 +148,36 @@ class DayPlannerTest {
         assertThat(plan.ready("other")).contains(MONDAY);
     }
 
+    /** Where each evening has room for what must be done in one go, nothing ever lies there half made; by one person, whatever else is to be done. */
+    @Test
+    void nothingLiesHalfMadeWhereADayIsLongEnough() {
+        Random random = new Random(12);
+        for (int round = 0; round < 200; round++) {
+            List<Job> jobs = new ArrayList<>();
+            for (int number = 0; number < 1 + random.nextInt(4); number++) {
+                List<Task> tasks = new ArrayList<>();
+                for (int task = 0; task < 2 + random.nextInt(6); task++) {
+                    int bags = 1 + random.nextInt(6);
+                    Integer[] after = task == 0 ? new Integer[0] : new Integer[] {task - 1};
+                    boolean goesOn = random.nextInt(3) == 0;
+                    int minutes = 1 + random.nextInt(4);
+                    tasks.add(goesOn ? loose(bags, minutes, after) : task(bags, minutes, 0, after));
+                }
+                jobs.add(new Job(
+                        "job " + number,
+                        false,
+                        random.nextBoolean() ? Optional.empty() : Optional.of(MONDAY.plusDays(random.nextInt(9))),
+                        Optional.empty(),
+                        tasks,
+                        true));
+            }
+            FreeTime free = hours(3);
+            DayPlan plan = new DayPlanner(jobs, free, NOTHING, Standing.UNKNOWN, MONDAY).lay();
+            assertThat(PutAway.notPutAway(jobs, plan)).as("round %d", round).isEmpty();
+            check(plan, jobs, free);
+        }
+    }
+
     /** No day is long enough: the bags are begun in the morning, and it is said how many lie there in the evening. */
     @Test
     void whatNeverFitsADayIsBegunInTheMorning() {
