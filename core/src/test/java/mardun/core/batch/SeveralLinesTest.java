@@ -1,6 +1,7 @@
 package mardun.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
 import java.time.Duration;
@@ -13,7 +14,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.core.batch.CutList.PieceLine;
+import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
@@ -257,6 +260,35 @@ class SeveralLinesTest {
             plan.needs()
                     .forEach(need -> assertThat(need.amount())
                             .isLessThanOrEqualTo(alone.get(need.supply().key())));
+        }
+    }
+
+    /** Overheads that go with material and labour add up over the lines as well, and are that share of the two. */
+    @Test
+    void aShareForOverheadsIsOfAllLinesTogether() {
+        Random random = new Random(6);
+        for (int round = 0; round < 40; round++) {
+            Workroom byTheHour = workroom(SetUpSpread.BY_UNITS, WasteSchool.values()[random.nextInt(2)]);
+            BigDecimal share = BigDecimal.valueOf(1 + random.nextInt(60), 2);
+            Workroom byShare = new Workroom(
+                    byTheHour.hourlyRate(),
+                    new Overheads(Money.zero(EUR), share),
+                    byTheHour.stall(),
+                    byTheHour.prices(),
+                    byTheHour.thickestSeam(),
+                    byTheHour.endTrim(),
+                    byTheHour.keptLength(),
+                    byTheHour.setUps(),
+                    byTheHour.waste(),
+                    byTheHour.otherRates());
+            BatchPlan plan = planner.plan(random(random), byShare);
+            assertWhole(plan);
+            Map<String, Long> parts = plan.parts().stream()
+                    .collect(Collectors.toMap(
+                            BatchPlan.CostPart::name, part -> part.cost().getAmountMinorLong()));
+            long overheads = parts.remove("overheads");
+            long others = parts.values().stream().mapToLong(Long::longValue).sum();
+            assertThat(overheads).isCloseTo(Math.round(others * share.doubleValue()), within(parts.size() + 1L));
         }
     }
 
