@@ -4140,6 +4140,7 @@ export interface components {
       fees: components['schemas']['FeeForm'][];
       /** @enum {string} */
       kind: 'BUYERS' | 'RESELLER';
+      listingMinutes?: string;
       name: string;
       packing: string;
       packingMinutes: string;

@@ -27,6 +27,7 @@ const NEW: Form = {
   postage: '',
   packing: '',
   packingMinutes: '',
+  listingMinutes: '',
 };
 const FEE: Fee = {
   name: '',
@@ -254,6 +255,12 @@ function ChannelPanel({ channel, onClose }: { channel: Channel | undefined; onCl
             inputMode="decimal"
             error={on('packingMinutes')}
             {...register('packingMinutes')}
+          />
+          <TextField
+            label="Photographing and listing, minutes for each bag sold"
+            inputMode="decimal"
+            error={on('listingMinutes')}
+            {...register('listingMinutes')}
           />
           <SelectField label="Sales tax" {...register('taxMode')}>
             <option value="NONE">none</option>

@@ -15,6 +15,8 @@ const KINDS = [
   { kind: 'CUTTING', name: 'cutting' },
   { kind: 'PRESSING', name: 'pressing' },
   { kind: 'HANDWORK', name: 'work by hand' },
+  { kind: 'PACKING', name: 'packing' },
+  { kind: 'LISTING', name: 'photographing and listing' },
 ] as const;
 
 /** How the maker comes to prices. */

@@ -268,6 +268,41 @@ class PricesTest {
         return APP.put("/api/settings", settings.put("overheadShare", percent));
     }
 
+    /** 12 minutes of packing a sale at 30.00 an hour are 6.00, 6 minutes of listing a bag at 10.00 are 1.00. */
+    @Test
+    @Order(9)
+    void packingPhotographingAndListingHaveRatesOfTheirOwn() {
+        Map<String, Object> posted = channel("By post {ç}");
+        posted.put("packingMinutes", "12");
+        posted.put("listingMinutes", "often");
+        assertThat(add(posted).on("listingMinutes")).contains("often");
+        posted.put("listingMinutes", "6");
+        JsonNode channel = bench.ok(add(posted));
+        assertThat(channel.get("says").asString()).contains("photographing and listing 6 min a bag");
+        long id = channel.get("id").asLong();
+        var choice = (tools.jackson.databind.node.ObjectNode) bench.ok(APP.get("/api/prices/choice"));
+        choice.set("rates", choice.objectNode().put("PACKING", "30").put("LISTING", "10"));
+        var kept = (tools.jackson.databind.node.ObjectNode) bench.ok(APP.put("/api/prices/choice", choice));
+        assertThat(taken(id, "packing, 12 min")).isEqualTo(600);
+        assertThat(taken(id, "photographing and listing, 6 min")).isEqualTo(100);
+        kept.set("rates", choice.objectNode());
+        bench.ok(APP.put("/api/prices/choice", kept));
+    }
+
+    private static long taken(long channel, String fee) {
+        JsonNode curve = bench.ok(
+                        APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium() + "&channel=" + channel))
+                .get("curve");
+        JsonNode lines = curve.get(curve.size() - 1).get("lines");
+        return lines.valueStream()
+                .filter(line -> line.get("name").asString().equals(fee))
+                .findFirst()
+                .orElseThrow()
+                .get("amount")
+                .get("minor")
+                .asLong();
+    }
+
     /** Three of a set for 40.00 are 13.33 each; what was taken back wasn't sold. */
     @Test
     @Order(7)

@@ -1,8 +1,8 @@
 package mardun.app.channel;
 
 import mardun.app.id.ChannelId;
+import mardun.core.costing.LabourRates;
 import mardun.core.pricing.Channel;
-import org.joda.money.Money;
 
 /**
  * A way of selling, on the terms that hold now.
@@ -15,9 +15,9 @@ public record KeptChannel(
     /**
      * The channel as the core takes it.
      *
-     * @param hourlyRate at which packing is reckoned
+     * @param rates at which packing and listing are reckoned
      */
-    public Channel channel(Money hourlyRate) {
-        return new Channel(name, kind, terms.terms(hourlyRate));
+    public Channel channel(LabourRates rates) {
+        return new Channel(name, kind, terms.terms(rates));
     }
 }

@@ -5,6 +5,8 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mardun.core.costing.LabourRates;
+import mardun.core.making.WorkKind;
 import mardun.core.pricing.Fee;
 import mardun.core.pricing.Tax;
 import mardun.core.pricing.Terms;
@@ -18,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param taxRate as a share
  * @param packingMinor what packing one sale takes of paper, bags and boxes
  * @param packingMinutes hands-on minutes for packing one sale
+ * @param listingMinutes hands-on minutes for photographing and listing, for each bag that is sold; absent in what was kept before there
+ *     were any, for none
  */
 public record TermsDocument(
         List<FeeRow> fees,
@@ -27,7 +31,12 @@ public record TermsDocument(
         long postagePaidMinor,
         long postageMinor,
         long packingMinor,
-        BigDecimal packingMinutes) {
+        BigDecimal packingMinutes,
+        @Nullable BigDecimal listingMinutes) {
+
+    public TermsDocument {
+        listingMinutes = listingMinutes == null ? BigDecimal.ZERO : listingMinutes;
+    }
 
     private static final BigDecimal MINUTES_PER_HOUR = BigDecimal.valueOf(60);
 
@@ -100,12 +109,13 @@ public record TermsDocument(
 
     /** Only what the channel itself takes: without packing and postage, which the maker pays. */
     public TermsDocument theirs() {
-        return new TermsDocument(fees, taxMode, taxRate, unitsPerSale, 0, 0, 0, BigDecimal.ZERO);
+        return new TermsDocument(fees, taxMode, taxRate, unitsPerSale, 0, 0, 0, BigDecimal.ZERO, null);
     }
 
     /** One that takes nothing. */
     public static TermsDocument free() {
-        return new TermsDocument(List.of(), Tax.Mode.NONE, BigDecimal.ZERO, BigDecimal.ONE, 0, 0, 0, BigDecimal.ZERO);
+        return new TermsDocument(
+                List.of(), Tax.Mode.NONE, BigDecimal.ZERO, BigDecimal.ONE, 0, 0, 0, BigDecimal.ZERO, null);
     }
 
     /** A share of every price, and an amount for each bag. */
@@ -128,7 +138,8 @@ public record TermsDocument(
                 0,
                 0,
                 0,
-                BigDecimal.ZERO);
+                BigDecimal.ZERO,
+                null);
     }
 
     /** Terms as they are kept, with packing among the fees. */
@@ -141,27 +152,27 @@ public record TermsDocument(
                 terms.postagePaid().getAmountMinorLong(),
                 terms.postage().getAmountMinorLong(),
                 0,
-                BigDecimal.ZERO);
+                BigDecimal.ZERO,
+                null);
     }
 
     /**
-     * The terms as the core takes them; packing is a fee of each sale.
+     * The terms as the core takes them; packing is a fee of each sale, photographing and listing one of each bag.
      *
-     * @param hourlyRate at which packing is reckoned
+     * @param rates at which these are reckoned
      */
-    public Terms terms(Money hourlyRate) {
-        CurrencyUnit currency = hourlyRate.getCurrencyUnit();
+    public Terms terms(LabourRates rates) {
+        CurrencyUnit currency = rates.usual().getCurrencyUnit();
         List<Fee> all =
                 new ArrayList<>(fees.stream().map(row -> row.fee(currency)).toList());
         if (packingMinor > 0) {
             all.add(Fee.fixed("packing material", Fee.Basis.SALE, Money.ofMinor(currency, packingMinor)));
         }
         if (packingMinutes.signum() > 0) {
-            all.add(Fee.fixed(
-                    "packing, " + packingMinutes.stripTrailingZeros().toPlainString() + " min",
-                    Fee.Basis.SALE,
-                    hourlyRate.multipliedBy(
-                            packingMinutes.divide(MINUTES_PER_HOUR, 12, RoundingMode.HALF_UP), RoundingMode.HALF_UP)));
+            all.add(work(WorkKind.PACKING, packingMinutes, Fee.Basis.SALE, rates));
+        }
+        if (listingMinutes.signum() > 0) {
+            all.add(work(WorkKind.LISTING, listingMinutes, Fee.Basis.UNIT, rates));
         }
         return new Terms(
                 all,
@@ -169,5 +180,14 @@ public record TermsDocument(
                 unitsPerSale,
                 Money.ofMinor(currency, postagePaidMinor),
                 Money.ofMinor(currency, postageMinor));
+    }
+
+    private static Fee work(WorkKind kind, BigDecimal minutes, Fee.Basis basis, LabourRates rates) {
+        return Fee.fixed(
+                kind.words() + ", " + minutes.stripTrailingZeros().toPlainString() + " min",
+                basis,
+                rates.of(kind)
+                        .multipliedBy(
+                                minutes.divide(MINUTES_PER_HOUR, 12, RoundingMode.HALF_UP), RoundingMode.HALF_UP));
     }
 }

@@ -102,7 +102,8 @@ class DemoPrices {
                 posted.get(0),
                 posted.get(1),
                 posted.get(2),
-                posted.get(3));
+                posted.get(3),
+                null);
     }
 
     private void add(ChannelForm terms) {

@@ -22,6 +22,7 @@ import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.batch.Workroom;
+import mardun.core.costing.LabourRates;
 import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.CuttingBill;
@@ -514,7 +515,7 @@ public record FrozenInputs(
         }
 
         Channel channel(String name, CurrencyUnit unit) {
-            return new Channel(name, kind, terms.terms(Money.zero(unit)));
+            return new Channel(name, kind, terms.terms(LabourRates.of(Money.zero(unit))));
         }
 
         PriceChoice choice(PriceChoice plain, CurrencyUnit unit) {

@@ -25,6 +25,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.core.making.WorkKind;
 import mardun.core.pricing.Fee;
 import mardun.core.pricing.Tax;
 import org.jspecify.annotations.Nullable;
@@ -128,9 +129,12 @@ public class ChannelService {
                 money("postagePaid", form.postagePaid(), fields, current).orElse(0L),
                 money("postage", form.postage(), fields, current).orElse(0L),
                 money("packing", form.packing(), fields, current).orElse(0L),
-                form.packingMinutes().isBlank()
-                        ? BigDecimal.ZERO
-                        : fields.decimal("packingMinutes", form.packingMinutes(), BigDecimal.ZERO, MOST_MINUTES));
+                minutes("packingMinutes", form.packingMinutes(), fields),
+                minutes("listingMinutes", form.listingMinutes() == null ? "" : form.listingMinutes(), fields));
+    }
+
+    private static BigDecimal minutes(String field, String typed, FieldReader fields) {
+        return typed.isBlank() ? BigDecimal.ZERO : fields.decimal(field, typed, BigDecimal.ZERO, MOST_MINUTES);
     }
 
     private static FeeRow fee(String place, FeeForm form, FieldReader fields, Settings current) {
@@ -199,7 +203,8 @@ public class ChannelService {
                 words.amount(terms.postagePaidMinor()),
                 words.amount(terms.postageMinor()),
                 words.amount(terms.packingMinor()),
-                words.plain(terms.packingMinutes()));
+                words.plain(terms.packingMinutes()),
+                words.plain(terms.listingMinutes()));
     }
 
     /** Writes terms with the maker's mark and currency. */
@@ -265,9 +270,12 @@ public class ChannelService {
             String packing = terms.packingMinor() == 0 && terms.packingMinutes().signum() == 0
                     ? ""
                     : "packing " + amount(terms.packingMinor()) + " and " + plain(terms.packingMinutes()) + " min";
+            String listing = terms.listingMinutes().signum() == 0
+                    ? ""
+                    : WorkKind.LISTING.words() + " " + plain(terms.listingMinutes()) + " min a bag";
             String all = Stream.concat(
                             terms.fees().stream().filter(Words::isTaken).map(this::fee),
-                            Stream.of(units, tax, postage, packing))
+                            Stream.of(units, tax, postage, packing, listing))
                     .filter(part -> !part.isEmpty())
                     .collect(Collectors.joining("; "));
             return all.isEmpty() ? "takes nothing" : all;

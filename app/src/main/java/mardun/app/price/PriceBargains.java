@@ -89,7 +89,7 @@ class PriceBargains {
     }
 
     private Terms terms(@Nullable ChannelId id, Settings current) {
-        return channels.find(id).channel(current.workroom().hourlyRate()).terms();
+        return channels.find(id).channel(current.workroom().rates()).terms();
     }
 
     private static BargainView view(Bargain bargain, ViewWriter writer) {

@@ -115,7 +115,7 @@ public class PriceBook {
     private Map<PricePlace, Money> workOutAsked(ChannelId id) {
         Settings current = settings.current();
         PriceChoice choice = current.workroom().prices();
-        Channel channel = channels.find(id).channel(current.workroom().hourlyRate());
+        Channel channel = channels.find(id).channel(current.workroom().rates());
         Map<PricePlace, Money> asked = new HashMap<>();
         rows(id).forEach(row -> row.price(channel, choice, current).ifPresent(price -> asked.put(row.place(), price)));
         return asked;
@@ -133,7 +133,7 @@ public class PriceBook {
         Money wanted = current.workroom().hourlyRate();
         PriceChoice choice = current.workroom().prices();
         Money least = choice.leastRate().orElse(wanted);
-        Channel channel = entity.channel(wanted);
+        Channel channel = entity.channel(current.workroom().rates());
         return new BookView(
                 entity.id(),
                 entity.name(),
@@ -175,7 +175,7 @@ public class PriceBook {
         KeptChannel entity = channels.find(places.get(0).channelId());
         Money wanted = current.workroom().hourlyRate();
         PriceChoice choice = current.workroom().prices();
-        Channel channel = entity.channel(wanted);
+        Channel channel = entity.channel(current.workroom().rates());
         List<Optional<Priced>> priced = rows(entity.id()).stream()
                 .filter(row -> places.contains(row.place()))
                 .sorted(Comparator.comparingInt(row -> places.indexOf(row.place())))
@@ -235,7 +235,7 @@ public class PriceBook {
         Map<ChannelId, List<PricePlace>> byChannel =
                 form.places().stream().collect(Collectors.groupingBy(PricePlace::channelId));
         byChannel.forEach((id, places) -> {
-            Channel channel = channels.find(id).channel(current.workroom().hourlyRate());
+            Channel channel = channels.find(id).channel(current.workroom().rates());
             for (Row row : rows(id)) {
                 Optional<Money> before = row.price(channel, choice, current);
                 if (places.contains(row.place()) && before.isPresent()) {

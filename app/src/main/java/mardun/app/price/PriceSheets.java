@@ -134,7 +134,7 @@ public class PriceSheets {
             this.takes = UnitTakes.of(cost, size.time());
             this.entity = entity;
             this.wanted = current.workroom().hourlyRate();
-            this.channel = entity.channel(wanted);
+            this.channel = entity.channel(current.workroom().rates());
             this.choice = current.workroom().prices();
             this.least = choice.leastRate().orElse(wanted);
             this.writer = current.writer();

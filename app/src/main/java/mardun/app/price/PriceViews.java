@@ -37,6 +37,7 @@ public final class PriceViews {
      * @param postage what it costs
      * @param packing paper, bags and boxes for one sale
      * @param packingMinutes hands-on minutes for packing one sale
+     * @param listingMinutes hands-on minutes for photographing and listing, for each bag that is sold; absent for none
      */
     public record ChannelForm(
             long version,
@@ -49,7 +50,8 @@ public final class PriceViews {
             @NotNull @Size(max = 60) String postagePaid,
             @NotNull @Size(max = 60) String postage,
             @NotNull @Size(max = 60) String packing,
-            @NotNull @Size(max = 60) String packingMinutes) {}
+            @NotNull @Size(max = 60) String packingMinutes,
+            @Nullable @Size(max = 60) String listingMinutes) {}
 
     /**
      * A channel that is added.

@@ -105,10 +105,10 @@ class PriceWhatIf {
             then = then.paid(rate.get());
             changed.add("an hour at " + writer.money(rate.get()).amount());
         }
-        Channel here = channels.find(asked.channel()).channel(current.workroom().hourlyRate());
+        Channel here = channels.find(asked.channel()).channel(current.workroom().rates());
         Channel there = asked.otherChannel() == null
                 ? here
-                : channels.find(asked.otherChannel()).channel(current.workroom().hourlyRate());
+                : channels.find(asked.otherChannel()).channel(current.workroom().rates());
         if (!there.name().equals(here.name())) {
             changed.add("sold through " + there.name());
         }

@@ -81,7 +81,7 @@ class PricesSheet implements ListSheet {
         List<CostedSize> sizes = bagCosts.costed();
         for (KeptChannel kept : channels.all()) {
             if (!kept.putAway()) {
-                Channel channel = kept.channel(current.workroom().hourlyRate());
+                Channel channel = kept.channel(current.workroom().rates());
                 Map<PricePlace, SetPrices.Set> set = prices.in(kept.id());
                 sizes.forEach(size ->
                         write(sheet, size, channel, Optional.ofNullable(set.get(place(size, kept))), choice, current));

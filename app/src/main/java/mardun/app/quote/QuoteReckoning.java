@@ -208,7 +208,7 @@ class QuoteReckoning {
             this.deposit = deposit;
             this.current = current;
             this.channel =
-                    channels.find(form.channelId()).channel(current.workroom().hourlyRate());
+                    channels.find(form.channelId()).channel(current.workroom().rates());
             this.choice = current.workroom().prices();
         }
 

@@ -156,7 +156,7 @@ public class Sales {
         Settings current = settings.current();
         Sale sale = new Sale(sold, LocalDate.ofInstant(sold.at(), clock.getZone()));
         Terms.Took took = channels.get(sold.channelId())
-                .channel(current.workroom().hourlyRate())
+                .channel(current.workroom().rates())
                 .terms()
                 .paidByCard(sold.tender() == Tender.CARD)
                 .ofUnits(sold.units())

@@ -35,6 +35,7 @@ import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.shop.ShopReading;
+import mardun.core.costing.LabourRates;
 import mardun.core.design.Licences;
 import mardun.core.pricing.Terms;
 import mardun.core.season.ComingEvent;
@@ -174,8 +175,9 @@ class SeasonReading {
         Map<PricePlace, Money> atFair = prices.asked(fairChannel.id());
         Map<PricePlace, Money> inShop = prices.asked(shopChannel.id());
         Money hourly = current.workroom().hourlyRate();
-        Terms fairTerms = fairChannel.channel(hourly).terms().ofUnits(1);
-        Terms shopTerms = shopChannel.channel(hourly).terms().ofUnits(1);
+        LabourRates rates = current.workroom().rates();
+        Terms fairTerms = fairChannel.channel(rates).terms().ofUnits(1);
+        Terms shopTerms = shopChannel.channel(rates).terms().ofUnits(1);
         SeasonShelf shelf = new SeasonShelf(known.byKey().values(), shelves);
 
         List<SeasonItem> items = new ArrayList<>();

@@ -112,7 +112,7 @@ class StallBags {
     Terms terms(Fair fair) {
         Settings current = settings.current();
         return channels.find(fair.form().channelId())
-                .channel(current.workroom().hourlyRate())
+                .channel(current.workroom().rates())
                 .terms()
                 .ofUnits(1);
     }

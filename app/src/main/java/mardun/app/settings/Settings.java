@@ -26,6 +26,7 @@ import mardun.app.id.ChannelId;
 import mardun.app.show.DecimalMark;
 import mardun.app.show.ViewWriter;
 import mardun.core.batch.Workroom;
+import mardun.core.costing.LabourRates;
 import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
 import mardun.core.cutting.OffcutUse;
@@ -441,18 +442,19 @@ public class Settings {
 
     /** Rates, the terms of the usual channel and the way of pricing, for the core. */
     public Workroom workroom() {
+        Map<WorkKind, Money> otherRates = labourRates.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, rate -> money(rate.getValue())));
         return new Workroom(
                 money(hourlyRateMinor),
                 new Overheads(money(overheadPerHourMinor), overheadShare),
-                usualChannel.channel(money(hourlyRateMinor)),
+                usualChannel.channel(new LabourRates(money(hourlyRateMinor), otherRates)),
                 prices(),
                 thickestSeam(),
                 new Length(endTrimNm),
                 new Length(keptLengthNm),
                 setUps,
                 waste,
-                labourRates.entrySet().stream()
-                        .collect(Collectors.toMap(Map.Entry::getKey, rate -> money(rate.getValue()))));
+                otherRates);
     }
 
     /** The minutes that are free at the bench on each day of the week, Monday first. */

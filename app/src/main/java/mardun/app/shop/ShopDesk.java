@@ -280,7 +280,7 @@ public class ShopDesk {
         Terms terms = channels.get(channel())
                 .terms()
                 .theirs()
-                .terms(current.workroom().hourlyRate());
+                .terms(current.workroom().rates());
         Map<String, Expected> expected = new HashMap<>();
         known.forEach((number, order) -> {
             if (order.isPlaced()) {

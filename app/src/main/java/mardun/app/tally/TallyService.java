@@ -138,7 +138,7 @@ class TallyService {
             PriceChoice choice = current.workroom().prices();
             List<TallyPrice> prices = new ArrayList<>();
             for (KeptChannel kept : channels) {
-                Channel channel = kept.channel(current.workroom().hourlyRate());
+                Channel channel = kept.channel(current.workroom().rates());
                 Optional<Money> own = Optional.ofNullable(set.get(new PricePlace(
                                 line.chosen().designId(), line.chosen().sizeKey(), kept.id())))
                         .map(current::money);

@@ -1,11 +1,15 @@
 package mardun.core.making;
 
-/** What kind of work it is, by the place where it is done; each may be paid otherwise. */
+/** What kind of work it is; each may be paid otherwise. What is done in making bags is of the kind of the place where it is done. */
 public enum WorkKind {
     SEWING("sewing"),
     CUTTING("cutting"),
     PRESSING("pressing"),
-    HANDWORK("work by hand");
+    HANDWORK("work by hand"),
+    /** Of a sale, for whoever buys; no step of a design is of this kind. */
+    PACKING("packing"),
+    /** Photographing and listing what is sold; no step of a design is of this kind. */
+    LISTING("photographing and listing");
 
     private final String words;
 
