@@ -257,7 +257,7 @@ function ChannelPanel({ channel, onClose }: { channel: Channel | undefined; onCl
             {...register('packingMinutes')}
           />
           <TextField
-            label="Photographing and listing, minutes for each bag sold"
+            label="Photos and listing, min a bag"
             inputMode="decimal"
             error={on('listingMinutes')}
             {...register('listingMinutes')}
