@@ -34,10 +34,10 @@ export function BatchDays({ batchId }: { batchId: number }) {
           <Sure batch={its} due={its.due} />
         </div>
       )}
-      {its.putAway && <p className="w-full text-[14px] text-soft">{its.putAway}</p>}
       <Link to="/bench/days" className="font-semibold text-woad hover:underline">
         The days
       </Link>
+      {its.putAway && <p className="w-full text-[14px] text-soft">{its.putAway}</p>}
     </section>
   );
 }
