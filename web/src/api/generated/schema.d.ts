@@ -8867,6 +8867,7 @@ export interface components {
       wanted?: components['schemas']['RuleView'];
     };
     WearView: {
+      also: string;
       isDue: boolean;
       /** @enum {string} */
       kind: 'NEEDLE' | 'OIL' | 'BLADE';

@@ -47,7 +47,8 @@ export function Upkeep() {
                   <span>
                     <b className="text-lg">{wear.since}</b>{' '}
                     <span className="text-soft">
-                      of {wear.limit} since {wear.words}
+                      of {wear.limit}
+                      {wear.also && `, ${wear.also},`} since {wear.words}
                       {wear.last ? ` on ${fullDay(wear.last)}` : ', never noted'}
                     </span>{' '}
                     {wear.isDue && <Tag look="care">due</Tag>}
@@ -98,7 +99,7 @@ function Limits({ limits }: { limits: View['limits'] }) {
       {limits.map(({ kind, words, unit, limit }) => (
         <TextField
           key={kind}
-          label={`${words}, after ${unit === 'h' ? 'hours' : 'metres of cloth'}`}
+          label={`${words}, after ${unit === 'h' ? 'hours' : unit === 'yd' ? 'yards of cloth' : 'metres of cloth'}`}
           inputMode="decimal"
           maxLength={20}
           value={typed[kind] ?? limit}

@@ -294,12 +294,29 @@ class LogbookTest {
                 Map.of("id", UUID.randomUUID(), "place", place, "kind", "NEEDLE", "note", "80 universal");
         bench.ok(APP.post("/api/upkeep", done));
         bench.ok(APP.post("/api/upkeep", done));
-        assertThat(wear(place, "NEEDLE").get("since").asString()).isEqualTo("0.0 h");
+        assertThat(wear(place, "NEEDLE").get("since").asString()).isEqualTo("0 h");
+        assertThat(wear(place, "NEEDLE").get("also").asString()).isEmpty();
         assertThat(sentences(words("80 universal"))).hasSize(1);
         Map<String, Object> limits = Map.of("limits", List.of(Map.of("kind", "OIL", "limit", "often")));
         assertThat(APP.put("/api/upkeep/limits", limits).on("limits.OIL")).contains("often");
         bench.ok(APP.put("/api/upkeep/limits", Map.of("limits", List.of(Map.of("kind", "OIL", "limit", "12.5")))));
         assertThat(wear(place, "OIL").get("limit").asString()).isEqualTo("12.5 h");
+        // A medium panel is 27.4 cm wide: twenty of them are 5.48 m.
+        bench.work(batch, List.of(bench.worked(batch, turn, 20, 600)));
+        assertThat(wear(place, "NEEDLE").get("also").asString()).isEqualTo("at least 5.5 m of seam");
+    }
+
+    /** A blade's limit is typed in yards where cloth is bought in yards, and comes back as it was typed. */
+    @Test
+    void theBladeWearsByTheYard() {
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("40 m");
+        bench.ok(APP.put("/api/settings", APP.settings("INCH").put("usualSeam", "1 cm")));
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("43.7 yd");
+        bench.ok(APP.put("/api/upkeep/limits", Map.of("limits", List.of(Map.of("kind", "BLADE", "limit", "50")))));
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("50 yd");
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("also").asString()).endsWith(" h at the table");
+        bench.ok(APP.put("/api/settings", APP.settings("METRIC").put("usualSeam", "1 cm")));
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("45.7 m");
     }
 
     private static JsonNode wear(String place, String kind) {

@@ -28,6 +28,14 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
             group by event.batchId, event.line, event.step""")
     List<Count> counts(Collection<BatchId> batches);
 
+    /** How many bags were counted at a place since a moment. */
+    @Query("""
+            select new mardun.app.log.BenchEventRepository$Count(event.batchId, event.line, event.step, sum(event.bags))
+            from BenchEvent event
+            where event.kind = WORKED and event.place = :place and event.happenedAt >= :from
+            group by event.batchId, event.line, event.step""")
+    List<Count> countsAt(String place, Instant from);
+
     /** Slips that weren't withdrawn, as far as the bags ended there. */
     @Query("""
             select new mardun.app.log.BenchEventRepository$Count(event.batchId, event.line, event.step, sum(event.bags))

@@ -216,6 +216,21 @@ public class BenchLog {
                 events.millisAt(EventKind.WORKED, place, from) + events.millisAt(EventKind.SET_UP, place, from));
     }
 
+    /**
+     * Bags that were counted at a step.
+     *
+     * @param bags how many; below zero where more were taken back than counted
+     */
+    public record DoneThere(BatchId batch, int line, String step, int bags) {}
+
+    /** What was counted at a machine since a moment. */
+    @Transactional(readOnly = true)
+    public List<DoneThere> doneAt(String place, Instant from) {
+        return events.countsAt(place, from).stream()
+                .map(count -> new DoneThere(count.batchId(), count.line(), count.step(), Math.toIntExact(count.bags())))
+                .toList();
+    }
+
     /** Something that was logged, by its id. */
     @Transactional(readOnly = true)
     public Optional<LoggedTouch> find(UUID id) {

@@ -33,6 +33,7 @@ public final class UpkeepViews {
      * Something that wears.
      *
      * @param since how much since it was done last, or in the last ninety days: {@code 6.2 h}
+     * @param also the same in another measure, in words: {@code at least 41 m of seam}; empty where nothing is known
      * @param last the day on which it was done last; absent where it never was
      * @param isDue it has had its time, with quilting cotton
      */
@@ -40,11 +41,12 @@ public final class UpkeepViews {
             Kind kind,
             String words,
             String since,
+            String also,
             String limit,
             @Nullable LocalDate last,
             boolean isDue) {}
 
-    /** After how much something is changed: hours, or metres. */
+    /** After how much something is changed: hours, or metres or yards of cloth. */
     public record LimitView(Kind kind, String words, String unit, String limit) {}
 
     /** Other limits, as typed. */

@@ -21,17 +21,17 @@ public record Upkeep(Kind kind, BigDecimal limit) {
 
     /** What wears, and is changed or cared for. */
     public enum Kind {
-        NEEDLE("the needle", "h", USUAL_NEEDLE_HOURS),
-        OIL("the oil", "h", USUAL_OIL_HOURS),
-        BLADE("the blade", "m", USUAL_BLADE_METRES);
+        NEEDLE("the needle", true, USUAL_NEEDLE_HOURS),
+        OIL("the oil", true, USUAL_OIL_HOURS),
+        BLADE("the blade", false, USUAL_BLADE_METRES);
 
         private final String words;
-        private final String unit;
+        private final boolean wearsByHours;
         private final BigDecimal usual;
 
-        Kind(String words, String unit, BigDecimal usual) {
+        Kind(String words, boolean wearsByHours, BigDecimal usual) {
             this.words = words;
-            this.unit = unit;
+            this.wearsByHours = wearsByHours;
             this.usual = usual;
         }
 
@@ -39,9 +39,9 @@ public record Upkeep(Kind kind, BigDecimal limit) {
             return words;
         }
 
-        /** What it is counted in: {@code h} at the machine, or {@code m} of cloth. */
-        public String unit() {
-            return unit;
+        /** Whether it wears by the hours at its machine; otherwise by the metres of cloth that are cut. */
+        public boolean wearsByHours() {
+            return wearsByHours;
         }
 
         /** What is usual until the maker has found better. */

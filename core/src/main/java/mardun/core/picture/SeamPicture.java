@@ -76,6 +76,30 @@ public record SeamPicture(String step, List<Layer> layers) {
         return layers.isEmpty() ? Optional.empty() : Optional.of(new SeamPicture(step.key(), layers));
     }
 
+    /**
+     * How much is sewn for one bag, at least: the longest of the seams that are drawn. How often it is sewn, and which of the pieces lie
+     * on one another, a step doesn't say.
+     */
+    public Length atLeast() {
+        double millimetres = layers.stream()
+                .mapToDouble(layer -> length(layer.sewn()) - length(layer.open()))
+                .max()
+                .orElse(0);
+        return new Length(Math.round(Math.max(0, millimetres) * NM_PER_MM));
+    }
+
+    private static double length(List<List<Point>> lines) {
+        double sum = 0;
+        for (List<Point> line : lines) {
+            for (int i = 1; i < line.size(); i++) {
+                sum += Math.hypot(
+                        line.get(i).x() - line.get(i - 1).x(),
+                        line.get(i).y() - line.get(i - 1).y());
+            }
+        }
+        return sum;
+    }
+
     private static Layer layer(SizedPiece piece, Step.Use use, SizedDesign sized) {
         double width = millimetres(piece.width().value());
         double height = millimetres(piece.height().value());

@@ -14,6 +14,8 @@ import mardun.core.kind.Drafting;
 import mardun.core.kind.Kind;
 import mardun.core.kind.Known;
 import mardun.core.kind.Option;
+import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 import mardun.core.measure.UnitSystem;
 import org.junit.jupiter.api.Test;
 
@@ -67,6 +69,17 @@ class SeamPictureTest {
 
         assertThat(lining.open().get(0))
                 .allSatisfy(point -> assertThat(point.x()).isEqualTo(10));
+    }
+
+    @Test
+    void isAsLongAsTheLongestOfItsSeams() {
+        Map<String, SeamPicture> seams = seams(Map.of());
+
+        assertThat(seams.get("zip").atLeast()).as("along the top").isEqualTo(Length.of(22, LengthUnit.CENTIMETRE));
+        SeamPicture.Layer outer = seams.get("round").layers().get(0);
+        assertThat(seams.get("round").atLeast())
+                .as("both sides and the base of the outer, which has no gap")
+                .isEqualTo(new Length(Math.round((2 * (outer.height() - 10) + outer.width() - 20) * 1e6)));
     }
 
     @Test

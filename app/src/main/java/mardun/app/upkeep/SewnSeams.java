@@ -1,0 +1,77 @@
+package mardun.app.upkeep;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import mardun.app.batch.BatchLife;
+import mardun.app.batch.BatchLife.NamedLine;
+import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
+import mardun.app.log.BenchLog;
+import mardun.app.log.BenchLog.DoneThere;
+import mardun.app.plan.ChosenLine;
+import mardun.core.design.Design;
+import mardun.core.design.Sizing;
+import mardun.core.measure.Length;
+import mardun.core.picture.SeamPicture;
+import org.springframework.stereotype.Component;
+
+/** How much seam went through a machine: the seams of the steps that say along which edges they sew, for the bags that were counted. */
+@Component
+class SewnSeams {
+
+    private static final int KEPT_SIZES = 2_000;
+
+    private final BenchLog log;
+    private final BatchLife batches;
+    private final DesignService designs;
+
+    /** A revision never changes, so what it sews in a size is worked out once. */
+    private final Cache<SewnSize, Map<String, Length>> known =
+            Caffeine.newBuilder().maximumSize(KEPT_SIZES).build();
+
+    SewnSeams(BenchLog log, BatchLife batches, DesignService designs) {
+        this.log = log;
+        this.batches = batches;
+        this.designs = designs;
+    }
+
+    private record SewnSize(DesignId design, int revision, int size) {}
+
+    /** So much at least since a moment; the caller has a transaction. */
+    Length at(String place, Instant from) {
+        List<DoneThere> done = log.doneAt(place, from);
+        Map<BatchId, List<NamedLine>> lines =
+                batches.lines(done.stream().map(DoneThere::batch).toList());
+        long nanometres = 0;
+        for (DoneThere one : done) {
+            for (NamedLine line : lines.getOrDefault(one.batch(), List.of())) {
+                if (line.line().number() == one.line()) {
+                    Length each = seams(line.line()).getOrDefault(one.step(), Length.ZERO);
+                    nanometres += each.nanometres() * Math.max(0, one.bags());
+                }
+            }
+        }
+        return new Length(nanometres);
+    }
+
+    /** By the steps of the line's design, for one bag. */
+    private Map<String, Length> seams(ChosenLine line) {
+        OptionalInt size =
+                designs.revision(line.designId(), line.revision()).document().indexOf(line.sizeKey(), line.sizeName());
+        return size.isEmpty()
+                ? Map.of()
+                : known.get(new SewnSize(line.designId(), line.revision(), size.getAsInt()), this::seams);
+    }
+
+    private Map<String, Length> seams(SewnSize its) {
+        Design design = designs.design(its.design(), its.revision());
+        return SeamPicture.of(design, Sizing.of(design, its.size())).stream()
+                .collect(Collectors.toMap(SeamPicture::step, SeamPicture::atLeast));
+    }
+}
