@@ -303,7 +303,7 @@ class LogbookTest {
         assertThat(wear(place, "OIL").get("limit").asString()).isEqualTo("12.5 h");
         // A medium panel is 27.4 cm wide: twenty of them are 5.48 m.
         bench.work(batch, List.of(bench.worked(batch, turn, 20, 600)));
-        assertThat(wear(place, "NEEDLE").get("also").asString()).isEqualTo("at least 5.5 m of seam");
+        assertThat(wear(place, "NEEDLE").get("also").asString()).isEqualTo("about 5.5 m of seam");
     }
 
     /** A blade's limit is typed in yards where cloth is bought in yards, and comes back as it was typed. */

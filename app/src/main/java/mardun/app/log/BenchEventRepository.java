@@ -28,13 +28,17 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
             group by event.batchId, event.line, event.step""")
     List<Count> counts(Collection<BatchId> batches);
 
-    /** How many bags were counted at a place since a moment. */
+    /** How many bags were counted at a place, and how long that took. */
+    record TimedCount(BatchId batchId, int line, String step, long bags, long millis) {}
+
+    /** What was counted at a place since a moment. */
     @Query("""
-            select new mardun.app.log.BenchEventRepository$Count(event.batchId, event.line, event.step, sum(event.bags))
+            select new mardun.app.log.BenchEventRepository$TimedCount(
+                event.batchId, event.line, event.step, sum(event.bags), sum(event.millis))
             from BenchEvent event
             where event.kind = WORKED and event.place = :place and event.happenedAt >= :from
             group by event.batchId, event.line, event.step""")
-    List<Count> countsAt(String place, Instant from);
+    List<TimedCount> countsAt(String place, Instant from);
 
     /** Slips that weren't withdrawn, as far as the bags ended there. */
     @Query("""
@@ -105,18 +109,19 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
     List<BenchEvent> findByKindAndHappenedAtLessThanOrderByHappenedAtDescNumberDesc(
             EventKind kind, Instant until, Limit most);
 
-    /**
-     * The same as far as some words are found in it.
-     *
-     * @param words as for {@code like}, in small letters
-     * @param designs those whose names have the words
-     */
+    /** What is looked for in an event. */
+    record Worded(
+            UUID id, long number, Instant at, BatchId batchId, DesignId designId, String stepName, String reason) {}
+
+    /** What came in after one, in its order. */
     @Query("""
-            select event from BenchEvent event where event.happenedAt < :until
-            and (lower(concat(event.stepName, ' ', event.reason)) like :words escape '!'
-                or event.designId in :designs or cast(event.batchId as string) = :number)
-            order by event.happenedAt desc, event.number desc""")
-    List<BenchEvent> found(Instant until, String words, Collection<DesignId> designs, String number, Limit most);
+            select new mardun.app.log.BenchEventRepository$Worded(
+                event.id, event.number, event.happenedAt, event.batchId, event.designId, event.stepName, event.reason)
+            from BenchEvent event where event.number > :number order by event.number""")
+    List<Worded> wordedAfter(long number);
+
+    /** Some events, the newest first. */
+    List<BenchEvent> findByIdInOrderByHappenedAtDescNumberDesc(Collection<UUID> ids);
 
     /** Hands-on time since a moment, without what was left out. */
     @Query("""

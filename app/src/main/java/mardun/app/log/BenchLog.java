@@ -15,7 +15,6 @@ import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
-import mardun.app.show.SearchWords;
 import mardun.core.making.Counted;
 import mardun.core.making.SetUp;
 import mardun.core.making.Standing;
@@ -31,16 +30,19 @@ public class BenchLog {
     private final SlipMovementRepository movements;
     private final SlipRecutRepository recuts;
     private final Estimates estimates;
+    private final EventWords words;
 
     BenchLog(
             BenchEventRepository events,
             SlipMovementRepository movements,
             SlipRecutRepository recuts,
-            Estimates estimates) {
+            Estimates estimates,
+            EventWords words) {
         this.events = events;
         this.movements = movements;
         this.recuts = recuts;
         this.estimates = estimates;
+        this.words = words;
     }
 
     /** Which of these entries aren't known yet. */
@@ -220,14 +222,20 @@ public class BenchLog {
      * Bags that were counted at a step.
      *
      * @param bags how many; below zero where more were taken back than counted
+     * @param took hands-on time
      */
-    public record DoneThere(BatchId batch, int line, String step, int bags) {}
+    public record DoneThere(BatchId batch, int line, String step, int bags, Duration took) {}
 
     /** What was counted at a machine since a moment. */
     @Transactional(readOnly = true)
     public List<DoneThere> doneAt(String place, Instant from) {
         return events.countsAt(place, from).stream()
-                .map(count -> new DoneThere(count.batchId(), count.line(), count.step(), Math.toIntExact(count.bags())))
+                .map(count -> new DoneThere(
+                        count.batchId(),
+                        count.line(),
+                        count.step(),
+                        Math.toIntExact(count.bags()),
+                        Duration.ofMillis(count.millis())))
                 .toList();
     }
 
@@ -276,13 +284,8 @@ public class BenchLog {
      */
     @Transactional(readOnly = true)
     public List<LoggedTouch> found(Instant until, String query, Collection<DesignId> designs, int most) {
-        return told(events.found(
-                until,
-                SearchWords.like(query),
-                // A query can't look for one of none.
-                designs.isEmpty() ? Set.of(new DesignId(0)) : designs,
-                query.strip(),
-                Limit.of(most)));
+        List<UUID> found = words.found(until, query, designs, most);
+        return found.isEmpty() ? List.of() : told(events.findByIdInOrderByHappenedAtDescNumberDesc(found));
     }
 
     private List<LoggedTouch> told(List<BenchEvent> some) {

@@ -21,7 +21,10 @@ import mardun.core.measure.Length;
 import mardun.core.picture.SeamPicture;
 import org.springframework.stereotype.Component;
 
-/** How much seam went through a machine: the seams of the steps that say along which edges they sew, for the bags that were counted. */
+/**
+ * About how much seam went through a machine: that of the steps that say along which edges they sew, for the bags that were counted; the
+ * others were sewn at the same pace.
+ */
 @Component
 class SewnSeams {
 
@@ -43,21 +46,28 @@ class SewnSeams {
 
     private record SewnSize(DesignId design, int revision, int size) {}
 
-    /** So much at least since a moment; the caller has a transaction. */
+    /** So much since a moment; zero where no step says what it sews. The caller has a transaction. */
     Length at(String place, Instant from) {
         List<DoneThere> done = log.doneAt(place, from);
         Map<BatchId, List<NamedLine>> lines =
                 batches.lines(done.stream().map(DoneThere::batch).toList());
-        long nanometres = 0;
+        double nanometres = 0;
+        long millis = 0;
+        long known = 0;
         for (DoneThere one : done) {
-            for (NamedLine line : lines.getOrDefault(one.batch(), List.of())) {
-                if (line.line().number() == one.line()) {
-                    Length each = seams(line.line()).getOrDefault(one.step(), Length.ZERO);
-                    nanometres += each.nanometres() * Math.max(0, one.bags());
-                }
+            Length each = lines.getOrDefault(one.batch(), List.of()).stream()
+                    .map(NamedLine::line)
+                    .filter(line -> line.number() == one.line())
+                    .findFirst()
+                    .map(line -> seams(line).getOrDefault(one.step(), Length.ZERO))
+                    .orElse(Length.ZERO);
+            millis += one.took().toMillis();
+            if (each.isPositive() && one.bags() > 0) {
+                nanometres += (double) each.nanometres() * one.bags();
+                known += one.took().toMillis();
             }
         }
-        return new Length(nanometres);
+        return new Length(Math.round(known == 0 ? nanometres : nanometres * millis / known));
     }
 
     /** By the steps of the line's design, for one bag. */
@@ -72,6 +82,6 @@ class SewnSeams {
     private Map<String, Length> seams(SewnSize its) {
         Design design = designs.design(its.design(), its.revision());
         return SeamPicture.of(design, Sizing.of(design, its.size())).stream()
-                .collect(Collectors.toMap(SeamPicture::step, SeamPicture::atLeast));
+                .collect(Collectors.toMap(SeamPicture::step, SeamPicture::length));
     }
 }

@@ -148,7 +148,7 @@ public class UpkeepService {
             return writer.decimal(hoursAt(place, from)) + " h at the table";
         }
         Length sewn = seams.at(place, from);
-        return sewn.isPositive() ? "at least " + longLength(metres(sewn), writer) + " of seam" : "";
+        return sewn.isPositive() ? "about " + longLength(metres(sewn), writer) + " of seam" : "";
     }
 
     /** Hours, or a length in metres or yards. */

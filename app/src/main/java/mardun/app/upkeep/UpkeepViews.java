@@ -33,7 +33,7 @@ public final class UpkeepViews {
      * Something that wears.
      *
      * @param since how much since it was done last, or in the last ninety days: {@code 6.2 h}
-     * @param also the same in another measure, in words: {@code at least 41 m of seam}; empty where nothing is known
+     * @param also the same in another measure, in words: {@code about 41 m of seam}; empty where nothing is known
      * @param last the day on which it was done last; absent where it never was
      * @param isDue it has had its time, with quilting cotton
      */

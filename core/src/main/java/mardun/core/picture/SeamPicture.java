@@ -77,15 +77,21 @@ public record SeamPicture(String step, List<Layer> layers) {
     }
 
     /**
-     * How much is sewn for one bag, at least: the longest of the seams that are drawn. How often it is sewn, and which of the pieces lie
-     * on one another, a step doesn't say.
+     * About how much is sewn for one bag. A piece of which two or more go through is sewn to its like, in a seam of its own; those that go
+     * through singly are sewn onto one another, in one seam as long as the longest.
      */
-    public Length atLeast() {
-        double millimetres = layers.stream()
-                .mapToDouble(layer -> length(layer.sewn()) - length(layer.open()))
-                .max()
-                .orElse(0);
-        return new Length(Math.round(Math.max(0, millimetres) * NM_PER_MM));
+    public Length length() {
+        double millimetres = 0;
+        double longestOfSingles = 0;
+        for (Layer layer : layers) {
+            double its = Math.max(0, length(layer.sewn()) - length(layer.open()));
+            if (layer.layers() > 1) {
+                millimetres += its;
+            } else {
+                longestOfSingles = Math.max(longestOfSingles, its);
+            }
+        }
+        return new Length(Math.round((millimetres + longestOfSingles) * NM_PER_MM));
     }
 
     private static double length(List<List<Point>> lines) {
