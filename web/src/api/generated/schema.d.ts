@@ -4187,6 +4187,7 @@ export interface components {
       };
       /** @enum {string} */
       school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
+      sorts?: components['schemas']['SortSchool'][];
       toNearest: boolean;
       /** Format: int64 */
       usualChannel: number;
@@ -7984,6 +7985,11 @@ export interface components {
       kind: string;
       /** Format: int32 */
       units: number;
+    };
+    SortSchool: {
+      /** @enum {string} */
+      school?: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
+      sort: string;
     };
     Source: {
       credit: string;

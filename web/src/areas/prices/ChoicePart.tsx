@@ -30,6 +30,18 @@ export function ChoicePart() {
   return <ChoiceFields key={data.version} stored={data} />;
 }
 
+function SchoolOptions() {
+  return (
+    <>
+      <option value="MATERIALS_AND_LABOUR">materials × factor + labour</option>
+      <option value="MARGIN">full cost ÷ (1 − margin)</option>
+      <option value="MARKUP">full cost × (1 + markup)</option>
+      <option value="HOURLY">materials × factor + its time at my least rate</option>
+      <option value="TRADE">trade price × multiple</option>
+    </>
+  );
+}
+
 function ChoiceFields({ stored }: { stored: Choice }) {
   const { currency } = useUnits();
   const channels = useChannels();
@@ -47,6 +59,7 @@ function ChoiceFields({ stored }: { stored: Choice }) {
             ...form,
             usualChannel: Number(form.usualChannel),
             version: save.problem?.currentVersion ?? form.version,
+            sorts: form.sorts?.map(({ sort, school }) => ({ sort, school: school || undefined })),
           }),
         )(event)
       }
@@ -55,11 +68,7 @@ function ChoiceFields({ stored }: { stored: Choice }) {
         <fieldset className="sheet space-y-3 p-4">
           <legend className="float-left mb-2 w-full font-bold">What is wanted for a bag</legend>
           <SelectField label="Usually" {...register('school')} error={on('school')}>
-            <option value="MATERIALS_AND_LABOUR">materials × factor + labour</option>
-            <option value="MARGIN">full cost ÷ (1 − margin)</option>
-            <option value="MARKUP">full cost × (1 + markup)</option>
-            <option value="HOURLY">materials × factor + its time at my least rate</option>
-            <option value="TRADE">trade price × multiple</option>
+            <SchoolOptions />
           </SelectField>
           <div className="grid grid-cols-2 gap-3">
             <TextField
@@ -101,6 +110,26 @@ function ChoiceFields({ stored }: { stored: Choice }) {
               ))}
             </div>
           </details>
+          {stored.sorts && stored.sorts.length > 0 && (
+            <details open={stored.sorts.some((one) => one.school)}>
+              <summary className="cursor-pointer py-1 font-semibold text-woad">
+                Kinds of bag priced otherwise
+              </summary>
+              <div className="mt-1 grid grid-cols-2 gap-3">
+                {stored.sorts.map(({ sort }, i) => (
+                  <SelectField
+                    key={sort}
+                    label={sort}
+                    error={on(`sorts.${i}.school`)}
+                    {...register(`sorts.${i}.school`)}
+                  >
+                    <option value="">as usual</option>
+                    <SchoolOptions />
+                  </SelectField>
+                ))}
+              </div>
+            </details>
+          )}
           <p className="text-[13px] text-soft">
             All of them stand side by side on the sheet of each bag; the usual one makes the price where none
             is set.

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.RunningApp.Answer;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -179,6 +180,41 @@ class PricesTest {
         choice.put("school", "MATERIALS_AND_LABOUR");
         choice.put("leastRate", "");
         assertThat(APP.put("/api/prices/choice", choice).status()).isEqualTo(200);
+    }
+
+    /** A sort of bags may be priced by a school of its own: in the book, on its sheet, in a batch. */
+    @Test
+    @Order(4)
+    void aSortOfBagsHasItsOwnSchool() {
+        String usual = suggested();
+        JsonNode chosen = bench.ok(APP.put("/api/prices/choice", choosing("TRADE")));
+        assertThat(chosen.get("sorts").get(0).get("sort").asString()).isEqualTo("pouch");
+        assertThat(chosen.get("sorts").get(0).get("school").asString()).isEqualTo("TRADE");
+        String byTrade = suggested();
+        assertThat(byTrade).isNotEqualTo(usual);
+        assertThat(sheet(medium()).get("suggested").get("amount").asString()).isEqualTo(byTrade);
+        assertThat(APP.put("/api/prices/choice", choosing("MARKET")).on("sorts.0.school"))
+                .contains("looked up");
+        bench.ok(APP.put("/api/prices/choice", choosing(null)));
+        assertThat(suggested()).isEqualTo(usual);
+    }
+
+    private static String suggested() {
+        return row(bench.ok(APP.get("/api/prices/book")), "medium")
+                .get("suggested")
+                .get("amount")
+                .asString();
+    }
+
+    private static Map<String, Object> choosing(@Nullable String school) {
+        Map<String, Object> choice = new HashMap<>();
+        bench.ok(APP.get("/api/prices/choice"))
+                .properties()
+                .forEach(field -> choice.put(field.getKey(), field.getValue()));
+        Map<String, Object> sort = new HashMap<>(Map.of("sort", "Pouch"));
+        sort.put("school", school);
+        choice.put("sorts", List.of(sort));
+        return choice;
     }
 
     /** A price that is set holds for tickets and next batches until it is taken away; its history stays. */

@@ -177,6 +177,7 @@ class DemoPrices {
                 PricePoint.HALF,
                 "",
                 false,
+                null,
                 null));
     }
 

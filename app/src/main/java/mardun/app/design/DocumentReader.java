@@ -103,6 +103,7 @@ final class DocumentReader {
         }
         return new Design(
                 name,
+                document.sort(),
                 document.sizes(),
                 document.measurements(),
                 form(document.form()),

@@ -490,6 +490,7 @@ public record FrozenInputs(
      *
      * @param leastRateMinor absent for the usual rate
      * @param own the maker's own price points
+     * @param bySort the schools of some sorts of bags; absent in batches from before there were any
      */
     record FrozenSelling(
             Channel.Kind kind,
@@ -498,7 +499,8 @@ public record FrozenInputs(
             @Nullable Long leastRateMinor,
             boolean feesInside,
             List<Long> own,
-            boolean toNearest) {
+            boolean toNearest,
+            @Nullable Map<String, PriceSchool> bySort) {
 
         static FrozenSelling of(Workroom workroom) {
             PriceChoice prices = workroom.prices();
@@ -511,7 +513,8 @@ public record FrozenInputs(
                     prices.rounding().own().stream()
                             .map(Money::getAmountMinorLong)
                             .toList(),
-                    prices.rounding().toNearest());
+                    prices.rounding().toNearest(),
+                    prices.bySort());
         }
 
         Channel channel(String name, CurrencyUnit unit) {
@@ -532,7 +535,8 @@ public record FrozenInputs(
                             own.stream()
                                     .map(minor -> Money.ofMinor(unit, minor))
                                     .toList(),
-                            toNearest));
+                            toNearest),
+                    bySort == null ? Map.of() : bySort);
         }
     }
 

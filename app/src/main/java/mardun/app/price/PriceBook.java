@@ -83,7 +83,11 @@ public class PriceBook {
         }
 
         Optional<Money> suggested(Channel channel, PriceChoice choice) {
-            return takes.flatMap(its -> SchoolPrices.price(its, channel, choice, Optional.empty()));
+            return takes.flatMap(its -> SchoolPrices.price(its, channel, ofThis(choice), Optional.empty()));
+        }
+
+        private PriceChoice ofThis(PriceChoice choice) {
+            return choice.forSort(size.sort());
         }
 
         Optional<Money> price(Channel channel, PriceChoice choice, Settings current) {
@@ -91,7 +95,7 @@ public class PriceBook {
         }
 
         Optional<Priced> priced(Money price, Channel channel, PriceChoice choice) {
-            return takes.map(its -> SchoolPrices.priced(choice.school(), price, its, channel));
+            return takes.map(its -> SchoolPrices.priced(ofThis(choice).school(), price, its, channel));
         }
     }
 

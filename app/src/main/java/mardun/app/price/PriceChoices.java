@@ -3,13 +3,19 @@ package mardun.app.price;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import mardun.app.channel.KeptChannel;
 import mardun.app.channel.SetPrices;
+import mardun.app.design.CostedSize;
+import mardun.app.design.DesignCosts;
 import mardun.app.price.PriceViews.ChoiceForm;
+import mardun.app.price.PriceViews.SortSchool;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.HoldsMoney;
 import mardun.app.settings.Settings;
@@ -18,6 +24,7 @@ import mardun.core.making.WorkKind;
 import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceRounding;
+import mardun.core.pricing.PriceSchool;
 import org.joda.money.Money;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,11 +40,13 @@ public class PriceChoices implements HoldsMoney {
     private final SettingsService settings;
     private final ChannelService channels;
     private final SetPrices prices;
+    private final DesignCosts bagCosts;
 
-    PriceChoices(SettingsService settings, ChannelService channels, SetPrices prices) {
+    PriceChoices(SettingsService settings, ChannelService channels, SetPrices prices, DesignCosts bagCosts) {
         this.settings = settings;
         this.channels = channels;
         this.prices = prices;
+        this.bagCosts = bagCosts;
     }
 
     @Transactional(readOnly = true)
@@ -60,7 +69,46 @@ public class PriceChoices implements HoldsMoney {
                         .map(own -> amount(own, current))
                         .collect(Collectors.joining("; ")),
                 choice.rounding().toNearest(),
-                rates(current));
+                rates(current),
+                sorts(choice));
+    }
+
+    /** The sorts of all designs with what is chosen for them, and those of which something is chosen. */
+    private List<SortSchool> sorts(PriceChoice choice) {
+        Map<String, String> words = new TreeMap<>();
+        choice.bySort().keySet().forEach(sort -> words.put(sort, sort));
+        bagCosts.costed().stream()
+                .map(CostedSize::sort)
+                .map(String::strip)
+                .filter(sort -> !sort.isEmpty())
+                .forEach(sort -> words.put(sort.toLowerCase(Locale.ROOT), sort));
+        return words.entrySet().stream()
+                .map(sort -> new SortSchool(sort.getValue(), choice.bySort().get(sort.getKey())))
+                .toList();
+    }
+
+    private static Map<String, PriceSchool> schools(ChoiceForm form, FieldReader fields, Settings current) {
+        if (form.sorts() == null) {
+            return current.workroom().prices().bySort();
+        }
+        Map<String, PriceSchool> schools = new LinkedHashMap<>();
+        for (int i = 0; i < form.sorts().size(); i++) {
+            SortSchool its = form.sorts().get(i);
+            if (its.school() != null) {
+                refuseMarket("sorts." + i + ".school", its.school(), fields);
+                schools.put(its.sort(), its.school());
+            }
+        }
+        return schools;
+    }
+
+    private static void refuseMarket(String field, PriceSchool school, FieldReader fields) {
+        if (!school.followsFromCost()) {
+            fields.refuse(
+                    field,
+                    school.words(),
+                    "What people pay is looked up for each bag; it can't be the usual way. Choose one that follows from cost.");
+        }
     }
 
     private static Map<WorkKind, String> rates(Settings current) {
@@ -89,12 +137,7 @@ public class PriceChoices implements HoldsMoney {
             fields.refuse(
                     "usualChannel", channel.name(), "“" + channel.name() + "” is put away. Choose another channel.");
         }
-        if (!form.school().followsFromCost()) {
-            fields.refuse(
-                    "school",
-                    form.school().words(),
-                    "What people pay is looked up for each bag; it can't be the usual way. Choose one that follows from cost.");
-        }
+        refuseMarket("school", form.school(), fields);
         List<Money> own = own(form, fields, current);
         PriceChoice choice = new PriceChoice(
                 form.school(),
@@ -107,7 +150,8 @@ public class PriceChoices implements HoldsMoney {
                         ? Optional.empty()
                         : Optional.of(current.money(fields.money("leastRate", form.leastRate(), current.currency()))),
                 form.feesInside(),
-                new PriceRounding(form.point(), own, form.toNearest()));
+                new PriceRounding(form.point(), own, form.toNearest()),
+                schools(form, fields, current));
         Map<WorkKind, Money> rates = readRates(form, fields, current);
         fields.check();
         current.price(choice, channel);

@@ -135,7 +135,7 @@ public class PriceSheets {
             this.entity = entity;
             this.wanted = current.workroom().hourlyRate();
             this.channel = entity.channel(current.workroom().rates());
-            this.choice = current.workroom().prices();
+            this.choice = current.workroom().prices().forSort(size.sort());
             this.least = choice.leastRate().orElse(wanted);
             this.writer = current.writer();
             this.history = prices.history(new PricePlace(size.designId(), size.sizeKey(), entity.id()));

@@ -125,6 +125,7 @@ public final class PriceViews {
      * @param hourlyRate what an hour is worth; only told
      * @param own the maker's own price points, parted by semicolons
      * @param rates what an hour of a kind of work is worth, as typed; empty for the hourly rate, absent for as they are
+     * @param sorts of each sort of bags the school that is usual for it; absent for as they are
      */
     public record ChoiceForm(
             long version,
@@ -141,7 +142,18 @@ public final class PriceViews {
             @NotNull @Size(max = 600) String own,
             boolean toNearest,
 
-            @Nullable @Size(max = 10) Map<@NotNull WorkKind, @NotNull @Size(max = 60) String> rates) {}
+            @Nullable @Size(max = 10) Map<@NotNull WorkKind, @NotNull @Size(max = 60) String> rates,
+
+            @Nullable @Size(max = 200) List<@NotNull @Valid SortSchool> sorts) {}
+
+    /**
+     * How a sort of bags is usually priced.
+     *
+     * @param sort in the maker's word: pouch, tote
+     * @param school absent for the one that is usual for all
+     */
+    public record SortSchool(
+            @NotNull @Size(max = 60) String sort, @Nullable PriceSchool school) {}
 
     /**
      * The price book of one channel.

@@ -112,7 +112,9 @@ class PriceWhatIf {
         if (!there.name().equals(here.name())) {
             changed.add("sold through " + there.name());
         }
-        PriceChoice choice = current.workroom().prices();
+        PriceChoice choice = current.workroom()
+                .prices()
+                .forSort(designs.document(asked.design()).sort());
         return new WhatIfPrices(
                 changed, side(now, here, price, choice, writer), side(then, there, price, choice, writer));
     }

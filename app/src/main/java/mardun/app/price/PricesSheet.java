@@ -102,8 +102,9 @@ class PricesSheet implements ListSheet {
             Settings current) {
         Optional<UnitTakes> takes = size.cost().map(cost -> UnitTakes.of(cost, size.time()));
         Optional<Money> own = set.flatMap(SetPrices.Set::minor).map(current::money);
-        Optional<Money> reckoned = takes.flatMap(its -> SchoolPrices.price(its, channel, choice, Optional.empty()));
-        Optional<Priced> priced = takes.flatMap(its -> SchoolPrices.counting(its, channel, choice, own));
+        PriceChoice its = choice.forSort(size.sort());
+        Optional<Money> reckoned = takes.flatMap(one -> SchoolPrices.price(one, channel, its, Optional.empty()));
+        Optional<Priced> priced = takes.flatMap(one -> SchoolPrices.counting(one, channel, its, own));
         sheet.line(
                 size.designName(),
                 size.sizeName(),

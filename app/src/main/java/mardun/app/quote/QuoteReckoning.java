@@ -262,8 +262,12 @@ class QuoteReckoning {
             Optional<UnitTakes> takes = line.plan()
                     .cost()
                     .map(cost -> UnitTakes.of(cost, line.plan().time()).wishing(its.wishEach(), its.wishMaterial()));
-            Optional<QuotedPrice> quoted = takes.flatMap(
-                    one -> QuotedPrice.of(one, channel, choice, form.favour(), withOwn ? its.own() : Optional.empty()));
+            Optional<QuotedPrice> quoted = takes.flatMap(one -> QuotedPrice.of(
+                    one,
+                    channel,
+                    choice.forSort(line.design().sort()),
+                    form.favour(),
+                    withOwn ? its.own() : Optional.empty()));
             return new Asked(
                     takes,
                     new QuotedOrder.Line(

@@ -95,6 +95,11 @@ public class Settings {
     @Enumerated(EnumType.STRING)
     private PriceSchool priceSchool;
 
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredSchools.class)
+    private Map<String, PriceSchool> schoolsBySort;
+
     private BigDecimal priceFactor;
     private BigDecimal priceMargin;
     private BigDecimal priceMarkup;
@@ -393,6 +398,7 @@ public class Settings {
                 .map(own -> Long.toString(own.getAmountMinorLong()))
                 .collect(Collectors.joining(","));
         priceToNearest = choice.rounding().toNearest();
+        schoolsBySort = choice.bySort();
     }
 
     /** What an hour of the kinds of work is worth that are paid otherwise than usual, from now on. */
@@ -437,7 +443,8 @@ public class Settings {
                                 .filter(own -> !own.isEmpty())
                                 .map(own -> money(Long.parseLong(own)))
                                 .toList(),
-                        priceToNearest));
+                        priceToNearest),
+                schoolsBySort);
     }
 
     /** Rates, the terms of the usual channel and the way of pricing, for the core. */

@@ -135,7 +135,8 @@ class TallyService {
                 return List.of();
             }
             UnitTakes takes = UnitTakes.of(line.plan().cost().get(), line.plan().time());
-            PriceChoice choice = current.workroom().prices();
+            PriceChoice choice =
+                    current.workroom().prices().forSort(line.design().sort());
             List<TallyPrice> prices = new ArrayList<>();
             for (KeptChannel kept : channels) {
                 Channel channel = kept.channel(current.workroom().rates());

@@ -133,7 +133,12 @@ record LineCosts(List<LinePlan> lines, Optional<Money> total, List<CostPart> par
         UnitCost cost = UnitCost.of(
                 one.materials(), one.time(), workroom.rates(), workroom.overheads(), good > 0 ? good : line.units());
         Optional<UnitPricing> pricing = good > 0
-                ? Optional.of(UnitPricing.of(cost, one.time(), workroom.stall(), workroom.prices(), line.ownPrice()))
+                ? Optional.of(UnitPricing.of(
+                        cost,
+                        one.time(),
+                        workroom.stall(),
+                        workroom.prices().forSort(line.design().sort()),
+                        line.ownPrice()))
                 : Optional.empty();
         return new LinePlan(
                 line, one.line().sized(), one.time(), Optional.of(cost), Optional.of(money(total, workroom)), pricing);

@@ -10,6 +10,7 @@ import mardun.core.material.ClothKind;
  * What can be made: its sizes, measurements, pieces, panels, trims, notions, fillings and steps. Sizes share all
  * formulas; only the measurements differ.
  *
+ * @param sort what sort of thing it is, in the maker's word: pouch, tote; empty where she hasn't said
  * @param sizes the names of the sizes, smallest first; at least one
  * @param wished what the bag is meant to measure
  * @param liningSeam formula of the lining's side, base and end seams; empty where they are sewn like the outer's
@@ -18,6 +19,7 @@ import mardun.core.material.ClothKind;
  */
 public record Design(
         String name,
+        String sort,
         List<String> sizes,
         List<Measurement> measurements,
         BagForm form,
@@ -87,6 +89,7 @@ public record Design(
             List<Piece> otherPieces, List<TrimNeed> otherTrims, List<Step> otherSteps, List<MaterialSlot> otherSlots) {
         return new Design(
                 name,
+                sort,
                 sizes,
                 measurements,
                 form,

@@ -482,6 +482,7 @@ final class Draft {
                 .collect(Collectors.toSet());
         return new Design(
                 brief.name(),
+                brief.kind().sort(),
                 List.of("one size"),
                 List.copyOf(measurements.values()),
                 form,

@@ -1,7 +1,10 @@
 package mardun.core.pricing;
 
 import java.math.BigDecimal;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.joda.money.Money;
 
 /**
@@ -12,6 +15,7 @@ import org.joda.money.Money;
  * @param markup share of the full cost that is put on top, 0 or more
  * @param multiple of the trade price, that a buyer pays; often 2; 1 or more
  * @param leastRate the least that an hour is worked for; empty for the usual rate
+ * @param bySort of some sorts of bags the school that is usual for them: by the sort, in whatever letters
  * @param feesInside what the school gives is the price, and the channel takes from it; else what it takes is put on top
  */
 public record PriceChoice(
@@ -22,9 +26,28 @@ public record PriceChoice(
         BigDecimal multiple,
         Optional<Money> leastRate,
         boolean feesInside,
-        PriceRounding rounding) {
+        PriceRounding rounding,
+        Map<String, PriceSchool> bySort) {
 
     private static final BigDecimal USUAL_MULTIPLE = BigDecimal.valueOf(2);
+
+    public PriceChoice {
+        bySort = bySort.entrySet().stream()
+                .collect(Collectors.toMap(one -> plain(one.getKey()), Map.Entry::getValue, (one, other) -> other));
+    }
+
+    /** The same school for all sorts of bags. */
+    public PriceChoice(
+            PriceSchool school,
+            BigDecimal factor,
+            BigDecimal margin,
+            BigDecimal markup,
+            BigDecimal multiple,
+            Optional<Money> leastRate,
+            boolean feesInside,
+            PriceRounding rounding) {
+        this(school, factor, margin, markup, multiple, leastRate, feesInside, rounding, Map.of());
+    }
 
     /** The usual multiple, the usual rate, fees on top and rounding upwards. */
     public PriceChoice(PriceSchool school, BigDecimal factor, BigDecimal margin, BigDecimal markup, PricePoint point) {
@@ -37,8 +60,17 @@ public record PriceChoice(
                 PriceSchool.HOURLY, factor, margin, markup, multiple, Optional.of(anHour), feesInside, rounding);
     }
 
+    /** As it is for a sort of bags: by their own school, or by the usual one where none is chosen for them. */
+    public PriceChoice forSort(String sort) {
+        return by(bySort.getOrDefault(plain(sort), school));
+    }
+
     /** The same by another school. */
     public PriceChoice by(PriceSchool other) {
-        return new PriceChoice(other, factor, margin, markup, multiple, leastRate, feesInside, rounding);
+        return new PriceChoice(other, factor, margin, markup, multiple, leastRate, feesInside, rounding, bySort);
+    }
+
+    private static String plain(String sort) {
+        return sort.strip().toLowerCase(Locale.ROOT);
     }
 }

@@ -149,6 +149,7 @@ class StockPlanningTest {
         Design pouch = Pouch.design();
         Design snapped = new Design(
                 pouch.name(),
+                pouch.sort(),
                 pouch.sizes(),
                 pouch.measurements(),
                 pouch.form(),

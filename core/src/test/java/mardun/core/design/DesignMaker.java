@@ -169,6 +169,7 @@ public final class DesignMaker {
     public Design make() {
         return new Design(
                 name,
+                "",
                 sizes,
                 measurements,
                 form,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mardun.core.money.Exact;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -39,6 +40,27 @@ class SchoolPricesTest {
                 Optional.of(eur("32.00")),
                 false,
                 rounding);
+    }
+
+    @Test
+    void aSortOfBagsHasItsOwnSchool() {
+        PriceChoice usual = choice(PriceSchool.MARGIN, PriceRounding.up(PricePoint.EXACT));
+        PriceChoice choice = new PriceChoice(
+                usual.school(),
+                usual.factor(),
+                usual.margin(),
+                usual.markup(),
+                usual.multiple(),
+                usual.leastRate(),
+                usual.feesInside(),
+                usual.rounding(),
+                Map.of(" Pouch ", PriceSchool.MARKUP));
+        assertThat(choice.forSort("pouch").school()).isEqualTo(PriceSchool.MARKUP);
+        assertThat(choice.by(PriceSchool.TRADE).forSort("POUCH ").school())
+                .as("it is still known after another school was looked at")
+                .isEqualTo(PriceSchool.MARKUP);
+        assertThat(choice.forSort("tote").school()).isEqualTo(PriceSchool.MARGIN);
+        assertThat(choice.forSort("").school()).isEqualTo(PriceSchool.MARGIN);
     }
 
     private static Money price(PriceSchool school, Channel channel, PricePoint point) {
