@@ -3862,10 +3862,13 @@ export interface components {
     BookRow: {
       below: boolean;
       cloth: string;
+      /** Format: int64 */
+      clothId?: number;
       cost?: components['schemas']['MoneyView'];
       design: string;
       /** Format: int64 */
       designId: number;
+      follows: boolean;
       left?: components['schemas']['MoneyView'];
       own: boolean;
       perHour?: components['schemas']['MoneyView'];
@@ -6839,6 +6842,8 @@ export interface components {
       /** Format: int64 */
       channelId: number;
       /** Format: int64 */
+      clothId?: number;
+      /** Format: int64 */
       designId: number;
       sizeKey: string;
     };
@@ -6851,6 +6856,8 @@ export interface components {
       /** Format: int64 */
       channelId: number;
       cloth: string;
+      /** Format: int64 */
+      clothId?: number;
       cost: components['schemas']['MoneyFigure'];
       curve: components['schemas']['CurvePoint'][];
       design: string;
@@ -8220,6 +8227,7 @@ export interface components {
     SteppedView: {
       after: components['schemas']['MoneyView'];
       before: components['schemas']['MoneyView'];
+      cloth: string;
       design: string;
       perHourAfter?: components['schemas']['MoneyView'];
       perHourBefore?: components['schemas']['MoneyView'];
@@ -8568,8 +8576,10 @@ export interface components {
       clothName: string;
       designName: string;
       /** Format: int64 */
-      goodsId: number;
+      goodsId?: number;
       licence?: string;
+      /** Format: int32 */
+      lineNumber?: number;
       /** Format: int32 */
       outOfDate: number;
       price?: components['schemas']['MoneyView'];
@@ -8591,11 +8601,17 @@ export interface components {
       name: string;
     };
     TicketLineForm: {
+      /** Format: int64 */
+      batchId?: number;
       cloth: string;
+      /** Format: int64 */
+      clothId?: number;
       /** Format: int64 */
       designId?: number;
       /** Format: int64 */
       goodsId?: number;
+      /** Format: int32 */
+      lineNumber?: number;
       price: string;
       sizeKey?: string;
       units: string;
@@ -14088,6 +14104,7 @@ export interface operations {
       query: {
         design: number;
         size: string;
+        cloth?: number;
         channel?: number;
         price: string;
         units?: string;
@@ -14294,6 +14311,7 @@ export interface operations {
       query: {
         design: number;
         size: string;
+        cloth?: number;
         channel?: number;
         units?: number;
       };
@@ -14343,6 +14361,7 @@ export interface operations {
       query: {
         design: number;
         size: string;
+        cloth?: number;
         channel?: number;
         otherChannel?: number;
         price: string;

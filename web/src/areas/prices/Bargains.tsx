@@ -6,6 +6,7 @@ import { SelectField, TextField } from '../../ui/Field';
 import { useSettled } from '../../ui/useSettled';
 import { unsigned } from '../../ui/units';
 import type { Sheet } from './curve';
+import { bagParams } from './place';
 
 const NOTHING = { units: '3', together: '', later: '', laterPrice: '', likelihood: '80' };
 
@@ -15,9 +16,7 @@ export function Bargains({ sheet, price }: { sheet: Sheet; price: string }) {
   const [typed, setTyped] = useState(NOTHING);
   const asked = useSettled({ ...typed, price }, 250);
   const question = new URLSearchParams([
-    ['design', String(sheet.designId)],
-    ['size', sheet.sizeKey],
-    ['channel', String(sheet.channelId)],
+    ...new URLSearchParams(bagParams(sheet, sheet.channelId)),
     ...Object.entries(asked).filter(([, value]) => value.trim() !== ''),
   ]).toString();
   const { data, error } = useQuery({

@@ -17,6 +17,7 @@ const row = (design: string, left: number, perHour: number): Row => ({
   cost: money(800),
   price: money(800 + left),
   own: false,
+  follows: false,
   left: money(left),
   perHour: money(perHour),
   below: false,

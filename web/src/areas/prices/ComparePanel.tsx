@@ -3,9 +3,11 @@ import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
+import { placeOf } from './place';
 import type { Row } from './PricesPage';
 
-const name = (row: Row) => `${row.design}${row.size && `, ${row.size}`}`;
+const name = (row: Row) =>
+  `${row.design}${row.size && `, ${row.size}`}${row.clothId ? `, ${row.cloth}` : ''}`;
 
 /** Bags side by side: which leaves more for an hour, and which of one that is sold. */
 export function ComparePanel({
@@ -17,7 +19,7 @@ export function ComparePanel({
   channelId: number;
   onClose: () => void;
 }) {
-  const places = rows.map((row) => ({ designId: row.designId, sizeKey: row.sizeKey, channelId }));
+  const places = rows.map((row) => placeOf(row, channelId));
   const { data, error } = useQuery({
     queryKey: [...keys.prices, 'compare', places],
     queryFn: () => api.post<Schemas['ComparedView']>('/api/prices/compare', { places }),
@@ -43,7 +45,7 @@ export function ComparePanel({
             <tr>
               <td />
               {rows.map((row) => (
-                <th key={`${row.designId} ${row.sizeKey}`} className="num">
+                <th key={`${row.designId} ${row.sizeKey} ${row.clothId ?? ''}`} className="num">
                   {name(row)}
                 </th>
               ))}
@@ -57,7 +59,7 @@ export function ComparePanel({
                 </th>
                 {rows.map((row, i) => (
                   <td
-                    key={`${row.designId} ${row.sizeKey}`}
+                    key={`${row.designId} ${row.sizeKey} ${row.clothId ?? ''}`}
                     className={`num ${line.most === i ? 'font-bold text-moss' : ''}`}
                   >
                     {line.of(row) ?? 'not yet'}

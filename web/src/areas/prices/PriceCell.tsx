@@ -15,7 +15,7 @@ export function PriceCell({
   const [typed, setTyped] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const opener = useRef<HTMLButtonElement>(null);
-  const name = `Price of ${row.design}${row.size ? `, ${row.size}` : ''}`;
+  const name = `Price of ${row.design}${row.size ? `, ${row.size}` : ''}${row.clothId ? `, in ${row.cloth}` : ''}`;
 
   const leave = () => {
     setTyped(undefined);
@@ -42,11 +42,11 @@ export function PriceCell({
         onClick={() => setTyped(row.own ? (row.price?.amount ?? '') : '')}
       >
         {row.price ? (
-          <span className={row.own ? 'text-[17px] font-bold' : ''}>{row.price.amount}</span>
+          <span className={row.own && !row.follows ? 'text-[17px] font-bold' : ''}>{row.price.amount}</span>
         ) : (
           <span className="text-soft">none</span>
         )}
-        {row.own && row.suggested && row.suggested.minor !== row.price?.minor && (
+        {row.own && !row.follows && row.suggested && row.suggested.minor !== row.price?.minor && (
           <span className="block text-[13px] text-soft">reckoned {row.suggested.amount}</span>
         )}
       </button>

@@ -17,6 +17,7 @@ import { nearest, type Point, type Sheet } from './curve';
 import { PriceCurve } from './PriceCurve';
 import { ChannelPicker } from './PricesPage';
 import { Bargains } from './Bargains';
+import { bagParams, placeOf } from './place';
 import { WhatIf } from './WhatIf';
 
 /** One bag and its price from all sides: what it costs, what each school asks, and what any price leaves for an hour. */
@@ -69,10 +70,7 @@ export default function PriceSheetPage() {
             chosen={data.channelId}
             onChoose={(id) => change('channel', String(id))}
           />
-          <ButtonLink
-            look="quiet"
-            to={`/prices/tickets?design=${data.designId}&size=${encodeURIComponent(data.sizeKey)}&channel=${data.channelId}`}
-          >
+          <ButtonLink look="quiet" to={`/prices/tickets?${bagParams(data, data.channelId)}`}>
             Ticket
           </ButtonLink>
         </div>
@@ -83,7 +81,7 @@ export default function PriceSheetPage() {
         </div>
       )}
       <Looked
-        key={`${data.designId} ${data.sizeKey} ${data.channelId}`}
+        key={bagParams(data, data.channelId)}
         sheet={data}
         onUnits={(units) => change('units', units)}
       />
@@ -138,12 +136,7 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
   const set = useSend(
     (price: string) =>
       api.post('/api/prices', {
-        prices: [
-          {
-            place: { designId: sheet.designId, sizeKey: sheet.sizeKey, channelId: sheet.channelId },
-            price,
-          },
-        ],
+        prices: [{ place: placeOf(sheet, sheet.channelId), price }],
         reason,
       }),
     () => {

@@ -18,6 +18,7 @@ const row = (design: string, price: number, perHour: number, more: Partial<Book[
   suggested: money(1150),
   price: money(price),
   own: false,
+  follows: false,
   left: money(price - 820),
   perHour: money(perHour),
   below: perHour < 1500,
@@ -47,14 +48,19 @@ const channel = (id: number, name: string): Schemas['ChannelView'] => ({
 });
 
 /** A server that keeps the prices that are set. */
-function prices() {
+function prices(more: Book['rows'] = []) {
   const sent: { path: string; body: unknown }[] = [];
   const book: Book = {
     channelId: 1,
     channel: 'Craft stall',
     least: money(1500),
     wanted: money(1900),
-    rows: [row('Heron pouch', 1150, 2300), row('Knot gift bag', 600, 900), row('Wren {wallet}', 2200, 3200)],
+    rows: [
+      row('Heron pouch', 1150, 2300),
+      row('Knot gift bag', 600, 900),
+      row('Wren {wallet}', 2200, 3200),
+      ...more,
+    ],
   };
   vi.stubGlobal(
     'fetch',
@@ -95,6 +101,28 @@ function prices() {
 
 describe('the price book', () => {
   afterEach(() => vi.unstubAllGlobals());
+
+  it('sets the price of another cloth by itself', async () => {
+    const sent = prices([
+      row('Heron pouch', 1150, 2200, { cloth: 'Kelp linen', clothId: 3, own: true, follows: true }),
+    ]);
+    rendered(<PricesPage />);
+    const linen = await screen.findByRole('row', { name: /Kelp linen/ });
+    expect(linen).toHaveTextContent('as in the usual cloth');
+    expect(within(linen).getByRole('link')).toHaveAttribute(
+      'href',
+      expect.stringContaining('size=one&cloth=3&channel=1'),
+    );
+    await userEvent.click(within(linen).getByRole('button', { name: /Price of Heron pouch, in Kelp linen/ }));
+    const typed = within(linen).getByRole('textbox');
+    await userEvent.clear(typed);
+    await userEvent.type(typed, '13,50{Enter}');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]?.body).toEqual({
+      prices: [{ place: { designId: 72, sizeKey: 'one', channelId: 1, clothId: 3 }, price: '13,50' }],
+      reason: '',
+    });
+  });
 
   it('says which earn too little, and shows only those', async () => {
     prices();

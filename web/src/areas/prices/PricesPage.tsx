@@ -13,6 +13,7 @@ import { ChannelsPart } from './ChannelsPart';
 import { ChoicePart } from './ChoicePart';
 import { OverheadsPart } from './OverheadsPart';
 import { ComparePanel } from './ComparePanel';
+import { bagParams, placeOf } from './place';
 import { PriceCell } from './PriceCell';
 import { StepPanel } from './StepPanel';
 
@@ -111,7 +112,7 @@ const FIGURE: Record<Exclude<Order, 'name'>, (row: Row) => number | undefined> =
   perHour: (row) => row.perHour?.minor,
 };
 
-const rowKey = (row: Row) => `${row.designId} ${row.sizeKey}`;
+const rowKey = (row: Row) => `${row.designId} ${row.sizeKey} ${row.clothId ?? ''}`;
 
 function BookPart() {
   const [params, setParams] = useSearchParams();
@@ -258,7 +259,7 @@ function BookPart() {
                   <input
                     type="checkbox"
                     className="size-5"
-                    aria-label={`Choose ${row.design} ${row.size}`}
+                    aria-label={`Choose ${row.design} ${row.size}${row.clothId ? ` in ${row.cloth}` : ''}`}
                     checked={chosen.has(rowKey(row))}
                     onChange={(event) => {
                       const next = new Set(chosen);
@@ -268,10 +269,10 @@ function BookPart() {
                     }}
                   />
                 </td>
-                <td>
+                <td className={row.clothId ? 'pl-6' : ''}>
                   <Link
-                    className="font-semibold text-woad hover:underline"
-                    to={`/prices/sheet?design=${row.designId}&size=${encodeURIComponent(row.sizeKey)}&channel=${book.channelId}`}
+                    className={`${row.clothId ? '' : 'font-semibold '}text-woad hover:underline`}
+                    to={`/prices/sheet?${bagParams(row, book.channelId)}`}
                   >
                     {row.design}
                   </Link>
@@ -285,16 +286,7 @@ function BookPart() {
                     isPending={set.isPending}
                     onSet={(price) =>
                       set.mutateAsync({
-                        prices: [
-                          {
-                            place: {
-                              designId: row.designId,
-                              sizeKey: row.sizeKey,
-                              channelId: book.channelId,
-                            },
-                            price,
-                          },
-                        ],
+                        prices: [{ place: placeOf(row, book.channelId), price }],
                         reason: '',
                       })
                     }
@@ -307,7 +299,9 @@ function BookPart() {
                   <Earned row={row} wanted={book.wanted.minor} />
                 </td>
                 <td className="whitespace-nowrap print:hidden">
-                  {row.since && row.own ? (
+                  {row.follows ? (
+                    <span className="text-soft">as in the usual cloth</span>
+                  ) : row.since && row.own ? (
                     <>
                       {day(row.since)}
                       {row.reason && <span className="block text-[13px] text-soft">{row.reason}</span>}
@@ -327,11 +321,7 @@ function BookPart() {
       )}
       {stepping && (
         <StepPanel
-          places={picked.map((row) => ({
-            designId: row.designId,
-            sizeKey: row.sizeKey,
-            channelId: book.channelId,
-          }))}
+          places={picked.map((row) => placeOf(row, book.channelId))}
           onClose={() => setStepping(false)}
           onDone={() => {
             setStepping(false);

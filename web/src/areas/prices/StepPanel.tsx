@@ -100,10 +100,11 @@ export function StepPanel({
             </thead>
             <tbody>
               {data?.map((row) => (
-                <tr key={`${row.place.designId} ${row.place.sizeKey}`}>
+                <tr key={`${row.place.designId} ${row.place.sizeKey} ${row.place.clothId ?? ''}`}>
                   <td>
                     {row.design}
                     {row.size && `, ${row.size}`}
+                    {row.cloth && `, ${row.cloth}`}
                   </td>
                   <td className="num">{row.before.amount}</td>
                   <td className="num font-bold">{row.after.amount}</td>

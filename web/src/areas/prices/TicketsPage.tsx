@@ -40,7 +40,7 @@ type Row = {
   price: string | undefined;
   isSecond: boolean;
   goods?: Schemas['TicketGoods'];
-  target: Pick<Schemas['TicketLineForm'], 'goodsId' | 'designId' | 'sizeKey' | 'cloth'>;
+  target: Omit<Schemas['TicketLineForm'], 'units' | 'price'>;
   /** How many there are without a ticket that holds. */
   toPrint: number;
 };
@@ -57,7 +57,7 @@ export default function TicketsPage() {
     queryFn: () => api.get<Schemas['TicketsView']>(`/api/price-tickets${asked ? `?channel=${asked}` : ''}`),
     placeholderData: keepPreviousData,
   });
-  const single = useSingle(params.get('design'), params.get('size'), asked);
+  const single = useSingle(params.get('design'), params.get('size'), params.get('cloth'), asked);
   const [typed, setTyped] = useState<Record<string, Typed>>({});
   const [sheetKey, setSheetKey] = useState('');
   const [firstTyped, setFirst] = useState<string>();
@@ -73,7 +73,8 @@ export default function TicketsPage() {
   const first = firstTyped ?? String(sheet?.next ?? 1);
   const rows = [...(single ? [single] : []), ...(data?.goods ?? []).map(rowOf)];
   const isChosen = (row: Row) =>
-    typed[row.key]?.chosen ?? (single ? row.key === single.key : row.toPrint > 0 && !row.isSecond);
+    typed[row.key]?.chosen ??
+    (single ? row.key === single.key : row.toPrint > 0 && !row.isSecond && row.goods?.goodsId !== undefined);
   const unitsOf = (row: Row) => typed[row.key]?.units ?? String(row.toPrint || row.there || 1);
   const picked = rows.filter(isChosen);
   const form: Form = {
@@ -168,7 +169,7 @@ export default function TicketsPage() {
           <section className="sheet overflow-x-auto px-4 py-2" aria-label="Bags">
             {rows.length === 0 && (
               <p className="py-6 text-center text-soft">
-                No finished bags are there. Tickets for a bag that isn’t made yet come from its{' '}
+                No bags are there, and none are in a batch. Tickets for any other come from its{' '}
                 <Link className="text-woad underline" to="/prices">
                   price
                 </Link>
@@ -395,31 +396,45 @@ function openSheets(id: number) {
 
 function rowOf(goods: Schemas['TicketGoods']): Row {
   return {
-    key: `goods ${goods.goodsId}`,
+    key: goods.goodsId ? `goods ${goods.goodsId}` : `batch ${goods.batchId} ${goods.lineNumber}`,
     name: goods.designName,
     size: goods.sizeName,
     cloth: goods.clothName,
-    about: goods.batchId ? `batch ${goods.batchId}` : '',
-    there: goods.units,
+    about: [goods.batchId ? `batch ${goods.batchId}` : '', goods.goodsId ? '' : 'still to be made']
+      .filter(Boolean)
+      .join(', '),
+    there: goods.goodsId ? goods.units : undefined,
     price: goods.price?.amount,
     isSecond: goods.quality === 'SECOND',
     goods,
-    target: { goodsId: goods.goodsId, cloth: '' },
+    target: goods.goodsId
+      ? { goodsId: goods.goodsId, cloth: '' }
+      : { batchId: goods.batchId, lineNumber: goods.lineNumber, cloth: '' },
     toPrint: goods.toPrint,
   };
 }
 
 /** A size of a design that tickets were asked for from its price. */
-function useSingle(design: string | null, size: string | null, channel: number | undefined): Row | undefined {
+function useSingle(
+  design: string | null,
+  size: string | null,
+  cloth: string | null,
+  channel: number | undefined,
+): Row | undefined {
   const { data: book } = useQuery({
     queryKey: [...keys.prices, 'book', channel ?? 'usual'],
     queryFn: () => api.get<Schemas['BookView']>(`/api/prices/book${channel ? `?channel=${channel}` : ''}`),
     enabled: design !== null,
   });
-  const row = book?.rows.find((one) => String(one.designId) === design && one.sizeKey === size);
+  const row = book?.rows.find(
+    (one) =>
+      String(one.designId) === design &&
+      one.sizeKey === size &&
+      (one.clothId ? String(one.clothId) : null) === cloth,
+  );
   return (
     row && {
-      key: `design ${row.designId} ${row.sizeKey}`,
+      key: `design ${row.designId} ${row.sizeKey} ${row.clothId ?? ''}`,
       name: row.design,
       size: row.size,
       cloth: row.cloth,
@@ -427,7 +442,7 @@ function useSingle(design: string | null, size: string | null, channel: number |
       there: undefined,
       price: row.price?.amount,
       isSecond: false,
-      target: { designId: row.designId, sizeKey: row.sizeKey, cloth: row.cloth },
+      target: { designId: row.designId, sizeKey: row.sizeKey, cloth: row.cloth, clothId: row.clothId },
       toPrint: 1,
     }
   );

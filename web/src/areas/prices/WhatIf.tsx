@@ -6,6 +6,7 @@ import { SelectField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/units';
 import { useSettled } from '../../ui/useSettled';
 import type { Sheet } from './curve';
+import { bagParams } from './place';
 
 const NOTHING = { material: '', rate: '', faster: '', units: '', otherChannel: '' };
 
@@ -17,9 +18,7 @@ export function WhatIf({ sheet, price }: { sheet: Sheet; price: string }) {
   const asked = useSettled({ ...typed, price }, 250);
   const isAsked = Object.values(typed).some((one) => one.trim() !== '');
   const question = new URLSearchParams([
-    ['design', String(sheet.designId)],
-    ['size', sheet.sizeKey],
-    ['channel', String(sheet.channelId)],
+    ...new URLSearchParams(bagParams(sheet, sheet.channelId)),
     ...Object.entries(asked).filter(([, value]) => value.trim() !== ''),
   ]).toString();
   const { data, error } = useQuery({

@@ -99,7 +99,8 @@ class ListFilesTest {
         assertThat(job.get("changes").asInt()).isEqualTo(1);
         assertThat(job.get("same").asInt()).isEqualTo(1);
         assertThat(enter(job).get("state").asString()).isEqualTo("ENTERED");
-        assertThat(APP.text("/api/lists/prices.csv")).contains("Listed pouch {ç},medium,the stall,12.50,as others do,");
+        assertThat(APP.text("/api/lists/prices.csv"))
+                .contains("Listed pouch {ç},medium,,the stall,12.50,as others do,");
         String wrong = "design,size,channel,set price\n"
                 + "Listed pouch {ç},huge,the moon,many\n"
                 + "Listed pouch {ç},medium,the stall,\n";

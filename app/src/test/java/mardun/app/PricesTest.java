@@ -619,4 +619,87 @@ class PricesTest {
                         .on("places"))
                 .contains("2 to 6");
     }
+
+    /** A size in another cloth than its usual one stands in the book by itself, costs what it costs, and may have a price of its own. */
+    @Test
+    @Order(11)
+    void anotherClothMayHaveItsOwnPrice() {
+        bench.ok(set(medium(), usual(), "20", "for all"));
+        long waxed = APP.enter(APP.cloth("Waxed {ç}", "44 in", "39.00", "90 yd"));
+        Map<String, Long> materials = new HashMap<>(bench.shelf());
+        materials.put("outer", waxed);
+        JsonNode before = bench.ok(APP.get("/api/prices/book"));
+        long batch = bench.ok(APP.post("/api/batches", RunningApp.batch(pouch, "4", materials, List.of())))
+                .get("id")
+                .asLong();
+
+        JsonNode book = bench.ok(APP.get("/api/prices/book"));
+        assertThat(book.get("rows")).hasSize(before.get("rows").size() + 1);
+        JsonNode row = inCloth(book, waxed);
+        assertThat(row.get("cost").get("minor").asLong())
+                .isGreaterThan(row(book, "medium").get("cost").get("minor").asLong());
+        assertThat(row.get("follows").asBoolean()).isTrue();
+        assertThat(row.get("price").get("amount").asString()).isEqualTo("20.00");
+        assertThat(row.get("left").get("minor").asLong())
+                .isLessThan(row(book, "medium").get("left").get("minor").asLong());
+        assertThat(priceOf(batch)).isEqualTo("20.00");
+
+        book = bench.ok(setInCloth(waxed, "26"));
+        assertThat(inCloth(book, waxed).get("price").get("amount").asString()).isEqualTo("26.00");
+        assertThat(inCloth(book, waxed).get("follows").asBoolean()).isFalse();
+        assertThat(row(book, "medium").get("price").get("amount").asString()).isEqualTo("20.00");
+        assertThat(priceOf(batch)).isEqualTo("26.00");
+        assertThat(bench.ok(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium() + "&cloth=" + waxed))
+                        .get("own")
+                        .get("amount")
+                        .asString())
+                .isEqualTo("26.00");
+        assertThat(APP.text("/api/lists/prices.csv")).contains(",medium,Waxed {ç},");
+        assertThat(setInCloth(999_999, "26").status()).isEqualTo(404);
+        assertThat(APP.get("/api/prices/sheet?design=" + pouch + "&size=" + medium() + "&cloth=999999")
+                        .status())
+                .isEqualTo(404);
+
+        bench.ok(setInCloth(waxed, ""));
+        assertThat(priceOf(batch)).isEqualTo("20.00");
+    }
+
+    /** Prices that change together take along a cloth that follows them, and leave it following. */
+    @Test
+    @Order(12)
+    void aClothThatFollowsGoesAlong() {
+        JsonNode book = bench.ok(APP.get("/api/prices/book"));
+        long waxed = book.get("rows")
+                .valueStream()
+                .filter(row -> row.hasNonNull("clothId"))
+                .findFirst()
+                .orElseThrow()
+                .get("clothId")
+                .asLong();
+        Map<String, Object> form =
+                Map.of("places", List.of(place(medium(), usual()), inCloth(waxed)), "points", 1, "percent", "");
+        assertThat(bench.ok(APP.post("/api/prices/step", form))).hasSize(1);
+        bench.ok(setInCloth(waxed, "30"));
+        assertThat(bench.ok(APP.post("/api/prices/step", form))).hasSize(2);
+    }
+
+    private static Map<String, Object> inCloth(long cloth) {
+        Map<String, Object> place = new HashMap<>(place(medium(), usual()));
+        place.put("clothId", cloth);
+        return place;
+    }
+
+    private static Answer setInCloth(long cloth, String price) {
+        return APP.post(
+                "/api/prices",
+                Map.of("prices", List.of(Map.of("place", inCloth(cloth), "price", price)), "reason", ""));
+    }
+
+    private static JsonNode inCloth(JsonNode book, long cloth) {
+        return book.get("rows")
+                .valueStream()
+                .filter(row -> row.path("clothId").asLong() == cloth)
+                .findFirst()
+                .orElseThrow();
+    }
 }

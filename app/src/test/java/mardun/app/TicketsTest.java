@@ -37,16 +37,7 @@ class TicketsTest {
         price(pouch, price);
         long batch = bench.batch(pouch, units);
         bench.cut(batch);
-        long version = bench.ok(APP.get("/api/batches/" + batch)).get("version").asLong();
-        bench.ok(APP.post(
-                "/api/batches/" + batch + "/finish",
-                Map.of(
-                        "version",
-                        version,
-                        "reason",
-                        "",
-                        "lines",
-                        List.of(Map.of("number", 1, "good", units, "seconds", "", "scrap", "")))));
+        finish(batch, units);
         return pouch;
     }
 
@@ -136,6 +127,64 @@ class TicketsTest {
         assertThat(counts("Ticketed")).as("a price of their own holds").containsExactly(5, 0, 0);
         bench.ok(APP.post("/api/price-tickets/" + own.get("id").asLong() + "/take-back", Map.of()));
         assertThat(counts("Ticketed")).containsExactly(2, 3, 0);
+    }
+
+    /** Tickets for bags that are still to be made go onto them as they are done, and follow the price as others do. */
+    @Test
+    void ticketsMayBePrintedAheadForABatch() {
+        long pouch = APP.pouch("Ahead");
+        price(pouch, "14");
+        long batch = bench.batch(pouch, "6");
+        JsonNode toBeMade = goods("Ahead");
+        assertThat(toBeMade.hasNonNull("goodsId")).isFalse();
+        assertThat(toBeMade.get("batchId").asLong()).isEqualTo(batch);
+        assertThat(toBeMade.get("price").get("amount").asString()).isEqualTo("14.00");
+        assertThat(counts("Ahead")).containsExactly(0, 0, 6);
+
+        print(form("SHEET", "A4_24", List.of(ahead(batch, 1, "4"))));
+        assertThat(counts("Ahead")).containsExactly(4, 0, 2);
+        price(pouch, "15");
+        assertThat(counts("Ahead")).containsExactly(0, 4, 2);
+        assertThat(goods("Ahead").get("wrongPrice").get("amount").asString()).isEqualTo("14.00");
+        price(pouch, "14");
+
+        bench.cut(batch);
+        finish(batch, "3");
+        assertThat(counts("Ahead")).as("of those that are there each has one").containsExactly(3, 0, 0);
+        JsonNode open = bench.ok(APP.get("/api/price-tickets"))
+                .get("goods")
+                .valueStream()
+                .filter(one -> one.path("batchId").asLong() == batch && !one.hasNonNull("goodsId"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(open.get("units").asInt()).isEqualTo(3);
+        assertThat(open.get("right").asInt()).isEqualTo(1);
+        assertThat(open.get("without").asInt()).isEqualTo(2);
+        finish(batch, "3");
+        assertThat(counts("Ahead"))
+                .as("those that were done first wear three of the four")
+                .containsExactly(1, 0, 2);
+        assertThat(APP.post("/api/price-tickets", form("SHEET", "A4_24", List.of(ahead(batch, 1, "1"))))
+                        .status())
+                .as("nothing of it is to be made any more")
+                .isEqualTo(422);
+    }
+
+    private static Map<String, Object> ahead(long batch, int line, String units) {
+        return new HashMap<>(Map.of("batchId", batch, "lineNumber", line, "cloth", "", "units", units, "price", ""));
+    }
+
+    private static void finish(long batch, String good) {
+        long version = bench.ok(APP.get("/api/batches/" + batch)).get("version").asLong();
+        bench.ok(APP.post(
+                "/api/batches/" + batch + "/finish",
+                Map.of(
+                        "version",
+                        version,
+                        "reason",
+                        "",
+                        "lines",
+                        List.of(Map.of("number", 1, "good", good, "seconds", "", "scrap", "")))));
     }
 
     @Test

@@ -2,6 +2,7 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -137,12 +138,12 @@ class WrongRequestsTest {
                 turn == 3 ? "PATCH" : method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
         long before = rows();
         long begin = System.nanoTime();
-        HttpResponse<String> answer = APP.raw(request.build());
+        HttpResponse<String> answer = answer(request.build());
         long took = System.nanoTime() - begin;
         // Other tests run beside this one: what is refused slowly once is asked again before it counts as slow.
         for (int again = 0; again < 2 && answer.statusCode() >= 400 && took > LONGEST_NS; again++) {
             begin = System.nanoTime();
-            APP.raw(request.build());
+            answer(request.build());
             took = System.nanoTime() - begin;
         }
         asked++;
@@ -159,6 +160,15 @@ class WrongRequestsTest {
             if (rows() != before) {
                 wrong.add(what + "left something behind " + shortened(body));
             }
+        }
+    }
+
+    /** What is refused is answered before all of it has come, and no more of it is read: who still writes then may have to ask again. */
+    private static HttpResponse<String> answer(HttpRequest request) {
+        try {
+            return APP.raw(request);
+        } catch (UncheckedIOException closed) {
+            return APP.raw(request);
         }
     }
 

@@ -79,6 +79,20 @@ public class BatchLife {
                 .collect(Collectors.toMap(id -> id, id -> named(known.get(id).lines(), names)));
     }
 
+    /** A line of a batch that is neither finished nor dropped. */
+    public record OpenLine(BatchId batch, ChosenLine line) {}
+
+    /** The lines of all batches that are neither finished nor dropped, the latest batch first. */
+    @Transactional(readOnly = true)
+    public List<OpenLine> openLines() {
+        return pasts.all().values().stream()
+                .filter(past ->
+                        !past.when().containsKey(Step.FINISHED) && !past.when().containsKey(Step.DROPPED))
+                .sorted(Comparator.comparing(BatchPasts.Past::id).reversed())
+                .flatMap(past -> past.lines().stream().map(line -> new OpenLine(past.id(), line)))
+                .toList();
+    }
+
     /** The lines of the batches that were finished since a moment. */
     @Transactional(readOnly = true)
     public Map<BatchId, List<NamedLine>> finishedSince(Instant from) {

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.Optional;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
@@ -23,6 +24,7 @@ class SetPrice {
     private DesignId designId;
     private String sizeKey;
     private ChannelId channelId;
+    private @Nullable MaterialId clothId;
     private @Nullable Long priceMinor;
     private Instant setAt;
     private String reason;
@@ -33,13 +35,14 @@ class SetPrice {
         this.designId = place.designId();
         this.sizeKey = place.sizeKey();
         this.channelId = place.channelId();
+        this.clothId = place.clothId();
         this.priceMinor = priceMinor;
         this.setAt = setAt;
         this.reason = reason;
     }
 
     PricePlace place() {
-        return new PricePlace(designId, sizeKey, channelId);
+        return new PricePlace(designId, sizeKey, channelId, clothId);
     }
 
     /** Empty where the maker's school counts from then on. */

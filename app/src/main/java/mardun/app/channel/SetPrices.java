@@ -59,7 +59,8 @@ public class SetPrices {
     @Transactional(readOnly = true)
     public List<Set> history(PricePlace place) {
         return prices
-                .findByDesignIdAndSizeKeyAndChannelIdOrderByIdDesc(place.designId(), place.sizeKey(), place.channelId())
+                .findByDesignIdAndSizeKeyAndChannelIdAndClothIdOrderByIdDesc(
+                        place.designId(), place.sizeKey(), place.channelId(), place.clothId())
                 .stream()
                 .map(one -> new Set(one.priceMinor(), one.setAt(), one.reason()))
                 .toList();
@@ -72,6 +73,15 @@ public class SetPrices {
         if (!before.equals(Optional.ofNullable(minor))) {
             prices.save(new SetPrice(place, minor, clock.instant(), reason));
         }
+    }
+
+    /** For which sizes in which single cloths a price counts now, whatever the channel. */
+    @Transactional(readOnly = true)
+    public List<PricePlace> ofOneCloth() {
+        return last(prices.findByClothIdNotNullOrderById()).entrySet().stream()
+                .filter(one -> one.getValue().minor().isPresent())
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** Whether any price was ever set. */

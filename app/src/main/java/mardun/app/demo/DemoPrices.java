@@ -3,6 +3,7 @@ package mardun.app.demo;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -11,6 +12,7 @@ import mardun.app.design.CostedSize;
 import mardun.app.design.DesignCosts;
 import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
+import mardun.app.id.MaterialId;
 import mardun.app.paper.LabelDrawing.CodeKind;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceBook;
@@ -207,6 +209,7 @@ class DemoPrices {
         set(all, today.minusDays(20), stall, "Heron pouch", Map.of("medium", "17"), "sold out twice at the old price");
         set(all, today.minusDays(78), stall, "Knot gift bag", Map.of("small", "7"), "nobody pays more for one");
         set(all, today.minusDays(60), stall, "Wren wallet", Map.of("", "22"), "as much as others ask");
+        setInLinen(all, today.minusDays(18), stall, "Heron pouch", "medium", "18", "linen sells first, and costs more");
         ChannelId shop = channels.all().get(1).id();
         set(all, today.minusDays(41), shop, "Heron pouch", Map.of("medium", "21"), "postage inside");
         see(all, today.minusDays(71), "Wren wallet", "folded wallet, printed cotton", "summer fair, row B", "24");
@@ -219,8 +222,11 @@ class DemoPrices {
     /** Tickets for all pouches that are there, on a sheet of which some labels were gone already. */
     private void printTickets(ChannelId stall) {
         List<TicketLineForm> lines = tickets.tickets(stall).goods().stream()
-                .filter(bags -> bags.designName().equals("Heron pouch") && bags.quality() == Quality.GOOD)
-                .map(bags -> new TicketLineForm(bags.goodsId(), null, null, "", Integer.toString(bags.units()), ""))
+                .filter(bags -> bags.designName().equals("Heron pouch")
+                        && bags.quality() == Quality.GOOD
+                        && bags.goodsId() != null)
+                .map(bags -> new TicketLineForm(
+                        bags.goodsId(), null, null, null, null, "", null, Integer.toString(bags.units()), ""))
                 .toList();
         tickets.make(new TicketsForm(
                 UUID.randomUUID(),
@@ -247,6 +253,27 @@ class DemoPrices {
                         new PricePlace(size.designId(), size.sizeKey(), channel), bySize.get(size.sizeName())))
                 .collect(Collectors.toList());
         clock.on(day, () -> book.set(new SetForm(prices, reason)));
+    }
+
+    /** A price for bags in linen, that are usually made of another cloth. */
+    private void setInLinen(
+            List<CostedSize> all,
+            LocalDate day,
+            ChannelId channel,
+            String design,
+            String sizeName,
+            String price,
+            String reason) {
+        Optional<MaterialId> linen = all.stream()
+                .filter(size -> size.cloth().equals("Kelp linen"))
+                .findFirst()
+                .flatMap(CostedSize::clothId);
+        CostedSize size = all.stream()
+                .filter(one -> one.designName().equals(design) && one.sizeName().equals(sizeName))
+                .findFirst()
+                .orElseThrow();
+        PricePlace place = new PricePlace(size.designId(), size.sizeKey(), channel).in(linen);
+        clock.on(day, () -> book.set(new SetForm(List.of(new NewPrice(place, price)), reason)));
     }
 
     private void see(List<CostedSize> all, LocalDate day, String design, String what, String where, String price) {

@@ -1,10 +1,13 @@
 package mardun.app.design;
 
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -90,48 +93,119 @@ public class DesignCosts {
                 .flatMap(entity -> costed(
                         entity,
                         asTheyAre.get(entity.id()),
-                        asTheyAre.get(entity.id()).document().usualUnits(),
+                        new Made(asTheyAre.get(entity.id()).document().usualUnits(), Optional.empty(), size -> true),
                         read,
                         current))
                 .toList();
     }
 
-    /** The same of one design, for a batch of so many. */
+    /**
+     * A size of a design in another outer cloth than its design names.
+     */
+    public record InCloth(DesignId design, String sizeKey, MaterialId cloth) {}
+
+    /**
+     * What one bag of some sizes takes in other outer cloths, the rest of it being as usual; those of which the design is put away or has
+     * no such size, or that name no cloth on the shelf, are left out.
+     */
     @Transactional(readOnly = true)
-    public List<CostedSize> costed(DesignId id, int units) {
-        DesignEntity entity = found(id);
-        AsItIs its = asItIs(entity);
-        return costed(entity, its, units, shelves.read(DesignService.materialsOf(its.document())), settings.current())
+    public List<CostedSize> costedIn(Collection<InCloth> others) {
+        Settings current = settings.current();
+        Map<DesignId, List<InCloth>> byDesign = others.stream().collect(Collectors.groupingBy(InCloth::design));
+        Map<DesignEntity, AsItIs> found = new LinkedHashMap<>();
+        repository
+                .findAllById(byDesign.keySet().stream().map(DesignId::value).toList())
+                .forEach(entity -> {
+                    if (!entity.isPutAway()) {
+                        found.put(entity, asItIs(entity));
+                    }
+                });
+        Shelves read = shelves.read(Stream.concat(
+                        found.values().stream().flatMap(one -> DesignService.materialsOf(one.document()).stream()),
+                        others.stream().map(InCloth::cloth))
+                .distinct()
+                .toList());
+        return found.entrySet().stream()
+                .flatMap(one -> byDesign.get(one.getKey().id()).stream()
+                        .flatMap(other -> costed(
+                                        one.getKey(),
+                                        one.getValue(),
+                                        new Made(
+                                                one.getValue().document().usualUnits(),
+                                                Optional.of(other.cloth()),
+                                                other.sizeKey()::equals),
+                                        read,
+                                        current)
+                                .filter(size -> size.clothId().equals(Optional.of(other.cloth())))))
                 .toList();
     }
 
-    /** The same, with what was given valued the other way than the maker usually does. */
+    /**
+     * The same of one design, for a batch of so many.
+     *
+     * @param cloth its outer cloth; empty for the one that the design names
+     */
     @Transactional(readOnly = true)
-    public List<CostedSize> costedWithGivenOtherwise(DesignId id, int units) {
+    public List<CostedSize> costed(DesignId id, int units, Optional<MaterialId> cloth) {
         DesignEntity entity = found(id);
         AsItIs its = asItIs(entity);
         return costed(
                         entity,
                         its,
-                        units,
-                        shelves.readWithGivenOtherwise(DesignService.materialsOf(its.document())),
+                        new Made(units, cloth, size -> true),
+                        shelves.read(materials(its, cloth)),
                         settings.current())
                 .toList();
     }
 
-    private Stream<CostedSize> costed(DesignEntity entity, AsItIs its, int units, Shelves shelves, Settings current) {
+    private static List<MaterialId> materials(AsItIs its, Optional<MaterialId> cloth) {
+        return Stream.concat(DesignService.materialsOf(its.document()).stream(), cloth.stream())
+                .distinct()
+                .toList();
+    }
+
+    /** The same, with what was given valued the other way than the maker usually does. */
+    @Transactional(readOnly = true)
+    public List<CostedSize> costedWithGivenOtherwise(DesignId id, int units, Optional<MaterialId> cloth) {
+        DesignEntity entity = found(id);
+        AsItIs its = asItIs(entity);
+        return costed(
+                        entity,
+                        its,
+                        new Made(units, cloth, size -> true),
+                        shelves.readWithGivenOtherwise(materials(its, cloth)),
+                        settings.current())
+                .toList();
+    }
+
+    /**
+     * How bags are made.
+     *
+     * @param units for a batch of how many
+     * @param cloth their outer cloth; empty for the usual one
+     * @param sizes which sizes, by their keys
+     */
+    private record Made(int units, Optional<MaterialId> cloth, Predicate<String> sizes) {}
+
+    private Stream<CostedSize> costed(DesignEntity entity, AsItIs its, Made made, Shelves shelves, Settings current) {
         DesignDocument document = its.document();
         Design design = estimates.timed(entity.id(), its.design());
-        List<Supply> supplies = DesignService.supplies(document, shelves);
         String outer = design.pieces().stream()
                 .filter(piece -> piece.role() == Role.OUTER)
                 .findFirst()
                 .map(Piece::slot)
                 .orElse("");
+        List<Supply> supplies = DesignService.supplies(
+                document,
+                shelves,
+                made.cloth().map(cloth -> Map.of(outer, cloth)).orElse(Map.of()));
         Optional<Supply> cloth =
                 supplies.stream().filter(supply -> supply.slot().equals(outer)).findFirst();
-        return IntStream.range(0, design.sizes().size()).mapToObj(size -> {
-            UnitCosts.Given given = costs.of(design, size, units, supplies, current.workroom());
+        IntStream sizes = IntStream.range(0, design.sizes().size())
+                .filter(size ->
+                        made.sizes().test(document.sizeKey(design.sizes().get(size))));
+        return sizes.mapToObj(size -> {
+            UnitCosts.Given given = costs.of(design, size, made.units(), supplies, current.workroom());
             String name = design.sizes().get(size);
             return new CostedSize(
                     entity.id(),
@@ -140,7 +214,7 @@ public class DesignCosts {
                     document.sizeKey(name),
                     design.sizes().size() == 1 ? "" : name,
                     cloth.map(Supply::name).orElse(""),
-                    units,
+                    made.units(),
                     given.time(),
                     given.cost(),
                     name,

@@ -650,10 +650,19 @@ public class DesignService implements UsesMaterials {
 
     /** The same as they lie on the shelf. */
     static List<Supply> supplies(DesignDocument document, Shelves shelves) {
-        return document.slots().stream()
-                .filter(slot -> slot.materialId() != null)
-                .flatMap(slot -> shelves.supply(slot.key(), slot.materialId(), null, List.of()).stream())
-                .toList();
+        return supplies(document, shelves, Map.of());
+    }
+
+    /** The same with other materials in some slots. */
+    static List<Supply> supplies(DesignDocument document, Shelves shelves, Map<String, MaterialId> others) {
+        List<Supply> supplies = new ArrayList<>();
+        for (DesignDocument.SlotRow slot : document.slots()) {
+            MaterialId id = others.getOrDefault(slot.key(), slot.materialId());
+            if (id != null) {
+                shelves.supply(slot.key(), id, null, List.of()).ifPresent(supplies::add);
+            }
+        }
+        return supplies;
     }
 
     private DesignLine line(

@@ -196,6 +196,7 @@ public class GoodsService {
                         one.designName(),
                         one.sizeKey(),
                         one.sizeName(),
+                        one.clothId(),
                         one.clothName(),
                         one.quality(),
                         places.getOrDefault(one.id(), List.of()).stream()

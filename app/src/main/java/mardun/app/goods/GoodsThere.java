@@ -3,6 +3,7 @@ package mardun.app.goods;
 import java.util.Optional;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 
 /**
  * Finished bags of which some are left, as other areas reckon with them.
@@ -11,6 +12,7 @@ import mardun.app.id.DesignId;
  * @param lineNumber the line of it; empty likewise
  * @param designId empty for bags that were entered from a list
  * @param sizeKey what the size is known by; empty where nobody kept that
+ * @param clothId its outer cloth; empty likewise
  * @param units how many are left, wherever they are
  * @param priceMinor what was asked for one when they were done
  */
@@ -22,6 +24,7 @@ public record GoodsThere(
         String designName,
         Optional<String> sizeKey,
         String sizeName,
+        Optional<MaterialId> clothId,
         String clothName,
         Quality quality,
         int units,

@@ -25,6 +25,7 @@ import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.material.StockViews.SizeToScale;
+import mardun.app.plan.OuterCloth;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -149,10 +150,14 @@ public class HandService {
             List<Supply> supplies = supplies(document, slot, inHand, read);
             for (int size = 0; size < document.sizes().size(); size++) {
                 String sizeName = document.sizes().get(size);
-                Optional<Money> own = Optional.ofNullable(set.get(new PricePlace(
+                Optional<Money> own = new PricePlace(
                                 designId,
                                 document.sizeKey(sizeName),
-                                current.usualChannel().id())))
+                                current.usualChannel().id())
+                        .in(OuterCloth.slot(design)
+                                .filter(slot.key()::equals)
+                                .map(outer -> inHand.material().id()))
+                        .of(set)
                         .map(current::money);
                 Optional<Makeable> most = most(design, size, slot, supplies, own, inHand, current);
                 if (most.isEmpty()) {

@@ -196,12 +196,17 @@ public class BatchPlans {
         static final Asking NOTHING = new Asking(new ChannelId(0), Map.of());
 
         /** What the maker asks for a bag of a line: its own price, or the one that is set, or was when its first cloth was cut. */
-        Optional<Money> of(ChosenBatch batch, ChosenLine line, Workroom workroom) {
+        Optional<Money> of(ChosenBatch batch, ChosenLine line, Design design, Workroom workroom) {
             return line.ownPriceMinor()
                     .or(() -> batch.frozen().isPresent()
                             ? Documents.frozenLine(batch, line).map(FrozenLine::setPriceMinor)
-                            : Optional.ofNullable(prices.get(new PricePlace(line.designId(), line.sizeKey(), channel))))
+                            : place(line, design).of(prices))
                     .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
+        }
+
+        private PricePlace place(ChosenLine line, Design design) {
+            return new PricePlace(line.designId(), line.sizeKey(), channel)
+                    .in(OuterCloth.slot(design).map(line.materials()::get));
         }
     }
 
@@ -229,8 +234,8 @@ public class BatchPlans {
             if (size.isEmpty()) {
                 gone.add(noSuchSize(line, document));
             }
-            lines.add(line(
-                    line, documents.design(batch, line), size.orElse(0), supplies, asking.of(batch, line, workroom)));
+            Design design = documents.design(batch, line);
+            lines.add(line(line, design, size.orElse(0), supplies, asking.of(batch, line, design, workroom)));
         }
         Unsewn found = gone.isEmpty() && batch.frozen().isEmpty()
                 ? bring(batch, lines, there.cutPieces().freeFor(batch.id()), workroom)
@@ -342,7 +347,7 @@ public class BatchPlans {
                         documents.design(batch, line),
                         0,
                         Map.of(),
-                        Asking.NOTHING.of(batch, line, current.workroom())))
+                        Asking.NOTHING.of(batch, line, documents.design(batch, line), current.workroom())))
                 .toList();
         BatchPlan plan = BatchPlanner.impossible(lines, why);
         return new Planned(

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Optional;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.price.PriceViews.BargainView;
 import mardun.app.price.PriceViews.BargainsView;
 import mardun.app.problem.FieldReader;
@@ -50,6 +51,7 @@ class PriceBargains {
     record Asked(
             DesignId design,
             String size,
+            @Nullable MaterialId cloth,
             @Nullable ChannelId channel,
             String price,
             String units,
@@ -75,7 +77,7 @@ class PriceBargains {
                         .movePointLeft(2)
                 : BigDecimal.ONE;
         fields.check();
-        UnitTakes takes = costs.takes(asked.design(), asked.size(), null);
+        UnitTakes takes = costs.takes(asked.design(), asked.size(), asked.cloth(), null);
         Terms here = terms(asked.channel(), current);
         Optional<Money> least = isLater
                 ? Bargain.leastToday(

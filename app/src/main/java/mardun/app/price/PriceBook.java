@@ -14,9 +14,10 @@ import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.CostedSize;
-import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
+import mardun.app.id.MaterialId;
+import mardun.app.material.MaterialService;
 import mardun.app.price.PriceViews.BookRow;
 import mardun.app.price.PriceViews.BookView;
 import mardun.app.price.PriceViews.ComparedView;
@@ -31,6 +32,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
+import mardun.core.material.MaterialKind;
 import mardun.core.money.Exact;
 import mardun.core.pricing.Channel;
 import mardun.core.pricing.PriceChoice;
@@ -49,9 +51,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class PriceBook {
 
     private final DesignService designs;
-    private final DesignCosts bagCosts;
+    private final BookSizes sizes;
     private final ChannelService channels;
     private final SetPrices prices;
+    private final MaterialService materials;
     private final SettingsService settings;
     private final Clock clock;
     private final Remembered<ChannelId, BookView> books;
@@ -59,24 +62,36 @@ public class PriceBook {
 
     PriceBook(
             DesignService designs,
-            DesignCosts bagCosts,
+            BookSizes sizes,
             ChannelService channels,
             SetPrices prices,
+            MaterialService materials,
             SettingsService settings,
             Clock clock,
             Changes changes) {
         this.books = new Remembered<>(changes);
         this.asked = new Remembered<>(changes);
         this.designs = designs;
-        this.bagCosts = bagCosts;
+        this.sizes = sizes;
         this.channels = channels;
         this.prices = prices;
+        this.materials = materials;
         this.settings = settings;
         this.clock = clock;
     }
 
-    /** A size with its prices in a channel. */
-    private record Row(CostedSize size, PricePlace place, Optional<UnitTakes> takes, SetPrices.@Nullable Set set) {
+    /**
+     * A size in a cloth, with its prices in a channel.
+     *
+     * @param set that of its cloth, or else that of all cloths
+     * @param follows it is in another cloth than the usual, and has no price of its own
+     */
+    private record Row(
+            CostedSize size,
+            PricePlace place,
+            Optional<UnitTakes> takes,
+            SetPrices.@Nullable Set set,
+            boolean follows) {
 
         Optional<Money> own(Settings current) {
             return Optional.ofNullable(set).flatMap(SetPrices.Set::minor).map(current::money);
@@ -101,16 +116,26 @@ public class PriceBook {
 
     private List<Row> rows(ChannelId channel) {
         Map<PricePlace, SetPrices.Set> set = prices.in(channel);
-        return bagCosts.costed().stream()
-                .map(size -> {
-                    PricePlace place = new PricePlace(size.designId(), size.sizeKey(), channel);
+        return sizes.all().stream()
+                .map(one -> {
+                    CostedSize size = one.size();
+                    PricePlace place = one.place(channel);
+                    SetPrices.Set own = set.get(place);
+                    boolean hasOwn = own != null && own.minor().isPresent();
                     return new Row(
-                            size, place, size.cost().map(cost -> UnitTakes.of(cost, size.time())), set.get(place));
+                            size,
+                            place,
+                            size.cost().map(cost -> UnitTakes.of(cost, size.time())),
+                            hasOwn ? own : set.get(place.inAnyCloth()),
+                            !hasOwn && place.clothId() != null);
                 })
                 .toList();
     }
 
-    /** What is asked for each size of each design in a channel; none for those that have no cost yet and no price. */
+    /**
+     * What is asked for each size of each design in a channel, in its usual cloth and in others; none for those that have no cost yet and
+     * no price.
+     */
     @Transactional(readOnly = true)
     public Map<PricePlace, Money> asked(ChannelId id) {
         return asked.get(id, this::workOutAsked);
@@ -161,10 +186,12 @@ public class PriceBook {
                 row.size().sizeKey(),
                 row.size().sizeName(),
                 row.size().cloth(),
+                row.place().clothId(),
                 row.takes().map(takes -> writer.money(takes.full())).orElse(null),
                 row.suggested(channel, choice).map(writer::money).orElse(null),
                 price.map(writer::money).orElse(null),
                 isSet,
+                isSet && row.follows(),
                 priced.map(its -> writer.money(its.left())).orElse(null),
                 perHour.map(writer::money).orElse(null),
                 perHour.filter(least::isGreaterThan).isPresent(),
@@ -222,6 +249,13 @@ public class PriceBook {
         if (designs.document(place.designId()).indexOf(place.sizeKey(), "").isEmpty()) {
             throw RefusedException.missing("This design has no such size, or no longer.");
         }
+        if (place.clothId() != null && !isCloth(place.clothId())) {
+            throw RefusedException.missing("There is no such cloth, or no longer.");
+        }
+    }
+
+    private boolean isCloth(MaterialId id) {
+        return materials.coloured().stream().anyMatch(one -> one.id().equals(id) && one.kind() == MaterialKind.CLOTH);
     }
 
     /** What prices become when they go up or down together. */
@@ -242,12 +276,14 @@ public class PriceBook {
             Channel channel = channels.find(id).channel(current.workroom().rates());
             for (Row row : rows(id)) {
                 Optional<Money> before = row.price(channel, choice, current);
-                if (places.contains(row.place()) && before.isPresent()) {
+                boolean goesAlong = row.follows() && places.contains(row.place().inAnyCloth());
+                if (places.contains(row.place()) && !goesAlong && before.isPresent()) {
                     Money after = after(before.get(), form.points(), percent, choice.rounding());
                     stepped.add(new SteppedView(
                             row.place(),
                             row.size().designName(),
                             row.size().sizeName(),
+                            row.place().clothId() == null ? "" : row.size().cloth(),
                             writer.money(before.get()),
                             writer.money(after),
                             perHour(row, before.get(), channel, choice)

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.price.PriceViews.AwayForm;
 import mardun.app.price.PriceViews.BargainsView;
 import mardun.app.price.PriceViews.BookView;
@@ -139,9 +140,10 @@ class PriceController {
     PriceSheetView readSheet(
             @RequestParam DesignId design,
             @RequestParam @Size(max = 60) String size,
+            @RequestParam(required = false) @Nullable MaterialId cloth,
             @RequestParam(required = false) @Nullable ChannelId channel,
             @RequestParam(required = false) @Min(1) @Max(10_000) @Nullable Integer units) {
-        return sheets.sheet(design, size, channel, units);
+        return sheets.sheet(design, size, cloth, channel, units);
     }
 
     /** How a price would be if something were otherwise, beside how it is; nothing of it is kept. */
@@ -149,6 +151,7 @@ class PriceController {
     WhatIfPrices readWhatIfPrices(
             @RequestParam DesignId design,
             @RequestParam @Size(max = 60) String size,
+            @RequestParam(required = false) @Nullable MaterialId cloth,
             @RequestParam(required = false) @Nullable ChannelId channel,
             @RequestParam(required = false) @Nullable ChannelId otherChannel,
             @RequestParam @Size(max = 60) String price,
@@ -156,8 +159,8 @@ class PriceController {
             @RequestParam(defaultValue = "") @Size(max = 60) String rate,
             @RequestParam(defaultValue = "") @Size(max = 60) String faster,
             @RequestParam(defaultValue = "") @Size(max = 60) String units) {
-        return whatIf.of(
-                new PriceWhatIf.Asked(design, size, channel, otherChannel, price, material, rate, faster, units));
+        return whatIf.of(new PriceWhatIf.Asked(
+                design, size, cloth, channel, otherChannel, price, material, rate, faster, units));
     }
 
     /** What a set, free postage, or letting a bag go at the day's end would leave; nothing of it is kept. */
@@ -165,6 +168,7 @@ class PriceController {
     BargainsView readBargains(
             @RequestParam DesignId design,
             @RequestParam @Size(max = 60) String size,
+            @RequestParam(required = false) @Nullable MaterialId cloth,
             @RequestParam(required = false) @Nullable ChannelId channel,
             @RequestParam @Size(max = 60) String price,
             @RequestParam(defaultValue = "") @Size(max = 60) String units,
@@ -172,8 +176,8 @@ class PriceController {
             @RequestParam(required = false) @Nullable ChannelId later,
             @RequestParam(defaultValue = "") @Size(max = 60) String laterPrice,
             @RequestParam(defaultValue = "") @Size(max = 60) String likelihood) {
-        return bargains.of(
-                new PriceBargains.Asked(design, size, channel, price, units, together, later, laterPrice, likelihood));
+        return bargains.of(new PriceBargains.Asked(
+                design, size, cloth, channel, price, units, together, later, laterPrice, likelihood));
     }
 
     @PostMapping("/api/prices/seen")

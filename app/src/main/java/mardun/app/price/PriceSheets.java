@@ -19,6 +19,7 @@ import mardun.app.design.CostedSize;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.price.PriceViews.AnHourView;
 import mardun.app.price.PriceViews.CostPart;
 import mardun.app.price.PriceViews.CurvePoint;
@@ -96,21 +97,29 @@ public class PriceSheets {
     /**
      * The sheet.
      *
+     * @param cloth in which outer cloth; absent for the usual one
      * @param channelId absent for the usual one
      * @param units for a batch of how many; absent for as many as is usual
      */
     @Transactional(readOnly = true)
-    PriceSheetView sheet(DesignId designId, String sizeKey, @Nullable ChannelId channelId, @Nullable Integer units) {
+    PriceSheetView sheet(
+            DesignId designId,
+            String sizeKey,
+            @Nullable MaterialId cloth,
+            @Nullable ChannelId channelId,
+            @Nullable Integer units) {
         Settings current = settings.current();
-        CostedSize size = costs.size(designId, sizeKey, units);
+        CostedSize size = costs.size(designId, sizeKey, cloth, units);
         KeptChannel entity = channels.find(channelId);
-        return new Sheet(size, size.cost().orElseThrow(), entity, current).view();
+        return new Sheet(size, Optional.ofNullable(cloth), size.cost().orElseThrow(), entity, current).view();
     }
 
     /** A sheet as it is worked out. */
     private final class Sheet {
 
         private final CostedSize size;
+        private final Optional<MaterialId> otherCloth;
+        private final List<SetPrices.Set> inAnyCloth;
         private final UnitCost cost;
         private final UnitTakes takes;
         private final KeptChannel entity;
@@ -127,7 +136,8 @@ public class PriceSheets {
         private final boolean givenCostsNothing;
         private final Optional<UnitTakes> otherwise;
 
-        Sheet(CostedSize size, UnitCost cost, KeptChannel entity, Settings current) {
+        Sheet(CostedSize size, Optional<MaterialId> otherCloth, UnitCost cost, KeptChannel entity, Settings current) {
+            this.otherCloth = otherCloth;
             this.current = current;
             this.size = size;
             this.cost = cost;
@@ -138,7 +148,9 @@ public class PriceSheets {
             this.choice = current.workroom().prices().forSort(size.sort());
             this.least = choice.leastRate().orElse(wanted);
             this.writer = current.writer();
-            this.history = prices.history(new PricePlace(size.designId(), size.sizeKey(), entity.id()));
+            PricePlace place = new PricePlace(size.designId(), size.sizeKey(), entity.id());
+            this.history = prices.history(place.in(otherCloth));
+            this.inAnyCloth = otherCloth.isEmpty() ? List.of() : prices.history(place);
             this.sightings = seen.findByDesignIdOrderBySeenOnDesc(size.designId());
             this.sold = sales.prices(
                     new SalesBook.Bags(size.designId(), size.sizeKey(), size.designName(), size.sizeName()),
@@ -147,8 +159,11 @@ public class PriceSheets {
             this.givenCostsNothing = current.valuing().givenCostsNothing();
             this.otherwise =
                     costs.withGivenOtherwise(size).filter(other -> !other.full().equals(takes.full()));
-            this.own =
-                    history.stream().findFirst().flatMap(SetPrices.Set::minor).map(current::money);
+            this.own = now(history).or(() -> now(inAnyCloth)).map(current::money);
+        }
+
+        private static Optional<Long> now(List<SetPrices.Set> history) {
+            return history.stream().findFirst().flatMap(SetPrices.Set::minor);
         }
 
         PriceSheetView view() {
@@ -176,6 +191,7 @@ public class PriceSheets {
                     size.sizeKey(),
                     size.sizeName(),
                     size.cloth(),
+                    otherCloth.orElse(null),
                     entity.id(),
                     entity.name(),
                     size.units(),

@@ -12,6 +12,7 @@ import java.util.UUID;
 import mardun.app.channel.PricePlace;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.MoneyFigure;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
@@ -165,12 +166,14 @@ public final class PriceViews {
             ChannelId channelId, String channel, MoneyView least, MoneyView wanted, List<BookRow> rows) {}
 
     /**
-     * A size of a design in the price book.
+     * A size of a design in the price book, in its usual cloth or in another one.
      *
+     * @param clothId absent for the usual cloth, whose price counts for all that have none of their own
      * @param cost what one costs; absent while something is missing
      * @param suggested the price by the maker's school; absent while something is missing, and where no price works
      * @param price what counts: the set price, or else the suggested one
      * @param own the maker set it
+     * @param follows it is another cloth than the usual, and the price is the one that is set for all cloths of its size
      * @param below an hour earns less than the least
      * @param since since when the price is set
      * @param reason why
@@ -182,10 +185,12 @@ public final class PriceViews {
             String sizeKey,
             String size,
             String cloth,
+            @Nullable MaterialId clothId,
             @Nullable MoneyView cost,
             @Nullable MoneyView suggested,
             @Nullable MoneyView price,
             boolean own,
+            boolean follows,
             @Nullable MoneyView left,
             @Nullable MoneyView perHour,
             boolean below,
@@ -195,6 +200,7 @@ public final class PriceViews {
     /**
      * A size of a design and its price, from all sides.
      *
+     * @param clothId absent for the usual cloth
      * @param cost how one bag's cost comes about
      * @param parts that cost, part by part; they add up to it
      * @param schools by each school
@@ -215,6 +221,7 @@ public final class PriceViews {
             String sizeKey,
             String size,
             String cloth,
+            @Nullable MaterialId clothId,
             ChannelId channelId,
             String channel,
             int units,
@@ -353,11 +360,16 @@ public final class PriceViews {
             @Min(-20) @Max(20) int points,
             @NotNull @Size(max = 60) String percent) {}
 
-    /** A price before and after. */
+    /**
+     * A price before and after.
+     *
+     * @param cloth empty for the usual one
+     */
     public record SteppedView(
             PricePlace place,
             String design,
             String size,
+            String cloth,
             MoneyView before,
             MoneyView after,
             @Nullable MoneyView perHourBefore,

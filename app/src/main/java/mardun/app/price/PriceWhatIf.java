@@ -9,6 +9,7 @@ import java.util.Optional;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.price.PriceViews.WhatIfPrices;
 import mardun.app.price.PriceViews.WhatIfSide;
 import mardun.app.problem.FieldReader;
@@ -58,6 +59,7 @@ class PriceWhatIf {
     record Asked(
             DesignId design,
             String size,
+            @Nullable MaterialId cloth,
             @Nullable ChannelId channel,
             @Nullable ChannelId otherChannel,
             String price,
@@ -124,7 +126,7 @@ class PriceWhatIf {
     }
 
     private UnitTakes takes(Asked asked, int units) {
-        return costs.takes(asked.design(), asked.size(), units);
+        return costs.takes(asked.design(), asked.size(), asked.cloth(), units);
     }
 
     private static WhatIfSide side(

@@ -11,9 +11,9 @@ import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.CostedSize;
-import mardun.app.design.DesignCosts;
 import mardun.app.files.ListSheet;
 import mardun.app.files.SheetLine;
+import mardun.app.price.BookSizes.BookSize;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.FieldReader;
 import mardun.app.settings.Settings;
@@ -38,18 +38,19 @@ class PricesSheet implements ListSheet {
 
     private static final String DESIGN = "design";
     private static final String SIZE = "size";
+    private static final String CLOTH = "cloth";
     private static final String CHANNEL = "channel";
     private static final String SET = "set price";
     private static final String WHY = "why";
     private static final int LONGEST_REASON = 300;
 
-    private final DesignCosts bagCosts;
+    private final BookSizes sizes;
     private final Channels channels;
     private final SetPrices prices;
     private final SettingsService settings;
 
-    PricesSheet(DesignCosts bagCosts, Channels channels, SetPrices prices, SettingsService settings) {
-        this.bagCosts = bagCosts;
+    PricesSheet(BookSizes sizes, Channels channels, SetPrices prices, SettingsService settings) {
+        this.sizes = sizes;
         this.channels = channels;
         this.prices = prices;
         this.settings = settings;
@@ -65,6 +66,7 @@ class PricesSheet implements ListSheet {
         return List.of(
                 new Column(DESIGN, true, "by its name"),
                 new Column(SIZE, true, "empty where the design has one size"),
+                new Column(CLOTH, false, "empty for the usual cloth, and all that have no price of their own"),
                 new Column(CHANNEL, true, "by its name"),
                 new Column(SET, true, "empty where the price is reckoned"),
                 new Column(WHY, false, "why a price is set so"),
@@ -78,36 +80,34 @@ class PricesSheet implements ListSheet {
     public void write(CsvSheet sheet) {
         Settings current = settings.current();
         PriceChoice choice = current.workroom().prices();
-        List<CostedSize> sizes = bagCosts.costed();
+        List<BookSize> all = sizes.all();
         for (KeptChannel kept : channels.all()) {
             if (!kept.putAway()) {
                 Channel channel = kept.channel(current.workroom().rates());
                 Map<PricePlace, SetPrices.Set> set = prices.in(kept.id());
-                sizes.forEach(size ->
-                        write(sheet, size, channel, Optional.ofNullable(set.get(place(size, kept))), choice, current));
+                all.forEach(one -> write(
+                        sheet, one, channel, Optional.ofNullable(set.get(one.place(kept.id()))), choice, current));
             }
         }
     }
 
-    private static PricePlace place(CostedSize size, KeptChannel channel) {
-        return new PricePlace(size.designId(), size.sizeKey(), channel.id());
-    }
-
     private static void write(
             CsvSheet sheet,
-            CostedSize size,
+            BookSize one,
             Channel channel,
             Optional<SetPrices.Set> set,
             PriceChoice choice,
             Settings current) {
+        CostedSize size = one.size();
         Optional<UnitTakes> takes = size.cost().map(cost -> UnitTakes.of(cost, size.time()));
         Optional<Money> own = set.flatMap(SetPrices.Set::minor).map(current::money);
         PriceChoice its = choice.forSort(size.sort());
-        Optional<Money> reckoned = takes.flatMap(one -> SchoolPrices.price(one, channel, its, Optional.empty()));
-        Optional<Priced> priced = takes.flatMap(one -> SchoolPrices.counting(one, channel, its, own));
+        Optional<Money> reckoned = takes.flatMap(bag -> SchoolPrices.price(bag, channel, its, Optional.empty()));
+        Optional<Priced> priced = takes.flatMap(bag -> SchoolPrices.counting(bag, channel, its, own));
         sheet.line(
                 size.designName(),
                 size.sizeName(),
+                one.otherCloth().isEmpty() ? "" : size.cloth(),
                 channel.name(),
                 plain(own),
                 own.isPresent() ? set.map(SetPrices.Set::reason).orElse("") : "",
@@ -126,8 +126,8 @@ class PricesSheet implements ListSheet {
         Settings current = settings.current();
         Map<String, KeptChannel> byName =
                 channels.all().stream().collect(Collectors.toMap(channel -> key(channel.name()), channel -> channel));
-        Map<String, CostedSize> bySize = bagCosts.costed().stream()
-                .collect(Collectors.toMap(size -> key(size.designName()) + "\n" + key(size.sizeName()), size -> size));
+        Map<String, BookSize> bySize =
+                sizes.all().stream().collect(Collectors.toMap(PricesSheet::key, one -> one, (one, other) -> one));
         Map<PricePlace, SetPrices.Set> known = new HashMap<>();
         byName.values().forEach(channel -> known.putAll(prices.in(channel.id())));
         return line -> read(line, byName, bySize, known, current);
@@ -137,17 +137,27 @@ class PricesSheet implements ListSheet {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 
+    private static String key(String design, String size, String cloth) {
+        return key(design) + "\n" + key(size) + "\n" + key(cloth);
+    }
+
+    private static String key(BookSize one) {
+        CostedSize size = one.size();
+        return key(size.designName(), size.sizeName(), one.otherCloth().isEmpty() ? "" : size.cloth());
+    }
+
     private Verdict read(
             SheetLine line,
             Map<String, KeptChannel> byName,
-            Map<String, CostedSize> bySize,
+            Map<String, BookSize> bySize,
             Map<PricePlace, SetPrices.Set> known,
             Settings current) {
         FieldReader fields = new FieldReader();
         String what = line.get(DESIGN).strip()
-                + (line.get(SIZE).isBlank() ? "" : ", " + line.get(SIZE).strip()) + " in "
+                + (line.get(SIZE).isBlank() ? "" : ", " + line.get(SIZE).strip())
+                + (line.get(CLOTH).isBlank() ? "" : ", " + line.get(CLOTH).strip()) + " in "
                 + line.get(CHANNEL).strip();
-        CostedSize size = bySize.get(key(line.get(DESIGN)) + "\n" + key(line.get(SIZE)));
+        BookSize size = bySize.get(key(line.get(DESIGN), line.get(SIZE), line.get(CLOTH)));
         KeptChannel channel = byName.get(key(line.get(CHANNEL)));
         if (size == null) {
             fields.refuse(
@@ -157,7 +167,10 @@ class PricesSheet implements ListSheet {
                             + (line.get(SIZE).isBlank()
                                     ? ""
                                     : " in the size “" + line.get(SIZE).strip() + "”")
-                            + ". Write a design and a size as they are called.");
+                            + (line.get(CLOTH).isBlank()
+                                    ? ""
+                                    : " in the cloth “" + line.get(CLOTH).strip() + "”")
+                            + ". Write a design, a size and a cloth as the price book calls them.");
         }
         if (channel == null) {
             fields.refuse(
@@ -179,7 +192,7 @@ class PricesSheet implements ListSheet {
             return Verdict.refuse(
                     what, fields.problems().stream().map(FieldProblem::sentence).toList());
         }
-        PricePlace place = place(size, channel);
+        PricePlace place = size.place(channel.id());
         Optional<Long> before = Optional.ofNullable(known.get(place)).flatMap(SetPrices.Set::minor);
         if (before.equals(minor)) {
             return Verdict.same(what);

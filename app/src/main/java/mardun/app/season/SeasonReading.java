@@ -192,7 +192,10 @@ class SeasonReading {
         for (SeasonKind kind : best) {
             CostedSize size = kind.size();
             OptionalLong licensed = Licences.left(size.source(), () -> batches.unitsOf(size.designId()));
-            Money price = atFair.get(new PricePlace(size.designId(), size.sizeKey(), fairChannel.id()));
+            Money price = new PricePlace(size.designId(), size.sizeKey(), fairChannel.id())
+                    .in(kind.clothId())
+                    .of(atFair)
+                    .orElse(null);
             if (size.cost().isEmpty()) {
                 leftOut.add(new SeasonLeftOut(
                         kind.words(), "it has no cost yet: something is missing. Its page says what"));
@@ -201,8 +204,10 @@ class SeasonReading {
             } else if (price == null || !price.isPositive()) {
                 leftOut.add(new SeasonLeftOut(kind.words(), "it has no price"));
             } else {
-                Money priceInShop =
-                        inShop.getOrDefault(new PricePlace(size.designId(), size.sizeKey(), shopChannel.id()), price);
+                Money priceInShop = new PricePlace(size.designId(), size.sizeKey(), shopChannel.id())
+                        .in(kind.clothId())
+                        .of(inShop)
+                        .orElse(price);
                 double net = net(fairTerms, price);
                 Map<String, Double> takes = shelf.takes(kind);
                 licensed.ifPresent(most -> shelf.license(kind, most, takes));

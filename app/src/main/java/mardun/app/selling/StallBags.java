@@ -80,8 +80,10 @@ class StallBags {
             Optional<Money> fromBook = kind.quality() == Quality.SECOND
                     ? Optional.empty()
                     : kind.designId()
-                            .map(design -> asked.get(
-                                    new PricePlace(design, kind.sizeKey().orElse(""), channel)));
+                            .flatMap(design -> new PricePlace(
+                                            design, kind.sizeKey().orElse(""), channel)
+                                    .in(kind.clothId())
+                                    .of(asked));
             prices.put(
                     kind.key(),
                     fromBook.map(terms::buyerPays)

@@ -154,8 +154,9 @@ public class ShopReading {
         return kind.quality() == Quality.SECOND
                 ? Optional.empty()
                 : kind.designId()
-                        .map(design ->
-                                asked.get(new PricePlace(design, kind.sizeKey().orElse(""), desk.channel())));
+                        .flatMap(design -> new PricePlace(design, kind.sizeKey().orElse(""), desk.channel())
+                                .in(kind.clothId())
+                                .of(asked));
     }
 
     private ShopOrderView view(ShopOrder order, Names names, ViewWriter writer) {

@@ -140,8 +140,11 @@ class TallyService {
             List<TallyPrice> prices = new ArrayList<>();
             for (KeptChannel kept : channels) {
                 Channel channel = kept.channel(current.workroom().rates());
-                Optional<Money> own = Optional.ofNullable(set.get(new PricePlace(
-                                line.chosen().designId(), line.chosen().sizeKey(), kept.id())))
+                Optional<Money> own = new PricePlace(
+                                line.chosen().designId(), line.chosen().sizeKey(), kept.id())
+                        .in(OuterCloth.slot(line.design())
+                                .map(slot -> line.chosen().materials().get(slot)))
+                        .of(set)
                         .map(current::money);
                 SchoolPrices.counting(takes, channel, choice, own)
                         .ifPresent(priced -> prices.add(new TallyPrice(

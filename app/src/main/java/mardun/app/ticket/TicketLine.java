@@ -9,7 +9,9 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
+import java.util.Objects;
 import java.util.Optional;
+import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +27,9 @@ class TicketLine {
     private TicketRun run;
 
     private int position;
-    private Long goodsId;
+    private @Nullable Long goodsId;
+    private @Nullable BatchId batchId;
+    private @Nullable Integer lineNumber;
     private DesignId designId;
     private String sizeKey;
     private Long priceMinor;
@@ -43,12 +47,14 @@ class TicketLine {
     /**
      * Tickets to be printed.
      *
-     * @param goodsId the finished bags that they are for; absent for tickets of a design
+     * @param goodsId the finished bags that they are for; absent for tickets of a design, or of bags that are still to be made
+     * @param bags the line of a batch whose bags they are for; empty otherwise
      * @param priceMinor absent for tickets without a price
      * @param ownPrice it was typed, and follows no book
      */
     TicketLine(
             @Nullable Long goodsId,
+            Optional<LineOf> bags,
             @Nullable DesignId designId,
             String sizeKey,
             @Nullable Long priceMinor,
@@ -56,6 +62,8 @@ class TicketLine {
             int units,
             TicketText words) {
         this.goodsId = goodsId;
+        this.batchId = bags.map(LineOf::batch).orElse(null);
+        this.lineNumber = bags.map(LineOf::line).orElse(null);
         this.designId = designId;
         this.sizeKey = sizeKey;
         this.priceMinor = priceMinor;
@@ -63,6 +71,9 @@ class TicketLine {
         this.units = units;
         this.words = words;
     }
+
+    /** A line of a batch. */
+    record LineOf(BatchId batch, int line) {}
 
     void of(TicketRun itsRun, int itsPosition) {
         run = itsRun;
@@ -86,8 +97,14 @@ class TicketLine {
         return position;
     }
 
+    /** The finished bags that they are for; not asked of others. */
     long goodsId() {
-        return goodsId;
+        return Objects.requireNonNull(goodsId);
+    }
+
+    /** The bags that were still to be made; not asked of others. */
+    LineOf bags() {
+        return new LineOf(Objects.requireNonNull(batchId), Objects.requireNonNull(lineNumber));
     }
 
     Optional<DesignId> designId() {

@@ -4,6 +4,7 @@ import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.id.BatchId;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -27,4 +28,9 @@ interface TicketRunRepository extends JpaRepository<TicketRun, Long> {
     @Query("select l from TicketLine l join fetch l.run r where l.goodsId in :goodsIds and r.takenBack = false"
             + " and l.cameOut > 0 order by l.id desc")
     List<TicketLine> printedFor(Collection<Long> goodsIds);
+
+    /** What came out for bags of some batches before they were done, the earliest first. */
+    @Query("select l from TicketLine l join fetch l.run r where l.batchId in :batches and r.takenBack = false"
+            + " and l.cameOut > 0 order by l.id")
+    List<TicketLine> printedAhead(Collection<BatchId> batches);
 }

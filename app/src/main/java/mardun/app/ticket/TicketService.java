@@ -3,19 +3,16 @@ package mardun.app.ticket;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mardun.app.channel.PricePlace;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsThere;
-import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.paper.LabelDrawing;
@@ -28,7 +25,6 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
-import mardun.app.show.ViewWriter;
 import mardun.app.ticket.TicketViews.PrintTarget;
 import mardun.app.ticket.TicketViews.TicketGoods;
 import mardun.app.ticket.TicketViews.TicketLineForm;
@@ -36,10 +32,7 @@ import mardun.app.ticket.TicketViews.TicketPreview;
 import mardun.app.ticket.TicketViews.TicketRunView;
 import mardun.app.ticket.TicketViews.TicketsForm;
 import mardun.app.ticket.TicketViews.TicketsView;
-import mardun.core.design.Licences;
-import mardun.core.design.Source;
 import mardun.core.label.LabelSheet;
-import mardun.core.label.Ticketed;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
@@ -55,6 +48,7 @@ public class TicketService {
     private static final int NAMED = 3;
 
     private final GoodsService goods;
+    private final TicketBags bags;
     private final DesignService designs;
     private final PriceBook book;
     private final ChannelService channels;
@@ -67,6 +61,7 @@ public class TicketService {
 
     TicketService(
             GoodsService goods,
+            TicketBags bags,
             DesignService designs,
             PriceBook book,
             ChannelService channels,
@@ -77,6 +72,7 @@ public class TicketService {
             OnceOnly onceOnly,
             Clock clock) {
         this.goods = goods;
+        this.bags = bags;
         this.designs = designs;
         this.book = book;
         this.channels = channels;
@@ -93,15 +89,7 @@ public class TicketService {
     public TicketsView tickets(@Nullable ChannelId asked) {
         ChannelId channel = channels.find(asked).id();
         Settings current = settings.current();
-        List<GoodsThere> there = goods.there();
-        Map<Long, List<TicketLine>> printed = there.isEmpty()
-                ? Map.of()
-                : runs.printedFor(there.stream().map(GoodsThere::id).toList()).stream()
-                        .collect(Collectors.groupingBy(TicketLine::goodsId));
-        Prices prices = new Prices(current);
-        List<TicketGoods> goodsThere = there.stream()
-                .map(bags -> goods(bags, printed.getOrDefault(bags.id(), List.of()), prices, channel, current))
-                .toList();
+        List<TicketGoods> goodsThere = bags.all(channel, current);
         return new TicketsView(
                 channel,
                 goodsThere,
@@ -110,79 +98,6 @@ public class TicketService {
                 runs.findAllByOrderByIdDesc(PageRequest.of(0, RUNS_SHOWN)).stream()
                         .map(run -> view(run, null))
                         .toList());
-    }
-
-    /** The prices of the channels that are asked for, each read once. */
-    private final class Prices {
-
-        private final Map<ChannelId, Map<PricePlace, Money>> byChannel = new HashMap<>();
-        private final Settings current;
-
-        Prices(Settings current) {
-            this.current = current;
-        }
-
-        Optional<Money> of(DesignId design, String sizeKey, ChannelId channel) {
-            return Optional.ofNullable(
-                    byChannel.computeIfAbsent(channel, book::asked).get(new PricePlace(design, sizeKey, channel)));
-        }
-
-        /** What is asked for bags that are there: the book's, or for those that the book doesn't know what was asked when they came. */
-        Optional<Money> of(GoodsThere bags, ChannelId channel) {
-            if (bags.quality() == Quality.SECOND) {
-                return Optional.empty();
-            }
-            return bags.designId()
-                    .flatMap(design -> of(design, bags.sizeKey().orElse(""), channel))
-                    .or(() -> Optional.of(current.money(bags.priceMinor())));
-        }
-    }
-
-    private TicketGoods goods(
-            GoodsThere bags, List<TicketLine> printed, Prices prices, ChannelId channel, Settings current) {
-        ViewWriter writer = current.writer();
-        Function<TicketLine, Boolean> holds = line -> line.isOwnPrice()
-                || line.priceMinor().isEmpty()
-                || line.run()
-                        .channelId()
-                        .flatMap(its -> prices.of(bags, its))
-                        .map(price ->
-                                price.getAmountMinorLong() == line.priceMinor().get())
-                        .orElse(true);
-        Ticketed ticketed = Ticketed.of(
-                bags.units(),
-                printed.stream()
-                        .map(line -> new Ticketed.Printed(line.cameOut(), holds.apply(line)))
-                        .toList());
-        return new TicketGoods(
-                bags.id(),
-                bags.batchId().orElse(null),
-                bags.designName(),
-                bags.sizeName(),
-                bags.clothName(),
-                bags.quality(),
-                bags.units(),
-                prices.of(bags, channel).map(writer::money).orElse(null),
-                ticketed.right(),
-                ticketed.outOfDate(),
-                ticketed.without(),
-                ticketed.toPrint(),
-                ticketed.outOfDate() == 0
-                        ? null
-                        : printed.stream()
-                                .filter(line -> !holds.apply(line))
-                                .findFirst()
-                                .flatMap(TicketLine::priceMinor)
-                                .map(writer::money)
-                                .orElse(null),
-                bags.designId()
-                        .flatMap(id -> Licences.look(source(id), 0, bags.units()))
-                        .map(finding -> writer.sentence(finding.what()))
-                        .orElse(null));
-    }
-
-    private Source source(DesignId id) {
-        return designs.design(id, designs.latest(id).revision()).source();
     }
 
     /** How tickets will look. */
@@ -219,7 +134,7 @@ public class TicketService {
                 new TicketRun(clock.instant(), form.target(), channel, form.sheetKey(), sheet, form.code(), first - 1);
         Map<Long, GoodsThere> there =
                 goods.there().stream().collect(Collectors.toMap(GoodsThere::id, Function.identity()));
-        Prices prices = new Prices(current);
+        TicketPrices prices = new TicketPrices(book, current);
         TicketTexts.Reader reader = texts.reader();
         for (int i = 0; i < form.lines().size(); i++) {
             run.add(line(form, i, channel, there, prices, reader, fields, current));
@@ -252,7 +167,7 @@ public class TicketService {
             int i,
             @Nullable ChannelId channel,
             Map<Long, GoodsThere> there,
-            Prices prices,
+            TicketPrices prices,
             TicketTexts.Reader reader,
             FieldReader fields,
             Settings current) {
@@ -266,15 +181,23 @@ public class TicketService {
         Optional<Money> price;
         TicketTexts.About about;
         if (typed.goodsId() != null) {
-            GoodsThere bags = Optional.ofNullable(there.get(typed.goodsId()))
+            GoodsThere goodsThere = Optional.ofNullable(there.get(typed.goodsId()))
                     .orElseThrow(() -> RefusedException.conflict(
                             "Of some of these bags none are there any more. Open the list anew."));
-            price = own.or(() -> channel == null ? Optional.empty() : prices.of(bags, channel));
+            price = own.or(() -> channel == null ? Optional.empty() : prices.of(goodsThere, channel));
             about = TicketTexts.About.of(
-                    bags, price.map(its -> PriceText.of(its, current.writer())).orElse(""));
+                    goodsThere,
+                    price.map(its -> PriceText.of(its, current.writer())).orElse(""));
+        } else if (typed.batchId() != null && typed.lineNumber() != null) {
+            TicketBags.Open open = bags.open(typed.batchId(), typed.lineNumber());
+            price = own.or(() -> channel == null ? Optional.empty() : prices.of(open, channel));
+            about = open.about(
+                    price.map(its -> PriceText.of(its, current.writer())).orElse(""));
         } else {
             DesignSize size = designSize(typed);
-            price = own.or(() -> channel == null ? Optional.empty() : prices.of(size.id(), size.sizeKey(), channel));
+            price = own.or(() -> channel == null
+                    ? Optional.empty()
+                    : prices.of(size.id(), size.sizeKey(), Optional.ofNullable(typed.clothId()), channel));
             about = new TicketTexts.About(
                     size.name(),
                     size.sizeName(),
@@ -297,6 +220,9 @@ public class TicketService {
         }
         return new TicketLine(
                 typed.goodsId(),
+                typed.goodsId() == null && typed.batchId() != null && typed.lineNumber() != null
+                        ? Optional.of(new TicketLine.LineOf(typed.batchId(), typed.lineNumber()))
+                        : Optional.empty(),
                 about.design().orElse(null),
                 about.sizeKey(),
                 price.map(Money::getAmountMinorLong).orElse(null),
@@ -310,7 +236,7 @@ public class TicketService {
     private DesignSize designSize(TicketLineForm typed) {
         if (typed.designId() == null || typed.sizeKey() == null) {
             throw RefusedException.conflict(
-                    "A ticket is for bags that are there, or for a size of a design. Choose one.");
+                    "A ticket is for bags that are there or in a batch, or for a size of a design. Choose one.");
         }
         DesignDocument document = designs.document(typed.designId());
         int index = document.indexOf(typed.sizeKey(), "")

@@ -11,6 +11,7 @@ import mardun.app.goods.Quality;
 import mardun.app.id.BatchId;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.paper.LabelDrawing.CodeKind;
 import mardun.app.paper.LabelView;
 import mardun.app.show.Views.MoneyView;
@@ -57,17 +58,22 @@ public final class TicketViews {
             List<@NotNull @Valid TicketLineForm> lines) {}
 
     /**
-     * So many tickets that are alike: for finished bags, or for a size of a design.
+     * So many tickets that are alike: for finished bags, for bags of a batch that are still to be made, or for a size of a design.
      *
+     * @param batchId the batch whose bags are still to be made, with the number of its line
      * @param units how many, as typed
      * @param price as typed; empty for the book's
-     * @param cloth in which cloth, where it isn't for finished bags; empty for the design's usual one
+     * @param cloth in which cloth a size of a design is; empty for the design's usual one
+     * @param clothId that cloth, where it is another one than the usual
      */
     public record TicketLineForm(
             @Nullable Long goodsId,
+            @Nullable BatchId batchId,
+            @Nullable Integer lineNumber,
             @Nullable DesignId designId,
             @Nullable @Size(max = 60) String sizeKey,
             @NotNull @Size(max = 120) String cloth,
+            @Nullable MaterialId clothId,
             @NotNull @Size(max = 20) String units,
             @NotNull @Size(max = 20) String price) {}
 
@@ -84,8 +90,10 @@ public final class TicketViews {
             List<TicketRunView> runs) {}
 
     /**
-     * Bags that are there.
+     * Bags that are there, or are still to be made in a batch.
      *
+     * @param goodsId absent for those that are still to be made
+     * @param lineNumber the line of the batch; absent where no batch gave them
      * @param units how many
      * @param price what is asked for one in the chosen channel; absent where there is none, or for seconds
      * @param right how many have a ticket that holds
@@ -96,8 +104,9 @@ public final class TicketViews {
      * @param licence what the pattern's licence says against selling them; absent where it allows it
      */
     public record TicketGoods(
-            long goodsId,
+            @Nullable Long goodsId,
             @Nullable BatchId batchId,
+            @Nullable Integer lineNumber,
             String designName,
             String sizeName,
             String clothName,

@@ -1,5 +1,6 @@
 package mardun.core.label;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -35,6 +36,36 @@ public record Ticketed(int right, int outOfDate, int without) {
             }
         }
         return new Ticketed(right, outOfDate, bare);
+    }
+
+    /**
+     * Shares tickets that were printed ahead, for bags that were still to be made: they go onto bags in the order in which these are done.
+     *
+     * @param earliestFirst what was printed for them
+     * @param bags how many bags there are of each group, those that were done first being first
+     * @return what each group wears, the latest first; what is left over goes to the last
+     */
+    public static List<List<Printed>> shared(List<Printed> earliestFirst, List<Integer> bags) {
+        List<List<Printed>> shared = new ArrayList<>();
+        int at = 0;
+        int left = earliestFirst.isEmpty() ? 0 : earliestFirst.get(0).count();
+        for (int group = 0; group < bags.size(); group++) {
+            boolean isLast = group == bags.size() - 1;
+            int bare = bags.get(group);
+            List<Printed> worn = new ArrayList<>();
+            while (at < earliestFirst.size() && (isLast || bare > 0)) {
+                int count = isLast ? left : Math.min(left, bare);
+                worn.add(0, new Printed(count, earliestFirst.get(at).holds()));
+                bare -= count;
+                left -= count;
+                if (left == 0) {
+                    at++;
+                    left = at < earliestFirst.size() ? earliestFirst.get(at).count() : 0;
+                }
+            }
+            shared.add(worn);
+        }
+        return shared;
     }
 
     /** How many have to be printed for every bag to have one that holds. */
