@@ -3887,6 +3887,7 @@ export interface components {
       channelId: number;
       least: components['schemas']['MoneyView'];
       rows: components['schemas']['BookRow'][];
+      tax?: components['schemas']['TaxNear'];
       wanted: components['schemas']['MoneyView'];
     };
     BooksView: {
@@ -4191,6 +4192,7 @@ export interface components {
       /** @enum {string} */
       school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
       sorts?: components['schemas']['SortSchool'][];
+      taxThreshold?: string;
       toNearest: boolean;
       /** Format: int64 */
       usualChannel: number;
@@ -8487,6 +8489,13 @@ export interface components {
       laid: components['schemas']['LaidView'][];
       pins: components['schemas']['PinView'][];
       planned: components['schemas']['TimeView'];
+    };
+    TaxNear: {
+      reached: boolean;
+      sold: components['schemas']['MoneyView'];
+      threshold: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      year: number;
     };
     TemplatePage: {
       /** Format: double */

@@ -174,6 +174,13 @@ function ChoiceFields({ stored }: { stored: Choice }) {
             <input type="checkbox" className="size-5" {...register('toNearest')} />
             or down to a nearer one, where nothing is lost by it
           </label>
+          <TextField
+            label={`Sales tax is due from sales of so much a year (${currency})`}
+            hint="as your local rules say; empty for not watched. The price book tells when it is near."
+            inputMode="decimal"
+            error={on('taxThreshold')}
+            {...register('taxThreshold')}
+          />
         </fieldset>
       </div>
       {save.isSuccess && <Notice look="ok">Saved. Prices that aren’t set follow.</Notice>}

@@ -48,13 +48,14 @@ const channel = (id: number, name: string): Schemas['ChannelView'] => ({
 });
 
 /** A server that keeps the prices that are set. */
-function prices(more: Book['rows'] = []) {
+function prices(more: Book['rows'] = [], tax?: Book['tax']) {
   const sent: { path: string; body: unknown }[] = [];
   const book: Book = {
     channelId: 1,
     channel: 'Craft stall',
     least: money(1500),
     wanted: money(1900),
+    tax,
     rows: [
       row('Heron pouch', 1150, 2300),
       row('Knot gift bag', 600, 900),
@@ -122,6 +123,14 @@ describe('the price book', () => {
       prices: [{ place: { designId: 72, sizeKey: 'one', channelId: 1, clothId: 3 }, price: '13,50' }],
       reason: '',
     });
+  });
+
+  it('tells when the year’s sales come near the sum from which tax is due', async () => {
+    prices([], { year: 2026, sold: money(1800000), threshold: money(2200000), reached: false });
+    rendered(<PricesPage />);
+    expect(await screen.findByText(/In 2026 you have sold for/)).toHaveTextContent(
+      'In 2026 you have sold for 18000.00; from 22000.00 on you may have to ask for sales tax, which Craft stall doesn’t.',
+    );
   });
 
   it('says which earn too little, and shows only those', async () => {

@@ -5,7 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { keys, useChannels } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
-import { ProblemNotice } from '../../ui/Notice';
+import { Notice, ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
@@ -213,6 +213,15 @@ function BookPart() {
           </Link>
         </div>
       </div>
+      {book.tax && (
+        <div className="mb-3">
+          <Notice look="care">
+            In {book.tax.year} you have sold for <b>{book.tax.sold.amount}</b>
+            {book.tax.reached ? ', and' : ';'} from <b>{book.tax.threshold.amount}</b> on you may have to ask
+            for sales tax, which {book.channel} doesn’t. Rules are local: ask someone who knows yours.
+          </Notice>
+        </div>
+      )}
       <section className="sheet overflow-x-auto px-4 py-2" aria-label="Price book">
         <p className="flex flex-wrap items-center justify-between gap-3 py-1 text-soft print:hidden">
           <span>

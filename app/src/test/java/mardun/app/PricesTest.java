@@ -217,6 +217,25 @@ class PricesTest {
         return choice;
     }
 
+    /** The sum a year from which tax is due is the maker's to say; the book tells when the year's sales come near it. */
+    @Test
+    @Order(4)
+    void theSumFromWhichTaxIsDueIsWatched() {
+        Map<String, Object> choice = choosing(null);
+        choice.put("taxThreshold", "0");
+        assertThat(APP.put("/api/prices/choice", choice).on("taxThreshold")).contains("leave this empty");
+        choice.put("taxThreshold", "many");
+        assertThat(APP.put("/api/prices/choice", choice).on("taxThreshold")).contains("“many”");
+        choice.put("taxThreshold", "22 000");
+        assertThat(bench.ok(APP.put("/api/prices/choice", choice))
+                        .get("taxThreshold")
+                        .asString())
+                .isEqualTo("22000.00");
+        assertThat(bench.ok(APP.get("/api/prices/book")).hasNonNull("tax"))
+                .as("nothing is sold yet")
+                .isFalse();
+    }
+
     /** A price that is set holds for tickets and next batches until it is taken away; its history stays. */
     @Test
     @Order(5)

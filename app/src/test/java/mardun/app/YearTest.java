@@ -86,6 +86,27 @@ class YearTest {
                 .isEqualTo("0.00");
     }
 
+    /** 117.00 were sold this year: near a sum of 140.00, from which tax has to be asked for, and beyond one of 117.00. */
+    @Test
+    @Order(3)
+    void theBookTellsWhenTaxIsNear() {
+        assertThat(taxNear("146.26").isMissingNode())
+                .as("less than four fifths")
+                .isTrue();
+        JsonNode near = taxNear("140");
+        assertThat(near.get("sold").get("amount").asString()).isEqualTo("117.00");
+        assertThat(near.get("reached").asBoolean()).isFalse();
+        assertThat(taxNear("117").get("reached").asBoolean()).isTrue();
+        assertThat(taxNear("").isMissingNode()).isTrue();
+    }
+
+    private static JsonNode taxNear(String threshold) {
+        ObjectNode choice = (ObjectNode) APP.get("/api/prices/choice").body();
+        choice.put("taxThreshold", threshold);
+        assertThat(APP.put("/api/prices/choice", choice).status()).isEqualTo(200);
+        return APP.get("/api/prices/book").body().path("tax");
+    }
+
     /** Fourteen pouches of which each step took what was planned; thirteen came out well and are sold for 9.00 each at a fair. */
     @Test
     @Order(2)

@@ -180,7 +180,8 @@ class DemoPrices {
                 "",
                 false,
                 null,
-                null));
+                null,
+                "22000"));
     }
 
     /** What the maker asks for some of them, since when, and what others do. */

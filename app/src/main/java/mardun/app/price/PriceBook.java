@@ -25,8 +25,10 @@ import mardun.app.price.PriceViews.NewPrice;
 import mardun.app.price.PriceViews.SetForm;
 import mardun.app.price.PriceViews.StepForm;
 import mardun.app.price.PriceViews.SteppedView;
+import mardun.app.price.PriceViews.TaxNear;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
+import mardun.app.sale.SalesBook;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
@@ -40,6 +42,8 @@ import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.SchoolPrices;
 import mardun.core.pricing.SchoolPrices.Priced;
 import mardun.core.pricing.SideBySide;
+import mardun.core.pricing.Tax;
+import mardun.core.pricing.TaxThreshold;
 import mardun.core.pricing.UnitTakes;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +59,7 @@ public class PriceBook {
     private final ChannelService channels;
     private final SetPrices prices;
     private final MaterialService materials;
+    private final SalesBook sales;
     private final SettingsService settings;
     private final Clock clock;
     private final Remembered<ChannelId, BookView> books;
@@ -66,6 +71,7 @@ public class PriceBook {
             ChannelService channels,
             SetPrices prices,
             MaterialService materials,
+            SalesBook sales,
             SettingsService settings,
             Clock clock,
             Changes changes) {
@@ -76,6 +82,7 @@ public class PriceBook {
         this.channels = channels;
         this.prices = prices;
         this.materials = materials;
+        this.sales = sales;
         this.settings = settings;
         this.clock = clock;
     }
@@ -170,7 +177,26 @@ public class PriceBook {
                 writer.money(wanted),
                 rows(entity.id()).stream()
                         .map(row -> row(row, channel, choice, least, current, writer))
-                        .toList());
+                        .toList(),
+                taxNear(channel, current, writer));
+    }
+
+    private @Nullable TaxNear taxNear(Channel channel, Settings current, ViewWriter writer) {
+        if (channel.terms().tax().mode() != Tax.Mode.NONE
+                || current.taxThreshold().isEmpty()) {
+            return null;
+        }
+        LocalDate today = LocalDate.now(clock);
+        Money sold = current.money(sales.soldMinor(today.withDayOfYear(1), today.plusDays(1)));
+        TaxThreshold threshold = current.taxThreshold().get();
+        TaxThreshold.Standing standing = threshold.of(sold);
+        return standing == TaxThreshold.Standing.BELOW
+                ? null
+                : new TaxNear(
+                        today.getYear(),
+                        writer.money(sold),
+                        writer.money(threshold.aYear()),
+                        standing == TaxThreshold.Standing.REACHED);
     }
 
     private BookRow row(

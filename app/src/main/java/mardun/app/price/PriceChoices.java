@@ -25,6 +25,7 @@ import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.PriceSchool;
+import mardun.core.pricing.TaxThreshold;
 import org.joda.money.Money;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -70,7 +71,8 @@ public class PriceChoices implements HoldsMoney {
                         .collect(Collectors.joining("; ")),
                 choice.rounding().toNearest(),
                 rates(current),
-                sorts(choice));
+                sorts(choice),
+                current.taxThreshold().map(its -> amount(its.aYear(), current)).orElse(""));
     }
 
     /** The sorts of all designs with what is chosen for them, and those of which something is chosen. */
@@ -153,11 +155,31 @@ public class PriceChoices implements HoldsMoney {
                 new PriceRounding(form.point(), own, form.toNearest()),
                 schools(form, fields, current));
         Map<WorkKind, Money> rates = readRates(form, fields, current);
+        Optional<TaxThreshold> threshold = threshold(form, fields, current);
         fields.check();
+        current.taxThreshold(threshold);
         current.price(choice, channel);
         current.rates(rates);
         settings.keep(current);
         return form();
+    }
+
+    private static Optional<TaxThreshold> threshold(ChoiceForm form, FieldReader fields, Settings current) {
+        if (form.taxThreshold() == null) {
+            return current.taxThreshold();
+        }
+        if (form.taxThreshold().isBlank()) {
+            return Optional.empty();
+        }
+        long minor = fields.money("taxThreshold", form.taxThreshold(), current.currency());
+        if (minor == 0) {
+            fields.refuse(
+                    "taxThreshold",
+                    form.taxThreshold(),
+                    "Where tax is asked for from the first sale on, say so in the channels, and leave this empty.");
+            return Optional.empty();
+        }
+        return Optional.of(new TaxThreshold(current.money(minor)));
     }
 
     private static Map<WorkKind, Money> readRates(ChoiceForm form, FieldReader fields, Settings current) {

@@ -127,6 +127,8 @@ public final class PriceViews {
      * @param own the maker's own price points, parted by semicolons
      * @param rates what an hour of a kind of work is worth, as typed; empty for the hourly rate, absent for as they are
      * @param sorts of each sort of bags the school that is usual for it; absent for as they are
+     * @param taxThreshold from how much that is sold in a year sales tax has to be asked for, as typed; empty where that isn't said, absent
+     *     for as it is
      */
     public record ChoiceForm(
             long version,
@@ -145,7 +147,8 @@ public final class PriceViews {
 
             @Nullable @Size(max = 10) Map<@NotNull WorkKind, @NotNull @Size(max = 60) String> rates,
 
-            @Nullable @Size(max = 200) List<@NotNull @Valid SortSchool> sorts) {}
+            @Nullable @Size(max = 200) List<@NotNull @Valid SortSchool> sorts,
+            @Nullable @Size(max = 60) String taxThreshold) {}
 
     /**
      * How a sort of bags is usually priced.
@@ -161,9 +164,19 @@ public final class PriceViews {
      *
      * @param least the least that an hour is worked for
      * @param wanted what an hour is worth
+     * @param tax how the year's sales stand to the sum from which tax has to be asked for; absent where they are well below it, and where
+     *     the channel asks for tax
      */
     public record BookView(
-            ChannelId channelId, String channel, MoneyView least, MoneyView wanted, List<BookRow> rows) {}
+            ChannelId channelId,
+            String channel,
+            MoneyView least,
+            MoneyView wanted,
+            List<BookRow> rows,
+            @Nullable TaxNear tax) {}
+
+    /** What was sold in a year, without tax, and from how much on tax has to be asked for. */
+    public record TaxNear(int year, MoneyView sold, MoneyView threshold, boolean reached) {}
 
     /**
      * A size of a design in the price book, in its usual cloth or in another one.

@@ -29,6 +29,11 @@ interface SaleRepository extends JpaRepository<Sale, UUID> {
             from Sale s where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until order by s.number""")
     List<SalesBook.Entry> between(LocalDate from, LocalDate until);
 
+    @Query("""
+            select coalesce(sum(s.paidMinor - s.taxMinor), 0) from Sale s
+            where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until""")
+    long soldBetween(LocalDate from, LocalDate until);
+
     @Query("select min(s.soldOn) from Sale s where s.takenBackAt is null")
     Optional<LocalDate> firstDay();
 }

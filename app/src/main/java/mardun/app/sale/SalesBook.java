@@ -120,6 +120,12 @@ public class SalesBook {
                 minor);
     }
 
+    /** What buyers paid from a day until before another, without tax, in minor units. */
+    @Transactional(readOnly = true)
+    public long soldMinor(LocalDate from, LocalDate until) {
+        return sales.soldBetween(from, until);
+    }
+
     /** Bags of a sale with what was paid for all of them. */
     record PaidFor(int units, long paidMinor, LocalDate day) {}
 

@@ -48,6 +48,7 @@ import mardun.core.pricing.PriceChoice;
 import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceRounding;
 import mardun.core.pricing.PriceSchool;
+import mardun.core.pricing.TaxThreshold;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -88,6 +89,7 @@ public class Settings {
 
     private BigDecimal priceMultiple;
     private @Nullable Long leastRateMinor;
+    private @Nullable Long taxThresholdMinor;
     private boolean feesInside;
     private String ownPrices;
     private boolean priceToNearest;
@@ -406,6 +408,16 @@ public class Settings {
         labourRates = others.entrySet().stream()
                 .collect(Collectors.toMap(
                         Map.Entry::getKey, rate -> rate.getValue().getAmountMinorLong()));
+    }
+
+    /** From how much that is sold in a year tax is asked for from now on; empty where that isn't said. */
+    public void taxThreshold(Optional<TaxThreshold> threshold) {
+        taxThresholdMinor =
+                threshold.map(its -> its.aYear().getAmountMinorLong()).orElse(null);
+    }
+
+    public Optional<TaxThreshold> taxThreshold() {
+        return Optional.ofNullable(taxThresholdMinor).map(minor -> new TaxThreshold(money(minor)));
     }
 
     /** What an hour at the bench bears of overheads from now on. */
