@@ -10,7 +10,7 @@ import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 import mardun.core.material.Ware;
 
-/** What a bag is carried by: two handles, a long strap, or a loop for the wrist. */
+/** What a bag is carried by: two handles or one, a long strap, or a loop for the wrist. */
 final class Carrying {
 
     static final String HANDLE = "H";
@@ -37,36 +37,42 @@ final class Carrying {
      * @param across formula of how wide a face is at the rim
      */
     static void handles(Draft draft, String on, String across, String inch, String metric) {
-        draft.about(Choice.HANDLES, () -> twoHandles(draft, on, across, inch, metric));
+        draft.about(Choice.HANDLES, () -> sewHandles(draft, on, across, inch, metric));
     }
 
-    private static void twoHandles(Draft draft, String on, String across, String inch, String metric) {
+    private static void sewHandles(Draft draft, String on, String across, String inch, String metric) {
         if (!draft.asks(Choice.HANDLES) || draft.has(Option.NO_HANDLE)) {
             return;
         }
         draft.finished("handle", "Handle, width", "1 in", "2.5 cm");
         draft.finished("handleLong", "Handle, length between its ends", inch, metric);
+        boolean isOne = draft.has(Option.ONE_HANDLE);
+        int count = isOne ? 1 : 2;
         int layers = 1;
         if (draft.has(Option.WEBBING_HANDLES)) {
-            webbing(draft, HANDLE, "Handle, webbing", 2, "handleLong", "handle", "", "");
+            webbing(draft, HANDLE, "Handle, webbing", count, "handleLong", "handle", "", "");
         } else {
             StrapSchool school = draft.has(Option.FOUR_FOLD_HANDLES)
                     ? StrapSchool.FOUR_FOLD
                     : draft.has(Option.TUBE_HANDLES) ? StrapSchool.TUBE : StrapSchool.EDGES_TO_CENTRE;
-            layers = strip(draft, HANDLE, "Handle", 2, school, "handle", "handleLong + 2 * seam", "", "");
-            draft.sewn("strips", "Fold and sew the handles", Seam.STRONG)
-                    .takes(5, 5)
+            layers = strip(draft, HANDLE, "Handle", count, school, "handle", "handleLong + 2 * seam", "", "");
+            draft.sewn("strips", isOne ? "Fold and sew the handle" : "Fold and sew the handles", Seam.STRONG)
+                    .takes(isOne ? 2.5 : 5, 5)
                     .check("Raw edges inside, topstitched on both sides.")
                     .after("cut")
                     .uses(HANDLE, layers);
         }
-        draft.sewn("handles", "Sew the handles on", Seam.STRONG)
-                .takes(4, 3)
-                .check("Not twisted; ends at the same distance from the middle on both faces.")
+        Draft.Sewing sewOn = draft.sewn("handles", isOne ? "Sew the handle on" : "Sew the handles on", Seam.STRONG)
+                .takes(isOne ? 2 : 4, 3)
                 .after("strips", "stiffen", "label", "cut")
                 .uses(HANDLE, layers)
-                .uses(on, 1, Side.TOP)
-                .tells("Pin each end", "(" + across + ") / 4", "the middle");
+                .uses(on, 1, Side.TOP);
+        if (isOne) {
+            sewOn.check("Not twisted; each end on the middle of its side.").tells("Pin an end where each side will be");
+        } else {
+            sewOn.check("Not twisted; ends at the same distance from the middle on both faces.")
+                    .tells("Pin each end", "(" + across + ") / 4", "the middle");
+        }
     }
 
     /** A long strap between the sides of a bag, or a loop for the wrist. */

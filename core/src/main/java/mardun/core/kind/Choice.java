@@ -20,6 +20,7 @@ public enum Choice {
     SLOTS("Slots"),
     CORDS("Cords"),
     HANDLES("Handles"),
+    HANDLE_COUNT("How many handles"),
     STRAP("Strap"),
     FILLING("Filling"),
     LOOP("Hang loop"),

@@ -43,7 +43,7 @@ final class Offers {
     }
 
     Offers handles() {
-        return of(Carrying.handles());
+        return of(Carrying.handles()).of(Option.TWO_HANDLES, Option.ONE_HANDLE);
     }
 
     Offers label() {

@@ -89,6 +89,7 @@ enum OpenBag implements Recipe {
                                 Option.CENTRED_HANDLES,
                                 Option.TUBE_HANDLES,
                                 Option.WEBBING_HANDLES)
+                        .of(Option.TWO_HANDLES, Option.ONE_HANDLE)
                         .of(Option.FRONT_LABEL, Option.NO_LABEL)
                         .all();
             case SLEEVE ->

@@ -63,10 +63,13 @@ public enum Option {
     TWO_CORDS(Choice.CORDS, "two", "Two cords that are pulled against each other."),
 
     NO_HANDLE(Choice.HANDLES, "none", "No handles."),
-    FOUR_FOLD_HANDLES(Choice.HANDLES, "folded in four", "Two handles, folded in four."),
-    TUBE_HANDLES(Choice.HANDLES, "turned tube", "Two handles, sewn as tubes and turned."),
-    CENTRED_HANDLES(Choice.HANDLES, "edges to centre", "Two handles with their edges folded to the centre."),
-    WEBBING_HANDLES(Choice.HANDLES, "webbing", "Two handles of webbing."),
+    FOUR_FOLD_HANDLES(Choice.HANDLES, "folded in four", "A strip folded in four."),
+    TUBE_HANDLES(Choice.HANDLES, "turned tube", "Sewn as a tube and turned."),
+    CENTRED_HANDLES(Choice.HANDLES, "edges to centre", "A strip with its edges folded to the centre."),
+    WEBBING_HANDLES(Choice.HANDLES, "webbing", "Of webbing."),
+
+    TWO_HANDLES(Choice.HANDLE_COUNT, "two", "One on each face, to be carried in the hand."),
+    ONE_HANDLE(Choice.HANDLE_COUNT, "one", "One from side to side, to be carried over the arm."),
 
     NO_STRAP(Choice.STRAP, "none", "No strap."),
     FOUR_FOLD_STRAP(Choice.STRAP, "folded in four", "A long strap, folded in four."),
@@ -87,7 +90,9 @@ public enum Option {
     INSIDE_LABEL(Choice.LABEL, "inside", "Sewn on the lining while it is flat."),
     NO_LABEL(Choice.LABEL, "none", "No label.");
 
-    /** What can't be together: a lining that isn't there has no pocket, and can't be boxed with the outer. */
+    /**
+     * What can't be together: a lining that isn't there has no pocket, and can't be boxed with the outer; and of no handles there isn't one.
+     */
     private static final Map<Option, Set<Option>> NOT_WITH = Map.of(
             BOXED_AS_ONE, Set.of(UNLINED, LINED_TIGHTER),
             SLIP_POCKET, Set.of(UNLINED),
@@ -97,7 +102,8 @@ public enum Option {
             INSIDE_LABEL, Set.of(UNLINED),
             QUILTED, Set.of(UNLINED),
             FOAM, Set.of(UNLINED),
-            MAGNET, Set.of(UNLINED));
+            MAGNET, Set.of(UNLINED),
+            ONE_HANDLE, Set.of(NO_HANDLE));
 
     private final Choice choice;
     private final String words;

@@ -23,7 +23,6 @@ import mardun.core.picture.Canvas.Point;
 final class Details {
 
     private static final double STITCH_IN = 3;
-    private static final double LONG_STRAP = 600;
     private static final double SHORT_LOOP = 450;
 
     private final Bag bag;
@@ -166,7 +165,7 @@ final class Details {
                     return handle.count();
                 })
                 .orElseGet(() -> carried()
-                        .filter(one -> one.length() > LONG_STRAP)
+                        .filter(one -> !one.isLoop())
                         .map(strap -> {
                             longStrap(across, deep, strap);
                             return 0L;
@@ -204,7 +203,7 @@ final class Details {
                 handle.width());
     }
 
-    /** A long strap hangs from both sides in a bow; a picture has no room for all of it. */
+    /** One handle, or a long strap, goes in a bow from side to side; a picture has no room for all of a long one. */
     private void longStrap(double across, double deep, Carried strap) {
         Frame middle = Canvas.plane(
                 new Point(0, bag.h, deep / 2),
@@ -224,7 +223,7 @@ final class Details {
     }
 
     void loopsAndLabel(Frame front, double across, double in) {
-        carried().filter(one -> one.count() == 1 && one.length() <= SHORT_LOOP).ifPresent(loop -> {
+        carried().filter(one -> one.count() == 1 && one.isLoop()).ifPresent(loop -> {
             double hanging = loop.length() / 2 * 0.9;
             double at = Math.min(bag.h * 0.16, 30);
             double edge = in * at / bag.h;
@@ -312,7 +311,12 @@ final class Details {
     }
 
     /** A strap, a pair of handles or a loop: what it is made of, how many there are, how wide and how long. */
-    private record Carried(String slot, long count, double width, double length) {}
+    private record Carried(String name, String slot, long count, double width, double length) {
+
+        boolean isLoop() {
+            return length <= SHORT_LOOP && !name.toLowerCase(Locale.ROOT).contains("handle");
+        }
+    }
 
     private Optional<Carried> carried() {
         return bag.design.straps().stream()
@@ -322,6 +326,7 @@ final class Details {
                             .piece(strap.of())
                             .filter(one -> one.piece().role() == Role.STRAP)
                             .map(one -> new Carried(
+                                    one.piece().name(),
                                     one.piece().slot(),
                                     strap.school() == StrapSchool.FACED ? one.count() / 2 : one.count(),
                                     wide,
@@ -332,6 +337,7 @@ final class Details {
                             .or(() -> bag.sized
                                     .trim(strap.of())
                                     .map(trim -> new Carried(
+                                            trim.trim().name(),
                                             trim.trim().slot(),
                                             trim.count(),
                                             wide,

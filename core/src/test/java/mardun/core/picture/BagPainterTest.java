@@ -101,6 +101,14 @@ class BagPainterTest {
                 .filteredOn(part -> part.look() == Look.STRIP)
                 .hasSize(2)
                 .allMatch(part -> part.slot().equals("webbing") && part.stroke() == 25);
+        assertThat(picture(
+                                Kind.BOXED_TOTE,
+                                Map.of(Choice.HANDLES, Option.WEBBING_HANDLES, Choice.HANDLE_COUNT, Option.ONE_HANDLE),
+                                Map.of())
+                        .parts())
+                .as("one handle, from side to side")
+                .filteredOn(part -> part.look() == Look.STRIP)
+                .hasSize(1);
         assertThat(picture(Kind.BASKET, Map.of(), Map.of()).parts())
                 .as("the lining is seen as a band at the rim")
                 .anyMatch(part -> part.look() == Look.CLOTH && part.slot().equals("lining"));
