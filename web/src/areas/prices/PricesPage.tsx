@@ -280,7 +280,7 @@ function BookPart() {
                 </td>
                 <td className={row.clothId ? 'pl-6' : ''}>
                   <Link
-                    className={`${row.clothId ? '' : 'font-semibold '}text-woad hover:underline`}
+                    className="font-semibold text-woad hover:underline"
                     to={`/prices/sheet?${bagParams(row, book.channelId)}`}
                   >
                     {row.design}

@@ -48,7 +48,7 @@ class StatementsTest {
         ceilings.put("/api/batches/4/order", 20);
         ceilings.put("/api/batches/3/tally", 20);
         ceilings.put("/api/finished-goods", 7);
-        ceilings.put("/api/prices/book", 16);
+        ceilings.put("/api/prices/book", 17);
         ceilings.put("/api/quotes", 10);
         ceilings.put("/api/fairs", 9);
         ceilings.put("/api/fairs/12", 8);

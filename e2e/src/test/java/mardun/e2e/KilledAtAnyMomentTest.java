@@ -30,6 +30,8 @@ class KilledAtAnyMomentTest {
     private static final int AT_ONCE = 3;
     private static final int SHORTEST_MS = 150;
     private static final int LONGEST_MS = 1800;
+    private static final int LONGEST_WARM_UP_MS = 10_000;
+    private static final int STEP_MS = 20;
     private static final Pattern ON_HAND = Pattern.compile("\"onHand\":\\{[^}]*?\"count\":(\\d+)");
 
     /** Something that was sent, and whether it was acknowledged. */
@@ -80,6 +82,7 @@ class KilledAtAnyMomentTest {
 
     /** Some threads write until the process is gone. */
     private void load(PackagedApp app, int millis) throws Exception {
+        long before = acknowledged();
         AtomicBoolean isOver = new AtomicBoolean();
         ExecutorService writers = Executors.newFixedThreadPool(AT_ONCE);
         for (int i = 0; i < AT_ONCE; i++) {
@@ -90,6 +93,10 @@ class KilledAtAnyMomentTest {
                     write.status = app.tryPost(write.path, write.json);
                 }
             });
+        }
+        // A server that was just started takes its time over the first of them.
+        for (int waited = 0; waited < LONGEST_WARM_UP_MS && acknowledged() == before; waited += STEP_MS) {
+            Thread.sleep(STEP_MS);
         }
         Thread.sleep(millis);
         app.kill();
@@ -119,6 +126,14 @@ class KilledAtAnyMomentTest {
             movements.add(write);
         }
         return write;
+    }
+
+    private long acknowledged() {
+        synchronized (fairs) {
+            synchronized (movements) {
+                return acknowledged(fairs) + acknowledged(movements);
+            }
+        }
     }
 
     private static long acknowledged(List<Write> writes) {
