@@ -118,7 +118,7 @@ export function BagPicture({
 }
 
 /** A cloth with its print, to scale and as the frame lays it; so small that nobody could see it, it is drawn larger. */
-function Print({
+export function Print({
   id,
   colour,
   cloth,

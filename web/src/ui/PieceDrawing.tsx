@@ -162,7 +162,7 @@ function DrawnPiece({ drawing, scale, fill }: { drawing: Drawing; scale: number;
   );
 }
 
-function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawing; scale: number }) {
+export function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawing; scale: number }) {
   const x = (mark.x ?? 0) * scale;
   const y = (mark.y ?? 0) * scale;
   const w = drawing.width * scale;

@@ -40,6 +40,7 @@ export const drawing = (
   outline: `M0 0H${width}V${height}H0Z`,
   corners: '',
   seams: '',
+  trimmed: '',
   marks: [],
   ...more,
 });
@@ -107,6 +108,7 @@ export const piece = (letter: string, more: Partial<Schemas['PieceView']> = {}):
   height: lengthFigure('8 in', '≈ 20.4 cm'),
   directional: false,
   fold: 'NONE',
+  edges: {},
   notes: [],
   drawing: drawing(266.7, 203.2),
   ...more,

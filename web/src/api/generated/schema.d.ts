@@ -3614,6 +3614,7 @@ export interface components {
       cloth: string;
       design: string;
       key: string;
+      photo?: string;
       picture?: components['schemas']['PictureView'];
       /** @enum {string} */
       quality: 'GOOD' | 'SECOND';
@@ -3774,6 +3775,8 @@ export interface components {
           | 'TUBE_HANDLES'
           | 'CENTRED_HANDLES'
           | 'WEBBING_HANDLES'
+          | 'TWO_HANDLES'
+          | 'ONE_HANDLE'
           | 'NO_STRAP'
           | 'FOUR_FOLD_STRAP'
           | 'FACED_STRAP'
@@ -3961,6 +3964,8 @@ export interface components {
           | 'TUBE_HANDLES'
           | 'CENTRED_HANDLES'
           | 'WEBBING_HANDLES'
+          | 'TWO_HANDLES'
+          | 'ONE_HANDLE'
           | 'NO_STRAP'
           | 'FOUR_FOLD_STRAP'
           | 'FACED_STRAP'
@@ -4214,6 +4219,7 @@ export interface components {
         | 'SLOTS'
         | 'CORDS'
         | 'HANDLES'
+        | 'HANDLE_COUNT'
         | 'STRAP'
         | 'FILLING'
         | 'LOOP'
@@ -4269,6 +4275,8 @@ export interface components {
         | 'TUBE_HANDLES'
         | 'CENTRED_HANDLES'
         | 'WEBBING_HANDLES'
+        | 'TWO_HANDLES'
+        | 'ONE_HANDLE'
         | 'NO_STRAP'
         | 'FOUR_FOLD_STRAP'
         | 'FACED_STRAP'
@@ -4715,6 +4723,7 @@ export interface components {
     };
     DesignSheet: {
       canBeSewn: boolean;
+      cloths: components['schemas']['PictureCloth'][];
       sizes: components['schemas']['SizeSheet'][];
       times: components['schemas']['StepTime'][];
     };
@@ -4799,6 +4808,7 @@ export interface components {
       marks: components['schemas']['MarkView'][];
       outline: string;
       seams: string;
+      trimmed: string;
       /** Format: double */
       width: number;
     };
@@ -5549,6 +5559,7 @@ export interface components {
       finished?: components['schemas']['FinishedView'];
       /** Format: int32 */
       number: number;
+      photo?: string;
       sizeName: string;
       ticket?: components['schemas']['TicketView'];
       total?: components['schemas']['MoneyView'];
@@ -5969,6 +5980,7 @@ export interface components {
         | 'SLOTS'
         | 'CORDS'
         | 'HANDLES'
+        | 'HANDLE_COUNT'
         | 'STRAP'
         | 'FILLING'
         | 'LOOP'
@@ -6386,6 +6398,8 @@ export interface components {
         | 'TUBE_HANDLES'
         | 'CENTRED_HANDLES'
         | 'WEBBING_HANDLES'
+        | 'TWO_HANDLES'
+        | 'ONE_HANDLE'
         | 'NO_STRAP'
         | 'FOUR_FOLD_STRAP'
         | 'FACED_STRAP'
@@ -6777,6 +6791,9 @@ export interface components {
       count: number;
       directional: boolean;
       drawing: components['schemas']['DrawingView'];
+      edges: {
+        [key: string]: components['schemas']['LengthView'];
+      };
       /** @enum {string} */
       fold: 'NONE' | 'SIDE' | 'BASE';
       height: components['schemas']['LengthFigure'];
@@ -6966,6 +6983,8 @@ export interface components {
       left?: components['schemas']['MoneyView'];
       pays?: components['schemas']['MoneyView'];
       perHour?: components['schemas']['MoneyView'];
+      photo?: string;
+      picture?: components['schemas']['PictureView'];
       price?: components['schemas']['MoneyView'];
       problem?: string;
       size: string;
@@ -7101,6 +7120,8 @@ export interface components {
           | 'TUBE_HANDLES'
           | 'CENTRED_HANDLES'
           | 'WEBBING_HANDLES'
+          | 'TWO_HANDLES'
+          | 'ONE_HANDLE'
           | 'NO_STRAP'
           | 'FOUR_FOLD_STRAP'
           | 'FACED_STRAP'

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { BagPicture } from '../../ui/BagPicture';
+import { BagLook } from '../../ui/BagLook';
 import { Swatch } from '../../ui/Roll';
 
 /** The lines of a batch that is under way: how many of each are done, and what each costs. */
@@ -40,9 +40,7 @@ export function BatchLines({
                 <td>
                   <span className="flex items-center gap-3">
                     <span className="flex w-[54px] shrink-0 justify-center">
-                      {its?.finished?.picture && (
-                        <BagPicture picture={its.finished.picture} across={54} up={46} />
-                      )}
+                      <BagLook picture={its?.finished?.picture} photo={its?.photo} across={54} up={46} />
                     </span>
                     <span>
                       <button

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { BagPicture } from '../../ui/BagPicture';
+import { BagLook } from '../../ui/BagLook';
 import { CostFall } from '../../ui/CostFall';
 import { Tagged } from '../../ui/Ticket';
 
@@ -32,9 +32,7 @@ export function WholeTicket({
                   onClick={() => onChoose(i)}
                 >
                   <span className="flex justify-center">
-                    {line.finished?.picture && (
-                      <BagPicture picture={line.finished.picture} across={44} up={40} />
-                    )}
+                    <BagLook picture={line.finished?.picture} photo={line.photo} across={44} up={40} />
                   </span>
                   <span className="block min-w-0">
                     <span className="flex justify-between gap-2">

@@ -21,7 +21,12 @@ const size = (name: string, finding?: string) =>
   });
 
 function table(change = vi.fn(), finding?: string) {
-  const sheet = { sizes: [size('small'), size('medium', finding)], canBeSewn: !finding, times: [] };
+  const sheet = {
+    sizes: [size('small'), size('medium', finding)],
+    canBeSewn: !finding,
+    times: [],
+    cloths: [],
+  };
   rendered(
     <EditingContext value={{ document, sheet, shown: sheet.sizes[1], change, goTo: vi.fn() }}>
       <MeasurementTable />

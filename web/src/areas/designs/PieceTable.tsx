@@ -1,7 +1,7 @@
 import type { Dispatch, SetStateAction } from 'react';
 import type { Schemas } from '../../api/client';
 import { Panel } from '../../ui/Panel';
-import { PieceShape } from '../../ui/PieceDrawing';
+import { PieceOnCloth } from '../../ui/PieceOnCloth';
 import { SelectField, TextField } from '../../ui/Field';
 import { NameField } from '../../ui/NameField';
 import { Notes } from '../../ui/Notes';
@@ -190,16 +190,24 @@ function PiecePanel({
   onLetter: (letter: string) => Promise<string | undefined>;
   onClose: () => void;
 }) {
-  const { shown } = useEditing();
+  const { shown, sheet } = useEditing();
   const units = useUnits();
   const drawn = shown?.pieces.find((p) => p.letter === piece.letter);
   const place = `pieces.${piece.letter}`;
-  const scale = drawn ? Math.min(240 / drawn.drawing.width, 220 / drawn.drawing.height) : 1;
   return (
     <Panel title={`${piece.letter} · ${piece.name}`} open wide onOpenChange={(open) => !open && onClose()}>
       <div className="grid gap-5 md:grid-cols-[260px_1fr]">
         <div className="text-center">
-          {drawn && <PieceShape piece={drawn} scale={scale} />}
+          {drawn && (
+            <PieceOnCloth
+              piece={drawn}
+              folds={(['top', 'right', 'bottom', 'left'] as const).filter(
+                (edge) => piece.edges[edge].trim() === 'fold',
+              )}
+              cloth={sheet.cloths.find((one) => one.slot === piece.slot)}
+              room={{ across: 260, up: 280 }}
+            />
+          )}
           {drawn && (
             <p className="mt-2">
               <b>{sides(units.own(drawn.width.value), units.own(drawn.height.value))}</b>

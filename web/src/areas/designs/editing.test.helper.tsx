@@ -24,7 +24,7 @@ export function editor(
       <EditingContext
         value={{
           document,
-          sheet: { sizes, canBeSewn: true, times },
+          sheet: { sizes, canBeSewn: true, times, cloths: [] },
           shown: sizes[0],
           change: (next) => setDocument((now) => ({ ...now, ...next })),
           goTo,

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { usePacking } from '../../api/queries';
-import { BagPicture } from '../../ui/BagPicture';
+import { BagLook } from '../../ui/BagLook';
 import { Button } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
@@ -207,7 +207,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
         <td>
           <span className="flex items-center gap-3">
             <span className="w-[52px] shrink-0 print:hidden">
-              {row.bag.picture && <BagPicture picture={row.bag.picture} across={52} up={40} />}
+              <BagLook picture={row.bag.picture} photo={row.bag.photo} across={52} up={40} />
             </span>
             <span>
               <b>

@@ -33,7 +33,7 @@ const pocket: Schemas['ChoiceView'] = {
 const draft: Schemas['DraftView'] = {
   kind: 'Boxed zip pouch',
   document: design({}),
-  sheet: { sizes: [sizeSheet('one size', {})], canBeSewn: true, times: [] },
+  sheet: { sizes: [sizeSheet('one size', {})], canBeSewn: true, times: [], cloths: [] },
   choices: [lining, pocket],
   measures: [
     { symbol: 'width', label: 'Width at the base', value: '8 in', asked: true, isLength: true },

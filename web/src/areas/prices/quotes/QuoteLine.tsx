@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas } from '../../../api/client';
 import { keys, useDesign, useDesignNames } from '../../../api/queries';
+import { BagLook } from '../../../ui/BagLook';
 import { Button } from '../../../ui/Button';
 import { SelectField, TextField } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
@@ -78,7 +79,10 @@ export function QuoteLine({
   );
   return (
     <section className="sheet px-4 py-3" aria-label={`Bag ${number}`}>
-      <div className="grid items-start gap-3 md:grid-cols-[2fr_1fr_90px_1fr]">
+      <div className="grid items-start gap-3 md:grid-cols-[84px_2fr_1fr_90px_1fr]">
+        <span className="flex min-h-[66px] items-center">
+          <BagLook picture={figures?.picture} photo={figures?.photo} across={84} up={66} />
+        </span>
         <SelectField
           label="Bag"
           value={line.designId || ''}

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../../api/client';
-import { BagPicture } from '../../../ui/BagPicture';
+import { BagLook } from '../../../ui/BagLook';
 import type { Standing } from './reckon';
 
 /** A kind of bag as a ticket on the table: how it looks, what it is, its price and how many are left. */
@@ -39,8 +39,8 @@ export function Tile({
           </span>
         </span>
         <span className="my-1 flex h-[74px] items-center justify-center self-stretch">
-          {bag.picture ? (
-            <BagPicture picture={bag.picture} across={120} up={74} />
+          {bag.picture || bag.photo ? (
+            <BagLook picture={bag.picture} photo={bag.photo} across={120} up={74} />
           ) : (
             <span
               className="h-[56px] w-[76px] rounded border-2 border-dashed border-line-strong"

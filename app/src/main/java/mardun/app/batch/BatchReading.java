@@ -29,6 +29,7 @@ import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.Shortages.Shortage;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
+import mardun.app.design.StandingPhotos;
 import mardun.app.design.TicketView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
@@ -78,6 +79,7 @@ public class BatchReading {
     private final BatchPlans plans;
     private final UnsewnShelf unsewn;
     private final DesignService designs;
+    private final StandingPhotos photos;
     private final PlannedDesigns plannedDesigns;
     private final Threads threads;
     private final BenchLog log;
@@ -97,6 +99,7 @@ public class BatchReading {
             BatchPlans plans,
             UnsewnShelf unsewn,
             DesignService designs,
+            StandingPhotos photos,
             PlannedDesigns plannedDesigns,
             Threads threads,
             BenchLog log,
@@ -109,6 +112,7 @@ public class BatchReading {
         this.plans = plans;
         this.unsewn = unsewn;
         this.designs = designs;
+        this.photos = photos;
         this.plannedDesigns = plannedDesigns;
         this.threads = threads;
         this.log = log;
@@ -398,7 +402,8 @@ public class BatchReading {
     }
 
     private static Optional<TicketView> ticket(Planned planned, PlannedLine line, Settings current) {
-        return new BatchSheetWriter(current.writer(), planned.workroom()).ticket(planned, line);
+        return new BatchSheetWriter(current.writer(), planned.workroom(), bag -> Optional.empty())
+                .ticket(planned, line);
     }
 
     private static RefusedException noTicket() {
@@ -406,7 +411,12 @@ public class BatchReading {
     }
 
     private BatchSheet sheet(Planned planned, boolean finished, Map<MaterialId, String> colours, Settings current) {
-        return new BatchSheetWriter(current.writer(), planned.workroom())
+        return new BatchSheetWriter(
+                        current.writer(),
+                        planned.workroom(),
+                        photos.of(planned.lines().stream()
+                                .map(line -> line.chosen().designId())
+                                .toList()))
                 .write(planned, finished ? List.of() : licences(planned), colours, current);
     }
 

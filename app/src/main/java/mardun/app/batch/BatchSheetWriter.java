@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchViews.BatchSheet;
@@ -21,13 +22,14 @@ import mardun.app.batch.BatchViews.ShareView;
 import mardun.app.batch.BatchViews.StepLine;
 import mardun.app.batch.BatchViews.TimesView;
 import mardun.app.batch.BatchViews.TrimLine;
-import mardun.app.design.PictureView;
 import mardun.app.design.SheetWriter;
+import mardun.app.design.StandingPhotos.PhotoOf;
 import mardun.app.design.TicketView;
 import mardun.app.id.MaterialId;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.PlannedPicture;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.FindingView;
@@ -53,7 +55,6 @@ import mardun.core.material.Part;
 import mardun.core.material.Shrinkage;
 import mardun.core.measure.Extent;
 import mardun.core.measure.ShownRounding;
-import mardun.core.picture.BagPainter;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /** Writes a batch's plan in the maker's units. */
@@ -62,8 +63,11 @@ public final class BatchSheetWriter {
     private final ViewWriter writer;
     private final SheetWriter sheets;
     private final OffcutWriter offcuts;
+    private final Function<PhotoOf, Optional<String>> photos;
 
-    BatchSheetWriter(ViewWriter writer, Workroom workroom) {
+    /** @param photos of what is finished: their addresses */
+    BatchSheetWriter(ViewWriter writer, Workroom workroom, Function<PhotoOf, Optional<String>> photos) {
+        this.photos = photos;
         this.writer = writer;
         this.sheets = new SheetWriter(writer, workroom);
         this.offcuts = new OffcutWriter(writer);
@@ -167,21 +171,14 @@ public final class BatchSheetWriter {
                 line.plan()
                         .sized()
                         .finished()
-                        .map(finished ->
-                                sheets.finished(finished, line.document().form().kind(), picture(planned, line)))
+                        .map(finished -> sheets.finished(
+                                finished, line.document().form().kind(), PlannedPicture.of(planned, line)))
+                        .orElse(null),
+                photos.apply(new PhotoOf(line.chosen().designId(), cloth.materialId()))
                         .orElse(null),
                 planned.lines().size() == 1 ? ticket(planned, line).orElse(null) : null,
                 line.cost().map(writer::money).orElse(null),
                 line.plan().total().map(writer::money).orElse(null));
-    }
-
-    /** How a line's bag looks in the materials that were chosen for it. */
-    private static Optional<PictureView> picture(Planned planned, PlannedLine line) {
-        return BagPainter.paint(line.design(), line.plan().sized())
-                .map(picture -> PictureView.of(
-                        picture,
-                        slot -> Optional.ofNullable(line.chosen().materials().get(slot))
-                                .flatMap(planned.shelves()::look)));
     }
 
     /** The ticket of a line, once every figure of it is known. */

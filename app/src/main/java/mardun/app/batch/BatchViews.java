@@ -350,6 +350,7 @@ public final class BatchViews {
      * What follows for a line.
      *
      * @param colour of its outer cloth
+     * @param photo the address of a photo of what is finished; absent for none
      * @param each what one bag costs; absent while something is missing
      * @param total what all its bags cost; absent while something is missing
      * @param ticket of the only line of a batch; those of several are asked for one by one
@@ -363,6 +364,7 @@ public final class BatchViews {
             String colour,
             @Nullable CornerView corner,
             @Nullable FinishedView finished,
+            @Nullable String photo,
             @Nullable TicketView ticket,
             @Nullable MoneyView each,
             @Nullable MoneyView total) {}

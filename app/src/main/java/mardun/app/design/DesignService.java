@@ -186,7 +186,7 @@ public class DesignService implements UsesMaterials {
                 .distinct()
                 .toList());
         Asked asked = asked(documents.keySet(), current);
-        Map<DesignId, String> photos = standing.of(documents.keySet());
+        Map<DesignId, String> photos = standing.ofDesigns(documents.keySet());
         return PageView.of(
                 found,
                 entity -> line(
@@ -583,6 +583,14 @@ public class DesignService implements UsesMaterials {
                 design.steps().stream()
                         .filter(step -> known.get(step.key()).isMeasured())
                         .map(step -> writer.time(step.key(), known.get(step.key())))
+                        .toList(),
+                document.slots().stream()
+                        .filter(slot -> slot.materialId() != null)
+                        .flatMap(slot -> materials
+                                .look(slot.materialId())
+                                .map(look -> new PictureView.PictureCloth(
+                                        slot.key(), look.colour(), look.print(), look.repeatMm()))
+                                .stream())
                         .toList());
     }
 

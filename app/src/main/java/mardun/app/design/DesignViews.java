@@ -5,7 +5,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import mardun.app.design.PictureView.PictureCloth;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.show.Views.AmountView;
@@ -175,8 +177,10 @@ public final class DesignViews {
      * All that follows from a design, for each of its sizes.
      *
      * @param times how long the steps take of which something was measured
+     * @param cloths how the materials look that usually fill its slots
      */
-    public record DesignSheet(List<SizeSheet> sizes, boolean canBeSewn, List<StepTime> times) {}
+    public record DesignSheet(
+            List<SizeSheet> sizes, boolean canBeSewn, List<StepTime> times, List<PictureCloth> cloths) {}
 
     /**
      * How long a step takes, by what was measured and what was guessed.
@@ -224,6 +228,7 @@ public final class DesignViews {
      * A piece with its cut size.
      *
      * @param count how many one bag takes, all layers counted
+     * @param edges how far inside the edges it is sewn of which that is stated: {@code top}
      * @param trimTo what it is trimmed to, if it is cut over size
      * @param notes what is cut away from it and marked on it, in sentences
      */
@@ -237,6 +242,7 @@ public final class DesignViews {
             LengthFigure height,
             boolean directional,
             ClothFold fold,
+            Map<String, LengthView> edges,
             @Nullable ExtentView trimTo,
             List<String> notes,
             DrawingView drawing) {}
@@ -249,9 +255,16 @@ public final class DesignViews {
      * @param outline the line along which it is cut, as an SVG path
      * @param corners where corners are marked that are boxed later, as an SVG path; empty where there are none
      * @param seams where its stated seams run, as an SVG path; empty where none is stated
+     * @param trimmed what it is trimmed to, in its middle, as an SVG path; empty where it isn't
      */
     public record DrawingView(
-            double width, double height, String outline, String corners, String seams, List<MarkView> marks) {}
+            double width,
+            double height,
+            String outline,
+            String corners,
+            String seams,
+            String trimmed,
+            List<MarkView> marks) {}
 
     /** A mark to scale, in millimetres from the top left raw corner; absent where it goes all the way. */
     public record MarkView(

@@ -6,6 +6,7 @@ import java.util.Map;
 import mardun.core.design.Outline;
 import mardun.core.design.Point;
 import mardun.core.design.StitchLines;
+import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 
@@ -34,6 +35,18 @@ final class PathWriter {
         Map<String, Double> inside = new HashMap<>();
         allowances.forEach((side, allowance) -> inside.put(side, millimetres(allowance)));
         return lines(StitchLines.of(outline, inside));
+    }
+
+    /** A rectangle in the middle of another one. */
+    static String inTheMiddle(Extent inner, double width, double height) {
+        double left = (width - millimetres(inner.width())) / 2;
+        double top = (height - millimetres(inner.height())) / 2;
+        return lines(List.of(List.of(
+                        new Point(left, top),
+                        new Point(width - left, top),
+                        new Point(width - left, height - top),
+                        new Point(left, height - top))))
+                + "Z";
     }
 
     /** Lines through points. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.DrawingView;
 import mardun.app.design.DesignViews.ExtentView;
@@ -170,6 +171,10 @@ public final class SheetWriter {
                 writer.cutSize(sized.height(), rounding),
                 sized.piece().directional(),
                 sized.piece().fold(),
+                sized.allowances().entrySet().stream()
+                        .filter(edge -> edge.getValue().isPositive())
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, edge -> writer.length(edge.getValue(), ShownRounding.NEAREST))),
                 sized.trimTo().map(this::extent).orElse(null),
                 PieceNotes.of(sized).stream().map(writer::sentence).toList(),
                 new DrawingView(
@@ -178,6 +183,9 @@ public final class SheetWriter {
                         PathWriter.path(sized.outline()),
                         sized.markedCorners().map(PathWriter::path).orElse(""),
                         PathWriter.seams(sized.outline(), sized.allowances()),
+                        sized.trimTo()
+                                .map(trimmed -> PathWriter.inTheMiddle(trimmed, width, height))
+                                .orElse(""),
                         sized.marks().stream().map(this::mark).toList()));
     }
 
@@ -222,6 +230,9 @@ public final class SheetWriter {
                         String.format(Locale.ROOT, "M0 0H%.2fV%.2fH0Z", width, height),
                         "",
                         "",
+                        panel.trimTo()
+                                .map(trimmed -> PathWriter.inTheMiddle(trimmed, width, height))
+                                .orElse(""),
                         panel.marks().stream().map(this::mark).toList()),
                 zips);
     }

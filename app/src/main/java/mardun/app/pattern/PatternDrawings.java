@@ -1,15 +1,17 @@
 package mardun.app.pattern;
 
+import static mardun.app.paper.PaperSvg.BROAD;
+import static mardun.app.paper.PaperSvg.INK;
+import static mardun.app.paper.PaperSvg.PAPER;
+import static mardun.app.paper.PaperSvg.THIN;
+import static mardun.app.paper.PaperSvg.dashes;
+import static mardun.app.paper.PaperSvg.number;
+import static mardun.app.paper.PaperSvg.path;
+import static mardun.app.paper.PaperSvg.svg;
+
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import mardun.app.design.DesignViews.DrawingView;
 import mardun.app.design.DesignViews.PieceView;
-import mardun.app.design.PictureView;
-import mardun.app.design.PictureView.PictureCloth;
-import mardun.app.design.PictureView.PicturePart;
 import mardun.app.design.SeamView;
 import mardun.app.design.SeamView.SeamLayer;
 import mardun.app.paper.Paper;
@@ -20,82 +22,7 @@ import mardun.app.template.TemplateViews.TemplatesView;
 /** The drawings of a pattern sheet: readable in black and white, as drawings within HTML. */
 final class PatternDrawings {
 
-    private static final String INK = "#14252e";
-    private static final String PAPER = "#ffffff";
-    private static final String UNCHOSEN = "#d3dcde";
-
-    /** A line on paper, in millimetres. */
-    private static final double THIN = 0.25;
-
-    private static final double BROAD = 0.7;
-
     private PatternDrawings() {}
-
-    private static String svg(
-            double wide, double high, double acrossMm, double upMm, Function<Double, String> content) {
-        double zoom = Math.min(acrossMm / wide, upMm / high);
-        // Strokes are thick on the paper, whatever the scale.
-        double unit = 1 / zoom;
-        double edge = BROAD * unit;
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number((wide + 2 * edge) * zoom)
-                + "mm\" height=\"" + number((high + 2 * edge) * zoom) + "mm\" viewBox=\"" + number(-edge) + " "
-                + number(-edge) + " " + number(wide + 2 * edge) + " " + number(high + 2 * edge) + "\">"
-                + content.apply(unit) + "</svg>";
-    }
-
-    private static String number(double value) {
-        return String.format(Locale.ROOT, "%.3f", value);
-    }
-
-    private static String path(String d, String fill, String stroke, double width, String more) {
-        return d.isEmpty()
-                ? ""
-                : "<path d=\"" + d + "\" fill=\"" + fill + "\" stroke=\"" + stroke + "\" stroke-width=\""
-                        + number(width) + "\"" + more + "/>";
-    }
-
-    private static String dashes(double... lengths) {
-        StringBuilder dashes = new StringBuilder(" stroke-dasharray=\"");
-        for (double length : lengths) {
-            dashes.append(number(length)).append(' ');
-        }
-        return dashes.append('"').toString();
-    }
-
-    /** The finished bag in the colours of its cloths. */
-    static String bag(PictureView picture, double acrossMm, double upMm) {
-        Map<String, PictureCloth> cloths =
-                picture.cloths().stream().collect(Collectors.toMap(PictureCloth::slot, Function.identity()));
-        return svg(
-                picture.width(),
-                picture.height(),
-                acrossMm,
-                upMm,
-                unit -> picture.parts().stream()
-                        .map(part -> part(part, cloths, unit))
-                        .collect(Collectors.joining()));
-    }
-
-    private static String part(PicturePart part, Map<String, PictureCloth> cloths, double unit) {
-        PictureCloth cloth = cloths.get(part.slot());
-        String colour = cloth == null ? UNCHOSEN : cloth.colour();
-        String none = "none";
-        return switch (part.look()) {
-            case CLOTH, INSIDE ->
-                path(part.path(), colour, none, 0, "")
-                        + (part.shade() > 0
-                                ? path(part.path(), INK, none, 0, " fill-opacity=\"" + number(part.shade()) + "\"")
-                                : "");
-            case STRIP ->
-                path(part.path(), none, INK, part.stroke() + 2 * THIN * unit, "")
-                        + path(part.path(), none, colour, part.stroke(), "");
-            case STITCHES -> path(part.path(), none, INK, THIN * unit, dashes(1.2 * unit, 0.8 * unit));
-            case TEETH -> path(part.path(), none, PAPER, 2 * THIN * unit, dashes(0.4 * unit, 0.4 * unit));
-            case METAL -> path(part.path(), "#d5dbdd", INK, THIN * unit, "");
-            case LABEL -> path(part.path(), PAPER, INK, THIN * unit, "");
-            case EDGE -> path(part.path(), none, INK, 1.4 * THIN * unit, "");
-        };
-    }
 
     /** A piece with its seams. */
     static String piece(PieceView piece, double acrossMm, double upMm) {

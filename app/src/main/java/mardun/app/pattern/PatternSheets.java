@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mardun.app.design.BagSvg;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignService;
@@ -156,7 +157,7 @@ class PatternSheets {
         }
         html.append("</td><td style=\"width:80mm\">")
                 .append(finished.map(FinishedView::picture)
-                        .map(picture -> PatternDrawings.bag(picture, BAG_ACROSS, BAG_UP))
+                        .map(picture -> BagSvg.of(picture, BAG_ACROSS, BAG_UP))
                         .orElse(""))
                 .append("</td></tr></table>");
     }

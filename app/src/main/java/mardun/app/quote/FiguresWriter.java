@@ -47,6 +47,8 @@ final class FiguresWriter {
                 line.design(),
                 line.size(),
                 line.cloth(),
+                line.picture().orElse(null),
+                line.photo().orElse(null),
                 asked.units(),
                 problem(line, writer).orElse(null),
                 asked.takes().map(takes -> writer.money(takes.full())).orElse(null),

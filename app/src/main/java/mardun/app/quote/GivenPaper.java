@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import mardun.app.design.PictureView;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import org.jspecify.annotations.Nullable;
 
@@ -36,12 +37,20 @@ record GivenPaper(
     /**
      * A line of it.
      *
+     * @param picture of the bag; absent where it can't be drawn, and on paper from before there were any
      * @param priceMinor the maker's price for one, in the units that were asked for
      * @param paysMinor what the customer pays for one, tax included
      * @param others the same for other numbers
      */
     record GivenLine(
-            String about, String cloth, String wish, int units, long priceMinor, long paysMinor, List<Other> others) {
+            String about,
+            String cloth,
+            @Nullable PictureView picture,
+            String wish,
+            int units,
+            long priceMinor,
+            long paysMinor,
+            List<Other> others) {
 
         /** What the customer pays for all of them. */
         long togetherMinor() {

@@ -18,9 +18,14 @@ import mardun.app.days.DayPlans;
 import mardun.app.days.DayPlans.Promise;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
+import mardun.app.design.PictureView;
+import mardun.app.design.StandingPhotos;
+import mardun.app.design.StandingPhotos.PhotoOf;
+import mardun.app.id.DesignId;
 import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
+import mardun.app.plan.PlannedPicture;
 import mardun.app.price.ChannelService;
 import mardun.app.problem.FieldReader;
 import mardun.app.quote.QuoteViews.QuoteForm;
@@ -52,9 +57,16 @@ class QuoteReckoning {
     private final BatchReading batches;
     private final DayPlans days;
     private final ChannelService channels;
+    private final StandingPhotos photos;
 
     QuoteReckoning(
-            BatchEntry entry, DesignService designs, BatchReading batches, DayPlans days, ChannelService channels) {
+            BatchEntry entry,
+            DesignService designs,
+            BatchReading batches,
+            DayPlans days,
+            ChannelService channels,
+            StandingPhotos photos) {
+        this.photos = photos;
         this.entry = entry;
         this.designs = designs;
         this.batches = batches;
@@ -79,11 +91,21 @@ class QuoteReckoning {
     /**
      * A line of it.
      *
+     * @param picture of the bag in its cloths
+     * @param photo the address of a photo that stands in its place; empty for none
      * @param problem why it has no price; empty where it has one
      * @param asked for the number that is asked for
      * @param others for the other numbers
      */
-    record Line(String design, String size, String cloth, Optional<Finding> problem, Asked asked, List<Asked> others) {}
+    record Line(
+            String design,
+            String size,
+            String cloth,
+            Optional<PictureView> picture,
+            Optional<String> photo,
+            Optional<Finding> problem,
+            Asked asked,
+            List<Asked> others) {}
 
     /**
      * What bags cost when so many are ordered.
@@ -243,10 +265,14 @@ class QuoteReckoning {
                 others.add(asked(other.line(i + 1), typed.get(i), false));
             }
             Asked mine = asked(its, typed.get(i), true);
+            OuterCloth cloth = OuterCloth.of(planned, its);
+            DesignId design = its.chosen().designId();
             return new Line(
                     its.design().name(),
                     its.document().sizes().size() == 1 ? "" : its.sizeName(),
-                    OuterCloth.of(planned, its).name(),
+                    cloth.name(),
+                    PlannedPicture.of(planned, its),
+                    photos.of(List.of(design)).apply(new PhotoOf(design, cloth.materialId())),
                     mine.takes().isPresent()
                             ? Optional.empty()
                             : planned.plan().findings().stream()

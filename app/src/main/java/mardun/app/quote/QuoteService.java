@@ -295,6 +295,7 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
         return new GivenLine(
                 line.size().isEmpty() ? line.design() : line.design() + ", " + line.size(),
                 line.cloth(),
+                line.picture().orElse(null),
                 form.lines().get(i).wish().strip(),
                 asked.units(),
                 asked.priceMinor(),

@@ -2,6 +2,7 @@ package mardun.app.quote;
 
 import java.util.Map;
 import java.util.stream.Collectors;
+import mardun.app.design.BagSvg;
 import mardun.app.paper.Paper;
 import mardun.app.problem.Days;
 import mardun.app.quote.GivenPaper.GivenLine;
@@ -25,10 +26,14 @@ final class QuoteSheet {
             th { text-align: left; font-size: 9pt; color: #48595f; border-bottom: 0.4mm solid #14242d; padding: 1.2mm 1.5mm; }
             td { border-bottom: 0.2mm solid #c9d3d2; padding: 1.8mm 1.5mm; vertical-align: top; }
             .num { text-align: right; }
+            .bag { width: 26mm; }
             .total td { border-bottom: none; font-weight: bold; font-size: 12pt; }
             .more td { border-bottom: none; }
             .terms { margin-top: 8mm; border-top: 0.3mm dashed #7f9292; padding-top: 3mm; font-size: 9.5pt; }
             """;
+
+    private static final double BAG_ACROSS = 22;
+    private static final double BAG_UP = 20;
 
     private QuoteSheet() {}
 
@@ -43,7 +48,8 @@ final class QuoteSheet {
                         + Days.words(paper.givenOn()) + ", valid until " + Days.words(paper.validUntil())))
                 .append("</p><p>For <b>")
                 .append(Paper.plain(form.who()))
-                .append("</b></p><table><tr><th>Bag</th><th class=\"num\">How many</th><th class=\"num\">Each</th>")
+                .append(
+                        "</b></p><table><tr><th colspan=\"2\">Bag</th><th class=\"num\">How many</th><th class=\"num\">Each</th>")
                 .append("<th class=\"num\">Together</th></tr>");
         for (GivenLine line : paper.lines()) {
             line(html, line, currency, writer);
@@ -84,7 +90,11 @@ final class QuoteSheet {
     }
 
     private static void line(StringBuilder html, GivenLine line, CurrencyUnit currency, ViewWriter writer) {
-        html.append("<tr><td><b>").append(Paper.plain(line.about())).append("</b>");
+        html.append("<tr><td class=\"bag\">");
+        if (line.picture() != null) {
+            html.append(BagSvg.of(line.picture(), BAG_ACROSS, BAG_UP));
+        }
+        html.append("</td><td><b>").append(Paper.plain(line.about())).append("</b>");
         if (!line.cloth().isEmpty()) {
             html.append("<br/>").append(Paper.plain(line.cloth()));
         }
@@ -111,7 +121,7 @@ final class QuoteSheet {
     private static void row(StringBuilder html, String look, String words, String amount) {
         html.append("<tr class=\"")
                 .append(look)
-                .append("\"><td colspan=\"3\">")
+                .append("\"><td colspan=\"4\">")
                 .append(Paper.plain(words))
                 .append("</td><td class=\"num\">")
                 .append(amount)

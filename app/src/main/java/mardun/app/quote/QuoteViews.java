@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.batch.BatchViews.SlotChoice;
+import mardun.app.design.PictureView;
 import mardun.app.id.BatchId;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
@@ -109,6 +110,8 @@ public final class QuoteViews {
     /**
      * What a line of a quote comes to.
      *
+     * @param picture of the bag; absent where it can't be drawn
+     * @param photo the address of a photo that stands in its place; absent for none
      * @param problem why there is no price; absent where there is one
      * @param cost what one costs, wishes included
      * @param usual what is usually asked for one
@@ -121,6 +124,8 @@ public final class QuoteViews {
             String design,
             String size,
             String cloth,
+            @Nullable PictureView picture,
+            @Nullable String photo,
             int units,
             @Nullable String problem,
             @Nullable MoneyView cost,

@@ -13,10 +13,13 @@ import mardun.app.channel.PricePlace;
 import mardun.app.design.DesignService;
 import mardun.app.design.FinishedLooks;
 import mardun.app.design.FinishedLooks.FinishedLook;
+import mardun.app.design.StandingPhotos;
+import mardun.app.design.StandingPhotos.PhotoOf;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenLine;
 import mardun.app.price.ChannelService;
@@ -40,15 +43,22 @@ class StallBags {
     private final ChannelService channels;
     private final SettingsService settings;
     private final DesignService designs;
+    private final StandingPhotos photos;
 
     /** Colours of materials are looked up again after a while; designs as soon as they change. */
-    private final Cache<Looked, Optional<FinishedLook>> known = Caffeine.newBuilder()
+    private final Cache<Looked, Shown> known = Caffeine.newBuilder()
             .maximumSize(MOST_KNOWN)
             .expireAfterWrite(Duration.ofMinutes(5))
             .build();
 
-    /** A lot of a design as it is at a revision. */
-    private record Looked(long lot, long revision) {}
+    /** A lot of a design as it is at a revision, after so many changes of photos. */
+    private record Looked(long lot, long revision, long photos) {}
+
+    /** How bags look: drawn, or on a photo. */
+    private record Shown(Optional<FinishedLook> look, Optional<String> photo) {
+
+        static final Shown NOTHING = new Shown(Optional.empty(), Optional.empty());
+    }
 
     StallBags(
             FinishedLooks looks,
@@ -56,13 +66,15 @@ class StallBags {
             PriceBook book,
             ChannelService channels,
             SettingsService settings,
-            DesignService designs) {
+            DesignService designs,
+            StandingPhotos photos) {
         this.looks = looks;
         this.batches = batches;
         this.book = book;
         this.channels = channels;
         this.settings = settings;
         this.designs = designs;
+        this.photos = photos;
     }
 
     /** On which terms a fair sells. */
@@ -128,14 +140,21 @@ class StallBags {
 
     /** How bags of a kind look: as those of the latest lot do. */
     Optional<FinishedLook> look(List<GoodsLot> lots) {
+        return shown(lots).look();
+    }
+
+    private Shown shown(List<GoodsLot> lots) {
         GoodsLot latest = lots.get(lots.size() - 1);
-        return latest.kind()
-                .designId()
-                .flatMap(design -> latest.kind()
-                        .sizeKey()
-                        .flatMap(size -> known.get(
-                                new Looked(latest.id(), designs.latest(design).revision()),
-                                lot -> looks.of(design, size, materials(latest)))));
+        Optional<DesignId> design = latest.kind().designId();
+        if (design.isEmpty()) {
+            return Shown.NOTHING;
+        }
+        return known.get(
+                new Looked(latest.id(), designs.latest(design.get()).revision(), photos.count()),
+                lot -> new Shown(
+                        latest.kind().sizeKey().flatMap(size -> looks.of(design.get(), size, materials(latest))),
+                        photos.of(List.of(design.get()))
+                                .apply(new PhotoOf(design.get(), latest.kind().clothId()))));
     }
 
     private Map<String, MaterialId> materials(GoodsLot lot) {
@@ -148,12 +167,14 @@ class StallBags {
     }
 
     BagView view(BagKind kind, List<GoodsLot> lots) {
+        Shown shown = shown(lots);
         return new BagView(
                 kind.key(),
                 kind.designName(),
                 kind.sizeName(),
                 kind.clothName(),
                 kind.quality(),
-                look(lots).flatMap(FinishedLook::picture).orElse(null));
+                shown.look().flatMap(FinishedLook::picture).orElse(null),
+                shown.photo().orElse(null));
     }
 }

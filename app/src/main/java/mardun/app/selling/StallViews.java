@@ -27,6 +27,7 @@ public final class StallViews {
      *
      * @param key tells the kind
      * @param cloth empty where nobody kept it
+     * @param photo the address of a photo that stands in the place of the picture; absent for none
      */
     public record BagView(
             String key,
@@ -34,7 +35,8 @@ public final class StallViews {
             String size,
             String cloth,
             Quality quality,
-            @Nullable PictureView picture) {}
+            @Nullable PictureView picture,
+            @Nullable String photo) {}
 
     /**
      * Bags of a kind that go along, or could.
