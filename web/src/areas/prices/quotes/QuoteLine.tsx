@@ -77,12 +77,17 @@ export function QuoteLine({
       onChange={(event) => onChange({ [name]: event.target.value })}
     />
   );
+  const isDrawn = figures?.picture !== undefined || figures?.photo !== undefined;
   return (
     <section className="sheet px-4 py-3" aria-label={`Bag ${number}`}>
-      <div className="grid items-start gap-3 md:grid-cols-[84px_2fr_1fr_90px_1fr]">
-        <span className="flex min-h-[66px] items-center">
-          <BagLook picture={figures?.picture} photo={figures?.photo} across={84} up={66} />
-        </span>
+      <div
+        className={`grid items-start gap-3 ${isDrawn ? 'md:grid-cols-[84px_2fr_1fr_90px_1fr]' : 'md:grid-cols-[2fr_1fr_90px_1fr]'}`}
+      >
+        {isDrawn && (
+          <span className="flex min-h-[66px] items-center">
+            <BagLook picture={figures.picture} photo={figures.photo} across={84} up={66} />
+          </span>
+        )}
         <SelectField
           label="Bag"
           value={line.designId || ''}

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -71,6 +72,25 @@ class DesignPhotosTest {
         assertThat(ofTheCloth).startsWith(path() + "/");
         APP.uploadInPlace(path(), TestPhoto.png());
         assertThat(inTheList()).startsWith(path() + "/").isNotEqualTo(ofTheCloth);
+    }
+
+    /** On a batch's lines it stands in the place of the drawing: that of the line's cloth, or that in whatever cloth, and no other. */
+    @Test
+    void itStandsForTheBagsOfABatch() {
+        Map<String, Long> shelf = APP.pouchShelf("90 yd");
+        long batch = APP.post("/api/batches", RunningApp.batch(design, "4", shelf, List.of()))
+                .id();
+        APP.uploadInPlace(path() + "?cloth=" + cloth, TestPhoto.png());
+        assertThat(onTheLine(batch).isMissingNode()).as("in another cloth").isTrue();
+        APP.uploadInPlace(path(), TestPhoto.png());
+        String whatever = onTheLine(batch).asString();
+        assertThat(whatever).startsWith(path() + "/");
+        APP.uploadInPlace(path() + "?cloth=" + shelf.get("outer"), TestPhoto.png());
+        assertThat(onTheLine(batch).asString()).startsWith(path() + "/").isNotEqualTo(whatever);
+    }
+
+    private static JsonNode onTheLine(long batch) {
+        return APP.get("/api/batches/" + batch).body().at("/sheet/lines/0/photo");
     }
 
     private String inTheList() {

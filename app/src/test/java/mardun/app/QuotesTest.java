@@ -105,6 +105,8 @@ class QuotesTest {
         assertThat(costs.get(0)).isGreaterThan(costs.get(3));
         assertThat(minor(figures.get("total"))).isEqualTo(6 * minor(line.get("pays")));
         assertThat(minor(figures.get("deposit")) + minor(figures.get("rest"))).isEqualTo(minor(figures.get("total")));
+        assertThat(line.get("picture").get("parts")).as("the bag is drawn").isNotEmpty();
+        assertThat(line.hasNonNull("photo")).isFalse();
         assertThat(figures.hasNonNull("likely"))
                 .as("a maker without free hours promises no day")
                 .isFalse();
