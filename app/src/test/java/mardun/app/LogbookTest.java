@@ -314,7 +314,10 @@ class LogbookTest {
         assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("43.7 yd");
         bench.ok(APP.put("/api/upkeep/limits", Map.of("limits", List.of(Map.of("kind", "BLADE", "limit", "50")))));
         assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("50 yd");
-        assertThat(wear("CUTTING_TABLE", "BLADE").get("also").asString()).endsWith(" h at the table");
+        long batch = bench.batch(APP.pouch("Cut pouch"), "4");
+        JsonNode turn = bench.turn(bench.work(batch, List.of()), "Cut all pieces");
+        bench.work(batch, List.of(bench.worked(batch, turn, 4, 1800)));
+        assertThat(wear("CUTTING_TABLE", "BLADE").get("also").asString()).isEqualTo("0.5 h at the table");
         bench.ok(APP.put("/api/settings", APP.settings("METRIC").put("usualSeam", "1 cm")));
         assertThat(wear("CUTTING_TABLE", "BLADE").get("limit").asString()).isEqualTo("45.7 m");
     }

@@ -145,7 +145,8 @@ public class UpkeepService {
     /** What wears by the hour in metres of seam, what wears by the metre in hours. */
     private String also(String place, Upkeep.Kind kind, Instant from, ViewWriter writer) {
         if (!kind.wearsByHours()) {
-            return writer.decimal(hoursAt(place, from)) + " h at the table";
+            BigDecimal hours = hoursAt(place, from);
+            return hours.signum() > 0 ? writer.decimal(hours) + " h at the table" : "";
         }
         Length sewn = seams.at(place, from);
         return sewn.isPositive() ? "about " + longLength(metres(sewn), writer) + " of seam" : "";
