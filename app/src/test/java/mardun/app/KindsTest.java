@@ -2,10 +2,12 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.ToLongFunction;
 import java.util.stream.StreamSupport;
 import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.BeforeAll;
@@ -19,6 +21,9 @@ class KindsTest {
 
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
+
+    /** What was named once serves all kinds. */
+    private static final Map<String, Long> NAMED = new HashMap<>();
 
     @BeforeAll
     static void aWorkroomInInches() {
@@ -222,7 +227,7 @@ class KindsTest {
     }
 
     /** Something for each slot, named once for all that asks for the same. */
-    private static Map<String, Long> materials(JsonNode slots, Map<String, Long> named) {
+    private static Map<String, Long> materials(JsonNode slots) {
         Map<String, Long> chosen = new HashMap<>();
         slots.forEach(slot -> {
             String what = slot.get("kind").asString()
@@ -231,7 +236,7 @@ class KindsTest {
                     + (slot.get("kind").asString().startsWith("FILLING")
                             ? slot.get("label").asString()
                             : "");
-            chosen.put(slot.get("slot").asString(), named.computeIfAbsent(what, its -> {
+            chosen.put(slot.get("slot").asString(), NAMED.computeIfAbsent(what, its -> {
                 Map<String, Object> form = new HashMap<>(Map.of(
                         "requestId",
                         UUID.randomUUID(),
@@ -260,7 +265,6 @@ class KindsTest {
 
     @Test
     void everyKindIsCostedPricedAndPlannedInWhatItAsksFor() {
-        Map<String, Long> named = new HashMap<>();
         APP.get("/api/kinds").body().forEach(kind -> {
             String words = kind.get("words").asString();
             Map<String, Object> brief = new HashMap<>(
@@ -268,7 +272,7 @@ class KindsTest {
             JsonNode slots = draft(brief).get("slots");
             slots.forEach(
                     slot -> assertThat(slot.get("per").asString()).as(words).isNotBlank());
-            brief.put("materials", materials(slots, named));
+            brief.put("materials", materials(slots));
 
             JsonNode size = draft(brief).get("sheet").get("sizes").get(0);
             assertThat(size.has("ticket"))
@@ -289,21 +293,62 @@ class KindsTest {
         });
     }
 
+    /** Each piece of a batch of any kind of bag has its place on a cloth, in the search for the least money. */
+    @Test
+    void everyKindIsLaidOut() {
+        APP.get("/api/kinds").body().forEach(kind -> {
+            String words = kind.get("words").asString();
+            Map<String, Object> brief = new HashMap<>(
+                    brief(kind.get("kind").asString(), "Laid out " + words, "FINISHED", Map.of(), Map.of()));
+            brief.put("materials", materials(draft(brief).get("slots")));
+            long batch = ok(APP.post("/api/batches", batch(begin(brief).id(), brief)))
+                    .get("id")
+                    .asLong();
+            String cutting = "/api/batches/" + batch + "/cutting";
+            ok(APP.post(cutting + "/search", Map.of("aim", "MONEY", "seconds", 0.1, "fromOffcuts", false)));
+            long end = System.nanoTime() + Duration.ofSeconds(60).toNanos();
+            while (ok(APP.get(cutting + "/search")).get("running").asBoolean()) {
+                assertThat(System.nanoTime()).as("the search ends").isLessThan(end);
+            }
+            JsonNode cloths = ok(APP.get(cutting)).get("cloths");
+            assertThat(cloths.size()).as(words).isPositive();
+            cloths.forEach(cloth -> assertThat(laid(cloth))
+                    .as(words + " from " + cloth.get("name"))
+                    .isEqualTo(
+                            sum(cloth.get("pieces"), piece -> piece.get("count").asLong()))
+                    .isPositive());
+        });
+    }
+
+    private static long laid(JsonNode cloth) {
+        return sum(cloth.get("mats"), mat -> mat.get("pieces").size());
+    }
+
+    private static long sum(JsonNode rows, ToLongFunction<JsonNode> of) {
+        return StreamSupport.stream(rows.spliterator(), false).mapToLong(of).sum();
+    }
+
+    private static JsonNode ok(Answer answer) {
+        assertThat(answer.status()).as(answer.body().toString()).isBetween(200, 299);
+        return answer.body();
+    }
+
     private static JsonNode planned(long design, Map<String, Object> brief) {
+        return ok(APP.post("/api/batches/preview", batch(design, brief)));
+    }
+
+    private static Map<String, Object> batch(long design, Map<String, Object> brief) {
         List<Map<String, Object>> materials = ((Map<?, ?>) brief.get("materials"))
                 .entrySet().stream()
                         .map(slot -> Map.<String, Object>of("slot", slot.getKey(), "materialId", slot.getValue()))
                         .toList();
         Map<String, Object> line = Map.of(
                 "designId", design, "sizeName", "one size", "units", "24", "ownPrice", "", "materials", materials);
-        Map<String, Object> form = new HashMap<>(Map.of(
+        return new HashMap<>(Map.of(
                 "requestId", UUID.randomUUID(),
                 "version", 0,
                 "forWhat", "",
                 "offcuts", List.of(),
                 "lines", List.of(line)));
-        Answer answer = APP.post("/api/batches/preview", form);
-        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-        return answer.body();
     }
 }
