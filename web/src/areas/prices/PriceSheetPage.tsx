@@ -228,7 +228,9 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
           {sheet.own
             ? `${sheet.own.amount} is set; reckoned it is ${sheet.suggested?.amount ?? 'none'}.`
             : `None is set; reckoned it is ${sheet.suggested?.amount ?? 'none'}.`}{' '}
-          It holds for tickets and the next batches.
+          {sheet.clothId
+            ? `Set here, it holds for bags in ${sheet.cloth} alone: for tickets and the next batches.`
+            : 'It holds for tickets and the next batches.'}
         </p>
       </form>
     </Tagged>
