@@ -15,6 +15,7 @@ export function SeamPicture({ seam, width, height }: { seam: Seam; width: number
   const open = seam.layers.some((layer) => layer.open);
   return (
     <figure aria-label="What is sewn">
+      {seam.lies.length > 0 && <p className="mb-1 font-semibold">{seam.lies.join(', ')}</p>}
       <ul className="flex flex-wrap items-end gap-4">
         {seam.layers.map((layer) => (
           <li key={layer.letter} className="text-center text-[13px]">

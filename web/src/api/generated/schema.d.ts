@@ -7359,6 +7359,7 @@ export interface components {
     };
     SeamView: {
       layers: components['schemas']['SeamLayer'][];
+      lies: string[];
       step: string;
     };
     SearchForm: {
@@ -8176,6 +8177,8 @@ export interface components {
       foot: string;
       goesOn?: boolean;
       key: string;
+      /** @enum {string} */
+      lay?: 'RIGHT_SIDES_TOGETHER' | 'WRONG_SIDES_TOGETHER' | 'RIGHT_SIDE_UP';
       minutesPerBatch: string;
       minutesPerUnit: string;
       name: string;
@@ -9102,6 +9105,7 @@ export interface components {
       changes: string[];
       check: string;
       key: string;
+      lies: string[];
       name: string;
       note: string;
       notes: components['schemas']['NoteView'][];

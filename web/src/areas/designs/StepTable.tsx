@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { SeamPicture } from '../../ui/SeamPicture';
@@ -338,6 +338,18 @@ function StepPanel({
           onChoose={(station) => onChange({ station })}
         />
         <StepSetUp step={step} index={index} onChange={onChange} />
+        <SelectField
+          label="The pieces lie"
+          value={step.lay ?? ''}
+          onChange={(event) =>
+            onChange({ lay: (event.target.value || undefined) as Document['steps'][number]['lay'] })
+          }
+        >
+          <option value="">not said</option>
+          <option value="RIGHT_SIDES_TOGETHER">right sides together</option>
+          <option value="WRONG_SIDES_TOGETHER">wrong sides together</option>
+          <option value="RIGHT_SIDE_UP">right side up</option>
+        </SelectField>
         {formula('minutesPerUnit', 'Minutes for each', 'or so many an hour: 12/h')}
         {formula('minutesPerBatch', 'Minutes once per batch')}
         {formula('passiveMinutes', 'Minutes of waiting')}

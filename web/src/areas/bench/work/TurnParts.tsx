@@ -75,7 +75,7 @@ export function ChangeNow({ changes, done }: { changes: string[]; done: boolean 
 /** The pieces that go through, to one scale, with the edges that are sewn, the maker's own photo, and the seam's allowance. */
 export function GoesThrough({ turn, photo }: { turn: Turn; photo: string | undefined }) {
   const units = useUnits();
-  if (turn.pieces.length === 0 && !photo) return null;
+  if (turn.pieces.length === 0 && turn.lies.length === 0 && !photo) return null;
   const tallest = Math.max(...turn.pieces.map(({ piece }) => piece.drawing.height));
   const wide = turn.pieces.reduce((sum, { piece }) => sum + piece.drawing.width, 0);
   const scale = Math.min(0.62, 150 / tallest, 560 / wide);
@@ -100,6 +100,7 @@ export function GoesThrough({ turn, photo }: { turn: Turn; photo: string | undef
           <img src={photo} alt="" className="h-40 max-w-72 rounded border border-line object-cover" />
         </a>
       )}
+      {turn.lies.length > 0 && <p className="pb-6 text-xl font-bold">{turn.lies.join(', ')}</p>}
       {turn.seam && (
         <p className="pb-6 text-lg">
           <span className="text-soft">seam</span> <b>{units.own(turn.seam)}</b>{' '}

@@ -33,6 +33,7 @@ export const turn = (name: string, ...parts: Part[]): Turn => ({
   passive: time(0),
   bags: 0,
   pieces: [],
+  lies: [],
   check: '',
   caution: '',
   note: '',

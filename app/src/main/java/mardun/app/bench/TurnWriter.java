@@ -40,6 +40,7 @@ import mardun.core.measure.Dimension;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
+import mardun.core.picture.SeamPicture;
 import mardun.core.working.Figure;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriUtils;
@@ -133,6 +134,7 @@ final class TurnWriter {
                 operation.timing().bags(),
                 seam(turn),
                 pieces(turn),
+                lies(turn),
                 operation.text(Step::check),
                 operation.text(Step::caution),
                 operation.text(Step::note),
@@ -170,6 +172,11 @@ final class TurnWriter {
                         && seam.value().dimension().equals(Dimension.LENGTH)
                 ? writer.length(seam.value().value(), ShownRounding.NEAREST)
                 : null;
+    }
+
+    private List<String> lies(Turn turn) {
+        return SeamPicture.lies(
+                turn.step(), planned.line(turn.parts().get(0).line()).plan().sized());
     }
 
     private List<WorkPiece> pieces(Turn turn) {

@@ -109,6 +109,7 @@ public final class WorkViews {
      * @param bags on how many measured bags its time rests
      * @param seam the allowance of a seam; absent where it isn't sewn, or the design has none that is called so
      * @param pieces what goes through, as it is cut, of the first line
+     * @param lies how they lie, in words: {@code right sides together}
      * @param upkeep what at its machine has had its time, in sentences
      * @param notes about the step, its pieces and its machine
      */
@@ -127,6 +128,7 @@ public final class WorkViews {
             int bags,
             @Nullable LengthView seam,
             List<WorkPiece> pieces,
+            List<String> lies,
             String check,
             String caution,
             String note,

@@ -40,6 +40,7 @@ import mardun.core.kind.Choice;
 import mardun.core.kind.Kind;
 import mardun.core.kind.Known;
 import mardun.core.kind.Option;
+import mardun.core.making.Lay;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
@@ -300,6 +301,7 @@ public record DesignDocument(
      * @param details what else there is to the set-up; absent in what was stored before there was more, for nothing
      * @param prompts what is shown within it, one after another; absent in what was stored before there were any
      * @param goesOn what is half made can't be put away after it, being pinned, wet or loose; absent for it can
+     * @param lay how its pieces lie on one another; absent where that isn't said
      */
     public record StepRow(
             String key,
@@ -320,7 +322,8 @@ public record DesignDocument(
             String uses,
             @Nullable SetUpDetails details,
             @Nullable List<PromptRow> prompts,
-            @Nullable Boolean goesOn) {
+            @Nullable Boolean goesOn,
+            @Nullable Lay lay) {
 
         public StepRow {
             details = details == null ? SetUpDetails.NONE : details;
@@ -355,7 +358,8 @@ public record DesignDocument(
                     newUses,
                     newDetails,
                     newPrompts,
-                    goesOn);
+                    goesOn,
+                    lay);
         }
 
         /** This step by another key, after others, with other things going through. */

@@ -73,6 +73,7 @@ final class DocumentComparison {
             Map.entry("forChildren", "for children"),
             Map.entry("begun", "begun from"),
             Map.entry("goesOn", "can’t be put away after it"),
+            Map.entry("lay", "how pieces lie"),
             Map.entry("of", "what"),
             Map.entry("seam", "seam allowance"));
 

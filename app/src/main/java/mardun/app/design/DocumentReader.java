@@ -342,7 +342,8 @@ final class DocumentReader {
                         row.after(),
                         uses.orElse(List.of()))
                 .prompting(prompts(row, place, fields))
-                .goingOn(row.goesOn());
+                .goingOn(row.goesOn())
+                .lying(Optional.ofNullable(row.lay()));
     }
 
     /** What is shown within a step. */

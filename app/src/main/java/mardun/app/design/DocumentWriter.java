@@ -203,7 +203,8 @@ public final class DocumentWriter {
                 step.uses().stream().map(DocumentWriter::use).collect(Collectors.joining(", ")),
                 SetUpDetails.NONE,
                 step.prompts().stream().map(DocumentWriter::prompt).toList(),
-                step.goesOn());
+                step.goesOn(),
+                step.lay().orElse(null));
     }
 
     private static String minutes(Duration time) {

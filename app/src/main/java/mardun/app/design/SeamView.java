@@ -8,8 +8,9 @@ import mardun.core.picture.SeamPicture;
  * What is sewn in a step, drawn on the pieces that it sews.
  *
  * @param step the step's key
+ * @param lies how the pieces lie when they are sewn, in words
  */
-public record SeamView(String step, List<SeamLayer> layers) {
+public record SeamView(String step, List<String> lies, List<SeamLayer> layers) {
 
     /**
      * A piece, in millimetres, with SVG paths.
@@ -32,6 +33,7 @@ public record SeamView(String step, List<SeamLayer> layers) {
     static SeamView of(SeamPicture picture) {
         return new SeamView(
                 picture.step(),
+                picture.lies(),
                 picture.layers().stream()
                         .map(layer -> new SeamLayer(
                                 layer.letter(),

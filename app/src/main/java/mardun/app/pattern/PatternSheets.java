@@ -377,6 +377,9 @@ class PatternSheets {
                     .append(
                             isDrawn
                                     ? "<td style=\"width:70mm\">" + PatternDrawings.seam(seam, SEAM_ACROSS, SEAM_UP)
+                                            + (seam.lies().isEmpty()
+                                                    ? ""
+                                                    : "<p>" + Paper.plain(String.join(", ", seam.lies())) + "</p>")
                                             + "</td>"
                                     : "")
                     .append("</tr></table></div>");

@@ -65,6 +65,7 @@ class DocumentReaderTest {
                 uses,
                 null,
                 null,
+                null,
                 null);
     }
 

@@ -14,6 +14,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Role;
 import mardun.core.design.Shape;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 
@@ -287,6 +288,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
         String what = isFolded() ? "Sew the sides" : "Sew sides and base";
         Draft.Sewing round = draft.sewn("round", isLined() ? what + " of outer and lining" : what, seam)
                 .takes(isLined() ? 3.5 : 2, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .after("topstitch", "hem", "handles", "strap", "loop", "label", "closing", "pocket", "stiffen", "cut")
                 .uses(OUTER, 2, along);
         if (isLined()) {
@@ -320,6 +322,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
         };
         Draft.Sewing box = draft.sewn("box", name, seam)
                 .takes(isLined() ? 2.5 : 1.5, 0)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("All layers caught, no hole at the corner.")
                 .after("round", "overlock")
                 .uses(OUTER, 2)
@@ -347,6 +350,7 @@ record Body(Draft draft, boolean isBoxed, Rim rim, List<ClothKind> cloths) {
         if (isLined()) {
             draft.sewn("rim", "Join at the rim, turn, topstitch", Seam.TOPSTITCH)
                     .takes(5, 4)
+                    .lies(Lay.RIGHT_SIDES_TOGETHER)
                     .check("Side seams of outer and lining matched.")
                     .after("box", "round")
                     .uses(OUTER, 2, Side.TOP)

@@ -32,6 +32,7 @@ import mardun.core.design.Strap;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.Wished;
 import mardun.core.design.ZipFit;
+import mardun.core.making.Lay;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Stage;
@@ -335,6 +336,7 @@ final class Draft {
         private String check = "";
         private String caution = "";
         private boolean goesOn;
+        private Optional<Lay> lay = Optional.empty();
         private final Set<String> after = new LinkedHashSet<>();
         private final List<Step.Use> uses = new ArrayList<>();
         private final List<Prompt> prompts = new ArrayList<>();
@@ -367,6 +369,12 @@ final class Draft {
         /** What is half made can't be put away after it. */
         Sewing goesOn() {
             goesOn = true;
+            return this;
+        }
+
+        /** How its pieces lie on one another. */
+        Sewing lies(Lay how) {
+            lay = Optional.of(how);
             return this;
         }
 
@@ -422,7 +430,8 @@ final class Draft {
                     uses,
                     Timing.GUESS,
                     prompts,
-                    goesOn);
+                    goesOn,
+                    lay);
         }
 
         private static Duration minutes(double minutes) {

@@ -9,6 +9,7 @@ import mardun.core.design.Mark;
 import mardun.core.design.Measurement;
 import mardun.core.design.Role;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 
@@ -188,6 +189,7 @@ enum FlatGood implements Recipe {
     private void sew(Draft draft) {
         Draft.Sewing join = draft.sewn("join", "Sew outer and inside together, turn, topstitch", Seam.TOPSTITCH)
                 .takes(7, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Gap closed by the topstitching; corners pushed out.")
                 .after("stiffen", "pockets", "label", "closing", "cut")
                 .uses("A", 1, Side.values())

@@ -7,6 +7,7 @@ import mardun.core.design.FoldedSideBag;
 import mardun.core.design.Measurement;
 import mardun.core.design.Role;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 
@@ -79,6 +80,7 @@ record FoldedSidesBag() implements Recipe {
         Draft.Sewing zip = draft.sewn(
                         "zip", lined ? "Sew zip to outer and lining" : "Sew zip to the outer", Seam.AT_ZIP)
                 .takes(5, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Slider face down on the right side; all layers caught along the zip.")
                 .after("tabs", "zips", "label", "stiffen", "loop", "cut")
                 .uses("A", 1, Side.TOP, Side.BOTTOM)
@@ -86,11 +88,13 @@ record FoldedSidesBag() implements Recipe {
                 .gate("Slider face down on the right side");
         Draft.Sewing topstitch = draft.sewn("topstitch", "Topstitch along the zip", Seam.TOPSTITCH_AT_ZIP)
                 .takes(2, 4)
+                .lies(Lay.RIGHT_SIDE_UP)
                 .after("zip")
                 .uses("A", 2, Side.TOP, Side.BOTTOM)
                 .uses("Z");
         Draft.Sewing ends = draft.sewn("round", "Fold the sides in, sew across both ends", Seam.STRONG)
                 .takes(5, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Folds equally deep on both sides, zip half open.")
                 .after("topstitch")
                 .uses("A", 4, Side.LEFT, Side.RIGHT)

@@ -9,6 +9,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Role;
 import mardun.core.design.Shape;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 
@@ -134,6 +135,7 @@ enum GussetBag implements Recipe {
         Fastening.onFlap(draft, "A", "top + flap - snapIn", "V", "seam + flap - snapIn");
         draft.sewn("flap", "Sew the flap, turn, topstitch, baste to the back", Seam.STRONG)
                 .takes(6, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Curve clipped; middle of the flap on the middle of the back.")
                 .after("closing", "stiffen", "cut")
                 .uses("F", 1, Side.LEFT, Side.RIGHT, Side.BOTTOM)
@@ -149,6 +151,7 @@ enum GussetBag implements Recipe {
     private static void steps(Draft draft) {
         Draft.Sewing outer = draft.sewn("round", "Sew the gusset to both faces", Seam.STRONG)
                 .takes(12, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Middles matched, curve notched.")
                 .after("flap", "handles", "strap", "label", "closing", "stiffen", "cut")
                 .uses("A", 1, Side.LEFT, Side.RIGHT, Side.BOTTOM)
@@ -158,12 +161,14 @@ enum GussetBag implements Recipe {
         }
         draft.sewn("lining", "Sew the lining's gusset to its faces", Seam.PLAIN)
                 .takes(8, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Turning gap left.")
                 .after("pocket", "closing", "label", "cut")
                 .uses("B", 1, Side.LEFT, Side.RIGHT, Side.BOTTOM)
                 .uses("N", 1, Side.LEFT, Side.RIGHT);
         draft.sewn("rim", "Join at the rim, turn, topstitch", Seam.TOPSTITCH)
                 .takes(7, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Seams of outer and lining matched.")
                 .after("round", "lining")
                 .uses("A", 1, Side.TOP)

@@ -7,6 +7,7 @@ import mardun.core.design.Role;
 import mardun.core.design.RoundBag;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 import mardun.core.material.Ware;
@@ -100,6 +101,7 @@ record RoundBaseBag() implements Recipe {
     private static void steps(Draft draft) {
         draft.sewn("side", "Sew the side seams", Seam.PLAIN)
                 .takes(3, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check(
                         draft.has(Option.DRAWCORD)
                                 ? "Gap for the cord left open and backstitched; turning gap in the lining."
@@ -109,6 +111,7 @@ record RoundBaseBag() implements Recipe {
                 .uses("B", 2, Side.LEFT, Side.RIGHT);
         Draft.Sewing round = draft.sewn("round", "Sew the base in", Seam.PLAIN)
                 .takes(6, 2)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Quarters matched, curve clipped.")
                 .after("side", "stiffen")
                 .uses("A", 1, Side.BOTTOM)
@@ -118,12 +121,14 @@ record RoundBaseBag() implements Recipe {
         }
         draft.sewn("lining", "Sew the lining's base in", Seam.PLAIN)
                 .takes(5, 0)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Turning gap left.")
                 .after("side")
                 .uses("B", 1, Side.BOTTOM)
                 .uses("N");
         draft.sewn("rim", "Join at the rim, turn, close the gap", Seam.TOPSTITCH)
                 .takes(6, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Side seams matched.")
                 .after("round", "lining")
                 .uses("A", 1, Side.TOP)

@@ -10,6 +10,7 @@ import mardun.core.design.Role;
 import mardun.core.design.Shape;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 import mardun.core.material.Ware;
@@ -178,6 +179,7 @@ enum SmallThing implements Recipe {
         Labels.label(draft, "A", "A");
         draft.sewn("round", "Sew round", Seam.PLAIN)
                 .takes(2, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Gap left; short stitches, so that nothing trickles.")
                 .after("label", "cut")
                 .uses("A", 2, Side.values());
@@ -217,6 +219,7 @@ enum SmallThing implements Recipe {
         Labels.label(draft, "A", "B");
         Draft.Sewing join = draft.sewn("join", "Sew round with the elastic, turn, topstitch", Seam.TOPSTITCH)
                 .takes(6, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Elastic flat and caught at both sides; arch clipped.")
                 .after("stiffen", "label", "cut")
                 .uses("A", 1, Side.values())

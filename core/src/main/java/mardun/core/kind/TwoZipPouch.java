@@ -12,6 +12,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Panel;
 import mardun.core.design.Role;
 import mardun.core.design.Wished;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.ClothKind;
 
@@ -146,6 +147,7 @@ record TwoZipPouch() implements Recipe {
         ZipEnds.ready(draft, 2, "Z", "Y");
         draft.sewn("zip", "Sew the front together with its zips", Seam.AT_ZIP)
                 .takes(10, 5)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Sliders face down on the right side.")
                 .after("tabs", "zips", "cut")
                 .uses("A", 1, Side.BOTTOM)
@@ -164,6 +166,7 @@ record TwoZipPouch() implements Recipe {
         Labels.loop(draft, "B");
         Draft.Sewing round = draft.sewn("round", "Sew round outer and lining", Seam.PLAIN)
                 .takes(6, 3)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Turning gap left in the lining; backstitched at the gap.")
                 .after("behind", "stiffen", "label", "loop", "cut")
                 .uses("B", 1, Side.LEFT, Side.RIGHT, Side.BOTTOM)
@@ -176,6 +179,7 @@ record TwoZipPouch() implements Recipe {
         }
         draft.sewn("box", "Box the corners", Seam.PLAIN)
                 .takes(4, 0)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("All layers caught, no hole at the corner.")
                 .after("round")
                 .uses("B", 2)

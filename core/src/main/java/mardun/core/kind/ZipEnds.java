@@ -5,6 +5,7 @@ import mardun.core.construction.ZipSchool;
 import mardun.core.design.Role;
 import mardun.core.design.TrimNeed;
 import mardun.core.design.ZipFit;
+import mardun.core.making.Lay;
 import mardun.core.making.Step.Side;
 import mardun.core.material.Ware;
 
@@ -104,6 +105,7 @@ final class ZipEnds {
         Draft.Sewing zip = draft.sewn(
                         "zip", body.isLined() ? "Sew zip to outer and lining" : "Sew zip to the outer", Seam.AT_ZIP)
                 .takes(body.isLined() ? 4 : 3, 4)
+                .lies(Lay.RIGHT_SIDES_TOGETHER)
                 .check("Slider face down on the right side; all layers caught along the zip.")
                 .after("tabs", "zips", "label", "pocket", "stiffen", "loop", "cut")
                 .uses(Body.OUTER, 1, Side.TOP)
@@ -112,6 +114,7 @@ final class ZipEnds {
                 .tells("Sew to the slider; needle down, foot up, slider past, go on");
         Draft.Sewing topstitch = draft.sewn("topstitch", "Topstitch along the zip", Seam.TOPSTITCH_AT_ZIP)
                 .takes(1.5, 4)
+                .lies(Lay.RIGHT_SIDE_UP)
                 .check("Seam pressed away from the teeth, without touching the tape.")
                 .after("zip")
                 .uses(Body.OUTER, 2, Side.TOP)

@@ -2,6 +2,7 @@ package mardun.core.making;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -19,6 +20,7 @@ import java.util.Set;
  * @param timing what its times rest on
  * @param prompts what is shown within it, one after another
  * @param goesOn what is half made can't be put away after it, being pinned, wet or loose: it goes on at once
+ * @param lay how the pieces lie on one another; empty where that isn't said
  */
 public record Step(
         String key,
@@ -36,7 +38,8 @@ public record Step(
         List<Use> uses,
         Timing timing,
         List<Prompt> prompts,
-        boolean goesOn) {
+        boolean goesOn,
+        Optional<Lay> lay) {
 
     /** An edge of a piece as it is drawn. */
     public enum Side {
@@ -96,7 +99,8 @@ public record Step(
                 uses,
                 Timing.GUESS,
                 List.of(),
-                false);
+                false,
+                Optional.empty());
     }
 
     /** The same with other times. */
@@ -117,21 +121,29 @@ public record Step(
                 uses,
                 otherTiming,
                 prompts,
-                goesOn);
+                goesOn,
+                lay);
     }
 
     /** The same with what is shown within it. */
     public Step prompting(List<Prompt> others) {
         return new Step(
                 key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
-                others, goesOn);
+                others, goesOn, lay);
     }
 
     /** The same where what is half made can or can't be put away after it. */
     public Step goingOn(boolean on) {
         return new Step(
                 key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
-                prompts, on);
+                prompts, on, lay);
+    }
+
+    /** The same with its pieces lying so; empty where that isn't said. */
+    public Step lying(Optional<Lay> otherLay) {
+        return new Step(
+                key, name, stage, station, setUp, perUnit, perBatch, passive, check, caution, note, after, uses, timing,
+                prompts, goesOn, otherLay);
     }
 
     /** What must be confirmed before a bag is counted. */

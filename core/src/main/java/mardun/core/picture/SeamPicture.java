@@ -17,6 +17,8 @@ import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedMark;
 import mardun.core.design.SizedPiece;
 import mardun.core.design.StitchLines;
+import mardun.core.design.TrimNeed;
+import mardun.core.making.Lay;
 import mardun.core.making.Step;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -24,8 +26,10 @@ import mardun.core.measure.LengthUnit;
 /**
  * What is sewn in a step, seen on the pieces: which edges, how far inside, and where a gap stays open. The pieces are drawn as they
  * are cut, apart from one another.
+ *
+ * @param lies how they lie when they are sewn, in words: {@code right sides together}, {@code zip face down}
  */
-public record SeamPicture(String step, List<Layer> layers) {
+public record SeamPicture(String step, List<String> lies, List<Layer> layers) {
 
     private static final double NM_PER_MM = LengthUnit.MILLIMETRE.nanometres();
 
@@ -51,6 +55,7 @@ public record SeamPicture(String step, List<Layer> layers) {
             List<List<Point>> open) {}
 
     public SeamPicture {
+        lies = List.copyOf(lies);
         layers = List.copyOf(layers);
     }
 
@@ -73,7 +78,22 @@ public record SeamPicture(String step, List<Layer> layers) {
                 sized.piece(use.letter()).map(piece -> layer(piece, use, sized)).ifPresent(layers::add);
             }
         }
-        return layers.isEmpty() ? Optional.empty() : Optional.of(new SeamPicture(step.key(), layers));
+        return layers.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new SeamPicture(step.key(), lies(step, sized), layers));
+    }
+
+    /** How what goes through a step lies, in words; none where that isn't said. */
+    public static List<String> lies(Step step, SizedDesign sized) {
+        if (step.lay().isEmpty()) {
+            return List.of();
+        }
+        Lay lay = step.lay().get();
+        boolean hasZip = step.uses().stream()
+                .anyMatch(use -> sized.trim(use.letter())
+                        .filter(trim -> trim.trim().kind() == TrimNeed.Kind.ZIP)
+                        .isPresent());
+        return lay == Lay.RIGHT_SIDES_TOGETHER && hasZip ? List.of(lay.words(), "zip face down") : List.of(lay.words());
     }
 
     /**

@@ -86,6 +86,13 @@ class SeamPictureTest {
     }
 
     @Test
+    void saysHowThePiecesLie() {
+        assertThat(seams(Map.of()).get("zip").lies()).containsExactly("right sides together", "zip face down");
+        assertThat(seams(Map.of()).get("topstitch").lies()).containsExactly("right side up");
+        assertThat(seams(Map.of()).get("round").lies()).containsExactly("right sides together");
+    }
+
+    @Test
     void isDrawnOnlyWhereItIsSewn() {
         assertThat(seams(Map.of())).doesNotContainKeys("cut", "stiffen", "zips", "pack");
     }
