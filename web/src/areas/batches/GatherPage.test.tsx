@@ -129,7 +129,7 @@ describe('the tally', () => {
     planned: time('1 h 30', 5400),
     took: time('1 h 50', 6600),
     setUps: 3,
-    learnt: ['“Sew the zip” is reckoned with 6 min each from now on, and was with 5 min.'],
+    learnt: ['“Sew the zip” is planned with 6 min each from now on, and was with 5 min.'],
   };
 
   it('says what came out and took, and asks what is really left', async () => {

@@ -80,7 +80,7 @@ export function AwayPanel({
         </div>
         {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
         <Button type="submit" disabled={send.isPending || !from}>
-          Keep
+          Save
         </Button>
       </form>
     </Panel>

@@ -139,11 +139,11 @@ describe('the steps of a design', () => {
   it('are kept as a block of the maker’s own', async () => {
     const sent = server({ '/api/design-blocks': [] });
     editor(<StepTable />, twoSteps());
-    await userEvent.click(screen.getByRole('button', { name: 'Keep steps as a block' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save steps as a block' }));
     const panel = within(screen.getByRole('dialog'));
     await userEvent.type(panel.getByLabelText('Name of the block'), 'My zip');
     await userEvent.click(panel.getByLabelText('Sew the zip'));
-    await userEvent.click(panel.getByRole('button', { name: 'Keep it' }));
+    await userEvent.click(panel.getByRole('button', { name: 'Save' }));
     await vi.waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(sent[0]?.body).toMatchObject({ name: 'My zip', steps: ['zip'] });
   });

@@ -101,7 +101,7 @@ export function StepTable() {
             className="min-h-9 px-2 font-semibold text-woad hover:underline"
             onClick={() => setKeeping(true)}
           >
-            Keep steps as a block
+            Save steps as a block
           </button>
         </div>
       </div>
@@ -213,7 +213,7 @@ function Measured({ time }: { time?: Schemas['StepTime'] }) {
     <span className="block text-[13px]">
       {time.bags > 0 || time.onceBatches === 0 ? (
         <>
-          reckoned with <b>{time.each.text}</b> each
+          planned with <b>{time.each.text}</b> each
           <span className="text-soft">
             {', '}
             {time.bags > 0
@@ -225,7 +225,7 @@ function Measured({ time }: { time?: Schemas['StepTime'] }) {
       ) : null}
       {time.onceBatches > 0 && (
         <>
-          {time.bags > 0 ? '; ' : 'reckoned with '}
+          {time.bags > 0 ? '; ' : 'planned with '}
           <b>{time.once.text}</b> once
         </>
       )}
@@ -528,7 +528,7 @@ function KeepPanel({ onClose }: { onClose: () => void }) {
         </fieldset>
         {keep.problem?.on('steps') && <p className="text-madder">{keep.problem.on('steps')}</p>}
         <Button type="submit" disabled={keep.isPending}>
-          Keep it
+          Save
         </Button>
       </form>
     </Panel>

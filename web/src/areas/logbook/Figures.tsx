@@ -200,7 +200,7 @@ function StepChart({ design, step }: { design: number; step: string }) {
   return (
     <>
       <p className="mt-2 text-soft">
-        reckoned with <b className="text-ink">{data.reckoned.text}</b>,{' '}
+        planned with <b className="text-ink">{data.reckoned.text}</b>,{' '}
         {data.bags > 0
           ? `from ${data.bags} timed bags; likely ${minutes(data.atLeast)} to ${minutes(data.atMost)}`
           : 'a guess: nothing of it was timed'}
@@ -242,7 +242,7 @@ function StepChart({ design, step }: { design: number; step: string }) {
             </ResponsiveContainer>
           </div>
           <p className="text-[13px] text-soft">
-            Dots are what was timed, minutes for each bag; the dashed line is what it is reckoned with, the
+            Dots are what was timed, minutes for each bag; the dashed line is what it is planned with, the
             band where eight of ten batches lie.
           </p>
           <Numbers

@@ -68,7 +68,7 @@ describe('the logbook', () => {
     await userEvent.type(screen.getByLabelText('It took, in minutes'), '55{Backspace},5');
     await userEvent.tab();
     await userEvent.keyboard('the clock ran on');
-    await userEvent.click(screen.getByRole('button', { name: 'It took that long' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     const body = sent.find((one) => one.path === '/api/logbook/corrections')?.body;
     expect(body).toMatchObject({ event: 'a1', leftOut: false, minutes: '5,5', reason: 'the clock ran on' });
   });

@@ -61,7 +61,7 @@ export function TimesPanel({
                   aria-label={`Put right ${time.took} at ${time.time}`}
                   onClick={() => setChosen(time.id)}
                 >
-                  Not so
+                  Correct
                 </Button>
               </td>
             </tr>
@@ -127,13 +127,13 @@ function Correct({ time, onClose }: { time: Time; onClose: () => void }) {
       {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
       <div className="flex gap-2">
         <Button type="submit" disabled={send.isPending}>
-          It took that long
+          Save
         </Button>
         <Button look="quiet" disabled={send.isPending} onClick={() => send.mutate(true)}>
           Leave it out
         </Button>
         <Button look="quiet" onClick={onClose}>
-          It is right
+          Cancel
         </Button>
       </div>
     </form>

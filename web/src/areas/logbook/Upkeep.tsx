@@ -108,7 +108,7 @@ function Limits({ limits }: { limits: View['limits'] }) {
         />
       ))}
       <Button type="submit" look="quiet" disabled={send.isPending || Object.keys(typed).length === 0}>
-        Keep it
+        Save
       </Button>
     </form>
   );

@@ -69,6 +69,6 @@ describe('cut, not sewn', () => {
   it('says how pieces come here while there are none', async () => {
     server({ '/api/cut-pieces': shelf() });
     rendered(<CutPiecesPage />);
-    expect(await screen.findByText('Nothing lies here cut')).toBeVisible();
+    expect(await screen.findByText('No cut pieces yet')).toBeVisible();
   });
 });

@@ -76,7 +76,7 @@ export default function CutPiecesPage() {
       </header>
       {found.items?.length === 0 && (
         <section className="sheet max-w-[640px] p-5">
-          <h2>{find ? 'No cut pieces have these words' : 'Nothing lies here cut'}</h2>
+          <h2>{find ? 'No cut pieces have these words' : 'No cut pieces yet'}</h2>
           <p className="text-soft">
             Pieces come here when some bags of a batch that is cut aren’t made. They are offered first when
             such bags are planned again.

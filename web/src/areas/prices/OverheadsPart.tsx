@@ -97,7 +97,7 @@ function Sheet({ view }: { view: View }) {
               {view.together.amount} over {view.aYear.text} a year: <b>{view.perHour.amount} an hour</b>.{' '}
             </>
           )}
-          Costs are reckoned with {view.now.amount} an hour now.
+          Costs are calculated with {view.now.amount} an hour now.
         </p>
       </div>
       {save.problem?.isClash && (
@@ -111,7 +111,7 @@ function Sheet({ view }: { view: View }) {
           Save
         </Button>
         <Button disabled={save.isPending} onClick={() => send(true)}>
-          Save, and reckon with it
+          Save and use it
         </Button>
       </div>
     </form>

@@ -37,7 +37,7 @@ export function PriceCell({
       <button
         ref={opener}
         type="button"
-        aria-label={`${name}: ${row.price?.amount ?? 'none'}${row.own ? ', set' : ', reckoned'}. Change it`}
+        aria-label={`${name}: ${row.price?.amount ?? 'none'}${row.own ? ', set' : ', calculated'}. Change it`}
         className="min-h-9 rounded border text-right border-transparent px-2 hover:border-line-strong hover:bg-white"
         onClick={() => setTyped(row.own ? (row.price?.amount ?? '') : '')}
       >
@@ -47,7 +47,7 @@ export function PriceCell({
           <span className="text-soft">none</span>
         )}
         {row.own && !row.follows && row.suggested && row.suggested.minor !== row.price?.minor && (
-          <span className="block text-[13px] text-soft">reckoned {row.suggested.amount}</span>
+          <span className="block text-[13px] text-soft">calculated {row.suggested.amount}</span>
         )}
       </button>
     );

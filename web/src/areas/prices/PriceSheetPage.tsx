@@ -226,8 +226,8 @@ function AtThisPrice({ sheet, point }: { sheet: Sheet; point: Point }) {
         </div>
         <p className="text-[13px] text-soft">
           {sheet.own
-            ? `${sheet.own.amount} is set; reckoned it is ${sheet.suggested?.amount ?? 'none'}.`
-            : `None is set; reckoned it is ${sheet.suggested?.amount ?? 'none'}.`}{' '}
+            ? `${sheet.own.amount} is set; calculated it is ${sheet.suggested?.amount ?? 'none'}.`
+            : `None is set; calculated it is ${sheet.suggested?.amount ?? 'none'}.`}{' '}
           {sheet.clothId
             ? `Set here, it holds for bags in ${sheet.cloth} alone: for tickets and the next batches.`
             : 'It holds for tickets and the next batches.'}
@@ -507,7 +507,7 @@ function History({ sheet }: { sheet: Sheet }) {
               {fullDay(one.since)}
               {one.reason && <span className="block text-[13px] text-soft">{one.reason}</span>}
             </span>
-            <b>{one.price?.amount ?? 'reckoned'}</b>
+            <b>{one.price?.amount ?? 'calculated'}</b>
           </li>
         ))}
       </ul>

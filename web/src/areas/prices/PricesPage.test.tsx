@@ -141,7 +141,7 @@ describe('the price book', () => {
     await userEvent.click(screen.getByRole('checkbox', { name: /only the 1 that earn less/ }));
     expect(screen.queryByRole('row', { name: /Heron pouch/ })).not.toBeInTheDocument();
     await userEvent.type(screen.getByLabelText('Find a design'), 'wallet');
-    expect(screen.getByText('Nothing is called that.')).toBeVisible();
+    expect(screen.getByText('Nothing found.')).toBeVisible();
   });
 
   it('puts what earns most an hour first, and the other way round', async () => {
@@ -162,7 +162,7 @@ describe('the price book', () => {
     const sent = prices();
     rendered(<PricesPage />);
     await userEvent.click(
-      await screen.findByRole('button', { name: /Price of Heron pouch: 11.50, reckoned/ }),
+      await screen.findByRole('button', { name: /Price of Heron pouch: 11.50, calculated/ }),
     );
     await userEvent.type(screen.getByLabelText('Price of Heron pouch'), 'abc{Enter}');
     expect(await screen.findByRole('alert')).toHaveTextContent('“abc” isn’t a number.');

@@ -316,14 +316,14 @@ function BookPart() {
                       {row.reason && <span className="block text-[13px] text-soft">{row.reason}</span>}
                     </>
                   ) : (
-                    <span className="text-soft">reckoned</span>
+                    <span className="text-soft">calculated</span>
                   )}
                 </td>
               </tr>
             ))}
           </tbody>
         </table>
-        {rows.length === 0 && <p className="py-6 text-center text-soft">Nothing is called that.</p>}
+        {rows.length === 0 && <p className="py-6 text-center text-soft">Nothing found.</p>}
       </section>
       {comparing && (
         <ComparePanel rows={picked} channelId={book.channelId} onClose={() => setComparing(false)} />

@@ -233,7 +233,7 @@ function Typed({
           {!draft.isChanged && quote?.trouble && <Notice look="care">{quote.trouble}</Notice>}
           {!draft.isChanged && last && figures?.total && last.total.minor !== figures.total.minor && (
             <Notice look="care">
-              Version {last.number} says {last.total.amount}; reckoned today it is {figures.total.amount}.
+              Version {last.number} says {last.total.amount}; calculated today it is {figures.total.amount}.
             </Notice>
           )}
           {problem?.isClash && (

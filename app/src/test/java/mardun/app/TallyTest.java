@@ -107,7 +107,7 @@ class TallyTest {
         assertThat(done.get("steps")).isEqualTo(open.get("steps"));
         assertThat(goods("Slow").get(0).get("unitCost")).isEqualTo(line.get("cost"));
         assertThat(done.get("learnt").valueStream().map(JsonNode::asString))
-                .anyMatch(one -> one.startsWith("“Sew zip to outer and lining” is reckoned with"));
+                .anyMatch(one -> one.startsWith("“Sew zip to outer and lining” is planned with"));
         assertThat(done.get("materials"))
                 .isNotEmpty()
                 .allSatisfy(

@@ -341,8 +341,8 @@ class YearTest {
     @Test
     @Order(10)
     void refusesWhatIsNoYear() {
-        assertThat(APP.get("/api/year?from=1200-01-01").detail()).contains("no day to reckon with");
-        assertThat(APP.get("/api/year/books?from=9999-12-01").detail()).contains("no day to reckon with");
+        assertThat(APP.get("/api/year?from=1200-01-01").detail()).contains("can’t be used");
+        assertThat(APP.get("/api/year/books?from=9999-12-01").detail()).contains("can’t be used");
         for (String wrong : List.of(
                 "/api/year/books/SALES?from=2026-01-01&months=13",
                 "/api/year/books/WISHES?from=2026-01-01",

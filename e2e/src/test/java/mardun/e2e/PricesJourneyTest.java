@@ -37,7 +37,7 @@ class PricesJourneyTest {
         page.getByLabel("Find a design").pressSequentially("heronn");
         page.keyboard().press("Backspace");
         Locator small = page.getByRole(AriaRole.ROW).filter(hasText(SMALL));
-        assertThat(small).containsText("reckoned");
+        assertThat(small).containsText("calculated");
         aPriceIsSetInItsPlace(page, small);
 
         page.getByLabel("Choose all that are shown").check();

@@ -68,9 +68,9 @@ class PricesSheet implements ListSheet {
                 new Column(SIZE, true, "empty where the design has one size"),
                 new Column(CLOTH, false, "empty for the usual cloth, and all that have no price of their own"),
                 new Column(CHANNEL, true, "by its name"),
-                new Column(SET, true, "empty where the price is reckoned"),
+                new Column(SET, true, "empty where the price is calculated"),
                 new Column(WHY, false, "why a price is set so"),
-                new Column("reckoned price", false, "by your school; only going out"),
+                new Column("calculated price", false, "by your school; only going out"),
                 new Column("full cost", false, "of one; only going out"),
                 new Column("left", false, "of one, at the price that counts; only going out"),
                 new Column("an hour", false, "what an hour earns; only going out"));
@@ -204,6 +204,6 @@ class PricesSheet implements ListSheet {
     }
 
     private static String words(Optional<Long> minor, Settings current) {
-        return minor.map(its -> current.money(its).getAmount().toPlainString()).orElse("reckoned");
+        return minor.map(its -> current.money(its).getAmount().toPlainString()).orElse("calculated");
     }
 }

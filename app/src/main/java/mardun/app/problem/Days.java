@@ -37,7 +37,7 @@ public final class Days {
     public static LocalDate possible(LocalDate day) {
         if (!isPossible(day)) {
             throw RefusedException.conflict(
-                    "“" + day + "” is no day to reckon with. Type one from " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+                    "“" + day + "” can’t be used. Type a day from " + FIRST_YEAR + " to " + LAST_YEAR + ".");
         }
         return day;
     }

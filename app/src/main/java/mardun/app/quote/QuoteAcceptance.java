@@ -108,8 +108,8 @@ class QuoteAcceptance {
         }
         fields.check();
         if (!paper.currency().equals(current.currency().getCode())) {
-            throw RefusedException.conflict("This version was given in " + paper.currency()
-                    + ", and the workroom reckons in " + current.currency().getCode() + " now. Give a new version.");
+            throw RefusedException.conflict("This version was given in " + paper.currency() + ", and the workroom uses "
+                    + current.currency().getCode() + " now. Give a new version.");
         }
         return agreed;
     }

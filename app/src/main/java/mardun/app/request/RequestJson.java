@@ -87,7 +87,7 @@ public class RequestJson {
             LocalDate day = LocalDateDeserializer.INSTANCE.deserialize(parser, context);
             if (day != null && !Days.isPossible(day)) {
                 throw InvalidFormatException.from(
-                        parser, Year.from(day) + " is no year to reckon with", day, LocalDate.class);
+                        parser, Year.from(day) + " is no year that can be used", day, LocalDate.class);
             }
             return day;
         }

@@ -89,7 +89,7 @@ record FairFacts(
 
     private static long days(FairForm form, FieldReader fields) {
         if (!Days.isPossible(form.heldOn())) {
-            fields.refuse("heldOn", form.heldOn().toString(), "This is no day to reckon with. Check the year.");
+            fields.refuse("heldOn", form.heldOn().toString(), "This day can’t be used. Check the year.");
             return 1;
         }
         long days = ChronoUnit.DAYS.between(form.heldOn(), form.lastDay()) + 1;

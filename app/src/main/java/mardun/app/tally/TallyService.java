@@ -208,7 +208,7 @@ class TallyService {
                         && Math.abs(each.toMillis() - step.perUnit().toMillis())
                                 > WORTH_TELLING * step.perUnit().toMillis();
                 if (isNews) {
-                    learnt.add("“" + step.name() + "” is reckoned with "
+                    learnt.add("“" + step.name() + "” is planned with "
                             + writer.time(each).text() + " each from now on, and was with "
                             + writer.time(step.perUnit()).text() + ".");
                 }

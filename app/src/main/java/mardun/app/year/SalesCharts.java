@@ -264,7 +264,7 @@ final class SalesCharts {
                 open == 0
                         ? ""
                         : open + (open == 1 ? " of them isn’t" : " of them aren’t")
-                                + " settled: what it left is reckoned, not counted.",
+                                + " settled: what it left is calculated, not counted.",
                 null,
                 new FigureTable(
                         List.of(

@@ -77,7 +77,7 @@ final class BatchFindings {
         return Finding.refused(
                 Need.place(need.supply()),
                 Sentence.of(
-                        "The batch takes {0} of “{1}”, and {2} is the most that can be reckoned with.",
+                        "The batch takes {0} of “{1}”, and {2} is the most that can be calculated.",
                         need.amount().shown(),
                         Value.of(need.supply().name()),
                         ShelfLimits.most(need.amount().counting()).shown()),

@@ -80,7 +80,7 @@ public final class BatchPlanner {
         } catch (ArithmeticException beyondAllMeasure) {
             Finding why = Finding.refused(
                     "lines." + lines.get(0).number() + ".units",
-                    Sentence.of("This batch takes more than can be reckoned with."),
+                    Sentence.of("This batch takes more than can be calculated."),
                     Sentence.of("Make fewer at once, or check the measures and the counts of the design."));
             return impossible(lines, why);
         }

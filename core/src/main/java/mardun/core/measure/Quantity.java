@@ -17,7 +17,7 @@ public record Quantity(BigFraction value, Dimension dimension) {
     public Quantity {
         if (value.getNumerator().bitLength() > MOST_BITS
                 || value.getDenominator().bitLength() > MOST_BITS) {
-            throw new DimensionException("comes to a number with too many digits to reckon with");
+            throw new DimensionException("comes to a number with too many digits to calculate");
         }
     }
 
