@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import mardun.app.backup.BeforeImport;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignService;
@@ -59,6 +60,7 @@ class DesignExchange {
     private final DesignService designs;
     private final MaterialService materials;
     private final OnceOnly onceOnly;
+    private final BeforeImport before;
     private final JsonMapper json;
     private final Validator validator;
 
@@ -66,11 +68,13 @@ class DesignExchange {
             DesignService designs,
             MaterialService materials,
             OnceOnly onceOnly,
+            BeforeImport before,
             RequestJson json,
             Validator validator) {
         this.designs = designs;
         this.materials = materials;
         this.onceOnly = onceOnly;
+        this.before = before;
         this.json = json.mapper();
         this.validator = validator;
     }
@@ -141,6 +145,9 @@ class DesignExchange {
             throw RefusedException.conflict("The file is larger than " + MOST_BYTES / 1_000_000 + " MB.");
         }
         List<DesignFile> files = read(bytes, name.strip());
+        if (clashes(files).isEmpty()) {
+            before.keep();
+        }
         List<ImportedDesign> taken = new ArrayList<>();
         List<String> unmatched = new ArrayList<>();
         Map<String, ShelfMaterial> byName = materials.byName();
@@ -152,7 +159,7 @@ class DesignExchange {
             }
             return taken.get(0).id().value();
         });
-        return taken.isEmpty() ? before(files) : new ImportedDesigns(taken, unmatched);
+        return taken.isEmpty() ? broughtBefore(files) : new ImportedDesigns(taken, unmatched);
     }
 
     /** Stores a design; of several, a refusal says which one it is about. */
@@ -169,7 +176,7 @@ class DesignExchange {
     }
 
     /** What the same request brought before. */
-    private ImportedDesigns before(List<DesignFile> files) {
+    private ImportedDesigns broughtBefore(List<DesignFile> files) {
         Set<String> names = files.stream().map(file -> file.design().name()).collect(Collectors.toSet());
         return new ImportedDesigns(
                 designs.names().stream()
@@ -267,14 +274,19 @@ class DesignExchange {
     }
 
     /** Names that are taken are all told at once, so that one can decide which to call otherwise. */
-    private void refuseClashes(List<DesignFile> files) {
+    /** The names of a file that are taken. */
+    private List<String> clashes(List<DesignFile> files) {
         Set<String> there = designs.names().stream()
                 .map(one -> one.name().toLowerCase(Locale.ROOT))
                 .collect(Collectors.toSet());
-        List<String> clashes = files.stream()
+        return files.stream()
                 .map(file -> file.design().name())
                 .filter(one -> one != null && there.contains(one.toLowerCase(Locale.ROOT)))
                 .toList();
+    }
+
+    private void refuseClashes(List<DesignFile> files) {
+        List<String> clashes = clashes(files);
         if (!clashes.isEmpty()) {
             throw RefusedException.fields(List.of(new FieldProblem(
                     "name",
