@@ -8026,7 +8026,7 @@ export interface components {
       credit: string;
       designer: string;
       /** @enum {string} */
-      licence: 'OWN' | 'FREE_TO_SELL' | 'SO_MANY' | 'NOT_FOR_SALE';
+      licence: 'OWN' | 'FREE_TO_SELL' | 'SO_MANY' | 'SO_MANY_A_YEAR' | 'NOT_FOR_SALE';
       /** Format: int32 */
       most: number;
     };

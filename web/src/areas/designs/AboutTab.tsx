@@ -13,7 +13,7 @@ export function AboutTab() {
   const { document, change } = useEditing();
   const source = document.source;
   const setSource = (next: Partial<typeof source>) => change({ source: { ...source, ...next } });
-  const limited = source.licence === 'SO_MANY';
+  const limited = source.licence === 'SO_MANY' || source.licence === 'SO_MANY_A_YEAR';
   return (
     <>
       <div className="grid gap-3 md:grid-cols-3">

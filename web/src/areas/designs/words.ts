@@ -123,6 +123,7 @@ export const LICENCES: Record<Schemas['Source']['licence'], string> = {
   OWN: 'my own design',
   FREE_TO_SELL: 'somebody’s pattern, may be sold',
   SO_MANY: 'somebody’s pattern, so many may be sold',
+  SO_MANY_A_YEAR: 'somebody’s pattern, so many may be sold a year',
   NOT_FOR_SALE: 'somebody’s pattern, not for sale',
 };
 

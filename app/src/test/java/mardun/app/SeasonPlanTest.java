@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -274,6 +275,12 @@ class SeasonPlanTest {
         licence("SO_MANY", 1);
         assertThat(plan().get("leftOut").get(0).get("why").asString())
                 .isEqualTo("the licence of its pattern allows no more to be sold");
+        licence("SO_MANY_A_YEAR", planned + 3);
+        assertThat(made(plan())).isEqualTo(3);
+        // What was planned last year doesn't count against a licence that goes by the year.
+        APP.part(JdbcTemplate.class).update("update batch set created_at = dateadd('YEAR', -1, created_at)");
+        licence("SO_MANY_A_YEAR", 4);
+        assertThat(made(plan())).isEqualTo(4);
         licence("NOT_FOR_SALE", 0);
         assertThat(plan().get("leftOut")).hasSize(2);
         assertThat(plan().get("rows")).isEmpty();

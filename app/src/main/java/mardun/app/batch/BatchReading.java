@@ -2,7 +2,9 @@ package mardun.app.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -54,6 +56,7 @@ import mardun.app.stored.Remembered;
 import mardun.app.unsewn.UnsewnShelf;
 import mardun.core.design.Finding;
 import mardun.core.design.Licences;
+import mardun.core.design.Source;
 import mardun.core.material.Amount;
 import mardun.core.material.Part;
 import mardun.core.pricing.UnitPricing;
@@ -85,6 +88,7 @@ public class BatchReading {
     private final BenchLog log;
     private final MaterialService materials;
     private final SettingsService settings;
+    private final Clock clock;
     private final Changes changes;
 
     private final Remembered<String, Open> opens;
@@ -105,6 +109,7 @@ public class BatchReading {
             BenchLog log,
             MaterialService materials,
             SettingsService settings,
+            Clock clock,
             Changes changes) {
         this.repository = repository;
         this.batches = batches;
@@ -118,6 +123,7 @@ public class BatchReading {
         this.log = log;
         this.materials = materials;
         this.settings = settings;
+        this.clock = clock;
         this.changes = changes;
         this.opens = new Remembered<>(changes);
         this.needed = new Remembered<>(changes);
@@ -450,16 +456,26 @@ public class BatchReading {
                                 designId,
                                 planned.batchId() == null
                                         ? 0
-                                        : planned.batchId().value()),
+                                        : planned.batchId().value(),
+                                countsSince(its.get(0).design().source())),
                         its.stream().mapToInt(line -> line.chosen().started()).sum())
                 .ifPresent(licences::add));
         return licences;
     }
 
-    /** How many bags of a design were ever made or planned. */
+    /** How many bags of a design were made or planned, as its licence counts them: ever, or this year. */
     @Transactional(readOnly = true)
-    public long unitsOf(DesignId designId) {
-        return repository.unitsOfDesign(designId, 0);
+    public long licensedUnitsOf(DesignId designId, Source source) {
+        return repository.unitsOfDesign(designId, 0, countsSince(source));
+    }
+
+    private Instant countsSince(Source source) {
+        return source.licence().isByYear()
+                ? LocalDate.now(clock)
+                        .withDayOfYear(1)
+                        .atStartOfDay(clock.getZone())
+                        .toInstant()
+                : Instant.EPOCH;
     }
 
     /** What all open batches together still need of each material, by its id; of two-part notions, in sets. */

@@ -62,12 +62,12 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
 
     List<Batch> findByStageInOrderByIdAsc(Collection<BatchStage> stages);
 
-    /** How many units of a design came out well or are planned in its batches, but for one of them. */
+    /** How many units of a design came out well or are planned in its batches that were planned since a moment, but for one of them. */
     @Query("""
             select coalesce(sum(l.started - l.scrap), 0) from StoredLine l
-            where l.designId = :designId and l.batch.id <> :except
+            where l.designId = :designId and l.batch.id <> :except and l.batch.createdAt >= :since
               and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
-    long unitsOfDesign(DesignId designId, long except);
+    long unitsOfDesign(DesignId designId, long except, Instant since);
 
     /** What was made with a revision of a design. */
     record MadeWith(int revision, long batches, long bags, long lost) {}

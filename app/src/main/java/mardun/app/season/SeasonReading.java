@@ -191,7 +191,8 @@ class SeasonReading {
         }
         for (SeasonKind kind : best) {
             CostedSize size = kind.size();
-            OptionalLong licensed = Licences.left(size.source(), () -> batches.unitsOf(size.designId()));
+            OptionalLong licensed =
+                    Licences.left(size.source(), () -> batches.licensedUnitsOf(size.designId(), size.source()));
             Money price = new PricePlace(size.designId(), size.sizeKey(), fairChannel.id())
                     .in(kind.clothId())
                     .of(atFair)

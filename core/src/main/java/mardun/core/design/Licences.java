@@ -14,7 +14,7 @@ public final class Licences {
     /**
      * What to tell the maker before {@code units} more are made.
      *
-     * @param made how many were made or planned already
+     * @param made how many were made or planned already; this year, where the licence goes by the year
      */
     public static Optional<Finding> look(Source source, long made, long units) {
         return switch (source.licence()) {
@@ -25,15 +25,19 @@ public final class Licences {
                         "source",
                         Sentence.of("This pattern by " + by(source) + " isn't for selling."),
                         Sentence.of("Make it as a gift, or ask the designer.")));
-            case SO_MANY ->
+            case SO_MANY, SO_MANY_A_YEAR ->
                 made + units <= source.most()
                         ? Optional.empty()
                         : Optional.of(Finding.care(
                                 Check.LICENCE,
                                 "source",
                                 Sentence.of(
-                                        "The licence for this pattern by {0} allows {1}, and with these there would be {2}.",
-                                        Value.of(by(source)), Value.of(source.most()), Value.of(made + units)),
+                                        source.licence().isByYear()
+                                                ? "The licence for this pattern by {0} allows {1} a year, and with these there would be {2} this year."
+                                                : "The licence for this pattern by {0} allows {1}, and with these there would be {2}.",
+                                        Value.of(by(source)),
+                                        Value.of(source.most()),
+                                        Value.of(made + units)),
                                 Sentence.of("Make fewer, or ask the designer.")));
         };
     }
@@ -41,14 +45,14 @@ public final class Licences {
     /**
      * How many more may be made to be sold.
      *
-     * @param made how many were made or planned already; asked for only where that counts
+     * @param made how many were made or planned already, this year where the licence goes by the year; asked for only where that counts
      * @return empty for any number
      */
     public static OptionalLong left(Source source, LongSupplier made) {
         return switch (source.licence()) {
             case OWN, FREE_TO_SELL -> OptionalLong.empty();
             case NOT_FOR_SALE -> OptionalLong.of(0);
-            case SO_MANY -> OptionalLong.of(Math.max(0, source.most() - made.getAsLong()));
+            case SO_MANY, SO_MANY_A_YEAR -> OptionalLong.of(Math.max(0, source.most() - made.getAsLong()));
         };
     }
 

@@ -551,6 +551,8 @@ class DesignChecksTest {
         "NOT_FOR_SALE, 0, 0, 1, true",
         "SO_MANY, 20, 12, 8, false",
         "SO_MANY, 20, 12, 9, true",
+        "SO_MANY_A_YEAR, 20, 12, 8, false",
+        "SO_MANY_A_YEAR, 20, 12, 9, true",
         "FREE_TO_SELL, 0, 99, 9, false",
         "OWN, 0, 99, 9, false"
     })
