@@ -23,8 +23,6 @@ import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import mardun.core.batch.Supply;
 import mardun.core.design.Design;
-import mardun.core.design.Piece;
-import mardun.core.design.Role;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -190,11 +188,7 @@ public class DesignCosts {
     private Stream<CostedSize> costed(DesignEntity entity, AsItIs its, Made made, Shelves shelves, Settings current) {
         DesignDocument document = its.document();
         Design design = estimates.timed(entity.id(), its.design());
-        String outer = design.pieces().stream()
-                .filter(piece -> piece.role() == Role.OUTER)
-                .findFirst()
-                .map(Piece::slot)
-                .orElse("");
+        String outer = design.outerSlot().orElse("");
         List<Supply> supplies = DesignService.supplies(
                 document,
                 shelves,

@@ -25,7 +25,6 @@ import mardun.app.material.ShelfMaterial;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.material.StockViews.SizeToScale;
-import mardun.app.plan.OuterCloth;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -154,7 +153,7 @@ public class HandService {
                                 designId,
                                 document.sizeKey(sizeName),
                                 current.usualChannel().id())
-                        .in(OuterCloth.slot(design)
+                        .in(design.outerSlot()
                                 .filter(slot.key()::equals)
                                 .map(outer -> inHand.material().id()))
                         .of(set)

@@ -206,7 +206,7 @@ public class BatchPlans {
 
         private PricePlace place(ChosenLine line, Design design) {
             return new PricePlace(line.designId(), line.sizeKey(), channel)
-                    .in(OuterCloth.slot(design).map(line.materials()::get));
+                    .in(design.outerSlot().map(line.materials()::get));
         }
     }
 

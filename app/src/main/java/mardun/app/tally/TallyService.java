@@ -142,7 +142,8 @@ class TallyService {
                 Channel channel = kept.channel(current.workroom().rates());
                 Optional<Money> own = new PricePlace(
                                 line.chosen().designId(), line.chosen().sizeKey(), kept.id())
-                        .in(OuterCloth.slot(line.design())
+                        .in(line.design()
+                                .outerSlot()
                                 .map(slot -> line.chosen().materials().get(slot)))
                         .of(set)
                         .map(current::money);

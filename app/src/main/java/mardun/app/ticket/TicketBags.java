@@ -26,7 +26,6 @@ import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.plan.ChosenLine;
-import mardun.app.plan.OuterCloth;
 import mardun.app.price.PriceBook;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
@@ -119,7 +118,8 @@ class TicketBags {
     private List<Open> open(List<OpenLine> lines) {
         Map<DesignId, Optional<String>> outer = new HashMap<>();
         Function<ChosenLine, Optional<MaterialId>> cloth = line -> outer.computeIfAbsent(
-                        line.designId(), id -> OuterCloth.slot(designs.design(id, line.revision())))
+                        line.designId(),
+                        id -> designs.design(id, line.revision()).outerSlot())
                 .map(line.materials()::get);
         Map<MaterialId, String> names = materials.names(
                 lines.stream().flatMap(one -> cloth.apply(one.line()).stream()).collect(Collectors.toSet()));

@@ -17,6 +17,7 @@ import mardun.app.log.BenchLog.DoneThere;
 import mardun.app.plan.ChosenLine;
 import mardun.core.design.Design;
 import mardun.core.design.Sizing;
+import mardun.core.making.SeamSewn;
 import mardun.core.measure.Length;
 import mardun.core.picture.SeamPicture;
 import org.springframework.stereotype.Component;
@@ -51,23 +52,18 @@ class SewnSeams {
         List<DoneThere> done = log.doneAt(place, from);
         Map<BatchId, List<NamedLine>> lines =
                 batches.lines(done.stream().map(DoneThere::batch).toList());
-        double nanometres = 0;
-        long millis = 0;
-        long known = 0;
-        for (DoneThere one : done) {
-            Length each = lines.getOrDefault(one.batch(), List.of()).stream()
-                    .map(NamedLine::line)
-                    .filter(line -> line.number() == one.line())
-                    .findFirst()
-                    .map(line -> seams(line).getOrDefault(one.step(), Length.ZERO))
-                    .orElse(Length.ZERO);
-            millis += one.took().toMillis();
-            if (each.isPositive() && one.bags() > 0) {
-                nanometres += (double) each.nanometres() * one.bags();
-                known += one.took().toMillis();
-            }
-        }
-        return new Length(Math.round(known == 0 ? nanometres : nanometres * millis / known));
+        return SeamSewn.about(done.stream()
+                .map(one -> new SeamSewn(each(one, lines.getOrDefault(one.batch(), List.of())), one.bags(), one.took()))
+                .toList());
+    }
+
+    private Length each(DoneThere done, List<NamedLine> lines) {
+        return lines.stream()
+                .map(NamedLine::line)
+                .filter(line -> line.number() == done.line())
+                .findFirst()
+                .map(line -> seams(line).getOrDefault(done.step(), Length.ZERO))
+                .orElse(Length.ZERO);
     }
 
     /** By the steps of the line's design, for one bag. */

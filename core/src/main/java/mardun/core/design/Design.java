@@ -57,6 +57,14 @@ public record Design(
         setAside = List.copyOf(setAside);
     }
 
+    /** Which slot the cloth fills that a bag is known by: that of its first outer piece; empty where it has none. */
+    public Optional<String> outerSlot() {
+        return pieces.stream()
+                .filter(piece -> piece.role() == Role.OUTER)
+                .findFirst()
+                .map(Piece::slot);
+    }
+
     /** What kind of cloth a slot is filled with: the usual one that the design asks for. */
     public Optional<ClothKind> clothOf(String slot) {
         return slots.stream()
