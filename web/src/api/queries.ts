@@ -16,6 +16,7 @@ export const keys = {
   channels: ['channels'] as const,
   prices: ['prices'] as const,
   quotes: ['quotes'] as const,
+  orders: ['orders'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
   onlineShop: ['online-shop'] as const,
@@ -226,6 +227,16 @@ export const useSeasonPlan = () =>
   });
 
 /** The fairs that come, the next one first. */
+/** Private orders, those that are open first. */
+export const useOrders = () =>
+  useQuery({ queryKey: keys.orders, queryFn: () => api.get<Schemas['CustomerOrders']>('/api/orders') });
+
+export const useOrder = (id: number) =>
+  useQuery({
+    queryKey: [...keys.orders, id],
+    queryFn: () => api.get<Schemas['CustomerOrderView']>(`/api/orders/${id}`),
+  });
+
 export const useFairs = () =>
   useQuery({
     queryKey: keys.fairs,
@@ -233,7 +244,7 @@ export const useFairs = () =>
     select: (fairs) => fairs.coming,
   });
 
-/** Fairs that were, the newest first, beside those that come. */
+/** Past fairs, the newest first, beside those that come. */
 export const usePastFairs = (query: string) =>
   usePages<Schemas['FairsView'], Schemas['FairRow']>(
     [...keys.fairs, 'past', query],

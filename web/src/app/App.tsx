@@ -38,6 +38,8 @@ const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const StallsPage = lazy(() => import('../areas/stalls/StallsPage'));
 const SeasonPage = lazy(() => import('../areas/season/SeasonPage'));
+const OrdersPage = lazy(() => import('../areas/stalls/orders/OrdersPage'));
+const OrderPage = lazy(() => import('../areas/stalls/orders/OrderPage'));
 const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
 const FairPage = lazy(() => import('../areas/stalls/FairPage'));
 const StallDayPage = lazy(() => import('../areas/stalls/day/StallDayPage'));
@@ -101,6 +103,8 @@ const router = createBrowserRouter([
       { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/stalls', element: <StallsPage /> },
       { path: '/stalls/online', element: <OnlinePage /> },
+      { path: '/stalls/orders', element: <OrdersPage /> },
+      { path: '/stalls/orders/:id', element: <OrderPage /> },
       { path: '/batches/what-to-make', element: <SeasonPage /> },
       { path: '/stalls/:id', element: <FairPage /> },
       { path: '/logbook', element: <LogbookPage /> },

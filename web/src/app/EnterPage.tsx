@@ -8,7 +8,7 @@ import { useTitle } from '../ui/useTitle';
 
 /** What another device of the workroom sees until somebody has said the passphrase. */
 export function EnterPage({ onInside }: { onInside: () => void }) {
-  useTitle('At the door');
+  useTitle('Sign in');
   const [passphrase, setPassphrase] = useState('');
   const enter = useSend(async () => {
     // Asked for first, so that the browser has what it has to send along.
@@ -28,7 +28,7 @@ export function EnterPage({ onInside }: { onInside: () => void }) {
       >
         <h1>Mardun</h1>
         <p className="text-soft">
-          This workroom’s door is locked. The passphrase was set at the machine on which Mardun runs.
+          This workroom is locked. The passphrase was set at the machine on which Mardun runs.
         </p>
         <TextField
           label="Passphrase"
@@ -41,7 +41,7 @@ export function EnterPage({ onInside }: { onInside: () => void }) {
         />
         {enter.problem && !wrong && <ProblemNotice problem={enter.problem} />}
         <Button type="submit" className="!min-h-14 w-full text-lg" disabled={enter.isPending}>
-          Come in
+          Sign in
         </Button>
       </form>
     </main>

@@ -17,8 +17,8 @@ describe('the door', () => {
       '/api/door/passphrase': { ...closed, hasPassphrase: true },
     });
     rendered(<DoorPart />);
-    expect(await screen.findByRole('button', { name: 'Open the door' })).toBeDisabled();
-    await userEvent.type(screen.getByLabelText(/A passphrase, before/), 'blue thread liess{Backspace}');
+    expect(await screen.findByRole('button', { name: 'Let other devices in' })).toBeDisabled();
+    await userEvent.type(screen.getByLabelText(/Set a passphrase first/), 'blue thread liess{Backspace}');
     await userEvent.click(screen.getByRole('button', { name: 'Set it' }));
     expect(sent.find((one) => one.path === '/api/door/passphrase')?.body).toEqual({
       passphrase: 'blue thread lies',
@@ -39,7 +39,7 @@ describe('the door', () => {
     expect(await screen.findByText('http://192.168.1.20:8080/')).toBeVisible();
     expect(screen.getByRole('img', { name: 'Code for http://192.168.1.20:8080/' })).toBeVisible();
     expect(screen.getByText(/A tablet · since 1 May 2026/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Close the door' })).toBeEnabled();
+    expect(screen.getByRole('button', { name: 'Keep other devices out' })).toBeEnabled();
   });
 
   it('lets a device in that says the passphrase', async () => {

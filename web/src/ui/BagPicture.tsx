@@ -7,6 +7,8 @@ type Picture = Schemas['PictureView'];
 type Cloth = Schemas['PictureCloth'];
 
 const INK = '#14242d';
+const PALE = '#f1f4f4';
+const PALE_INK = '#9aa8ae';
 
 /** What a slot looks like that nothing was chosen for, by what it is usually called. */
 const UNCHOSEN: Record<string, string> = {
@@ -29,6 +31,7 @@ export function BagPicture({
   across,
   up,
   scale,
+  lit,
   label,
 }: {
   picture: Picture;
@@ -37,6 +40,8 @@ export function BagPicture({
   up: number;
   /** Pixels for a millimetre, where several pictures shall have the same. */
   scale?: number;
+  /** The part that is shown in its colours, all others pale. */
+  lit?: Schemas['BagPartView']['part'];
   /** What is said of it to who can't see it; without one it only adorns. */
   label?: string;
 }) {
@@ -54,7 +59,9 @@ export function BagPicture({
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >
       {picture.parts.map((part, index) => {
-        const cloth = cloths.get(part.slot);
+        const pale = lit !== undefined && part.of !== lit;
+        const cloth = pale ? undefined : cloths.get(part.slot);
+        if (pale && part.look !== 'EDGE') return <PalePart key={index} part={part} thin={thin} />;
         const colour = cloth?.colour ?? UNCHOSEN[part.slot] ?? '#d3dcde';
         switch (part.look) {
           case 'CLOTH':
@@ -106,7 +113,7 @@ export function BagPicture({
                 key={index}
                 d={part.path}
                 fill="none"
-                stroke={INK}
+                stroke={pale ? PALE_INK : INK}
                 strokeWidth={1.2 * thin}
                 strokeLinejoin="round"
               />
@@ -115,6 +122,24 @@ export function BagPicture({
       })}
     </svg>
   );
+}
+
+/** A part that only shows where another one is: its shape, in white. */
+function PalePart({ part, thin }: { part: Picture['parts'][number]; thin: number }) {
+  switch (part.look) {
+    case 'STITCHES':
+    case 'TEETH':
+      return null;
+    case 'STRIP':
+      return (
+        <g fill="none" strokeLinejoin="round">
+          <path d={part.path} stroke={PALE_INK} strokeWidth={part.stroke + 2 * thin} />
+          <path d={part.path} stroke={PALE} strokeWidth={part.stroke} />
+        </g>
+      );
+    default:
+      return <path d={part.path} fill={PALE} stroke={PALE_INK} strokeWidth={0.8 * thin} />;
+  }
 }
 
 /** A cloth with its print, to scale and as the frame lays it; so small that nobody could see it, it is drawn larger. */

@@ -4,10 +4,10 @@ type Difference = Schemas['Difference'];
 
 const WORDS: Record<Difference['kind'], string> = { ADDED: 'new', GONE: 'gone', CHANGED: '' };
 
-/** What is other in a design than before: part by part, what was struck through and what is. */
+/** What is different in a design than before: part by part, what was struck through and what is. */
 export function Differences({ differences }: { differences: Difference[] }) {
   const parts = [...new Set(differences.map((one) => one.part))];
-  if (parts.length === 0) return <p className="text-soft">Nothing is other.</p>;
+  if (parts.length === 0) return <p className="text-soft">Nothing is different.</p>;
   return (
     <dl className="grid gap-x-4 gap-y-3 sm:grid-cols-[8.5rem_1fr]">
       {parts.map((part) => (

@@ -587,7 +587,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['readOrder'];
+    get: operations['readOrder_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -2548,6 +2548,150 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/orders': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listOrders'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readOrder'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/bags': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listHandOverBags'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/cancel': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['cancelOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/deposit': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['payDeposit'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/hand-over': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['handOverOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/notes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['noteOnOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/open-again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['openOrderAgain'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/put-aside': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['putAsideForOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/parts': {
     parameters: {
       query?: never;
@@ -2948,6 +3092,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/quotes/{id}/customer.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportCustomer'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/quotes/{id}/decline': {
     parameters: {
       query?: never;
@@ -2964,7 +3124,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/quotes/{id}/deposit': {
+  '/api/quotes/{id}/forget': {
     parameters: {
       query?: never;
       header?: never;
@@ -2973,7 +3133,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations['payDeposit'];
+    post: operations['forgetCustomer'];
     delete?: never;
     options?: never;
     head?: never;
@@ -3604,6 +3764,14 @@ export interface components {
       place: components['schemas']['BackupPlaceView'];
       restore?: components['schemas']['RestoreView'];
     };
+    BagPartView: {
+      letters: string[];
+      /** @enum {string} */
+      part: 'BODY' | 'LINING' | 'STIFFENING' | 'POCKETS' | 'ZIP' | 'CLOSING' | 'STRAPS' | 'FILLING' | 'LABEL';
+      slots: string[];
+      symbols: string[];
+      words: string;
+    };
     BagSize: {
       across?: components['schemas']['LengthView'];
       depth: components['schemas']['LengthView'];
@@ -4079,6 +4247,12 @@ export interface components {
       id: number;
       label: components['schemas']['LabelView'];
     };
+    CancelForm: {
+      keepsDeposit: boolean;
+      reason: string;
+      /** Format: int64 */
+      version: number;
+    };
     Casing: {
       ease: string;
       gap: string;
@@ -4293,6 +4467,9 @@ export interface components {
         | 'INSIDE_LABEL'
         | 'NO_LABEL';
       options: components['schemas']['OptionView'][];
+      /** @enum {string} */
+      part: 'BODY' | 'LINING' | 'STIFFENING' | 'POCKETS' | 'ZIP' | 'CLOSING' | 'STRAPS' | 'FILLING' | 'LABEL';
+      partWords: string;
       words: string;
     };
     ClothRow: {
@@ -4454,20 +4631,77 @@ export interface components {
       perHour?: components['schemas']['MoneyView'];
       price: components['schemas']['MoneyView'];
     };
-    CustomerOrderView: {
-      /** Format: int64 */
-      batchId?: number;
-      deposit: components['schemas']['MoneyView'];
+    CustomerOrderRow: {
       /** Format: date */
-      depositPaidOn?: string;
+      closedOn?: string;
+      /** Format: date */
+      dueOn?: string;
       /** Format: int64 */
       id: number;
+      isLate: boolean;
       lines: string[];
       /** Format: int32 */
-      quoteNumber: number;
+      made: number;
+      /** @enum {string} */
+      state: 'AGREED' | 'HANDED_OVER' | 'CANCELLED';
       total: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+      who: string;
+    };
+    CustomerOrderView: {
+      /** Format: date */
+      agreedOn: string;
+      /** Format: int32 */
+      atHome: number;
+      /** Format: int64 */
+      batchId?: number;
+      /** Format: date */
+      closedOn?: string;
+      deposit: components['schemas']['MoneyView'];
+      depositKept: boolean;
+      /** Format: date */
+      depositPaidOn?: string;
+      /** Format: date */
+      dueOn?: string;
+      forgotten: boolean;
+      /** Format: int64 */
+      id: number;
+      isLate: boolean;
+      lines: string[];
+      /** Format: int32 */
+      made: number;
+      notes: components['schemas']['OrderNoteView'][];
+      paid?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      putAside: number;
+      /** Format: int64 */
+      quoteId: number;
+      /** Format: int32 */
+      quoteNumber: number;
+      reach: string;
+      reason: string;
+      rest: components['schemas']['MoneyView'];
+      /** @enum {string} */
+      state: 'AGREED' | 'HANDED_OVER' | 'CANCELLED';
+      /** @enum {string} */
+      tender?: 'CASH' | 'CARD' | 'OTHER';
+      total: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
       /** Format: int64 */
       version: number;
+      who: string;
+    };
+    CustomerOrders: {
+      closed: components['schemas']['CustomerOrderRow'][];
+      open: components['schemas']['CustomerOrderRow'][];
+    };
+    CustomerRecord: {
+      asked: components['schemas']['QuoteForm'];
+      given: components['schemas']['GivenRecord'][];
+      order?: components['schemas']['CustomerOrderView'];
+      reach: string;
       who: string;
     };
     CutAgain: {
@@ -4724,6 +4958,7 @@ export interface components {
     DesignSheet: {
       canBeSewn: boolean;
       cloths: components['schemas']['PictureCloth'][];
+      parts: components['schemas']['BagPartView'][];
       sizes: components['schemas']['SizeSheet'][];
       times: components['schemas']['StepTime'][];
     };
@@ -5232,6 +5467,18 @@ export interface components {
       /** @enum {string} */
       school: 'MATERIALS_AND_LABOUR' | 'MARGIN' | 'MARKUP' | 'HOURLY' | 'TRADE' | 'MARKET';
     };
+    GivenRecord: {
+      asked: components['schemas']['QuoteForm'];
+      currency: string;
+      /** Format: date */
+      givenOn: string;
+      /** Format: int32 */
+      number: number;
+      /** Format: int64 */
+      totalMinor: number;
+      /** Format: date */
+      validUntil: string;
+    };
     GivenView: {
       cost: components['schemas']['MoneyView'];
       costsNothing: boolean;
@@ -5299,6 +5546,29 @@ export interface components {
       page: components['schemas']['PageViewFinishedGoodsLine'];
       places: string[];
     };
+    HandOverBags: {
+      kind: string;
+      own: boolean;
+      place: string;
+      /** Format: int32 */
+      proposed: number;
+      /** Format: int32 */
+      units: number;
+      words: string;
+    };
+    HandOverForm: {
+      bags: components['schemas']['HandedBags'][];
+      /** Format: date */
+      on?: string;
+      paid: string;
+      place: string;
+      /** Format: uuid */
+      requestId: string;
+      /** @enum {string} */
+      tender: 'CASH' | 'CARD' | 'OTHER';
+      /** Format: int64 */
+      version: number;
+    };
     HandView: {
       amount: components['schemas']['AmountView'];
       height?: components['schemas']['LengthView'];
@@ -5309,6 +5579,10 @@ export interface components {
       size?: components['schemas']['SizeToScale'];
       tooSmall: string[];
       width?: components['schemas']['LengthView'];
+    };
+    HandedBags: {
+      kind: string;
+      units: string;
     };
     HoldForm: {
       /** Format: int64 */
@@ -6430,6 +6704,22 @@ export interface components {
       units: number;
       words: string;
     };
+    OrderNoteForm: {
+      /** Format: uuid */
+      id: string;
+      text: string;
+    };
+    OrderNoteView: {
+      /** Format: uuid */
+      id: string;
+      text: string;
+      /** Format: date */
+      writtenOn: string;
+    };
+    OrderStep: {
+      /** Format: int64 */
+      version: number;
+    };
     OrderView: {
       changing: components['schemas']['TimeView'];
       circle: string[];
@@ -6723,6 +7013,8 @@ export interface components {
       frame: number[];
       /** @enum {string} */
       look: 'CLOTH' | 'INSIDE' | 'STRIP' | 'STITCHES' | 'EDGE' | 'TEETH' | 'METAL' | 'LABEL';
+      /** @enum {string} */
+      of?: 'BODY' | 'LINING' | 'STIFFENING' | 'POCKETS' | 'ZIP' | 'CLOSING' | 'STRAPS' | 'FILLING' | 'LABEL';
       path: string;
       /** Format: double */
       shade: number;
@@ -7049,6 +7341,7 @@ export interface components {
     QuoteView: {
       changed: boolean;
       figures?: components['schemas']['QuoteFigures'];
+      forgotten: boolean;
       form: components['schemas']['QuoteForm'];
       /** Format: int64 */
       id: number;
@@ -10224,7 +10517,7 @@ export interface operations {
       };
     };
   };
-  readOrder: {
+  readOrder_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -13887,6 +14180,226 @@ export interface operations {
       };
     };
   };
+  listOrders: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrders'];
+        };
+      };
+    };
+  };
+  readOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  listHandOverBags: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['HandOverBags'][];
+        };
+      };
+    };
+  };
+  cancelOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CancelForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  payDeposit: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DepositForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  handOverOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HandOverForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  noteOnOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderNoteForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  openOrderAgain: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderStep'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  putAsideForOrder: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderStep'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
   readParts: {
     parameters: {
       query?: never;
@@ -14607,6 +15120,28 @@ export interface operations {
       };
     };
   };
+  exportCustomer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerRecord'];
+        };
+      };
+    };
+  };
   declineQuote: {
     parameters: {
       query?: never;
@@ -14633,7 +15168,7 @@ export interface operations {
       };
     };
   };
-  payDeposit: {
+  forgetCustomer: {
     parameters: {
       query?: never;
       header?: never;
@@ -14644,7 +15179,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['DepositForm'];
+        'application/json': components['schemas']['QuoteStep'];
       };
     };
     responses: {

@@ -300,7 +300,7 @@ function Editor({
               onClick={() => !save.isPending && save.mutate(undefined)}
               disabled={save.isPending || !sheet || sent.length === 0}
             >
-              {isNew ? 'Keep this plan' : 'Save'}
+              {isNew ? 'Save this plan' : 'Save'}
             </Button>
           )}
           {!isNew && !draft.isChanged && (

@@ -48,7 +48,7 @@ describe('a design that was changed under a batch', () => {
   it('is told apart before the change is taken over', async () => {
     const sent = shown();
     const user = userEvent.setup();
-    await user.click(screen.getByRole('button', { name: 'What is other' }));
+    await user.click(screen.getByRole('button', { name: 'What is different' }));
     expect(await screen.findByText('2 in')).toBeVisible();
     expect(screen.getByText('2 1/2 in').tagName).toBe('INS');
     expect(screen.getByText('nothing')).toBeVisible();

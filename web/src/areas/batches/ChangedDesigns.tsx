@@ -28,7 +28,7 @@ export function ChangedDesigns({ batch }: { batch: Batch }) {
           “{design.name}” was changed on {day(design.on)}. This batch is still planned with it as it was
           before.{' '}
           <Button look="quiet" className="ml-2" onClick={() => setOpened(design)}>
-            What is other
+            What is different
           </Button>
           <Button
             look="quiet"

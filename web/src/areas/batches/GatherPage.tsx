@@ -43,7 +43,7 @@ export default function GatherPage() {
   });
   useTitle(data && `Gather: ${data.name}`);
   if (error) return <ProblemNotice problem={error} />;
-  if (!data) return <p className="text-soft">Looking along the shelf …</p>;
+  if (!data) return <p className="text-soft">Opening …</p>;
   return <Sheet key={id} gather={data} />;
 }
 
@@ -76,7 +76,7 @@ function Sheet({ gather }: { gather: Gather }) {
           </p>
           {places.map((place) => (
             <div key={place} className="mt-3">
-              <h2 className="border-b-2 border-dashed border-woad-mid pb-1">{place || 'No place is said'}</h2>
+              <h2 className="border-b-2 border-dashed border-woad-mid pb-1">{place || 'No place given'}</h2>
               <ul className="divide-y divide-line-faint">
                 {gather.items
                   .filter((item) => item.place === place)

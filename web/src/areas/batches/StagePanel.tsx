@@ -95,7 +95,7 @@ export function StagePanel({
       ) : error ? (
         <ProblemNotice problem={error} />
       ) : (
-        <p className="text-soft">Looking at the plan once more …</p>
+        <p className="text-soft">Checking the plan …</p>
       )}
     </Panel>
   );

@@ -21,7 +21,7 @@ export function WaysPanel({ batchId, onClose }: { batchId: number; onClose: () =
       ) : error ? (
         <ProblemNotice problem={error} />
       ) : (
-        <p className="text-soft">Looking at the batch once more …</p>
+        <p className="text-soft">Checking the batch …</p>
       )}
     </Panel>
   );

@@ -41,7 +41,7 @@ export default function CuttingPage() {
     queryFn: () => api.get<Cutting>(`/api/batches/${id}/cutting`),
   });
   if (error) return <ProblemNotice problem={error} />;
-  if (!cutting) return <p className="text-soft">Unrolling the cloth …</p>;
+  if (!cutting) return <p className="text-soft">Opening the cutting sheet …</p>;
   return <Cutting key={id} cutting={cutting} />;
 }
 

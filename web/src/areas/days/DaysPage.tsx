@@ -35,7 +35,7 @@ export default function DaysPage() {
     if (there && hash) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'start' });
   }, [there, hash]);
   if (error) return <ProblemNotice problem={error} />;
-  if (!data) return <p className="text-soft">Laying the work on the days …</p>;
+  if (!data) return <p className="text-soft">Planning the days …</p>;
   return (
     <>
       <header className="flex flex-wrap items-end justify-between gap-4">

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { freeKey, replaced, useEditing, without } from './editing';
-import { Choice, PartHeading, RowButton, Tick } from './fields';
+import { Choice, PartHeading, RowButton, SlotMaterial, Tick } from './fields';
 import { ASKED, CLOTHS, LICENCES, NOTIONS } from './words';
 
 type Slot = Schemas['SlotRow'];
@@ -74,8 +73,6 @@ export function AboutTab() {
 
 function Slots() {
   const { document, change } = useEditing();
-  const { data } = useMaterials();
-  const serving = useSlotMaterials(document);
   return (
     <>
       <PartHeading
@@ -147,24 +144,7 @@ function Slots() {
             ) : (
               <span />
             )}
-            <SelectField
-              label={slot.label}
-              value={slot.materialId ?? ''}
-              onChange={(event) =>
-                set({ materialId: event.target.value ? Number(event.target.value) : undefined })
-              }
-            >
-              <option value="">not chosen</option>
-              {data?.items
-                .filter(
-                  (material) => serving(slot.key).includes(material.id) || material.id === slot.materialId,
-                )
-                .map((material) => (
-                  <option key={material.id} value={material.id}>
-                    {material.name}
-                  </option>
-                ))}
-            </SelectField>
+            <SlotMaterial slotKey={slot.key} />
             <RowButton
               label={`Remove ${slot.label}`}
               onPress={() => change({ slots: without(document.slots, i) })}

@@ -27,7 +27,7 @@ function tab(found: Schemas['FindingView'][], change = vi.fn(), pieces = [piece(
     <EditingContext
       value={{
         document,
-        sheet: { sizes, canBeSewn: true, times: [], cloths: [] },
+        sheet: { sizes, canBeSewn: true, times: [], cloths: [], parts: [] },
         shown: sizes[1],
         change,
         goTo: vi.fn(),

@@ -185,7 +185,7 @@ function SizesPanel({ onClose, onSize }: { onClose: () => void; onSize: (size: s
               ↑
             </RowButton>
             <RowButton
-              label={`Take out ${size}`}
+              label={`Remove ${size}`}
               disabled={document.sizes.length === 1 || arrange.isPending}
               onPress={() => arrange.mutate(without(all, i))}
             >

@@ -20,9 +20,9 @@ import { ClashPanel } from './ClashPanel';
 import { DesignDrawing } from './DesignDrawing';
 import { EditingContext, type Document, type Sheet, rebased } from './editing';
 import { FormTab } from './FormTab';
-import { MadeTab } from './MadeTab';
 import { MeasurementTable } from './MeasurementTable';
 import { PhotosPart } from './PhotosPart';
+import { PartsTab } from './PartsTab';
 import { PieceTable } from './PieceTable';
 import { RevisionsTab } from './RevisionsTab';
 import { StepTable } from './StepTable';
@@ -120,7 +120,6 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const toLookAt = new Set(
     sheet.sizes.flatMap((s) => s.findings.filter((f) => !f.setAside).map((f) => f.place + f.check)),
   ).size;
-  const hasChoices = Object.keys(document.begun?.chosen ?? {}).length > 0;
   const goTo = (place: string) => {
     const [part = '', key] = place.split('.');
     setTab(TAB_OF[part] ?? 'measurements');
@@ -151,7 +150,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               Templates
             </ButtonLink>
           )}
-          {!draft.isChanged && <FileLink href={`/api/designs/${design.id}/design.json`}>As a file</FileLink>}
+          {!draft.isChanged && <FileLink href={`/api/designs/${design.id}/design.json`}>Export</FileLink>}
           {(history.canUndo || history.canRedo) && (
             <>
               <Button look="quiet" onClick={history.undo} disabled={!history.canUndo} title="Ctrl+Z">
@@ -200,13 +199,13 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               {(
                 [
                   ['measurements', 'Measurements'],
-                  ...(hasChoices ? [['made', 'How it is made'] as const] : []),
+                  ['parts', 'Parts'],
                   ['pieces', 'Pieces'],
                   ['form', 'Put together'],
-                  ['trims', 'Trims, notions'],
+                  ['trims', 'Trims'],
                   ['steps', 'Steps'],
                   ['checks', toLookAt > 0 ? `Checks · ${toLookAt}` : 'Checks'],
-                  ['ask', 'Ask'],
+                  ['ask', 'Questions'],
                   ['revisions', 'Revisions'],
                   ['about', 'About'],
                 ] as const
@@ -214,7 +213,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
                 <Tabs.Trigger
                   key={key}
                   value={key}
-                  className="min-h-11 rounded-t border border-b-0 border-transparent px-3 font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
+                  className="min-h-11 rounded-t border border-b-0 border-transparent px-2.5 font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
                 >
                   {name}
                 </Tabs.Trigger>
@@ -224,11 +223,9 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               <Tabs.Content value="measurements">
                 <MeasurementTable />
               </Tabs.Content>
-              {hasChoices && (
-                <Tabs.Content value="made">
-                  <MadeTab />
-                </Tabs.Content>
-              )}
+              <Tabs.Content value="parts">
+                <PartsTab />
+              </Tabs.Content>
               <Tabs.Content value="pieces">
                 <PieceTable opened={piece} onOpen={setPiece} />
               </Tabs.Content>

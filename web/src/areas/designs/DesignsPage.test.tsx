@@ -33,14 +33,14 @@ describe('the list of designs', () => {
     expect(tern).toHaveTextContent('costs 27.15stall 39.00an hour 32.60');
     expect(tern).not.toHaveTextContent('to look at');
     expect(screen.getByRole('link', { name: /Wren/ })).toHaveTextContent('2 to look at');
-    expect(screen.queryByRole('button', { name: 'Further' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Next' })).toBeNull();
   });
 
   it('asks the server for what is searched, and leafs through many', async () => {
     const sent = server({ '/api/designs': { items: [line(1, 'Tern')], page: 0, size: 24, total: 200 } });
     rendered(<DesignsPage />);
     expect(await screen.findByText('1 to 24 of 200')).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Further' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Next' }));
     expect(await screen.findByText('25 to 48 of 200')).toBeVisible();
     await userEvent.type(screen.getByLabelText('Find a design'), 'sail bag');
     await vi.waitFor(() => expect(sent.at(-1)?.path).toContain('page=0&search=sail%20bag'));

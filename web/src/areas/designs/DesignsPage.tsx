@@ -63,7 +63,7 @@ export default function DesignsPage() {
           <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
             {putAway ? 'Those in use' : 'Put away'}
           </Button>
-          {!none && <FileLink href="/api/design-book.json">All as a file</FileLink>}
+          {!none && <FileLink href="/api/design-book.json">Export all</FileLink>}
           <TakeIn />
           <ButtonLink to="/designs/new">New design</ButtonLink>
         </div>
@@ -90,7 +90,7 @@ export default function DesignsPage() {
       {data && data.total > PAGE && (
         <div className="mt-4 flex items-center gap-3">
           <Button look="quiet" disabled={page === 0} onClick={() => go({ page: page - 1 })}>
-            Before
+            Previous
           </Button>
           <span className="text-soft">
             {page * PAGE + 1} to {Math.min(data.total, (page + 1) * PAGE)} of {data.total}
@@ -100,7 +100,7 @@ export default function DesignsPage() {
             disabled={(page + 1) * PAGE >= data.total}
             onClick={() => go({ page: page + 1 })}
           >
-            Further
+            Next
           </Button>
         </div>
       )}

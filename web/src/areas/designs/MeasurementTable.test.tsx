@@ -1,14 +1,24 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
 import { vi } from 'vitest';
+import type { Schemas } from '../../api/client';
 import { design, length, sizeSheet } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { EditingContext } from './editing';
 import { MeasurementTable } from './MeasurementTable';
 
+const width: Schemas['Measurement'] = {
+  symbol: 'width',
+  label: 'Width',
+  kind: 'FINISHED',
+  values: ['5 in', '7 1/2 in'],
+  options: [],
+};
+
 const document = design({
   measurements: [
-    { symbol: 'width', label: 'Width', kind: 'FINISHED', values: ['5 in', '7 1/2 in'], options: [] },
+    width,
     { symbol: 'seam', label: 'Seam', kind: 'ALLOWANCE', values: ['¼ in'], options: [] },
     { symbol: 'lip', label: 'Lip', kind: 'CHOICE', values: ['bound'], options: ['hemmed', 'bound'] },
   ],
@@ -26,6 +36,7 @@ function table(change = vi.fn(), finding?: string) {
     canBeSewn: !finding,
     times: [],
     cloths: [],
+    parts: [],
   };
   rendered(
     <EditingContext value={{ document, sheet, shown: sheet.sizes[1], change, goTo: vi.fn() }}>
@@ -42,6 +53,32 @@ describe('the table of measurements', () => {
     expect(screen.getByLabelText('Width, medium')).toHaveValue('7 1/2 in');
     expect(screen.getByLabelText('Seam')).toHaveValue('¼ in');
     expect(screen.getAllByText('≈ 19.1 cm')).toHaveLength(2);
+  });
+
+  it('shows what a formula comes to, and the formula to whoever asks or types', async () => {
+    const change = vi.fn();
+    const sheet = { sizes: [size('small')], canBeSewn: true, times: [], cloths: [], parts: [] };
+    function Typing() {
+      const [row, setRow] = useState({ ...width, values: ['up_to(seam * 3; 1/2 in)'] });
+      const typed = design({ measurements: [row] });
+      change.mockImplementation((next: { measurements: (typeof row)[] }) => setRow(next.measurements[0]!));
+      return (
+        <EditingContext value={{ document: typed, sheet, shown: sheet.sizes[0], change, goTo: vi.fn() }}>
+          <MeasurementTable />
+        </EditingContext>
+      );
+    }
+    rendered(<Typing />);
+    const field = screen.getByLabelText('Width');
+    expect(field).toHaveValue('7 ½ in');
+    await userEvent.click(screen.getByRole('button', { name: 'How Width is worked out' }));
+    expect(field).toHaveValue('up_to(seam * 3; 1/2 in)');
+    await userEvent.click(screen.getByRole('button', { name: 'How Width is worked out' }));
+    await userEvent.clear(field);
+    await userEvent.type(field, 'seam * 4');
+    expect(field).toHaveValue('seam * 4');
+    await userEvent.tab();
+    expect(field).toHaveValue('7 ½ in');
   });
 
   it('changes only the size that was typed into', async () => {

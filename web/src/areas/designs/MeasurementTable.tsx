@@ -6,6 +6,7 @@ import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
 import { freeKey, useEditing, useRename, without } from './editing';
 import { Choice, PartHeading, Tick } from './fields';
+import { useWorked } from './Worked';
 import { MEASURES } from './words';
 
 type Row = Schemas['Measurement'];
@@ -107,8 +108,8 @@ function Measure({ row, index }: { row: Row; index: number }) {
   const label = row.values.length > 1 ? `${row.label}, ${document.sizes[index]}` : row.label;
   const id = `measure-${row.symbol}-${index}`;
   const type = (text: string) => set({ values: row.values.map((v, i) => (i === index ? text : v)) });
-  const isFormula = /[(*]|\b(?!inch)[a-z]\w{2,}/i.test(row.values[index] ?? '');
   const typed = row.values[index] ?? '';
+  const shown = useWorked(label, typed, read?.value && !refused ? units.own(read.value) : undefined);
   const isMetric = /\d\s*(mm|cm|m)\b/i.test(typed) || (!units.isInch && !/in\b|"|yd|ft/i.test(typed));
   return (
     <div>
@@ -135,14 +136,19 @@ function Measure({ row, index }: { row: Row; index: number }) {
             aria-describedby={`${id}-says`}
             autoComplete="off"
             maxLength={1000}
-            className={`field !min-h-10 ${read?.value ? 'pr-[74px]' : ''}`}
-            value={row.values[index]}
-            onChange={(event) => type(event.target.value)}
+            className={`field !min-h-10 ${read?.value ? (shown.worked ? 'pr-[98px]' : 'pr-[74px]') : ''}`}
+            value={shown.text}
+            onBlur={shown.onLeave}
+            onChange={(event) => {
+              shown.onType();
+              type(event.target.value);
+            }}
           />
         )}
         {read?.value && !refused && (
           <span className="pointer-events-none absolute inset-y-1 right-2 flex items-center bg-white pl-1 text-[13px] text-soft">
-            {isFormula ? units.own(read.value) : isMetric ? read.value.inch : read.value.metric}
+            {shown.worked ? units.other(read.value) : isMetric ? read.value.inch : read.value.metric}
+            {shown.how}
           </span>
         )}
       </div>

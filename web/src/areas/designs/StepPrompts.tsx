@@ -81,7 +81,7 @@ export function StepPrompts({
                 ↑
               </RowButton>
               <RowButton
-                label={`Take “${prompt.text}” out`}
+                label={`Remove “${prompt.text}”`}
                 onPress={() => onChange({ prompts: without(prompts, at) })}
               >
                 ×

@@ -42,7 +42,7 @@ describe('a design from a file', () => {
   it('is taken in, and says what isn’t on the shelf', async () => {
     answering(TAKEN);
     rendered(<TakeIn />);
-    await userEvent.upload(screen.getByLabelText('Take in a file'), file);
+    await userEvent.upload(screen.getByLabelText('Import a file'), file);
     expect(await screen.findByRole('link', { name: 'Owl pouch' })).toHaveAttribute('href', '/designs/7');
     expect(screen.getByText('Owl pouch, Outer cloth: Moss canvas')).toBeVisible();
   });
@@ -50,12 +50,12 @@ describe('a design from a file', () => {
   it('asks for another name where its own is taken, and keeps what is typed', async () => {
     const asked = answering(CLASH, TAKEN);
     rendered(<TakeIn />);
-    await userEvent.upload(screen.getByLabelText('Take in a file'), file);
+    await userEvent.upload(screen.getByLabelText('Import a file'), file);
     const name = await screen.findByLabelText(/What is it called here/);
     expect(screen.getByText('There is a design called “Owl pouch” already.')).toBeVisible();
     await userEvent.type(name, 'Owl pouch {{ç}');
-    await userEvent.click(screen.getByRole('button', { name: 'Take it in' }));
-    expect(await screen.findByText('Taken in')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Import it' }));
+    expect(await screen.findByText('Imported')).toBeVisible();
     expect(asked.at(-1)).toContain(`name=${encodeURIComponent('Owl pouch {ç}')}`);
   });
 
@@ -65,8 +65,8 @@ describe('a design from a file', () => {
       body: { detail: 'At design.pieces[1].role: there is none. Nothing was taken in.' },
     });
     rendered(<TakeIn />);
-    await userEvent.upload(screen.getByLabelText('Take in a file'), file);
+    await userEvent.upload(screen.getByLabelText('Import a file'), file);
     expect(await screen.findByText(/At design.pieces\[1\].role/)).toBeVisible();
-    expect(screen.queryByRole('button', { name: 'Take it in' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Import it' })).toBeNull();
   });
 });

@@ -34,7 +34,7 @@ export function TakeIn() {
   return (
     <>
       <FileChoice>
-        Take in a file
+        Import a file
         <input
           type="file"
           accept=".json,application/json"
@@ -51,7 +51,7 @@ export function TakeIn() {
         />
       </FileChoice>
       {(file || taken) && (
-        <Panel title={taken ? 'Taken in' : 'Take a design in'} open onOpenChange={(open) => !open && close()}>
+        <Panel title={taken ? 'Imported' : 'Import a design'} open onOpenChange={(open) => !open && close()}>
           {taken ? (
             <>
               <ul>
@@ -100,7 +100,7 @@ export function TakeIn() {
                     onChange={(event) => setName(event.target.value)}
                   />
                   <Button type="submit" disabled={send.isPending || name.trim() === ''}>
-                    Take it in
+                    Import it
                   </Button>
                 </>
               )}

@@ -24,7 +24,7 @@ export function editor(
       <EditingContext
         value={{
           document,
-          sheet: { sizes, canBeSewn: true, times, cloths: [] },
+          sheet: { sizes, canBeSewn: true, times, cloths: [], parts: PARTS },
           shown: sizes[0],
           change: (next) => setDocument((now) => ({ ...now, ...next })),
           goTo,
@@ -37,6 +37,13 @@ export function editor(
   rendered(<Editor />, 'INCH', before);
   return { current, goTo };
 }
+
+/** The parts of a bag whose outer is piece A and whose lining is piece B. */
+const PARTS: Schemas['BagPartView'][] = [
+  { part: 'BODY', words: 'Body', letters: ['A'], slots: ['outer'], symbols: ['width'] },
+  { part: 'LINING', words: 'Lining', letters: ['B'], slots: ['lining'], symbols: ['band'] },
+  { part: 'POCKETS', words: 'Pockets', letters: [], slots: [], symbols: [] },
+];
 
 /** Answers requests by their path; remembers what was sent. */
 export function server(answers: Record<string, unknown>) {

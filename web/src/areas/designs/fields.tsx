@@ -1,10 +1,10 @@
 import { useId, useState, type InputHTMLAttributes, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import { useMaterials } from '../../api/queries';
+import { useMaterials, useSlotMaterials } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
-import { newSlot, useEditing, useFindings } from './editing';
+import { newSlot, replaced, useEditing, useFindings } from './editing';
 import { FormulaInput } from './FormulaInput';
 import { MATERIALS } from './words';
 
@@ -311,5 +311,37 @@ export function PartHeading({ title, add, onAdd }: { title: string; add?: string
         </button>
       )}
     </div>
+  );
+}
+
+/** What usually fills a slot of the design, from the shelf. */
+export function SlotMaterial({ slotKey }: { slotKey: string }) {
+  const { document, change } = useEditing();
+  const { data } = useMaterials();
+  const serving = useSlotMaterials(document);
+  const at = document.slots.findIndex(({ key }) => key === slotKey);
+  const slot = document.slots[at];
+  if (!slot) return null;
+  return (
+    <SelectField
+      label={slot.label}
+      value={slot.materialId ?? ''}
+      onChange={(event) =>
+        change({
+          slots: replaced(document.slots, at, {
+            materialId: event.target.value ? Number(event.target.value) : undefined,
+          }),
+        })
+      }
+    >
+      <option value="">not chosen</option>
+      {data?.items
+        .filter((material) => serving(slot.key).includes(material.id) || material.id === slot.materialId)
+        .map((material) => (
+          <option key={material.id} value={material.id}>
+            {material.name}
+          </option>
+        ))}
+    </SelectField>
   );
 }

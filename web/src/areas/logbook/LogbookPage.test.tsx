@@ -64,7 +64,7 @@ describe('the logbook', () => {
     });
     rendered(<LogbookPage />);
     await userEvent.click(await screen.findByRole('button', { name: /^Times of Sew the zip/ }));
-    await userEvent.click(await screen.findByRole('button', { name: 'Put right 15:00 at 9:15' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Correct 15:00 at 9:15' }));
     await userEvent.type(screen.getByLabelText('It took, in minutes'), '55{Backspace},5');
     await userEvent.tab();
     await userEvent.keyboard('the clock ran on');
@@ -78,7 +78,7 @@ describe('the logbook', () => {
     rendered(<LogbookPage />);
     expect(await screen.findByText(/Nothing has happened yet/)).toBeVisible();
     await userEvent.selectOptions(screen.getByLabelText('Only'), 'slips');
-    expect(await screen.findByText('Nothing of the kind stands in the book.')).toBeVisible();
+    expect(await screen.findByText('Nothing like that is in the logbook.')).toBeVisible();
   });
 
   it('keeps all notes, and puts away what has had its day', async () => {

@@ -131,7 +131,7 @@ function Book() {
       {data && days.length === 0 && (
         <p className="sheet p-4 text-soft">
           {words || kind
-            ? 'Nothing of the kind stands in the book.'
+            ? 'Nothing like that is in the logbook.'
             : 'Nothing has happened yet. Plan a batch and begin it at the bench: it is written down by itself.'}
         </p>
       )}

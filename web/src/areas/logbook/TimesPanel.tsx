@@ -39,7 +39,7 @@ export function TimesPanel({
             <th>what</th>
             <th className="!text-right">took</th>
             <th>
-              <span className="sr-only">Put right</span>
+              <span className="sr-only">Corrected</span>
             </th>
           </tr>
         </thead>
@@ -58,7 +58,7 @@ export function TimesPanel({
               <td className="num">
                 <Button
                   look="quiet"
-                  aria-label={`Put right ${time.took} at ${time.time}`}
+                  aria-label={`Correct ${time.took} at ${time.time}`}
                   onClick={() => setChosen(time.id)}
                 >
                   Correct

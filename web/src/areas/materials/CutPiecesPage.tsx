@@ -114,7 +114,7 @@ export default function CutPiecesPage() {
                 <th>Cloth</th>
                 <th className="num">Across</th>
                 <th className="num">Along</th>
-                <th className="num">There</th>
+                <th className="num">In stock</th>
                 <th className="num">For a bag</th>
                 <th className="num">Worth</th>
               </tr>

@@ -76,10 +76,10 @@ describe('something that came', () => {
 
   it('has as many lines as the paper, and keeps at least one', async () => {
     open('/materials/deliveries');
-    await userEvent.click(await screen.findByRole('button', { name: 'One more line' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add a line' }));
     expect(screen.getAllByLabelText('Packs')).toHaveLength(2);
-    await userEvent.click(screen.getByRole('button', { name: 'Take out line 1' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove line 1' }));
     expect(screen.getAllByLabelText('Packs')).toHaveLength(1);
-    expect(screen.getByRole('button', { name: 'Take out line 1' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Remove line 1' })).toBeDisabled();
   });
 });

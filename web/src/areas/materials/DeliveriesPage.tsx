@@ -29,7 +29,7 @@ const blankLine = (materialId: number): Line => ({
 
 /** What came in one go, typed from its paper: all lines together, with a total that has to add up. */
 export default function DeliveriesPage() {
-  useTitle('Something came');
+  useTitle('Delivery');
   const [search] = useSearchParams();
   const { data: suppliers } = useSuppliers();
   const { data: materials } = useMaterials();
@@ -40,7 +40,7 @@ export default function DeliveriesPage() {
   if (suppliers.length === 0 || materials.items.length === 0) {
     return (
       <section className="sheet max-w-[640px] p-5">
-        <h1>Something came</h1>
+        <h1>Delivery</h1>
         <p className="mt-2 text-soft">
           Enter the shop under{' '}
           <Link className="font-semibold text-woad hover:underline" to="/materials/buying">
@@ -53,7 +53,7 @@ export default function DeliveriesPage() {
   }
   return (
     <>
-      <h1 className="mb-3">Something came</h1>
+      <h1 className="mb-3">Delivery</h1>
       <Editor
         key={search.get('shop')}
         suppliers={suppliers}
@@ -200,7 +200,7 @@ function Editor({
                 />
                 <button
                   type="button"
-                  aria-label={`Take out line ${index + 1}`}
+                  aria-label={`Remove line ${index + 1}`}
                   className="mt-6 h-11 rounded text-xl font-bold text-woad hover:bg-woad-tint disabled:opacity-40"
                   disabled={form.lines.length === 1}
                   onClick={() => change({ lines: form.lines.filter((_, i) => i !== index) })}
@@ -259,7 +259,7 @@ function Editor({
         className="mt-2"
         onClick={() => change({ lines: [...form.lines, blankLine(first)] })}
       >
-        One more line
+        Add a line
       </Button>
       <div className="mt-3 grid items-start gap-3 border-t border-line pt-3 sm:grid-cols-4">
         <TextField
@@ -304,7 +304,7 @@ function Editor({
         </Button>
         {draft.isChanged && (
           <Button look="quiet" onClick={draft.giveUp}>
-            Begin again
+            Start over
           </Button>
         )}
       </div>

@@ -54,7 +54,7 @@ function server(...states: Schemas['ImportView'][]) {
 
 const bring = async () =>
   userEvent.upload(
-    await screen.findByLabelText('Bring in Shops'),
+    await screen.findByLabelText('Import Shops'),
     new File(['name;postage'], 'shops.csv', { type: 'text/csv' }),
   );
 
@@ -115,7 +115,7 @@ describe('lists in and out', () => {
       await screen.findByText(/broken off on 27 Nov 2026. Of its 800 lines the first 400 are entered/),
     ).toBeVisible();
     brokenOff = [];
-    await userEvent.click(screen.getByRole('button', { name: 'Leave it at that' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
     expect(sent).toContain('DELETE /api/imports/broken-off/ab12');
     await waitFor(() => expect(screen.queryByText(/was broken off/)).toBeNull());
   });

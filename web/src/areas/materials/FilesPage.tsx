@@ -32,7 +32,7 @@ const isBusy = (job?: Import) => job?.state === 'READING' || job?.state === 'ENT
 
 /** Lists as CSV: out as they are, in with a look at every line first. */
 export default function FilesPage() {
-  useTitle('Lists in and out');
+  useTitle('Import and export');
   const { data: lists, error } = useQuery({
     queryKey: ['lists'],
     queryFn: () => api.get<Schemas['ListView'][]>('/api/lists'),
@@ -53,7 +53,7 @@ export default function FilesPage() {
   return (
     <>
       <header className="mb-4">
-        <h1>Lists in and out</h1>
+        <h1>Import and export</h1>
         <p className="text-soft">
           As CSV, for any spreadsheet. What comes in is shown line by line first. A line that is wrong keeps
           the whole file out; a long file is entered part by part, and you can go on working meanwhile.
@@ -64,14 +64,14 @@ export default function FilesPage() {
           <li key={list.key} className="sheet p-4">
             <h2>{NAMES[list.key] ?? list.key}</h2>
             <div className="my-2 flex flex-wrap gap-2.5">
-              <FileLink href={`/api/lists/${list.key}.csv`}>Take out</FileLink>
+              <FileLink href={`/api/lists/${list.key}.csv`}>Export</FileLink>
               <label className="inline-flex min-h-11 cursor-pointer items-center rounded bg-woad px-4 font-semibold text-white focus-within:outline-3 focus-within:outline-woad">
-                Bring in
+                Import
                 <input
                   type="file"
                   accept=".csv,.txt,text/csv,text/plain"
                   className="sr-only"
-                  aria-label={`Bring in ${NAMES[list.key] ?? list.key}`}
+                  aria-label={`Import ${NAMES[list.key] ?? list.key}`}
                   onChange={(event) => {
                     const file = event.target.files?.[0];
                     if (file && !isBusy(job)) open.mutate({ list: list.key, file });
@@ -123,7 +123,7 @@ function BrokenOff({ job }: { job?: Import }) {
               on from there.
             </span>
             <Button look="quiet" onClick={() => forget.mutate(file.mark)}>
-              Leave it at that
+              Leave it as it is
             </Button>
           </div>
         </Notice>
@@ -151,7 +151,7 @@ function Job({ job }: { job: Import }) {
         <div className="flex gap-2.5">
           {(isBusy(job) || job.state === 'READ') && (
             <Button look="quiet" onClick={() => giveUp.mutate(undefined)}>
-              Give up
+              Cancel
             </Button>
           )}
           {job.state === 'READ' && (
@@ -185,7 +185,7 @@ function Job({ job }: { job: Import }) {
       {job.note && !job.refusal && job.state !== 'ENTERED' && <Notice look="care">{job.note}</Notice>}
       {job.state === 'ENTERED' && <Notice look="care">All of it is entered.</Notice>}
       {job.state === 'GIVEN_UP' && !job.refusal && (
-        <Notice look="care">Given up; nothing was entered.</Notice>
+        <Notice look="care">Cancelled; nothing was entered.</Notice>
       )}
       <ProblemNotice problem={enter.problem ?? giveUp.problem} />
       {job.unknown.length > 0 && (

@@ -237,7 +237,7 @@ function MaterialForm({
               More about this cloth
             </summary>
             <div className="grid grid-cols-2 gap-3">
-              <SelectField label="From afar" {...register('facts.print')}>
+              <SelectField label="How it looks" {...register('facts.print')}>
                 {Object.entries(PRINTS).map(([key, words]) => (
                   <option key={key} value={key}>
                     {words}

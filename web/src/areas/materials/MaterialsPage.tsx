@@ -17,7 +17,7 @@ const OTHER_PLACES = [
   { to: '/materials/cut', label: 'Cut, not sewn' },
   { to: '/materials/finished', label: 'Finished bags' },
   { to: '/materials/value', label: 'What it is worth' },
-  { to: '/materials/files', label: 'Lists in and out' },
+  { to: '/materials/files', label: 'Import and export' },
 ];
 
 const PAGE = 60;
@@ -73,7 +73,7 @@ export default function MaterialsPage() {
             </ButtonLink>
           ))}
           <ButtonLink to="/materials/deliveries" look="quiet">
-            Something came
+            Delivery
           </ButtonLink>
           <ButtonLink to="/materials/buying">To buy</ButtonLink>
         </div>
@@ -314,7 +314,7 @@ function CutNotSewn() {
         <thead>
           <tr>
             <th>Piece</th>
-            <th className="num">There</th>
+            <th className="num">In stock</th>
             <th className="num">Worth</th>
           </tr>
         </thead>

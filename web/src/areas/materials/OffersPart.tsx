@@ -61,7 +61,7 @@ export function OffersPart({ material }: { material: Schemas['MaterialView'] }) 
                     aria-label={`${offer.content.exact} from ${offer.supplier} is no longer sold`}
                     onClick={() => remove.mutate(offer.id)}
                   >
-                    Take out
+                    Remove
                   </button>
                 </td>
               </tr>

@@ -110,7 +110,7 @@ export default function StockTakePage() {
               place === one ? 'border-ink bg-ink text-white' : 'border-line-strong bg-white'
             }`}
           >
-            {one === undefined ? 'Everywhere' : one === '' ? 'No place said' : one}
+            {one === undefined ? 'Everywhere' : one === '' ? 'No place given' : one}
           </button>
         ))}
       </div>

@@ -72,14 +72,14 @@ export function ChannelsPart() {
                 </Button>
                 {!channel.usual && (
                   <Button look="quiet" onClick={() => away.mutate(channel)} disabled={away.isPending}>
-                    {channel.putAway ? 'Take out again' : 'Put away'}
+                    {channel.putAway ? 'Put back in use' : 'Put away'}
                   </Button>
                 )}
               </div>
             </div>
             {channel.former.length > 0 && (
               <details className="mt-1 text-[13px] text-soft">
-                <summary className="min-h-6 cursor-pointer">Terms until now</summary>
+                <summary className="min-h-6 cursor-pointer">Earlier terms</summary>
                 <ul>
                   {channel.former.map((one) => (
                     <li key={one.until + one.says}>

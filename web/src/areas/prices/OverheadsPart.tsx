@@ -73,7 +73,7 @@ function Sheet({ view }: { view: View }) {
               error={on(`lines.${i}.amount`)}
               {...register(`lines.${i}.amount`)}
             />
-            <Button look="quiet" aria-label={`Take line ${i + 1} out`} onClick={() => remove(i)}>
+            <Button look="quiet" aria-label={`Remove line ${i + 1}`} onClick={() => remove(i)}>
               ×
             </Button>
           </div>

@@ -42,7 +42,7 @@ export default function PriceSheetPage() {
       </div>
     );
   }
-  if (!data) return <p className="text-soft">Reckoning …</p>;
+  if (!data) return <p className="text-soft">Calculating …</p>;
   const change = (field: string, value: string) => {
     const next = new URLSearchParams(params);
     next.set(field, value);
@@ -498,8 +498,8 @@ function Seen({ sheet, onLook }: { sheet: Sheet; onLook: (minor: number) => void
 function History({ sheet }: { sheet: Sheet }) {
   if (sheet.history.length === 0) return null;
   return (
-    <section className="sheet px-4 py-3" aria-label="Prices until now">
-      <h2>Prices until now</h2>
+    <section className="sheet px-4 py-3" aria-label="Earlier prices">
+      <h2>Earlier prices</h2>
       <ul className="divide-y divide-line-faint">
         {sheet.history.map((one, i) => (
           <li key={i} className="flex justify-between gap-3 py-1">

@@ -24,7 +24,7 @@ type Channel = Schemas['ChannelView'];
 const PARTS = [
   { key: 'book', name: 'Price book' },
   { key: 'channels', name: 'Channels' },
-  { key: 'schools', name: 'How prices come about' },
+  { key: 'schools', name: 'How prices are worked out' },
 ] as const;
 
 /** The prices of everything in each channel, the channels with their terms, and how prices come about. */
@@ -64,7 +64,7 @@ export default function PricesPage() {
   );
 }
 
-/** How prices come about: from what is wanted to the price, and what an hour bears of a year's overheads. */
+/** How prices are worked out: from what is wanted to the price, and what an hour bears of a year's overheads. */
 function HowPart() {
   return (
     <>
@@ -209,7 +209,7 @@ function BookPart() {
             className="min-h-11 content-center font-semibold text-woad hover:underline"
             to="/materials/files"
           >
-            In from a list
+            Import a list
           </Link>
         </div>
       </div>

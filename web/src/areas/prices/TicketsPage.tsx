@@ -184,7 +184,7 @@ export default function TicketsPage() {
                       <span className="sr-only">Print</span>
                     </th>
                     <th>Bag</th>
-                    <th className="num">There</th>
+                    <th className="num">In stock</th>
                     <th>Tickets</th>
                     <th className="w-[92px]">Print</th>
                     <th className="w-[110px]">Price</th>

@@ -71,7 +71,7 @@ export function WhatIf({ sheet, price }: { sheet: Sheet; price: string }) {
       {isAsked && data && !error && (
         <>
           <p className="mt-2 text-soft" aria-live="polite">
-            {data.changed.length > 0 ? data.changed.join(', ') : 'nothing is otherwise'}; nothing of it is
+            {data.changed.length > 0 ? data.changed.join(', ') : 'nothing is different'}; nothing of it is
             kept.
           </p>
           <table className="listing w-full">
@@ -79,7 +79,7 @@ export function WhatIf({ sheet, price }: { sheet: Sheet; price: string }) {
               <tr>
                 <th />
                 <th className="num">It costs</th>
-                <th className="num">Reckoned</th>
+                <th className="num">Calculated</th>
                 <th className="num">Left at {data.now.price.amount}</th>
                 <th className="num">An hour</th>
               </tr>

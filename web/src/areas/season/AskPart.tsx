@@ -100,11 +100,11 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
       {draft.isChanged && !ask.isPending && <Notice>The plan beside is for what was asked before.</Notice>}
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={ask.isPending}>
-          {ask.isPending ? 'Planning …' : 'Plan anew'}
+          {ask.isPending ? 'Planning …' : 'Plan again'}
         </Button>
         {draft.isChanged && (
           <Button type="button" look="quiet" onClick={draft.giveUp}>
-            Give up changes
+            Discard changes
           </Button>
         )}
       </div>

@@ -51,10 +51,10 @@ export function NumbersPart({ plan, draft }: { plan: Plan; draft: Draft }) {
           <thead>
             <tr>
               <th>Bag</th>
-              <th className="num">There</th>
+              <th className="num">In stock</th>
               <th className="num">Make</th>
               <th>Buyers expected</th>
-              <th className="num">Gone in the end</th>
+              <th className="num">Likely sold</th>
               <th className="num">One more brings</th>
             </tr>
           </thead>

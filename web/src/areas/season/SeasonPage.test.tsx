@@ -145,7 +145,7 @@ describe('what to make', () => {
     await userEvent.type(ask.getByLabelText('Hours for it'), '12');
     await userEvent.click(ask.getByLabelText('on a bad day, too'));
     expect(ask.getByText('The plan beside is for what was asked before.')).toBeVisible();
-    await userEvent.click(ask.getByRole('button', { name: 'Plan anew' }));
+    await userEvent.click(ask.getByRole('button', { name: 'Plan again' }));
     expect(sent.find((one) => one.body)?.body).toEqual({
       ...form,
       fairs: [16, 17],

@@ -14,7 +14,7 @@ export default function SeasonPage() {
   const { data: plan, error } = useSeasonPlan();
   const draft = useDraft<Form>('mardun.season', plan?.form);
   if (error) return <ProblemNotice problem={error} />;
-  if (!plan) return <p className="text-soft">Playing through the coming weeks …</p>;
+  if (!plan) return <p className="text-soft">Planning the coming weeks …</p>;
   return (
     <>
       <header className="mb-3">

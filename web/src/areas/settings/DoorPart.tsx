@@ -50,7 +50,7 @@ export function DoorPart() {
             disabled={open.isPending || (!door.open && !door.hasPassphrase)}
             onClick={() => open.mutate(!door.open)}
           >
-            {door.open ? 'Close the door' : 'Open the door'}
+            {door.open ? 'Keep other devices out' : 'Let other devices in'}
           </Button>
           {door.open && door.addresses.length === 0 && (
             <p className="text-madder">
@@ -59,7 +59,7 @@ export function DoorPart() {
           )}
           {door.devices.length > 0 && (
             <div>
-              <h3 className="font-semibold">Came in</h3>
+              <h3 className="font-semibold">Signed in</h3>
               <ul className="text-[13.5px] text-soft">
                 {door.devices.map((device, i) => (
                   <li key={i} className="break-words">
@@ -109,9 +109,7 @@ function PassphraseForm({ hasOne, onSet }: { hasOne: boolean; onSet: (door: Door
     >
       <div className="w-[320px] max-w-full">
         <TextField
-          label={
-            hasOne ? 'Another passphrase; it sends everybody out' : 'A passphrase, before it can be opened'
-          }
+          label={hasOne ? 'Another passphrase; everybody signs in again' : 'Set a passphrase first'}
           type="password"
           autoComplete="new-password"
           value={passphrase}

@@ -92,10 +92,10 @@ export function MachineList({
           <button
             type="button"
             className="min-h-11 self-center px-2 font-semibold text-madder hover:underline"
-            aria-label={`Take away machine ${i + 1}`}
+            aria-label={`Remove machine ${i + 1}`}
             onClick={() => remove(i)}
           >
-            Take away
+            Remove
           </button>
         </div>
       ))}

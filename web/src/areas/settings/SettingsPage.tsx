@@ -160,7 +160,7 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
         </Group>
         <Group title="Prices">
           <p className="text-soft">
-            How prices come about, and what each way of selling takes, is settled at{' '}
+            How prices are worked out, and what each way of selling takes, is settled at{' '}
             <Link to="/prices" className="font-semibold text-woad hover:underline">
               Prices
             </Link>

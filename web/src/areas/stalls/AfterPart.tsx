@@ -432,7 +432,7 @@ function GoneRow({
         value={gone.note}
         onChange={(event) => onChange({ note: event.target.value })}
       />
-      <Button look="quiet" aria-label={`Take ${name} out`} onClick={onRemove}>
+      <Button look="quiet" aria-label={`Remove ${name}`} onClick={onRemove}>
         ×
       </Button>
       {problem && <span className="w-full text-[13px] text-madder">{problem}</span>}

@@ -42,7 +42,7 @@ export function ChecksPart({ fair }: { fair: Fair }) {
             <button
               type="button"
               className="min-h-11 min-w-11 font-semibold text-soft hover:text-madder"
-              aria-label={`Take “${check.words}” off the list`}
+              aria-label={`Remove “${check.words}” from the list`}
               onClick={() => remove.mutate(check.id)}
             >
               ×

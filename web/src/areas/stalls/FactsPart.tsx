@@ -176,7 +176,7 @@ export function FactsPart({ fair }: { fair: Schemas['FairView'] }) {
               save.reset();
             }}
           >
-            Give up my changes
+            Discard my changes
           </Button>
         )}
       </div>

@@ -85,7 +85,7 @@ export default function FairPage() {
               <SeriesPart fair={fair} />
               <section className="px-1">
                 <Button look="quiet" disabled={remove.isPending} onClick={() => remove.mutate(undefined)}>
-                  Take this fair out of the book
+                  Remove this fair
                 </Button>
                 {remove.problem && (
                   <div className="mt-2">

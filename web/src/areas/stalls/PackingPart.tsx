@@ -56,7 +56,7 @@ export function PackingPart({ fairId }: { fairId: number }) {
               <tr>
                 <th>Packed</th>
                 <th>Bag</th>
-                <th className="num">There are</th>
+                <th className="num">In stock</th>
                 <th className="num">Take</th>
                 <th>Box</th>
                 <th className="num">Price there</th>

@@ -32,6 +32,9 @@ export default function StallsPage() {
           <ButtonLink look="quiet" to="/batches/what-to-make">
             What to make
           </ButtonLink>
+          <ButtonLink look="quiet" to="/stalls/orders">
+            Private orders
+          </ButtonLink>
           <ButtonLink look="quiet" to="/stalls/online">
             Online shop
           </ButtonLink>
@@ -48,7 +51,7 @@ export default function StallsPage() {
         </section>
       )}
       {coming.data && coming.data.length > 0 && (
-        <section className="mb-4 grid gap-3 lg:grid-cols-2" aria-label="Fairs ahead">
+        <section className="mb-4 grid gap-3 lg:grid-cols-2" aria-label="Coming fairs">
           {coming.data.map((fair) => (
             <Ahead key={fair.id} fair={fair} />
           ))}
@@ -56,9 +59,9 @@ export default function StallsPage() {
       )}
       {past.error && <ProblemNotice problem={past.error} />}
       {past.items && (past.items.length > 0 || find !== '') && (
-        <section className="sheet overflow-x-auto px-4 py-2" aria-label="Fairs that were">
+        <section className="sheet overflow-x-auto px-4 py-2" aria-label="Past fairs">
           <div className="flex flex-wrap items-center justify-between gap-3 py-1">
-            <h2>Fairs that were</h2>
+            <h2>Past fairs</h2>
             <input
               type="search"
               className="field !w-[220px]"

@@ -7,7 +7,7 @@ const SAYS: Record<Phase, string> = {
   setting: 'setting up',
   working: 'this one',
   paused: 'paused',
-  idle: 'the clock stands',
+  idle: 'the clock is stopped',
 };
 
 /** The clock of an operation, and what is touched most: start, count, take back, slip, note. */
@@ -86,7 +86,7 @@ export function ClockColumn({
       </div>
       {turn.passive.seconds > 0 && (
         <BigButton look="quiet" onPress={onWait}>
-          It waits {turn.passive.text}
+          Leave it to wait {turn.passive.text}
         </BigButton>
       )}
       <p aria-live="polite" className="min-h-6 text-center text-soft">

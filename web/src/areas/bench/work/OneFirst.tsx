@@ -22,10 +22,10 @@ export function OneFirst({ view, onDone }: { view: WorkView; onDone: () => void 
                 to={`/designs/${design}?tab=ask`}
                 className="inline-flex min-h-14 items-center px-2 text-lg font-semibold text-woad hover:underline"
               >
-                It came out otherwise …
+                It came out different …
               </Link>
             )}
-            <BigButton onPress={() => goOn.mutate(undefined)}>It is right: the others go on</BigButton>
+            <BigButton onPress={() => goOn.mutate(undefined)}>It is right: go on with the others</BigButton>
           </span>
         )}
         {goOn.problem && <span className="block">{goOn.problem.message}</span>}

@@ -43,10 +43,10 @@ function SlipList({
               </span>
               <Button
                 look="quiet"
-                aria-label={`It was none: ${slip.stepName}${slip.reason && `, ${slip.reason}`}`}
+                aria-label={`Not a slip: ${slip.stepName}${slip.reason && `, ${slip.reason}`}`}
                 onClick={() => onWithdraw(slip)}
               >
-                It was none
+                Not a slip
               </Button>
             </div>
             {slip.cutAgain.map((says) => (

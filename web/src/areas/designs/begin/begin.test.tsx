@@ -6,7 +6,7 @@ import type { Schemas } from '../../../api/client';
 import { design, server, sizeSheet } from '../../../ui/fixtures.test.helper';
 import { rendered } from '../../../ui/rendered.test.helper';
 import { editor } from '../editing.test.helper';
-import { MadeTab } from '../MadeTab';
+import { PartsTab } from '../PartsTab';
 import { onPaper } from './brief';
 import BriefPage from './BriefPage';
 import KindsPage from './KindsPage';
@@ -14,6 +14,8 @@ import KindsPage from './KindsPage';
 const lining: Schemas['ChoiceView'] = {
   choice: 'LINING',
   words: 'Lining',
+  part: 'LINING',
+  partWords: 'Lining',
   chosen: 'UNLINED',
   options: [
     { option: 'LINED', words: 'same size', sentence: 'Cut like the outer.' },
@@ -23,6 +25,8 @@ const lining: Schemas['ChoiceView'] = {
 const pocket: Schemas['ChoiceView'] = {
   choice: 'POCKET',
   words: 'Pocket inside',
+  part: 'POCKETS',
+  partWords: 'Pockets',
   chosen: 'NO_POCKET',
   options: [
     { option: 'NO_POCKET', words: 'none', sentence: 'Nothing inside.' },
@@ -33,7 +37,7 @@ const pocket: Schemas['ChoiceView'] = {
 const draft: Schemas['DraftView'] = {
   kind: 'Boxed zip pouch',
   document: design({}),
-  sheet: { sizes: [sizeSheet('one size', {})], canBeSewn: true, times: [], cloths: [] },
+  sheet: { sizes: [sizeSheet('one size', {})], canBeSewn: true, times: [], cloths: [], parts: [] },
   choices: [lining, pocket],
   measures: [
     { symbol: 'width', label: 'Width at the base', value: '8 in', asked: true, isLength: true },
@@ -192,7 +196,7 @@ describe('the choices of a design', () => {
         kept: ['“Zip”: its length was changed by hand, so it stays as it is.'],
       },
     });
-    const { current } = editor(<MadeTab />, start);
+    const { current } = editor(<PartsTab />, start);
     await userEvent.click(await screen.findByRole('radio', { name: 'same size' }));
     expect(await screen.findByText(/its length was changed by hand/)).toBeVisible();
     expect(current.document.note).toBe('lined');

@@ -66,17 +66,14 @@ export function DecisionPart({ quote, isChanged }: { quote: Quote; isChanged: bo
           <ProblemNotice problem={openAgain.problem} />
         </>
       )}
-      {quote.order && <Ordered quote={quote} order={quote.order} />}
+      {quote.order && <Ordered order={quote.order} />}
       {asking === 'accept' && <AcceptPanel quote={quote} onClose={() => setAsking(undefined)} />}
       {asking === 'decline' && <DeclinePanel quote={quote} onClose={() => setAsking(undefined)} />}
     </section>
   );
 }
 
-function Ordered({ quote, order }: { quote: Quote; order: Schemas['CustomerOrderView'] }) {
-  const pay = useSend((paid: boolean) =>
-    api.post<Quote>(`/api/quotes/${quote.id}/deposit`, { version: order.version, paid }),
-  );
+function Ordered({ order }: { order: Schemas['CustomerOrderView'] }) {
   return (
     <div className="space-y-1 border-t border-dashed border-line-strong pt-2">
       <p>
@@ -85,28 +82,22 @@ function Ordered({ quote, order }: { quote: Quote; order: Schemas['CustomerOrder
       {order.lines.map((line, i) => (
         <p key={i}>{line}</p>
       ))}
-      {order.batchId !== undefined && (
+      <div className="flex gap-4">
         <Link
           className="inline-block min-h-6 font-semibold text-woad hover:underline"
-          to={`/batches/${order.batchId}`}
+          to={`/stalls/orders/${order.id}`}
         >
-          Batch {order.batchId}
+          To the order
         </Link>
-      )}
-      {order.deposit.minor > 0 && (
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={order.depositPaidOn !== undefined}
-            disabled={pay.isPending}
-            onChange={(event) => pay.mutate(event.target.checked)}
-          />
-          Deposit of {order.deposit.amount}{' '}
-          {order.depositPaidOn ? `paid on ${fullDay(order.depositPaidOn)}` : 'is paid'}
-        </label>
-      )}
-      <ProblemNotice problem={pay.problem} />
+        {order.batchId !== undefined && (
+          <Link
+            className="inline-block min-h-6 font-semibold text-woad hover:underline"
+            to={`/batches/${order.batchId}`}
+          >
+            Batch {order.batchId}
+          </Link>
+        )}
+      </div>
     </div>
   );
 }

@@ -172,7 +172,7 @@ export function QuoteLine({
       )}
       {isOpen && onRemove && (
         <Button look="quiet" className="mt-2" onClick={onRemove}>
-          Take this bag out
+          Remove this bag
         </Button>
       )}
     </section>

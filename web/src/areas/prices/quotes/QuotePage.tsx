@@ -212,7 +212,7 @@ function Typed({
           ))}
           {isOpen && form.lines.length < 20 && (
             <Button look="quiet" onClick={() => changeLines((lines) => [...lines, NEW_LINE])}>
-              Another bag
+              Add a bag
             </Button>
           )}
           <section className="sheet px-4 py-3">
@@ -261,7 +261,7 @@ function Typed({
               </Button>
               {draft.isChanged && (
                 <Button look="quiet" onClick={draft.giveUp}>
-                  {quote ? 'Give up changes' : 'Empty the form'}
+                  {quote ? 'Discard changes' : 'Empty the form'}
                 </Button>
               )}
             </div>

@@ -145,7 +145,7 @@ describe('the online shop', () => {
   it('says so while nobody looks after it', async () => {
     shown(shop({ connected: false, open: [] }));
     rendered(<OnlinePage />);
-    expect(await screen.findByText('The shop isn’t looked after')).toBeVisible();
+    expect(await screen.findByText('The shop isn’t connected')).toBeVisible();
     expect(screen.queryByRole('region', { name: 'To be posted' })).toBeNull();
   });
 });

@@ -39,7 +39,7 @@ export default function OnlinePage() {
         </div>
         {shop.connected && (
           <Button look="quiet" disabled={look.isPending} onClick={() => look.mutate(undefined)}>
-            Look now
+            Check now
           </Button>
         )}
       </header>
@@ -50,7 +50,7 @@ export default function OnlinePage() {
       )}
       {!shop.connected && (
         <section className="sheet mb-4 max-w-[720px] p-5">
-          <h2>The shop isn’t looked after</h2>
+          <h2>The shop isn’t connected</h2>
           <p className="text-soft">
             Once it is, orders come by themselves, bags are put aside for them, the shop is told what is left,
             and its payouts are held against its orders.
@@ -86,7 +86,7 @@ export default function OnlinePage() {
             checked={shop.connected}
             onChange={(event) => link.mutate({ connected: event.target.checked, channelId: shop.channelId })}
           />
-          Look after it
+          Connect the shop
         </label>
         {link.problem && <ProblemNotice problem={link.problem} />}
       </section>

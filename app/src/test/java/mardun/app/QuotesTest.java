@@ -241,9 +241,9 @@ class QuotesTest {
         assertThat(minor(order.get("total"))).isEqualTo(12 * agreed);
         assertThat(order.hasNonNull("depositPaidOn")).isFalse();
         JsonNode paid = bench.ok(APP.post(
-                "/api/quotes/" + quote.get("id").asLong() + "/deposit",
+                "/api/orders/" + order.get("id").asLong() + "/deposit",
                 Map.of("version", order.get("version").asLong(), "paid", true)));
-        assertThat(paid.get("order").get("depositPaidOn").asString())
+        assertThat(paid.get("depositPaidOn").asString())
                 .isEqualTo(LocalDate.now().toString());
         assertThat(APP.post(path, accept(accepted, 1, "6")).detail()).contains("was accepted");
     }

@@ -203,14 +203,14 @@ class BeginJourneyTest {
 
     /** The choices stay choices: other handles, and back, without losing what was changed meanwhile. */
     private static void changesItsHandles(Page page) {
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("How it is made"))
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
                 .click();
         option(page, "Handles", "webbing").click();
         assertThat(region(page, "Pieces")).not().containsText("Handle, folded in four");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Trims, notions"))
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Trims"))
                 .click();
         assertThat(page.getByRole(AriaRole.TABPANEL)).containsText("Handle, webbing");
-        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("How it is made"))
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Parts"))
                 .click();
         option(page, "Handles", "folded in four").click();
         assertThat(region(page, "Pieces")).containsText("Handle, folded in four");

@@ -139,7 +139,7 @@ class CuttingJourneyTest {
         page.getByRole(AriaRole.LINK, region("New batch")).click();
         page.getByLabel("Design", new Page.GetByLabelOptions().setExact(true)).selectOption("Avocet glasses case");
         page.getByLabel("Outer cloth").selectOption("Moss felt · 40");
-        press(page, "Keep this plan");
+        press(page, "Save this plan");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cutting sheet"))
                 .click();
         assertThat(page.getByRole(AriaRole.REGION, region("Cuts in order"))).isVisible();

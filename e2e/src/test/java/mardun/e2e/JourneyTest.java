@@ -218,7 +218,7 @@ class JourneyTest {
         page.keyboard().press("Escape");
         page.getByLabel("My own price").fill("24,50");
         assertThat(ticket).containsText("24.50");
-        press(page, "Keep this plan");
+        press(page, "Save this plan");
         assertThat(page.getByText("Batch 1")).isVisible();
     }
 
@@ -265,7 +265,7 @@ class JourneyTest {
         Locator cutList = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut list"));
         assertThat(cutList).containsText(maker.panel + " ×");
         assertThat(cutList).containsText("lines 1, 2");
-        press(page, "Keep this plan");
+        press(page, "Save this plan");
         press(page, "Cut it");
         press(page, "It is cut");
         press(page, "Bags are finished");

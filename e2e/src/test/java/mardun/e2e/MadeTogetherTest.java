@@ -98,7 +98,7 @@ class MadeTogetherTest {
         assertThat(page.getByLabel("Ticket for one unit")).containsText("Knot gift bag, small · Slate canvas");
         press(page, "The whole batch");
         assertThat(page.getByLabel("Ticket for the whole batch")).containsText("10 bags");
-        press(page, "Keep this plan");
+        press(page, "Save this plan");
         assertThat(page.getByRole(AriaRole.BUTTON, named("Cut it"))).isVisible();
         page.reload();
         assertThat(field(table, "Knot gift bag, small in Slate canvas")).hasValue("4");

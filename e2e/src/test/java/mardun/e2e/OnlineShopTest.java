@@ -38,7 +38,7 @@ class OnlineShopTest {
         assertThat(Barriers.on(page)).isEmpty();
         int before = open.count();
         page.getByText("Somebody orders").click();
-        button(page, "Look now").click();
+        button(page, "Check now").click();
         page.waitForCondition(() -> open.count() == before + 1);
         Locator order = open.last();
         String number = order.getByRole(AriaRole.HEADING).innerText().replaceAll("(?s)^(S-\\d+).*", "$1");
@@ -51,7 +51,7 @@ class OnlineShopTest {
                 .containsText("arrived");
         page.getByText("It pays out", new Page.GetByTextOptions().setExact(true))
                 .click();
-        button(page, "Look now").click();
+        button(page, "Check now").click();
         Locator row = answered.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText(number));
         assertThat(row).containsText("paid out");
         button(page, number + " came back").click();

@@ -142,7 +142,7 @@ class PaperPatternTest {
     @Test
     @Order(4)
     void theFirstOneCameOutDifferentAndMardunSaysWhy() {
-        tab("Ask");
+        tab("Questions");
         page.getByLabel("Base, as sewn").fill("21,5");
         page.getByLabel("Height, as sewn").fill("30,5");
         page.getByLabel("Depth, as sewn").fill("12,5");

@@ -89,14 +89,14 @@ class ScreensTest {
         "/materials/cut, Eider hand warmer",
         "/materials/buying, All together",
         "/batches, On the go",
-        "/batches/new, Keep this plan",
+        "/batches/new, Save this plan",
         "/batches/4, Order of work",
         "/batches/6, Cut list",
         "/batches/8, Made together",
         "/batches/6/cutting, Cuts in order",
         "/batches/5/gather, The batch as a whole",
         "/batches/2/tally, 'Minutes, planned and true'",
-        "/stalls, Fairs that were",
+        "/stalls, Past fairs",
         "/stalls/15, To bring and to ask",
         "/stalls/online, Offered online",
         "/batches/what-to-make, come of making",
@@ -136,7 +136,8 @@ class ScreensTest {
     @Test
     void noPartOfADesignHasABarrier() {
         page.navigate(APP.url("/designs/5"));
-        for (String tab : List.of("Pieces", "Put together", "Trims, notions", "Steps", "Checks", "Ask", "About")) {
+        for (String tab :
+                List.of("Parts", "Pieces", "Put together", "Trims", "Steps", "Checks", "Questions", "About")) {
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(tab))
                     .click();
             assertThat(page.getByRole(AriaRole.TABPANEL)).isVisible();
@@ -171,7 +172,7 @@ class ScreensTest {
         tabTo("One more");
         page.keyboard().press("Enter");
         assertThat(units).hasValue(Integer.toString(usual + 1));
-        tabTo("Keep this plan");
+        tabTo("Save this plan");
         page.keyboard().press("Enter");
         assertThat(page.getByText(Pattern.compile("^Batch \\d+"))).isVisible();
         page.keyboard().press("?");

@@ -42,7 +42,7 @@ class ScreenshotsTest {
             Page season = open(app, "/batches/what-to-make", "come of making");
             season.getByLabel("Hours for it").fill("24");
             season.getByLabel("Hours for it").press("Enter");
-            assertThat(season.getByText("Give up changes")).not().isVisible();
+            assertThat(season.getByText("Discard changes")).not().isVisible();
             save(season, "what-to-make");
             Page work = open(app, "/bench/work/4", "Before you sit down");
             work.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read, and on"))

@@ -31,8 +31,8 @@ class SeasonJourneyTest {
         Locator plan = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The plan"));
         assertThat(plan).containsText("come of making");
         page.getByLabel("Hours for it").pressSequentially("30");
-        button(page, "Plan anew").click();
-        assertThat(button(page, "Give up changes")).not().isVisible();
+        button(page, "Plan again").click();
+        assertThat(button(page, "Discard changes")).not().isVisible();
         assertThat(button(page, "Planning")).not().isVisible();
         assertThat(Barriers.on(page)).isEmpty();
         button(page, "Show the other").click();

@@ -153,7 +153,7 @@ class StockJourneyTest {
         String units = first.first().locator("div").first().innerText().split("\\s")[0];
         first.first().getByText("Plan it").click();
         assertThat(page.getByLabel("How many", exact())).hasValue(units);
-        assertThat(page.getByText("Keep this plan")).isVisible();
+        assertThat(page.getByText("Save this plan")).isVisible();
         page.context().close();
     }
 
@@ -203,7 +203,7 @@ class StockJourneyTest {
     }
 
     private static void bring(Page page, String csv) {
-        page.getByLabel("Bring in Materials")
+        page.getByLabel("Import Materials")
                 .setInputFiles(new FilePayload("materials.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
     }
 

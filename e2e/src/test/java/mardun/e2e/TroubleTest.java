@@ -85,7 +85,7 @@ class TroubleTest {
                 .isVisible();
         assertThat(cutList).containsText(" in ×");
         assertThat(cutList.innerText()).isEqualTo(before);
-        press(page, "What is other");
+        press(page, "What is different");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("7/16");
         press(page, "Take the change over");
         assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
@@ -162,7 +162,7 @@ class TroubleTest {
     }
 
     private static void bring(Page page, String list, String csv) {
-        page.getByLabel("Bring in " + list)
+        page.getByLabel("Import " + list)
                 .setInputFiles(new FilePayload("list.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
     }
 

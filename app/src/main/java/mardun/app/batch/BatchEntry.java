@@ -31,6 +31,7 @@ import mardun.core.batch.PiecesMoved;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Batches as they are typed: begun, changed, given up again. */
@@ -110,6 +111,14 @@ public class BatchEntry {
                 throw RefusedException.conflict(
                         "This batch is finished; it stays as it is, so that its figures can be trusted.");
         }
+        repository.saveAndFlush(batch);
+    }
+
+    /** What a batch is for is called otherwise, whatever stage it is in; inside the caller's transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void rename(BatchId id, String forWhat) {
+        Batch batch = batches.forChange(id);
+        batch.wantedFor(batch.dueOn(), forWhat);
         repository.saveAndFlush(batch);
     }
 

@@ -1,16 +1,26 @@
 package mardun.app.demo;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.channel.Channels;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
+import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.quote.CustomerOrderViews.CustomerOrderView;
+import mardun.app.quote.CustomerOrderViews.DepositForm;
+import mardun.app.quote.CustomerOrderViews.OrderNoteForm;
+import mardun.app.quote.OrderService;
+import mardun.app.quote.QuoteAcceptance;
 import mardun.app.quote.QuoteService;
+import mardun.app.quote.QuoteViews.AcceptForm;
 import mardun.app.quote.QuoteViews.DeclineForm;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import mardun.app.quote.QuoteViews.QuoteLineForm;
@@ -26,12 +36,25 @@ import org.springframework.stereotype.Component;
 class DemoQuotes {
 
     private final QuoteService quotes;
+    private final QuoteAcceptance acceptance;
+    private final OrderService orders;
+    private final DemoBatches batches;
     private final DesignService designs;
     private final Channels channels;
     private final TravellingClock clock;
 
-    DemoQuotes(QuoteService quotes, DesignService designs, Channels channels, TravellingClock clock) {
+    DemoQuotes(
+            QuoteService quotes,
+            QuoteAcceptance acceptance,
+            OrderService orders,
+            DemoBatches batches,
+            DesignService designs,
+            Channels channels,
+            TravellingClock clock) {
         this.quotes = quotes;
+        this.acceptance = acceptance;
+        this.orders = orders;
+        this.batches = batches;
         this.designs = designs;
         this.channels = channels;
         this.clock = clock;
@@ -70,6 +93,35 @@ class DemoQuotes {
                     line(ids.get("Tern tote"), "12", "24", "the choir’s name on the label")));
             quotes.give(choir, new QuoteStep(quotes.get(choir).form().version()));
         });
+        orderFobs(today, ids.get("Puffin key fob"));
+    }
+
+    /** An order whose bags are made and wait to be fetched. */
+    private void orderFobs(LocalDate today, DesignId fob) {
+        List<Long> made = new ArrayList<>();
+        clock.on(today.minusDays(20), () -> {
+            long asked = quotes.begin(form(
+                    "Slipway nursery", today.plusDays(4), Favour.NONE, "", line(fob, "6", "", "one for each helper")));
+            quotes.give(asked, new QuoteStep(quotes.get(asked).form().version()));
+            acceptance.accept(
+                    asked,
+                    new AcceptForm(UUID.randomUUID(), quotes.get(asked).form().version(), 1, List.of("6")));
+            made.add(orderOf(asked).id());
+        });
+        long order = made.get(0);
+        clock.on(today.minusDays(18), () -> {
+            orders.payDeposit(order, new DepositForm(orders.get(order).version(), true));
+            orders.note(
+                    order,
+                    new OrderNoteForm(UUID.randomUUID(), "Rang: wants to fetch them after their party on Friday."));
+        });
+        BatchId batch = orders.get(order).batchId();
+        batches.cut(today.minusDays(15), batch);
+        batches.finish(today.minusDays(13), batch, new DoneForm(1, "6", "", ""));
+    }
+
+    private CustomerOrderView orderOf(long quote) {
+        return Objects.requireNonNull(quotes.get(quote).order());
     }
 
     private QuoteForm form(String who, LocalDate by, Favour favour, String note, QuoteLineForm line) {

@@ -24,6 +24,7 @@ import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignViews.ArrangedSizes;
+import mardun.app.design.DesignViews.BagPartView;
 import mardun.app.design.DesignViews.ChangedDesign;
 import mardun.app.design.DesignViews.DesignLine;
 import mardun.app.design.DesignViews.DesignName;
@@ -70,6 +71,7 @@ import mardun.core.batch.BatchPlan;
 import mardun.core.batch.BatchPlan.LinePlan;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Supply;
+import mardun.core.design.BagParts;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
@@ -591,6 +593,9 @@ public class DesignService implements UsesMaterials {
                                 .map(look -> new PictureView.PictureCloth(
                                         slot.key(), look.colour(), look.print(), look.repeatMm()))
                                 .stream())
+                        .toList(),
+                BagParts.of(design).entrySet().stream()
+                        .map(part -> BagPartView.of(part.getKey(), part.getValue()))
                         .toList());
     }
 

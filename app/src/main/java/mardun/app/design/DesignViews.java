@@ -17,6 +17,8 @@ import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
 import mardun.core.construction.BoxingSchool;
+import mardun.core.design.BagPart;
+import mardun.core.design.BagParts;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Mark;
 import mardun.core.design.Role;
@@ -178,9 +180,34 @@ public final class DesignViews {
      *
      * @param times how long the steps take of which something was measured
      * @param cloths how the materials look that usually fill its slots
+     * @param parts the parts that the bag has
      */
     public record DesignSheet(
-            List<SizeSheet> sizes, boolean canBeSewn, List<StepTime> times, List<PictureCloth> cloths) {}
+            List<SizeSheet> sizes,
+            boolean canBeSewn,
+            List<StepTime> times,
+            List<PictureCloth> cloths,
+            List<BagPartView> parts) {}
+
+    /**
+     * A part of the bag with what belongs to it.
+     *
+     * @param letters of its pieces and trims
+     * @param slots what it is made of
+     * @param symbols the measurements that are for it alone
+     */
+    public record BagPartView(
+            BagPart part, String words, List<String> letters, List<String> slots, List<String> symbols) {
+
+        static BagPartView of(BagPart part, BagParts.Belongings its) {
+            return new BagPartView(
+                    part,
+                    part.words(),
+                    List.copyOf(its.letters()),
+                    List.copyOf(its.slots()),
+                    List.copyOf(its.symbols()));
+        }
+    }
 
     /**
      * How long a step takes, by what was measured and what was guessed.

@@ -94,7 +94,7 @@ final class DocumentComparison {
     }
 
     /**
-     * What is other, part by part.
+     * What is different, part by part.
      *
      * @param materialNames what a material is called
      */
@@ -189,7 +189,7 @@ final class DocumentComparison {
         return key.length() > LONGEST_LETTER ? name : key + " " + name;
     }
 
-    /** What is other in a value, into its own fields where it has any. */
+    /** What is different in a value, into its own fields where it has any. */
     private void fields(String name, JsonNode was, JsonNode is, List<FieldDifference> changed) {
         if (Objects.equals(text(name, was), text(name, is))) {
             return;

@@ -5,8 +5,10 @@ import java.util.Optional;
 import java.util.function.Function;
 import mardun.app.material.ClothLook;
 import mardun.app.material.Print;
+import mardun.core.design.BagPart;
 import mardun.core.picture.BagPicture;
 import mardun.core.picture.BagPicture.Frame;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A finished bag to be drawn, in millimetres: its parts from the back to the front, and what each slot is filled with.
@@ -18,13 +20,20 @@ public record PictureView(double width, double height, List<PicturePart> parts, 
     /**
      * A part of the picture.
      *
+     * @param of the part of the bag that it belongs to; absent in quotes that were given before it was known
      * @param path an SVG path
      * @param frame an SVG matrix: how the cloth's print lies
      * @param stroke how wide a strip is
      * @param shade from 0 in full light to 1
      */
     public record PicturePart(
-            BagPicture.Look look, String path, String slot, List<Double> frame, double stroke, double shade) {}
+            BagPicture.Look look,
+            @Nullable BagPart of,
+            String path,
+            String slot,
+            List<Double> frame,
+            double stroke,
+            double shade) {}
 
     /** @param repeatMm after how many millimetres the print comes again; 0 where nobody said */
     public record PictureCloth(String slot, String colour, Print print, double repeatMm) {}
@@ -50,6 +59,7 @@ public record PictureView(double width, double height, List<PicturePart> parts, 
         Frame frame = part.frame();
         return new PicturePart(
                 part.look(),
+                part.of(),
                 part.path(),
                 part.slot(),
                 List.of(

@@ -41,7 +41,7 @@ class RevisionController {
         return designs.revision(id, number);
     }
 
-    /** What is other in a revision than in an earlier one. */
+    /** What is different in a revision than in an earlier one. */
     @GetMapping("/{from}/to/{to}")
     RevisionComparison compareDesignRevisions(@PathVariable DesignId id, @PathVariable int from, @PathVariable int to) {
         return revisions.compare(id, from, to);

@@ -95,7 +95,7 @@ class RevisionService {
         return json.readValue(revision.document(), DesignDocument.class);
     }
 
-    /** What is other in one revision than in another. */
+    /** What is different in one revision than in another. */
     @Transactional(readOnly = true)
     public RevisionComparison compare(DesignId id, int from, int to) {
         DesignDocument before = designs.revision(id, from).document();

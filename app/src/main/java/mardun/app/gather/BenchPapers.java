@@ -89,7 +89,7 @@ class BenchPapers {
                 .collect(Collectors.groupingBy(GatherItem::place, LinkedHashMap::new, Collectors.toList()));
         byPlace.forEach((place, items) -> {
             html.append("<h2>")
-                    .append(Paper.plain(place.isBlank() ? "No place said" : place))
+                    .append(Paper.plain(place.isBlank() ? "No place given" : place))
                     .append("</h2><table>");
             items.forEach(item -> row(
                     html,

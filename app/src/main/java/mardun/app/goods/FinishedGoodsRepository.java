@@ -15,6 +15,14 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
 
     List<FinishedGoods> findByBatchId(BatchId batchId);
 
+    /** So many good bags came of a batch. */
+    record Made(BatchId batchId, long units) {}
+
+    @Query("""
+            select new mardun.app.goods.FinishedGoodsRepository$Made(g.batchId, sum(g.units)) from FinishedGoods g
+            where g.batchId in :batches and g.quality = mardun.app.goods.Quality.GOOD group by g.batchId""")
+    List<Made> madeIn(Collection<BatchId> batches);
+
     /**
      * Goods whose design, size or cloth holds what was typed, of which any are left, the latest first.
      *

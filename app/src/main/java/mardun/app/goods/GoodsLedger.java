@@ -4,11 +4,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import mardun.app.id.BatchId;
 import mardun.core.money.Apportionment;
 import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Component;
@@ -52,6 +54,25 @@ public class GoodsLedger {
 
     /** So many bags of a kind came, or went where they are below zero; moving from place to place is neither. */
     public record Change(String kind, Instant at, int units) {}
+
+    /** How many good bags some batches gave. */
+    @Transactional(readOnly = true)
+    public Map<BatchId, Integer> madeIn(Collection<BatchId> batches) {
+        return batches.isEmpty()
+                ? Map.of()
+                : goods.madeIn(batches).stream()
+                        .collect(Collectors.toMap(
+                                FinishedGoodsRepository.Made::batchId, made -> Math.toIntExact(made.units())));
+    }
+
+    /** The bags that a batch gave, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<GoodsLot> ofBatch(BatchId batch) {
+        return byKind(goods.findByBatchId(batch)).values().stream()
+                .flatMap(List::stream)
+                .sorted(Comparator.comparing(GoodsLot::id))
+                .toList();
+    }
 
     /** All that came and went since a moment. */
     @Transactional(readOnly = true)

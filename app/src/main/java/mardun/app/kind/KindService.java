@@ -208,6 +208,8 @@ public class KindService {
                 .map(offer -> new ChoiceView(
                         offer.getKey(),
                         offer.getKey().words(),
+                        offer.getKey().part(),
+                        offer.getKey().part().words(),
                         chosen.get(offer.getKey()),
                         offer.getValue().stream()
                                 .map(option -> new OptionView(

@@ -10,6 +10,7 @@ import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.PictureView;
 import mardun.app.id.MaterialId;
+import mardun.core.design.BagPart;
 import mardun.core.kind.Choice;
 import mardun.core.kind.Kind;
 import mardun.core.kind.Known;
@@ -97,8 +98,14 @@ public final class KindViews {
             String per,
             String width) {}
 
-    /** A choice of a kind and what it came to. */
-    public record ChoiceView(Choice choice, String words, Option chosen, List<OptionView> options) {}
+    /**
+     * A choice of a kind and what it came to.
+     *
+     * @param part the part of the bag that it decides about
+     * @param partWords what that is called
+     */
+    public record ChoiceView(
+            Choice choice, String words, BagPart part, String partWords, Option chosen, List<OptionView> options) {}
 
     /** @param notWith which other chosen option it can't be together with; absent where it is offered */
     public record OptionView(

@@ -3,6 +3,8 @@ package mardun.app.quote;
 import jakarta.persistence.Column;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -12,7 +14,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import mardun.app.id.BatchId;
+import mardun.app.id.ChannelId;
+import mardun.app.problem.RefusedException;
+import mardun.core.selling.Tender;
 import org.jspecify.annotations.Nullable;
 
 /** What a customer has ordered. */
@@ -28,34 +34,57 @@ class CustomerOrder {
 
     private Long quoteId;
     private int quoteNumber;
-    private BatchId batchId;
+    private @Nullable BatchId batchId;
+    private @Nullable ChannelId channelId;
     private Instant madeAt;
     private String who;
     private String reach;
-    private LocalDate dueOn;
+    private @Nullable LocalDate dueOn;
     private long totalMinor;
     private long depositMinor;
-    private LocalDate depositPaidOn;
+    private @Nullable LocalDate depositPaidOn;
+    private boolean depositKept;
+
+    @Enumerated(EnumType.STRING)
+    private OrderState state;
+
+    private @Nullable LocalDate closedOn;
+    private String reason;
+    private @Nullable UUID saleId;
+
+    @Enumerated(EnumType.STRING)
+    private @Nullable Tender tender;
+
+    private @Nullable Long paidMinor;
+    private boolean forgotten;
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
     @Convert(converter = OrderedLines.class)
-    private List<String> lines;
+    private List<OrderedLine> lines;
 
     protected CustomerOrder() {}
 
+    /**
+     * An order as it was agreed.
+     *
+     * @param quoteNumber the version of the quote that was taken
+     * @param channelId through which it is sold; absent for the usual one
+     */
     CustomerOrder(
             long quoteId,
             int quoteNumber,
+            @Nullable ChannelId channelId,
             Instant madeAt,
             String who,
             String reach,
             @Nullable LocalDate dueOn,
             long totalMinor,
             long depositMinor,
-            List<String> lines) {
+            List<OrderedLine> lines) {
         this.quoteId = quoteId;
         this.quoteNumber = quoteNumber;
+        this.channelId = channelId;
         this.madeAt = madeAt;
         this.who = who;
         this.reach = reach;
@@ -63,6 +92,8 @@ class CustomerOrder {
         this.totalMinor = totalMinor;
         this.depositMinor = depositMinor;
         this.lines = List.copyOf(lines);
+        this.state = OrderState.AGREED;
+        this.reason = "";
     }
 
     /** It is made in a batch. */
@@ -72,7 +103,71 @@ class CustomerOrder {
 
     /** Its deposit was paid on a day; absent where it wasn't after all. */
     void depositPaid(@Nullable LocalDate on) {
+        refuseUnless(OrderState.AGREED);
         depositPaidOn = on;
+    }
+
+    /** The customer has the bags, and has paid so much for all of them, with what was paid before. */
+    void handOver(UUID sale, LocalDate on, Tender by, long paid) {
+        refuseUnless(OrderState.AGREED);
+        state = OrderState.HANDED_OVER;
+        saleId = sale;
+        closedOn = on;
+        tender = by;
+        paidMinor = paid;
+    }
+
+    /** Nothing came of it; a deposit that was paid was given back or kept. */
+    void cancel(LocalDate on, String why, boolean keepsDeposit) {
+        refuseUnless(OrderState.AGREED);
+        state = OrderState.CANCELLED;
+        closedOn = on;
+        reason = why;
+        depositKept = keepsDeposit && depositPaidOn != null;
+    }
+
+    /** What was said to have become of it was wrong: it is open again. */
+    void openAgain() {
+        if (state == OrderState.AGREED) {
+            throw RefusedException.conflict("This order is open already.");
+        }
+        if (forgotten) {
+            throw RefusedException.conflict("Whose order this was is forgotten, so it stays closed.");
+        }
+        state = OrderState.AGREED;
+        closedOn = null;
+        reason = "";
+        saleId = null;
+        tender = null;
+        paidMinor = null;
+        depositKept = false;
+    }
+
+    /** Who ordered it, and how to reach them, is kept no longer; the figures stay. */
+    void forget() {
+        if (state == OrderState.AGREED) {
+            throw RefusedException.conflict(
+                    "This order is still open, so who it is for is needed. Hand it over or cancel it first.");
+        }
+        who = "";
+        reach = "";
+        reason = "";
+        lines = lines.stream().map(OrderedLine::forgotten).toList();
+        forgotten = true;
+    }
+
+    /** @throws RefusedException if something became of it already */
+    void refuseUnlessOpen() {
+        refuseUnless(OrderState.AGREED);
+    }
+
+    private void refuseUnless(OrderState wanted) {
+        if (state != wanted) {
+            throw RefusedException.conflict(
+                    state == OrderState.HANDED_OVER
+                            ? "This order was handed over already. Open it again first."
+                            : "This order was cancelled. Open it again first.");
+        }
     }
 
     long id() {
@@ -83,6 +178,10 @@ class CustomerOrder {
         return version;
     }
 
+    long quoteId() {
+        return quoteId;
+    }
+
     int quoteNumber() {
         return quoteNumber;
     }
@@ -91,8 +190,24 @@ class CustomerOrder {
         return Optional.ofNullable(batchId);
     }
 
+    Optional<ChannelId> channelId() {
+        return Optional.ofNullable(channelId);
+    }
+
+    Instant madeAt() {
+        return madeAt;
+    }
+
     String who() {
         return who;
+    }
+
+    String reach() {
+        return reach;
+    }
+
+    Optional<LocalDate> dueOn() {
+        return Optional.ofNullable(dueOn);
     }
 
     long totalMinor() {
@@ -107,7 +222,44 @@ class CustomerOrder {
         return Optional.ofNullable(depositPaidOn);
     }
 
-    List<String> lines() {
+    boolean isDepositKept() {
+        return depositKept;
+    }
+
+    OrderState state() {
+        return state;
+    }
+
+    Optional<LocalDate> closedOn() {
+        return Optional.ofNullable(closedOn);
+    }
+
+    String reason() {
+        return reason;
+    }
+
+    Optional<UUID> saleId() {
+        return Optional.ofNullable(saleId);
+    }
+
+    Optional<Tender> tender() {
+        return Optional.ofNullable(tender);
+    }
+
+    Optional<Long> paidMinor() {
+        return Optional.ofNullable(paidMinor);
+    }
+
+    boolean isForgotten() {
+        return forgotten;
+    }
+
+    List<OrderedLine> lines() {
         return lines;
+    }
+
+    /** How many bags were ordered. */
+    int units() {
+        return lines.stream().mapToInt(OrderedLine::units).sum();
     }
 }

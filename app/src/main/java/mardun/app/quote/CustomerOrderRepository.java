@@ -1,9 +1,31 @@
 package mardun.app.quote;
 
+import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
 
 interface CustomerOrderRepository extends JpaRepository<CustomerOrder, Long> {
 
     Optional<CustomerOrder> findByQuoteId(long quoteId);
+
+    /** Those that are still open, the one that is due first in front; those without a day behind. */
+    @Query("""
+            select o from CustomerOrder o where o.state = mardun.app.quote.OrderState.AGREED
+            order by case when o.dueOn is null then 1 else 0 end, o.dueOn, o.id""")
+    List<CustomerOrder> open();
+
+    /** Those of which something has become, the latest first. */
+    @Query("""
+            select o from CustomerOrder o where o.state <> mardun.app.quote.OrderState.AGREED
+            order by o.closedOn desc, o.id desc""")
+    List<CustomerOrder> closed(Limit most);
+
+    /** The order, held for this transaction. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select o from CustomerOrder o where o.id = :id")
+    Optional<CustomerOrder> findForChange(long id);
 }

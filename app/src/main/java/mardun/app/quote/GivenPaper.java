@@ -29,6 +29,22 @@ record GivenPaper(
         BigDecimal depositShare,
         long depositMinor) {
 
+    /** The same without what tells who asked. */
+    GivenPaper forgotten() {
+        return new GivenPaper(
+                form.forgotten(),
+                currency,
+                heading,
+                terms,
+                givenOn,
+                validUntil,
+                likely,
+                lines.stream().map(GivenLine::forgotten).toList(),
+                totalMinor,
+                depositShare,
+                depositMinor);
+    }
+
     /** What is paid when it is handed over. */
     long restMinor() {
         return totalMinor - depositMinor;
@@ -51,6 +67,11 @@ record GivenPaper(
             long priceMinor,
             long paysMinor,
             List<Other> others) {
+
+        /** The same without the words of the wish. */
+        GivenLine forgotten() {
+            return new GivenLine(about, cloth, picture, "", units, priceMinor, paysMinor, others);
+        }
 
         /** What the customer pays for all of them. */
         long togetherMinor() {

@@ -7,7 +7,7 @@ import tools.jackson.core.type.TypeReference;
 
 /** What was ordered, a line each, as it is stored. */
 @Converter
-class OrderedLines extends JsonColumn<List<String>> {
+class OrderedLines extends JsonColumn<List<OrderedLine>> {
 
     OrderedLines() {
         super(new TypeReference<>() {});

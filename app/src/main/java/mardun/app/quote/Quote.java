@@ -43,6 +43,7 @@ class Quote {
     private QuoteForm form;
 
     private String reason;
+    private boolean forgotten;
     private Instant decidedAt;
 
     @OneToMany(mappedBy = "quote", cascade = CascadeType.ALL)
@@ -89,9 +90,28 @@ class Quote {
         if (state != QuoteState.DECLINED) {
             throw RefusedException.conflict("Only a quote that was declined is opened again.");
         }
+        if (forgotten) {
+            throw RefusedException.conflict("Who asked for this quote is forgotten, so it stays closed.");
+        }
         state = versions.isEmpty() ? QuoteState.DRAFT : QuoteState.GIVEN;
         reason = "";
         decidedAt = null;
+    }
+
+    /** Who asked is kept no longer; the figures stay. */
+    void forget() {
+        if (!isDecided()) {
+            throw RefusedException.conflict(
+                    "This quote isn’t decided yet, so who it is for is needed. Say what came of it first.");
+        }
+        form = form.forgotten();
+        versions.forEach(QuoteVersion::forget);
+        reason = "";
+        forgotten = true;
+    }
+
+    boolean isForgotten() {
+        return forgotten;
     }
 
     /** Whether the customer has taken it or declined it. */

@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 
 /** A quote that is accepted becomes an order, and a batch that it is made in. */
 @Component
-class QuoteAcceptance {
+public class QuoteAcceptance {
 
     private static final int LONGEST_FOR_WHAT = 120;
 
@@ -56,7 +56,7 @@ class QuoteAcceptance {
     }
 
     /** The customer takes a version: it becomes an order, and a batch that is planned with the prices that were agreed. Sent twice, one. */
-    void accept(long id, AcceptForm form) {
+    public void accept(long id, AcceptForm form) {
         onceOnly.make(form.requestId(), "order of quote " + id, form, () -> {
             Settings current = settings.current();
             Quote quote = quotes.findForChange(id).orElseThrow(QuoteService::none);
@@ -71,6 +71,7 @@ class QuoteAcceptance {
             CustomerOrder order = orders.saveAndFlush(new CustomerOrder(
                     id,
                     form.number(),
+                    paper.form().channelId(),
                     clock.instant(),
                     paper.form().who(),
                     paper.form().reach(),
@@ -114,13 +115,14 @@ class QuoteAcceptance {
         return agreed;
     }
 
-    private static List<String> lines(GivenPaper paper, List<Other> agreed) {
+    private static List<OrderedLine> lines(GivenPaper paper, List<Other> agreed) {
         return IntStream.range(0, agreed.size())
                 .mapToObj(i -> {
                     GivenLine line = paper.lines().get(i);
-                    return agreed.get(i).units() + " × " + line.about()
-                            + (line.cloth().isEmpty() ? "" : " in " + line.cloth())
-                            + (line.wish().isEmpty() ? "" : ": " + line.wish());
+                    return new OrderedLine(
+                            agreed.get(i).units(),
+                            line.about() + (line.cloth().isEmpty() ? "" : " in " + line.cloth()),
+                            line.wish());
                 })
                 .toList();
     }

@@ -3,9 +3,9 @@ package mardun.app.quote;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import java.util.List;
+import mardun.app.quote.Customers.CustomerRecord;
 import mardun.app.quote.QuoteViews.AcceptForm;
 import mardun.app.quote.QuoteViews.DeclineForm;
-import mardun.app.quote.QuoteViews.DepositForm;
 import mardun.app.quote.QuoteViews.QuoteFigures;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import mardun.app.quote.QuoteViews.QuotePaperForm;
@@ -32,10 +32,12 @@ class QuoteController {
 
     private final QuoteService quotes;
     private final QuoteAcceptance acceptance;
+    private final Customers customers;
 
-    QuoteController(QuoteService quotes, QuoteAcceptance acceptance) {
+    QuoteController(QuoteService quotes, QuoteAcceptance acceptance, Customers customers) {
         this.quotes = quotes;
         this.acceptance = acceptance;
+        this.customers = customers;
     }
 
     @GetMapping
@@ -100,9 +102,18 @@ class QuoteController {
         return quotes.get(id);
     }
 
-    @PostMapping("/{id}/deposit")
-    QuoteView payDeposit(@PathVariable long id, @Valid @RequestBody DepositForm form) {
-        quotes.payDeposit(id, form);
+    /** All that is kept of the person who asked, for them to have. */
+    @GetMapping("/{id}/customer.json")
+    ResponseEntity<CustomerRecord> exportCustomer(@PathVariable long id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"quote-" + id + "-customer.json\"")
+                .body(customers.record(id));
+    }
+
+    /** Who asked is forgotten: name, address, messages and the words of wishes; the figures stay. */
+    @PostMapping("/{id}/forget")
+    QuoteView forgetCustomer(@PathVariable long id, @Valid @RequestBody QuoteStep step) {
+        customers.forget(id, step);
         return quotes.get(id);
     }
 

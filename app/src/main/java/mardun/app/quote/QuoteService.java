@@ -24,9 +24,7 @@ import mardun.app.quote.QuoteReckoning.Asked;
 import mardun.app.quote.QuoteReckoning.Line;
 import mardun.app.quote.QuoteReckoning.Reckoned;
 import mardun.app.quote.QuoteViews.AgreedNumbers;
-import mardun.app.quote.QuoteViews.CustomerOrderView;
 import mardun.app.quote.QuoteViews.DeclineForm;
-import mardun.app.quote.QuoteViews.DepositForm;
 import mardun.app.quote.QuoteViews.QuoteFigures;
 import mardun.app.quote.QuoteViews.QuoteForm;
 import mardun.app.quote.QuoteViews.QuotePaperForm;
@@ -54,6 +52,7 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
 
     private final QuoteRepository quotes;
     private final CustomerOrderRepository orders;
+    private final OrderService orderService;
     private final QuotePaperRepository papers;
     private final QuoteReckoning reckoning;
     private final DesignService designs;
@@ -64,6 +63,7 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
     QuoteService(
             QuoteRepository quotes,
             CustomerOrderRepository orders,
+            OrderService orderService,
             QuotePaperRepository papers,
             QuoteReckoning reckoning,
             DesignService designs,
@@ -72,6 +72,7 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
             Clock clock) {
         this.quotes = quotes;
         this.orders = orders;
+        this.orderService = orderService;
         this.papers = papers;
         this.reckoning = reckoning;
         this.designs = designs;
@@ -148,7 +149,8 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
                         .map(last -> !withVersion(last.paper().form(), 0).equals(withVersion(quote.form(), 0)))
                         .orElse(true),
                 quote.reason(),
-                orders.findByQuoteId(id).map(order -> view(order, current)).orElse(null));
+                orders.findByQuoteId(id).map(orderService::view).orElse(null),
+                quote.isForgotten());
     }
 
     /** What a quote comes to today, or why that can't be said: a stored quote is shown whatever became of its designs. */
@@ -200,19 +202,6 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
                                 line.units(),
                                 line.others().stream().map(Other::units).toList()))
                         .toList());
-    }
-
-    private static CustomerOrderView view(CustomerOrder order, Settings current) {
-        return new CustomerOrderView(
-                order.id(),
-                order.version(),
-                order.quoteNumber(),
-                order.batchId().orElse(null),
-                order.who(),
-                current.writer().money(order.totalMinor()),
-                current.writer().money(order.depositMinor()),
-                order.depositPaidOn().orElse(null),
-                order.lines());
     }
 
     /** What a quote that is being typed comes to. */
@@ -334,16 +323,6 @@ public class QuoteService implements HoldsMoney, UsesMaterials {
         Quote quote = forChange(id, step.version());
         quote.openAgain();
         quotes.saveAndFlush(quote);
-    }
-
-    /** The deposit of a quote's order was paid today, or wasn't after all. */
-    @Transactional
-    public void payDeposit(long id, DepositForm form) {
-        CustomerOrder order =
-                orders.findByQuoteId(id).orElseThrow(() -> RefusedException.missing("This quote has no order."));
-        ChangedMeanwhileException.check("This order", form.version(), order.version());
-        order.depositPaid(form.paid() ? LocalDate.now(clock) : null);
-        orders.saveAndFlush(order);
     }
 
     /** What stands on every quote. */

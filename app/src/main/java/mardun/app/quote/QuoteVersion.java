@@ -10,11 +10,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
-import org.hibernate.annotations.Immutable;
 
-/** A quote as it was given to the customer. */
+/** A quote as it was given to the customer. It never changes, but for whose it was, which can be forgotten. */
 @Entity
-@Immutable
 class QuoteVersion {
 
     @Id
@@ -39,6 +37,10 @@ class QuoteVersion {
         this.number = number;
         this.givenAt = givenAt;
         this.paper = paper;
+    }
+
+    void forget() {
+        paper = paper.forgotten();
     }
 
     int number() {

@@ -10,9 +10,9 @@ import java.util.List;
 import java.util.UUID;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.PictureView;
-import mardun.app.id.BatchId;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
+import mardun.app.quote.CustomerOrderViews.CustomerOrderView;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
 import mardun.core.pricing.Favour;
@@ -57,7 +57,24 @@ public final class QuoteViews {
             @NotNull @Size(max = 600) String note,
 
             @NotNull @Size(min = 1, max = 20, message = "A quote is for 1 to 20 kinds of bags.")
-            List<@NotNull @Valid QuoteLineForm> lines) {}
+            List<@NotNull @Valid QuoteLineForm> lines) {
+
+        /** The same without what tells who asked. */
+        QuoteForm forgotten() {
+            return new QuoteForm(
+                    requestId,
+                    version,
+                    "",
+                    "",
+                    by,
+                    channelId,
+                    favour,
+                    deposit,
+                    validUntil,
+                    "",
+                    lines.stream().map(QuoteLineForm::forgotten).toList());
+        }
+    }
 
     /**
      * So many bags of one kind.
@@ -79,7 +96,14 @@ public final class QuoteViews {
             @NotNull @Size(max = 300) String wish,
             @NotNull @Size(max = 20) String wishMinutes,
             @NotNull @Size(max = 20) String wishMaterial,
-            @NotNull @Size(max = 20) String ownPrice) {}
+            @NotNull @Size(max = 20) String ownPrice) {
+
+        /** The same without the words of the wish; what it takes stays. */
+        QuoteLineForm forgotten() {
+            return new QuoteLineForm(
+                    designId, sizeKey, materials, units, numbers, "", wishMinutes, wishMaterial, ownPrice);
+        }
+    }
 
     /**
      * What a quote comes to.
@@ -167,6 +191,7 @@ public final class QuoteViews {
      * @param changed it has changed since its last version was given
      * @param reason why it was declined; empty else
      * @param order absent as long as it isn't accepted
+     * @param forgotten who asked is kept no longer
      */
     public record QuoteView(
             long id,
@@ -177,7 +202,8 @@ public final class QuoteViews {
             List<QuoteVersionView> versions,
             boolean changed,
             String reason,
-            @Nullable CustomerOrderView order) {}
+            @Nullable CustomerOrderView order,
+            boolean forgotten) {}
 
     /** A version that was given to the customer. */
     public record QuoteVersionView(
@@ -190,18 +216,6 @@ public final class QuoteViews {
 
     /** For which numbers a version has a price. */
     public record AgreedNumbers(String about, int units, List<Integer> others) {}
-
-    /** The order that came of a quote. */
-    public record CustomerOrderView(
-            long id,
-            long version,
-            int quoteNumber,
-            @Nullable BatchId batchId,
-            String who,
-            MoneyView total,
-            MoneyView deposit,
-            @Nullable LocalDate depositPaidOn,
-            List<String> lines) {}
 
     /**
      * The customer takes a version.
@@ -220,9 +234,6 @@ public final class QuoteViews {
 
     /** A quote is given to the customer as it stands, or opened again. */
     public record QuoteStep(long version) {}
-
-    /** The deposit of an order was paid, or wasn't after all. */
-    public record DepositForm(long version, boolean paid) {}
 
     /**
      * What stands on every quote.

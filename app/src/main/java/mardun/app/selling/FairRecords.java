@@ -23,7 +23,7 @@ import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Fairs that were and fairs that come, for those who learn from the one what to make for the other. */
+/** Past fairs and fairs that come, for those who learn from the one what to make for the other. */
 @Component
 public class FairRecords {
 

@@ -42,6 +42,8 @@ class PageRoutes {
         "/batches/{id}/tally",
         "/stalls",
         "/stalls/online",
+        "/stalls/orders",
+        "/stalls/orders/{id}",
         "/stalls/{id}",
         "/stalls/{id}/day",
         "/logbook",

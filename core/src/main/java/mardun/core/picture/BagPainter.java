@@ -2,6 +2,7 @@ package mardun.core.picture;
 
 import java.util.Comparator;
 import java.util.Optional;
+import mardun.core.design.BagPart;
 import mardun.core.design.BoxedBag;
 import mardun.core.design.Design;
 import mardun.core.design.Finished;
@@ -250,8 +251,10 @@ public final class BagPainter {
         canvas.line(Look.STITCHES, inset(front));
         if (over > 0) {
             Path flap = flapPath(front, w, over);
-            canvas.cloth(flap, outer, 0.05);
-            canvas.line(Look.EDGE, flap);
+            canvas.draw(BagPart.CLOSING, () -> {
+                canvas.cloth(flap, outer, 0.05);
+                canvas.line(Look.EDGE, flap);
+            });
             details.fastener(front, w / 2, over - Math.min(20, over / 4));
         }
         details.ties(front);
@@ -309,7 +312,7 @@ public final class BagPainter {
                 .filter(piece -> !isOfTheForm(piece))
                 .filter(piece -> piece.marks().stream().anyMatch(BagPainter::liesOver))
                 .findFirst()
-                .ifPresent(piece -> {
+                .ifPresent(piece -> canvas.draw(BagPart.CLOSING, () -> {
                     double seam = bag.sewn(FormMeasure.SIDE);
                     double length = Bag.millimetres(piece.height().value()) - 2 * seam;
                     Path lid = new Path(Frame.PLAIN);
@@ -324,7 +327,7 @@ public final class BagPainter {
                     canvas.cloth(flap, outer, 0.03);
                     canvas.line(Look.EDGE, flap);
                     details.fastener(front, w / 2, length - 30);
-                });
+                }));
     }
 
     private static boolean liesOver(SizedMark mark) {

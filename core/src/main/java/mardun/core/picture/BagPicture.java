@@ -1,6 +1,7 @@
 package mardun.core.picture;
 
 import java.util.List;
+import mardun.core.design.BagPart;
 
 /**
  * A finished bag as it stands on a table, seen from the front, a little from the right and from above: what is drawn, from the back
@@ -31,13 +32,14 @@ public record BagPicture(double width, double height, List<Part> parts) {
     /**
      * A part of the picture.
      *
+     * @param of the part of the bag that it belongs to
      * @param path an SVG path in millimetres
      * @param slot what it is made of, by the design's slot; empty where that doesn't matter
      * @param frame where a millimetre across and a millimetre down on the cloth lie on the picture, and the cloth's corner
      * @param stroke how wide a strip is
      * @param shade from 0 in full light to 1
      */
-    public record Part(Look look, String path, String slot, Frame frame, double stroke, double shade) {}
+    public record Part(Look look, BagPart of, String path, String slot, Frame frame, double stroke, double shade) {}
 
     /** How a plane lies on the picture: an SVG matrix. */
     public record Frame(double a, double b, double c, double d, double e, double f) {

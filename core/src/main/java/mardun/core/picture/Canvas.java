@@ -2,6 +2,7 @@ package mardun.core.picture;
 
 import java.util.ArrayList;
 import java.util.List;
+import mardun.core.design.BagPart;
 import mardun.core.picture.BagPicture.Frame;
 import mardun.core.picture.BagPicture.Look;
 import mardun.core.picture.BagPicture.Part;
@@ -18,9 +19,10 @@ final class Canvas {
     private static final double BACK_UP = 0.22;
     private static final double MARGIN = 4;
 
-    private record Drawn(Look look, Path path, String slot, Frame frame, double stroke, double shade) {}
+    private record Drawn(Look look, BagPart of, Path path, String slot, Frame frame, double stroke, double shade) {}
 
     private final List<Drawn> drawn = new ArrayList<>();
+    private BagPart part = BagPart.BODY;
 
     /** A point in space: right, up and back from the front bottom left corner. */
     record Point(double x, double y, double z) {
@@ -140,20 +142,28 @@ final class Canvas {
     /** How far the handles of a curve reach that makes a quarter of a round. */
     static final double ROUND = 0.5523;
 
+    /** All that is drawn meanwhile belongs to a part of the bag. */
+    void draw(BagPart its, Runnable drawing) {
+        BagPart before = part;
+        part = its;
+        drawing.run();
+        part = before;
+    }
+
     void cloth(Path path, String slot, double shade) {
-        drawn.add(new Drawn(Look.CLOTH, path, slot, path.print, 0, shade));
+        drawn.add(new Drawn(Look.CLOTH, part, path, slot, path.print, 0, shade));
     }
 
     void inside(Path path, String slot, double shade) {
-        drawn.add(new Drawn(Look.INSIDE, path, slot, path.print, 0, shade));
+        drawn.add(new Drawn(Look.INSIDE, BagPart.LINING, path, slot, path.print, 0, shade));
     }
 
     void strip(Path path, String slot, double width) {
-        drawn.add(new Drawn(Look.STRIP, path, slot, path.frame, width, 0));
+        drawn.add(new Drawn(Look.STRIP, part, path, slot, path.frame, width, 0));
     }
 
     void line(Look look, Path path) {
-        drawn.add(new Drawn(look, path, "", path.frame, 0, 0));
+        drawn.add(new Drawn(look, part, path, "", path.frame, 0, 0));
     }
 
     /** All that was drawn, moved to the corner of the page. */
@@ -181,6 +191,7 @@ final class Canvas {
         List<Part> parts = drawn.stream()
                 .map(one -> new Part(
                         one.look(),
+                        one.of(),
                         one.path().written(x, y),
                         one.slot(),
                         moved(one.frame(), x, y),

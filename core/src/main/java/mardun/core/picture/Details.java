@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mardun.core.construction.StrapSchool;
+import mardun.core.design.BagPart;
 import mardun.core.design.FormMeasure;
 import mardun.core.design.Mark;
 import mardun.core.design.Role;
@@ -38,17 +39,23 @@ final class Details {
                 .form()
                 .outer()
                 .flatMap(bag.sized::piece)
-                .ifPresent(piece -> piece.marks().stream()
-                        .filter(mark -> mark.mark().kind() == Mark.Kind.POCKET)
-                        .forEach(mark -> {
-                            double left = (bag.w - Bag.millimetres(mark.width())) / 2;
-                            double top = Bag.millimetres(mark.down().orElse(Length.ZERO)) - bag.sewn(FormMeasure.TOP);
-                            Path pocket = new Path(frame)
-                                    .rectangle(
-                                            left, top, Bag.millimetres(mark.width()), Bag.millimetres(mark.height()));
-                            canvas.cloth(pocket, pocketSlot(), 0.04);
-                            canvas.line(Look.STITCHES, pocket);
-                        }));
+                .ifPresent(piece -> canvas.draw(
+                        BagPart.POCKETS,
+                        () -> piece.marks().stream()
+                                .filter(mark -> mark.mark().kind() == Mark.Kind.POCKET)
+                                .forEach(mark -> {
+                                    double left = (bag.w - Bag.millimetres(mark.width())) / 2;
+                                    double top = Bag.millimetres(mark.down().orElse(Length.ZERO))
+                                            - bag.sewn(FormMeasure.TOP);
+                                    Path pocket = new Path(frame)
+                                            .rectangle(
+                                                    left,
+                                                    top,
+                                                    Bag.millimetres(mark.width()),
+                                                    Bag.millimetres(mark.height()));
+                                    canvas.cloth(pocket, pocketSlot(), 0.04);
+                                    canvas.line(Look.STITCHES, pocket);
+                                })));
     }
 
     private String pocketSlot() {
@@ -71,7 +78,7 @@ final class Details {
         double band = bag.sewn(FormMeasure.RIM_BAND);
         if (band > 0) {
             Path strip = new Path(front).rectangle(0, 0, bag.w, band);
-            canvas.cloth(strip, bag.inside, 0);
+            canvas.draw(BagPart.LINING, () -> canvas.cloth(strip, bag.inside, 0));
             canvas.line(Look.EDGE, strip);
             canvas.line(Look.STITCHES, new Path(front).to(2, band - 2).to(bag.w - 2, band - 2));
         } else if (bag.topShape().isEmpty() && bag.design.casings().isEmpty()) {
@@ -81,6 +88,10 @@ final class Details {
 
     /** A zip on a plane, with its teeth, its slider and what covers its ends. */
     void zip(Frame frame, double from, double to, double down, double wide) {
+        canvas.draw(BagPart.ZIP, () -> wholeZip(frame, from, to, down, wide));
+    }
+
+    private void wholeZip(Frame frame, double from, double to, double down, double wide) {
         canvas.cloth(new Path(frame).rectangle(from, down, to - from, wide), zipSlot(), 0.08);
         canvas.line(Look.TEETH, new Path(frame).to(from, down + wide / 2).to(to, down + wide / 2));
         double tab = bag.sized.pieces().stream().anyMatch(piece -> piece.piece().role() == Role.TAB)
@@ -112,19 +123,23 @@ final class Details {
     }
 
     void casings(Frame front, double across, double sag) {
-        bag.design.casings().forEach(casing -> {
-            double header = bag.typed("header").orElse(25);
-            double high = bag.typed("casing").orElse(15);
-            for (double at : List.of(header, header + high)) {
-                canvas.line(
-                        Look.STITCHES,
-                        new Path(front).to(0, at).curve(across / 4, at + sag, across * 3 / 4, at + sag, across, at));
-            }
-            bag.sized.trims().stream()
-                    .filter(trim -> trim.trim().kind() == TrimNeed.Kind.CORD)
-                    .findFirst()
-                    .ifPresent(cord -> cords(front, across, header + high / 2, cord));
-        });
+        bag.design
+                .casings()
+                .forEach(casing -> canvas.draw(BagPart.CLOSING, () -> {
+                    double header = bag.typed("header").orElse(25);
+                    double high = bag.typed("casing").orElse(15);
+                    for (double at : List.of(header, header + high)) {
+                        canvas.line(
+                                Look.STITCHES,
+                                new Path(front)
+                                        .to(0, at)
+                                        .curve(across / 4, at + sag, across * 3 / 4, at + sag, across, at));
+                    }
+                    bag.sized.trims().stream()
+                            .filter(trim -> trim.trim().kind() == TrimNeed.Kind.CORD)
+                            .findFirst()
+                            .ifPresent(cord -> cords(front, across, header + high / 2, cord));
+                }));
     }
 
     /** Cords that come out at the sides; those of a backpack run down to its corners. */
@@ -193,14 +208,12 @@ final class Details {
         double half = Math.min(across / 4, handle.length() / 3);
         double high = Math.min(bag.h * 0.8, Math.max(20, (handle.length() - 2 * half) / 2));
         double middle = across / 2;
-        canvas.strip(
-                new Path(frame)
-                        .to(middle - half, 18)
-                        .to(middle - half, 0)
-                        .curve(middle - half, -high * 1.25, middle + half, -high * 1.25, middle + half, 0)
-                        .to(middle + half, 18),
-                handle.slot(),
-                handle.width());
+        Path line = new Path(frame)
+                .to(middle - half, 18)
+                .to(middle - half, 0)
+                .curve(middle - half, -high * 1.25, middle + half, -high * 1.25, middle + half, 0)
+                .to(middle + half, 18);
+        canvas.draw(BagPart.STRAPS, () -> canvas.strip(line, handle.slot(), handle.width()));
     }
 
     /** One handle, or a long strap, goes in a bow from side to side; a picture has no room for all of a long one. */
@@ -212,14 +225,12 @@ final class Details {
                 new Point(0, 0, deep / 2),
                 bag.h);
         double high = Math.min(strap.length() / 2, 0.75 * bag.h);
-        canvas.strip(
-                new Path(middle)
-                        .to(2, 20)
-                        .to(2, 0)
-                        .curve(across * 0.08, -high * 1.2, across * 0.92, -high * 1.2, across - 2, 0)
-                        .to(across - 2, 20),
-                strap.slot(),
-                strap.width());
+        Path line = new Path(middle)
+                .to(2, 20)
+                .to(2, 0)
+                .curve(across * 0.08, -high * 1.2, across * 0.92, -high * 1.2, across - 2, 0)
+                .to(across - 2, 20);
+        canvas.draw(BagPart.STRAPS, () -> canvas.strip(line, strap.slot(), strap.width()));
     }
 
     void loopsAndLabel(Frame front, double across, double in) {
@@ -235,9 +246,10 @@ final class Details {
                     : new Path(front)
                             .to(edge + 1, at)
                             .curve(edge - hanging * 0.9, at - 2, edge - hanging * 0.9, at + 14, edge + 1, at + 12);
-            canvas.strip(line, loop.slot(), loop.width() * (hanging > 90 ? 1 : 0.8));
+            double wide = loop.width() * (hanging > 90 ? 1 : 0.8);
+            canvas.draw(BagPart.STRAPS, () -> canvas.strip(line, loop.slot(), wide));
         });
-        label(front, across, in);
+        canvas.draw(BagPart.LABEL, () -> label(front, across, in));
     }
 
     private void label(Frame front, double across, double in) {
@@ -268,11 +280,15 @@ final class Details {
                 .anyMatch(slot -> slot.ware()
                         .filter(ware -> ware == Ware.SNAP || ware == Ware.LOCK)
                         .isPresent())) {
-            canvas.line(Look.METAL, new Path(front).oval(across, down, 5, 5));
+            canvas.draw(BagPart.CLOSING, () -> canvas.line(Look.METAL, new Path(front).oval(across, down, 5, 5)));
         }
     }
 
     void ties(Frame front) {
+        canvas.draw(BagPart.CLOSING, () -> ribbons(front));
+    }
+
+    private void ribbons(Frame front) {
         bag.sized.trims().stream()
                 .filter(trim -> trim.trim().kind() == TrimNeed.Kind.RIBBON)
                 .findFirst()

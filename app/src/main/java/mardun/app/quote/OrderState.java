@@ -1,0 +1,11 @@
+package mardun.app.quote;
+
+/** How a private order stands. */
+public enum OrderState {
+    /** It is agreed; its bags are to be made, or are made and wait. */
+    AGREED,
+    /** The customer has the bags and has paid. */
+    HANDED_OVER,
+    /** Nothing came of it. */
+    CANCELLED
+}
