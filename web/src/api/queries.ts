@@ -176,10 +176,12 @@ export const useBatchAsItIs = (id: number) => {
 };
 
 /** Finished bags and where they are; `all` also those of which none are left. */
-export const useFinishedGoods = (query: string, all: boolean) =>
+export const useFinishedGoods = (query: string, all: boolean, place = '', quality = '') =>
   usePages<Schemas['GoodsView'], Schemas['FinishedGoodsLine']>(
-    [...keys.finishedGoods, query, all],
-    `/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}&page=`,
+    [...keys.finishedGoods, query, all, place, quality],
+    `/api/finished-goods?all=${all}&query=${encodeURIComponent(query)}&place=${encodeURIComponent(place)}${
+      quality && `&quality=${quality}`
+    }&page=`,
     (answer) => answer.page,
   );
 

@@ -38,6 +38,7 @@ const QuotePage = lazy(() => import('../areas/prices/quotes/QuotePage'));
 const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const StallsPage = lazy(() => import('../areas/stalls/StallsPage'));
 const SeasonPage = lazy(() => import('../areas/season/SeasonPage'));
+const BagStoryPage = lazy(() => import('../areas/materials/BagStoryPage'));
 const OrdersPage = lazy(() => import('../areas/stalls/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../areas/stalls/orders/OrderPage'));
 const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
@@ -86,6 +87,7 @@ const router = createBrowserRouter([
       { path: '/materials/hand', element: <HandPage /> },
       { path: '/materials/files', element: <FilesPage /> },
       { path: '/materials/cut', element: <CutPiecesPage /> },
+      { path: '/materials/finished/:id', element: <BagStoryPage /> },
       { path: '/materials/finished', element: <FinishedPage /> },
       { path: '/materials/:id', element: <MaterialPage /> },
       { path: '/batches', element: <BatchesPage /> },

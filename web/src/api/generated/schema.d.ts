@@ -1844,6 +1844,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/finished-goods/moves': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['moveSeveralGoods'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/finished-goods/on/{day}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readGoodsOnDay'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/finished-goods/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readBagStory'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/finished-goods/{id}/movements': {
     parameters: {
       query?: never;
@@ -3734,7 +3782,7 @@ export interface components {
     };
     BackForm: {
       /** @enum {string} */
-      ended: 'INTO_STOCK' | 'SCRAPPED';
+      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED';
       reason: string;
       /** Format: int64 */
       version: number;
@@ -3777,6 +3825,21 @@ export interface components {
       depth: components['schemas']['LengthView'];
       height: components['schemas']['LengthView'];
       width: components['schemas']['LengthView'];
+    };
+    BagStory: {
+      bags: components['schemas']['FinishedGoodsLine'];
+      /** Format: int64 */
+      from?: number;
+      labour?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      made: number;
+      material?: components['schemas']['MoneyView'];
+      moved: components['schemas']['MovedThen'][];
+      overheads?: components['schemas']['MoneyView'];
+      seconds: number[];
+      sold: components['schemas']['SoldThen'][];
+      tickets: components['schemas']['TicketsThen'][];
+      time?: components['schemas']['TimeView'];
     };
     BagView: {
       cloth: string;
@@ -5307,6 +5370,8 @@ export interface components {
       /** Format: int64 */
       batchId?: number;
       clothName: string;
+      /** Format: int32 */
+      daysOld: number;
       designName: string;
       /** Format: date */
       finishedOn: string;
@@ -5512,7 +5577,8 @@ export interface components {
         | 'SOLD'
         | 'TAKEN_BACK'
         | 'STOLEN'
-        | 'ENTERED';
+        | 'ENTERED'
+        | 'BECAME_SECONDS';
       place: string;
       reason: string;
       /** Format: uuid */
@@ -5536,11 +5602,29 @@ export interface components {
         | 'SOLD'
         | 'TAKEN_BACK'
         | 'STOLEN'
-        | 'ENTERED';
+        | 'ENTERED'
+        | 'BECAME_SECONDS';
       /** Format: date-time */
       movedAt: string;
       place: string;
       reason: string;
+    };
+    GoodsOnDay: {
+      /** Format: date */
+      day: string;
+      lines: components['schemas']['GoodsOnDayLine'][];
+      /** Format: int32 */
+      units: number;
+      worth: components['schemas']['MoneyView'];
+    };
+    GoodsOnDayLine: {
+      /** Format: int64 */
+      id: number;
+      places: components['schemas']['PlaceView'][];
+      /** Format: int32 */
+      units: number;
+      words: string;
+      worth: components['schemas']['MoneyView'];
     };
     GoodsView: {
       page: components['schemas']['PageViewFinishedGoodsLine'];
@@ -6313,6 +6397,27 @@ export interface components {
       sureThen?: number;
       /** Format: date */
       then?: string;
+    };
+    MovedThen: {
+      /** Format: int32 */
+      change: number;
+      /** Format: date */
+      day: string;
+      /** @enum {string} */
+      kind:
+        | 'MADE'
+        | 'MOVED'
+        | 'GIVEN_AWAY'
+        | 'SAMPLE'
+        | 'WRITTEN_OFF'
+        | 'COUNTED'
+        | 'SOLD'
+        | 'TAKEN_BACK'
+        | 'STOLEN'
+        | 'ENTERED'
+        | 'BECAME_SECONDS';
+      place: string;
+      reason: string;
     };
     MovementForm: {
       amount: string;
@@ -7962,6 +8067,13 @@ export interface components {
       unclear: number;
       wayHours: string;
     };
+    SeveralMoved: {
+      lots: components['schemas']['SomeOfLot'][];
+      place: string;
+      /** Format: uuid */
+      requestId: string;
+      toPlace: string;
+    };
     Shape: {
       across: string;
       along: string;
@@ -8309,6 +8421,22 @@ export interface components {
       kind: string;
       /** Format: int32 */
       units: number;
+    };
+    SoldThen: {
+      /** Format: date */
+      day: string;
+      /** Format: int64 */
+      fairId?: number;
+      note: string;
+      paid: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+      where: string;
+    };
+    SomeOfLot: {
+      /** Format: int64 */
+      goodsId: number;
+      units: string;
     };
     SortSchool: {
       /** @enum {string} */
@@ -9001,6 +9129,14 @@ export interface components {
       shown: ('SIZE' | 'CLOTH' | 'FIBRE' | 'CARE' | 'BATCH')[];
       /** @enum {string} */
       target: 'SHEET' | 'PRINTER';
+    };
+    TicketsThen: {
+      channel?: string;
+      /** Format: date */
+      day: string;
+      price?: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
     };
     TicketsView: {
       /** Format: int64 */
@@ -12809,6 +12945,8 @@ export interface operations {
     parameters: {
       query?: {
         query?: string;
+        place?: string;
+        quality?: 'GOOD' | 'SECOND';
         all?: boolean;
         page?: number;
         size?: number;
@@ -12826,6 +12964,72 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['GoodsView'];
+        };
+      };
+    };
+  };
+  moveSeveralGoods: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeveralMoved'];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readGoodsOnDay: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        day: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['GoodsOnDay'];
+        };
+      };
+    };
+  };
+  readBagStory: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BagStory'];
         };
       };
     };

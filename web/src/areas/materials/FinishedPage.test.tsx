@@ -26,6 +26,7 @@ const goods: Schemas['FinishedGoodsLine'] = {
   totalCost: money(11870),
   price: money(1400),
   finishedOn: '2026-11-15',
+  daysOld: 16,
 };
 
 describe('finished bags', () => {
@@ -64,6 +65,28 @@ describe('finished bags', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Enter' }));
     expect(sent.filter((one) => one.body).at(-1)?.body).toMatchObject({ kind: 'WRITTEN_OFF', reason: 'wet' });
     expect(sent.filter((one) => one.body).at(-1)?.body).not.toHaveProperty('toPlace');
+  });
+
+  it('moves bags of several lots at once, those that were typed', async () => {
+    const other = { ...goods, id: 5, designName: 'Tern tote', places: [{ place: 'home', units: 2 }] };
+    const sent = server({
+      '/api/finished-goods/moves': undefined,
+      '/api/finished-goods': { page: page([goods, other]), places: ['home', 'stall box'] },
+    });
+    rendered(<FinishedPage />);
+    expect((await screen.findAllByText('2 weeks ago'))[0]).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Move several' }));
+    const panel = within(await screen.findByRole('dialog'));
+    expect(panel.getByRole('button', { name: 'Type how many' })).toBeDisabled();
+    await userEvent.click(await panel.findByRole('button', { name: 'All of them' }));
+    await userEvent.clear(panel.getByLabelText(/How many of Heron pouch/));
+    await userEvent.type(panel.getByLabelText('To'), 'Quay shop');
+    await userEvent.click(panel.getByRole('button', { name: 'Move them to Quay shop' }));
+    expect(sent.find((one) => one.body)?.body).toMatchObject({
+      place: 'home',
+      toPlace: 'Quay shop',
+      lots: [{ goodsId: 5, units: '2' }],
+    });
   });
 
   it('says where they come from when there are none', async () => {

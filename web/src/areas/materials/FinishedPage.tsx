@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { keys, useFinishedGoods } from '../../api/queries';
+import { keys, useFinishedGoods, useToday } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
@@ -12,6 +12,9 @@ import { fullDay } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
+import { GoodsOnDay } from './GoodsOnDay';
+import { age, GOODS_KINDS } from './goodsWords';
+import { MoveSeveralPanel } from './MoveSeveralPanel';
 
 type Goods = Schemas['FinishedGoodsLine'];
 type GoodsKind = Schemas['GoodsForm']['kind'];
@@ -21,29 +24,21 @@ const KINDS: { kind: GoodsKind; says: string }[] = [
   { kind: 'GIVEN_AWAY', says: 'I gave them away' },
   { kind: 'SAMPLE', says: 'I keep them as samples' },
   { kind: 'WRITTEN_OFF', says: 'They are spoiled or lost' },
+  { kind: 'BECAME_SECONDS', says: 'They are seconds after all' },
   { kind: 'COUNTED', says: 'I counted what is there' },
 ];
-
-const WORDS: Record<GoodsKind, string> = {
-  MADE: 'made',
-  MOVED: 'moved',
-  GIVEN_AWAY: 'given away',
-  SAMPLE: 'kept as a sample',
-  WRITTEN_OFF: 'written off',
-  COUNTED: 'counted',
-  ENTERED: 'entered from a list',
-  SOLD: 'sold',
-  TAKEN_BACK: 'sale taken back',
-  STOLEN: 'stolen',
-};
 
 /** Finished bags by design, size, cloth and batch, and the places where they are. */
 export default function FinishedPage() {
   useTitle('Finished bags');
   const [find, setFind] = useState('');
   const [all, setAll] = useState(false);
-  const found = useFinishedGoods(useSettled(find, 150), all);
+  const [place, setPlace] = useState('');
+  const [quality, setQuality] = useState('');
+  const found = useFinishedGoods(useSettled(find, 150), all, place, quality);
   const [moving, setMoving] = useState<Goods>();
+  const [panel, setPanel] = useState<'several' | 'day'>();
+  const today = useToday();
   if (found.error) return <ProblemNotice problem={found.error} />;
   return (
     <>
@@ -58,6 +53,27 @@ export default function FinishedPage() {
             value={find}
             onChange={(event) => setFind(event.target.value)}
           />
+          <select
+            className="field !w-auto"
+            aria-label="Where they are"
+            value={place}
+            onChange={(event) => setPlace(event.target.value)}
+          >
+            <option value="">anywhere</option>
+            {found.first?.places.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+          <select
+            className="field !w-auto"
+            aria-label="First quality or seconds"
+            value={quality}
+            onChange={(event) => setQuality(event.target.value)}
+          >
+            <option value="">first quality and seconds</option>
+            <option value="GOOD">first quality</option>
+            <option value="SECOND">seconds</option>
+          </select>
           <label className="flex min-h-11 items-center gap-2">
             <input
               type="checkbox"
@@ -70,6 +86,10 @@ export default function FinishedPage() {
           <ButtonLink look="quiet" to="/prices/tickets">
             Price tickets
           </ButtonLink>
+          <Button look="quiet" onClick={() => setPanel('day')}>
+            On a past day
+          </Button>
+          <Button onClick={() => setPanel('several')}>Move several</Button>
         </div>
       </header>
       {found.items?.length === 0 && (
@@ -100,9 +120,12 @@ export default function FinishedPage() {
               {found.items.map((goods) => (
                 <tr key={goods.id}>
                   <td>
-                    <b>
-                      {goods.designName}, {goods.sizeName}
-                    </b>
+                    <Link
+                      className="font-bold text-woad hover:underline"
+                      to={`/materials/finished/${goods.id}`}
+                    >
+                      {[goods.designName, goods.sizeName].filter(Boolean).join(', ')}
+                    </Link>
                     <span className="block text-[13px] text-soft">
                       {goods.clothName}
                       {goods.quality === 'SECOND' && ' · seconds'}
@@ -120,6 +143,7 @@ export default function FinishedPage() {
                   <td className="num">{goods.price.amount}</td>
                   <td className="whitespace-nowrap">
                     {fullDay(goods.finishedOn)}
+                    <span className="block text-[13px] text-soft">{age(goods.daysOld)}</span>
                     {goods.batchId !== undefined && (
                       <Link
                         className="block min-h-6 text-[13px] font-semibold text-woad hover:underline"
@@ -145,6 +169,10 @@ export default function FinishedPage() {
           <More list={found} />
         </section>
       )}
+      {panel === 'several' && (
+        <MoveSeveralPanel places={found.first?.places ?? []} onClose={() => setPanel(undefined)} />
+      )}
+      {panel === 'day' && <GoodsOnDay today={today} onClose={() => setPanel(undefined)} />}
       {moving && (
         <MovePanel
           key={moving.id}
@@ -259,7 +287,7 @@ function MovePanel({ goods, places, onClose }: { goods: Goods; places: string[];
             <tr key={movement.id}>
               <td className="text-soft">{fullDay(movement.movedAt)}</td>
               <td>
-                {WORDS[movement.kind]}, {movement.place}
+                {GOODS_KINDS[movement.kind]}, {movement.place}
                 <span className="block text-[13px] text-soft">{movement.reason}</span>
               </td>
               <td className="num">

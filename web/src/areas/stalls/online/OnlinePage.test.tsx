@@ -133,7 +133,7 @@ describe('the online shop', () => {
     rendered(<OnlinePage />);
     await userEvent.click(await screen.findByRole('button', { name: 'S-1001 came back' }));
     expect(screen.getByLabelText('Why')).toHaveValue('too small');
-    await userEvent.selectOptions(screen.getByLabelText('The bags go'), 'to the scrap');
+    await userEvent.selectOptions(screen.getByLabelText('The bags go'), 'to scrap');
     await userEvent.click(screen.getByRole('button', { name: 'Take it in' }));
     expect(sent.find((one) => one.body)?.body).toEqual({
       version: 1,

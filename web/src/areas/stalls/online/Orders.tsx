@@ -203,7 +203,8 @@ function BackPanel({ order, onClose }: { order: Order; onClose: () => void }) {
           onChange={(event) => setEnded(event.target.value as typeof ended)}
         >
           <option value="INTO_STOCK">into stock again</option>
-          <option value="SCRAPPED">to the scrap</option>
+          <option value="SECONDS">among the seconds</option>
+          <option value="SCRAPPED">to scrap</option>
         </SelectField>
         {send.problem && <ProblemNotice problem={send.problem} />}
         <Button type="submit" disabled={send.isPending}>

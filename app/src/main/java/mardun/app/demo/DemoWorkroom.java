@@ -18,6 +18,7 @@ import mardun.app.buying.DeliveryViews.DeliveryForm;
 import mardun.app.buying.DeliveryViews.DeliveryLine;
 import mardun.app.buying.SupplierService;
 import mardun.app.goods.GoodsKind;
+import mardun.app.goods.GoodsMoving;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
 import mardun.app.goods.GoodsViews.GoodsForm;
@@ -66,6 +67,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final SupplierService suppliers;
     private final DeliveryService deliveries;
     private final GoodsService goods;
+    private final GoodsMoving goodsMoving;
     private final DemoDesigns designs;
     private final DemoBatches batches;
     private final DemoBench bench;
@@ -87,6 +89,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             SupplierService suppliers,
             DeliveryService deliveries,
             GoodsService goods,
+            GoodsMoving goodsMoving,
             DemoDesigns designs,
             DemoBatches batches,
             DemoBench bench,
@@ -104,6 +107,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.suppliers = suppliers;
         this.deliveries = deliveries;
         this.goods = goods;
+        this.goodsMoving = goodsMoving;
         this.designs = designs;
         this.batches = batches;
         this.bench = bench;
@@ -272,13 +276,14 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     /** Some bags are in the stall box, one was given away. */
     private void moveGoods() {
-        FinishedGoodsLine first = goods.list("", false, 0, 1).page().items().get(0);
+        FinishedGoodsLine first =
+                goods.list("", "", null, false, 0, 1).page().items().get(0);
         moveGoods(first, GoodsKind.MOVED, "stall box", "6", "");
         moveGoods(first, GoodsKind.GIVEN_AWAY, null, "1", "for the raffle");
     }
 
     private void moveGoods(FinishedGoodsLine line, GoodsKind kind, @Nullable String to, String units, String reason) {
-        goods.move(line.id(), new GoodsForm(UUID.randomUUID(), kind, "home", to, units, reason));
+        goodsMoving.move(line.id(), new GoodsForm(UUID.randomUUID(), kind, "home", to, units, reason));
     }
 
     private void enterSettings() {

@@ -43,6 +43,7 @@ class FinishedGoods {
     private long overheadMinor;
     private String bagKind;
     private Long madeSeconds;
+    private Long fromGoodsId;
 
     protected FinishedGoods() {}
 
@@ -84,6 +85,39 @@ class FinishedGoods {
         this.finishedOn = finishedOn;
         this.bagKind = BagKind.keyOf(this);
         took(made.made().labourMinor(), made.made().overheadMinor(), made.made().seconds());
+    }
+
+    /**
+     * Some of them that turned out to be seconds: they carry their share of what all of them cost. They belong to no batch, whose
+     * figures go by the lots that it gave.
+     */
+    FinishedGoods seconds(int some) {
+        FinishedGoods second = new FinishedGoods();
+        second.fromGoodsId = id;
+        second.designId = designId;
+        second.sizeKey = sizeKey;
+        second.clothId = clothId;
+        second.quality = Quality.SECOND;
+        second.designName = designName;
+        second.sizeName = sizeName;
+        second.clothName = clothName;
+        second.units = some;
+        second.totalCostMinor = Apportionment.share(totalCostMinor, some, units);
+        second.unitCostMinor = unitCostMinor;
+        second.priceMinor = priceMinor;
+        second.finishedOn = finishedOn;
+        second.overheadMinor = Apportionment.share(overheadMinor, some, units);
+        if (labourMinor != null && madeSeconds != null) {
+            second.labourMinor = Apportionment.share(labourMinor, some, units);
+            second.madeSeconds = Apportionment.share(madeSeconds, some, units);
+        }
+        second.bagKind = BagKind.keyOf(second);
+        return second;
+    }
+
+    /** The lot from which these were parted, because they turned out to be seconds. */
+    Optional<Long> fromGoodsId() {
+        return Optional.ofNullable(fromGoodsId);
     }
 
     /**

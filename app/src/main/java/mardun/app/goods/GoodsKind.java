@@ -11,7 +11,8 @@ public enum GoodsKind {
     SOLD("sold"),
     TAKEN_BACK("sale taken back"),
     STOLEN("stolen"),
-    ENTERED("entered from a list");
+    ENTERED("entered from a list"),
+    BECAME_SECONDS("found to be seconds");
 
     private final String words;
 
@@ -23,8 +24,8 @@ public enum GoodsKind {
         return words;
     }
 
-    /** What is written off, and a count that differs from the book, say why. */
+    /** What is written off or found to be seconds, and a count that differs from the book, say why. */
     boolean needsReason() {
-        return this == WRITTEN_OFF || this == COUNTED;
+        return this == WRITTEN_OFF || this == COUNTED || this == BECAME_SECONDS;
     }
 }

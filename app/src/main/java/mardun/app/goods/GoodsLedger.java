@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.core.money.Apportionment;
@@ -71,6 +72,29 @@ public class GoodsLedger {
         return byKind(goods.findByBatchId(batch)).values().stream()
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(GoodsLot::id))
+                .toList();
+    }
+
+    /** Bags that were done together; empty if there are none by that number. */
+    @Transactional(readOnly = true)
+    public Optional<GoodsLot> lot(long id) {
+        return goods.findById(id)
+                .flatMap(one -> byKind(List.of(one)).values().stream()
+                        .flatMap(List::stream)
+                        .findFirst());
+    }
+
+    /** The lot from which some were parted, because they turned out to be seconds. */
+    @Transactional(readOnly = true)
+    public Optional<Long> partedFrom(long id) {
+        return goods.findById(id).flatMap(FinishedGoods::fromGoodsId);
+    }
+
+    /** The lots of seconds that were parted from one. */
+    @Transactional(readOnly = true)
+    public List<Long> secondsOf(long id) {
+        return goods.findByFromGoodsIdOrderById(id).stream()
+                .map(FinishedGoods::id)
                 .toList();
     }
 
@@ -182,6 +206,18 @@ public class GoodsLedger {
             }
         }
         return from;
+    }
+
+    /**
+     * Bags of a lot turned out to be seconds: they are a lot of their own from now on, which carries what they cost; inside the caller's
+     * transaction.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void becomeSeconds(long id, String place, int units, String reason) {
+        FinishedGoods from = goods.findForMoving(id).orElseThrow();
+        move(id, place, GoodsKind.BECAME_SECONDS, -units, reason);
+        long second = goods.saveAndFlush(from.seconds(units)).id();
+        move(second, place, GoodsKind.BECAME_SECONDS, units, reason);
     }
 
     /**

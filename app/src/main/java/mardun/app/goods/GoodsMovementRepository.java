@@ -43,6 +43,16 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
     /** How many of a lot there were. */
     record Units(long goodsId, long units) {}
 
+    /** How many of a lot there were at a place. */
+    record AtPlace(long goodsId, String place, long units) {}
+
+    /** How many of each lot there were at each place just before a moment. */
+    @Query("""
+            select new mardun.app.goods.GoodsMovementRepository$AtPlace(m.goodsId, m.place, sum(m.changeUnits))
+            from GoodsMovement m where m.movedAt < :moment group by m.goodsId, m.place
+            having sum(m.changeUnits) > 0 order by m.place""")
+    List<AtPlace> placesAt(Instant moment);
+
     /** How many of each lot there were just before a moment; none of those of which there were none. */
     @Query("""
             select new mardun.app.goods.GoodsMovementRepository$Units(m.goodsId, sum(m.changeUnits))

@@ -2,33 +2,35 @@ package mardun.app.goods;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.goods.GoodsPlaceRepository.AtPlace;
 import mardun.app.goods.GoodsViews.FinishedGoodsLine;
-import mardun.app.goods.GoodsViews.GoodsForm;
 import mardun.app.goods.GoodsViews.GoodsMovementView;
+import mardun.app.goods.GoodsViews.GoodsOnDay;
+import mardun.app.goods.GoodsViews.GoodsOnDayLine;
 import mardun.app.goods.GoodsViews.GoodsView;
 import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.GoodsViews.PlaceView;
 import mardun.app.id.BatchId;
-import mardun.app.problem.FieldReader;
+import mardun.app.problem.Days;
 import mardun.app.problem.RefusedException;
-import mardun.app.request.OnceOnly;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Pageable;
@@ -43,16 +45,11 @@ public class GoodsService {
     /** Where bags are when they are done. */
     public static final String HOME = "home";
 
-    private static final int LONGEST_PLACE = 80;
-    private static final int LONGEST_REASON = 300;
-    private static final int MOST_UNITS = 100_000;
-
     private final FinishedGoodsRepository goods;
     private final GoodsMovementRepository movements;
     private final GoodsPlaceRepository places;
     private final GoodsBook book;
     private final SettingsService settings;
-    private final OnceOnly onceOnly;
     private final Clock clock;
 
     GoodsService(
@@ -61,14 +58,12 @@ public class GoodsService {
             GoodsPlaceRepository places,
             GoodsBook book,
             SettingsService settings,
-            OnceOnly onceOnly,
             Clock clock) {
         this.goods = goods;
         this.movements = movements;
         this.places = places;
         this.book = book;
         this.settings = settings;
-        this.onceOnly = onceOnly;
         this.clock = clock;
     }
 
@@ -153,11 +148,17 @@ public class GoodsService {
         return byLine;
     }
 
-    /** A page of finished bags, the latest first; {@code all} also those of which none are left. */
+    /**
+     * A page of finished bags, the latest first.
+     *
+     * @param place where some of them are; empty for anywhere
+     * @param quality absent for either
+     * @param all also those of which none are left
+     */
     @Transactional(readOnly = true)
-    public GoodsView list(String query, boolean all, int page, int size) {
-        Page<FinishedGoods> found =
-                goods.search(SearchWords.like(query), all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+    public GoodsView list(String query, String place, @Nullable Quality quality, boolean all, int page, int size) {
+        Page<FinishedGoods> found = goods.search(
+                SearchWords.like(query), place, quality, all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         Map<Long, List<PlaceView>> places =
                 places(found.getContent().stream().map(FinishedGoods::id).toList());
         ViewWriter writer = settings.current().writer();
@@ -183,8 +184,8 @@ public class GoodsService {
     /** All bags that are left somewhere, the latest first, as other areas reckon with them. */
     @Transactional(readOnly = true)
     public List<GoodsThere> there() {
-        List<FinishedGoods> some =
-                goods.search(SearchWords.like(""), false, Pageable.unpaged()).getContent();
+        List<FinishedGoods> some = goods.search(SearchWords.like(""), "", null, false, Pageable.unpaged())
+                .getContent();
         Map<Long, List<PlaceView>> places =
                 places(some.stream().map(FinishedGoods::id).toList());
         return some.stream()
@@ -251,7 +252,45 @@ public class GoodsService {
         book.write(id, new GoodsMovement(id, place, GoodsKind.ENTERED, made.units(), "from a list", clock.instant()));
     }
 
-    private static FinishedGoodsLine line(FinishedGoods one, List<PlaceView> places, ViewWriter writer) {
+    /** One lot. */
+    @Transactional(readOnly = true)
+    public FinishedGoodsLine get(long id) {
+        FinishedGoods one =
+                goods.findById(id).orElseThrow(() -> RefusedException.missing("There are no such bags, or no longer."));
+        return line(
+                one,
+                places(List.of(id)).getOrDefault(id, List.of()),
+                settings.current().writer());
+    }
+
+    /** What was there at the end of a day, lot by lot and place by place, with what it had cost. */
+    @Transactional(readOnly = true)
+    public GoodsOnDay on(LocalDate day) {
+        if (day.isAfter(LocalDate.now(clock))) {
+            throw RefusedException.conflict("This day is still to come. Choose today or a day before.");
+        }
+        Map<Long, List<GoodsMovementRepository.AtPlace>> byLot =
+                movements.placesAt(Days.endOf(day, clock.getZone())).stream()
+                        .collect(Collectors.groupingBy(GoodsMovementRepository.AtPlace::goodsId));
+        ViewWriter writer = settings.current().writer();
+        int all = 0;
+        long worth = 0;
+        List<GoodsOnDayLine> lines = new ArrayList<>();
+        for (FinishedGoods one : goods.findAllById(byLot.keySet())) {
+            List<PlaceView> places = byLot.get(one.id()).stream()
+                    .map(at -> new PlaceView(at.place(), Math.toIntExact(at.units())))
+                    .toList();
+            int there = places.stream().mapToInt(PlaceView::units).sum();
+            long minor = Apportionment.share(one.totalCostMinor(), there, one.units());
+            all += there;
+            worth += minor;
+            lines.add(new GoodsOnDayLine(one.id(), BagKind.of(one).words(), places, there, writer.money(minor)));
+        }
+        lines.sort(Comparator.comparing(GoodsOnDayLine::words).thenComparing(GoodsOnDayLine::id));
+        return new GoodsOnDay(day, lines, all, writer.money(worth));
+    }
+
+    private FinishedGoodsLine line(FinishedGoods one, List<PlaceView> places, ViewWriter writer) {
         return new FinishedGoodsLine(
                 one.id(),
                 one.batchId().orElse(null),
@@ -264,7 +303,8 @@ public class GoodsService {
                 writer.money(one.unitCostMinor()),
                 writer.money(one.totalCostMinor()),
                 writer.money(one.priceMinor()),
-                one.finishedOn());
+                one.finishedOn(),
+                Math.toIntExact(ChronoUnit.DAYS.between(one.finishedOn(), LocalDate.now(clock))));
     }
 
     @Transactional(readOnly = true)
@@ -272,62 +312,5 @@ public class GoodsService {
         return movements.findByGoodsIdOrderByMovedAtDescIdDesc(id).stream()
                 .map(m -> new GoodsMovementView(m.id(), m.kind(), m.place(), m.changeUnits(), m.reason(), m.movedAt()))
                 .toList();
-    }
-
-    /** Moves bags to another place, or takes them out: given away, kept as samples, written off, counted. */
-    public FinishedGoodsLine move(long id, GoodsForm form) {
-        onceOnly.make(form.requestId(), "bags of " + id, form, () -> {
-            FinishedGoods one = goods.findForMoving(id)
-                    .orElseThrow(() -> RefusedException.missing("There are no such bags, or no longer."));
-            FieldReader fields = new FieldReader();
-            boolean counted = form.kind() == GoodsKind.COUNTED;
-            int units = fields.count("units", form.units(), counted ? 0 : 1, MOST_UNITS);
-            String place = fields.text("place", form.place(), LONGEST_PLACE);
-            String reason = form.reason().strip();
-            if (reason.length() > LONGEST_REASON) {
-                fields.refuse("reason", form.reason(), "Say it in at most " + LONGEST_REASON + " characters.");
-            }
-            if (form.kind().needsReason() && reason.isEmpty()) {
-                fields.refuse("reason", "", "Say why, so that the shelf can be understood later.");
-            }
-            String to = form.kind() == GoodsKind.MOVED
-                    ? fields.text("toPlace", Optional.ofNullable(form.toPlace()).orElse(""), LONGEST_PLACE)
-                    : "";
-            if (to.equals(place)) {
-                fields.refuse("toPlace", to, "They are at “" + place + "” already. Choose another place.");
-            }
-            if (form.kind() == GoodsKind.MADE || form.kind() == GoodsKind.ENTERED) {
-                fields.refuse("kind", form.kind().name(), "Bags are made by finishing a batch.");
-            }
-            if (form.kind() == GoodsKind.SOLD || form.kind() == GoodsKind.TAKEN_BACK) {
-                fields.refuse("kind", form.kind().name(), "A sale is entered where it was made.");
-            }
-            int there = book.units(id, place);
-            if (!counted && units > there) {
-                fields.refuse(
-                        "units",
-                        form.units(),
-                        "At “" + place + "” are " + there + " of “" + one.designName() + ", " + one.sizeName()
-                                + "”. Type at most as many.");
-            }
-            fields.check();
-            int change = counted ? units - there : -units;
-            if (change == 0) {
-                throw RefusedException.conflict("At “" + place + "” are " + there + " already; nothing changes.");
-            }
-            if (form.kind() == GoodsKind.MOVED) {
-                save(id, to, GoodsKind.MOVED, units, "from " + place);
-            }
-            return save(id, place, form.kind(), change, to.isEmpty() ? reason : "to " + to);
-        });
-        FinishedGoods one = goods.findById(id).orElseThrow();
-        return line(
-                one,
-                places(List.of(id)).getOrDefault(id, List.of()),
-                settings.current().writer());
-    }
-
-    private long save(long id, String place, GoodsKind kind, int change, String reason) {
-        return book.write(id, new GoodsMovement(id, place, kind, change, reason, clock.instant()));
     }
 }

@@ -1,6 +1,8 @@
 package mardun.app.goods;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -24,6 +26,7 @@ public final class GoodsViews {
      * Bags of a line of a batch that were done together, with where they are.
      *
      * @param totalCost what all of them cost that were made, to the cent
+     * @param daysOld how many days ago they were done
      */
     public record FinishedGoodsLine(
             long id,
@@ -37,9 +40,33 @@ public final class GoodsViews {
             MoneyView unitCost,
             MoneyView totalCost,
             MoneyView price,
-            LocalDate finishedOn) {}
+            LocalDate finishedOn,
+            int daysOld) {}
 
     public record PlaceView(String place, int units) {}
+
+    /** What was there at the end of a day, and what it had cost. */
+    public record GoodsOnDay(LocalDate day, List<GoodsOnDayLine> lines, int units, MoneyView worth) {}
+
+    /** A lot as it was at the end of a day. */
+    public record GoodsOnDayLine(long id, String words, List<PlaceView> places, int units, MoneyView worth) {}
+
+    /**
+     * Bags of several lots go from one place to another.
+     *
+     * @param requestId made by the form when it opens, so that sending it twice moves once
+     */
+    public record SeveralMoved(
+            @NotNull UUID requestId,
+            @NotNull @Size(max = 200) String place,
+            @NotNull @Size(max = 200) String toPlace,
+
+            @NotNull @Size(min = 1, max = 500, message = "Say how many of at least one kind of bag are moved.")
+            List<@NotNull @Valid SomeOfLot> lots) {}
+
+    /** So many bags of a lot, as typed. */
+    public record SomeOfLot(
+            long goodsId, @NotNull @Size(max = 20) String units) {}
 
     public record GoodsMovementView(
             long id, GoodsKind kind, String place, int change, String reason, Instant movedAt) {}

@@ -25,6 +25,11 @@ public record NotePin(
         @Nullable MaterialId materialId,
         @NotNull @Size(max = 60) String machine) {
 
+    /** At a whole design. */
+    public static NotePin ofDesign(DesignId designId) {
+        return new NotePin(NoteAbout.DESIGN, designId, "", "", "", null, "");
+    }
+
     /** Whether it says what it is pinned to. */
     boolean isWhole() {
         return switch (about) {

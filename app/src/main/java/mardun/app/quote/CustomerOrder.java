@@ -46,7 +46,7 @@ class CustomerOrder {
     private boolean depositKept;
 
     @Enumerated(EnumType.STRING)
-    private OrderState state;
+    private CustomerOrderState state;
 
     private @Nullable LocalDate closedOn;
     private String reason;
@@ -92,7 +92,7 @@ class CustomerOrder {
         this.totalMinor = totalMinor;
         this.depositMinor = depositMinor;
         this.lines = List.copyOf(lines);
-        this.state = OrderState.AGREED;
+        this.state = CustomerOrderState.AGREED;
         this.reason = "";
     }
 
@@ -103,14 +103,14 @@ class CustomerOrder {
 
     /** Its deposit was paid on a day; absent where it wasn't after all. */
     void depositPaid(@Nullable LocalDate on) {
-        refuseUnless(OrderState.AGREED);
+        refuseUnless(CustomerOrderState.AGREED);
         depositPaidOn = on;
     }
 
     /** The customer has the bags, and has paid so much for all of them, with what was paid before. */
     void handOver(UUID sale, LocalDate on, Tender by, long paid) {
-        refuseUnless(OrderState.AGREED);
-        state = OrderState.HANDED_OVER;
+        refuseUnless(CustomerOrderState.AGREED);
+        state = CustomerOrderState.HANDED_OVER;
         saleId = sale;
         closedOn = on;
         tender = by;
@@ -119,8 +119,8 @@ class CustomerOrder {
 
     /** Nothing came of it; a deposit that was paid was given back or kept. */
     void cancel(LocalDate on, String why, boolean keepsDeposit) {
-        refuseUnless(OrderState.AGREED);
-        state = OrderState.CANCELLED;
+        refuseUnless(CustomerOrderState.AGREED);
+        state = CustomerOrderState.CANCELLED;
         closedOn = on;
         reason = why;
         depositKept = keepsDeposit && depositPaidOn != null;
@@ -128,13 +128,13 @@ class CustomerOrder {
 
     /** What was said to have become of it was wrong: it is open again. */
     void openAgain() {
-        if (state == OrderState.AGREED) {
+        if (state == CustomerOrderState.AGREED) {
             throw RefusedException.conflict("This order is open already.");
         }
         if (forgotten) {
             throw RefusedException.conflict("Whose order this was is forgotten, so it stays closed.");
         }
-        state = OrderState.AGREED;
+        state = CustomerOrderState.AGREED;
         closedOn = null;
         reason = "";
         saleId = null;
@@ -145,7 +145,7 @@ class CustomerOrder {
 
     /** Who ordered it, and how to reach them, is kept no longer; the figures stay. */
     void forget() {
-        if (state == OrderState.AGREED) {
+        if (state == CustomerOrderState.AGREED) {
             throw RefusedException.conflict(
                     "This order is still open, so who it is for is needed. Hand it over or cancel it first.");
         }
@@ -158,13 +158,13 @@ class CustomerOrder {
 
     /** @throws RefusedException if something became of it already */
     void refuseUnlessOpen() {
-        refuseUnless(OrderState.AGREED);
+        refuseUnless(CustomerOrderState.AGREED);
     }
 
-    private void refuseUnless(OrderState wanted) {
+    private void refuseUnless(CustomerOrderState wanted) {
         if (state != wanted) {
             throw RefusedException.conflict(
-                    state == OrderState.HANDED_OVER
+                    state == CustomerOrderState.HANDED_OVER
                             ? "This order was handed over already. Open it again first."
                             : "This order was cancelled. Open it again first.");
         }
@@ -226,7 +226,7 @@ class CustomerOrder {
         return depositKept;
     }
 
-    OrderState state() {
+    CustomerOrderState state() {
         return state;
     }
 

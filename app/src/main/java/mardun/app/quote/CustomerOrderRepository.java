@@ -14,13 +14,13 @@ interface CustomerOrderRepository extends JpaRepository<CustomerOrder, Long> {
 
     /** Those that are still open, the one that is due first in front; those without a day behind. */
     @Query("""
-            select o from CustomerOrder o where o.state = mardun.app.quote.OrderState.AGREED
+            select o from CustomerOrder o where o.state = mardun.app.quote.CustomerOrderState.AGREED
             order by case when o.dueOn is null then 1 else 0 end, o.dueOn, o.id""")
     List<CustomerOrder> open();
 
     /** Those of which something has become, the latest first. */
     @Query("""
-            select o from CustomerOrder o where o.state <> mardun.app.quote.OrderState.AGREED
+            select o from CustomerOrder o where o.state <> mardun.app.quote.CustomerOrderState.AGREED
             order by o.closedOn desc, o.id desc""")
     List<CustomerOrder> closed(Limit most);
 

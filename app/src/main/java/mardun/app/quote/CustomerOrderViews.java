@@ -30,7 +30,7 @@ public final class CustomerOrderViews {
      */
     public record CustomerOrderRow(
             long id,
-            OrderState state,
+            CustomerOrderState state,
             String who,
             List<String> lines,
             int units,
@@ -57,7 +57,7 @@ public final class CustomerOrderViews {
             long version,
             long quoteId,
             int quoteNumber,
-            OrderState state,
+            CustomerOrderState state,
             String who,
             String reach,
             List<String> lines,

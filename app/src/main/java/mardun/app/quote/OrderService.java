@@ -90,7 +90,7 @@ public class OrderService {
     }
 
     private boolean isLate(CustomerOrder order) {
-        return order.state() == OrderState.AGREED
+        return order.state() == CustomerOrderState.AGREED
                 && order.dueOn()
                         .filter(day -> day.isBefore(LocalDate.now(clock)))
                         .isPresent();

@@ -54,6 +54,14 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
     List<SalesBook.PaidFor> paidFor(
             DesignId design, String size, String designName, String sizeName, ChannelId channel, LocalDate from);
 
+    /** The sales of a lot that weren't taken back, the first one first. */
+    @Query("""
+            select new mardun.app.sale.SalesBook$SoldOfLot(
+                s.soldOn, s.channelId, s.fairId, l.units, l.paidMinor, s.note)
+            from SaleLine l join Sale s on s.id = l.saleId
+            where l.goodsId = :lot and s.takenBackAt is null order by s.number, l.id""")
+    List<SalesBook.SoldOfLot> ofLot(long lot);
+
     /** The bags of all sales from a day until before another, those of a sale together. */
     @Query("""
             select new mardun.app.sale.SalesBook$Row(

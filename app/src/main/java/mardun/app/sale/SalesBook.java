@@ -157,6 +157,21 @@ public class SalesBook {
         return List.copyOf(byPrice.values());
     }
 
+    /**
+     * Bags of a lot that were sold at once.
+     *
+     * @param fair absent where it wasn't at a fair
+     * @param paidMinor for all of these together
+     */
+    public record SoldOfLot(
+            LocalDate day, ChannelId channel, @Nullable FairId fair, int units, long paidMinor, String note) {}
+
+    /** The sales of a lot, the first one first. */
+    @Transactional(readOnly = true)
+    public List<SoldOfLot> ofLot(long lot) {
+        return lines.ofLot(lot);
+    }
+
     /** The sales from a day until before another, in the order in which they were booked. */
     @Transactional(readOnly = true)
     public List<Entry> sales(LocalDate from, LocalDate until) {

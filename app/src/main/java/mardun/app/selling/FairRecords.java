@@ -48,6 +48,12 @@ public class FairRecords {
         this.clock = clock;
     }
 
+    /** What a fair is called; empty if there is none by that number. */
+    @Transactional(readOnly = true)
+    public Optional<String> nameOf(FairId id) {
+        return repository.findById(id.value()).map(Fair::name);
+    }
+
     /**
      * A fair.
      *

@@ -18,7 +18,10 @@ import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLedger.FromLot;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.GoodsService;
+import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
+import mardun.app.note.NotePin;
+import mardun.app.note.NoteService;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import mardun.app.sale.Sales;
@@ -31,7 +34,6 @@ import mardun.app.shop.OnlineShop.Offer;
 import mardun.app.shop.OnlineShop.PaidOut;
 import mardun.app.shop.OnlineShop.Trouble;
 import mardun.app.shop.ShopViews.BackForm;
-import mardun.app.shop.ShopViews.CameBack;
 import mardun.core.pricing.Terms;
 import mardun.core.selling.PayoutMatch;
 import mardun.core.selling.PayoutMatch.Expected;
@@ -67,6 +69,7 @@ public class ShopDesk {
     private final GoodsLedger ledger;
     private final Sales sales;
     private final Channels channels;
+    private final NoteService notes;
     private final SettingsService settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -81,6 +84,7 @@ public class ShopDesk {
             GoodsLedger ledger,
             Sales sales,
             Channels channels,
+            NoteService notes,
             SettingsService settings,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -93,6 +97,7 @@ public class ShopDesk {
         this.ledger = ledger;
         this.sales = sales;
         this.channels = channels;
+        this.notes = notes;
         this.settings = settings;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -389,12 +394,27 @@ public class ShopDesk {
                 "order " + order.number() + " came back: " + form.reason().strip();
         its.forEach((kind, units) -> ledger.oldestFirst(lots.getOrDefault(kind, List.of()), ASIDE, units)
                 .forEach(from -> {
-                    if (form.ended() == CameBack.INTO_STOCK) {
-                        moved(from.lot().id(), ASIDE, GoodsService.HOME, from.units(), reason);
-                    } else {
-                        ledger.move(from.lot().id(), ASIDE, GoodsKind.WRITTEN_OFF, -from.units(), reason);
+                    long lot = from.lot().id();
+                    switch (form.ended()) {
+                        case INTO_STOCK -> moved(lot, ASIDE, GoodsService.HOME, from.units(), reason);
+                        case SECONDS -> {
+                            moved(lot, ASIDE, GoodsService.HOME, from.units(), reason);
+                            if (from.lot().kind().quality() == Quality.GOOD) {
+                                ledger.becomeSeconds(lot, GoodsService.HOME, from.units(), reason);
+                            }
+                        }
+                        case SCRAPPED -> ledger.move(lot, ASIDE, GoodsKind.WRITTEN_OFF, -from.units(), reason);
                     }
                 }));
+        lots.values().stream()
+                .flatMap(List::stream)
+                .flatMap(lot -> lot.kind().designId().stream())
+                .distinct()
+                .forEach(design -> notes.pin(
+                        UUID.randomUUID(),
+                        NotePin.ofDesign(design),
+                        null,
+                        "One came back: " + form.reason().strip()));
         order.comeBack(form.ended().words() + ": " + form.reason().strip());
         orders.saveAndFlush(order);
     }

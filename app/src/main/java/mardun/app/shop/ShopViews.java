@@ -107,6 +107,7 @@ public final class ShopViews {
     /** What became of bags that came back. */
     public enum CameBack {
         INTO_STOCK("into stock"),
+        SECONDS("among the seconds"),
         SCRAPPED("scrapped");
 
         private final String words;

@@ -33,6 +33,7 @@ class PageRoutes {
         "/materials/hand",
         "/materials/files",
         "/materials/finished",
+        "/materials/finished/{id}",
         "/batches",
         "/batches/new",
         "/batches/what-to-make",

@@ -1,7 +1,7 @@
 package mardun.app.quote;
 
 /** How a private order stands. */
-public enum OrderState {
+public enum CustomerOrderState {
     /** It is agreed; its bags are to be made, or are made and wait. */
     AGREED,
     /** The customer has the bags and has paid. */
