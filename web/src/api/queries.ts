@@ -17,6 +17,7 @@ export const keys = {
   prices: ['prices'] as const,
   quotes: ['quotes'] as const,
   orders: ['orders'] as const,
+  resellers: ['resellers'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
   onlineShop: ['online-shop'] as const,
@@ -237,6 +238,15 @@ export const useOrder = (id: number) =>
   useQuery({
     queryKey: [...keys.orders, id],
     queryFn: () => api.get<Schemas['CustomerOrderView']>(`/api/orders/${id}`),
+  });
+
+export const useResellers = () =>
+  useQuery({ queryKey: keys.resellers, queryFn: () => api.get<Schemas['ResellerRow'][]>('/api/resellers') });
+
+export const useReseller = (id: number) =>
+  useQuery({
+    queryKey: [...keys.resellers, id],
+    queryFn: () => api.get<Schemas['ResellerView']>(`/api/resellers/${id}`),
   });
 
 export const useFairs = () =>

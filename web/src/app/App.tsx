@@ -39,6 +39,8 @@ const PrinterPage = lazy(() => import('../areas/prices/PrinterPage'));
 const StallsPage = lazy(() => import('../areas/stalls/StallsPage'));
 const SeasonPage = lazy(() => import('../areas/season/SeasonPage'));
 const BagStoryPage = lazy(() => import('../areas/materials/BagStoryPage'));
+const ResellersPage = lazy(() => import('../areas/stalls/resellers/ResellersPage'));
+const ResellerPage = lazy(() => import('../areas/stalls/resellers/ResellerPage'));
 const OrdersPage = lazy(() => import('../areas/stalls/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../areas/stalls/orders/OrderPage'));
 const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
@@ -105,6 +107,8 @@ const router = createBrowserRouter([
       { path: '/prices/printer', element: <PrinterPage /> },
       { path: '/stalls', element: <StallsPage /> },
       { path: '/stalls/online', element: <OnlinePage /> },
+      { path: '/stalls/resellers', element: <ResellersPage /> },
+      { path: '/stalls/resellers/:id', element: <ResellerPage /> },
       { path: '/stalls/orders', element: <OrdersPage /> },
       { path: '/stalls/orders/:id', element: <OrderPage /> },
       { path: '/batches/what-to-make', element: <SeasonPage /> },

@@ -3236,6 +3236,102 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/resellers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listResellers'];
+    put?: never;
+    post: operations['addReseller'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/resellers/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readReseller'];
+    put: operations['changeReseller'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/resellers/{id}/moves': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['bringToReseller'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/resellers/{id}/settlements': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['settleWithReseller'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/resellers/{id}/settlements/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['previewSettlement'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/resellers/{id}/settlements/{settlement}/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeSettlementBack'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/scrap': {
     parameters: {
       query?: never;
@@ -4251,6 +4347,12 @@ export interface components {
       name: string;
       paper: components['schemas']['PaperRow'][];
     };
+    BringForm: {
+      back: boolean;
+      lines: components['schemas']['BroughtThere'][];
+      /** Format: uuid */
+      requestId: string;
+    };
     BrokenOffView: {
       /** Format: int32 */
       linesIn: number;
@@ -4270,6 +4372,10 @@ export interface components {
       bags: number;
       /** Format: int64 */
       materialId: number;
+    };
+    BroughtThere: {
+      kind: string;
+      units: string;
     };
     BuyLine: {
       amount: components['schemas']['AmountView'];
@@ -6100,6 +6206,26 @@ export interface components {
       width?: components['schemas']['LengthView'];
       worth: components['schemas']['MoneyView'];
     };
+    LyingThere: {
+      /** @enum {string} */
+      advice: 'LEAVE' | 'BRING' | 'TAKE_BACK';
+      /** Format: int32 */
+      advised: number;
+      /** Format: int32 */
+      home: number;
+      kind: string;
+      /** Format: date */
+      lastSold?: string;
+      price: components['schemas']['MoneyView'];
+      reason: string;
+      /** Format: date */
+      since?: string;
+      /** Format: int32 */
+      sold: number;
+      /** Format: int32 */
+      there: number;
+      words: string;
+    };
     MachineForm: {
       freeArm: boolean;
       /** Format: int32 */
@@ -6594,6 +6720,13 @@ export interface components {
     NewPrice: {
       place: components['schemas']['PricePlace'];
       price: string;
+    };
+    NewReseller: {
+      /** Format: int64 */
+      channelId: number;
+      name: string;
+      /** Format: uuid */
+      requestId: string;
     };
     NewSize: {
       changes: components['schemas']['SizeChange'][];
@@ -7587,6 +7720,57 @@ export interface components {
       name: string;
       needed: components['schemas']['AmountView'];
     };
+    ResellerForm: {
+      /** Format: int64 */
+      channelId: number;
+      putAway: boolean;
+      reach: string;
+      /** Format: int64 */
+      version: number;
+    };
+    ResellerRow: {
+      asked: components['schemas']['MoneyView'];
+      channel: string;
+      /** Format: int64 */
+      id: number;
+      /** Format: date */
+      lastSettled?: string;
+      name: string;
+      putAway: boolean;
+      /** Format: int32 */
+      toBring: number;
+      /** Format: int32 */
+      toTakeBack: number;
+      /** Format: int32 */
+      units: number;
+    };
+    ResellerSettled: {
+      /** Format: date */
+      day: string;
+      /** Format: uuid */
+      id: string;
+      rest: components['schemas']['MoneyView'];
+      sold: components['schemas']['MoneyView'];
+      taken: components['schemas']['MoneyView'];
+      takenBack: boolean;
+      tax: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
+    };
+    ResellerView: {
+      bags: components['schemas']['LyingThere'][];
+      channel: string;
+      /** Format: int64 */
+      channelId: number;
+      /** Format: int64 */
+      id: number;
+      name: string;
+      putAway: boolean;
+      reach: string;
+      settlements: components['schemas']['ResellerSettled'][];
+      /** Format: int64 */
+      version: number;
+    };
     ReservedView: {
       amount: components['schemas']['AmountView'];
       /** Format: int64 */
@@ -8432,6 +8616,26 @@ export interface components {
       /** Format: int32 */
       units: number;
       where: string;
+    };
+    SoldThere: {
+      kind: string;
+      price: string;
+      units: string;
+    };
+    SoldThereForm: {
+      lines: components['schemas']['SoldThere'][];
+      /** Format: date */
+      on?: string;
+      /** Format: uuid */
+      requestId: string;
+    };
+    SoldThereSum: {
+      rest: components['schemas']['MoneyView'];
+      sold: components['schemas']['MoneyView'];
+      taken: components['schemas']['MoneyView'];
+      tax: components['schemas']['MoneyView'];
+      /** Format: int32 */
+      units: number;
     };
     SomeOfLot: {
       /** Format: int64 */
@@ -15469,6 +15673,199 @@ export interface operations {
         };
         content: {
           'application/json': string;
+        };
+      };
+    };
+  };
+  listResellers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerRow'][];
+        };
+      };
+    };
+  };
+  addReseller: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewReseller'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
+        };
+      };
+    };
+  };
+  readReseller: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
+        };
+      };
+    };
+  };
+  changeReseller: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ResellerForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
+        };
+      };
+    };
+  };
+  bringToReseller: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BringForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
+        };
+      };
+    };
+  };
+  settleWithReseller: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SoldThereForm'];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
+        };
+      };
+    };
+  };
+  previewSettlement: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SoldThereForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SoldThereSum'];
+        };
+      };
+    };
+  };
+  takeSettlementBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        settlement: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ResellerView'];
         };
       };
     };

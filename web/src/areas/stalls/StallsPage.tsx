@@ -35,6 +35,9 @@ export default function StallsPage() {
           <ButtonLink look="quiet" to="/stalls/orders">
             Private orders
           </ButtonLink>
+          <ButtonLink look="quiet" to="/stalls/resellers">
+            Resellers
+          </ButtonLink>
           <ButtonLink look="quiet" to="/stalls/online">
             Online shop
           </ButtonLink>

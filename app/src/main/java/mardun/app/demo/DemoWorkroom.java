@@ -73,6 +73,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoBench bench;
     private final DemoPrices prices;
     private final DemoQuotes quotes;
+    private final DemoResellers resellers;
     private final DemoShop shop;
     private final DemoFairs fairs;
     private final DemoYears years;
@@ -95,6 +96,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoBench bench,
             DemoPrices prices,
             DemoQuotes quotes,
+            DemoResellers resellers,
             DemoShop shop,
             DemoFairs fairs,
             DemoYears years,
@@ -113,6 +115,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.bench = bench;
         this.prices = prices;
         this.quotes = quotes;
+        this.resellers = resellers;
         this.shop = shop;
         this.fairs = fairs;
         this.years = years;
@@ -210,6 +213,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         enterBatchesOfSeveralLines(today, bigFair);
         prices.setPrices(today);
         quotes.enter(today);
+        resellers.enter(today);
         shop.enter(today);
         fairs.enter(today);
     }

@@ -104,6 +104,12 @@ public class GoodsLedger {
         return movements.changesSince(moment);
     }
 
+    /** All that came to a place or left it, the first in front. */
+    @Transactional(readOnly = true)
+    public List<Change> changesAt(String place) {
+        return movements.changesAt(place);
+    }
+
     /** So many bags that lay somewhere, and what they cost. */
     public record Worth(int units, long minor) {}
 

@@ -40,6 +40,12 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             where m.movedAt >= :moment and m.kind <> MOVED order by m.movedAt""")
     List<GoodsLedger.Change> changesSince(Instant moment);
 
+    @Query("""
+            select new mardun.app.goods.GoodsLedger$Change(g.bagKind, m.movedAt, m.changeUnits)
+            from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
+            where m.place = :place order by m.movedAt, m.id""")
+    List<GoodsLedger.Change> changesAt(String place);
+
     /** How many of a lot there were. */
     record Units(long goodsId, long units) {}
 

@@ -10,7 +10,7 @@ public final class RefusedException extends RuntimeException {
     private final HttpStatus status;
 
     private RefusedException(HttpStatus status, String sentence, List<FieldProblem> problems) {
-        super(sentence);
+        super(TypedText.shortened(sentence));
         this.status = status;
         this.problems = List.copyOf(problems);
     }

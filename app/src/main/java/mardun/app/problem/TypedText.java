@@ -1,11 +1,13 @@
 package mardun.app.problem;
 
 import java.text.Normalizer;
+import java.util.regex.Pattern;
 
 /** Texts as they come from forms and files: what can't be seen and can't be stored is taken out of them. */
 public final class TypedText {
 
     private static final String SPACES = "\t\n\r";
+    private static final Pattern LONG_QUOTE = Pattern.compile("“([^”]{120})[^”]+”");
 
     private TypedText() {}
 
@@ -21,6 +23,11 @@ public final class TypedText {
             whole = clean.toString();
         }
         return Normalizer.normalize(whole, Normalizer.Form.NFC);
+    }
+
+    /** A sentence in which nothing that was typed is quoted at length. */
+    public static String shortened(String sentence) {
+        return LONG_QUOTE.matcher(sentence).replaceAll("“$1…”");
     }
 
     private static boolean isKept(int codePoint) {

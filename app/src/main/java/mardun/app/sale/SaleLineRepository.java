@@ -54,6 +54,13 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
     List<SalesBook.PaidFor> paidFor(
             DesignId design, String size, String designName, String sizeName, ChannelId channel, LocalDate from);
 
+    /** How many of each kind were sold at a place since a day, and when the last one went. */
+    @Query("""
+            select new mardun.app.sale.SalesBook$SoldAtPlace(l.bagKind, sum(l.units), max(s.soldOn))
+            from SaleLine l join Sale s on s.id = l.saleId
+            where l.place = :place and s.takenBackAt is null and s.soldOn >= :day group by l.bagKind""")
+    List<SalesBook.SoldAtPlace> soldAt(String place, LocalDate day);
+
     /** The sales of a lot that weren't taken back, the first one first. */
     @Query("""
             select new mardun.app.sale.SalesBook$SoldOfLot(

@@ -166,6 +166,15 @@ public class SalesBook {
     public record SoldOfLot(
             LocalDate day, ChannelId channel, @Nullable FairId fair, int units, long paidMinor, String note) {}
 
+    /** How many of a kind were sold at a place, and when the last one went. */
+    public record SoldAtPlace(String kind, long units, LocalDate last) {}
+
+    /** What was sold at a place since a day, by kind. */
+    @Transactional(readOnly = true)
+    public List<SoldAtPlace> soldAt(String place, LocalDate day) {
+        return lines.soldAt(place, day);
+    }
+
     /** The sales of a lot, the first one first. */
     @Transactional(readOnly = true)
     public List<SoldOfLot> ofLot(long lot) {

@@ -43,6 +43,8 @@ class PageRoutes {
         "/batches/{id}/tally",
         "/stalls",
         "/stalls/online",
+        "/stalls/resellers",
+        "/stalls/resellers/{id}",
         "/stalls/orders",
         "/stalls/orders/{id}",
         "/stalls/{id}",

@@ -1,0 +1,68 @@
+package mardun.app.demo;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import mardun.app.channel.Channels;
+import mardun.app.resell.ResellerService;
+import mardun.app.resell.ResellerViews.BringForm;
+import mardun.app.resell.ResellerViews.BroughtThere;
+import mardun.app.resell.ResellerViews.LyingThere;
+import mardun.app.resell.ResellerViews.NewReseller;
+import mardun.app.resell.ResellerViews.ResellerForm;
+import mardun.app.resell.ResellerViews.SoldThere;
+import mardun.app.resell.ResellerViews.SoldThereForm;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** A shop that sells some of the invented maker's bags. */
+@Component
+@ConditionalOnProperty("mardun.demo")
+class DemoResellers {
+
+    private final ResellerService resellers;
+    private final Channels channels;
+    private final TravellingClock clock;
+
+    DemoResellers(ResellerService resellers, Channels channels, TravellingClock clock) {
+        this.resellers = resellers;
+        this.channels = channels;
+        this.clock = clock;
+    }
+
+    /** It has bags from its first visit on, has sold some, and asks for more. */
+    void enter(LocalDate today) {
+        clock.on(today.minusDays(40), () -> {
+            long shop = resellers.add(new NewReseller(
+                    UUID.randomUUID(),
+                    "Lantern Quay gallery",
+                    channels.named("Lantern Quay, on commission").orElseThrow().id()));
+            resellers.change(
+                    shop,
+                    new ResellerForm(
+                            resellers.get(shop).version(),
+                            resellers.get(shop).channelId(),
+                            "Thursdays, at the till",
+                            false));
+            resellers.bring(
+                    shop,
+                    new BringForm(
+                            UUID.randomUUID(),
+                            false,
+                            List.of(new BroughtThere(pouch(shop).kind(), "3"))));
+        });
+        clock.on(today.minusDays(12), () -> {
+            long shop = resellers.list().get(0).id();
+            LyingThere pouch = pouch(shop);
+            resellers.settle(
+                    shop, new SoldThereForm(UUID.randomUUID(), null, List.of(new SoldThere(pouch.kind(), "2", "15.00"))));
+        });
+    }
+
+    private LyingThere pouch(long shop) {
+        return resellers.get(shop).bags().stream()
+                .filter(bag -> bag.words().startsWith("Heron pouch, small"))
+                .findFirst()
+                .orElseThrow();
+    }
+}
