@@ -142,6 +142,30 @@ class ResellersTest {
         AT.placesAddUp();
     }
 
+    /** What lies with a reseller isn't packed for a fair. */
+    @Test
+    void noFairTakesWhatLiesThere() throws InterruptedException {
+        AT.bags("Held pouch,small,5,4.00,12.50,home");
+        JsonNode shop = add("Holding shop");
+        String kind = bag(shop, "Held pouch").get("kind").asString();
+        post(shop, "moves", Map.of("back", false, "lines", List.of(some(bag(shop, "Held pouch"), "4"))));
+        long fair = AT.fair("Held fair", LocalDate.now().plusDays(3));
+        JsonNode row = APP.get("/api/fairs/" + fair + "/packing")
+                .body()
+                .get("rows")
+                .valueStream()
+                .filter(one -> one.get("bag").get("key").asString().equals(kind))
+                .findFirst()
+                .orElseThrow();
+        assertThat(row.get("elsewhere").asInt()).isEqualTo(1);
+        assertThat(row.get("proposed").asInt()).isLessThanOrEqualTo(1);
+        AT.pack(fair, kind, 1);
+        assertThat(bag(APP.get("/api/resellers/" + shop.get("id").asLong()).body(), "Held pouch")
+                        .get("there")
+                        .asInt())
+                .isEqualTo(4);
+    }
+
     @Test
     void aNameIsAPlaceAndStandsOnce() {
         JsonNode shop = add("Pier kiosk");

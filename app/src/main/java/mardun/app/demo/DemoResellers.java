@@ -55,7 +55,8 @@ class DemoResellers {
             long shop = resellers.list().get(0).id();
             LyingThere pouch = pouch(shop);
             resellers.settle(
-                    shop, new SoldThereForm(UUID.randomUUID(), null, List.of(new SoldThere(pouch.kind(), "2", "15.00"))));
+                    shop,
+                    new SoldThereForm(UUID.randomUUID(), null, List.of(new SoldThere(pouch.kind(), "2", "15.00"))));
         });
     }
 

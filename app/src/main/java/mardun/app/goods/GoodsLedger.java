@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.core.money.Apportionment;
@@ -26,6 +27,7 @@ public class GoodsLedger {
     private final GoodsMovementRepository movements;
     private final GoodsPlaceRepository places;
     private final GoodsBook book;
+    private final List<HoldsBags> holders;
     private final Clock clock;
 
     GoodsLedger(
@@ -33,11 +35,13 @@ public class GoodsLedger {
             GoodsMovementRepository movements,
             GoodsPlaceRepository places,
             GoodsBook book,
+            List<HoldsBags> holders,
             Clock clock) {
         this.goods = goods;
         this.movements = movements;
         this.places = places;
         this.book = book;
+        this.holders = holders;
         this.clock = clock;
     }
 
@@ -45,6 +49,29 @@ public class GoodsLedger {
     @Transactional(readOnly = true)
     public Map<BagKind, List<GoodsLot>> there() {
         return byKind(goods.findLeft());
+    }
+
+    /** Where bags are for somebody, and not for whoever packs or plans. */
+    @Transactional(readOnly = true)
+    public Set<String> held() {
+        return holders.stream().flatMap(holder -> holder.heldPlaces().stream()).collect(Collectors.toSet());
+    }
+
+    /** Bags that are left somewhere and held for nobody, by kind, the oldest lot first. */
+    @Transactional(readOnly = true)
+    public Map<BagKind, List<GoodsLot>> free() {
+        Set<String> held = held();
+        Map<BagKind, List<GoodsLot>> free = new LinkedHashMap<>();
+        there().forEach((kind, lots) -> {
+            List<GoodsLot> some = lots.stream()
+                    .map(lot -> lot.without(held))
+                    .filter(lot -> lot.together() > 0)
+                    .toList();
+            if (!some.isEmpty()) {
+                free.put(kind, some);
+            }
+        });
+        return free;
     }
 
     /** Every lot that there ever was, by kind, the oldest first. */

@@ -1,8 +1,10 @@
 package mardun.app.goods;
 
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mardun.app.id.BatchId;
 
 /**
@@ -32,6 +34,26 @@ public record GoodsLot(
         Optional<Long> unitSeconds,
         long priceMinor,
         LocalDate finishedOn) {
+
+    /** The same without those at some places. */
+    public GoodsLot without(Set<String> places) {
+        Map<String, Integer> left = new LinkedHashMap<>(at);
+        left.keySet().removeAll(places);
+        return new GoodsLot(
+                id,
+                kind,
+                batchId,
+                lineNumber,
+                left,
+                made,
+                totalCostMinor,
+                unitCostMinor,
+                unitLabourMinor,
+                overheadMinor,
+                unitSeconds,
+                priceMinor,
+                finishedOn);
+    }
 
     /** How many of them are at a place. */
     public int at(String place) {

@@ -18,6 +18,10 @@ interface CustomerOrderRepository extends JpaRepository<CustomerOrder, Long> {
             order by case when o.dueOn is null then 1 else 0 end, o.dueOn, o.id""")
     List<CustomerOrder> open();
 
+    /** The numbers of those that are still open. */
+    @Query("select o.id from CustomerOrder o where o.state = mardun.app.quote.CustomerOrderState.AGREED")
+    List<Long> openIds();
+
     /** Those of which something has become, the latest first. */
     @Query("""
             select o from CustomerOrder o where o.state <> mardun.app.quote.CustomerOrderState.AGREED

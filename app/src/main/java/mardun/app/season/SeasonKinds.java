@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mardun.app.batch.BatchReading;
 import mardun.app.batch.CuttableBatches;
 import mardun.app.batch.OpenWork;
@@ -81,6 +82,7 @@ class SeasonKinds {
         Map<List<String>, CostedSize> named = new HashMap<>();
         sizes.values().forEach(size -> named.putIfAbsent(names(size.designName(), size.sizeName()), size));
         Map<BagKind, List<GoodsLot>> goods = ledger.all();
+        Set<String> held = ledger.held();
         Map<String, MaterialId> cloths = new HashMap<>();
         sizes.values().forEach(size -> size.clothId().ifPresent(id -> cloths.put(lower(size.cloth()), id)));
         goods.keySet().forEach(kind -> kind.clothId().ifPresent(id -> cloths.put(lower(kind.clothName()), id)));
@@ -103,7 +105,12 @@ class SeasonKinds {
                 if (size != null && (cloth.isPresent() || size.clothId().isEmpty())) {
                     String key = key(size, cloth);
                     sameAs.put(kind.key(), key);
-                    have.merge(key, lots.stream().mapToInt(GoodsLot::together).sum(), Integer::sum);
+                    have.merge(
+                            key,
+                            lots.stream()
+                                    .mapToInt(lot -> lot.without(held).together())
+                                    .sum(),
+                            Integer::sum);
                     kinds.putIfAbsent(
                             key,
                             new SeasonKind(

@@ -143,9 +143,9 @@ public class PackingService {
                 table(fair, list, there, current).orElse(null));
     }
 
-    /** All kinds of bags that are anywhere, and those on the fair's list. */
+    /** All kinds of bags that are anywhere and held for nobody, and those on the fair's list. */
     private Map<BagKind, List<GoodsLot>> there(FairId id) {
-        Map<BagKind, List<GoodsLot>> there = new LinkedHashMap<>(ledger.there());
+        Map<BagKind, List<GoodsLot>> there = new LinkedHashMap<>(ledger.free());
         Set<String> known = there.keySet().stream().map(BagKind::key).collect(Collectors.toSet());
         List<String> gone = lines.findByFairIdOrderById(id).stream()
                 .map(PackingLine::bagKind)
@@ -153,7 +153,7 @@ public class PackingService {
                 .toList();
         ledger.ofKinds(gone)
                 .values()
-                .forEach(lots -> there.put(lots.get(lots.size() - 1).kind(), lots));
+                .forEach(lots -> there.put(lots.get(lots.size() - 1).kind(), free(lots)));
         return there;
     }
 
@@ -431,7 +431,13 @@ public class PackingService {
         if (lots == null) {
             throw RefusedException.missing("There are no such bags, or no longer.");
         }
-        return lots;
+        return free(lots);
+    }
+
+    /** The lots without what is held for somebody. */
+    private List<GoodsLot> free(List<GoodsLot> lots) {
+        Set<String> held = ledger.held();
+        return lots.stream().map(lot -> lot.without(held)).toList();
     }
 
     private Fair open(FairId id) {

@@ -1,0 +1,10 @@
+package mardun.app.goods;
+
+import java.util.Set;
+
+/** An area whose bags at some places are for somebody: nobody packs them for a fair, and no plan counts on them. */
+public interface HoldsBags {
+
+    /** The places where bags are held now. */
+    Set<String> heldPlaces();
+}
