@@ -18,6 +18,7 @@ export const keys = {
   quotes: ['quotes'] as const,
   orders: ['orders'] as const,
   resellers: ['resellers'] as const,
+  posting: ['posting'] as const,
   buying: ['buying'] as const,
   suppliers: ['suppliers'] as const,
   onlineShop: ['online-shop'] as const,
@@ -247,6 +248,15 @@ export const useReseller = (id: number) =>
   useQuery({
     queryKey: [...keys.resellers, id],
     queryFn: () => api.get<Schemas['ResellerView']>(`/api/resellers/${id}`),
+  });
+
+export const usePosting = () =>
+  useQuery({ queryKey: keys.posting, queryFn: () => api.get<Schemas['PostingForm']>('/api/posting') });
+
+export const useBagWeights = () =>
+  useQuery({
+    queryKey: [...keys.posting, 'weights'],
+    queryFn: () => api.get<Schemas['BagWeight'][]>('/api/posting/weights'),
   });
 
 export const useFairs = () =>

@@ -41,6 +41,7 @@ const SeasonPage = lazy(() => import('../areas/season/SeasonPage'));
 const BagStoryPage = lazy(() => import('../areas/materials/BagStoryPage'));
 const ResellersPage = lazy(() => import('../areas/stalls/resellers/ResellersPage'));
 const ResellerPage = lazy(() => import('../areas/stalls/resellers/ResellerPage'));
+const PostingPage = lazy(() => import('../areas/stalls/posting/PostingPage'));
 const OrdersPage = lazy(() => import('../areas/stalls/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../areas/stalls/orders/OrderPage'));
 const OnlinePage = lazy(() => import('../areas/stalls/online/OnlinePage'));
@@ -109,6 +110,7 @@ const router = createBrowserRouter([
       { path: '/stalls/online', element: <OnlinePage /> },
       { path: '/stalls/resellers', element: <ResellersPage /> },
       { path: '/stalls/resellers/:id', element: <ResellerPage /> },
+      { path: '/stalls/posting', element: <PostingPage /> },
       { path: '/stalls/orders', element: <OrdersPage /> },
       { path: '/stalls/orders/:id', element: <OrderPage /> },
       { path: '/batches/what-to-make', element: <SeasonPage /> },

@@ -34,6 +34,7 @@ const PLACES = [
   { name: 'Private orders', to: '/stalls/orders' },
   { name: 'Resellers', to: '/stalls/resellers' },
   { name: 'Online shop', to: '/stalls/online' },
+  { name: 'Posting', to: '/stalls/posting' },
   { name: 'Logbook', to: '/logbook' },
   { name: 'What the year says', to: '/year' },
   { name: 'The year for the books', to: '/year/books' },

@@ -2772,6 +2772,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/posting': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readPosting'];
+    put: operations['changePosting'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/posting/label.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printLabel'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/posting/orders/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readParcel'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/posting/orders/{id}/parcel.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['printParcel'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/posting/weights': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listBagWeights'];
+    put: operations['weighBag'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/price-tickets': {
     parameters: {
       query?: never;
@@ -3946,6 +4026,21 @@ export interface components {
       /** @enum {string} */
       quality: 'GOOD' | 'SECOND';
       size: string;
+    };
+    BagWeight: {
+      /** Format: int64 */
+      designId: number;
+      name: string;
+      sizeKey: string;
+      thick: string;
+      weight: string;
+    };
+    BagWeightForm: {
+      /** Format: int64 */
+      designId: number;
+      sizeKey: string;
+      thick: string;
+      weight: string;
     };
     Bags: {
       kind: string;
@@ -7203,6 +7298,20 @@ export interface components {
       label: string;
       symbol: string;
     };
+    ParcelView: {
+      address: string[];
+      customs: string;
+      longest: components['schemas']['LengthView'];
+      middle: components['schemas']['LengthView'];
+      missing: string[];
+      number: string;
+      /** Format: int64 */
+      orderId: number;
+      postagePaid: components['schemas']['MoneyView'];
+      shortest: components['schemas']['LengthView'];
+      weight: components['schemas']['AmountView'];
+      zones: components['schemas']['ZoneView'][];
+    };
     Part: {
       /** @enum {string} */
       hang: 'FLAT' | 'GATHERED';
@@ -7381,6 +7490,15 @@ export interface components {
       day: string;
       /** Format: int64 */
       each: number;
+    };
+    PostingForm: {
+      packing: string;
+      pressCard: string;
+      rates: components['schemas']['RateForm'][];
+      sender: string;
+      unironedCard: string;
+      /** Format: int64 */
+      version: number;
     };
     PreviewedDesign: {
       document: components['schemas']['DesignDocument'];
@@ -7589,6 +7707,15 @@ export interface components {
       state: 'DRAFT' | 'GIVEN' | 'ACCEPTED' | 'DECLINED';
       trouble?: string;
       versions: components['schemas']['QuoteVersionView'][];
+    };
+    RateForm: {
+      longest: string;
+      middle: string;
+      most: string;
+      name: string;
+      price: string;
+      shortest: string;
+      zone: string;
     };
     ReasonView: {
       /** Format: int32 */
@@ -9820,6 +9947,12 @@ export interface components {
       slider: string;
       tab: string;
       zip: string;
+    };
+    ZoneView: {
+      price?: components['schemas']['MoneyView'];
+      rate?: string;
+      why?: string;
+      zone: string;
     };
   };
   responses: never;
@@ -14846,6 +14979,160 @@ export interface operations {
         };
         content: {
           'application/json': string;
+        };
+      };
+    };
+  };
+  readPosting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostingForm'];
+        };
+      };
+    };
+  };
+  changePosting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PostingForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostingForm'];
+        };
+      };
+    };
+  };
+  printLabel: {
+    parameters: {
+      query?: {
+        address?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  readParcel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ParcelView'];
+        };
+      };
+    };
+  };
+  printParcel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  listBagWeights: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BagWeight'][];
+        };
+      };
+    };
+  };
+  weighBag: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BagWeightForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BagWeight'][];
         };
       };
     };

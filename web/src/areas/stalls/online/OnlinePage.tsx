@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../../api/client';
 import { useChannels, useOnlineShop } from '../../../api/queries';
-import { Button } from '../../../ui/Button';
+import { Button, ButtonLink } from '../../../ui/Button';
 import { SelectField } from '../../../ui/Field';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { useSend } from '../../../ui/useSend';
@@ -37,11 +37,16 @@ export default function OnlinePage() {
             </p>
           )}
         </div>
-        {shop.connected && (
-          <Button look="quiet" disabled={look.isPending} onClick={() => look.mutate(undefined)}>
-            Check now
-          </Button>
-        )}
+        <div className="flex gap-2">
+          <ButtonLink look="quiet" to="/stalls/posting">
+            Posting
+          </ButtonLink>
+          {shop.connected && (
+            <Button look="quiet" disabled={look.isPending} onClick={() => look.mutate(undefined)}>
+              Check now
+            </Button>
+          )}
+        </div>
       </header>
       {shop.connected && shop.trouble && (
         <div className="mb-3">

@@ -7,6 +7,7 @@ import { Panel } from '../../../ui/Panel';
 import { Tag } from '../../../ui/Tag';
 import { day, fullDay } from '../../../ui/units';
 import { useSend } from '../../../ui/useSend';
+import { ParcelPart } from './ParcelPart';
 
 type Shop = Schemas['OnlineShopView'];
 type Order = Schemas['ShopOrderView'];
@@ -63,6 +64,7 @@ const useStep = (order: Order, step: 'posted' | 'arrived' | 'forgotten') =>
 /** An order as the card that goes on its parcel: to whom, what, by when. */
 function OpenOrder({ order }: { order: Order }) {
   const post = useStep(order, 'posted');
+  const [parcel, setParcel] = useState(false);
   return (
     <article
       className="sheet grid gap-4 p-4 md:grid-cols-[1fr_220px_auto]"
@@ -110,6 +112,20 @@ function OpenOrder({ order }: { order: Order }) {
       >
         It is posted
       </Button>
+      {parcel ? (
+        <section
+          className="border-t border-line-faint pt-3 md:col-span-3"
+          aria-label={`Parcel of ${order.number}`}
+        >
+          <ParcelPart orderId={order.id} />
+        </section>
+      ) : (
+        <div className="md:col-span-3">
+          <Button look="quiet" aria-label={`Parcel of ${order.number}`} onClick={() => setParcel(true)}>
+            Parcel and postage
+          </Button>
+        </div>
+      )}
     </article>
   );
 }

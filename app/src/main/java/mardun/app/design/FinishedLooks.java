@@ -13,6 +13,7 @@ import mardun.core.design.Design;
 import mardun.core.design.Finished;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
+import mardun.core.material.ClothKind;
 import mardun.core.measure.Length;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
@@ -66,6 +67,16 @@ public class FinishedLooks {
                 .flatMap(its -> its.sized().finished())
                 .map(finished -> new FinishedExtent(
                         length(finished.width()), length(finished.depth()), length(finished.height())));
+    }
+
+    /** Whether an iron may touch a design's outer cloth, as the cloth is that it asks for. */
+    @Transactional(readOnly = true)
+    public boolean isIronable(DesignId id) {
+        Design design = DocumentReader.read(designs.document(id), new FieldReader());
+        return design.outerSlot()
+                .flatMap(design::clothOf)
+                .map(ClothKind::isIronable)
+                .orElse(true);
     }
 
     private record AsItIs(DesignDocument document, Design design, SizedDesign sized) {}

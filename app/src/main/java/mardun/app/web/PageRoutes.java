@@ -45,6 +45,7 @@ class PageRoutes {
         "/stalls/online",
         "/stalls/resellers",
         "/stalls/resellers/{id}",
+        "/stalls/posting",
         "/stalls/orders",
         "/stalls/orders/{id}",
         "/stalls/{id}",
