@@ -1764,6 +1764,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/fairs/{id}/packing/packed-box': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['packBox'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/fairs/{id}/packing/proposed': {
     parameters: {
       query?: never;
@@ -7146,6 +7162,10 @@ export interface components {
     PacedDesign: {
       anHour: string;
       document: components['schemas']['DesignDocument'];
+    };
+    PackedBoxForm: {
+      box: string;
+      packed: boolean;
     };
     PackedForm: {
       kind: string;
@@ -13098,6 +13118,32 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['PackedForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PackingView'];
+        };
+      };
+    };
+  };
+  packBox: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PackedBoxForm'];
       };
     };
     responses: {

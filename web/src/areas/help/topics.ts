@@ -21,6 +21,7 @@ const ORDER = [
   'tickets',
   'stalls',
   'online-shop',
+  'orders',
   'season',
   'year',
 ];

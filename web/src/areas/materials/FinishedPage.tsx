@@ -188,7 +188,9 @@ export default function FinishedPage() {
 function MovePanel({ goods, places, onClose }: { goods: Goods; places: string[]; onClose: () => void }) {
   const request = useRequestId();
   const [kind, setKind] = useState<GoodsKind>('MOVED');
-  const [place, setPlace] = useState(goods.places[0]?.place ?? 'home');
+  const [place, setPlace] = useState(
+    goods.places.find(({ place: at }) => at === 'home')?.place ?? goods.places[0]?.place ?? 'home',
+  );
   const [toPlace, setToPlace] = useState('');
   const [units, setUnits] = useState('');
   const [reason, setReason] = useState('');

@@ -64,6 +64,21 @@ describe('what goes along to a fair', () => {
     expect(sent.find((one) => one.body)?.body).toEqual({ kind: 'Wren', packed: true });
   });
 
+  it('ticks a whole box', async () => {
+    const boxed = {
+      ...packing([row('Wren', { units: 3, box: 'blue' })]),
+      boxes: [
+        { box: '', packed: 1, rows: 1, units: 2 },
+        { box: 'blue', packed: 1, rows: 2, units: 5 },
+      ],
+    };
+    const sent = server({ '/api/fairs/1/packing': boxed, '/api/fairs/1/packing/packed-box': boxed });
+    rendered(<PackingPart fairId={1} />);
+    expect(await screen.findByLabelText('no box: 1 of 1 packed, 2 bags')).toBeChecked();
+    await userEvent.click(screen.getByLabelText('blue: 1 of 2 packed, 5 bags'));
+    expect(sent.find((one) => one.body)?.body).toEqual({ box: 'blue', packed: true });
+  });
+
   it('draws the table with what stands on it', async () => {
     server({
       '/api/fairs/1/packing': {

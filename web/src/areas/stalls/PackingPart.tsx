@@ -16,6 +16,9 @@ type Packing = Schemas['PackingView'];
 export function PackingPart({ fairId }: { fairId: number }) {
   const { data, error } = usePacking(fairId);
   const propose = useSend(() => api.put<Packing>(`/api/fairs/${fairId}/packing/proposed`, {}));
+  const packBox = useSend((form: Schemas['PackedBoxForm']) =>
+    api.put<Packing>(`/api/fairs/${fairId}/packing/packed-box`, form),
+  );
   if (error) return <ProblemNotice problem={error} />;
   if (!data) return <p className="text-soft">Opening …</p>;
   const going = data.rows.filter((row) => row.units > 0);
@@ -40,13 +43,25 @@ export function PackingPart({ fairId }: { fairId: number }) {
           </div>
         </div>
         {data.boxes.length > 1 && (
-          <p className="text-soft">
-            {data.boxes
-              .map((box) => `${box.box || 'no box'}: ${box.packed} of ${box.rows} packed, ${box.units} bags`)
-              .join(' · ')}
-          </p>
+          <ul className="flex flex-wrap gap-x-6 text-soft">
+            {data.boxes.map((box) => (
+              <li key={box.box}>
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={box.packed === box.rows}
+                    disabled={packBox.isPending}
+                    onChange={(event) => packBox.mutate({ box: box.box, packed: event.target.checked })}
+                  />
+                  {box.box || 'no box'}: {box.packed} of {box.rows} packed, {box.units} bags
+                </label>
+              </li>
+            ))}
+          </ul>
         )}
         {propose.problem && <ProblemNotice problem={propose.problem} />}
+        <ProblemNotice problem={packBox.problem} />
         {data.rows.length === 0 && (
           <p className="text-soft">No finished bags yet. They come from finished batches.</p>
         )}

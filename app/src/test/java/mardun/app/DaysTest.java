@@ -252,6 +252,27 @@ class DaysTest {
         assertThat(ids(APP.text("/api/days.ics"))).isEqualTo(ids);
     }
 
+    @Test
+    void theCalendarFileTellsWhatAFairAsksForBefore() {
+        AtTheStall stalls = new AtTheStall(APP);
+        long fair = stalls.fair("Deadline fair", today.plusDays(40));
+        assertThat(stalls.type(
+                                fair,
+                                Map.of(
+                                        "state",
+                                        "ACCEPTED",
+                                        "fee",
+                                        "60",
+                                        "feeDueOn",
+                                        today.plusDays(9).toString()))
+                        .status())
+                .isEqualTo(200);
+        assertThat(APP.text("/api/days.ics")).contains("Deadline fair: pay the fee");
+        assertThat(ids(APP.text("/api/days.ics"))).contains("fair-" + fair + "-pay-the-fee@mardun");
+        stalls.type(fair, Map.of("state", "PAID"));
+        assertThat(APP.text("/api/days.ics")).doesNotContain("pay the fee");
+    }
+
     private static List<String> ids(String file) {
         return Pattern.compile("UID:(\\S+)")
                 .matcher(file)

@@ -126,6 +126,12 @@ class PostingTest {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(new PDFTextStripper().getText(document)).contains("Ida Maré", "Quay 3", "Port Ebb");
         }
+        assertThat(APP.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port()
+                                        + "/api/posting/label.pdf?address=Ida%00%20%7B0%7D%E2%80%AE%F0%9F%A7%B5"))
+                                .build())
+                        .statusCode())
+                .as("signs that can't be seen, and a picture")
+                .isEqualTo(200);
         assertThat(APP.get("/api/posting/label.pdf").detail()).contains("needs an address");
         assertThat(APP.get("/api/posting/orders/999").status()).isEqualTo(404);
     }

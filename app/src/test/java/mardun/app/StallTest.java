@@ -59,6 +59,47 @@ class StallTest {
     }
 
     @Test
+    void aWholeBoxIsPackedAtOnceOrNotAtAll() throws InterruptedException {
+        AT.bags("Boxed pouch,small,6,4.00,12.50,home", "Boxed tote,large,3,9.10,28.00,home");
+        long fair = AT.fair("Box yard", TODAY);
+        for (String kind : List.of(kind("Boxed pouch", "small"), kind("Boxed tote", "large"))) {
+            APP.put(
+                    "/api/fairs/" + fair + "/packing",
+                    Map.of("kind", kind, "units", "3", "box", "blue {ç}", "ownPrice", ""));
+        }
+        Map<String, Object> form = Map.of("box", "blue {ç}", "packed", true);
+        assertThat(APP.put("/api/fairs/" + fair + "/packing/packed-box", form)
+                        .body()
+                        .get("packedUnits")
+                        .asInt())
+                .isEqualTo(6);
+        assertThat(at("Boxed tote", "stall box")).isEqualTo(3);
+        APP.put("/api/fairs/" + fair + "/packing/packed-box", Map.of("box", "blue {ç}", "packed", false));
+        assertThat(at("Boxed tote", "home")).isEqualTo(3);
+        APP.post(
+                "/api/finished-goods/" + goods("Boxed tote").get("id").asLong() + "/movements",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        "GIVEN_AWAY",
+                        "place",
+                        "home",
+                        "units",
+                        "1",
+                        "reason",
+                        ""));
+        assertThat(APP.put("/api/fairs/" + fair + "/packing/packed-box", form).detail())
+                .contains("there are only 2");
+        assertThat(at("Boxed pouch", "stall box"))
+                .as("none of the box is packed")
+                .isZero();
+        assertThat(APP.put("/api/fairs/" + fair + "/packing/packed-box", Map.of("box", "red", "packed", true))
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
     void aDayAtAStallEndsInASettlementToTheCent() throws InterruptedException {
         AT.bags("Wren pouch,small,6,4.00,12.50,home", "Owl tote,large,3,9.10,28.00,home");
         String wren = kind("Wren pouch", "small");

@@ -43,7 +43,7 @@ class OnlineShopTest {
         Locator order = open.last();
         String number = order.getByRole(AriaRole.HEADING).innerText().replaceAll("(?s)^(S-\\d+).*", "$1");
         assertThat(order).containsText("put aside");
-        order.getByRole(AriaRole.BUTTON).click();
+        button(page, number + " is posted").click();
         Locator answered = region(page, "Orders before");
         assertThat(answered).containsText(number);
         button(page, number + " arrived").click();

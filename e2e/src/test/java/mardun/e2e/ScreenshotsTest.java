@@ -38,7 +38,7 @@ class ScreenshotsTest {
             choose(begin, "Lining cloth", "Reed Stripe");
             begin.getByPlaceholder("What do you call it?").fill("Market tote");
             save(begin, "begin");
-            take(app, "/prices/tickets", "another price than you ask now", "tickets");
+            take(app, "/stalls/orders/1", "What was said", "order");
             Page season = open(app, "/batches/what-to-make", "come of making");
             season.getByLabel("Hours for it").fill("24");
             season.getByLabel("Hours for it").press("Enter");

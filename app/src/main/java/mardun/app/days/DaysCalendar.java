@@ -58,7 +58,10 @@ public class DaysCalendar {
                 .collect(Collectors.groupingBy(Stretch::day, TreeMap::new, Collectors.toList()));
         byDay.forEach((day, its) -> calendar.add(work(day, its, laid)));
         laid.works().stream().filter(work -> work.dueOn().isPresent()).forEach(work -> calendar.add(due(work)));
-        fairs.coming().forEach(fair -> calendar.add(fair(fair)));
+        fairs.coming().forEach(fair -> {
+            calendar.add(fair(fair));
+            fair.deadlines().forEach(deadline -> calendar.add(deadline(fair, deadline)));
+        });
         StringWriter folded = new StringWriter();
         try {
             new CalendarOutputter(false).output(calendar, folded);
@@ -96,6 +99,11 @@ public class DaysCalendar {
                 ? new VEvent(fair.heldOn(), fair.name())
                 : new VEvent(fair.heldOn(), fair.endsOn().plusDays(1), fair.name());
         return known(event, "fair-" + fair.id());
+    }
+
+    private VEvent deadline(PinnedFair fair, PinnedFair.Deadline deadline) {
+        VEvent event = new VEvent(deadline.day(), fair.name() + ": " + deadline.what());
+        return known(event, "fair-" + fair.id() + "-" + deadline.what().replace(' ', '-'));
     }
 
     private VEvent known(VEvent event, String id) {

@@ -32,7 +32,7 @@ class DemoResellers {
 
     /** It has bags from its first visit on, has sold some, and asks for more. */
     void enter(LocalDate today) {
-        clock.on(today.minusDays(40), () -> {
+        clock.on(today.minusDays(20), () -> {
             long shop = resellers.add(new NewReseller(
                     UUID.randomUUID(),
                     "Lantern Quay gallery",
@@ -49,20 +49,19 @@ class DemoResellers {
                     new BringForm(
                             UUID.randomUUID(),
                             false,
-                            List.of(new BroughtThere(pouch(shop).kind(), "3"))));
+                            List.of(new BroughtThere(fob(shop).kind(), "2"))));
         });
-        clock.on(today.minusDays(12), () -> {
+        clock.on(today.minusDays(6), () -> {
             long shop = resellers.list().get(0).id();
-            LyingThere pouch = pouch(shop);
+            LyingThere fob = fob(shop);
             resellers.settle(
-                    shop,
-                    new SoldThereForm(UUID.randomUUID(), null, List.of(new SoldThere(pouch.kind(), "2", "15.00"))));
+                    shop, new SoldThereForm(UUID.randomUUID(), null, List.of(new SoldThere(fob.kind(), "1", "9.00"))));
         });
     }
 
-    private LyingThere pouch(long shop) {
+    private LyingThere fob(long shop) {
         return resellers.get(shop).bags().stream()
-                .filter(bag -> bag.words().startsWith("Heron pouch, small"))
+                .filter(bag -> bag.words().startsWith("Puffin key fob, one size, Slate canvas"))
                 .findFirst()
                 .orElseThrow();
     }

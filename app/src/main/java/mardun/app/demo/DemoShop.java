@@ -2,7 +2,14 @@ package mardun.app.demo;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import mardun.app.design.DesignDocument;
+import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
+import mardun.app.posting.PostingService;
+import mardun.app.posting.PostingViews.BagWeightForm;
+import mardun.app.posting.PostingViews.PostingForm;
+import mardun.app.posting.PostingViews.RateForm;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceViews.ChannelView;
 import mardun.app.shop.ShopDesk;
@@ -25,10 +32,15 @@ class DemoShop {
     private static final List<String> OFFERED =
             List.of("Heron pouch, medium, Reed Stripe", "Puffin key fob, one size, Kelp linen");
 
+    private static final Map<String, String> WEIGHTS =
+            Map.of("Heron pouch", "74 g", "Puffin key fob", "22 g", "Tern tote", "265 g");
+
     private final ShopReading reading;
     private final ShopDesk desk;
     private final SimulatedOnlineShop shop;
     private final ChannelService channels;
+    private final PostingService posting;
+    private final DesignService designs;
     private final TravellingClock clock;
 
     DemoShop(
@@ -36,16 +48,21 @@ class DemoShop {
             ShopDesk desk,
             SimulatedOnlineShop shop,
             ChannelService channels,
+            PostingService posting,
+            DesignService designs,
             TravellingClock clock) {
         this.reading = reading;
         this.desk = desk;
         this.shop = shop;
         this.channels = channels;
+        this.posting = posting;
+        this.designs = designs;
         this.clock = clock;
     }
 
     void enter(LocalDate today) {
         clock.on(today.minusDays(26), this::open);
+        clock.on(today.minusDays(25), this::post);
         ordered(today.minusDays(24));
         posted(today.minusDays(23));
         ordered(today.minusDays(15));
@@ -61,6 +78,37 @@ class DemoShop {
             desk.look();
         });
         ordered(today.minusDays(1));
+    }
+
+    /** What the post asks for, and what some bags weigh. */
+    private void post() {
+        PostingForm before = posting.form();
+        posting.enter(new PostingForm(
+                before.version(),
+                "Sandpiper Bags\nLaundry Yard 4\nPort Ebb",
+                "28 g",
+                before.pressCard(),
+                before.unironedCard(),
+                List.of(
+                        rate("the country", "large letter", "500 g", "13 1/4", "9 3/4", "7/8", "1.95"),
+                        rate("the country", "packet", "1 kg", "13 1/4", "9 3/4", "3", "3.80"),
+                        rate("the country", "parcel", "5 kg", "47", "23", "23", "6.40"),
+                        rate("the islands", "packet", "1 kg", "13 1/4", "9 3/4", "3", "5.20"),
+                        rate("abroad", "packet", "2 kg", "24", "14", "9", "11.70"))));
+        designs.names().forEach(design -> {
+            String weight = WEIGHTS.get(design.name());
+            if (weight != null) {
+                DesignDocument document = designs.document(design.id());
+                document.sizes()
+                        .forEach(size ->
+                                posting.weigh(new BagWeightForm(design.id(), document.sizeKey(size), weight, "3/4")));
+            }
+        });
+    }
+
+    private static RateForm rate(
+            String zone, String name, String most, String longest, String middle, String shortest, String price) {
+        return new RateForm(zone, name, most, longest, middle, shortest, price);
     }
 
     private void open() {

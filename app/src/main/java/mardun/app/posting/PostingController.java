@@ -8,6 +8,7 @@ import mardun.app.posting.PostingViews.BagWeight;
 import mardun.app.posting.PostingViews.BagWeightForm;
 import mardun.app.posting.PostingViews.ParcelView;
 import mardun.app.posting.PostingViews.PostingForm;
+import mardun.app.problem.TypedText;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -69,7 +70,7 @@ class PostingController {
     /** An address label by hand, a line each. */
     @GetMapping("/label.pdf")
     ResponseEntity<byte[]> printLabel(@RequestParam(defaultValue = "") @Size(max = 600) String address) {
-        return pdf("label", posting.label(address.lines().toList()));
+        return pdf("label", posting.label(TypedText.clean(address).lines().toList()));
     }
 
     private static ResponseEntity<byte[]> pdf(String name, byte[] body) {

@@ -84,7 +84,8 @@ public class FairService {
     public List<PinnedFair> coming() {
         return repository.coming(LocalDate.now(clock)).stream()
                 .filter(fair -> fair.state() != FairState.NOT_GOING)
-                .map(fair -> new PinnedFair(fair.id(), fair.name(), fair.heldOn(), fair.endsOn()))
+                .map(fair ->
+                        new PinnedFair(fair.id(), fair.name(), fair.heldOn(), fair.endsOn(), Fairs.deadlines(fair)))
                 .toList();
     }
 

@@ -19,6 +19,7 @@ import mardun.app.sale.Sales;
 import mardun.app.selling.FairViews.FairForm;
 import mardun.app.selling.FairViews.FairRow;
 import mardun.app.selling.FairViews.NextThing;
+import mardun.app.selling.PinnedFair.Deadline;
 import mardun.app.selling.SettledDocument.FairCost;
 import mardun.app.selling.SettledDocument.Figures;
 import mardun.app.settings.Settings;
@@ -210,17 +211,10 @@ class Fairs {
 
     /** What has to be done next for a fair, by its state and its days. */
     private Optional<NextThing> next(Fair fair) {
-        FairForm form = fair.form();
         LocalDate today = LocalDate.now(clock);
-        Stream<Optional<NextThing>> things = switch (fair.state()) {
-            case THINKING -> Stream.of(thing("apply", form.applyBy(), today));
-            case APPLIED, ACCEPTED ->
-                Stream.of(
-                        thing("pay the deposit", form.depositDueOn(), today),
-                        thing("pay the fee", form.feeDueOn(), today));
-            case PAID, DONE, NOT_GOING -> Stream.empty();
-        };
-        Optional<NextThing> due = things.flatMap(Optional::stream).min(Comparator.comparing(NextThing::day));
+        Optional<NextThing> due = deadlines(fair).stream()
+                .min(Comparator.comparing(Deadline::day))
+                .map(one -> new NextThing(one.what(), one.day(), one.day().isBefore(today)));
         boolean isOver = fair.endsOn().isBefore(today)
                 && fair.settled().isEmpty()
                 && fair.state() != FairState.NOT_GOING
@@ -228,7 +222,19 @@ class Fairs {
         return isOver ? Optional.of(new NextThing("settle it", fair.endsOn(), false)) : due;
     }
 
-    private static Optional<NextThing> thing(String what, @Nullable LocalDate day, LocalDate today) {
-        return Optional.ofNullable(day).map(by -> new NextThing(what, by, by.isBefore(today)));
+    /** What is still to be done for a fair by a day, by its state. */
+    static List<Deadline> deadlines(Fair fair) {
+        FairForm form = fair.form();
+        Stream<Optional<Deadline>> things = switch (fair.state()) {
+            case THINKING -> Stream.of(deadline("apply", form.applyBy()));
+            case APPLIED, ACCEPTED ->
+                Stream.of(deadline("pay the deposit", form.depositDueOn()), deadline("pay the fee", form.feeDueOn()));
+            case PAID, DONE, NOT_GOING -> Stream.empty();
+        };
+        return things.flatMap(Optional::stream).toList();
+    }
+
+    private static Optional<Deadline> deadline(String what, @Nullable LocalDate day) {
+        return Optional.ofNullable(day).map(by -> new Deadline(what, by));
     }
 }

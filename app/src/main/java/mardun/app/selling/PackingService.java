@@ -28,6 +28,7 @@ import mardun.app.selling.StallViews.BoxView;
 import mardun.app.selling.StallViews.CoinCount;
 import mardun.app.selling.StallViews.ComingBags;
 import mardun.app.selling.StallViews.FloatView;
+import mardun.app.selling.StallViews.PackedBoxForm;
 import mardun.app.selling.StallViews.PackedForm;
 import mardun.app.selling.StallViews.PackingForm;
 import mardun.app.selling.StallViews.PackingRow;
@@ -367,12 +368,31 @@ public class PackingService {
         PackingLine line = lines.findByFairIdAndBagKind(id, form.kind())
                 .orElseThrow(
                         () -> RefusedException.missing("These bags aren’t on the list of this fair, or no longer."));
-        if (form.packed() && !line.isPacked()) {
+        pack(fair, line, form.packed());
+        lines.flush();
+    }
+
+    /** All kinds of a box are in it, or taken out again; where there are too few of one, none is. */
+    @Transactional
+    public void packBox(FairId id, PackedBoxForm form) {
+        Fair fair = open(id);
+        List<PackingLine> its = lines.findByFairIdOrderById(id).stream()
+                .filter(line -> line.box().equals(form.box().strip()))
+                .toList();
+        if (its.isEmpty()) {
+            throw RefusedException.missing("There is no such box on the list of this fair, or no longer.");
+        }
+        its.forEach(line -> pack(fair, line, form.packed()));
+        lines.flush();
+    }
+
+    private void pack(Fair fair, PackingLine line, boolean packed) {
+        if (packed && !line.isPacked()) {
             putIn(fair, line);
-        } else if (!form.packed() && line.isPacked()) {
+        } else if (!packed && line.isPacked()) {
             takeOut(fair, line);
         }
-        lines.saveAndFlush(line);
+        lines.save(line);
     }
 
     private void putIn(Fair fair, PackingLine line) {

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import mardun.app.id.FairId;
 import mardun.app.selling.StallViews.AnswerForm;
+import mardun.app.selling.StallViews.PackedBoxForm;
 import mardun.app.selling.StallViews.PackedForm;
 import mardun.app.selling.StallViews.PackingForm;
 import mardun.app.selling.StallViews.PackingView;
@@ -55,6 +56,13 @@ class StallController {
     @PutMapping("/packing/packed")
     PackingView pack(@PathVariable FairId id, @RequestBody @Valid PackedForm form) {
         packing.pack(id, form);
+        return packing.packing(id);
+    }
+
+    /** All kinds of a box at once. */
+    @PutMapping("/packing/packed-box")
+    PackingView packBox(@PathVariable FairId id, @RequestBody @Valid PackedBoxForm form) {
+        packing.packBox(id, form);
         return packing.packing(id);
     }
 

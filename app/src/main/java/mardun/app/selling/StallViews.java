@@ -117,6 +117,9 @@ public final class StallViews {
             @NotNull @Size(max = 200) String box,
             @NotNull @Size(max = 40) String ownPrice) {}
 
+    /** All kinds of a box are packed, or taken out again. */
+    public record PackedBoxForm(@NotNull @Size(max = 200) String box, boolean packed) {}
+
     /** A kind is packed, or taken out again. */
     public record PackedForm(@NotNull @Size(max = 500) String kind, boolean packed) {}
 

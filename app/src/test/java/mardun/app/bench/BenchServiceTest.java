@@ -132,8 +132,8 @@ class BenchServiceTest {
         LocalDate fair = TODAY.plusDays(4);
         when(fairs.coming())
                 .thenReturn(List.of(
-                        new PinnedFair(new FairId(7), "Mill yard", fair, fair),
-                        new PinnedFair(new FairId(8), "Far", TODAY.plusDays(40), TODAY.plusDays(41))));
+                        new PinnedFair(new FairId(7), "Mill yard", fair, fair, List.of()),
+                        new PinnedFair(new FairId(8), "Far", TODAY.plusDays(40), TODAY.plusDays(41), List.of())));
         when(batches.open())
                 .thenReturn(
                         open(batch(1, 1, fair, "Mill yard", false), batch(2, 1, TODAY.plusDays(5), "A school", false)));
