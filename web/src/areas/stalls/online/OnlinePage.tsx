@@ -32,7 +32,7 @@ export default function OnlinePage() {
           <h1>Online shop</h1>
           {shop.connected && shop.lookedAt && (
             <p className="text-soft">
-              looked at{' '}
+              checked at{' '}
               {new Date(shop.lookedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
             </p>
           )}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../../api/client';
 import { useBagWeights, usePosting } from '../../../api/queries';
@@ -77,7 +77,7 @@ function PostageForm({ stored }: { stored: Form }) {
         </p>
       )}
       {form.rates.length > 0 && (
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="w-full min-w-[760px]">
             <thead>
               <tr className="text-left text-[13px] text-soft">
@@ -222,7 +222,7 @@ function Weights() {
       <p className="text-soft">
         Put one on the scales, and lay it flat to measure how thick it is: what is left empty counts as 2 cm.
       </p>
-      <ul className="mt-2 grid gap-x-6 md:grid-cols-2">
+      <ul className="mt-2 grid gap-x-6 lg:grid-cols-2">
         {data.map((one) => (
           <WeightRow key={`${one.designId} ${one.sizeKey} ${one.weight} ${one.thick}`} bag={one} />
         ))}
@@ -234,18 +234,24 @@ function Weights() {
 function WeightRow({ bag }: { bag: Weight }) {
   const [weight, setWeight] = useState(bag.weight);
   const [thick, setThick] = useState(bag.thick);
-  const save = useSend(() =>
+  const save = useSend((typed: { weight: string; thick: string }) =>
     api.put<Weight[]>('/api/posting/weights', {
       designId: bag.designId,
       sizeKey: bag.sizeKey,
-      weight,
-      thick,
+      ...typed,
     }),
   );
-  const leave = () => {
-    const isNew = weight !== bag.weight || thick !== bag.thick;
-    if (isNew && !(weight === '' && bag.weight === '') && !save.isPending) save.mutate(undefined);
-  };
+  const [left, setLeft] = useState({ weight: bag.weight, thick: bag.thick });
+  const leave = () => setLeft({ weight, thick });
+  const sent = useRef(left);
+  const { isPending, mutate } = save;
+  useEffect(() => {
+    // What is left while something is on its way follows it.
+    const isNew = left.weight !== sent.current.weight || left.thick !== sent.current.thick;
+    if (isPending || !isNew || (left.weight === '' && bag.weight === '')) return;
+    sent.current = left;
+    mutate(left);
+  }, [left, isPending, mutate, bag.weight]);
   return (
     <li className="grid grid-cols-[1fr_104px_104px] items-center gap-2 border-t border-line-faint py-1">
       <span className="font-semibold">{bag.name}</span>

@@ -88,7 +88,7 @@ export function SettlePanel({ reseller, onClose }: { reseller: Reseller; onClose
         />
         {sum.data && !sum.error && sum.data.units > 0 && (
           <dl className="grid grid-cols-[1fr_auto] gap-y-0.5" aria-live="polite">
-            <dt>{sum.data.units} bags sold for</dt>
+            <dt>{sum.data.units === 1 ? '1 bag' : `${sum.data.units} bags`} sold for</dt>
             <dd className="text-right">{sum.data.sold.amount}</dd>
             <dt>The shop takes</dt>
             <dd className="text-right">−{sum.data.taken.amount}</dd>

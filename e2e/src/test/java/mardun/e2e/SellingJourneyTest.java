@@ -65,8 +65,9 @@ class SellingJourneyTest {
         paid.pressSequentially("40,o");
         button(dialog(page), "Hand over").click();
         assertThat(dialog(page).getByText("“40,o”")).isVisible();
-        paid.press("Backspace");
-        paid.press("0");
+        paid.press("End");
+        page.keyboard().press("Backspace");
+        page.keyboard().type("0");
         button(dialog(page), "Hand over").dblclick();
         assertThat(page.getByText("handed over", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
@@ -157,7 +158,7 @@ class SellingJourneyTest {
         assertThat(page.getByText("“31o g”")).isVisible();
         page.getByLabel("Weight of Grebe basket, small").fill("310 g");
         page.keyboard().press("Tab");
-        assertThat(page.getByLabel("Thickness of Grebe basket, small")).hasValue(Pattern.compile(".*in"));
+        assertThat(page.getByLabel("Thickness of Grebe basket, small")).hasValue("2 cm");
         assertThat(Barriers.on(page)).isEmpty();
         assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
