@@ -1,0 +1,162 @@
+package mardun.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Bags of a design, from the batch over an online order into a parcel, and back among the seconds. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class ParcelTest {
+
+    @RegisterExtension
+    static final RunningApp APP = new RunningApp();
+
+    private static AtTheBench bench;
+    private static long pouch;
+    private static long orderId;
+
+    @BeforeAll
+    static void anOrder() {
+        bench = new AtTheBench(APP, "60 yd");
+        bench.ok(APP.put("/api/settings", APP.settings("INCH")));
+        pouch = APP.pouch("Posted pouch");
+        long batch = bench.batch(pouch, "5");
+        bench.ok(APP.post("/api/batches/" + batch + "/finish", RunningApp.finish(bench.cut(batch), "5")));
+        JsonNode channel = bench.ok(APP.get("/api/channels")).get(0);
+        bench.ok(APP.put(
+                "/api/online-shop",
+                Map.of("connected", true, "channelId", channel.get("id").asLong())));
+        JsonNode listing = bench.ok(APP.get("/api/online-shop")).get("listings").get(0);
+        bench.ok(APP.put(
+                "/api/online-shop/listings",
+                Map.of("kind", listing.get("kind").asString(), "price", "16", "offered", true)));
+        bench.ok(APP.post("/api/simulated/online-shop", Map.of("act", "ORDER")));
+        orderId = looked().get("open").get(0).get("id").asLong();
+    }
+
+    private static JsonNode looked() {
+        return bench.ok(APP.put("/api/online-shop/looked", Map.of()));
+    }
+
+    private static JsonNode parcel() {
+        return bench.ok(APP.get("/api/posting/orders/" + orderId));
+    }
+
+    private static Map<String, Object> rate(String zone, String name, String most, String shortest, String price) {
+        Map<String, Object> rate =
+                new HashMap<>(Map.of("zone", zone, "name", name, "most", most, "shortest", shortest, "price", price));
+        rate.put("longest", "");
+        rate.put("middle", "");
+        return rate;
+    }
+
+    private static void rates(List<Map<String, Object>> rates) {
+        JsonNode before = bench.ok(APP.get("/api/posting"));
+        Map<String, Object> form = new HashMap<>();
+        form.put("version", before.get("version").asLong());
+        form.put("sender", "Sandpiper Bags\nLaundry Yard 4");
+        form.put("packing", "1 oz");
+        form.put("pressCard", "Press it {gently}.");
+        form.put("unironedCard", "No iron.");
+        form.put("rates", rates);
+        bench.ok(APP.put("/api/posting", form));
+    }
+
+    @Test
+    @Order(1)
+    void whatNobodyWeighedIsSaid() {
+        JsonNode parcel = parcel();
+        assertThat(parcel.get("missing").get(0).asString()).contains("Posted pouch");
+        assertThat(parcel.get("zones")).isEmpty();
+        assertThat(parcel.get("address")).isNotEmpty();
+    }
+
+    @Test
+    @Order(2)
+    void theCheapestThatTakesItIsProposedForEachZone() {
+        int units = looked().get("open").get(0).get("lines").get(0).get("units").asInt();
+        bench.ok(APP.put(
+                "/api/posting/weights", Map.of("designId", pouch, "sizeKey", "s2", "weight", "3 oz", "thick", "3/4")));
+        rates(List.of(
+                rate("home", "parcel", "5 kg", "", "6.40"),
+                rate("home", "packet", "1 kg", "3", "3.80"),
+                rate("home", "thin letter", "1 kg", "1/8", "1.10"),
+                rate("abroad", "card", "1 oz", "", "2.00")));
+        JsonNode parcel = parcel();
+        assertThat(parcel.get("missing")).isEmpty();
+        assertThat(parcel.get("weight").get("text").asString()).isEqualTo(3 * units + 1 + " oz");
+        // Finished 7 1/2 by 2 1/2 by 6 1/4: flat 10 by 7 1/2.
+        assertThat(parcel.get("longest").get("inch").asString()).isEqualTo("10 in");
+        assertThat(parcel.get("middle").get("inch").asString()).isEqualTo("7 ½ in");
+        assertThat(parcel.get("zones").get(0).get("rate").asString()).isEqualTo("packet");
+        assertThat(parcel.get("zones").get(0).get("price").get("minor").asLong())
+                .isEqualTo(380);
+        assertThat(parcel.get("zones").get(1).hasNonNull("rate")).isFalse();
+        assertThat(parcel.get("zones").get(1).get("why").asString()).contains("heavier");
+        assertThat(parcel.get("customs").asString()).contains("Posted pouch", "handmade", "EUR");
+    }
+
+    @Test
+    @Order(3)
+    void theAddressAndTheCardGoAlong() throws IOException, InterruptedException {
+        byte[] pdf = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/posting/orders/"
+                                        + orderId + "/parcel.pdf"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+        String name = parcel().get("address").get(0).asString();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains(name, "Sandpiper Bags", "Press it {gently}.", "Posted pouch");
+        }
+    }
+
+    @Test
+    @Order(4)
+    void whatComesBackCrookedIsASecondAndANoteOfTheDesign() {
+        JsonNode open = looked().get("open").get(0);
+        String path = "/api/online-shop/orders/" + orderId;
+        JsonNode posted = bench.ok(
+                APP.put(path + "/posted", Map.of("version", open.get("version").asLong())));
+        JsonNode order = posted.get("answered").get("items").get(0);
+        bench.ok(APP.put(
+                path + "/back",
+                Map.of(
+                        "version",
+                        order.get("version").asLong(),
+                        "ended",
+                        "SECONDS",
+                        "reason",
+                        "the {zip} sits askew")));
+
+        JsonNode seconds = bench.ok(APP.get("/api/finished-goods?quality=SECOND"))
+                .get("page")
+                .get("items");
+        assertThat(seconds).hasSize(1);
+        assertThat(seconds.get(0).get("places").get(0).get("place").asString()).isEqualTo("home");
+        assertThat(seconds.get(0).get("unitCost").get("minor").asLong()).isPositive();
+        assertThat(bench.ok(APP.get("/api/notes"))
+                        .valueStream()
+                        .map(note -> note.get("text").asString()))
+                .contains("One came back: the {zip} sits askew");
+    }
+}
