@@ -196,7 +196,7 @@ function Moved({ story }: { story: Story }) {
         <tbody>
           {story.moved.map((one, i) => (
             <tr key={i}>
-              <td className="whitespace-nowrap text-soft">{fullDay(one.day)}</td>
+              <td className="w-[140px] whitespace-nowrap text-soft">{fullDay(one.day)}</td>
               <td>
                 {GOODS_KINDS[one.kind]}, {one.place}
                 <span className="block text-[13px] text-soft">{one.reason}</span>

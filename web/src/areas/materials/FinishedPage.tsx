@@ -42,8 +42,19 @@ export default function FinishedPage() {
   if (found.error) return <ProblemNotice problem={found.error} />;
   return (
     <>
-      <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
-        <h1>Finished bags</h1>
+      <header className="mb-3 space-y-2">
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <h1>Finished bags</h1>
+          <div className="flex flex-wrap gap-2">
+            <ButtonLink look="quiet" to="/prices/tickets">
+              Price tickets
+            </ButtonLink>
+            <Button look="quiet" onClick={() => setPanel('day')}>
+              On a past day
+            </Button>
+            <Button onClick={() => setPanel('several')}>Move several</Button>
+          </div>
+        </div>
         <div className="flex flex-wrap items-center gap-3">
           <input
             type="search"
@@ -83,13 +94,6 @@ export default function FinishedPage() {
             />
             also those that are gone
           </label>
-          <ButtonLink look="quiet" to="/prices/tickets">
-            Price tickets
-          </ButtonLink>
-          <Button look="quiet" onClick={() => setPanel('day')}>
-            On a past day
-          </Button>
-          <Button onClick={() => setPanel('several')}>Move several</Button>
         </div>
       </header>
       {found.items?.length === 0 && (
