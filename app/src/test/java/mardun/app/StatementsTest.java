@@ -50,6 +50,14 @@ class StatementsTest {
         ceilings.put("/api/finished-goods", 7);
         ceilings.put("/api/prices/book", 17);
         ceilings.put("/api/quotes", 10);
+        ceilings.put("/api/orders", 5);
+        ceilings.put("/api/orders/1", 9);
+        ceilings.put("/api/resellers", 12);
+        ceilings.put("/api/resellers/1", 12);
+        ceilings.put("/api/posting", 4);
+        ceilings.put("/api/posting/weights", 5);
+        ceilings.put("/api/posting/orders/1", 11);
+        ceilings.put("/api/finished-goods/67", 13);
         ceilings.put("/api/fairs", 9);
         ceilings.put("/api/fairs/12", 8);
         ceilings.put("/api/fairs/12/packing", 19);

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -41,6 +42,7 @@ import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
 import mardun.app.design.DesignViews.RevisionView;
 import mardun.app.design.DesignViews.SetUpWords;
+import mardun.app.design.DesignViews.SizeName;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.SlotMaterials;
 import mardun.app.id.ChannelId;
@@ -204,6 +206,26 @@ public class DesignService implements UsesMaterials {
     @Transactional(readOnly = true)
     public List<DesignName> names() {
         return designs.names();
+    }
+
+    /** The sizes of the designs that are in use, by the names of these. */
+    @Transactional(readOnly = true)
+    public List<SizeName> sizes() {
+        return designs.findAll().stream()
+                .filter(entity -> !entity.isPutAway())
+                .map(this::sizesOf)
+                .flatMap(List::stream)
+                .sorted(Comparator.comparing(SizeName::name, String.CASE_INSENSITIVE_ORDER))
+                .toList();
+    }
+
+    private List<SizeName> sizesOf(DesignEntity entity) {
+        DesignDocument document = document(entity);
+        boolean isOnly = document.sizes().size() == 1;
+        return document.sizes().stream()
+                .map(size -> new SizeName(
+                        entity.id(), document.sizeKey(size), isOnly ? document.name() : document.name() + ", " + size))
+                .toList();
     }
 
     /** What was on the machine in the steps of all designs, to pick from. */

@@ -89,6 +89,13 @@ public final class DesignViews {
             List<String> tension,
             List<String> heat) {}
 
+    /**
+     * A size of a design by its name.
+     *
+     * @param name of the design, and of the size where it has several
+     */
+    public record SizeName(DesignId id, String sizeKey, String name) {}
+
     /** A design by its name alone, to choose from. */
     public record DesignName(DesignId id, String name) {
 

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
-import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.FinishedLooks;
 import mardun.app.goods.BagKind;
 import mardun.app.posting.PostingViews.BagWeight;
@@ -184,27 +183,25 @@ public class PostingService implements HoldsMoney {
                 : Optional.of(fields.positiveLength(field, typed, unit, LONGEST_SIDE));
     }
 
-    /** All sizes of all designs with what was said of their weight. */
+    /** All sizes of the designs that are in use, with what was said of their weight. */
     @Transactional(readOnly = true)
     public List<BagWeight> weights() {
         Settings current = settings.current();
         Map<BagParcel.Size, BagParcel> known = new HashMap<>();
         bags.findAll().forEach(one -> known.put(one.size(), one));
-        List<BagWeight> all = new ArrayList<>();
-        for (DesignName design : designs.names()) {
-            DesignDocument document = designs.document(design.id());
-            for (String size : document.sizes()) {
-                String key = document.sizeKey(size);
-                Optional<BagParcel> its = Optional.ofNullable(known.get(BagParcel.Size.of(design.id(), key)));
-                all.add(new BagWeight(
-                        design.id(),
-                        key,
-                        document.sizes().size() == 1 ? design.name() : design.name() + ", " + size,
-                        its.map(one -> weight(one.weight(), current)).orElse(""),
-                        its.map(one -> side(Optional.of(one.thick()), current)).orElse("")));
-            }
-        }
-        return all;
+        return designs.sizes().stream()
+                .map(size -> {
+                    Optional<BagParcel> its =
+                            Optional.ofNullable(known.get(BagParcel.Size.of(size.id(), size.sizeKey())));
+                    return new BagWeight(
+                            size.id(),
+                            size.sizeKey(),
+                            size.name(),
+                            its.map(one -> weight(one.weight(), current)).orElse(""),
+                            its.map(one -> side(Optional.of(one.thick()), current))
+                                    .orElse(""));
+                })
+                .toList();
     }
 
     /** What a bag weighs; with an empty weight nothing is known of it any more. */

@@ -11,6 +11,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.app.channel.PricePlace;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
@@ -50,10 +52,10 @@ class LyingBags {
     /** All kinds that lie at a reseller's, were sold there, or are at home, those that lie there in front. */
     List<LyingThere> at(String place, ChannelId channel, Terms terms, Settings current) {
         LocalDate today = LocalDate.now(clock);
-        Map<BagKind, List<GoodsLot>> all = ledger.all();
         Map<String, Since> since = since(place);
         Map<String, SalesBook.SoldAtPlace> sold = new HashMap<>();
         sales.soldAt(place, today.minusDays(Consignment.countedDays())).forEach(one -> sold.put(one.kind(), one));
+        Map<BagKind, List<GoodsLot>> all = known(since.keySet());
         Map<PricePlace, Money> asked = book.asked(channel);
         List<LyingThere> lying = new ArrayList<>();
         all.forEach((kind, lots) -> {
@@ -86,6 +88,16 @@ class LyingBags {
                 .thenComparing(one -> one.advice() == Consignment.Do.LEAVE)
                 .thenComparing(LyingThere::words));
         return lying;
+    }
+
+    /** The kinds that are left somewhere, and some that aren't any more. */
+    private Map<BagKind, List<GoodsLot>> known(Set<String> kinds) {
+        Map<BagKind, List<GoodsLot>> known = new LinkedHashMap<>(ledger.there());
+        Set<String> there = known.keySet().stream().map(BagKind::key).collect(Collectors.toSet());
+        ledger.ofKinds(kinds.stream().filter(kind -> !there.contains(kind)).toList())
+                .values()
+                .forEach(lots -> known.put(lots.get(lots.size() - 1).kind(), lots));
+        return known;
     }
 
     private static Money price(
