@@ -128,7 +128,7 @@ function NewResellerPanel({ onClose }: { onClose: () => void }) {
           ))}
         </SelectField>
         {add.problem && add.problem.errors.length === 0 && <ProblemNotice problem={add.problem} />}
-        <Button type="submit" disabled={add.isPending}>
+        <Button type="submit" disabled={add.isPending || !first}>
           Enter
         </Button>
       </form>

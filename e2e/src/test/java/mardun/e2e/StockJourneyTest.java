@@ -180,7 +180,9 @@ class StockJourneyTest {
     void finishedBagsAreMovedToTheStallBox() {
         Page page = CHROMIUM.page();
         page.navigate(APP.url("/materials/finished"));
-        page.getByRole(AriaRole.BUTTON, named("Move")).last().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move .+ of ")))
+                .last()
+                .click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         dialog.getByLabel("How many").fill("99");
         dialog.getByLabel("To", new Locator.GetByLabelOptions().setExact(true)).fill("stall box");
