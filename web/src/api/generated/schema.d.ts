@@ -4030,6 +4030,8 @@ export interface components {
       overheads?: components['schemas']['MoneyView'];
       seconds: number[];
       sold: components['schemas']['SoldThen'][];
+      /** Format: int32 */
+      soldUnits: number;
       tickets: components['schemas']['TicketsThen'][];
       time?: components['schemas']['TimeView'];
     };

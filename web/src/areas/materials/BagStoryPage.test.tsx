@@ -32,6 +32,7 @@ const story: Schemas['BagStory'] = {
     { day: '2026-11-20', where: 'Mill yard', fairId: 6, units: 4, paid: money(5600), note: '' },
     { day: '2026-11-22', where: 'Online', units: 1, paid: money(1500), note: 'order S-7' },
   ],
+  soldUnits: 5,
   moved: [{ day: '2026-11-15', kind: 'MADE', place: 'home', change: 10, reason: '' }],
 };
 

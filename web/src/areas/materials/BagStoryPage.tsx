@@ -129,11 +129,10 @@ function Where({ story }: { story: Story }) {
 }
 
 function Sold({ story }: { story: Story }) {
-  const all = story.sold.reduce((sum, one) => sum + one.units, 0);
   return (
     <section className="sheet overflow-x-auto px-4 py-3" aria-label="Sold">
       <h2>
-        Sold: {all} of {story.made}
+        Sold: {story.soldUnits} of {story.made}
       </h2>
       {story.sold.length > 0 && (
         <table className="listing">

@@ -43,12 +43,11 @@ function HandOverForm({ order, bags, onClose }: { order: Order; bags: Bags[]; on
   const [place, setPlace] = useState(places[0] ?? '');
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [others, setOthers] = useState(!bags.some((one) => one.own));
-  const [paid, setPaid] = useState(plain(order.total));
+  const [paid, setPaid] = useState(order.total.amount);
   const [tender, setTender] = useState<Tender>('CASH');
   const [on, setOn] = useState('');
   const shown = bags.filter((one) => one.place === place && (one.own || others));
-  const proposed = new Map(proposal(bags, order.units).map((one) => [one.key, one.units]));
-  const units = (one: Bags) => typed[key(one)] ?? String(proposed.get(key(one)) ?? '');
+  const units = (one: Bags) => typed[key(one)] ?? (one.proposed > 0 ? String(one.proposed) : '');
   const send = useSend(
     () =>
       api.post<Order>(`/api/orders/${order.id}/hand-over`, {
@@ -129,16 +128,3 @@ function HandOverForm({ order, bags, onClose }: { order: Order; bags: Bags[]; on
 }
 
 const key = (one: Bags) => `${one.place}\n${one.kind}`;
-
-/** An amount as it is typed, without its currency's sign. */
-const plain = (money: Schemas['MoneyView']) => money.amount.replace(/[^\d.,]/g, '');
-
-/** As many of its own bags as were ordered, one kind after the other. */
-function proposal(bags: Bags[], ordered: number) {
-  let open = ordered;
-  return bags.map((one) => {
-    const units = Math.min(open, one.proposed);
-    open -= units;
-    return { key: key(one), units: units > 0 ? String(units) : '' };
-  });
-}

@@ -41,7 +41,7 @@ const bags: Schemas['HandOverBags'][] = [
     place: 'home',
     units: 7,
     own: true,
-    proposed: 7,
+    proposed: 6,
   },
   {
     kind: '1/s1/4/SECOND',

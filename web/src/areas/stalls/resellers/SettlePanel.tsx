@@ -20,7 +20,7 @@ export function SettlePanel({ reseller, onClose }: { reseller: Reseller; onClose
   const lines = bags.map((bag) => ({
     kind: bag.kind,
     units: units[bag.kind] ?? '',
-    price: prices[bag.kind] ?? bag.price.amount.replace(/[^\d.,]/g, ''),
+    price: prices[bag.kind] ?? bag.price.amount,
   }));
   const settled = useSettled(lines, 200);
   const form = (what: typeof lines) => ({ requestId: request.id, on: on || undefined, lines: what });

@@ -173,6 +173,15 @@ class OrdersTest {
                 .isEqualTo("order " + order.get("id").asLong());
         JsonNode cancelled = bench.ok(post(aside, "cancel", Map.of("reason", "", "keepsDeposit", false)));
         assertThat(cancelled.get("atHome").asInt()).isEqualTo(5);
+
+        JsonNode again = bench.ok(post(bench.ok(post(cancelled, "open-again", Map.of())), "put-aside", Map.of()));
+        Map<String, Object> fewer = handOver(kind, "3", "90.00");
+        fewer.put("place", "order " + order.get("id").asLong());
+        JsonNode some = bench.ok(post(again, "hand-over", fewer));
+        assertThat(some.get("putAside").asInt()).isZero();
+        assertThat(some.get("atHome").asInt())
+                .as("what isn’t taken is for anybody")
+                .isEqualTo(2);
     }
 
     @Test
@@ -222,6 +231,18 @@ class OrdersTest {
                         .detail())
                 .contains("still open");
         bench.ok(post(noted, "cancel", Map.of("reason", "Ida didn’t want it", "keepsDeposit", false)));
+        long batch = order.get("batchId").asLong();
+        bench.ok(APP.post(
+                "/api/batches/" + batch + "/split",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "version",
+                        bench.ok(APP.get("/api/batches/" + batch))
+                                .get("version")
+                                .asLong(),
+                        "lines",
+                        List.of(Map.of("number", 1, "units", "2")))));
         JsonNode forgotten = bench.ok(APP.post(path(quote, "forget"), Map.of("version", version(quote))));
 
         assertThat(forgotten.get("forgotten").asBoolean()).isTrue();
@@ -234,9 +255,13 @@ class OrdersTest {
                         bench.ok(APP.get(path(quote, "customer.json"))).toString(),
                         one(bench.ok(APP.get("/api/orders")).get("closed"), number),
                         one(bench.ok(APP.get("/api/quotes")), quote.get("id").asLong()),
-                        bench.ok(APP.get("/api/batches/" + order.get("batchId").asLong()))
-                                .get("forWhat")
-                                .asString()))
+                        bench.ok(APP.get("/api/batches?size=200"))
+                                .get("items")
+                                .valueStream()
+                                .map(row -> row.get("forWhat").asString())
+                                .filter(forWhat -> forWhat.startsWith("Order " + number))
+                                .toList()
+                                .toString()))
                 .noneMatch(text -> text.contains("Ida") || text.contains("ida@example.org"));
         assertThat(post(order(forgotten), "open-again", Map.of()).detail()).contains("forgotten");
         assertThat(post(order(forgotten), "notes", Map.of("id", UUID.randomUUID(), "text", "again"))

@@ -122,6 +122,12 @@ public class BatchEntry {
         repository.saveAndFlush(batch);
     }
 
+    /** All batches that are for something of one name are for that by another; inside the caller's transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void rename(String forWhat, String to) {
+        repository.idsFor(forWhat).forEach(id -> rename(new BatchId(id), to));
+    }
+
     /** The plan of a batch that is being typed, whatever state its form is in. */
     @Transactional(readOnly = true)
     public Planned preview(BatchForm form, Settings current) {

@@ -27,6 +27,10 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
     @Query("select b from Batch b where b.id = :id")
     Optional<Batch> findForChange(long id);
 
+    /** The numbers of the batches that are for something of a name. */
+    @Query("select b.id from Batch b where b.forWhat = :forWhat order by b.id")
+    List<Long> idsFor(String forWhat);
+
     /** The batches with a line of a design that are only planned. */
     @Query("""
             select distinct b from Batch b join b.lines l

@@ -49,7 +49,6 @@ public class PostingService implements HoldsMoney {
     private static final int LONGEST_NAME = 80;
     private static final Length LONGEST_SIDE = new Length(5_000_000_000L);
     private static final Bulk HEAVIEST = new Bulk(Bulk.Kind.WEIGHT, 100_000_000_000_000L);
-    private static final Length USUALLY_THICK = new Length(20_000_000);
 
     private final PostingRepository postings;
     private final StoredRateRepository rates;
@@ -223,7 +222,7 @@ public class PostingService implements HoldsMoney {
             fields.refuse("weight", form.weight(), "A bag weighs something, up to 100 kg. Type it like 120 g or 4 oz.");
         }
         Length thick = form.thick().isBlank()
-                ? USUALLY_THICK
+                ? Parcel.USUALLY_THICK
                 : fields.positiveLength(
                         "thick", form.thick(), current.unitSystem().smallUnit(), LONGEST_SIDE);
         fields.check();
@@ -295,7 +294,7 @@ public class PostingService implements HoldsMoney {
                     extent.map(FinishedLooks.FinishedExtent::wide).orElse(Length.ZERO),
                     extent.map(FinishedLooks.FinishedExtent::deep).orElse(Length.ZERO),
                     extent.map(FinishedLooks.FinishedExtent::high).orElse(Length.ZERO),
-                    known.map(BagParcel::thick).orElse(USUALLY_THICK)));
+                    known.map(BagParcel::thick).orElse(Parcel.USUALLY_THICK)));
         }
         return packed;
     }

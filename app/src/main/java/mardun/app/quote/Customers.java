@@ -78,10 +78,15 @@ class Customers {
         Quote quote = quotes.findForChange(quoteId).orElseThrow(QuoteService::none);
         ChangedMeanwhileException.check("This quote", step.version(), quote.version());
         Optional<CustomerOrder> order = orders.findByQuoteId(quoteId);
+        Optional<String> forWhat = order.map(QuoteAcceptance::forWhat);
         order.ifPresent(orderService::forget);
         quote.forget();
         quotes.saveAndFlush(quote);
-        order.flatMap(CustomerOrder::batchId)
-                .ifPresent(batch -> batches.rename(batch, "Order " + order.get().id()));
+        order.ifPresent(its -> {
+            String nameless = "Order " + its.id();
+            its.batchId().ifPresent(batch -> batches.rename(batch, nameless));
+            // Batches that were split off it are called as it was.
+            forWhat.ifPresent(called -> batches.rename(called, nameless));
+        });
     }
 }

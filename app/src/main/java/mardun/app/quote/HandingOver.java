@@ -91,7 +91,19 @@ class HandingOver {
                 .thenComparing(one -> !one.place().equals(GoodsService.HOME))
                 .thenComparing(HandOverBags::place)
                 .thenComparing(HandOverBags::words));
-        return bags;
+        return proposed(bags, order.units());
+    }
+
+    /** As many of its own good bags as were ordered are proposed, one kind after the other. */
+    private static List<HandOverBags> proposed(List<HandOverBags> bags, int ordered) {
+        List<HandOverBags> proposed = new ArrayList<>();
+        int open = ordered;
+        for (HandOverBags one : bags) {
+            int units = Math.min(open, one.proposed());
+            open -= units;
+            proposed.add(new HandOverBags(one.kind(), one.words(), one.place(), one.units(), one.own(), units));
+        }
+        return proposed;
     }
 
     /** Where bags lie that are put aside for an order, so that nobody packs or sells them. */
@@ -176,6 +188,8 @@ class HandingOver {
                     paid,
                     "",
                     "order " + id));
+            // What was put aside and isn't taken is for anybody again.
+            putBack(order);
             orders.saveAndFlush(order);
             return id;
         });

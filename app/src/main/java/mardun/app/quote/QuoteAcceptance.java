@@ -135,15 +135,14 @@ public class QuoteAcceptance {
                         plan.lines().get(i),
                         current.money(agreed.get(i).priceMinor()).getAmount().toPlainString()))
                 .toList();
+        return batches.create(
+                new BatchForm(UUID.randomUUID(), 0, null, lines, paper.form().by(), forWhat(order), List.of()));
+    }
+
+    /** What the batch of an order is for, as it is called. */
+    static String forWhat(CustomerOrder order) {
         String forWhat = "Order " + order.id() + ", " + order.who();
-        return batches.create(new BatchForm(
-                UUID.randomUUID(),
-                0,
-                null,
-                lines,
-                paper.form().by(),
-                forWhat.substring(0, Math.min(LONGEST_FOR_WHAT, forWhat.length())),
-                List.of()));
+        return forWhat.substring(0, Math.min(LONGEST_FOR_WHAT, forWhat.length()));
     }
 
     private static LineForm priced(LineForm line, String price) {

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import mardun.app.channel.Channels;
 import mardun.app.channel.KeptChannel;
@@ -63,6 +64,7 @@ public class BagStories {
         ViewWriter writer = settings.current().writer();
         Optional<Long> labour = lot.unitLabourMinor();
         long overheads = Apportionment.share(lot.overheadMinor(), 1, lot.made());
+        List<SalesBook.SoldOfLot> sold = sales.ofLot(id);
         return new BagStory(
                 goods.get(id),
                 lot.made(),
@@ -85,7 +87,8 @@ public class BagStories {
                                         .map(KeptChannel::name)
                                         .orElse(null)))
                         .toList(),
-                sales.ofLot(id).stream().map(one -> sold(one, writer)).toList(),
+                sold.stream().map(one -> sold(one, writer)).toList(),
+                sold.stream().mapToInt(SalesBook.SoldOfLot::units).sum(),
                 goods.movements(id).stream()
                         .map(one ->
                                 new MovedThen(day(one.movedAt()), one.kind(), one.place(), one.change(), one.reason()))

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param labour what is work; absent likewise
  * @param overheads what is overheads; absent likewise
  * @param time hands-on time that one took; absent where nobody knows
+ * @param soldUnits how many of them were sold in all
  * @param from the lot from which these were parted, because they turned out to be seconds; absent for all others
  */
 public record BagStory(
@@ -30,6 +31,7 @@ public record BagStory(
         List<Long> seconds,
         List<TicketsThen> tickets,
         List<SoldThen> sold,
+        int soldUnits,
         List<MovedThen> moved) {
 
     /** Tickets that were printed for them. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 
 /**
  * Bags as they are posted: empty and lying flat on one another. A boxed bag lies flat as wide as its base and its depth together, and
@@ -15,6 +16,9 @@ import mardun.core.measure.Length;
  * @param shortest the shortest of its sides
  */
 public record Parcel(Bulk weight, Length longest, Length middle, Length shortest) {
+
+    /** How thick a bag counts that nobody has measured: 2 cm. */
+    public static final Length USUALLY_THICK = Length.of(2, LengthUnit.CENTIMETRE);
 
     /**
      * Bags that go into a parcel.
