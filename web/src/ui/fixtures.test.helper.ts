@@ -89,6 +89,7 @@ export const design = (more: Partial<Schemas['DesignDocument']> = {}): Schemas['
 export const sizeSheet = (size: string, more: Partial<Schemas['SizeSheet']> = {}): Schemas['SizeSheet'] => ({
   size,
   measurements: [],
+  workedOut: [],
   pieces: [],
   panels: [],
   trims: [],

@@ -6913,6 +6913,16 @@ export interface components {
       name: string;
       slot: string;
     };
+    OccasionView: {
+      /** Format: date */
+      beginBy?: string;
+      isOver: boolean;
+      /** Format: date */
+      lastDay: string;
+      /** Format: date */
+      lastSale?: string;
+      name: string;
+    };
     OfDye: {
       dye: string;
       /** Format: int64 */
@@ -8127,11 +8137,13 @@ export interface components {
     SeasonForm: {
       /** @enum {string} */
       aim: 'BEST_MEAN' | 'BETTER_BAD_DAY';
+      atLeast: components['schemas']['SeasonNumber'][];
       fairs: number[];
       hours: string;
       judgements: components['schemas']['SeasonJudgement'][];
       keeps: string;
       money: string;
+      occasions: components['schemas']['SeasonOccasion'][];
       pieces: string;
       shop: boolean;
       /** Format: int64 */
@@ -8157,6 +8169,14 @@ export interface components {
       /** Format: int32 */
       units: number;
     };
+    SeasonOccasion: {
+      /** Format: int64 */
+      designId: number;
+      keeps: string;
+      /** Format: date */
+      lastDay: string;
+      name: string;
+    };
     SeasonOutcomeView: {
       badDay: components['schemas']['MoneyView'];
       broken: string[];
@@ -8181,12 +8201,18 @@ export interface components {
       rows: components['schemas']['SeasonRow'][];
       sentence?: string;
       /** Format: date */
+      today: string;
+      /** Format: date */
       until?: string;
     };
     SeasonRow: {
+      /** Format: int32 */
+      atLeast: number;
       buyers: string;
       cloth: string;
       design: string;
+      /** Format: int64 */
+      designId: number;
       each: components['schemas']['TimeView'];
       /** Format: int32 */
       have: number;
@@ -8200,6 +8226,7 @@ export interface components {
       /** Format: int32 */
       make: number;
       next: components['schemas']['MoneyView'];
+      occasion?: components['schemas']['OccasionView'];
       price: components['schemas']['MoneyView'];
       reason: string;
       rests: string;
@@ -8616,6 +8643,7 @@ export interface components {
       ticket?: components['schemas']['TicketView'];
       ticketMissing?: string;
       trims: components['schemas']['TrimView'][];
+      workedOut: components['schemas']['WorkedOut'][];
     };
     SizeToScale: {
       /** Format: int64 */
@@ -9932,6 +9960,12 @@ export interface components {
       refused: components['schemas']['RefusedEntry'][];
       slips: components['schemas']['WorkSlip'][];
       turns: components['schemas']['WorkTurn'][];
+    };
+    WorkedOut: {
+      formula: string;
+      place?: string;
+      text: string;
+      value?: components['schemas']['LengthView'];
     };
     WorkingView: {
       calculation: string;

@@ -27,6 +27,10 @@ const document = design({
 const size = (name: string, finding?: string) =>
   sizeSheet(name, {
     measurements: [{ symbol: 'width', value: length('7 ½ in', '≈ 19.1 cm'), text: '7 ½ in' }],
+    workedOut: [
+      { formula: 'up_to(seam * 3; 1/2 in)', value: length('7 ½ in', '≈ 19.1 cm'), text: '7 ½ in' },
+      { formula: 'seam * 4', value: length('7 ½ in', '≈ 19.1 cm'), text: '7 ½ in' },
+    ],
     findings: finding ? [{ severity: 'REFUSED', place: 'measurements.width', sentence: finding }] : [],
   });
 

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { design, piece as drawn } from '../../ui/fixtures.test.helper';
+import { design, length, piece as drawn } from '../../ui/fixtures.test.helper';
 import { editor, refusing, server } from './editing.test.helper';
 import { PieceTable } from './PieceTable';
 
@@ -39,10 +39,23 @@ const start = () =>
 afterEach(() => vi.unstubAllGlobals());
 
 describe('the pieces of a design', () => {
-  it('show their formulas with what they come to, in both units', async () => {
-    const { current } = editor(<Table />, start(), { pieces: [drawn('A')] });
-    expect(screen.getByLabelText('Width, Front')).toHaveValue('width + 2 * seam');
-    expect(screen.getByText('10 ½ in · ≈ 26.7 cm')).toBeVisible();
+  it('show what they are cut to in both units, and the formula to whoever asks', async () => {
+    const { current } = editor(<Table />, start(), {
+      pieces: [drawn('A')],
+      workedOut: [{ formula: 'width + 2 * seam', value: length('10 31/64 in', '≈ 26.6 cm'), text: '' }],
+    });
+    const width = screen.getByRole('combobox', { name: 'Width, Front' });
+    // Cut sizes are rounded up; the formula's own value isn't what is cut.
+    expect(width).toHaveValue('10 ½ in');
+    expect(screen.getByText('≈ 26.7 cm')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'How Width, Front is worked out' }));
+    expect(width).toHaveValue('width + 2 * seam');
+    await userEvent.type(width, ' + 1');
+    expect(width).toHaveValue('width + 2 * seam + 1');
+    expect(current.document.pieces[0]?.width).toBe('width + 2 * seam + 1');
+    // A length as it was typed stands as it was typed.
+    expect(screen.getByLabelText('Height, Front')).toHaveValue('20 cm');
+    expect(screen.getByText('8 in · ≈ 20.4 cm')).toBeVisible();
     await userEvent.type(screen.getByLabelText('Height, Lining'), ' + seam');
     expect(current.document.pieces[1]?.height).toBe('20 cm + seam');
     expect(current.document.pieces[0]?.height).toBe('20 cm');

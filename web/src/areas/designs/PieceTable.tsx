@@ -19,6 +19,7 @@ import {
 } from './fields';
 import { MarkList } from './MarkList';
 import { ShapeList } from './ShapeList';
+import { workedOut } from './Worked';
 import { FOLDS, ROLES } from './words';
 
 type Piece = Schemas['PieceRow'];
@@ -36,7 +37,7 @@ const NEW: Omit<Piece, 'letter' | 'slot' | 'width' | 'height'> = {
   marks: [],
 };
 
-/** The pieces with their formulas; a piece opens to all that can be said about it. */
+/** The pieces with their sizes; a piece opens to all that can be said about it. */
 export function PieceTable({
   opened,
   onOpen,
@@ -44,11 +45,12 @@ export function PieceTable({
   opened?: string;
   onOpen: Dispatch<SetStateAction<string | undefined>>;
 }) {
-  const { document, change } = useEditing();
+  const { document, shown, change } = useEditing();
   const units = useUnits();
   const rename = useRename();
   const set = (index: number, next: Partial<Piece>) =>
     change({ pieces: replaced(document.pieces, index, next) });
+  const cut = (letter: string) => shown?.pieces.find((piece) => piece.letter === letter);
   const openedAt = document.pieces.findIndex((piece) => piece.letter === opened);
   return (
     <>
@@ -109,6 +111,7 @@ export function PieceTable({
                   place={`pieces.${piece.letter}.width`}
                   value={piece.width}
                   onType={(width) => set(i, { width })}
+                  comesTo={cut(piece.letter)?.width.value}
                   hint={<Side letter={piece.letter} side="width" />}
                 />
               </td>
@@ -119,6 +122,7 @@ export function PieceTable({
                   place={`pieces.${piece.letter}.height`}
                   value={piece.height}
                   onType={(height) => set(i, { height })}
+                  comesTo={cut(piece.letter)?.height.value}
                   hint={<Side letter={piece.letter} side="height" />}
                 />
               </td>
@@ -168,13 +172,16 @@ export function PieceTable({
   );
 }
 
+/** What a side of a piece is cut to: in both units, or in the other one where the field itself shows it. */
 function Side({ letter, side }: { letter: string; side: 'width' | 'height' }) {
-  const { shown } = useEditing();
+  const { document, shown } = useEditing();
   const units = useUnits();
   const value = shown?.pieces.find((p) => p.letter === letter)?.[side].value;
+  const typed = document.pieces.find((p) => p.letter === letter)?.[side] ?? '';
   return value ? (
     <>
-      {units.own(value)} · {units.other(value)}
+      {workedOut(shown, typed) ? '' : `${units.own(value)} · `}
+      {units.other(value)}
     </>
   ) : null;
 }
@@ -261,12 +268,14 @@ function PiecePanel({
               label="Width, across the cloth"
               place={`${place}.width`}
               value={piece.width}
+              comesTo={drawn?.width.value}
               onType={(width) => onChange({ width })}
             />
             <FormulaField
               label="Height, along the cloth"
               place={`${place}.height`}
               value={piece.height}
+              comesTo={drawn?.height.value}
               onType={(height) => onChange({ height })}
             />
           </div>

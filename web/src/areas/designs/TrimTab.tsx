@@ -33,7 +33,7 @@ const FILLINGS: Schemas['SlotRow']['kind'][] = ['FILLING_BY_WEIGHT', 'FILLING_BY
 
 /** All that isn't cut from cloth, and what it has to fit. */
 export function TrimTab() {
-  const { document, change } = useEditing();
+  const { document, sheet, change } = useEditing();
   const units = useUnits();
   const add = (
     kinds: Schemas['SlotRow']['kind'][],
@@ -169,6 +169,7 @@ export function TrimTab() {
                     label={filling.amounts.length > 1 ? `In ${document.sizes[j]}` : 'In each'}
                     place={`fillings.${i}.amount`}
                     value={amount}
+                    inSize={filling.amounts.length > 1 ? sheet.sizes[j] : undefined}
                     onType={(text) => set({ amounts: filling.amounts.map((a, at) => (at === j ? text : a)) })}
                   />
                 </div>

@@ -1,22 +1,40 @@
 import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { useUnits } from '../../ui/units';
+import { useEditing } from './editing';
 
-/** Whether what is typed is worked out from other measures, and isn't just a length or a number. */
-const isFormula = (text: string) => /[(*]|\b(?!inch)[a-z]\w{2,}/i.test(text);
+/** What a formula of the design comes to in a size; nothing for what is just a length or a number, or can't be worked out. */
+export const workedOut = (size: Schemas['SizeSheet'] | undefined, formula: string, at?: string) =>
+  size?.workedOut.find(({ formula: its, place }) => its === formula && (!place || place === at));
 
 /**
  * What stands in a field: what was typed; of a formula what it comes to, until somebody asks how it is worked out. Typing over the value
  * takes the formula's place.
+ *
+ * @param at where it stands in the design
+ * @param size whose value it is; the shown size where none is named
+ * @param comesTo what is made of the formula's value where that isn't the value itself, like a cut size rounded up
  */
-export function useWorked(label: string, typed: string, value: string | undefined) {
+export function useWorked(
+  label: string,
+  typed: string,
+  refused: boolean,
+  at?: string,
+  size?: Schemas['SizeSheet'],
+  comesTo?: Schemas['LengthView'],
+) {
+  const { shown } = useEditing();
+  const units = useUnits();
   const [asked, setAsked] = useState(false);
-  const worked = isFormula(typed) && value !== undefined;
+  const found = refused ? undefined : workedOut(size ?? shown, typed, at);
+  const value = found && (comesTo ?? found.value);
   return {
-    worked,
-    text: worked && !asked ? value : typed,
+    worked: !!found,
+    text: found && !asked ? (value ? units.own(value) : found.text) : typed,
     /** While something is typed, that stands there, whatever it is. */
     onType: () => setAsked(true),
     onLeave: () => setAsked(false),
-    how: worked && (
+    how: found && (
       <button
         type="button"
         aria-pressed={asked}

@@ -6,11 +6,15 @@ import { SelectField, TextField } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { newSlot, replaced, useEditing, useFindings } from './editing';
 import { FormulaInput } from './FormulaInput';
+import { useWorked } from './Worked';
 import { MATERIALS } from './words';
 
 type SlotKind = Schemas['SlotRow']['kind'];
 
-/** A field of the design whose value may be a formula; what is wrong with it stands below. */
+/**
+ * A field of the design whose value may be a formula: shows what it comes to, and the formula to whoever asks. What is wrong with it
+ * stands below.
+ */
 export function FormulaField({
   label,
   place,
@@ -18,6 +22,8 @@ export function FormulaField({
   onType,
   hideLabel,
   hint,
+  comesTo,
+  inSize,
   ...rest
 }: {
   label: string;
@@ -27,9 +33,14 @@ export function FormulaField({
   onType: (text: string) => void;
   hideLabel?: boolean;
   hint?: ReactNode;
+  /** What is made of the formula's value where that isn't the value itself. */
+  comesTo?: Schemas['LengthView'];
+  /** The size that it belongs to; the shown one where none is named. */
+  inSize?: Schemas['SizeSheet'];
 } & Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'>) {
   const id = useId();
   const finding = useFindings(place).find((f) => f.severity === 'REFUSED');
+  const worked = useWorked(label, value, !!finding, place, inSize, comesTo);
   return (
     <div>
       <label
@@ -38,14 +49,29 @@ export function FormulaField({
       >
         {label}
       </label>
-      <FormulaInput
-        id={id}
-        aria-invalid={!!finding}
-        aria-describedby={`${id}-says`}
-        value={value}
-        onType={onType}
-        {...rest}
-      />
+      <div className="relative">
+        <FormulaInput
+          id={id}
+          aria-invalid={!!finding}
+          aria-describedby={`${id}-says`}
+          value={worked.text}
+          onType={(text) => {
+            worked.onType();
+            onType(text);
+          }}
+          {...rest}
+          className={`field ${worked.worked ? 'pr-[34px]' : ''}`}
+          onBlur={(event) => {
+            worked.onLeave();
+            rest.onBlur?.(event);
+          }}
+        />
+        {worked.how && (
+          <span className="pointer-events-none absolute inset-y-1 right-1 flex items-center">
+            {worked.how}
+          </span>
+        )}
+      </div>
       <div
         id={`${id}-says`}
         aria-live="polite"

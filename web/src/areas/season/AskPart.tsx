@@ -36,6 +36,18 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
       }}
     >
       {ask.problem && ask.problem.errors.length === 0 && <ProblemNotice problem={ask.problem} />}
+      {form.occasions.map(({ designId }) => {
+        const wrong =
+          ask.problem?.on(`occasions.${designId}.name`) ?? ask.problem?.on(`occasions.${designId}.keeps`);
+        const design = plan.rows.find((row) => row.designId === designId)?.design;
+        return (
+          wrong && (
+            <Notice key={designId}>
+              The occasion of {design}: {wrong}
+            </Notice>
+          )
+        );
+      })}
       <fieldset>
         <legend className="mb-1 font-semibold">For</legend>
         {plan.choices.map((fair) => (

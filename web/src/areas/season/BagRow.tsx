@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { judged, whole, withJudgement, type Draft, type Row } from './season';
+import { OccasionPart, occasionWords } from './OccasionPart';
+import { judged, whole, withAtLeast, withJudgement, type Draft, type Row } from './season';
 
 /** A kind of bags: how many are there and made, the buyers that are expected, and why, when it is opened. */
 export function BagRow({
@@ -8,12 +9,14 @@ export function BagRow({
   widest,
   onUnits,
   draft,
+  today,
 }: {
   row: Row;
   units: string;
   widest: number;
   onUnits: (text: string) => void;
   draft: Draft;
+  today: string;
 }) {
   const [open, setOpen] = useState(false);
   const name = [row.design, row.size, row.cloth].filter(Boolean).join(', ');
@@ -35,7 +38,11 @@ export function BagRow({
             <span className="block text-[14px] text-soft">
               {[row.size, row.cloth].filter(Boolean).join(', ')}
               {row.judgement !== 100 && ` · ${judged(row.judgement)}`}
+              {row.atLeast > 0 && ` · at least ${row.atLeast}`}
             </span>
+            {occasionWords(row) && (
+              <span className="block text-[14px] font-semibold">{occasionWords(row)}</span>
+            )}
           </button>
         </td>
         <td className="num">{row.have}</td>
@@ -87,6 +94,18 @@ export function BagRow({
               />
               <span className="tabular-nums">{judged(percent)}</span>
             </label>
+            <label className="mt-1 flex flex-wrap items-center gap-3">
+              At least, whatever they bring
+              <input
+                className="field !w-[72px] text-right tabular-nums"
+                inputMode="numeric"
+                aria-label={`At least of ${name}`}
+                value={String(draft.value?.atLeast.find((one) => one.kind === row.kind)?.units ?? '')}
+                onChange={(event) => draft.update((form) => withAtLeast(form, row.kind, event.target.value))}
+              />
+            </label>
+            <OccasionPart row={row} draft={draft} today={today} />
+            {draft.isChanged && <p className="text-soft">“Plan again” reckons with it.</p>}
           </td>
         </tr>
       )}

@@ -67,6 +67,7 @@ export function NumbersPart({ plan, draft }: { plan: Plan; draft: Draft }) {
                 widest={Math.max(...plan.rows.map((one) => Math.min(one.high, 3 * one.wanted)))}
                 onUnits={(text) => setTyped((before) => ({ ...before, [row.kind]: text }))}
                 draft={draft}
+                today={plan.today}
               />
             ))}
           </tbody>

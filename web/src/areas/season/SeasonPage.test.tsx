@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -19,6 +19,8 @@ const form: Form = {
   keeps: '30',
   aim: 'BEST_MEAN',
   judgements: [],
+  occasions: [],
+  atLeast: [],
 };
 
 const outcome = (pieces: number, more: Partial<Schemas['SeasonOutcomeView']> = {}) => ({
@@ -36,6 +38,7 @@ const outcome = (pieces: number, more: Partial<Schemas['SeasonOutcomeView']> = {
 
 const row = (kind: string, design: string, make: number): Row => ({
   kind,
+  designId: 7,
   design,
   size: 'small',
   cloth: 'Reed Stripe',
@@ -53,10 +56,12 @@ const row = (kind: string, design: string, make: number): Row => ({
   reason: `One more ${design} would bring 6.10.`,
   rests: '12 sold in 3 fairs or weeks.',
   judgement: 100,
+  atLeast: 0,
 });
 
 const plan = (more: Partial<Plan> = {}): Plan => ({
   form,
+  today: '2026-05-01',
   until: '2026-05-12',
   freeHours: { text: '3 h 14', seconds: 11_640 },
   choices: [
@@ -80,6 +85,12 @@ const shown = (view: Plan) =>
       less: money(310),
     },
     '/api/season-plan/batch': { batchId: 12 },
+  });
+
+const refusal = (errors: { field: string; read: string; sentence: string }[]) =>
+  new Response(JSON.stringify({ status: 422, title: 'Refused', detail: 'Refused.', errors }), {
+    status: 422,
+    headers: { 'Content-Type': 'application/problem+json' },
   });
 
 beforeEach(() => sessionStorage.clear());
@@ -152,6 +163,62 @@ describe('what to make', () => {
       hours: '12',
       aim: 'BETTER_BAD_DAY',
     });
+  });
+
+  it('asks for an occasion’s design and for so many at least, key by key', async () => {
+    const sent = shown(plan());
+    rendered(<SeasonPage />);
+    await userEvent.click(await screen.findByRole('button', { name: /Heron pouch/ }));
+    await userEvent.type(
+      screen.getByLabelText('At least of Heron pouch, small, Reed Stripe'),
+      '1x2{Backspace}5',
+    );
+    await userEvent.click(screen.getByLabelText(/Sold for an occasion/));
+    await userEvent.type(screen.getByLabelText('Occasion'), 'Lantern feast');
+    fireEvent.change(screen.getByLabelText('Last day it sells'), { target: { value: '2026-06-01' } });
+    expect(screen.getByText('“Plan again” reckons with it.')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Plan again' }));
+    expect(sent.find((one) => one.body)?.body).toEqual({
+      ...form,
+      atLeast: [{ kind: 'a', units: 15 }],
+      occasions: [{ designId: 7, name: 'Lantern feast', lastDay: '2026-06-01', keeps: '10' }],
+    });
+  });
+
+  it('says until when a bag of an occasion sells, and when it is to be begun', async () => {
+    const feast = { name: 'Lantern feast', lastDay: '2026-06-01', isOver: false, lastSale: '2026-05-20' };
+    const its = (kind: string, more: object) => ({ ...row(kind, kind, 2), occasion: { ...feast, ...more } });
+    shown(
+      plan({
+        rows: [
+          its('a', { beginBy: '2026-05-14' }),
+          its('b', {}),
+          its('c', { lastSale: undefined }),
+          its('d', { isOver: true, lastSale: undefined }),
+        ],
+      }),
+    );
+    rendered(<SeasonPage />);
+    expect(await screen.findByText(/Lantern feast, until 1 Jun.* · begin by 14 May/)).toBeVisible();
+    expect(screen.getByText(/ · too little time is left/)).toBeVisible();
+    expect(screen.getByText(/: nothing that counts comes before/)).toBeVisible();
+    expect(screen.getByText(/Lantern feast was over on 1 Jun/)).toBeVisible();
+  });
+
+  it('names the design whose occasion can’t be read', async () => {
+    shown(
+      plan({ form: { ...form, occasions: [{ designId: 7, name: '', lastDay: '2026-06-01', keeps: '10' }] } }),
+    );
+    rendered(<SeasonPage />);
+    await screen.findByText('Heron pouch');
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(async () =>
+        refusal([{ field: 'occasions.7.name', read: '', sentence: 'This is empty. Type a name.' }]),
+      ),
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Plan again' }));
+    expect(await screen.findByText('The occasion of Heron pouch: This is empty. Type a name.')).toBeVisible();
   });
 
   it('says why nothing can be planned', async () => {

@@ -12,7 +12,7 @@ import type { Form } from './season';
 export default function SeasonPage() {
   useTitle('What to make');
   const { data: plan, error } = useSeasonPlan();
-  const draft = useDraft<Form>('mardun.season', plan?.form);
+  const draft = useDraft<Form>('mardun.season.2', plan?.form);
   if (error) return <ProblemNotice problem={error} />;
   if (!plan) return <p className="text-soft">Planning the coming weeks …</p>;
   return (

@@ -16,6 +16,26 @@ export function withJudgement(form: Form, kind: string, percent: number): Form {
   return { ...form, judgements: percent === 100 ? others : [...others, { kind, percent }] };
 }
 
+/** A form in which so many of a kind are made whatever they bring; what can’t be read changes nothing. */
+export function withAtLeast(form: Form, kind: string, text: string): Form {
+  const units = whole(text);
+  if (units === undefined) return form;
+  const others = form.atLeast.filter((one) => one.kind !== kind);
+  return { ...form, atLeast: units === 0 ? others : [...others, { kind, units }] };
+}
+
+export type Occasion = Schemas['SeasonOccasion'];
+
+/** A form in which a design is sold for another occasion, or all year. */
+export function withOccasion(
+  form: Form,
+  designId: number,
+  occasion: Omit<Occasion, 'designId'> | undefined,
+): Form {
+  const others = form.occasions.filter((one) => one.designId !== designId);
+  return { ...form, occasions: occasion ? [...others, { ...occasion, designId }] : others };
+}
+
 /** How many are made of each kind, for what is asked of the server. */
 export const numbers = (rows: Row[], typed: Record<string, string>) =>
   rows.map((row) => ({ kind: row.kind, units: whole(typed[row.kind]) ?? row.make }));

@@ -35,6 +35,7 @@ record SeasonInstance(Season season, List<String> ids) {
                     outlet(one),
                     one.path("fair").asString(""),
                     one.get("week").asInt(),
+                    7 * (one.get("week").asInt() - 1),
                     one.get("month").asInt(),
                     one.path("footfall").asString(""),
                     one.path("outdoor").asBoolean(false),
@@ -66,7 +67,9 @@ record SeasonInstance(Season season, List<String> ids) {
                 one.get("space").asInt(),
                 one.get("stock").asInt(),
                 whole(one, "since"),
+                OptionalInt.empty(),
                 whole(one, "licence"),
+                0,
                 one.get("unsold").get("worth").asDouble(),
                 1,
                 1);

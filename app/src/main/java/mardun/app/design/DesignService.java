@@ -642,6 +642,7 @@ public class DesignService implements UsesMaterials {
         return new SizeSheet(
                 sheet.size(),
                 sheet.measurements(),
+                sheet.workedOut(),
                 sheet.pieces(),
                 sheet.panels(),
                 sheet.trims(),

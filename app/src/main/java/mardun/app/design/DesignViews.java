@@ -240,10 +240,15 @@ public final class DesignViews {
             int onceBatches,
             TimeView beginning) {}
 
-    /** One size: what could be worked out, and what was found. */
+    /**
+     * One size: what could be worked out, and what was found.
+     *
+     * @param workedOut what each formula of the design comes to
+     */
     public record SizeSheet(
             String size,
             List<MeasuredView> measurements,
+            List<WorkedOut> workedOut,
             List<PieceView> pieces,
             List<PanelView> panels,
             List<TrimView> trims,
@@ -254,6 +259,18 @@ public final class DesignViews {
             @Nullable TicketView ticket,
             @Nullable String ticketMissing,
             List<FindingView> findings) {}
+
+    /**
+     * What a formula comes to: a length in both units, or anything else as a text.
+     *
+     * @param formula as it is written in the design
+     * @param place where it stands; absent where it comes to the same wherever it stands
+     */
+    public record WorkedOut(
+            String formula,
+            @Nullable String place,
+            @Nullable LengthView value,
+            String text) {}
 
     /** A measurement's value, read back: a length in both units, or anything else as a text. */
     public record MeasuredView(String symbol, @Nullable LengthView value, String text) {}

@@ -22,6 +22,7 @@ import mardun.app.design.DesignViews.RectView;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.DesignViews.StepTime;
 import mardun.app.design.DesignViews.TrimView;
+import mardun.app.design.DesignViews.WorkedOut;
 import mardun.app.design.TicketView.TicketLine;
 import mardun.app.log.Estimates.StepEstimate;
 import mardun.app.show.ViewWriter;
@@ -49,6 +50,7 @@ import mardun.core.measure.ShownRounding;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Figure;
 import mardun.core.working.Value;
+import org.jspecify.annotations.Nullable;
 
 /** Writes what the core worked out for a design or a batch, in the maker's units. */
 public final class SheetWriter {
@@ -64,10 +66,17 @@ public final class SheetWriter {
     SizeSheet size(BatchPlan plan, FormKind form, boolean ownPrice, Optional<PictureView> picture) {
         SizedDesign sized = plan.lines().get(0).sized();
         List<MeasuredView> measurements = new ArrayList<>();
-        sized.measurements().forEach((symbol, figure) -> measurements.add(measured(symbol, figure.value())));
+        sized.measurements()
+                .forEach((symbol, figure) -> measurements.add(
+                        new MeasuredView(symbol, length(figure.value()), writer.text(Value.of(figure.value())))));
+        List<WorkedOut> workedOut = new ArrayList<>();
+        sized.workedOut()
+                .forEach((formula, value) -> workedOut.add(new WorkedOut(
+                        formula.text(), formula.place().orElse(null), length(value), writer.text(Value.of(value)))));
         return new SizeSheet(
                 sized.size(),
                 measurements,
+                workedOut,
                 sized.pieces().stream().map(this::piece).toList(),
                 sized.panels().stream().map(this::panel).toList(),
                 sized.trims().stream().map(trim -> trim(trim, sized)).toList(),
@@ -90,11 +99,8 @@ public final class SheetWriter {
                         .toList());
     }
 
-    private MeasuredView measured(String symbol, Quantity value) {
-        return new MeasuredView(
-                symbol,
-                value.dimension() == Dimension.LENGTH ? writer.length(value.value(), ShownRounding.NEAREST) : null,
-                writer.text(Value.of(value)));
+    private @Nullable LengthView length(Quantity value) {
+        return value.dimension() == Dimension.LENGTH ? writer.length(value.value(), ShownRounding.NEAREST) : null;
     }
 
     /** The ticket of a line, once every figure of it is known. */

@@ -57,6 +57,14 @@ public class GoodsLedger {
         return holders.stream().flatMap(holder -> holder.heldPlaces().stream()).collect(Collectors.toSet());
     }
 
+    /** Open batches whose bags are for somebody, and not for whoever plans. */
+    @Transactional(readOnly = true)
+    public Set<BatchId> promised() {
+        return holders.stream()
+                .flatMap(holder -> holder.promisedBatches().stream())
+                .collect(Collectors.toSet());
+    }
+
     /** Bags that are left somewhere and held for nobody, by kind, the oldest lot first. */
     @Transactional(readOnly = true)
     public Map<BagKind, List<GoodsLot>> free() {

@@ -17,6 +17,7 @@ import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.Quality;
+import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.plan.ChosenLine;
 import org.springframework.stereotype.Component;
@@ -134,10 +135,14 @@ class SeasonKinds {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 
-    /** How many of each kind are in batches that are begun or planned. */
+    /** How many of each kind are in batches that are begun or planned, and not made for somebody. */
     private Map<String, Integer> inWork(Map<List<Object>, CostedSize> sizes) {
         Map<String, Integer> inWork = new HashMap<>();
+        Set<BatchId> promised = ledger.promised();
         for (OpenWork work : reading.openWork()) {
+            if (promised.contains(work.id())) {
+                continue;
+            }
             for (ChosenLine line : batches.get(work.id()).chosen().lines()) {
                 CostedSize size = sizes.get(List.of(
                         line.designId(), Optional.ofNullable(line.sizeKey()).orElse("")));

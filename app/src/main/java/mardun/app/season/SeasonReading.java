@@ -2,11 +2,11 @@ package mardun.app.season;
 
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +21,7 @@ import mardun.app.days.DayPlans;
 import mardun.app.design.CostedSize;
 import mardun.app.design.FinishedLooks;
 import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
 import mardun.app.material.StockShelves;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceBook;
@@ -30,6 +31,8 @@ import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonViews.SeasonForm;
 import mardun.app.season.SeasonViews.SeasonJudgement;
 import mardun.app.season.SeasonViews.SeasonLeftOut;
+import mardun.app.season.SeasonViews.SeasonNumber;
+import mardun.app.season.SeasonViews.SeasonOccasion;
 import mardun.app.selling.FairRecords;
 import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.settings.Settings;
@@ -45,6 +48,7 @@ import mardun.core.season.SeasonItem;
 import mardun.core.season.SeasonLimits;
 import mardun.core.season.TableSpace;
 import org.joda.money.Money;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the planner of a season is asked, of what the workroom knows. */
@@ -52,6 +56,7 @@ import org.springframework.stereotype.Component;
 class SeasonReading {
 
     private static final int MOST_KINDS = 150;
+    private static final int LONGEST_OCCASION = 60;
     private static final int DAYS_OF_WEEK = 7;
     /** Minor units in one of what the core reckons in. */
     static final double MINOR = 100;
@@ -107,6 +112,8 @@ class SeasonReading {
      */
     record Asked(
             Season season,
+            Map<DesignId, Occasion> occasions,
+            boolean shop,
             List<SeasonKind> kinds,
             List<SeasonLeftOut> leftOut,
             List<FairRecord> fairs,
@@ -114,7 +121,27 @@ class SeasonReading {
             Map<String, SeasonShelf.Material> materials) {}
 
     /** What a maker typed, read. */
-    record Typed(OptionalDouble hours, OptionalDouble money, OptionalInt pieces, double keeps, int weeks) {}
+    record Typed(
+            OptionalDouble hours,
+            OptionalDouble money,
+            OptionalInt pieces,
+            double keeps,
+            int weeks,
+            Map<DesignId, Occasion> occasions) {
+
+        /** What part of what it leaves at a fair a bag is worth that is left over after the last day that counts. */
+        double keeps(DesignId design, LocalDate until) {
+            Occasion occasion = occasions.get(design);
+            return occasion == null || occasion.lastDay().isAfter(until) ? keeps : occasion.keeps();
+        }
+    }
+
+    /**
+     * What a design is sold for.
+     *
+     * @param keeps the part of what it leaves at a fair that a bag is worth afterwards
+     */
+    record Occasion(String name, LocalDate lastDay, double keeps) {}
 
     /** The fairs that come. */
     List<FairRecord> coming() {
@@ -138,18 +165,22 @@ class SeasonReading {
                         .doubleValue()
                 / 100;
         int weeks = form.weeks().isBlank() ? 0 : fields.count("weeks", form.weeks(), 0, 52);
+        Map<DesignId, Occasion> occasions = new HashMap<>();
+        for (SeasonOccasion one : form.occasions()) {
+            String place = "occasions." + one.designId().key() + ".";
+            String name = fields.text(place + "name", one.name(), LONGEST_OCCASION);
+            double after = fields.decimal(place + "keeps", one.keeps(), BigDecimal.ZERO, BigDecimal.valueOf(100))
+                            .doubleValue()
+                    / 100;
+            occasions.put(one.designId(), new Occasion(name, one.lastDay(), after));
+        }
         fields.check();
-        return new Typed(hours, money, pieces, keeps, weeks);
+        return new Typed(hours, money, pieces, keeps, weeks, occasions);
     }
 
-    /** Free hours of the day plan before a day, over what open batches take. */
-    Duration freeBefore(LocalDate day) {
-        DayPlans.Laid laid = days.lay(batches.openWork());
-        return laid.today()
-                .datesUntil(day.isBefore(laid.today()) ? laid.today() : day)
-                .map(one -> laid.free().worked(one).minus(laid.plan().on(one)))
-                .filter(left -> !left.isNegative())
-                .reduce(Duration.ZERO, Duration::plus);
+    /** The time that the day plan leaves free over what open batches take. */
+    FreeAhead free() {
+        return new FreeAhead(days.lay(batches.openWork()));
     }
 
     /** The whole of what is asked. */
@@ -172,6 +203,8 @@ class SeasonReading {
         KeptChannel shopChannel = online.map(channels::find).orElse(fairChannel);
         Map<String, Double> judged = form.judgements().stream()
                 .collect(Collectors.toMap(SeasonJudgement::kind, one -> one.percent() / 100.0, (one, other) -> other));
+        Map<String, Integer> atLeast = form.atLeast().stream()
+                .collect(Collectors.toMap(SeasonNumber::kind, SeasonNumber::units, (one, other) -> other));
         Map<PricePlace, Money> atFair = prices.asked(fairChannel.id());
         Map<PricePlace, Money> inShop = prices.asked(shopChannel.id());
         Money hourly = current.workroom().hourlyRate();
@@ -231,14 +264,16 @@ class SeasonReading {
                         offeredSince.containsKey(kind.key())
                                 ? OptionalInt.of(offeredSince.get(kind.key()))
                                 : OptionalInt.empty(),
+                        lastDay(typed.occasions().get(size.designId()), today),
                         OptionalInt.empty(),
-                        net * typed.keeps(),
+                        atLeast.getOrDefault(kind.key(), 0),
+                        net * typed.keeps(size.designId(), until),
                         SeasonItem.USUAL_FADING,
                         judged.getOrDefault(kind.key(), 1.0)));
             }
         }
         double hours = typed.hours()
-                .orElseGet(() -> freeBefore(chosen.stream()
+                .orElseGet(() -> free().before(chosen.stream()
                                         .map(FairRecord::heldOn)
                                         .min(Comparator.naturalOrder())
                                         .orElse(until))
@@ -250,11 +285,19 @@ class SeasonReading {
                         new SeasonLimits(hours, typed.money().orElse(ANY_MONEY), typed.pieces(), shelf.limits()),
                         sold.events(online, items),
                         ahead(form.shop() && online.isPresent(), chosen, today, until)),
+                typed.occasions(),
+                form.shop() && online.isPresent(),
                 planned,
                 leftOut,
                 chosen,
                 until,
                 shelf.materials());
+    }
+
+    private static OptionalInt lastDay(@Nullable Occasion occasion, LocalDate today) {
+        return occasion == null
+                ? OptionalInt.empty()
+                : OptionalInt.of((int) ChronoUnit.DAYS.between(today, occasion.lastDay()));
     }
 
     /** The kinds that sold most, as many as are planned at once. */
@@ -291,7 +334,8 @@ class SeasonReading {
         for (int week = 1; week <= Math.max(1, weeks); week++) {
             LocalDate begins = today.plusWeeks(week - 1);
             if (shop && week <= weeks) {
-                ahead.add(new ComingEvent(Outlet.ONLINE, "", week, begins.getMonthValue(), "", false, 0));
+                ahead.add(new ComingEvent(
+                        Outlet.ONLINE, "", week, DAYS_OF_WEEK * (week - 1), begins.getMonthValue(), "", false, 0));
             }
             int its = week;
             chosen.stream()
@@ -300,6 +344,7 @@ class SeasonReading {
                             Outlet.FAIR,
                             fair.series(),
                             its,
+                            (int) ChronoUnit.DAYS.between(today, fair.heldOn()),
                             fair.heldOn().getMonthValue(),
                             "",
                             !fair.sheltered(),

@@ -94,17 +94,7 @@ public class SeasonService {
     private SeasonForm form() {
         SeasonWish wish = wishes.findById(SeasonWish.ONE).orElseThrow();
         return wish.form()
-                .map(form -> new SeasonForm(
-                        wish.version(),
-                        form.fairs(),
-                        form.shop(),
-                        form.weeks(),
-                        form.hours(),
-                        form.money(),
-                        form.pieces(),
-                        form.keeps(),
-                        form.aim(),
-                        form.judgements()))
+                .map(form -> form.shownAs(wish.version()))
                 .orElseGet(() -> new SeasonForm(
                         wish.version(),
                         atFirst().stream()
@@ -118,6 +108,8 @@ public class SeasonService {
                         "",
                         "30",
                         SeasonAim.BEST_MEAN,
+                        List.of(),
+                        List.of(),
                         List.of()));
     }
 
@@ -136,7 +128,7 @@ public class SeasonService {
             Asked asked = reading.asked(form, typed, reading.coming());
             SeasonPlanner planner = new SeasonPlanner(asked.season(), DemandPrior.USUAL, SEED);
             SeasonPlan plan = planner.plan(form.aim());
-            return new Planned(asked, planner, plan, planner.prices(plan));
+            return Planned.of(asked, planner, plan);
         });
     }
 
@@ -149,7 +141,8 @@ public class SeasonService {
                 .toList();
         Planned its = plan(form);
         Asked asked = its.asked();
-        Duration free = reading.freeBefore(asked.fairs().stream()
+        FreeAhead ahead = reading.free();
+        Duration free = ahead.before(asked.fairs().stream()
                 .map(FairRecord::heldOn)
                 .min(Comparator.naturalOrder())
                 .orElse(asked.until()));
@@ -157,6 +150,7 @@ public class SeasonService {
         if (sentence != null) {
             return new SeasonPlanView(
                     form,
+                    LocalDate.now(clock),
                     sentence,
                     asked.until(),
                     writer.time(free),
@@ -171,14 +165,15 @@ public class SeasonService {
         SeasonWriter written = new SeasonWriter(its, writer);
         return new SeasonPlanView(
                 form,
-                null,
+                LocalDate.now(clock),
+                written.contradiction().orElse(null),
                 asked.until(),
                 writer.time(free),
                 choices,
                 written.outcome(its.plan().outcome(), its.plan().made()),
                 written.money(its.plan().gap()),
                 written.limits(),
-                written.rows(form),
+                written.rows(form, ahead, LocalDate.now(clock)),
                 asked.leftOut(),
                 written.rests());
     }

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
@@ -32,6 +33,8 @@ public final class SeasonViews {
      * @param pieces the most in all, as typed; empty for any number
      * @param keeps in per cent of its price, what a bag is worth to the maker that is left over, as typed
      * @param judgements the maker's own factors on what sales say
+     * @param occasions designs that are wanted until a day
+     * @param atLeast how many of a kind are made whatever they bring
      */
     public record SeasonForm(
             long version,
@@ -43,7 +46,29 @@ public final class SeasonViews {
             @NotNull @Size(max = 10) String pieces,
             @NotNull @Size(max = 10) String keeps,
             @NotNull SeasonAim aim,
-            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonJudgement> judgements) {}
+            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonJudgement> judgements,
+            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonOccasion> occasions,
+            @NotNull @Size(max = 500) List<@NotNull @Valid SeasonNumber> atLeast) {
+
+        /** The same with the version that is shown. */
+        SeasonForm shownAs(long otherVersion) {
+            return new SeasonForm(
+                    otherVersion, fairs, shop, weeks, hours, money, pieces, keeps, aim, judgements, occasions, atLeast);
+        }
+    }
+
+    /**
+     * What a design is sold for, which nobody wants afterwards.
+     *
+     * @param name of the occasion
+     * @param lastDay on which it sells
+     * @param keeps in per cent of what it leaves at a fair, what a bag is worth that is left over then, as typed
+     */
+    public record SeasonOccasion(
+            @NotNull DesignId designId,
+            @NotNull @Size(max = 60) String name,
+            @NotNull LocalDate lastDay,
+            @NotNull @Size(max = 10) String keeps) {}
 
     /**
      * The maker's own judgement of a kind of bags.
@@ -78,7 +103,7 @@ public final class SeasonViews {
     /**
      * The plan.
      *
-     * @param sentence what can't be planned, and why; absent where all can
+     * @param sentence what can't be planned, or what contradicts itself; absent where all can
      * @param until the last day that counts
      * @param freeHours as the day plan says, before the first fair
      * @param choices the fairs that may be made for
@@ -89,6 +114,7 @@ public final class SeasonViews {
      */
     public record SeasonPlanView(
             SeasonForm form,
+            LocalDate today,
             @Nullable String sentence,
             @Nullable LocalDate until,
             TimeView freeHours,
@@ -145,11 +171,14 @@ public final class SeasonViews {
      * @param each hands-on time of one, without set-ups
      * @param next what one more would bring
      * @param reason why so many
-     * @param rests the sales that the estimate rests on
+     * @param rests the sales that the estimate rests on, and how much of it is borrowed
      * @param judgement the maker's own, in per cent
+     * @param atLeast so many are made whatever they bring
+     * @param occasion what it is sold for; absent where it sells all year
      */
     public record SeasonRow(
             String kind,
+            DesignId designId,
             String design,
             String size,
             String cloth,
@@ -166,7 +195,24 @@ public final class SeasonViews {
             MoneyView next,
             String reason,
             String rests,
-            int judgement) {}
+            int judgement,
+            int atLeast,
+            @Nullable OccasionView occasion) {}
+
+    /**
+     * What a bag is sold for.
+     *
+     * @param isOver whether its last day is behind
+     * @param lastSale when it can be sold for the last time: at the last fair before the end of it, or on its last day in the shop; absent
+     *     where nothing that counts comes before
+     * @param beginBy the last day to begin what is made of its design; absent where none is made, or time is too short for it
+     */
+    public record OccasionView(
+            String name,
+            LocalDate lastDay,
+            boolean isOver,
+            @Nullable LocalDate lastSale,
+            @Nullable LocalDate beginBy) {}
 
     /**
      * What numbers that were tried by hand leave.

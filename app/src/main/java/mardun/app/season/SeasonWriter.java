@@ -3,21 +3,27 @@ package mardun.app.season;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import mardun.app.id.DesignId;
 import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonReading.Asked;
+import mardun.app.season.SeasonReading.Occasion;
 import mardun.app.season.SeasonShelf.Material;
+import mardun.app.season.SeasonViews.OccasionView;
 import mardun.app.season.SeasonViews.SeasonForm;
 import mardun.app.season.SeasonViews.SeasonJudgement;
 import mardun.app.season.SeasonViews.SeasonLimit;
 import mardun.app.season.SeasonViews.SeasonOutcomeView;
 import mardun.app.season.SeasonViews.SeasonRow;
+import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.measure.UnitSystem;
@@ -25,12 +31,14 @@ import mardun.core.season.DemandEstimate;
 import mardun.core.season.LimitPrices;
 import mardun.core.season.Outlet;
 import mardun.core.season.PastEvent;
+import mardun.core.season.Season;
 import mardun.core.season.SeasonItem;
 import mardun.core.season.SeasonLimits;
 import mardun.core.season.SeasonOutcome;
 import mardun.core.season.SeasonPlan;
 import mardun.core.season.SeasonPlanner;
 import mardun.core.season.SeasonUse;
+import org.jspecify.annotations.Nullable;
 
 /** Writes a plan of a season as its maker reads it: figures, limits, and for each bag why so many. */
 final class SeasonWriter {
@@ -49,7 +57,41 @@ final class SeasonWriter {
     }
 
     /** A plan with what it was chosen from. */
-    record Planned(Asked asked, SeasonPlanner planner, SeasonPlan plan, LimitPrices prices) {}
+    record Planned(Asked asked, SeasonPlanner planner, SeasonPlan plan, LimitPrices prices, List<Estimate> estimates) {
+
+        static Planned of(Asked asked, SeasonPlanner planner, SeasonPlan plan) {
+            DemandEstimate estimate = planner.estimate();
+            return new Planned(
+                    asked,
+                    planner,
+                    plan,
+                    planner.prices(plan),
+                    IntStream.range(0, asked.season().items().size())
+                            .mapToObj(item -> new Estimate(estimate.range(item), estimate.ofItsOwn(item)))
+                            .toList());
+        }
+    }
+
+    /**
+     * What is expected of an item.
+     *
+     * @param ofItsOwn how much of it rests on its own records, from 0 to 1
+     */
+    record Estimate(DemandEstimate.Range buyers, double ofItsOwn) {}
+
+    /** Why the numbers that are made in any case can't be made within the limits; empty where they can. */
+    Optional<String> contradiction() {
+        Season season = its.asked().season();
+        int[] least = season.items().stream().mapToInt(SeasonItem::atLeast).toArray();
+        SeasonUse use = SeasonUse.of(season, least);
+        List<SeasonUse.Broken> broken = use.broken(season, least);
+        return broken.isEmpty()
+                ? Optional.empty()
+                : Optional.of("What is asked contradicts itself: " + use.pieces()
+                        + (use.pieces() == 1 ? " bag is" : " bags are") + " to be made in any case. "
+                        + broken.stream().map(this::broken).collect(Collectors.joining(" "))
+                        + " Ask for fewer of them, or allow more.");
+    }
 
     /** What the whole plan rests on. */
     String rests() {
@@ -147,12 +189,12 @@ final class SeasonWriter {
                 what, brings < WORTH_SAYING ? "This is not what holds you back." : more + its.amount() + ".", its);
     }
 
-    List<SeasonRow> rows(SeasonForm form) {
+    List<SeasonRow> rows(SeasonForm form, FreeAhead ahead, LocalDate today) {
         Map<String, Integer> judged = form.judgements().stream()
                 .collect(Collectors.toMap(SeasonJudgement::kind, SeasonJudgement::percent, (one, other) -> other));
         List<SeasonRow> rows = new ArrayList<>();
         for (int item = 0; item < its.asked().kinds().size(); item++) {
-            rows.add(row(item, judged));
+            rows.add(row(item, judged, ahead, today));
         }
         rows.sort(Comparator.comparing((SeasonRow row) -> row.design().toLowerCase(Locale.ROOT))
                 .thenComparing(SeasonRow::size)
@@ -160,12 +202,13 @@ final class SeasonWriter {
         return rows;
     }
 
-    private SeasonRow row(int item, Map<String, Integer> judged) {
+    private SeasonRow row(int item, Map<String, Integer> judged, FreeAhead ahead, LocalDate today) {
         SeasonKind kind = its.asked().kinds().get(item);
         SeasonItem one = its.asked().season().items().get(item);
-        DemandEstimate.Range buyers = its.planner().estimate().range(item);
+        DemandEstimate.Range buyers = its.estimates().get(item).buyers();
         return new SeasonRow(
                 kind.key(),
+                kind.size().designId(),
                 kind.size().designName(),
                 kind.size().sizeName(),
                 kind.clothName(),
@@ -182,7 +225,46 @@ final class SeasonWriter {
                 money(its.plan().next()[item]),
                 reason(item, one),
                 rests(its.asked(), item),
-                judged.getOrDefault(kind.key(), 100));
+                judged.getOrDefault(kind.key(), 100),
+                one.atLeast(),
+                occasion(kind.size().designId(), ahead, today));
+    }
+
+    private @Nullable OccasionView occasion(DesignId design, FreeAhead ahead, LocalDate today) {
+        Occasion occasion = its.asked().occasions().get(design);
+        if (occasion == null) {
+            return null;
+        }
+        boolean isOver = occasion.lastDay().isBefore(today);
+        Optional<LocalDate> lastSale = isOver
+                ? Optional.empty()
+                : its.asked().fairs().stream()
+                        .map(FairRecord::heldOn)
+                        .filter(day -> !day.isAfter(occasion.lastDay()))
+                        .max(Comparator.naturalOrder())
+                        .or(() -> its.asked().shop() ? Optional.of(occasion.lastDay()) : Optional.empty());
+        double minutes = minutesFor(design);
+        return new OccasionView(
+                occasion.name(),
+                occasion.lastDay(),
+                isOver,
+                lastSale.orElse(null),
+                minutes == 0
+                        ? null
+                        : lastSale.flatMap(day ->
+                                        ahead.lastToBegin(day, Duration.ofSeconds(Math.round(minutes * MINUTES))))
+                                .orElse(null));
+    }
+
+    /** The time that the plan's bags of a design take, in all sizes and cloths. */
+    private double minutesFor(DesignId design) {
+        List<SeasonItem> items = its.asked().season().items();
+        int[] made = new int[items.size()];
+        for (int item = 0; item < made.length; item++) {
+            made[item] =
+                    items.get(item).design().equals(design.key()) ? its.plan().made()[item] : 0;
+        }
+        return SeasonUse.of(its.asked().season(), made).minutes();
     }
 
     private double tenth(double value) {
@@ -205,6 +287,9 @@ final class SeasonWriter {
                         .text();
         double hours = (one.minutes() + (isOpen(item) ? 0 : one.setUpMinutes())) / MINUTES;
         String held;
+        if (isNeverWanted(item)) {
+            return "What it is sold for is over before anything that counts here.";
+        }
         if (next < WORTH_SAYING) {
             held = ": there are enough of it";
         } else if (isLicenceUsedUp(item)) {
@@ -220,6 +305,11 @@ final class SeasonWriter {
                 : (made == 1 ? "It brings " : "The last of the " + made + " brings ")
                         + money(its.plan().last()[item]).amount() + ". ";
         return last + more + forTime + held + ".";
+    }
+
+    /** Whether it is for an occasion that is over before whatever comes. */
+    private boolean isNeverWanted(int item) {
+        return its.estimates().get(item).buyers().likely() == 0;
     }
 
     private boolean isLicenceUsedUp(int item) {
@@ -261,6 +351,9 @@ final class SeasonWriter {
         }
         return sold + " sold in " + times + (times == 1 ? " fair or week" : " fairs or weeks")
                 + (brought == 0 ? "" : ", " + brought + " brought to fairs")
-                + (out == 0 ? "" : "; sold out " + out + (out == 1 ? " time" : " times")) + ".";
+                + (out == 0 ? "" : "; sold out " + out + (out == 1 ? " time" : " times")) + ". "
+                + writer.percent(
+                        BigDecimal.valueOf(its.estimates().get(item).ofItsOwn()).setScale(2, RoundingMode.HALF_UP))
+                + " of the estimate rests on these, the rest on its design, its kind and its cloth.";
     }
 }

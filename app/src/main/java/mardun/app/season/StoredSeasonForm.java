@@ -1,8 +1,10 @@
 package mardun.app.season;
 
 import jakarta.persistence.Converter;
+import java.util.List;
 import mardun.app.json.JsonColumn;
 import mardun.app.season.SeasonViews.SeasonForm;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
 
 /** What was asked, as it is stored. */
@@ -11,5 +13,26 @@ class StoredSeasonForm extends JsonColumn<SeasonForm> {
 
     StoredSeasonForm() {
         super(new TypeReference<>() {});
+    }
+
+    /** Forms from before there were occasions name none. */
+    @Override
+    public @Nullable SeasonForm convertToEntityAttribute(@Nullable String stored) {
+        SeasonForm form = super.convertToEntityAttribute(stored);
+        return form == null || form.occasions() != null
+                ? form
+                : new SeasonForm(
+                        form.version(),
+                        form.fairs(),
+                        form.shop(),
+                        form.weeks(),
+                        form.hours(),
+                        form.money(),
+                        form.pieces(),
+                        form.keeps(),
+                        form.aim(),
+                        form.judgements(),
+                        List.of(),
+                        List.of());
     }
 }

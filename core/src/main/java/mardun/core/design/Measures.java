@@ -54,6 +54,7 @@ final class Measures {
     private final Map<String, Measurement> bySymbol = new LinkedHashMap<>();
     private final Map<String, Optional<Figure<Quantity>>> known = new LinkedHashMap<>();
     private final Set<String> underWay = new LinkedHashSet<>();
+    private final Map<SizedDesign.FormulaAt, Quantity> workedOut = new LinkedHashMap<>();
 
     Measures(List<Measurement> measurements, int size, Findings findings) {
         this.size = size;
@@ -67,6 +68,11 @@ final class Measures {
         Map<String, Figure<Quantity>> all = new LinkedHashMap<>();
         bySymbol.keySet().forEach(symbol -> known.get(symbol).ifPresent(figure -> all.put(symbol, figure)));
         return all;
+    }
+
+    /** What every formula came to so far that is more than a single length or number. */
+    Map<SizedDesign.FormulaAt, Quantity> workedOut() {
+        return Map.copyOf(workedOut);
     }
 
     /** A measurement, worked out once; empty if it can't be, which is then among the findings. */
@@ -285,7 +291,14 @@ final class Measures {
                     return Optional.empty();
                 }
             }
-            return Optional.of(formula.evaluate(scope(more)));
+            Figure<Quantity> figure = formula.evaluate(scope(more));
+            if (!formula.isLiteral()) {
+                boolean isSameEverywhere = formula.names().stream().noneMatch(more::containsKey);
+                workedOut.put(
+                        new SizedDesign.FormulaAt(isSameEverywhere ? Optional.empty() : Optional.of(place), text),
+                        figure.value());
+            }
+            return Optional.of(figure);
         } catch (FormulaException bad) {
             String where = bad.position().isPresent()
                     ? " (at character " + (bad.position().getAsInt() + 1) + ")"

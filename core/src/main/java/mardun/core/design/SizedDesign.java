@@ -18,6 +18,7 @@ import mardun.core.working.Figure;
  * @param openings how wide each zip opens, by its letter
  * @param sewn what the bag is sewn from and with, as planned
  * @param prompted how far from the edge the marks are that steps tell of
+ * @param workedOut what each of the design's formulas comes to; single lengths and numbers aren't among them
  */
 public record SizedDesign(
         String size,
@@ -32,6 +33,7 @@ public record SizedDesign(
         Optional<Sewn> sewn,
         Optional<Finished> finished,
         Map<PromptOf, Length> prompted,
+        Map<FormulaAt, Quantity> workedOut,
         List<Finding> findings) {
 
     /**
@@ -41,6 +43,13 @@ public record SizedDesign(
      * @param prompt its place among the step's prompts, from 0
      */
     public record PromptOf(String step, int prompt) {}
+
+    /**
+     * A formula of the design, as it is written there.
+     *
+     * @param place where it stands; empty where it comes to the same wherever it stands
+     */
+    public record FormulaAt(Optional<String> place, String text) {}
 
     /** A size of which nothing is known but its name. */
     public static SizedDesign unknown(String size) {
@@ -56,6 +65,7 @@ public record SizedDesign(
                 Map.of(),
                 Optional.empty(),
                 Optional.empty(),
+                Map.of(),
                 Map.of(),
                 List.of());
     }

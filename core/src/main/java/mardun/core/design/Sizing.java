@@ -88,6 +88,7 @@ public final class Sizing {
                 sewn,
                 sewn.map(design.form()::finish).map(this::withNotch),
                 prompted(),
+                Map.of(),
                 List.of());
         new DesignChecks(design, sized, measures, findings).all(thickestSeam);
         return new SizedDesign(
@@ -103,6 +104,7 @@ public final class Sizing {
                 sized.sewn(),
                 sized.finished(),
                 sized.prompted(),
+                measures.workedOut(),
                 findings.list());
     }
 
@@ -253,6 +255,11 @@ public final class Sizing {
                 measures.cutLength(place + ".length", trim.name() + ": the length", formula, ShownRounding.NEAREST);
         if (quantity.isEmpty() || quantity.getAsLong() == 0) {
             return Optional.empty();
+        }
+        if (length.isPresent()) {
+            // What is written is the length without what is turned under.
+            measures.length(place + ".length", trim.length());
+            measures.length(place + ".turnUnder", trim.turnUnder());
         }
         return length.map(l -> new SizedTrim(
                 trim,

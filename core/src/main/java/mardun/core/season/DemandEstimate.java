@@ -21,15 +21,23 @@ public final class DemandEstimate {
     private final Precision precision;
     private final Effects.Sum[][] coming;
     private final Sky sky;
+    private final OwnRecords[] own;
 
     DemandEstimate(
-            Season season, DemandPrior prior, double[] values, Precision precision, Effects.Sum[][] coming, Sky sky) {
+            Season season,
+            DemandPrior prior,
+            double[] values,
+            Precision precision,
+            Effects.Sum[][] coming,
+            Sky sky,
+            OwnRecords[] own) {
         this.season = season;
         this.prior = prior;
         this.values = values;
         this.precision = precision;
         this.coming = coming;
         this.sky = sky;
+        this.own = own;
     }
 
     /** The weather that may come: how often each came, and which effect it has. */
@@ -61,7 +69,14 @@ public final class DemandEstimate {
 
     /** The likeliest number of buyers of an item at a coming event, before what the day and its weather make of it. */
     public double rate(int event, int item) {
-        return season.items().get(item).judgement() * Math.exp(coming[event][item].at(values));
+        return rate(event, item, values);
+    }
+
+    private double rate(int event, int item, double[] effects) {
+        SeasonItem one = season.items().get(item);
+        return one.isWantedAt(season.coming().get(event))
+                ? one.judgement() * Math.exp(coming[event][item].at(effects))
+                : 0;
     }
 
     /** The standard deviation of the logarithm of that rate. */
@@ -78,6 +93,51 @@ public final class DemandEstimate {
      * @param high nine in ten seasons bring fewer
      */
     public record Range(double likely, double low, double high) {}
+
+    /**
+     * How much of what is known of an item's rate is known from its own records, from 0 to 1; the rest is borrowed from its design, its kind
+     * and what small shops usually sell. It is the part of the doubt that would come back without them.
+     */
+    public double ofItsOwn(int item) {
+        OwnRecords its = own[item];
+        if (its.weight == 0 || coming.length == 0) {
+            return 0;
+        }
+        double[] rate = new double[values.length];
+        for (Effects.Sum[] event : coming) {
+            event[item].addTo(rate, 1.0 / coming.length);
+        }
+        double[] said = its.mean();
+        double[] solved = precision.solve(said);
+        double together = 0;
+        double itself = 0;
+        for (int n = 0; n < said.length; n++) {
+            together += rate[n] * solved[n];
+            itself += said[n] * solved[n];
+        }
+        // Taking one record out of what is known, by the formula for a change of rank one.
+        double back = its.weight * together * together / (1 - its.weight * itself);
+        return back / (precision.variance(rate) + back);
+    }
+
+    /** What all records of an item say together: the mean of the effects that they speak of, as firmly as all of them do. */
+    static final class OwnRecords {
+        private final double[] sum;
+        private double weight;
+
+        OwnRecords(double[] nothing) {
+            sum = nothing;
+        }
+
+        void add(Effects.Sum effects, double firmly) {
+            effects.addTo(sum, firmly);
+            weight += firmly;
+        }
+
+        private double[] mean() {
+            return Arrays.stream(sum).map(one -> one / weight).toArray();
+        }
+    }
 
     /** The range of an item, from the doubt about its rates and from chance. */
     public Range range(int item) {
@@ -122,7 +182,7 @@ public final class DemandEstimate {
                 }
                 double[] appeal = new double[coming[event].length];
                 for (int item = 0; item < appeal.length; item++) {
-                    appeal[item] = season.items().get(item).judgement() * Math.exp(coming[event][item].at(its));
+                    appeal[item] = rate(event, item, its);
                 }
                 visits[drawn][event] = Visit.draw(appeal, day, shape, random);
             }

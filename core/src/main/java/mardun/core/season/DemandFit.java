@@ -41,6 +41,7 @@ public final class DemandFit {
 
     /** The items of a design at one event of the past: those brought, and those that buyers asked for in vain. */
     private static final class Table {
+        private final int[] items;
         private final Effects.Sum[] sums;
         private final Effects.Sum[] beliefs;
         private final PastEvent.Line[] lines;
@@ -49,14 +50,15 @@ public final class DemandFit {
         private final double[] exposure;
         private final double[] rate;
 
-        Table(int items) {
-            sums = new Effects.Sum[items];
-            beliefs = new Effects.Sum[items];
-            lines = new PastEvent.Line[items];
-            fixedTime = new double[items];
-            time = new double[items];
-            exposure = new double[items];
-            rate = new double[items];
+        Table(int[] items) {
+            this.items = items;
+            sums = new Effects.Sum[items.length];
+            beliefs = new Effects.Sum[items.length];
+            lines = new PastEvent.Line[items.length];
+            fixedTime = new double[items.length];
+            time = new double[items.length];
+            exposure = new double[items.length];
+            rate = new double[items.length];
         }
     }
 
@@ -94,7 +96,7 @@ public final class DemandFit {
         List<Integer> wanted = items.stream()
                 .filter(item -> lines[item] != null || isWanted(season.items().get(item), past.week()))
                 .toList();
-        Table table = new Table(wanted.size());
+        Table table = new Table(wanted.stream().mapToInt(Integer::intValue).toArray());
         for (int n = 0; n < wanted.size(); n++) {
             PastEvent.Line line = lines[wanted.get(n)];
             SeasonItem item = season.items().get(wanted.get(n));
@@ -211,11 +213,9 @@ public final class DemandFit {
                         double part = prior.shape() / (prior.shape() + expected);
                         table.sums[n].addTo(slope, part * (table.lines[n].sold() - expected));
                         table.sums[n].addSquareTo(curve, part * expected);
-                        int brought = table.lines[n].brought();
-                        double weight = 1 / (prior.rounded() * prior.rounded() * (1 + 4.0 / (brought * brought)));
-                        double over = Math.log(brought) - table.beliefs[n].at(values);
-                        // One is the least that can be brought, so it doesn't say that less weren't expected.
-                        if (brought > 1 || over < 0) {
+                        double over = beyond(table, n, values);
+                        double weight = weightOfBrought(table.lines[n], over);
+                        if (weight > 0) {
                             table.beliefs[n].addTo(slope, weight * over);
                             table.beliefs[n].addSquareTo(curve, weight);
                         }
@@ -233,7 +233,37 @@ public final class DemandFit {
                 break;
             }
         }
-        return new DemandEstimate(season, prior, values, precision, coming, sky);
+        return new DemandEstimate(season, prior, values, precision, coming, sky, ownRecords(values));
+    }
+
+    /** By how much more was brought than the maker seems to have expected, as a logarithm. */
+    private static double beyond(Table table, int n, double[] values) {
+        return Math.log(table.lines[n].brought()) - table.beliefs[n].at(values);
+    }
+
+    /** How firmly what was brought speaks: one is the least that can be brought, so it doesn't say that less weren't expected. */
+    private double weightOfBrought(PastEvent.Line line, double beyond) {
+        return line.brought() > 1 || beyond < 0
+                ? 1 / (prior.rounded() * prior.rounded() * (1 + 4.0 / (line.brought() * line.brought())))
+                : 0;
+    }
+
+    /** What each item's own records say, all of them in one. */
+    private DemandEstimate.OwnRecords[] ownRecords(double[] values) {
+        DemandEstimate.OwnRecords[] own =
+                new DemandEstimate.OwnRecords[season.items().size()];
+        Arrays.setAll(own, item -> new DemandEstimate.OwnRecords(new double[values.length]));
+        for (Table table : tables) {
+            for (int n = 0; n < table.sums.length; n++) {
+                if (table.lines[n] != null) {
+                    double expected = table.rate[n] * table.exposure[n];
+                    DemandEstimate.OwnRecords its = own[table.items[n]];
+                    its.add(table.sums[n], prior.shape() * expected / (prior.shape() + expected));
+                    its.add(table.beliefs[n], weightOfBrought(table.lines[n], beyond(table, n, values)));
+                }
+            }
+        }
+        return own;
     }
 
     /**

@@ -29,6 +29,7 @@ final class MakeProgramme {
 
     private final List<SeasonItem> items;
     private final double[][] worth;
+    private final int[] least;
     private final double[] limit;
     private final double[] priceOfMore;
     private final double[] worthOfShelf;
@@ -48,6 +49,7 @@ final class MakeProgramme {
     MakeProgramme(Season season, double[][] worth) {
         this.items = season.items();
         this.worth = Arrays.stream(worth).map(MakeProgramme::falling).toArray(double[][]::new);
+        least = items.stream().mapToInt(SeasonItem::atLeast).toArray();
         SeasonLimits limits = season.limits();
         cloths = List.copyOf(limits.cloth().keySet());
         limit = new double[CLOTH + cloths.size()];
@@ -141,7 +143,7 @@ final class MakeProgramme {
         best.fill();
         State kept = new State();
         for (int item = 0; item < made.length; item++) {
-            for (int n = 0; n < made[item] && kept.mayAdd(item); n++) {
+            for (int n = least[item]; n < made[item] && kept.mayAdd(item); n++) {
                 kept.add(item, 1);
                 if (!kept.fits()) {
                     kept.add(item, -1);
@@ -243,16 +245,18 @@ final class MakeProgramme {
         Arrays.fill(wanted, 0);
         for (int design = 0; design < designs.length; design++) {
             double gain = -setUp[design] * prices[MINUTES];
+            boolean isMade = false;
             for (int item : designs[design]) {
                 double cost = cost(item, prices);
                 int n = 0;
-                while (n < worth[item].length && worth[item][n] > cost) {
+                isMade |= least[item] > 0;
+                while (n < worth[item].length && (n < least[item] || worth[item][n] > cost)) {
                     gain += worth[item][n] - cost;
                     n++;
                 }
                 wanted[item] = n;
             }
-            if (gain > 0) {
+            if (isMade || gain > 0) {
                 promised += gain;
                 used[MINUTES] += setUp[design];
                 for (int item : designs[design]) {
@@ -292,6 +296,15 @@ final class MakeProgramme {
         private final double[] used = new double[limit.length];
         private double sum;
         private double taken;
+
+        /** Begins with what is made whatever it brings. */
+        private State() {
+            for (int item = 0; item < least.length; item++) {
+                if (least[item] > 0) {
+                    add(item, least[item]);
+                }
+            }
+        }
 
         private double value() {
             return sum - taken - spent() + boughtWorth();
@@ -357,7 +370,7 @@ final class MakeProgramme {
         private void take(int[] wanted, double[] prices) {
             List<int[]> pieces = new ArrayList<>();
             for (int item = 0; item < wanted.length; item++) {
-                for (int n = 0; n < wanted[item]; n++) {
+                for (int n = least[item]; n < wanted[item]; n++) {
                     pieces.add(new int[] {item, n});
                 }
             }
@@ -430,7 +443,7 @@ final class MakeProgramme {
             boolean gained = false;
             for (int out = 0; out < made.length; out++) {
                 int[] promising = promising(costs);
-                for (int pieces = 1; pieces <= 2 && made[out] >= pieces; pieces++) {
+                for (int pieces = 1; pieces <= 2 && made[out] - pieces >= least[out]; pieces++) {
                     double before = value();
                     add(out, -pieces);
                     int best = -1;
@@ -495,7 +508,7 @@ final class MakeProgramme {
 
         private boolean close() {
             for (int design = 0; design < designs.length; design++) {
-                if (open[design] > 0) {
+                if (open[design] > 0 && Arrays.stream(designs[design]).allMatch(item -> least[item] == 0)) {
                     double before = value();
                     int[] kept = made.clone();
                     for (int item : designs[design]) {

@@ -19,7 +19,10 @@ import java.util.OptionalInt;
  * @param space what it takes of a fair's table, in the table's units
  * @param stock finished pieces that are there
  * @param since the week since which it has been on offer, negative in the past; absent if it never was
+ * @param lastDay the last day on which anybody wants it, for a bag of an occasion: 1 for tomorrow, negative where it is over;
+ *     absent if it sells all year
  * @param licence the most that may be made now; absent if as many as wanted
+ * @param atLeast pieces that are made whatever they bring
  * @param worthUnsold what a piece is worth that is left when the season is over
  * @param fading what each further one that is left is worth of the one before, from 0 to 1
  * @param judgement the maker's own factor on what sales say of it: 1.5 is half as much again
@@ -40,7 +43,9 @@ public record SeasonItem(
         int space,
         int stock,
         OptionalInt since,
+        OptionalInt lastDay,
         OptionalInt licence,
+        int atLeast,
         double worthUnsold,
         double fading,
         double judgement) {
@@ -51,6 +56,11 @@ public record SeasonItem(
     /** What so many are worth that are left. */
     double worthOfUnsold(int pieces) {
         return fading == 1 ? worthUnsold * pieces : worthUnsold * (1 - Math.pow(fading, pieces)) / (1 - fading);
+    }
+
+    /** Whether somebody may want it then: a bag of an occasion isn't wanted after it. */
+    boolean isWantedAt(ComingEvent event) {
+        return lastDay.isEmpty() || event.day() <= lastDay.getAsInt();
     }
 
     /** What is left of its price when it is sold there. */

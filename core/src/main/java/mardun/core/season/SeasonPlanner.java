@@ -52,7 +52,8 @@ public final class SeasonPlanner {
 
     private int most(SeasonItem item) {
         int licensed = Math.min(item.licence().orElse(MOST_OF_ONE), MOST_OF_ONE);
-        return Math.max(0, Math.min(licensed, (int) (season.limits().hours() * 60 / item.minutes())));
+        return Math.max(
+                item.atLeast(), Math.min(licensed, (int) (season.limits().hours() * 60 / item.minutes())));
     }
 
     /** What past sales tell. */

@@ -185,7 +185,9 @@ public final class SeasonPlay {
 
         private double play(ComingEvent event, Visit visit) {
             double brought = 1;
-            System.arraycopy(stock, 0, there, 0, stock.length);
+            for (int item = 0; item < stock.length; item++) {
+                there[item] = season.items().get(item).isWantedAt(event) ? stock[item] : 0;
+            }
             if (event.outlet() == Outlet.FAIR) {
                 brought = layOut(event.table());
             }
@@ -258,11 +260,12 @@ public final class SeasonPlay {
             return chosen;
         }
 
-        /** Lays out what the table holds, and returns the part of the stock that it holds. */
+        /** Lays out what the table holds of what is there, and returns the part of it that it holds. */
         private double layOut(int table) {
             long need = 0;
-            for (int item = 0; item < stock.length; item++) {
-                need += (long) stock[item] * space[item];
+            int[] wanted = there.clone();
+            for (int item = 0; item < wanted.length; item++) {
+                need += (long) wanted[item] * space[item];
             }
             if (need <= table) {
                 return 1;
@@ -271,7 +274,7 @@ public final class SeasonPlay {
             List<Integer> order = new ArrayList<>(stock.length);
             long room = table;
             for (int item = 0; item < stock.length; item++) {
-                long share = (long) stock[item] * table;
+                long share = (long) wanted[item] * table;
                 there[item] = (int) (share / need);
                 cutOff[item] = (share - there[item] * need) / (double) need;
                 room -= (long) there[item] * space[item];
@@ -279,7 +282,7 @@ public final class SeasonPlay {
             }
             order.sort((one, other) -> Double.compare(cutOff[other], cutOff[one]));
             for (int item : order) {
-                if (space[item] <= room && there[item] < stock[item]) {
+                if (space[item] <= room && there[item] < wanted[item]) {
                     there[item]++;
                     room -= space[item];
                 }

@@ -39,6 +39,43 @@ class SizingTest {
     }
 
     @Test
+    void tellsWhatEachFormulaComesTo() {
+        Design tabbed = DesignMaker.from(Pouch.design())
+                .trims(new TrimNeed(
+                        "W", "Handle", TrimNeed.Kind.WEBBING, "zip", "1 + 1", "2 * width + depth", "2 * seam", "", ""))
+                .make();
+        SizedDesign sized = Sizing.of(tabbed, MEDIUM);
+        assertThat(sized.workedOut())
+                .containsEntry(everywhere("panel_width(width; depth; seam)"), Quantity.of(in("10 1/2")))
+                .containsEntry(everywhere("1 + 1"), Quantity.of(2))
+                // The length as it is written, without what is turned under.
+                .containsEntry(everywhere("2 * width + depth"), Quantity.of(in("17 1/2")))
+                .containsEntry(everywhere("2 * seam"), Quantity.of(in("1/2")))
+                .doesNotContainKeys(everywhere("2"), everywhere("7 1/2 in"), everywhere("3 in"));
+    }
+
+    @Test
+    void aFormulaOverThePiecesOwnSizeIsToldWhereItStands() {
+        Mark mark = Mark.at(Mark.Kind.HARDWARE, "Snap", Mark.From.RAW, "piece_width / 2", "2 * seam");
+        Design marked = DesignMaker.from(Pouch.design())
+                .piece("A", piece -> DesignMaker.marked(piece, mark))
+                .piece("D", piece -> DesignMaker.marked(piece, mark))
+                .make();
+        assertThat(Sizing.of(marked, MEDIUM).workedOut())
+                .containsEntry(
+                        new SizedDesign.FormulaAt(Optional.of("pieces.A.marks.0.across"), "piece_width / 2"),
+                        Quantity.of(in("5 1/4")))
+                .containsEntry(
+                        new SizedDesign.FormulaAt(Optional.of("pieces.D.marks.0.across"), "piece_width / 2"),
+                        Quantity.of(in("5/8")))
+                .containsEntry(everywhere("2 * seam"), Quantity.of(in("1/2")));
+    }
+
+    private static SizedDesign.FormulaAt everywhere(String formula) {
+        return new SizedDesign.FormulaAt(Optional.empty(), formula);
+    }
+
+    @Test
     void theOtherSizeFollowsTheSameFormulas() {
         SizedDesign sized = Sizing.of(Pouch.design(), 0);
         assertThat(sized.size()).isEqualTo("small");

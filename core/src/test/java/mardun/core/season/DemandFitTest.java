@@ -114,12 +114,34 @@ class DemandFitTest {
                 0,
                 OptionalInt.empty(),
                 OptionalInt.empty(),
+                OptionalInt.empty(),
+                0,
                 2,
                 1,
                 1));
         DemandEstimate estimate = DemandFit.of(season(items, fairs(40, 30, false, 2, 2, 2, 2, 2)), DemandPrior.USUAL);
         assertThat(estimate.rate(0, 5)).isCloseTo(2, within(0.5));
         assertThat(estimate.doubt(0, 5)).isGreaterThan(2 * estimate.doubt(0, 0));
+    }
+
+    @Test
+    void restsOnItsOwnSalesTheMoreOfThemThereAre() {
+        List<SeasonItem> items = List.of(item("fold", "red", 12, 20), item("roll", "blue", 12, 20));
+        double before = -1;
+        for (int number : new int[] {0, 1, 2, 4, 8, 16}) {
+            DemandEstimate estimate = DemandFit.of(season(items, fairs(number, 20, false, 2, 4)), DemandPrior.USUAL);
+            assertThat(estimate.ofItsOwn(0)).isBetween(0.0, 1.0).isGreaterThan(before);
+            before = estimate.ofItsOwn(0);
+        }
+        assertThat(before).isGreaterThan(0.5);
+    }
+
+    @Test
+    void restsOnNothingOfItsOwnWhereItWasNeverOffered() {
+        List<SeasonItem> items = List.of(item("fold", "red", 12, 20), item("roll", "blue", 12, 20));
+        DemandEstimate estimate = DemandFit.of(season(items, fairs(8, 20, false, 3)), DemandPrior.USUAL);
+        assertThat(estimate.ofItsOwn(1)).isZero();
+        assertThat(estimate.ofItsOwn(0)).isPositive();
     }
 
     @Test

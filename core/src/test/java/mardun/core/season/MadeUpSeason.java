@@ -32,24 +32,36 @@ final class MadeUpSeason {
                 0,
                 OptionalInt.of(-104),
                 OptionalInt.empty(),
+                OptionalInt.empty(),
+                0,
                 2,
                 1,
                 1);
     }
 
     static SeasonItem withStock(SeasonItem item, int stock, int space) {
-        return with(item, stock, space, item.fading(), item.judgement());
+        return with(item, stock, space, item.lastDay(), item.atLeast(), item.fading(), item.judgement());
     }
 
     static SeasonItem withFading(SeasonItem item, double fading) {
-        return with(item, item.stock(), item.space(), fading, item.judgement());
+        return with(item, item.stock(), item.space(), item.lastDay(), item.atLeast(), fading, item.judgement());
     }
 
     static SeasonItem withJudgement(SeasonItem item, double judgement) {
-        return with(item, item.stock(), item.space(), item.fading(), judgement);
+        return with(item, item.stock(), item.space(), item.lastDay(), item.atLeast(), item.fading(), judgement);
     }
 
-    private static SeasonItem with(SeasonItem item, int stock, int space, double fading, double judgement) {
+    static SeasonItem wantedUntil(SeasonItem item, int day) {
+        return with(
+                item, item.stock(), item.space(), OptionalInt.of(day), item.atLeast(), item.fading(), item.judgement());
+    }
+
+    static SeasonItem atLeast(SeasonItem item, int pieces) {
+        return with(item, item.stock(), item.space(), item.lastDay(), pieces, item.fading(), item.judgement());
+    }
+
+    private static SeasonItem with(
+            SeasonItem item, int stock, int space, OptionalInt lastDay, int atLeast, double fading, double judgement) {
         return new SeasonItem(
                 item.id(),
                 item.design(),
@@ -66,7 +78,9 @@ final class MadeUpSeason {
                 space,
                 stock,
                 item.since(),
+                lastDay,
                 item.licence(),
+                atLeast,
                 item.worthUnsold(),
                 fading,
                 judgement);
@@ -79,11 +93,11 @@ final class MadeUpSeason {
     }
 
     static ComingEvent fair(int week, int table) {
-        return new ComingEvent(Outlet.FAIR, "the spring fair", week, 5, "medium", false, table);
+        return new ComingEvent(Outlet.FAIR, "the spring fair", week, 7 * (week - 1), 5, "medium", false, table);
     }
 
     static ComingEvent shop(int week) {
-        return new ComingEvent(Outlet.ONLINE, "", week, 5, "", false, 0);
+        return new ComingEvent(Outlet.ONLINE, "", week, 7 * (week - 1), 5, "", false, 0);
     }
 
     static PastEvent fair(int week, List<PastEvent.Line> lines) {

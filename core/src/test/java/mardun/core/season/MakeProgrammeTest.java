@@ -138,6 +138,54 @@ class MakeProgrammeTest {
         assertThat(missed / all).isLessThan(0.005);
     }
 
+    /** The same with one or two pieces of some items that are made whatever they bring. */
+    private static Tiny pledged(Tiny tiny, long seed) {
+        Random random = new Random(seed);
+        List<SeasonItem> items = tiny.season().items().stream()
+                .map(item -> MadeUpSeason.atLeast(item, random.nextInt(3) == 0 ? 1 + random.nextInt(2) : 0))
+                .toList();
+        return new Tiny(new Season(items, tiny.season().limits(), List.of(), List.of()), tiny.worth());
+    }
+
+    private static double bestOf(Tiny tiny, int[] made, int item) {
+        if (item == made.length) {
+            return value(tiny, made).orElse(Double.NEGATIVE_INFINITY);
+        }
+        double best = Double.NEGATIVE_INFINITY;
+        for (int n = tiny.season().items().get(item).atLeast(); n <= MOST; n++) {
+            made[item] = n;
+            best = Math.max(best, bestOf(tiny, made, item + 1));
+        }
+        return best;
+    }
+
+    @Test
+    void makesWhatIsMadeWhateverItBringsAndTheBestBesides() {
+        int looked = 0;
+        double missed = 0;
+        double all = 0;
+        for (long seed : seeds().toArray()) {
+            Tiny tiny = pledged(tiny(seed), seed);
+            double best = bestOf(tiny, new int[tiny.worth().length], 0);
+            if (best > Double.NEGATIVE_INFINITY) {
+                MakeProgramme.Choice choice =
+                        new MakeProgramme(tiny.season(), tiny.worth()).solve(new double[0], new int[0]);
+                for (int item = 0; item < choice.made().length; item++) {
+                    assertThat(choice.made()[item])
+                            .isGreaterThanOrEqualTo(
+                                    tiny.season().items().get(item).atLeast());
+                }
+                assertThat(value(tiny, choice.made()).orElseThrow()).isCloseTo(choice.value(), within(1e-6));
+                assertThat(best).as("seed %d", seed).isBetween(choice.value() - 1e-6, choice.bound() + 1e-6);
+                missed += best - choice.value();
+                all += Math.abs(best);
+                looked++;
+            }
+        }
+        assertThat(looked).isGreaterThan(80);
+        assertThat(missed / all).isLessThan(0.01);
+    }
+
     @Test
     void choosesNothingWhereThereIsNoTime() {
         Tiny tiny = tiny(1);

@@ -3,10 +3,12 @@ package mardun.core.season;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,6 +80,39 @@ class SeasonPlannerTest {
                     .made()[0];
         }
         assertThat(after).isGreaterThan(before + 3);
+    }
+
+    private static Season with(Season season, UnaryOperator<SeasonItem> first) {
+        List<SeasonItem> items = new ArrayList<>(season.items());
+        items.set(0, first.apply(items.get(0)));
+        return new Season(items, season.limits(), season.past(), season.coming());
+    }
+
+    @Test
+    void makesFewerOfABagWhoseOccasionEndsBeforeTheLastFair() {
+        int all = 0;
+        int ending = 0;
+        for (long seed = 0; seed < 6; seed++) {
+            Season season = MadeUpSeason.any(seed);
+            Season until = with(season, item -> MadeUpSeason.wantedUntil(item, 1));
+            all += plan(season).made()[0];
+            ending += plan(until).made()[0];
+            Season over = with(season, item -> MadeUpSeason.wantedUntil(item, -1));
+            SeasonPlanner planner = new SeasonPlanner(over, DemandPrior.USUAL, 1);
+            assertThat(planner.estimate().range(0).likely()).isZero();
+            assertThat(planner.plan(SeasonAim.BEST_MEAN).outcome().sold()[0]).isZero();
+        }
+        assertThat(ending).isLessThan(all);
+    }
+
+    @Test
+    void makesAtLeastWhatIsAskedForAndTellsThatItCosts() {
+        Season season = MadeUpSeason.any(2);
+        SeasonPlan free = plan(season);
+        int more = free.made()[0] + 2;
+        SeasonPlan pledged = plan(with(season, item -> MadeUpSeason.atLeast(item, more)));
+        assertThat(pledged.made()[0]).isGreaterThanOrEqualTo(more);
+        assertThat(pledged.outcome().expected()).isLessThan(free.outcome().expected());
     }
 
     @ParameterizedTest(name = "seed {0}")

@@ -4,6 +4,7 @@ import static mardun.core.season.MadeUpSeason.fair;
 import static mardun.core.season.MadeUpSeason.item;
 import static mardun.core.season.MadeUpSeason.limits;
 import static mardun.core.season.MadeUpSeason.shop;
+import static mardun.core.season.MadeUpSeason.wantedUntil;
 import static mardun.core.season.MadeUpSeason.withFading;
 import static mardun.core.season.MadeUpSeason.withStock;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -64,6 +65,19 @@ class SeasonPlayTest {
         double eleven =
                 takings(items, List.of(fair(1, 11)), 0, new int[] {6, 3}, buyers(0.9, 0, 0, 0, 0, 0, 0, 1, 1, 1));
         assertThat(eleven).isCloseTo(4 * 19 + 3 * 9.5 + 2 * 2, within(1e-9));
+    }
+
+    @Test
+    void leavesABagOfAnOccasionAtHomeWhenThatIsOver() {
+        List<SeasonItem> items = List.of(wantedUntil(RED_AND_BLUE.get(0), 1), RED_AND_BLUE.get(1));
+        Visit nobody = buyers(0.9);
+        Visit all = buyers(0, 0, 0, 1, 1);
+        // On the day itself both are there; a week later the table of two is all the other's, and nobody takes red
+        // instead.
+        assertThat(takings(items, List.of(fair(1, 4), fair(2, 2)), 1, new int[] {2, 2}, all, nobody))
+                .isCloseTo(2 * 19 + 2 * 9.5, within(1e-9));
+        assertThat(takings(items, List.of(fair(1, 4), fair(2, 2)), 1, new int[] {2, 2}, nobody, all))
+                .isCloseTo(2 * 9.5 + 2 * 2, within(1e-9));
     }
 
     @Test
