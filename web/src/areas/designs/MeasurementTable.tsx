@@ -109,7 +109,7 @@ function Measure({ row, index }: { row: Row; index: number }) {
   const id = `measure-${row.symbol}-${index}`;
   const type = (text: string) => set({ values: row.values.map((v, i) => (i === index ? text : v)) });
   const typed = row.values[index] ?? '';
-  const shown = useWorked(label, typed, refused, undefined, size);
+  const shown = useWorked(label, typed, refused, size);
   const isMetric = /\d\s*(mm|cm|m)\b/i.test(typed) || (!units.isInch && !/in\b|"|yd|ft/i.test(typed));
   return (
     <div>

@@ -14,7 +14,7 @@ export function PartMeasure({ symbol }: { symbol: string }) {
   const isOne = row?.values.length === 1;
   const place = isOne ? 0 : document.sizes.indexOf(shown?.size ?? '');
   const label = isOne ? row.label : `${row?.label}, ${shown?.size}`;
-  const worked = useWorked(label, row?.values[place] ?? '', !!finding);
+  const worked = useWorked(label, row?.values[place] ?? '', !!finding, shown);
   if (!row) return null;
   return (
     <TextField

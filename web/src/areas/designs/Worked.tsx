@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useUnits } from '../../ui/units';
-import { useEditing } from './editing';
 
 /** What a formula of the design comes to in a size; nothing for what is just a length or a number, or can't be worked out. */
 export const workedOut = (size: Schemas['SizeSheet'] | undefined, formula: string, at?: string) =>
@@ -11,22 +10,21 @@ export const workedOut = (size: Schemas['SizeSheet'] | undefined, formula: strin
  * What stands in a field: what was typed; of a formula what it comes to, until somebody asks how it is worked out. Typing over the value
  * takes the formula's place.
  *
+ * @param size whose value it is
  * @param at where it stands in the design
- * @param size whose value it is; the shown size where none is named
  * @param comesTo what is made of the formula's value where that isn't the value itself, like a cut size rounded up
  */
 export function useWorked(
   label: string,
   typed: string,
   refused: boolean,
+  size: Schemas['SizeSheet'] | undefined,
   at?: string,
-  size?: Schemas['SizeSheet'],
   comesTo?: Schemas['LengthView'],
 ) {
-  const { shown } = useEditing();
   const units = useUnits();
   const [asked, setAsked] = useState(false);
-  const found = refused ? undefined : workedOut(size ?? shown, typed, at);
+  const found = refused ? undefined : workedOut(size, typed, at);
   const value = found && (comesTo ?? found.value);
   return {
     worked: !!found,

@@ -39,8 +39,9 @@ export function FormulaField({
   inSize?: Schemas['SizeSheet'];
 } & Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'>) {
   const id = useId();
+  const { shown } = useEditing();
   const finding = useFindings(place).find((f) => f.severity === 'REFUSED');
-  const worked = useWorked(label, value, !!finding, place, inSize, comesTo);
+  const worked = useWorked(label, value, !!finding, inSize ?? shown, place, comesTo);
   return (
     <div>
       <label

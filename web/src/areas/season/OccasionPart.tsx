@@ -1,5 +1,5 @@
 import { TextField } from '../../ui/Field';
-import { fullDay } from '../../ui/units';
+import { day, fullDay } from '../../ui/units';
 import { withOccasion, type Draft, type Occasion, type Row } from './season';
 
 /** What a design is sold for, which nobody wants afterwards. */
@@ -51,8 +51,8 @@ export function OccasionPart({ row, draft, today }: { row: Row; draft: Draft; to
 export function occasionWords({ occasion, make }: Row): string | undefined {
   if (!occasion) return undefined;
   if (occasion.isOver) return `${occasion.name} was over on ${fullDay(occasion.lastDay)}`;
-  const until = `for ${occasion.name}, until ${fullDay(occasion.lastDay)}`;
+  const until = `for ${occasion.name}, until ${day(occasion.lastDay)}`;
   if (!occasion.lastSale) return `${until}: nothing that counts comes before`;
   if (make === 0) return until;
-  return `${until} · ${occasion.beginBy ? `begin by ${fullDay(occasion.beginBy)}` : 'too little time is left'}`;
+  return `${until} · ${occasion.beginBy ? `begin by ${day(occasion.beginBy)}` : 'too little time is left'}`;
 }

@@ -199,7 +199,7 @@ describe('what to make', () => {
       }),
     );
     rendered(<SeasonPage />);
-    expect(await screen.findByText(/Lantern feast, until 1 Jun.* · begin by 14 May/)).toBeVisible();
+    expect(await screen.findByText(/Lantern feast, until Mon 1 Jun · begin by Thu 14 May/)).toBeVisible();
     expect(screen.getByText(/ · too little time is left/)).toBeVisible();
     expect(screen.getByText(/: nothing that counts comes before/)).toBeVisible();
     expect(screen.getByText(/Lantern feast was over on 1 Jun/)).toBeVisible();

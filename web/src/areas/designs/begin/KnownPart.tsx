@@ -3,6 +3,7 @@ import type { Schemas } from '../../../api/client';
 import { Problem } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
+import { useWorked } from '../Worked';
 import { useUnits } from '../../../ui/units';
 import { onPaper, type Brief, type Draft } from './brief';
 
@@ -93,7 +94,7 @@ export function KnownPart({
   );
 }
 
-/** A measurement: what was typed, or else what is usual; read back in both units. */
+/** A measurement: what was typed, or else what is usual, with what it comes to where it is worked out; read back in both units. */
 export function MeasureField({
   measure,
   typed,
@@ -110,15 +111,29 @@ export function MeasureField({
   const finding = size?.findings.find(
     ({ place, severity }) => place === `measurements.${measure.symbol}` && severity === 'REFUSED',
   );
+  const worked = useWorked(measure.label, typed ?? measure.value, !!finding, size);
   return (
     <TextField
       label={measure.label}
-      value={typed ?? measure.value}
+      value={worked.text}
       maxLength={200}
       error={finding?.sentence}
-      hint={read?.value ? `${units.own(read.value)} · ${units.other(read.value)}` : read?.text}
+      hint={
+        read?.value ? (
+          <>
+            {worked.worked ? '' : `${units.own(read.value)} · `}
+            {units.other(read.value)} {worked.how}
+          </>
+        ) : (
+          read?.text
+        )
+      }
       onFocus={(event) => event.target.select()}
-      onChange={(event) => onType(event.target.value)}
+      onBlur={worked.onLeave}
+      onChange={(event) => {
+        worked.onType();
+        onType(event.target.value);
+      }}
     />
   );
 }

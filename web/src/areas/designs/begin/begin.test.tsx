@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../../api/client';
-import { design, server, sizeSheet } from '../../../ui/fixtures.test.helper';
+import { design, length, server, sizeSheet } from '../../../ui/fixtures.test.helper';
 import { rendered } from '../../../ui/rendered.test.helper';
 import { editor } from '../editing.test.helper';
 import { PartsTab } from '../PartsTab';
@@ -94,6 +94,31 @@ describe('a brief', () => {
     await userEvent.type(width, '9 1/3{Backspace}4{Enter}');
     await vi.waitFor(() => expect(lastDraft(sent).measures).toEqual({ width: '9 1/4' }));
     expect(sent.some(({ path }) => path.endsWith('/api/kinds/designs'))).toBe(false);
+  });
+
+  it('shows what a measure comes to, and its formula only to whoever asks', async () => {
+    const flap = {
+      symbol: 'flap',
+      label: 'Flap',
+      value: 'up_to(height / 2; 5 mm)',
+      asked: true,
+      isLength: true,
+    };
+    const size = sizeSheet('one size', {
+      measurements: [{ symbol: 'flap', value: length('3 in', '≈ 7.7 cm'), text: '3 in' }],
+      workedOut: [{ formula: flap.value, value: length('3 in', '≈ 7.7 cm'), text: '3 in' }],
+    });
+    const sent = opened({
+      '/api/kinds/draft': { ...draft, measures: [flap], sheet: { ...draft.sheet, sizes: [size] } },
+    });
+    const field = await screen.findByLabelText('Flap');
+    expect(field).toHaveValue('3 in');
+    expect(field).toHaveAccessibleDescription(/^≈ 7.7 cm/);
+    await userEvent.click(screen.getByRole('button', { name: 'How Flap is worked out' }));
+    expect(field).toHaveValue('up_to(height / 2; 5 mm)');
+    await userEvent.clear(field);
+    await userEvent.type(field, '4');
+    await vi.waitFor(() => expect(sent.at(-1)?.body).toMatchObject({ measures: { flap: '4' } }));
   });
 
   it('asks for the measures of a part where that is chosen', async () => {

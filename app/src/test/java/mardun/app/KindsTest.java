@@ -200,6 +200,47 @@ class KindsTest {
     }
 
     @Test
+    void aMakerOfTheCommaReadsCommasAndNothingIsChangedByHandForThat() {
+        JsonNode before = APP.get("/api/settings").body();
+        ObjectNode comma = (ObjectNode) before.deepCopy();
+        comma.put("decimalMark", "COMMA").put("unitSystem", "METRIC");
+        assertThat(APP.put("/api/settings", comma).status()).isEqualTo(200);
+        try {
+            Map<String, Object> brief = brief(
+                    "BASKET", "Commas {ç}", "FINISHED", Map.of("HANDLES", "WEBBING_HANDLES"), Map.of("width", "20.5"));
+            JsonNode band = byKey(draft(brief).get("measures"), "symbol", "band");
+            assertThat(band.get("value").asString()).isEqualTo("2,5 cm");
+            JsonNode document = begin(brief).body().get("document");
+            assertThat(value(document, "width")).isEqualTo("20,5 cm");
+            assertThat(value(document, "band")).isEqualTo("2,5 cm");
+            assertThat(document.get("steps").toString()).contains("2.5 mm").doesNotContain("2,5 mm");
+
+            JsonNode fewer = rechoose(document, Map.of("HANDLES", "NO_HANDLE"));
+            assertThat(fewer.get("kept").size()).isZero();
+            assertThat(value(fewer.get("document"), "band")).isEqualTo("2,5 cm");
+            JsonNode again = rechoose(fewer.get("document"), Map.of("HANDLES", "WEBBING_HANDLES"));
+            assertThat(again.get("document")).isEqualTo(document);
+            JsonNode pouch = APP.post(
+                            "/api/designs",
+                            Map.of("requestId", UUID.randomUUID(), "name", "Commas by hand", "pattern", "pouch"))
+                    .body()
+                    .get("document");
+            assertThat(pouch.get("measurements").toString()).doesNotContainPattern("\\d\\.\\d");
+        } finally {
+            ObjectNode back = (ObjectNode) before.deepCopy();
+            back.put("version", APP.get("/api/settings").body().get("version").asLong());
+            assertThat(APP.put("/api/settings", back).status()).isEqualTo(200);
+        }
+    }
+
+    private static String value(JsonNode document, String symbol) {
+        return byKey(document.get("measurements"), "symbol", symbol)
+                .get("values")
+                .get(0)
+                .asString();
+    }
+
+    @Test
     void whatWasChangedByHandDoesntFollowAndThatIsSaid() {
         Answer begun = begin(brief("BOXED_POUCH", "Changed by hand", "FINISHED", Map.of(), Map.of()));
         ObjectNode document = (ObjectNode) begun.body().get("document").deepCopy();

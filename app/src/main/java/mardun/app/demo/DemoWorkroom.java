@@ -76,6 +76,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoResellers resellers;
     private final DemoShop shop;
     private final DemoFairs fairs;
+    private final DemoSeason whatToMake;
     private final DemoYears years;
     private final TravellingClock clock;
     private final Path whole;
@@ -99,6 +100,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoResellers resellers,
             DemoShop shop,
             DemoFairs fairs,
+            DemoSeason whatToMake,
             DemoYears years,
             TravellingClock clock,
             @Value("${mardun.data}") Path data) {
@@ -118,6 +120,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.resellers = resellers;
         this.shop = shop;
         this.fairs = fairs;
+        this.whatToMake = whatToMake;
         this.years = years;
         this.clock = clock;
     }
@@ -216,6 +219,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         resellers.enter(today);
         shop.enter(today);
         fairs.enter(today);
+        whatToMake.enter(today);
     }
 
     /** Several designs, sizes and cloths made together, one such batch in each stage. */

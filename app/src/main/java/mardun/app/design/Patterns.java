@@ -37,8 +37,11 @@ class Patterns {
         DesignDocument pattern = read(resource + ".json", DesignDocument.class);
         Map<?, ?> own = current.unitSystem() == UnitSystem.INCH ? read(resource + "-inches.json", Map.class) : Map.of();
         String seam = LengthWriter.exactly(current.usualSeam(), current.unitSystem());
-        return pattern.measured(
-                pattern.measurements().stream().map(m -> inUnits(m, own, seam)).toList());
+        return DocumentDecimals.in(
+                pattern.measured(pattern.measurements().stream()
+                        .map(m -> inUnits(m, own, seam))
+                        .toList()),
+                current.decimalMark());
     }
 
     private static Measurement inUnits(Measurement m, Map<?, ?> own, String seam) {

@@ -14,6 +14,7 @@ import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.PreviewedDesign;
+import mardun.app.design.DocumentDecimals;
 import mardun.app.design.DocumentWriter;
 import mardun.app.design.PictureView;
 import mardun.app.id.DesignId;
@@ -34,6 +35,7 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.show.DecimalMark;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import mardun.core.design.Measurement;
@@ -51,7 +53,6 @@ import mardun.core.material.UsualSale;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.LengthWriter;
-import mardun.core.measure.UnitSystem;
 import mardun.core.picture.BagPainter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,7 +64,7 @@ public class KindService {
     private final DesignService designs;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
-    private final Remembered<UnitSystem, List<KindView>> wall;
+    private final Remembered<List<Object>, List<KindView>> wall;
 
     KindService(DesignService designs, SettingsService settings, OnceOnly onceOnly, Changes changes) {
         this.wall = new Remembered<>(changes);
@@ -78,7 +79,8 @@ public class KindService {
     /** Every kind, with its bag as it usually is. */
     @Transactional(readOnly = true)
     public List<KindView> kinds() {
-        return wall.get(settings.current().unitSystem(), system -> drawn());
+        Settings current = settings.current();
+        return wall.get(List.of(current.unitSystem(), current.decimalMark()), shown -> drawn());
     }
 
     private List<KindView> drawn() {
@@ -94,7 +96,7 @@ public class KindService {
                             kind,
                             kind.words(),
                             kind.sentence(),
-                            measures(drafted).stream()
+                            measures(drafted, current.decimalMark()).stream()
                                     .filter(MeasureView::asked)
                                     .map(MeasureView::value)
                                     .toList(),
@@ -113,7 +115,7 @@ public class KindService {
                 made.document(),
                 sheet(made.document()),
                 choices(form.kind(), made.drafted().chosen()),
-                measures(made.drafted()),
+                measures(made.drafted(), current.decimalMark()),
                 slots(made.document(), current),
                 made.disagreements());
     }
@@ -135,11 +137,14 @@ public class KindService {
         Begun begun = Optional.ofNullable(form.document().begun())
                 .orElseThrow(() -> RefusedException.conflict(
                         "This design was drawn by hand, so it has no choices. Change its pieces and steps."));
-        Rechoosing.Result result = Rechoosing.of(form.document(), begun, form.chosen());
+        DecimalMark mark = settings.current().decimalMark();
+        // Drafts are written with a point, and what was typed with a comma isn't changed by hand for that.
+        Rechoosing.Result result =
+                Rechoosing.of(DocumentDecimals.in(form.document(), DecimalMark.POINT), begun, form.chosen());
         return new RechosenView(
-                result.document(),
+                DocumentDecimals.in(result.document(), mark),
                 choices(begun.kind(), result.drafted().chosen()),
-                measures(result.drafted()),
+                measures(result.drafted(), mark),
                 result.kept());
     }
 
@@ -165,7 +170,8 @@ public class KindService {
                 PaperCheck.of(drafted.design(), paper(form.paper(), current), current.unitSystem());
         Begun begun = new Begun(form.kind(), form.known(), drafted.chosen(), current.unitSystem(), seam(current));
         return new Made(
-                DocumentWriter.write(checked.design(), begun, form.materials()),
+                DocumentDecimals.in(
+                        DocumentWriter.write(checked.design(), begun, form.materials()), current.decimalMark()),
                 drafted,
                 checked.disagreements().stream().map(current.writer()::sentence).toList());
     }
@@ -246,22 +252,22 @@ public class KindService {
                 .toList();
     }
 
-    private static List<MeasureView> measures(Drafted drafted) {
+    private static List<MeasureView> measures(Drafted drafted, DecimalMark mark) {
         Map<String, Measurement> rows = new LinkedHashMap<>();
         drafted.design().measurements().forEach(m -> rows.put(m.symbol(), m));
         List<MeasureView> views = new ArrayList<>();
-        drafted.asked().forEach(symbol -> views.add(measure(rows.get(symbol), drafted, true)));
+        drafted.asked().forEach(symbol -> views.add(measure(rows.get(symbol), drafted, true, mark)));
         drafted.typed().stream()
                 .filter(symbol -> !drafted.asked().contains(symbol))
-                .forEach(symbol -> views.add(measure(rows.get(symbol), drafted, false)));
+                .forEach(symbol -> views.add(measure(rows.get(symbol), drafted, false, mark)));
         return views;
     }
 
-    private static MeasureView measure(Measurement row, Drafted drafted, boolean asked) {
+    private static MeasureView measure(Measurement row, Drafted drafted, boolean asked, DecimalMark mark) {
         return new MeasureView(
                 row.symbol(),
                 row.label(),
-                row.values().get(0),
+                mark.inFormula(row.values().get(0)),
                 asked,
                 row.kind().isLength(),
                 asked ? null : drafted.parts().get(row.symbol()));

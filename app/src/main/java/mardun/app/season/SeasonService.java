@@ -91,7 +91,9 @@ public class SeasonService {
         wishes.saveAndFlush(wish);
     }
 
-    private SeasonForm form() {
+    /** What the plan is asked now: what was asked last, or at first the next fairs and the shop. */
+    @Transactional(readOnly = true)
+    public SeasonForm form() {
         SeasonWish wish = wishes.findById(SeasonWish.ONE).orElseThrow();
         return wish.form()
                 .map(form -> form.shownAs(wish.version()))
