@@ -136,7 +136,7 @@ function Measure({ row, index }: { row: Row; index: number }) {
             aria-describedby={`${id}-says`}
             autoComplete="off"
             maxLength={1000}
-            className={`field !min-h-10 ${read?.value ? (shown.worked ? 'pr-[98px]' : 'pr-[74px]') : ''}`}
+            className={`field !min-h-10 ${read?.value ? (shown.how ? 'pr-[98px]' : 'pr-[74px]') : ''}`}
             value={shown.text}
             onBlur={shown.onLeave}
             onChange={(event) => {
@@ -147,7 +147,13 @@ function Measure({ row, index }: { row: Row; index: number }) {
         )}
         {read?.value && !refused && (
           <span className="pointer-events-none absolute inset-y-1 right-2 flex items-center bg-white pl-1 text-[13px] text-soft">
-            {shown.worked ? units.other(read.value) : isMetric ? read.value.inch : read.value.metric}
+            {shown.isValue
+              ? units.other(read.value)
+              : shown.comesTo
+                ? shown.comesTo
+                : isMetric
+                  ? read.value.inch
+                  : read.value.metric}
             {shown.how}
           </span>
         )}

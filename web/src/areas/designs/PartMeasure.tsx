@@ -25,7 +25,7 @@ export function PartMeasure({ symbol }: { symbol: string }) {
       hint={
         read?.value ? (
           <>
-            {worked.worked ? '' : `${units.own(read.value)} · `}
+            {worked.isValue ? '' : `${units.own(read.value)} · `}
             {units.other(read.value)} {worked.how}
           </>
         ) : (

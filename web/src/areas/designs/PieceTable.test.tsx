@@ -52,6 +52,10 @@ describe('the pieces of a design', () => {
     expect(width).toHaveValue('width + 2 * seam');
     await userEvent.type(width, ' + 1');
     expect(width).toHaveValue('width + 2 * seam + 1');
+    await userEvent.type(width, '{Backspace}{Backspace}{Backspace}{Backspace}');
+    // The formula stands there as long as it is typed, so what it comes to is below.
+    expect(width).toHaveAccessibleDescription('10 ½ in · ≈ 26.7 cm');
+    await userEvent.type(width, ' + 1');
     expect(current.document.pieces[0]?.width).toBe('width + 2 * seam + 1');
     // A length as it was typed stands as it was typed.
     expect(screen.getByLabelText('Height, Front')).toHaveValue('20 cm');

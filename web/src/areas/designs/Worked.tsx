@@ -25,10 +25,14 @@ export function useWorked(
   const units = useUnits();
   const [asked, setAsked] = useState(false);
   const found = refused ? undefined : workedOut(size, typed, at);
-  const value = found && (comesTo ?? found.value);
+  const length = found && (comesTo ?? found.value);
+  const value = length ? units.own(length) : found?.text;
   return {
-    worked: !!found,
-    text: found && !asked ? (value ? units.own(value) : found.text) : typed,
+    /** Whether what stands in the field is what a formula comes to. */
+    isValue: !!found && !asked,
+    text: found && !asked ? (value ?? '') : typed,
+    /** What the formula comes to that stands in the field. */
+    comesTo: found && asked ? value : undefined,
     /** While something is typed, that stands there, whatever it is. */
     onType: () => setAsked(true),
     onLeave: () => setAsked(false),

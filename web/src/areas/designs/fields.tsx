@@ -61,7 +61,7 @@ export function FormulaField({
             onType(text);
           }}
           {...rest}
-          className={`field ${worked.worked ? 'pr-[34px]' : ''}`}
+          className={`field ${worked.how ? 'pr-[34px]' : ''}`}
           onBlur={(event) => {
             worked.onLeave();
             rest.onBlur?.(event);
@@ -78,7 +78,13 @@ export function FormulaField({
         aria-live="polite"
         className={`text-[13px] not-empty:mt-1.5 ${finding ? 'text-madder' : 'text-soft'}`}
       >
-        {finding?.sentence ?? hint}
+        {finding?.sentence ?? (
+          <>
+            {worked.comesTo}
+            {worked.comesTo && hint ? ' · ' : ''}
+            {hint}
+          </>
+        )}
       </div>
     </div>
   );

@@ -121,7 +121,7 @@ export function MeasureField({
       hint={
         read?.value ? (
           <>
-            {worked.worked ? '' : `${units.own(read.value)} · `}
+            {worked.isValue ? '' : `${units.own(read.value)} · `}
             {units.other(read.value)} {worked.how}
           </>
         ) : (

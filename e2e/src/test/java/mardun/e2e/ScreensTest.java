@@ -161,8 +161,10 @@ class ScreensTest {
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A · Cover"))
                 .click();
-        assertThat(page.getByLabel("Radius", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("radius");
+        Locator radius = page.getByLabel("Radius", new Page.GetByLabelOptions().setExact(true));
+        assertThat(radius).hasValue("≈ 1 in");
+        page.getByLabel("How Radius is worked out").click();
+        assertThat(radius).hasValue("radius");
         assertThat(Barriers.on(page)).isEmpty();
         assertThat(CHROMIUM.complaints()).isEmpty();
     }
