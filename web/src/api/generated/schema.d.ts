@@ -5414,6 +5414,8 @@ export interface components {
       /** Format: date */
       feeDueOn?: string;
       food: string;
+      /** @enum {string} */
+      footfall?: 'SMALL' | 'MEDIUM' | 'LARGE';
       gridHigh: string;
       gridWide: string;
       /** Format: date */
@@ -5440,6 +5442,8 @@ export interface components {
       /** Format: int64 */
       version: number;
       wayHours: string;
+      /** @enum {string} */
+      weather?: 'DRY' | 'MIXED' | 'WET';
     };
     FairRow: {
       /** Format: date */
@@ -8379,6 +8383,8 @@ export interface components {
       card: string;
       cash: string;
       change: string;
+      /** @enum {string} */
+      footfall?: 'SMALL' | 'MEDIUM' | 'LARGE';
       gone: components['schemas']['GoneForm'][];
       home: components['schemas']['HomeForm'][];
       mark: string;
@@ -8388,6 +8394,8 @@ export interface components {
       thereHours: string;
       unpack: boolean;
       wayHours: string;
+      /** @enum {string} */
+      weather?: 'DRY' | 'MIXED' | 'WET';
     };
     SettledLine: {
       amount: components['schemas']['MoneyView'];
@@ -8404,6 +8412,8 @@ export interface components {
       fair: string;
       /** Format: int64 */
       fairId: number;
+      /** @enum {string} */
+      footfall?: 'SMALL' | 'MEDIUM' | 'LARGE';
       gone: components['schemas']['GoneView'][];
       home: components['schemas']['HomeRow'][];
       /** Format: int32 */
@@ -8426,6 +8436,8 @@ export interface components {
       /** Format: int32 */
       unclear: number;
       wayHours: string;
+      /** @enum {string} */
+      weather?: 'DRY' | 'MIXED' | 'WET';
     };
     SeveralMoved: {
       lots: components['schemas']['SomeOfLot'][];

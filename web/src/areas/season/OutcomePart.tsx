@@ -27,7 +27,7 @@ export function OutcomePart({ outcome, less }: { outcome: Outcome; less?: Schema
           <b className="block text-[20px] leading-8 tabular-nums">{outcome.spent.amount}</b>
           <span className="text-soft">to buy for it</span>
         </p>
-        <figure className="min-w-[260px] flex-1">
+        <figure className="min-w-[min(260px,100%)] flex-1">
           <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="h-[14px] w-full" aria-hidden>
             <line
               x1="0"
@@ -52,7 +52,7 @@ export function OutcomePart({ outcome, less }: { outcome: Outcome; less?: Schema
               />
             ))}
           </svg>
-          <figcaption className="flex justify-between gap-3 text-[14px]">
+          <figcaption className="flex flex-wrap justify-between gap-x-3 text-[14px]">
             <span>
               bad day <b className="tabular-nums">{badDay.amount}</b>
             </span>

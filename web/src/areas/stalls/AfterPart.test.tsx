@@ -50,7 +50,7 @@ afterEach(() => vi.unstubAllGlobals());
 
 describe('the evening after a fair', () => {
   it('sends what was counted, with what became of those that are missing', async () => {
-    const sent = server({ '/api/fairs/1/settlement': view() });
+    const sent = server({ '/api/fairs/1/settlement': view({ footfall: 'LARGE' }) });
     rendered(<AfterPart fairId={1} />);
     await userEvent.type(await screen.findByLabelText('All that is in the box'), '67');
     expect(screen.getByLabelText('of which was brought')).toHaveValue('42.00');
@@ -61,6 +61,9 @@ describe('the evening after a fair', () => {
     expect(screen.getByLabelText('How many of Wren, small')).toHaveValue('2');
     await userEvent.selectOptions(screen.getByLabelText('What became of Wren, small'), 'stolen');
     await userEvent.type(screen.getByLabelText('For next time'), 'bring the lamp');
+    await userEvent.selectOptions(screen.getByLabelText('The weather was'), 'wet');
+    expect(screen.getByLabelText('Walk through it')).toHaveDisplayValue('crowds');
+    await userEvent.selectOptions(screen.getByLabelText('Walk through it'), 'few people');
     await userEvent.click(screen.getByRole('button', { name: 'Settle this fair' }));
     expect(sent.find((one) => one.body)?.body).toMatchObject({
       mark: 'm1',
@@ -73,6 +76,8 @@ describe('the evening after a fair', () => {
       gone: [{ kind: 'wren', units: '2', ended: 'STOLEN' }],
       thereHours: '8',
       nextTime: 'bring the lamp',
+      weather: 'WET',
+      footfall: 'SMALL',
       unpack: true,
     });
   });

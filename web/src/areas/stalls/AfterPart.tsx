@@ -6,6 +6,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
+import { DaySeen } from './DaySeen';
 
 type View = Schemas['SettlementView'];
 type Ended = Schemas['GoneForm']['ended'];
@@ -159,6 +160,8 @@ interface Count {
   thereHours: string;
   wayHours: string;
   nextTime: string;
+  footfall?: View['footfall'];
+  weather?: View['weather'];
   unpack: boolean;
 }
 
@@ -171,6 +174,8 @@ const begun = (view: View): Count => ({
   thereHours: view.thereHours === '0' ? '' : view.thereHours,
   wayHours: view.wayHours === '0' ? '' : view.wayHours,
   nextTime: '',
+  footfall: view.footfall,
+  weather: view.weather,
   unpack: true,
 });
 
@@ -196,6 +201,8 @@ function CountForm({ view }: { view: View }) {
         thereHours: count.thereHours,
         wayHours: count.wayHours,
         nextTime: count.nextTime,
+        footfall: count.footfall,
+        weather: count.weather,
         unpack: count.unpack,
       }),
     draft.giveUp,
@@ -248,6 +255,7 @@ function CountForm({ view }: { view: View }) {
         )}
         {text('thereHours', 'Hours there, with setting up')}
         {text('wayHours', 'Hours on the way')}
+        <DaySeen seen={count} weather onChange={set} />
       </div>
       <div>
         <h2>What comes home</h2>

@@ -1,5 +1,5 @@
 import { api, type Schemas } from '../../api/client';
-import { useChannels } from '../../api/queries';
+import { useChannels, useToday } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -7,6 +7,7 @@ import { useDraft } from '../../ui/useDraft';
 import { useSend } from '../../ui/useSend';
 import { useUnits } from '../../ui/units';
 import { WorkedFigure } from '../../ui/WorkedFigure';
+import { DaySeen } from './DaySeen';
 import { STATES } from './states';
 
 type Form = Schemas['FairForm'];
@@ -16,6 +17,7 @@ type TextKey = { [Key in keyof Form]: Form[Key] extends string ? Key : never }[k
 export function FactsPart({ fair }: { fair: Schemas['FairView'] }) {
   const draft = useDraft<Form>(`mardun.fair.${fair.id}`, fair.form);
   const { data: channels } = useChannels();
+  const today = useToday();
   const { currency, small } = useUnits();
   const form = draft.value ?? fair.form;
   const save = useSend(
@@ -120,6 +122,7 @@ export function FactsPart({ fair }: { fair: Schemas['FairView'] }) {
         {text('gridHigh', `Grid wall, high (${small})`)}
         <Tick label="There is power" checked={form.power} onChange={(power) => set({ power })} />
         <Tick label="There is shelter" checked={form.shelter} onChange={(shelter) => set({ shelter })} />
+        <DaySeen seen={form} weather={form.heldOn <= today} onChange={set} />
         <SelectField
           label="Sold on the terms of"
           value={form.channelId ?? ''}

@@ -265,6 +265,23 @@ class SeasonPlanTest {
 
     @Test
     @Order(10)
+    void expectsMoreBuyersWhereMoreWalkThrough() {
+        assertThat(footfall("SMALL")).isLessThan(footfall("MEDIUM"));
+        assertThat(footfall("LARGE")).isGreaterThan(footfall("MEDIUM"));
+    }
+
+    /** The buyers that are expected of the small one, where so many walk through the coming fair. */
+    private static double footfall(String footfall) {
+        ObjectNode form =
+                (ObjectNode) APP.get("/api/fairs/" + coming).body().get("form").deepCopy();
+        assertThat(APP.put("/api/fairs/" + coming, form.put("footfall", footfall))
+                        .status())
+                .isEqualTo(200);
+        return row(plan(), "small").get("wanted").asDouble();
+    }
+
+    @Test
+    @Order(10)
     void makesSoManyWhateverTheyBringAndSaysWhereLimitsContradictThat() {
         JsonNode before = plan();
         String medium = row(before, "medium").get("kind").asString();

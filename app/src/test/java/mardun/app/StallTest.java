@@ -153,7 +153,8 @@ class StallTest {
                 .contains("1 is missing, and of 0 is said what became of them");
         assertThat(at("Owl tote", "stall box")).isEqualTo(2);
         Map<String, Object> form =
-                AT.count(fair, "60.50", "50", Map.of(owl, 1), List.of(gone(owl, 1, "STOLEN", "")), "50");
+                new HashMap<>(AT.count(fair, "60.50", "50", Map.of(owl, 1), List.of(gone(owl, 1, "STOLEN", "")), "50"));
+        form.put("weather", "WET");
         JsonNode settled = APP.post("/api/fairs/" + fair + "/settlement", form).body();
         // 62.50 − bags 21.10 − given away and stolen 13.10 − 66.10 for going there − 2.00
         assertThat(settled.get("left").get("value").get("minor").asLong()).isEqualTo(6250 - 2110 - 1310 - 6610 - 200);
@@ -172,6 +173,15 @@ class StallTest {
                 .isEqualTo(200);
         JsonNode row = APP.get("/api/fairs/" + fair).body().get("series").get(0);
         assertThat(row.get("settled").asBoolean()).isTrue();
+        // What the day was like stays with the fair, also where the fair is typed anew; the next one has its own
+        // weather.
+        assertThat(settled.get("weather").asString()).isEqualTo("WET");
+        assertThat(APP.get("/api/fairs/" + fair)
+                        .body()
+                        .get("form")
+                        .get("weather")
+                        .asString())
+                .isEqualTo("WET");
         // What comes after it was settled is booked, and said.
         AT.tell(fair, PHONE, List.of(sale("CASH", 900, List.of(bag(wren, 1, 1250)))));
         assertThat(APP.get("/api/fairs/" + fair + "/settlement")

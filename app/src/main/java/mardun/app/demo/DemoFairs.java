@@ -20,6 +20,7 @@ import mardun.app.selling.FairService;
 import mardun.app.selling.FairState;
 import mardun.app.selling.FairViews.FairForm;
 import mardun.app.selling.FairViews.NewFair;
+import mardun.app.selling.Footfall;
 import mardun.app.selling.PackingService;
 import mardun.app.selling.SettlementService;
 import mardun.app.selling.StallEntry;
@@ -35,6 +36,7 @@ import mardun.app.selling.StallViews.SettleForm;
 import mardun.app.selling.StallViews.SettlementView;
 import mardun.app.selling.StallViews.StallTelling;
 import mardun.app.selling.StallViews.TileView;
+import mardun.app.selling.Weather;
 import mardun.core.selling.Tender;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -246,6 +248,8 @@ class DemoFairs {
                         "60 in",
                         false,
                         true,
+                        form.name().equals(YARD_SALE) ? Footfall.SMALL : Footfall.MEDIUM,
+                        null,
                         null,
                         "stall box",
                         form.notes()));
@@ -327,6 +331,8 @@ class DemoFairs {
                             shown.thereHours(),
                             shown.wayHours(),
                             "",
+                            null,
+                            Weather.values()[day.getDayOfYear() % Weather.values().length],
                             true));
         });
     }

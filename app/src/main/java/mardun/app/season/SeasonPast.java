@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -55,6 +56,11 @@ class SeasonPast {
         this.sales = sales;
         this.ledger = ledger;
         this.clock = clock;
+    }
+
+    /** A footfall or a weather as the core calls it; empty where nobody said. */
+    static String word(Optional<? extends Enum<?>> seen) {
+        return seen.map(one -> one.name().toLowerCase(Locale.ROOT)).orElse("");
     }
 
     /** All that was sold, as it was booked. */
@@ -162,9 +168,9 @@ class SeasonPast {
                             weeksAgo(fair.heldOn()),
                             fair.heldOn().getMonthValue(),
                             hours,
-                            "",
+                            word(fair.footfall()),
                             !fair.sheltered(),
-                            "",
+                            word(fair.weather()),
                             lines));
         }
 

@@ -346,7 +346,7 @@ class SeasonReading {
                             its,
                             (int) ChronoUnit.DAYS.between(today, fair.heldOn()),
                             fair.heldOn().getMonthValue(),
-                            "",
+                            SeasonPast.word(fair.footfall()),
                             !fair.sheltered(),
                             table(fair))));
         }

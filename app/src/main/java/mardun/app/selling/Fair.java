@@ -70,7 +70,8 @@ class Fair {
     }
 
     /** It is over and counted. */
-    void settle(SettledDocument counted) {
+    void settle(SettledDocument counted, @Nullable Footfall footfall, @Nullable Weather weather) {
+        document = form().seen(footfall, weather);
         settled = counted;
         state = FairState.DONE;
     }

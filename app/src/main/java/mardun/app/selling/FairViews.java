@@ -46,6 +46,8 @@ public final class FairViews {
      * @param wayHours there and back
      * @param tableWide along which buyers walk
      * @param gridWide of a wall behind or beside the table
+     * @param footfall how many walk through; absent where nobody said
+     * @param weather as it was; absent as long as nobody said
      * @param channelId on whose terms bags are sold there; absent for the usual one
      * @param stallPlace where bags are that are taken there
      */
@@ -81,6 +83,8 @@ public final class FairViews {
             @NotNull @Size(max = 60) String gridHigh,
             boolean power,
             boolean shelter,
+            @Nullable Footfall footfall,
+            @Nullable Weather weather,
             @Nullable ChannelId channelId,
             @NotNull @Size(max = 200) String stallPlace,
             @NotNull @Size(max = 4000) String notes) {
@@ -123,6 +127,8 @@ public final class FairViews {
                     false,
                     false,
                     null,
+                    null,
+                    null,
                     STALL_BOX,
                     "");
         }
@@ -137,21 +143,39 @@ public final class FairViews {
         }
 
         FairForm in(FairState other) {
-            return with(version, name, heldOn, endsOn, other, notes, feeDueOn, depositDueOn, applyBy);
+            return with(
+                    version, name, heldOn, endsOn, other, notes, feeDueOn, depositDueOn, applyBy, footfall, weather);
         }
 
         FairForm at(long read) {
-            return with(read, name, heldOn, endsOn, state, notes, feeDueOn, depositDueOn, applyBy);
+            return with(read, name, heldOn, endsOn, state, notes, feeDueOn, depositDueOn, applyBy, footfall, weather);
         }
 
         /** The same with other notes. */
         public FairForm noting(String words) {
-            return with(version, name, heldOn, endsOn, state, words, feeDueOn, depositDueOn, applyBy);
+            return with(
+                    version, name, heldOn, endsOn, state, words, feeDueOn, depositDueOn, applyBy, footfall, weather);
         }
 
         /** The same on other days, with what has to be done by a day not yet known. */
         FairForm again(String again, LocalDate first, @Nullable LocalDate last) {
-            return with(0, again, first, last, FairState.THINKING, "", null, null, null);
+            return with(0, again, first, last, FairState.THINKING, "", null, null, null, footfall, null);
+        }
+
+        /** The same with what its days were like, as far as that was said. */
+        FairForm seen(@Nullable Footfall visitors, @Nullable Weather sky) {
+            return with(
+                    version,
+                    name,
+                    heldOn,
+                    endsOn,
+                    state,
+                    notes,
+                    feeDueOn,
+                    depositDueOn,
+                    applyBy,
+                    visitors == null ? footfall : visitors,
+                    sky == null ? weather : sky);
         }
 
         private FairForm with(
@@ -163,7 +187,9 @@ public final class FairViews {
                 String itsNotes,
                 @Nullable LocalDate feeBy,
                 @Nullable LocalDate depositBy,
-                @Nullable LocalDate applied) {
+                @Nullable LocalDate applied,
+                @Nullable Footfall visitors,
+                @Nullable Weather sky) {
             return new FairForm(
                     read,
                     itsName,
@@ -196,6 +222,8 @@ public final class FairViews {
                     gridHigh,
                     power,
                     shelter,
+                    visitors,
+                    sky,
                     channelId,
                     stallPlace,
                     itsNotes);

@@ -144,17 +144,20 @@ public class SettlementService {
                 ? figures.cardSoldMinor()
                 : FairFacts.money("card", form.card(), fields, current).getAmountMinorLong();
         fields.check();
-        fair.settle(new SettledDocument(
-                SettledDocument.SCHEMA,
-                clock.instant(),
-                events.lastNumber(fair.id()),
-                figures,
-                cash - change,
-                card,
-                gone,
-                there.toSeconds(),
-                way.toSeconds(),
-                nextTime));
+        fair.settle(
+                new SettledDocument(
+                        SettledDocument.SCHEMA,
+                        clock.instant(),
+                        events.lastNumber(fair.id()),
+                        figures,
+                        cash - change,
+                        card,
+                        gone,
+                        there.toSeconds(),
+                        way.toSeconds(),
+                        nextTime),
+                form.footfall(),
+                form.weather());
         repository.saveAndFlush(fair);
     }
 
@@ -368,7 +371,9 @@ public class SettlementService {
                 settled.isPresent()
                         ? ""
                         : writer.money(packing.changeMinor(fair)).amount(),
-                settled.map(SettledDocument::nextTime).orElse(""));
+                settled.map(SettledDocument::nextTime).orElse(""),
+                fair.form().footfall(),
+                fair.form().weather());
     }
 
     private List<HomeRow> home(Fair fair, Map<String, Long> sold) {

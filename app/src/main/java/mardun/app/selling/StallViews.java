@@ -250,6 +250,8 @@ public final class StallViews {
      * @param change what of it was brought
      * @param card what the card reader says
      * @param thereHours at the stall, setting up and clearing away included
+     * @param footfall how many walked through; absent to leave what is known of it
+     * @param weather likewise
      * @param unpack all that came home is at home again, not in the stall's box
      */
     public record SettleForm(
@@ -263,6 +265,8 @@ public final class StallViews {
             @NotNull @Size(max = 20) String thereHours,
             @NotNull @Size(max = 20) String wayHours,
             @NotNull @Size(max = 4000) String nextTime,
+            @Nullable Footfall footfall,
+            @Nullable Weather weather,
             boolean unpack) {}
 
     /**
@@ -314,5 +318,7 @@ public final class StallViews {
             String thereHours,
             String wayHours,
             String changeProposed,
-            String nextTime) {}
+            String nextTime,
+            @Nullable Footfall footfall,
+            @Nullable Weather weather) {}
 }
