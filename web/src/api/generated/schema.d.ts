@@ -8184,8 +8184,11 @@ export interface components {
     SeasonOutcomeView: {
       badDay: components['schemas']['MoneyView'];
       broken: string[];
+      /** Format: date */
+      doneOn?: string;
       expected: components['schemas']['MoneyView'];
       goodDay: components['schemas']['MoneyView'];
+      isLate: boolean;
       ofMaking: components['schemas']['MoneyView'];
       perHour?: components['schemas']['MoneyView'];
       /** Format: int32 */

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { unsigned } from '../../ui/units';
+import { day, unsigned } from '../../ui/units';
 
 type Outcome = Schemas['SeasonOutcomeView'];
 
@@ -69,6 +69,12 @@ export function OutcomePart({ outcome, less }: { outcome: Outcome; less?: Schema
         All takings after fees with what is there already, and the worth of what is left over. One time in ten
         it is worse than the bad day, and one in ten better than the good one.
       </p>
+      {outcome.doneOn && (
+        <p className={outcome.isLate ? 'font-semibold text-weld' : undefined}>
+          In the free hours of the day plan they are done on {day(outcome.doneOn)}
+          {outcome.isLate ? ', which isn’t before the first fair.' : '.'}
+        </p>
+      )}
       {less && less.minor !== 0 && (
         <p role="status" className={less.minor > 0 ? 'font-semibold text-weld' : 'font-semibold text-moss'}>
           {unsigned(less.amount)} {less.minor > 0 ? 'less' : 'more'} than the plan’s numbers.

@@ -32,6 +32,8 @@ const outcome = (pieces: number, more: Partial<Schemas['SeasonOutcomeView']> = {
   badDay: money(40_000),
   goodDay: money(60_000),
   perHour: money(3000),
+  doneOn: '2026-05-09',
+  isLate: false,
   broken: [],
   ...more,
 });
@@ -81,7 +83,11 @@ const shown = (view: Plan) =>
   server({
     '/api/season-plan': view,
     '/api/season-plan/try': {
-      outcome: outcome(9, { broken: ['It takes 4 h, and 3 h 14 are free.'] }),
+      outcome: outcome(9, {
+        doneOn: '2026-05-13',
+        isLate: true,
+        broken: ['It takes 4 h, and 3 h 14 are free.'],
+      }),
       less: money(310),
     },
     '/api/season-plan/batch': { batchId: 12 },
@@ -102,6 +108,7 @@ describe('what to make', () => {
     rendered(<SeasonPage />);
     expect(await screen.findByText('It rests on 24 bags sold at 4 fairs.', { exact: false })).toBeVisible();
     expect(screen.getByText('One more free hour would bring 14.20.')).toBeVisible();
+    expect(screen.getByText(/they are done on Sat 9 May\./)).toBeVisible();
     expect(screen.getByText(/promises more than 4.02/)).toBeVisible();
     expect(screen.getByText('Coot basket: it has no price.')).toBeVisible();
     expect(screen.getAllByText('6,2 (3,1 to 12)')[0]).toBeVisible();
@@ -120,6 +127,7 @@ describe('what to make', () => {
     await userEvent.type(box, '7');
     expect(await screen.findByText('3.10 less than the plan’s numbers.')).toBeVisible();
     expect(screen.getByText('It takes 4 h, and 3 h 14 are free.')).toBeVisible();
+    expect(screen.getByText(/done on Wed 13 May, which isn’t before the first fair/)).toBeVisible();
     const last = sent.filter((one) => one.body).at(-1)?.body as { made: unknown[] };
     expect(last.made).toEqual([
       { kind: 'a', units: 7 },

@@ -187,6 +187,12 @@ class SeasonPlanTest {
         assertThat(minor(fewer.get("outcome").get("ofMaking"))).isZero();
         JsonNode many = APP.post("/api/season-plan/try", Map.of("made", List.of(Map.of("kind", small, "units", 90))))
                 .body();
+        assertThat(LocalDate.parse(plan.get("outcome").get("doneOn").asString()))
+                .isBetween(TODAY, TODAY.plusDays(2));
+        assertThat(plan.get("outcome").get("isLate").asBoolean()).isFalse();
+        assertThat(LocalDate.parse(many.get("outcome").get("doneOn").asString()))
+                .isAfter(LocalDate.parse(plan.get("outcome").get("doneOn").asString()));
+        assertThat(fewer.get("outcome").path("doneOn").isMissingNode()).isTrue();
         assertThat(many.get("outcome").get("broken").get(0).asString()).matches("It takes .+, and 6 h.* are free\\.");
         assertThat(plan()).isEqualTo(plan);
     }

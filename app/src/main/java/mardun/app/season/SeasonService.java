@@ -164,7 +164,7 @@ public class SeasonService {
                     asked.leftOut(),
                     "");
         }
-        SeasonWriter written = new SeasonWriter(its, writer);
+        SeasonWriter written = new SeasonWriter(its, writer, ahead);
         return new SeasonPlanView(
                 form,
                 LocalDate.now(clock),
@@ -175,7 +175,7 @@ public class SeasonService {
                 written.outcome(its.plan().outcome(), its.plan().made()),
                 written.money(its.plan().gap()),
                 written.limits(),
-                written.rows(form, ahead, LocalDate.now(clock)),
+                written.rows(form, LocalDate.now(clock)),
                 asked.leftOut(),
                 written.rests());
     }
@@ -207,7 +207,7 @@ public class SeasonService {
         Planned its = plan(form());
         int[] made = made(its, form.made());
         SeasonOutcome outcome = its.planner().outcome(made);
-        SeasonWriter written = new SeasonWriter(its, settings.current().writer());
+        SeasonWriter written = new SeasonWriter(its, settings.current().writer(), reading.free());
         return new SeasonTried(
                 written.outcome(outcome, made),
                 written.money(its.plan().outcome().expected() - outcome.expected()));

@@ -140,6 +140,9 @@ public final class SeasonViews {
      * @param badDay one season in ten leaves less
      * @param goodDay one in ten leaves more
      * @param perHour what an hour of making brings
+     * @param doneOn the day on which the day plan's free hours suffice for it, if it is begun now; absent where nothing is made, or that is
+     *     more than a year ahead
+     * @param isLate whether that isn't before the first fair
      * @param broken the limits that it breaks, each a sentence
      */
     public record SeasonOutcomeView(
@@ -151,6 +154,8 @@ public final class SeasonViews {
             MoneyView badDay,
             MoneyView goodDay,
             @Nullable MoneyView perHour,
+            @Nullable LocalDate doneOn,
+            boolean isLate,
             List<String> broken) {}
 
     /** What a little more of a limit would bring, in a sentence, and by itself. */

@@ -50,10 +50,12 @@ final class SeasonWriter {
 
     private final Planned its;
     private final ViewWriter writer;
+    private final FreeAhead ahead;
 
-    SeasonWriter(Planned its, ViewWriter writer) {
+    SeasonWriter(Planned its, ViewWriter writer, FreeAhead ahead) {
         this.its = its;
         this.writer = writer;
+        this.ahead = ahead;
     }
 
     /** A plan with what it was chosen from. */
@@ -119,15 +121,23 @@ final class SeasonWriter {
 
     SeasonOutcomeView outcome(SeasonOutcome outcome, int[] made) {
         SeasonUse use = outcome.use();
+        Duration work = Duration.ofSeconds(Math.round(use.minutes() * MINUTES));
+        Optional<LocalDate> doneOn = use.pieces() == 0 ? Optional.empty() : ahead.doneOn(work);
         return new SeasonOutcomeView(
                 use.pieces(),
-                writer.time(Duration.ofSeconds(Math.round(use.minutes() * MINUTES))),
+                writer.time(work),
                 money(use.spent()),
                 money(outcome.expected()),
                 money(outcome.ofMaking()),
                 money(outcome.badDay()),
                 money(outcome.goodDay()),
                 use.minutes() < 1 ? null : money(outcome.ofMaking() / use.minutes() * MINUTES),
+                doneOn.orElse(null),
+                use.pieces() > 0
+                        && its.asked().fairs().stream()
+                                .map(FairRecord::heldOn)
+                                .anyMatch(fair ->
+                                        doneOn.isEmpty() || !doneOn.get().isBefore(fair)),
                 use.broken(its.asked().season(), made).stream()
                         .map(broken -> broken(broken))
                         .toList());
@@ -189,12 +199,12 @@ final class SeasonWriter {
                 what, brings < WORTH_SAYING ? "This is not what holds you back." : more + its.amount() + ".", its);
     }
 
-    List<SeasonRow> rows(SeasonForm form, FreeAhead ahead, LocalDate today) {
+    List<SeasonRow> rows(SeasonForm form, LocalDate today) {
         Map<String, Integer> judged = form.judgements().stream()
                 .collect(Collectors.toMap(SeasonJudgement::kind, SeasonJudgement::percent, (one, other) -> other));
         List<SeasonRow> rows = new ArrayList<>();
         for (int item = 0; item < its.asked().kinds().size(); item++) {
-            rows.add(row(item, judged, ahead, today));
+            rows.add(row(item, judged, today));
         }
         rows.sort(Comparator.comparing((SeasonRow row) -> row.design().toLowerCase(Locale.ROOT))
                 .thenComparing(SeasonRow::size)
@@ -202,7 +212,7 @@ final class SeasonWriter {
         return rows;
     }
 
-    private SeasonRow row(int item, Map<String, Integer> judged, FreeAhead ahead, LocalDate today) {
+    private SeasonRow row(int item, Map<String, Integer> judged, LocalDate today) {
         SeasonKind kind = its.asked().kinds().get(item);
         SeasonItem one = its.asked().season().items().get(item);
         DemandEstimate.Range buyers = its.estimates().get(item).buyers();
@@ -227,10 +237,10 @@ final class SeasonWriter {
                 rests(its.asked(), item),
                 judged.getOrDefault(kind.key(), 100),
                 one.atLeast(),
-                occasion(kind.size().designId(), ahead, today));
+                occasion(kind.size().designId(), today));
     }
 
-    private @Nullable OccasionView occasion(DesignId design, FreeAhead ahead, LocalDate today) {
+    private @Nullable OccasionView occasion(DesignId design, LocalDate today) {
         Occasion occasion = its.asked().occasions().get(design);
         if (occasion == null) {
             return null;
