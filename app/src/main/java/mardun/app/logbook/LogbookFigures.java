@@ -38,6 +38,8 @@ import mardun.app.logbook.FigureViews.WeekView;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.making.Station;
 import mardun.core.making.Step;
 import mardun.core.planning.FreeTime;
@@ -57,6 +59,10 @@ class LogbookFigures {
     private final FreeDays days;
     private final SettingsService settings;
     private final Clock clock;
+    private final Remembered<Asked, FiguresView> known;
+
+    /** What was asked, and when: another day has other weeks. */
+    private record Asked(int weeks, LocalDate today) {}
 
     LogbookFigures(
             BenchLog log,
@@ -65,7 +71,8 @@ class LogbookFigures {
             DesignService designs,
             FreeDays days,
             SettingsService settings,
-            Clock clock) {
+            Clock clock,
+            Changes changes) {
         this.log = log;
         this.batches = batches;
         this.estimates = estimates;
@@ -73,13 +80,17 @@ class LogbookFigures {
         this.days = days;
         this.settings = settings;
         this.clock = clock;
+        this.known = new Remembered<>(changes);
     }
 
     /** What the last so many weeks add up to, this one among them. */
     @Transactional(readOnly = true)
     FiguresView of(int weeks) {
+        return known.get(new Asked(weeks, LocalDate.now(clock)), asked -> workedOut(asked.weeks(), asked.today()));
+    }
+
+    private FiguresView workedOut(int weeks, LocalDate today) {
         ViewWriter writer = settings.current().writer();
-        LocalDate today = LocalDate.now(clock);
         LocalDate first = monday(today).minusWeeks(weeks - 1L);
         List<LoggedTouch> touches = log.touches(start(first), start(today.plusDays(1)));
         FreeTime free = days.freeTime(first, first.plusWeeks(weeks));

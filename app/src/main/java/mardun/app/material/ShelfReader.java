@@ -20,13 +20,11 @@ import org.springframework.stereotype.Component;
 @Component
 class ShelfReader {
 
-    /** After every movement that there can be. */
     /** Later than anything that was ever entered, with whatever clock. */
     static final Instant EVER = Instant.parse("9999-12-31T00:00:00Z");
 
     private final MaterialRepository materials;
     private final LotRepository lots;
-    private final StockMovementRepository movements;
     private final KnownMovements known;
     private final MaterialPriceRepository prices;
     private final ReservationRepository reservations;
@@ -35,14 +33,12 @@ class ShelfReader {
     ShelfReader(
             MaterialRepository materials,
             LotRepository lots,
-            StockMovementRepository movements,
             KnownMovements known,
             MaterialPriceRepository prices,
             ReservationRepository reservations,
             SettingsService settings) {
         this.materials = materials;
         this.lots = lots;
-        this.movements = movements;
         this.known = known;
         this.prices = prices;
         this.reservations = reservations;
@@ -88,7 +84,7 @@ class ShelfReader {
                         .filter(lot -> lot.cameAt().isBefore(until))
                         .sorted(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id))
                         .toList(),
-                ordered(movements.findByMovedAtLessThanOrderByMovedAtAscIdAsc(until)),
+                movementsBefore(until, ids),
                 prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
                         .filter(price -> price.since().isBefore(until))
                         .toList(),
@@ -124,10 +120,13 @@ class ShelfReader {
         return shelves;
     }
 
-    private static Map<MaterialId, List<StockMovement>> ordered(List<StockMovement> all) {
-        Map<MaterialId, List<StockMovement>> byMaterial = by(all, StockMovement::materialId);
-        byMaterial.replaceAll((id, its) -> EntryOrder.of(its));
-        return byMaterial;
+    private Map<MaterialId, List<StockMovement>> movementsBefore(Instant until, List<MaterialId> ids) {
+        Map<MaterialId, List<StockMovement>> its = known.of(ids);
+        if (until.isBefore(EVER)) {
+            its.replaceAll((id, all) ->
+                    all.stream().filter(one -> one.movedAt().isBefore(until)).toList());
+        }
+        return its;
     }
 
     private static <T> Map<MaterialId, List<T>> by(List<T> all, Function<T, MaterialId> materialOf) {

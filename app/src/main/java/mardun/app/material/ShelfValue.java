@@ -19,6 +19,8 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.CsvSheet;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.material.MaterialKind;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,25 +33,32 @@ public class ShelfValue {
     private final CutPieces cutPieces;
     private final SettingsService settings;
     private final Clock clock;
+    private final Remembered<LocalDate, StockValueView> today;
 
-    ShelfValue(ShelfReader reader, CutPieces cutPieces, SettingsService settings, Clock clock) {
+    ShelfValue(ShelfReader reader, CutPieces cutPieces, SettingsService settings, Clock clock, Changes changes) {
         this.reader = reader;
         this.cutPieces = cutPieces;
         this.settings = settings;
         this.clock = clock;
+        this.today = new Remembered<>(changes);
     }
 
     /** What the shelf was worth at the end of a day, by the maker's school. */
     @Transactional(readOnly = true)
     public StockValueView on(Optional<LocalDate> on) {
-        LocalDate today = LocalDate.now(clock);
-        LocalDate day = on.map(Days::possible).orElse(today);
+        LocalDate now = LocalDate.now(clock);
+        LocalDate day = on.map(Days::possible).orElse(now);
+        // Days of the past are asked for once; all of them would be much to remember.
+        return day.equals(now) ? today.get(now, its -> workedOut(its, its)) : workedOut(day, now);
+    }
+
+    private StockValueView workedOut(LocalDate day, LocalDate now) {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         List<ValueLine> lines = new ArrayList<>();
         Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
         Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
-        Instant end = day.isBefore(today) ? Days.endOf(day, clock.getZone()) : ShelfReader.EVER;
+        Instant end = day.isBefore(now) ? Days.endOf(day, clock.getZone()) : ShelfReader.EVER;
         for (MaterialShelf shelf : reader.readAll(end).values()) {
             Map<LotId, Long> left = shelf.left();
             long pieces = shelf.lots().stream()

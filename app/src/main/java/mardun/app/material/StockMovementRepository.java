@@ -34,8 +34,6 @@ interface StockMovementRepository extends JpaRepository<StockMovement, Long> {
     List<StockMovement> findByMaterialIdInAndMovedAtLessThanOrderByMovedAtAscIdAsc(
             Collection<MaterialId> materialIds, Instant until);
 
-    List<StockMovement> findByMovedAtLessThanOrderByMovedAtAscIdAsc(Instant until);
-
     List<StockMovement> findByBatchIdOrderById(BatchId batchId);
 
     Page<StockMovement> findByMaterialIdOrderByMovedAtDescIdDesc(MaterialId materialId, Pageable page);

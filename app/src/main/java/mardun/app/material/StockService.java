@@ -40,6 +40,8 @@ import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.cutting.Offcuts;
 import mardun.core.material.Amount;
 import mardun.core.material.KeptOffcuts;
@@ -69,6 +71,8 @@ public class StockService {
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
+    private final Remembered<Boolean, StockTakeView> allToCount;
+    private final Remembered<LocalDate, List<ScrapLine>> toScrap;
 
     StockService(
             StockLedger ledger,
@@ -77,7 +81,8 @@ public class StockService {
             MaterialService materials,
             SettingsService settings,
             OnceOnly onceOnly,
-            Clock clock) {
+            Clock clock,
+            Changes changes) {
         this.ledger = ledger;
         this.reader = reader;
         this.lots = lots;
@@ -85,6 +90,8 @@ public class StockService {
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
+        this.allToCount = new Remembered<>(changes);
+        this.toScrap = new Remembered<>(changes);
     }
 
     /** Moves stock as a person enters it: always a positive amount, its direction given by the kind. */
@@ -429,6 +436,10 @@ public class StockService {
     /** What lies on the shelf to be counted, place by place. */
     @Transactional(readOnly = true)
     public StockTakeView stockTake(Optional<String> place) {
+        return place.isEmpty() ? allToCount.get(true, all -> countedAt(place)) : countedAt(place);
+    }
+
+    private StockTakeView countedAt(Optional<String> place) {
         ViewWriter writer = settings.current().writer();
         List<CountLine> lines = new ArrayList<>();
         for (MaterialShelf shelf : reader.readAll().values()) {
@@ -531,6 +542,10 @@ public class StockService {
     /** Old small offcuts, the oldest first, that may go into the scrap bag. */
     @Transactional(readOnly = true)
     public List<ScrapLine> scrap() {
+        return toScrap.get(LocalDate.now(clock), today -> scrapNow());
+    }
+
+    private List<ScrapLine> scrapNow() {
         Settings current = settings.current();
         ViewWriter writer = current.writer();
         List<ScrapLine> lines = new ArrayList<>();
