@@ -111,7 +111,7 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
       </fieldset>
       {draft.isChanged && !ask.isPending && <Notice>The plan beside is for what was asked before.</Notice>}
       <div className="flex flex-wrap gap-2">
-        <Button type="submit" disabled={ask.isPending}>
+        <Button type="submit" disabled={ask.isPending || form.occasions.some(({ lastDay }) => !lastDay)}>
           {ask.isPending ? 'Planning …' : 'Plan again'}
         </Button>
         {draft.isChanged && (

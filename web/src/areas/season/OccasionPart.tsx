@@ -33,7 +33,8 @@ export function OccasionPart({ row, draft, today }: { row: Row; draft: Draft; to
             label="Last day it sells"
             type="date"
             value={occasion.lastDay}
-            onChange={(event) => event.target.value && set({ ...occasion, lastDay: event.target.value })}
+            error={occasion.lastDay ? undefined : 'Type the last day on which it sells.'}
+            onChange={(event) => set({ ...occasion, lastDay: event.target.value })}
           />
           <TextField
             label="Worth afterwards (%)"

@@ -183,6 +183,10 @@ describe('what to make', () => {
     );
     await userEvent.click(screen.getByLabelText(/Sold for an occasion/));
     await userEvent.type(screen.getByLabelText('Occasion'), 'Lantern feast');
+    // While a day is typed it isn't one yet.
+    fireEvent.change(screen.getByLabelText('Last day it sells'), { target: { value: '' } });
+    expect(screen.getByText('Type the last day on which it sells.')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Plan again' })).toBeDisabled();
     fireEvent.change(screen.getByLabelText('Last day it sells'), { target: { value: '2026-06-01' } });
     expect(screen.getByText('“Plan again” reckons with it.')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Plan again' }));

@@ -225,6 +225,10 @@ class KindsTest {
                             Map.of("requestId", UUID.randomUUID(), "name", "Commas by hand", "pattern", "pouch"))
                     .body()
                     .get("document");
+            JsonNode strapped = APP.post(
+                            "/api/designs/with-block", Map.of("document", document, "block", "strap-four-fold"))
+                    .body();
+            assertThat(value(strapped, "strap")).isEqualTo("2,5 cm");
             assertThat(pouch.get("measurements").toString()).doesNotContainPattern("\\d\\.\\d");
         } finally {
             ObjectNode back = (ObjectNode) before.deepCopy();

@@ -255,6 +255,9 @@ class SeasonPlanTest {
                         .asBoolean())
                 .isTrue();
 
+        occasion.put("lastDay", "9999-12-31");
+        assertThat(ask(Map.of("occasions", List.of(occasion))).detail()).contains("Type a day from 1900 to 2199");
+        occasion.put("lastDay", TODAY.toString());
         occasion.put("name", "  ");
         occasion.put("keeps", "101");
         Answer refused = ask(Map.of("occasions", List.of(occasion)));

@@ -15,6 +15,7 @@ import mardun.app.design.BlockViews.NewBlock;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
+import mardun.app.settings.SettingsService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,13 +28,15 @@ public class BlockService {
     private static final String OWN = "own-";
 
     private final BlockRepository blocks;
+    private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
     private final Clock clock;
     private final List<ShippedBlock> shipped;
 
-    BlockService(BlockRepository blocks, OnceOnly onceOnly, JsonMapper json, Clock clock) {
+    BlockService(BlockRepository blocks, SettingsService settings, OnceOnly onceOnly, JsonMapper json, Clock clock) {
         this.blocks = blocks;
+        this.settings = settings;
         this.onceOnly = onceOnly;
         this.json = json;
         this.clock = clock;
@@ -64,7 +67,9 @@ public class BlockService {
     /** A design with a block put into it; nothing is stored. */
     @Transactional(readOnly = true)
     public DesignDocument putInto(DesignWithBlock form) {
-        return BlockMerge.into(form.document(), block(form.block()));
+        return DocumentDecimals.in(
+                BlockMerge.into(form.document(), block(form.block())),
+                settings.current().decimalMark());
     }
 
     /** Keeps steps of a design, with all that they use, as a block. */
