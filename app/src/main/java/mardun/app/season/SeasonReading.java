@@ -25,7 +25,6 @@ import mardun.app.id.DesignId;
 import mardun.app.material.StockShelves;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceBook;
-import mardun.app.problem.Days;
 import mardun.app.problem.FieldReader;
 import mardun.app.season.SeasonKinds.Known;
 import mardun.app.season.SeasonKinds.SeasonKind;
@@ -173,7 +172,7 @@ class SeasonReading {
             double after = fields.decimal(place + "keeps", one.keeps(), BigDecimal.ZERO, BigDecimal.valueOf(100))
                             .doubleValue()
                     / 100;
-            occasions.put(one.designId(), new Occasion(name, Days.possible(one.lastDay()), after));
+            occasions.put(one.designId(), new Occasion(name, one.lastDay(), after));
         }
         fields.check();
         return new Typed(hours, money, pieces, keeps, weeks, occasions);
