@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import mardun.app.RunningApp.Answer;
+import mardun.app.goods.GoodsLedger;
+import mardun.app.id.BatchId;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -230,8 +232,11 @@ class OrdersTest {
         assertThat(APP.post(path(quote, "forget"), Map.of("version", version(quote)))
                         .detail())
                 .contains("still open");
-        bench.ok(post(noted, "cancel", Map.of("reason", "Ida didn’t want it", "keepsDeposit", false)));
         long batch = order.get("batchId").asLong();
+        GoodsLedger ledger = APP.part(GoodsLedger.class);
+        assertThat(ledger.promised()).as("no plan counts on its bags").contains(new BatchId(batch));
+        bench.ok(post(noted, "cancel", Map.of("reason", "Ida didn’t want it", "keepsDeposit", false)));
+        assertThat(ledger.promised()).doesNotContain(new BatchId(batch));
         bench.ok(APP.post(
                 "/api/batches/" + batch + "/split",
                 Map.of(

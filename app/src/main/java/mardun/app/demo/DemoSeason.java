@@ -23,17 +23,7 @@ class DemoSeason {
 
     void enter(LocalDate today) {
         SeasonForm form = seasons.form();
-        seasons.ask(new SeasonForm(
-                form.version(),
-                form.fairs(),
-                form.shop(),
-                form.weeks(),
-                form.hours(),
-                form.money(),
-                form.pieces(),
-                form.keeps(),
-                form.aim(),
-                form.judgements(),
+        seasons.ask(form.with(
                 List.of(new SeasonOccasion(designs.idOf("Eider hand warmer"), "Advent", today.plusDays(11), "15")),
                 form.atLeast()));
     }

@@ -40,6 +40,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.shop.ShopReading;
 import mardun.core.costing.LabourRates;
 import mardun.core.design.Licences;
+import mardun.core.planning.FreeAhead;
 import mardun.core.pricing.Terms;
 import mardun.core.season.ComingEvent;
 import mardun.core.season.Outlet;
@@ -180,7 +181,8 @@ class SeasonReading {
 
     /** The time that the day plan leaves free over what open batches take. */
     FreeAhead free() {
-        return new FreeAhead(days.lay(batches.openWork()));
+        DayPlans.Laid laid = days.lay(batches.openWork());
+        return new FreeAhead(laid.free(), laid.plan(), laid.today());
     }
 
     /** The whole of what is asked. */

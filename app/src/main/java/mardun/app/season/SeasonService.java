@@ -33,6 +33,7 @@ import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
+import mardun.core.planning.FreeAhead;
 import mardun.core.season.DemandPrior;
 import mardun.core.season.SeasonAim;
 import mardun.core.season.SeasonOutcome;

@@ -50,6 +50,23 @@ public final class SeasonViews {
             @NotNull @Size(max = 500) List<@NotNull @Valid SeasonOccasion> occasions,
             @NotNull @Size(max = 500) List<@NotNull @Valid SeasonNumber> atLeast) {
 
+        /** The same with other occasions, and other numbers that are made in any case. */
+        public SeasonForm with(List<SeasonOccasion> otherOccasions, List<SeasonNumber> otherLeast) {
+            return new SeasonForm(
+                    version,
+                    fairs,
+                    shop,
+                    weeks,
+                    hours,
+                    money,
+                    pieces,
+                    keeps,
+                    aim,
+                    judgements,
+                    otherOccasions,
+                    otherLeast);
+        }
+
         /** The same with the version that is shown. */
         SeasonForm shownAs(long otherVersion) {
             return new SeasonForm(

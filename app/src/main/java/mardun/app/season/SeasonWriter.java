@@ -27,6 +27,7 @@ import mardun.app.selling.FairRecords.FairRecord;
 import mardun.app.show.ViewWriter;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.measure.UnitSystem;
+import mardun.core.planning.FreeAhead;
 import mardun.core.season.DemandEstimate;
 import mardun.core.season.LimitPrices;
 import mardun.core.season.Outlet;

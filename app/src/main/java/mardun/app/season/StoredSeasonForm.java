@@ -19,20 +19,6 @@ class StoredSeasonForm extends JsonColumn<SeasonForm> {
     @Override
     public @Nullable SeasonForm convertToEntityAttribute(@Nullable String stored) {
         SeasonForm form = super.convertToEntityAttribute(stored);
-        return form == null || form.occasions() != null
-                ? form
-                : new SeasonForm(
-                        form.version(),
-                        form.fairs(),
-                        form.shop(),
-                        form.weeks(),
-                        form.hours(),
-                        form.money(),
-                        form.pieces(),
-                        form.keeps(),
-                        form.aim(),
-                        form.judgements(),
-                        List.of(),
-                        List.of());
+        return form == null || form.occasions() != null ? form : form.with(List.of(), List.of());
     }
 }
