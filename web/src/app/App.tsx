@@ -6,6 +6,7 @@ import { EnterPage } from './EnterPage';
 import { BrokenPage } from './BrokenPage';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
+import { homeOf, useDoor } from './useRole';
 
 const BenchPage = lazy(() => import('../areas/bench/BenchPage'));
 const WorkPage = lazy(() => import('../areas/bench/work/WorkPage'));
@@ -68,12 +69,18 @@ function Shell() {
   );
 }
 
+/** Where one begins: the maker and a helper at the bench, the stall's phone at the stalls. */
+function Home() {
+  const { data: door, isPending } = useDoor();
+  return isPending ? null : <Navigate to={homeOf(door?.role)} replace />;
+}
+
 const router = createBrowserRouter([
   {
     element: <Shell />,
     errorElement: <BrokenPage />,
     children: [
-      { path: '/', element: <Navigate to="/bench" replace /> },
+      { path: '/', element: <Home /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/bench/days', element: <DaysPage /> },
       { path: '/bench/work/:id', element: <WorkPage /> },

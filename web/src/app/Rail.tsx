@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import { isPlaceOf, useRole } from './useRole';
 
 const PLACES = [
   { to: '/bench', name: 'Bench', path: 'M3 18h18M5 18V9h14v9M9 9V5h6v4' },
@@ -10,25 +11,32 @@ const PLACES = [
   { to: '/logbook', name: 'Logbook', path: 'M5 4h13v16H5zM9 4v16M12 9h4M12 13h4' },
 ];
 
+const BELOW = [
+  {
+    to: '/help',
+    name: 'Rules',
+    path: 'M5 4h6a2 2 0 0 1 1 .5A2 2 0 0 1 13 4h6v14h-6a1.5 1.5 0 0 0-1 .5a1.5 1.5 0 0 0-1-.5H5zM12 4.5v14',
+  },
+  {
+    to: '/settings',
+    name: 'Settings',
+    path: 'M12 9a3 3 0 1 0 0 6a3 3 0 0 0 0-6M12 3v4M12 17v4M3 12h4M17 12h4',
+  },
+];
+
 /** The places, in the order of the work. The stitched edge marks where one is. */
 export function Rail() {
+  const role = useRole();
   return (
     <nav aria-label="Places" className="flex flex-col bg-ink pt-3.5 pb-2.5 text-rail">
       <b className="mb-3.5 text-center text-[17px] tracking-wide text-white">Mardun</b>
-      {PLACES.map((place) => (
+      {PLACES.filter(({ to }) => isPlaceOf(role, to)).map((place) => (
         <Place key={place.to} {...place} />
       ))}
       <div className="mt-auto">
-        <Place
-          to="/help"
-          name="Rules"
-          path="M5 4h6a2 2 0 0 1 1 .5A2 2 0 0 1 13 4h6v14h-6a1.5 1.5 0 0 0-1 .5a1.5 1.5 0 0 0-1-.5H5zM12 4.5v14"
-        />
-        <Place
-          to="/settings"
-          name="Settings"
-          path="M12 9a3 3 0 1 0 0 6a3 3 0 0 0 0-6M12 3v4M12 17v4M3 12h4M17 12h4"
-        />
+        {BELOW.filter(({ to }) => isPlaceOf(role, to)).map((place) => (
+          <Place key={place.to} {...place} />
+        ))}
       </div>
     </nav>
   );

@@ -42,6 +42,7 @@ export const drawing = (
   seams: '',
   trimmed: '',
   marks: [],
+  handles: [],
   ...more,
 });
 

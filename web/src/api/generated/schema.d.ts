@@ -1652,7 +1652,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/door/passphrase': {
+  '/api/door/keys/{role}': {
     parameters: {
       query?: never;
       header?: never;
@@ -1662,7 +1662,7 @@ export interface paths {
     get?: never;
     put: operations['changePassphrase'];
     post?: never;
-    delete?: never;
+    delete: operations['removePassphrase'];
     options?: never;
     head?: never;
     patch?: never;
@@ -5263,6 +5263,8 @@ export interface components {
       /** Format: date */
       cameOn: string;
       device: string;
+      /** @enum {string} */
+      role: 'MAKER' | 'HELPER' | 'STALL';
       /** Format: date */
       seenOn: string;
     };
@@ -5304,10 +5306,12 @@ export interface components {
     DoorView: {
       addresses: string[];
       devices: components['schemas']['DeviceView'][];
-      hasPassphrase: boolean;
       here: boolean;
       inside: boolean;
+      keys: ('MAKER' | 'HELPER' | 'STALL')[];
       open: boolean;
+      /** @enum {string} */
+      role?: 'MAKER' | 'HELPER' | 'STALL';
     };
     DraftView: {
       choices: components['schemas']['ChoiceView'][];
@@ -5320,6 +5324,7 @@ export interface components {
     };
     DrawingView: {
       corners: string;
+      handles: components['schemas']['HandleView'][];
       /** Format: double */
       height: number;
       marks: components['schemas']['MarkView'][];
@@ -5328,6 +5333,24 @@ export interface components {
       trimmed: string;
       /** Format: double */
       width: number;
+    };
+    DrawnPoint: {
+      across: string;
+      corner: boolean;
+      curved: boolean;
+      down: string;
+      /** @enum {string} */
+      side: 'TOP' | 'RIGHT' | 'BOTTOM' | 'LEFT';
+    };
+    DrawnRow: {
+      /** @enum {string} */
+      line: 'CUT' | 'SEWN';
+      mirrored: boolean;
+      points: components['schemas']['DrawnPoint'][];
+      tallerAt: string;
+      tallerBy: string;
+      /** @enum {string} */
+      tips: 'MITRED' | 'CLIPPED';
     };
     DrawnSteps: {
       document: components['schemas']['DesignDocument'];
@@ -5551,6 +5574,7 @@ export interface components {
         | 'OPENING'
         | 'INTERFACING_SIZE'
         | 'WISHED'
+        | 'DRAWN_OUTLINE'
         | 'PANELS_MATCH'
         | 'FACES_MATCH'
         | 'TURNING_GAP'
@@ -5890,6 +5914,16 @@ export interface components {
     HandedBags: {
       kind: string;
       units: string;
+    };
+    HandleView: {
+      /** Format: double */
+      fromX: number;
+      /** Format: double */
+      fromY: number;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
     };
     HoldForm: {
       /** Format: int64 */
@@ -7456,7 +7490,7 @@ export interface components {
       quantity: string;
       /** @enum {string} */
       role: 'OUTER' | 'LINING' | 'INTERFACING' | 'POCKET' | 'TAB' | 'STRAP' | 'ACCENT';
-      shapes: components['schemas']['Shape'][];
+      shapes: components['schemas']['ShapeRow'][];
       slot: string;
       trimTo?: components['schemas']['TrimTo'];
       width: string;
@@ -8280,6 +8314,7 @@ export interface components {
         | 'OPENING'
         | 'INTERFACING_SIZE'
         | 'WISHED'
+        | 'DRAWN_OUTLINE'
         | 'PANELS_MATCH'
         | 'FACES_MATCH'
         | 'TURNING_GAP'
@@ -8449,9 +8484,10 @@ export interface components {
       requestId: string;
       toPlace: string;
     };
-    Shape: {
+    ShapeRow: {
       across: string;
       along: string;
+      drawn?: components['schemas']['DrawnRow'];
       /** @enum {string} */
       kind:
         | 'RECTANGLE'
@@ -8462,7 +8498,8 @@ export interface components {
         | 'TAPERED'
         | 'CIRCLE'
         | 'OVAL'
-        | 'CIRCLE_WITH_FLAT';
+        | 'CIRCLE_WITH_FLAT'
+        | 'DRAWN';
       /** @enum {string} */
       place: 'TOP' | 'BOTTOM' | 'BOTH';
     };
@@ -12897,7 +12934,9 @@ export interface operations {
     parameters: {
       query?: never;
       header?: never;
-      path?: never;
+      path: {
+        role: 'MAKER' | 'HELPER' | 'STALL';
+      };
       cookie?: never;
     };
     requestBody: {
@@ -12905,6 +12944,28 @@ export interface operations {
         'application/json': components['schemas']['PassphraseForm'];
       };
     };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DoorView'];
+        };
+      };
+    };
+  };
+  removePassphrase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        role: 'MAKER' | 'HELPER' | 'STALL';
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
     responses: {
       /** @description OK */
       200: {

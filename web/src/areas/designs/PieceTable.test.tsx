@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { design, length, piece as drawn } from '../../ui/fixtures.test.helper';
+import { design, drawing, length, piece as drawn } from '../../ui/fixtures.test.helper';
 import { editor, refusing, server } from './editing.test.helper';
 import { PieceTable } from './PieceTable';
 
@@ -92,6 +92,50 @@ describe('the pieces of a design', () => {
     ]);
     await userEvent.click(panel.getByRole('button', { name: 'Remove the shape rounded, or a flap' }));
     expect(current.document.pieces[0]?.shapes).toHaveLength(1);
+  });
+
+  it('get an outline drawn by hand, its points typed, added, pulled by key and taken away', async () => {
+    const { current } = editor(<Table />, start(), {
+      pieces: [
+        {
+          ...drawn('A'),
+          drawing: drawing(254, 203, {
+            handles: [
+              { x: 254, y: 0, fromX: 127, fromY: 0 },
+              { x: 254, y: 203.2, fromX: 127, fromY: 0 },
+            ],
+          }),
+        },
+      ],
+    });
+    await userEvent.click(screen.getByRole('button', { name: 'A · Front' }));
+    const panel = within(screen.getByRole('dialog'));
+    await userEvent.click(panel.getByRole('button', { name: 'Cut something away' }));
+    await userEvent.selectOptions(panel.getByLabelText('Shape'), 'drawn by hand');
+    const outline = () => current.document.pieces[0]?.shapes[0]?.drawn;
+    expect(outline()?.points.map((point) => point.across)).toEqual(['piece_width / 2', 'piece_width / 2']);
+
+    panel.getByRole('button', { name: /^Point 2:/ }).focus();
+    await userEvent.keyboard('{ArrowUp}');
+    expect(outline()?.points[1]).toMatchObject({ across: '5 in', down: '7 15/16 in', side: 'RIGHT' });
+    await userEvent.keyboard('{Shift>}{ArrowLeft}{/Shift}');
+    expect(outline()?.points[1]).toMatchObject({ across: '4 1/2 in', down: '8 in' });
+
+    await userEvent.click(panel.getByRole('button', { name: 'Add a point after 1' }));
+    expect(outline()?.points).toHaveLength(3);
+    expect(outline()?.points[1]).toMatchObject({ across: '5 in', down: '4 in' });
+    await userEvent.selectOptions(panel.getByLabelText('Reached along, point 2'), 'reached in a curve');
+    await userEvent.clear(panel.getByLabelText('Down, point 2'));
+    await userEvent.type(panel.getByLabelText('Down, point 2'), '3 in + seam');
+    expect(outline()?.points[1]).toMatchObject({ down: '3 in + seam', curved: true });
+    await userEvent.selectOptions(panel.getByLabelText('Drawn is'), 'where it is sewn');
+    await userEvent.selectOptions(panel.getByLabelText('Sharp corners are'), 'cut across');
+    expect(outline()).toMatchObject({ line: 'SEWN', tips: 'CLIPPED' });
+    await userEvent.click(panel.getByRole('button', { name: 'Take point 1 away' }));
+    expect(outline()?.points).toHaveLength(2);
+
+    await userEvent.selectOptions(panel.getByLabelText('Shape'), 'a V');
+    expect(outline()).toBeUndefined();
   });
 
   it('get marks', async () => {

@@ -279,7 +279,12 @@ function PiecePanel({
               onType={(height) => onChange({ height })}
             />
           </div>
-          <ShapeList place={place} shapes={piece.shapes} onChange={(shapes) => onChange({ shapes })} />
+          <ShapeList
+            place={place}
+            letter={piece.letter}
+            shapes={piece.shapes}
+            onChange={(shapes) => onChange({ shapes })}
+          />
           <fieldset>
             <legend className="mb-0.5 text-[13px] font-semibold text-soft">
               Allowance of each edge; “fold” for an edge that is a fold

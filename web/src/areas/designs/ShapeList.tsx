@@ -1,9 +1,11 @@
 import type { Schemas } from '../../api/client';
+import { useUnits } from '../../ui/units';
 import { replaced, useFindings, without } from './editing';
+import { DrawnOutline, rectangleOf } from './DrawnOutline';
 import { Choice, FormulaField, PartHeading, RowButton } from './fields';
 import { PLACES, SHAPE_MEASURES, SHAPES } from './words';
 
-type Shape = Schemas['Shape'];
+type Shape = Schemas['ShapeRow'];
 
 const NEW: Shape = { kind: 'ROUNDED', place: 'TOP', across: '', along: '' };
 
@@ -16,10 +18,12 @@ const KINDS = Object.fromEntries(Object.entries(SHAPES).filter(([kind]) => kind 
 /** What is cut away from a piece: several shapes, each of another part of it. */
 export function ShapeList({
   place,
+  letter,
   shapes,
   onChange,
 }: {
   place: string;
+  letter: string;
   shapes: Shape[];
   onChange: (shapes: Shape[]) => void;
 }) {
@@ -31,6 +35,7 @@ export function ShapeList({
         <ShapeRow
           key={i}
           place={`${place}.shapes.${i}`}
+          letter={letter}
           shape={shape}
           onChange={(next) => onChange(replaced(shapes, i, next))}
           onRemove={() => onChange(without(shapes, i))}
@@ -42,22 +47,35 @@ export function ShapeList({
 
 function ShapeRow({
   place,
+  letter,
   shape,
   onChange,
   onRemove,
 }: {
   place: string;
+  letter: string;
   shape: Shape;
   onChange: (next: Partial<Shape>) => void;
   onRemove: () => void;
 }) {
   const problem = useFindings(place)[0]?.sentence;
   const [across, along] = SHAPE_MEASURES[shape.kind];
-  const hasPlace = shape.kind !== 'CIRCLE' && shape.kind !== 'OVAL';
+  const { isInch } = useUnits();
+  const hasPlace = !['CIRCLE', 'OVAL', 'DRAWN'].includes(shape.kind);
   return (
     <div className="mb-2 border-b border-line pb-2">
       <div className="grid grid-cols-[1.6fr_1fr_1fr_1fr_auto] items-end gap-2">
-        <Choice label="Shape" value={shape.kind} options={KINDS} onChoose={(kind) => onChange({ kind })} />
+        <Choice
+          label="Shape"
+          value={shape.kind}
+          options={KINDS}
+          onChoose={(kind) =>
+            onChange({
+              kind,
+              drawn: kind === 'DRAWN' ? (shape.drawn ?? rectangleOf(isInch ? '0 in' : '0 mm')) : undefined,
+            })
+          }
+        />
         {hasPlace ? (
           <Choice
             label="Where"
@@ -96,6 +114,14 @@ function ShapeRow({
         <p role="alert" className="text-[13px] text-madder">
           {problem}
         </p>
+      )}
+      {shape.drawn && (
+        <DrawnOutline
+          place={`${place}.drawn`}
+          letter={letter}
+          drawn={shape.drawn}
+          onChange={(next) => shape.drawn && onChange({ drawn: { ...shape.drawn, ...next } })}
+        />
       )}
     </div>
   );

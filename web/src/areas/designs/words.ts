@@ -10,7 +10,7 @@ export const ROLES: Record<Schemas['PieceRow']['role'], string> = {
   ACCENT: 'accent',
 };
 
-export const SHAPES: Record<Schemas['Shape']['kind'], string> = {
+export const SHAPES: Record<Schemas['ShapeRow']['kind'], string> = {
   RECTANGLE: 'nothing',
   CORNERS_CUT: 'corners cut out',
   SLANTED: 'slanted, or a point',
@@ -20,10 +20,11 @@ export const SHAPES: Record<Schemas['Shape']['kind'], string> = {
   CIRCLE: 'all but a circle',
   OVAL: 'all but an oval',
   CIRCLE_WITH_FLAT: 'all but a circle with a flat',
+  DRAWN: 'drawn by hand',
 };
 
 /** What the two measures of a shape are. */
-export const SHAPE_MEASURES: Record<Schemas['Shape']['kind'], [string?, string?]> = {
+export const SHAPE_MEASURES: Record<Schemas['ShapeRow']['kind'], [string?, string?]> = {
   RECTANGLE: [],
   CORNERS_CUT: ['Cut-out, width', 'Cut-out, height'],
   SLANTED: ['Slant, width', 'Slant, height'],
@@ -33,9 +34,27 @@ export const SHAPE_MEASURES: Record<Schemas['Shape']['kind'], [string?, string?]
   CIRCLE: [],
   OVAL: [],
   CIRCLE_WITH_FLAT: [],
+  DRAWN: [],
 };
 
-export const PLACES: Record<Schemas['Shape']['place'], string> = {
+export const DRAWN_LINES: Record<Schemas['DrawnRow']['line'], string> = {
+  CUT: 'where it is cut',
+  SEWN: 'where it is sewn',
+};
+
+export const DRAWN_TIPS: Record<Schemas['DrawnRow']['tips'], string> = {
+  MITRED: 'cut to their point',
+  CLIPPED: 'cut across',
+};
+
+export const EDGES: Record<Schemas['DrawnPoint']['side'], string> = {
+  TOP: 'top edge',
+  RIGHT: 'right edge',
+  BOTTOM: 'bottom edge',
+  LEFT: 'left edge',
+};
+
+export const PLACES: Record<Schemas['ShapeRow']['place'], string> = {
   TOP: 'at the top',
   BOTTOM: 'at the bottom',
   BOTH: 'at both ends',

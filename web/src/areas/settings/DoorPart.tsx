@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -7,15 +7,22 @@ import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { fullDay } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
+import { doorKey, useDoor } from '../../app/useRole';
 
 type Door = Schemas['DoorView'];
+type Role = Door['keys'][number];
 
-const doorKey = ['door'];
+/** As what devices come in, and what they may do then. */
+const ROLES: Record<Role, { name: string; may: string }> = {
+  MAKER: { name: 'The maker', may: 'everything but what is done at this machine' },
+  HELPER: { name: 'A helper', may: 'the bench, batches, designs and the shelf; no sales, no prices' },
+  STALL: { name: 'The stall', may: 'packing and selling at fairs, and nothing else' },
+};
 
 /** Whether the workroom's other devices may come in, where they find Mardun, and who did. */
 export function DoorPart() {
   const client = useQueryClient();
-  const { data: door, error } = useQuery({ queryKey: doorKey, queryFn: () => api.get<Door>('/api/door') });
+  const { data: door, error } = useDoor();
   const taken = (next: Door) => client.setQueryData(doorKey, next);
   const open = useSend((on: boolean) => api.put<Door>('/api/door', { open: on }), taken);
   if (error) return <ProblemNotice problem={error} />;
@@ -38,16 +45,18 @@ export function DoorPart() {
       </h2>
       <p className="text-soft">
         A tablet at the machine can work with Mardun over the workroom’s network. Nobody comes in from outside
-        it, and nobody without the passphrase. What goes over the network isn’t encrypted: open it in a
-        network that you trust.
+        it, and nobody without a passphrase. What goes over the network isn’t encrypted: open it in a network
+        that you trust.
       </p>
       <div className="mt-3 grid items-start gap-6 md:grid-cols-[1fr_auto]">
         <div className="space-y-3">
-          <PassphraseForm hasOne={door.hasPassphrase} onSet={taken} />
+          {(Object.keys(ROLES) as Role[]).map((role) => (
+            <PassphraseForm key={role} role={role} hasOne={door.keys.includes(role)} onSet={taken} />
+          ))}
           {open.problem && <ProblemNotice problem={open.problem} />}
           <Button
             look={door.open ? 'quiet' : 'main'}
-            disabled={open.isPending || (!door.open && !door.hasPassphrase)}
+            disabled={open.isPending || (!door.open && door.keys.length === 0)}
             onClick={() => open.mutate(!door.open)}
           >
             {door.open ? 'Keep other devices out' : 'Let other devices in'}
@@ -63,7 +72,8 @@ export function DoorPart() {
               <ul className="text-[13.5px] text-soft">
                 {door.devices.map((device, i) => (
                   <li key={i} className="break-words">
-                    {device.device} · since {fullDay(device.cameOn)}, last seen {fullDay(device.seenOn)}
+                    {ROLES[device.role].name} · {device.device} · since {fullDay(device.cameOn)}, last seen{' '}
+                    {fullDay(device.seenOn)}
                   </li>
                 ))}
               </ul>
@@ -89,39 +99,66 @@ export function DoorPart() {
   );
 }
 
-function PassphraseForm({ hasOne, onSet }: { hasOne: boolean; onSet: (door: Door) => void }) {
+function PassphraseForm({
+  role,
+  hasOne,
+  onSet,
+}: {
+  role: Role;
+  hasOne: boolean;
+  onSet: (door: Door) => void;
+}) {
   const [passphrase, setPassphrase] = useState('');
+  const key = `/api/door/keys/${role}`;
+  const { name, may } = ROLES[role];
   const set = useSend(
-    () => api.put<Door>('/api/door/passphrase', { passphrase }),
+    () => api.put<Door>(key, { passphrase }),
     (door) => {
       setPassphrase('');
       onSet(door);
     },
   );
+  const client = useQueryClient();
+  const remove = useSend(
+    () => api.remove(key),
+    () => void client.invalidateQueries({ queryKey: doorKey }),
+  );
+  const problem = set.problem?.on('passphrase') ? undefined : (set.problem ?? remove.problem);
   return (
     <form
       noValidate
-      className="flex flex-wrap items-end gap-2"
+      className="border-b border-line pb-3"
       onSubmit={(event) => {
         event.preventDefault();
         if (!set.isPending) set.mutate(undefined);
       }}
     >
-      <div className="w-[320px] max-w-full">
-        <TextField
-          label={hasOne ? 'Another passphrase; everybody signs in again' : 'Set a passphrase first'}
-          type="password"
-          autoComplete="new-password"
-          value={passphrase}
-          error={set.problem?.on('passphrase')}
-          hint={set.isSuccess && passphrase === '' ? 'It is set.' : undefined}
-          onChange={(event) => setPassphrase(event.target.value)}
-        />
+      <h3 className="font-semibold">
+        {name} <Tag look={hasOne ? 'ok' : 'plain'}>{hasOne ? 'has a passphrase' : 'can’t come in'}</Tag>
+      </h3>
+      <p className="text-[13.5px] text-soft">{may}</p>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <div className="w-[320px] max-w-full">
+          <TextField
+            label={hasOne ? `${name}: another passphrase; everybody signs in again` : `${name}: a passphrase`}
+            type="password"
+            autoComplete="new-password"
+            value={passphrase}
+            error={set.problem?.on('passphrase')}
+            hint={set.isSuccess && passphrase === '' && hasOne ? 'It is set.' : undefined}
+            onChange={(event) => setPassphrase(event.target.value)}
+          />
+        </div>
+        <Button type="submit" look="quiet" disabled={passphrase === '' || set.isPending}>
+          Set it
+        </Button>
+        {hasOne && (
+          <Button look="quiet" disabled={remove.isPending} onClick={() => remove.mutate(undefined)}>
+            Take it away
+          </Button>
+        )}
       </div>
-      <Button type="submit" look="quiet" disabled={passphrase === '' || set.isPending}>
-        Set it
-      </Button>
-      {set.problem && !set.problem.on('passphrase') && <ProblemNotice problem={set.problem} />}
+      {problem && <ProblemNotice problem={problem} />}
     </form>
   );
 }

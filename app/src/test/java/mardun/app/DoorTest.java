@@ -43,18 +43,23 @@ class DoorTest {
 
         HttpResponse<String> enter(String passphrase) throws IOException, InterruptedException {
             get("/api/door");
+            return send("POST", "/api/door/enter", Map.of("passphrase", passphrase));
+        }
+
+        HttpResponse<String> send(String method, String path, Object body) throws IOException, InterruptedException {
             String token = cookies.getCookieStore().getCookies().stream()
                     .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                     .map(cookie -> cookie.getValue())
                     .findFirst()
                     .orElse("");
             return client.send(
-                    HttpRequest.newBuilder(uri("/api/door/enter"))
+                    HttpRequest.newBuilder(uri(path))
                             .timeout(PATIENCE)
                             .header("Content-Type", "application/json")
                             .header("X-XSRF-TOKEN", token)
-                            .POST(HttpRequest.BodyPublishers.ofString(
-                                    RunningApp.JSON.writeValueAsString(Map.of("passphrase", passphrase))))
+                            .method(
+                                    method,
+                                    HttpRequest.BodyPublishers.ofString(RunningApp.JSON.writeValueAsString(body)))
                             .build(),
                     HttpResponse.BodyHandlers.ofString());
         }
@@ -78,21 +83,21 @@ class DoorTest {
         JsonNode door = APP.get("/api/door").body();
         assertThat(door.get("here").asBoolean()).isTrue();
         assertThat(door.get("open").asBoolean()).isFalse();
-        if (!door.get("hasPassphrase").asBoolean()) {
+        if (door.get("keys").isEmpty()) {
             assertThat(open(true).get("detail").asString()).contains("Set a passphrase first");
         }
         assertThatThrownBy(() -> new Tablet().get("/")).isInstanceOf(IOException.class);
-        assertThat(APP.put("/api/door/passphrase", Map.of("passphrase", "short"))
+        assertThat(APP.put("/api/door/keys/MAKER", Map.of("passphrase", "short"))
                         .on("passphrase"))
                 .contains("at least 10");
-        assertThat(APP.put("/api/door/passphrase", Map.of("passphrase", "x".repeat(80)))
+        assertThat(APP.put("/api/door/keys/MAKER", Map.of("passphrase", "x".repeat(80)))
                         .on("passphrase"))
                 .contains("at most 72");
     }
 
     @Test
     void whoSaysThePassphraseIsIn() throws Exception {
-        assertThat(APP.put("/api/door/passphrase", Map.of("passphrase", PASSPHRASE))
+        assertThat(APP.put("/api/door/keys/MAKER", Map.of("passphrase", PASSPHRASE))
                         .status())
                 .isEqualTo(200);
         assertThat(open(true).get("addresses").get(0).asString()).isEqualTo("http://" + HOUSE + ":" + APP.port() + "/");
@@ -115,7 +120,7 @@ class DoorTest {
                 .as("another device")
                 .isEqualTo(401);
         assertThat(APP.get("/api/door").body().get("devices")).hasSize(1);
-        assertThat(APP.put("/api/door/passphrase", Map.of("passphrase", PASSPHRASE + "!"))
+        assertThat(APP.put("/api/door/keys/MAKER", Map.of("passphrase", PASSPHRASE + "!"))
                         .status())
                 .isEqualTo(200);
         assertThat(tablet.get("/api/settings").statusCode())
@@ -125,9 +130,113 @@ class DoorTest {
         assertThatThrownBy(() -> new Tablet().get("/")).isInstanceOf(IOException.class);
     }
 
+    private static Tablet guest(String role, String passphrase) throws Exception {
+        assertThat(APP.put("/api/door/keys/" + role, Map.of("passphrase", passphrase))
+                        .status())
+                .isEqualTo(200);
+        open(true);
+        Tablet tablet = new Tablet();
+        assertThat(tablet.enter(passphrase).statusCode()).isEqualTo(204);
+        assertThat(RunningApp.JSON
+                        .readTree(tablet.get("/api/door").body())
+                        .get("role")
+                        .asString())
+                .isEqualTo(role);
+        return tablet;
+    }
+
+    private static void isNotAmongWhatItMayDo(HttpResponse<String> answer, String as) {
+        assertThat(answer.statusCode()).as(answer.uri().toString()).isEqualTo(403);
+        assertThat(answer.body()).contains("This device came in as " + as);
+    }
+
+    @Test
+    void aHelperWorksAtTheBenchAndSeesNothingOfSalesAndSettings() throws Exception {
+        long pouch = APP.pouch("A helper's pouch");
+        Tablet helper = guest("HELPER", "the red bobbin helps");
+        for (String path : new String[] {
+            "/api/bench", "/api/batches", "/api/designs/" + pouch, "/api/materials", "/api/settings", "/api/days"
+        }) {
+            assertThat(helper.get(path).statusCode()).as(path).isEqualTo(200);
+        }
+        for (String path : new String[] {
+            "/api/year?year=2026",
+            "/api/quotes",
+            "/api/orders",
+            "/api/backups",
+            "/api/backups/archive.zip",
+            "/api/prices/book",
+            "/api/fairs",
+            "/api/log.txt",
+            "/api/design-book.json",
+            "/v3/api-docs",
+            "/api/bench/../year",
+            "/api/bench/%2e%2e/backups",
+            "/api/designs/" + pouch + ";a=/../../year"
+        }) {
+            HttpResponse<String> answer = helper.get(path);
+            assertThat(answer.statusCode()).as(path).isIn(400, 403);
+        }
+        isNotAmongWhatItMayDo(helper.get("/api/year?year=2026"), "a helper");
+        long version = APP.get("/api/designs/" + pouch).body().get("version").asLong();
+        isNotAmongWhatItMayDo(
+                helper.send(
+                        "PUT",
+                        "/api/designs/" + pouch,
+                        Map.of(
+                                "version",
+                                version,
+                                "document",
+                                APP.get("/api/designs/" + pouch).body().get("document"))),
+                "a helper");
+        assertThat(APP.get("/api/designs/" + pouch).body().get("version").asLong())
+                .isEqualTo(version);
+        isNotAmongWhatItMayDo(
+                helper.send("PUT", "/api/settings", APP.get("/api/settings").body()), "a helper");
+        assertThat(helper.send("PUT", "/api/door", Map.of("open", false)).body())
+                .contains("opened, closed and locked at the machine itself");
+        assertThat(APP.get("/api/door").body().get("open").asBoolean()).isTrue();
+        isNotAmongWhatItMayDo(
+                helper.send("PUT", "/api/door/keys/MAKER", Map.of("passphrase", "I am the maker now")), "a helper");
+    }
+
+    @Test
+    void theStallSellsAndNothingElse() throws Exception {
+        Tablet stall = guest("STALL", "umbrella and small change");
+        assertThat(stall.get("/api/fairs").statusCode()).isEqualTo(200);
+        isNotAmongWhatItMayDo(stall.get("/api/fairs/1/settlement"), "the stall");
+        isNotAmongWhatItMayDo(stall.get("/api/designs"), "the stall");
+        isNotAmongWhatItMayDo(stall.get("/api/bench"), "the stall");
+        isNotAmongWhatItMayDo(stall.send("POST", "/api/fairs", Map.of("name", "Mine")), "the stall");
+        // What is let through is looked at as always.
+        assertThat(stall.get("/api/fairs/999999/stall").statusCode()).isEqualTo(404);
+        assertThat(stall.send("POST", "/api/fairs/999999/stall", Map.of()).statusCode())
+                .isIn(404, 422);
+    }
+
+    @Test
+    void eachRoleHasAPassphraseOfItsOwnWhichIsTakenAwayByItself() throws Exception {
+        Tablet helper = guest("HELPER", "the red bobbin helps");
+        Tablet stall = guest("STALL", "umbrella and small change");
+        assertThat(APP.put("/api/door/keys/STALL", Map.of("passphrase", "the red bobbin helps"))
+                        .on("passphrase"))
+                .isEqualTo("This one lets devices in as a helper already. Take another.");
+        assertThat(APP.get("/api/door").body().get("devices")).hasSizeGreaterThanOrEqualTo(2);
+        assertThat(APP.delete("/api/door/keys/HELPER").status()).isEqualTo(200);
+        assertThat(helper.get("/api/bench").statusCode()).isEqualTo(401);
+        assertThat(helper.enter("the red bobbin helps").statusCode()).isEqualTo(422);
+        assertThat(stall.get("/api/fairs").statusCode()).isEqualTo(200);
+        APP.delete("/api/door/keys/MAKER");
+        JsonNode last = APP.delete("/api/door/keys/STALL").body();
+        assertThat(last.get("open").asBoolean())
+                .as("nobody could come in any more")
+                .isFalse();
+        assertThat(open(true).get("detail").asString()).contains("Set a passphrase first");
+    }
+
     @Test
     void guessingTakesLongerEachTime() throws Exception {
-        APP.put("/api/door/passphrase", Map.of("passphrase", PASSPHRASE));
+        APP.put("/api/door/keys/MAKER", Map.of("passphrase", PASSPHRASE));
         open(true);
         Tablet tablet = new Tablet();
         int refused = 0;

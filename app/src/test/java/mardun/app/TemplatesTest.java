@@ -30,10 +30,6 @@ class TemplatesTest {
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
 
-    private static final int DPI = 300;
-    private static final double MM_PER_PIXEL = 25.4 / DPI;
-    private static final double MARGIN = 9;
-    private static final int DARK = 140;
     private static long pouch;
 
     @BeforeAll
@@ -59,7 +55,7 @@ class TemplatesTest {
             PDFRenderer renderer = new PDFRenderer(document);
             List<BufferedImage> pages = new ArrayList<>();
             for (int i = 0; i < document.getNumberOfPages(); i++) {
-                pages.add(renderer.renderImageWithDPI(i, DPI));
+                pages.add(renderer.renderImageWithDPI(i, PrintedPage.DPI));
             }
             return pages;
         }
@@ -73,21 +69,8 @@ class TemplatesTest {
                 .orElseThrow(() -> new AssertionError("no template " + name + " in " + view));
     }
 
-    /** The middles of the lines that a row of a page crosses between two places, in millimetres from the page's left edge. */
     private static List<Double> across(BufferedImage page, double y, double from, double to) {
-        List<Double> lines = new ArrayList<>();
-        int row = (int) Math.round(y / MM_PER_PIXEL);
-        int begin = -1;
-        for (int x = (int) (from / MM_PER_PIXEL); x <= to / MM_PER_PIXEL && x < page.getWidth(); x++) {
-            boolean isDark = (page.getRGB(x, row) & 0xff) < DARK;
-            if (isDark && begin < 0) {
-                begin = x;
-            } else if (!isDark && begin >= 0) {
-                lines.add((begin + x) / 2.0 * MM_PER_PIXEL);
-                begin = -1;
-            }
-        }
-        return lines;
+        return new PrintedPage(page).across(y, from, to).lines();
     }
 
     @Test
@@ -97,18 +80,18 @@ class TemplatesTest {
         List<BufferedImage> pages = pages(query);
         assertThat(pages).hasSize(1);
         BufferedImage page = pages.get(0);
-        assertThat(page.getWidth() * MM_PER_PIXEL).isCloseTo(609.6, within(0.2));
+        assertThat(page.getWidth() * PrintedPage.MM_PER_PIXEL).isCloseTo(609.6, within(0.2));
         JsonNode square = template(view, "Test square");
-        double left = MARGIN + square.get("left").asDouble();
-        double top = MARGIN + square.get("top").asDouble();
+        double left = PrintedPage.MARGIN + square.get("left").asDouble();
+        double top = PrintedPage.MARGIN + square.get("top").asDouble();
         List<Double> sides = across(page, top + 4, left - 2, left + 52);
         assertThat(sides.get(sides.size() - 1) - sides.get(0)).isCloseTo(50, within(0.3));
 
         JsonNode piece = template(view, "A ");
-        double pieceLeft = MARGIN + piece.get("left").asDouble();
+        double pieceLeft = PrintedPage.MARGIN + piece.get("left").asDouble();
         double wide = piece.get("width").asDouble();
-        List<Double> edges =
-                across(page, MARGIN + piece.get("top").asDouble() + 15, pieceLeft - 2, pieceLeft + wide + 2);
+        List<Double> edges = across(
+                page, PrintedPage.MARGIN + piece.get("top").asDouble() + 15, pieceLeft - 2, pieceLeft + wide + 2);
         assertThat(edges.get(edges.size() - 1) - edges.get(0)).isCloseTo(wide, within(0.3));
         JsonNode sheet = APP.get("/api/designs/" + pouch)
                 .body()
@@ -138,8 +121,8 @@ class TemplatesTest {
             double tileTop = tiles.get(i).get("top").asDouble();
             double tileBottom = tiles.get(i).get("bottom").asDouble();
             if (y > tileTop + 1 && y < tileBottom - 1) {
-                across(pages.get(i + 1), MARGIN + y - tileTop, MARGIN, 210 - MARGIN)
-                        .forEach(x -> edges.add(x - MARGIN + tileLeft));
+                across(pages.get(i + 1), PrintedPage.MARGIN + y - tileTop, PrintedPage.MARGIN, 210 - PrintedPage.MARGIN)
+                        .forEach(x -> edges.add(x - PrintedPage.MARGIN + tileLeft));
             }
         }
         assertThat(edges).anySatisfy(x -> assertThat(x).isCloseTo(left, within(0.3)));

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -175,6 +176,65 @@ class PaperPatternTest {
                 .isVisible();
         page.getByLabel("Find a design").fill("zeppelin");
         assertThat(page.getByText("No design has “zeppelin” in it.")).isVisible();
+        assertThat(CHROMIUM.complaints()).isEmpty();
+    }
+
+    @Test
+    @Order(6)
+    void aFlapIsDrawnByHandItsPointsPulledTypedAndLetIn() {
+        page.getByLabel("Find a design").fill("");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bottle bag"))
+                .click();
+        tab("Pieces");
+        press("Add a piece");
+        Locator panel = page.getByRole(AriaRole.DIALOG);
+        panel.getByLabel("Name").fill("Flap");
+        field("Width, across the cloth").fill("20 cm");
+        field("Height, along the cloth").fill("18 cm");
+        press("Cut something away");
+        field("Shape").selectOption("DRAWN");
+        Locator second = panel.getByLabel("Point 2: pull it, or move it with the arrow keys");
+        second.scrollIntoViewIfNeeded();
+        Locator board = panel.getByLabel("The outline with its points");
+        assertThat(board.locator("circle").first()).isVisible();
+        var from = second.locator("circle").nth(1).boundingBox();
+        page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);
+        page.mouse().down();
+        page.mouse().move(from.x + from.width / 2, from.y - 120);
+        page.mouse().up();
+        // Pulled straight up, it stays at the edge; where it was let go is a whole number of millimetres.
+        assertThat(field("From the middle, point 2")).hasValue("100 mm");
+        assertThat(field("Down, point 2")).hasValue(Pattern.compile("\\d+ mm"));
+        press("Add a point after 2");
+        field("Down, point 2").press("Control+a");
+        field("Down, point 2").pressSequentially("8,o0");
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("Backspace");
+        page.keyboard().press("End");
+        field("Down, point 2").pressSequentially(" cm");
+        field("From the middle, point 3").fill("0 cm");
+        field("Down, point 3").fill("drawn_height");
+        field("Reached along, point 3").selectOption("curve");
+        assertThat(panel.getByText("Cut by its template; it takes 88 % of its rectangle."))
+                .isVisible();
+        field("Let in across, so far below the top").fill("5 cm");
+        field("Taller there by").fill("3 cm");
+        field("Height, along the cloth").fill("21 cm");
+        assertThat(panel.getByText("Cut by its template, 3 cm let in across; it takes 90 % of its rectangle."))
+                .isVisible();
+        field("Height, along the cloth").fill("15 cm");
+        field("Down, point 3").fill("17 cm");
+        assertThat(panel.getByText("its rectangle 20 cm × 15 cm.")).isVisible();
+        field("Down, point 3").fill("drawn_height");
+        field("Height, along the cloth").fill("21 cm");
+        assertThat(panel.getByText("Cut by its template, 3 cm let in across; it takes 90 % of its rectangle."))
+                .isVisible();
+        page.keyboard().press("Escape");
+        press("Save");
+        page.reload();
+        tab("Pieces");
+        page.getByRole(AriaRole.BUTTON, exactly("B · Flap")).first().click();
+        assertThat(field("Down, point 2")).hasValue("8 cm");
         assertThat(CHROMIUM.complaints()).isEmpty();
     }
 

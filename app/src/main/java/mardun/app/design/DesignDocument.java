@@ -21,6 +21,7 @@ import mardun.core.construction.BoxingSchool;
 import mardun.core.construction.SideEdge;
 import mardun.core.design.Casing;
 import mardun.core.design.ClothFold;
+import mardun.core.design.DrawnOutline;
 import mardun.core.design.Edges;
 import mardun.core.design.FillingNeed;
 import mardun.core.design.Gather;
@@ -239,7 +240,7 @@ public record DesignDocument(
             String height,
 
             @JsonAlias("shape") @JsonFormat(with = JsonFormat.Feature.ACCEPT_SINGLE_VALUE_AS_ARRAY)
-            List<Shape> shapes,
+            List<ShapeRow> shapes,
 
             Edges edges,
             boolean directional,
@@ -260,6 +261,27 @@ public record DesignDocument(
                             .toList();
         }
     }
+
+    /**
+     * What is cut away from a piece's rectangle.
+     *
+     * @param drawn of an outline that is drawn by hand; absent of every other
+     */
+    public record ShapeRow(
+            Shape.Kind kind,
+            Shape.Place place,
+            String across,
+            String along,
+            @Nullable DrawnRow drawn) {}
+
+    /** An outline drawn by hand. */
+    public record DrawnRow(
+            List<DrawnOutline.DrawnPoint> points,
+            boolean mirrored,
+            DrawnOutline.Line line,
+            DrawnOutline.Tips tips,
+            String tallerAt,
+            String tallerBy) {}
 
     /**
      * Something marked on a piece or a panel.

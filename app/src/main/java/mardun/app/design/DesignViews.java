@@ -307,6 +307,7 @@ public final class DesignViews {
      * @param corners where corners are marked that are boxed later, as an SVG path; empty where there are none
      * @param seams where its stated seams run, as an SVG path; empty where none is stated
      * @param trimmed what it is trimmed to, in its middle, as an SVG path; empty where it isn't
+     * @param handles the points of an outline that is drawn by hand
      */
     public record DrawingView(
             double width,
@@ -315,7 +316,16 @@ public final class DesignViews {
             String corners,
             String seams,
             String trimmed,
-            List<MarkView> marks) {}
+            List<MarkView> marks,
+            List<HandleView> handles) {}
+
+    /**
+     * A point of an outline that is drawn by hand, in millimetres.
+     *
+     * @param fromX where the distances of the point are measured from
+     * @param fromY likewise
+     */
+    public record HandleView(double x, double y, double fromX, double fromY) {}
 
     /** A mark to scale, in millimetres from the top left raw corner; absent where it goes all the way. */
     public record MarkView(

@@ -17,12 +17,14 @@ import mardun.app.design.DesignDocument.MarkRow;
 import mardun.app.design.DesignDocument.PanelRow;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignDocument.PromptRow;
+import mardun.app.design.DesignDocument.ShapeRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.problem.FieldReader;
 import mardun.core.construction.SideEdge;
 import mardun.core.design.BagForm;
 import mardun.core.design.BoxedBag;
 import mardun.core.design.Design;
+import mardun.core.design.DrawnOutline;
 import mardun.core.design.FoldedSideBag;
 import mardun.core.design.FormMeasure;
 import mardun.core.design.FreeForm;
@@ -33,6 +35,7 @@ import mardun.core.design.Measurement;
 import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
+import mardun.core.design.Shape;
 import mardun.core.design.Wished;
 import mardun.core.making.Prompt;
 import mardun.core.making.Step;
@@ -52,7 +55,7 @@ final class DocumentReader {
     private static final Pattern AN_HOUR =
             Pattern.compile("(.+?)\\s*(?:/\\s*h|an hour|per hour)", Pattern.CASE_INSENSITIVE);
     private static final Pattern SYMBOL = Pattern.compile("[\\p{L}][\\p{L}\\p{M}\\p{N}_]*");
-    private static final Set<String> TAKEN_SYMBOLS = Set.of("pi", "piece_width", "piece_height");
+    private static final Set<String> TAKEN_SYMBOLS = Set.of("pi", "piece_width", "piece_height", "drawn_height");
 
     private DocumentReader() {}
 
@@ -91,6 +94,7 @@ final class DocumentReader {
         sizes(document, fields);
         measurements(document, fields);
         letters(document, fields);
+        outlines(document, fields);
         List<Step> steps = new ArrayList<>();
         Set<String> letters = Renaming.letters(document);
         Set<String> keys = new HashSet<>();
@@ -276,7 +280,7 @@ final class DocumentReader {
                 row.layers(),
                 row.width(),
                 row.height(),
-                row.shapes(),
+                row.shapes().stream().map(DocumentReader::shape).toList(),
                 row.edges(),
                 row.directional(),
                 Boolean.TRUE.equals(row.meetsPrint()),
@@ -286,6 +290,37 @@ final class DocumentReader {
                 Optional.ofNullable(row.backs()),
                 Optional.ofNullable(row.trimTo()),
                 row.marks().stream().map(DocumentReader::mark).toList());
+    }
+
+    private static void outlines(DesignDocument document, FieldReader fields) {
+        for (int i = 0; i < document.pieces().size(); i++) {
+            List<ShapeRow> shapes = document.pieces().get(i).shapes();
+            for (int j = 0; j < shapes.size(); j++) {
+                if (shapes.get(j).kind() == Shape.Kind.DRAWN && shapes.get(j).drawn() == null) {
+                    fields.refuse(
+                            "pieces." + i + ".shapes." + j + ".drawn",
+                            "",
+                            "An outline drawn by hand is missing its points.");
+                }
+            }
+        }
+    }
+
+    private static Shape shape(ShapeRow row) {
+        return new Shape(
+                row.kind(),
+                row.place(),
+                row.across(),
+                row.along(),
+                Optional.ofNullable(row.drawn())
+                        .filter(drawn -> row.kind() == Shape.Kind.DRAWN)
+                        .map(drawn -> new DrawnOutline(
+                                drawn.points(),
+                                drawn.mirrored(),
+                                drawn.line(),
+                                drawn.tips(),
+                                drawn.tallerAt(),
+                                drawn.tallerBy())));
     }
 
     private static Panel panel(PanelRow row) {

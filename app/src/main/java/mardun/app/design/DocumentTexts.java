@@ -49,7 +49,9 @@ final class DocumentTexts {
     static {
         all(Kind.LENGTH, "FormRow", "measures");
         all(Kind.LENGTH, "PieceRow", "width", "height");
-        all(Kind.LENGTH, "Shape", "across", "along");
+        all(Kind.LENGTH, "ShapeRow", "across", "along");
+        all(Kind.LENGTH, "DrawnRow", "tallerAt", "tallerBy");
+        all(Kind.LENGTH, "DrawnPoint", "across", "down");
         all(Kind.LENGTH, "Edges", "top", "right", "bottom", "left");
         all(Kind.LENGTH, "TrimTo", "width", "height");
         all(Kind.LENGTH, "MarkRow", "across", "down", "width", "height");

@@ -10,12 +10,14 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import mardun.app.design.DesignDocument.Begun;
+import mardun.app.design.DesignDocument.DrawnRow;
 import mardun.app.design.DesignDocument.FormRow;
 import mardun.app.design.DesignDocument.MarkRow;
 import mardun.app.design.DesignDocument.PanelRow;
 import mardun.app.design.DesignDocument.PieceRow;
 import mardun.app.design.DesignDocument.PromptRow;
 import mardun.app.design.DesignDocument.SetUpDetails;
+import mardun.app.design.DesignDocument.ShapeRow;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignDocument.StepRow;
 import mardun.app.id.MaterialId;
@@ -31,6 +33,7 @@ import mardun.core.design.Mark;
 import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.RoundBag;
+import mardun.core.design.Shape;
 import mardun.core.making.Prompt;
 import mardun.core.making.SetUp;
 import mardun.core.making.Step;
@@ -141,7 +144,7 @@ public final class DocumentWriter {
                 piece.layers(),
                 piece.width(),
                 piece.height(),
-                piece.shapes(),
+                piece.shapes().stream().map(DocumentWriter::shape).toList(),
                 piece.edges(),
                 piece.directional(),
                 piece.meetsPrint(),
@@ -151,6 +154,23 @@ public final class DocumentWriter {
                 piece.backs().orElse(null),
                 piece.trimTo().orElse(null),
                 marks(piece.marks()));
+    }
+
+    private static ShapeRow shape(Shape shape) {
+        return new ShapeRow(
+                shape.kind(),
+                shape.place(),
+                shape.across(),
+                shape.along(),
+                shape.drawn()
+                        .map(drawn -> new DrawnRow(
+                                drawn.points(),
+                                drawn.mirrored(),
+                                drawn.line(),
+                                drawn.tips(),
+                                drawn.tallerAt(),
+                                drawn.tallerBy()))
+                        .orElse(null));
     }
 
     private static PanelRow panel(Panel panel) {

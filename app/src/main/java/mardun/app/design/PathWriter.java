@@ -17,12 +17,13 @@ final class PathWriter {
 
     static String path(Outline outline) {
         StringBuilder path = new StringBuilder();
-        for (Outline.Corner corner : outline.corners()) {
-            if (path.isEmpty()) {
-                point(path.append('M'), corner.x(), corner.y());
-            } else if (corner.isArc()) {
-                point(path.append('A'), corner.radiusAcross(), corner.radiusAlong());
-                point(path.append(" 0 0 1 "), corner.x(), corner.y());
+        List<Outline.Corner> corners = outline.corners();
+        Outline.Corner last = corners.get(corners.size() - 1);
+        point(path.append('M'), last.x(), last.y());
+        for (Outline.Corner corner : corners) {
+            if (corner.isArc()) {
+                point(path.append('A'), Math.abs(corner.radiusAcross()), Math.abs(corner.radiusAlong()));
+                point(path.append(corner.bulgesInwards() ? " 0 0 0 " : " 0 0 1 "), corner.x(), corner.y());
             } else {
                 point(path.append('L'), corner.x(), corner.y());
             }

@@ -13,6 +13,7 @@ import mardun.app.design.DesignViews.ExtentView;
 import mardun.app.design.DesignViews.FillingView;
 import mardun.app.design.DesignViews.FinishedMeasure;
 import mardun.app.design.DesignViews.FinishedView;
+import mardun.app.design.DesignViews.HandleView;
 import mardun.app.design.DesignViews.MarkView;
 import mardun.app.design.DesignViews.MeasuredView;
 import mardun.app.design.DesignViews.NotionView;
@@ -37,6 +38,7 @@ import mardun.core.design.Finished;
 import mardun.core.design.Panel;
 import mardun.core.design.PieceNotes;
 import mardun.core.design.SizedDesign;
+import mardun.core.design.SizedDrawing;
 import mardun.core.design.SizedMark;
 import mardun.core.design.SizedPanel;
 import mardun.core.design.SizedPiece;
@@ -192,13 +194,26 @@ public final class SheetWriter {
                         sized.trimTo()
                                 .map(trimmed -> PathWriter.inTheMiddle(trimmed, width, height))
                                 .orElse(""),
-                        sized.marks().stream().map(this::mark).toList()));
+                        sized.marks().stream().map(this::mark).toList(),
+                        sized.shapes().stream()
+                                .flatMap(shape -> shape.drawn().stream())
+                                .flatMap(drawn -> drawn.handles().stream())
+                                .map(SheetWriter::handle)
+                                .toList()));
     }
 
     private ExtentView extent(Extent extent) {
         return new ExtentView(
                 writer.length(extent.width(), ShownRounding.NEAREST),
                 writer.length(extent.height(), ShownRounding.NEAREST));
+    }
+
+    private static HandleView handle(SizedDrawing.Handle handle) {
+        return new HandleView(
+                handle.at().x(),
+                handle.at().y(),
+                handle.from().x(),
+                handle.from().y());
     }
 
     private MarkView mark(SizedMark mark) {
@@ -239,7 +254,8 @@ public final class SheetWriter {
                         panel.trimTo()
                                 .map(trimmed -> PathWriter.inTheMiddle(trimmed, width, height))
                                 .orElse(""),
-                        panel.marks().stream().map(this::mark).toList()),
+                        panel.marks().stream().map(this::mark).toList(),
+                        List.of()),
                 zips);
     }
 

@@ -2,8 +2,6 @@ package mardun.app.door;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
 /** Whether the workroom's other devices may come in; there is one row. */
 @Entity
@@ -14,18 +12,9 @@ class Door {
     @Id
     private int id;
 
-    private @Nullable String passphraseHash;
     private boolean open;
 
     protected Door() {}
-
-    Optional<String> passphraseHash() {
-        return Optional.ofNullable(passphraseHash);
-    }
-
-    void lockWith(String hash) {
-        passphraseHash = hash;
-    }
 
     boolean isOpen() {
         return open;

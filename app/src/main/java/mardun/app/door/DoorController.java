@@ -14,7 +14,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -41,15 +43,28 @@ class DoorController {
     @GetMapping
     DoorView readDoor(HttpServletRequest request) {
         boolean here = DoorFilter.isHere(request);
-        return door.view(here, here || filter.isInside(request));
+        return door.view(here, here ? Optional.of(DoorRole.MAKER) : filter.role(request));
     }
 
-    /** Sets another passphrase, at the machine itself. */
-    @PutMapping("/passphrase")
-    DoorView changePassphrase(HttpServletRequest request, @RequestBody @Valid PassphraseForm form) {
+    /** Sets another passphrase for those who come in as something, at the machine itself. */
+    @PutMapping("/keys/{role}")
+    DoorView changePassphrase(
+            HttpServletRequest request, @PathVariable DoorRole role, @RequestBody @Valid PassphraseForm form) {
         refuseElsewhere(request);
-        door.lockWith(form.passphrase());
-        return door.view(true, true);
+        door.lockWith(role, form.passphrase());
+        return asHere();
+    }
+
+    /** Takes the passphrase of a role away, at the machine itself. */
+    @DeleteMapping("/keys/{role}")
+    DoorView removePassphrase(HttpServletRequest request, @PathVariable DoorRole role) {
+        refuseElsewhere(request);
+        door.takeKeyAway(role);
+        return asHere();
+    }
+
+    private DoorView asHere() {
+        return door.view(true, Optional.of(DoorRole.MAKER));
     }
 
     /** Opens the door or closes it, at the machine itself. */
@@ -57,7 +72,7 @@ class DoorController {
     DoorView changeDoor(HttpServletRequest request, @RequestBody @Valid OpenForm form) {
         refuseElsewhere(request);
         door.open(form.open());
-        return door.view(true, true);
+        return asHere();
     }
 
     private static void refuseElsewhere(HttpServletRequest request) {
@@ -90,7 +105,7 @@ class DoorController {
     /** The first address as a code that a device reads. */
     @GetMapping(path = "/code.svg", produces = "image/svg+xml")
     String drawCode() {
-        return door.view(true, true).addresses().stream()
+        return asHere().addresses().stream()
                 .findFirst()
                 .map(address -> Paper.qr(address, CODE))
                 .orElseThrow(() -> RefusedException.missing("The door is closed."));

@@ -69,12 +69,29 @@ class DoorFilter extends OncePerRequestFilter {
                     HttpServletResponse.SC_FORBIDDEN,
                     "other-page",
                     "Another page sent this. Only Mardun's own pages may.");
-        } else if (!here && isGuarded(request) && !isInside(request)) {
+        } else if (here || !isGuarded(request)) {
+            chain.doFilter(request, response);
+        } else {
+            asGuest(request, response, chain);
+        }
+    }
+
+    private void asGuest(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        Optional<DoorRole> role = role(request);
+        if (role.isEmpty()) {
             RefusalWriter.write(
                     response,
                     HttpServletResponse.SC_UNAUTHORIZED,
                     "at-the-door",
                     "This device hasn't said the passphrase yet, or was sent out since.");
+        } else if (!role.get().may(request.getMethod(), plainPath(request))) {
+            RefusalWriter.write(
+                    response,
+                    HttpServletResponse.SC_FORBIDDEN,
+                    "not-as-this-guest",
+                    "This device came in as " + role.get().words()
+                            + ", and this isn't among what that may do. With the maker's passphrase it may.");
         } else {
             chain.doFilter(request, response);
         }
@@ -106,8 +123,15 @@ class DoorFilter extends OncePerRequestFilter {
         return !isOfTheInterface && !AT_THE_DOOR.contains(path);
     }
 
-    boolean isInside(HttpServletRequest request) {
-        return token(request).filter(door.getObject()::isInside).isPresent();
+    /** The path, if it is written plainly: one with dots, semicolons or codes in it could mean another than it seems, and is none. */
+    private static String plainPath(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        return path.equals(request.getServletPath()) ? path : "";
+    }
+
+    /** As what a device of the workroom's network came in. */
+    Optional<DoorRole> role(HttpServletRequest request) {
+        return token(request).flatMap(door.getObject()::role);
     }
 
     private static Optional<String> token(HttpServletRequest request) {

@@ -1,6 +1,8 @@
 package mardun.app.door;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import org.springframework.data.domain.Persistable;
@@ -13,13 +15,18 @@ class DoorPass implements Persistable<String> {
     private String tokenHash;
 
     private String device;
+
+    @Enumerated(EnumType.STRING)
+    private DoorRole role;
+
     private Instant cameAt;
     private Instant seenAt;
 
     protected DoorPass() {}
 
-    DoorPass(String tokenHash, String device, Instant now) {
+    DoorPass(String tokenHash, DoorRole role, String device, Instant now) {
         this.tokenHash = tokenHash;
+        this.role = role;
         this.device = device;
         this.cameAt = now;
         this.seenAt = now;
@@ -33,6 +40,10 @@ class DoorPass implements Persistable<String> {
     @Override
     public boolean isNew() {
         return cameAt.equals(seenAt);
+    }
+
+    DoorRole role() {
+        return role;
     }
 
     String device() {

@@ -6,4 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface DoorPassRepository extends JpaRepository<DoorPass, String> {
 
     void deleteBySeenAtLessThan(Instant before);
+
+    void deleteByRole(DoorRole role);
 }

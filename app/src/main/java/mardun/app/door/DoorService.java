@@ -37,14 +37,21 @@ class DoorService {
     private static final int LONGEST_NAME = 200;
 
     private final DoorRepository doors;
+    private final DoorKeyRepository keys;
     private final DoorPassRepository passes;
     private final OpenAddresses addresses;
     private final Attempts attempts;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    DoorService(DoorRepository doors, DoorPassRepository passes, OpenAddresses addresses, Clock clock) {
+    DoorService(
+            DoorRepository doors,
+            DoorKeyRepository keys,
+            DoorPassRepository passes,
+            OpenAddresses addresses,
+            Clock clock) {
         this.doors = doors;
+        this.keys = keys;
         this.passes = passes;
         this.addresses = addresses;
         this.attempts = new Attempts(clock);
@@ -64,19 +71,26 @@ class DoorService {
         return doors.findById(Door.ONLY).orElseThrow();
     }
 
+    /**
+     * The door as a device sees it.
+     *
+     * @param role as what it came in; empty while it is outside
+     */
     @Transactional(readOnly = true)
-    public DoorView view(boolean here, boolean inside) {
+    public DoorView view(boolean here, Optional<DoorRole> role) {
         Door door = door();
         return new DoorView(
                 here,
-                inside,
+                role.isPresent(),
+                role.orElse(null),
                 door.isOpen(),
-                door.passphraseHash().isPresent(),
+                here ? keys.findAll().stream().map(DoorKey::role).sorted().toList() : List.of(),
                 here ? addresses.urls() : List.of(),
                 here
                         ? passes.findAll().stream()
                                 .sorted(Comparator.comparing(DoorPass::seenAt).reversed())
-                                .map(pass -> new DeviceView(pass.device(), day(pass.cameAt()), day(pass.seenAt())))
+                                .map(pass -> new DeviceView(
+                                        pass.device(), pass.role(), day(pass.cameAt()), day(pass.seenAt())))
                                 .toList()
                         : List.of());
     }
@@ -85,20 +99,39 @@ class DoorService {
         return at.atZone(ZoneId.systemDefault()).toLocalDate();
     }
 
-    /** Sets another passphrase; whoever came in with the one before is out. */
+    /** Sets another passphrase for a role; whoever came in with the one before is out. */
     @Transactional
-    public void lockWith(String typed) {
+    public void lockWith(DoorRole role, String typed) {
         FieldReader fields = new FieldReader();
         String hash = Passphrase.hash(typed, fields);
-        door().lockWith(hash);
-        passes.deleteAllInBatch();
+        keys.findAll().stream()
+                .filter(key -> key.role() != role && key.opensTo(typed))
+                .findFirst()
+                .ifPresent(key -> fields.refuse(
+                        "passphrase",
+                        "",
+                        "This one lets devices in as " + key.role().words() + " already. Take another."));
+        fields.check();
+        keys.save(new DoorKey(role, hash));
+        passes.deleteByRole(role);
+    }
+
+    /** Takes a role's passphrase away: nobody comes in as that any more. With the last one the door is closed. */
+    @Transactional
+    public void takeKeyAway(DoorRole role) {
+        keys.deleteById(role);
+        passes.deleteByRole(role);
+        keys.flush();
+        if (keys.count() == 0) {
+            open(false);
+        }
     }
 
     /** Opens the door to the workroom's network, or closes it; whoever came in before it was closed is out. */
     @Transactional
     public void open(boolean open) {
         Door door = door();
-        if (open && door.passphraseHash().isEmpty()) {
+        if (open && keys.count() == 0) {
             throw RefusedException.conflict("Set a passphrase first: without one anybody in the house could come in.");
         }
         door.open(open);
@@ -123,8 +156,11 @@ class DoorService {
         if (!wait.isZero()) {
             throw new TooManyAttemptsException(wait);
         }
-        Optional<String> hash = door().passphraseHash();
-        if (hash.isEmpty() || !Passphrase.matches(typed, hash.get())) {
+        Optional<DoorRole> role = keys.findAll().stream()
+                .filter(key -> key.opensTo(typed))
+                .map(DoorKey::role)
+                .findFirst();
+        if (role.isEmpty()) {
             attempts.failed(from);
             FieldReader fields = new FieldReader();
             fields.refuse("passphrase", "", "This isn't the passphrase. It stands with whoever opened the door.");
@@ -136,18 +172,19 @@ class DoorService {
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
         Instant now = clock.instant();
         passes.deleteBySeenAtLessThan(now.minus(LASTS));
-        passes.save(new DoorPass(hash(token), device.substring(0, Math.min(LONGEST_NAME, device.length())), now));
+        passes.save(new DoorPass(
+                hash(token), role.orElseThrow(), device.substring(0, Math.min(LONGEST_NAME, device.length())), now));
         return token;
     }
 
-    /** Whether somebody with this may be inside. */
+    /** As what somebody with this is inside; empty if nobody with it may be. */
     @Transactional
-    public boolean isInside(String token) {
+    public Optional<DoorRole> role(String token) {
         Instant now = clock.instant();
         Optional<DoorPass> pass =
                 passes.findById(hash(token)).filter(one -> one.seenAt().isAfter(now.minus(LASTS)));
         pass.filter(one -> one.seenAt().isBefore(now.minus(SEEN))).ifPresent(one -> one.seen(now));
-        return pass.isPresent();
+        return pass.map(DoorPass::role);
     }
 
     private static String hash(String token) {

@@ -166,7 +166,7 @@ class DemoDesignsTest {
                 .containsExactlyInAnyOrder(StrapSchool.values());
         assertThat(all(d -> d.document().pieces().stream()
                         .flatMap(p -> p.shapes().stream())
-                        .map(Shape::kind)))
+                        .map(shape -> shape.kind())))
                 .contains(
                         Shape.Kind.CORNERS_CUT,
                         Shape.Kind.NOTCHED,

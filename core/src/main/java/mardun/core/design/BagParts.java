@@ -184,11 +184,19 @@ public final class BagParts {
     }
 
     private static Stream<String> texts(Piece piece) {
-        Stream<String> shapes = piece.shapes().stream().flatMap(shape -> Stream.of(shape.across(), shape.along()));
+        Stream<String> shapes = piece.shapes().stream().flatMap(BagParts::texts);
         Stream<String> trimmed = piece.trimTo().stream().flatMap(trimTo -> Stream.of(trimTo.width(), trimTo.height()));
         Stream<String> own = Stream.of(piece.quantity(), piece.width(), piece.height());
         return Stream.of(own, shapes, trimmed, piece.edges().bySide().values().stream())
                 .flatMap(texts -> texts);
+    }
+
+    private static Stream<String> texts(Shape shape) {
+        Stream<String> drawn = shape.drawn().stream()
+                .flatMap(outline -> Stream.concat(
+                        Stream.of(outline.tallerAt(), outline.tallerBy()),
+                        outline.points().stream().flatMap(point -> Stream.of(point.across(), point.down()))));
+        return Stream.concat(Stream.of(shape.across(), shape.along()), drawn);
     }
 
     private static Stream<String> texts(Mark mark) {

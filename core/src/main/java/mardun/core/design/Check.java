@@ -7,6 +7,7 @@ public enum Check {
     OPENING("Opening for a hand"),
     INTERFACING_SIZE("Interfacing and its piece"),
     WISHED("What is wished and what comes out"),
+    DRAWN_OUTLINE("Outline and its rectangle"),
     PANELS_MATCH("Lining and outer"),
     FACES_MATCH("Front and back"),
     TURNING_GAP("Turning gap"),

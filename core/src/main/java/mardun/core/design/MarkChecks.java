@@ -1,6 +1,7 @@
 package mardun.core.design;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import mardun.core.construction.BaseEdge;
 import mardun.core.construction.SideEdge;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
 import mardun.core.measure.Quantity;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Sentence;
@@ -16,6 +18,9 @@ import mardun.core.working.Value;
 
 /** Whether pockets stay clear of corners and zips, and whether the halves of fasteners face each other. */
 final class MarkChecks {
+
+    /** How far a curve may lie from its outline when a pocket is looked at, in millimetres. */
+    private static final double FLAT = 0.1;
 
     private final Design design;
     private final SizedDesign sized;
@@ -125,8 +130,11 @@ final class MarkChecks {
                             place + ".marks." + mark.mark().label(),
                             Sentence.of(
                                     "“{0}” on {1} lies where "
-                                            + (shape.kind() == Shape.Kind.NOTCHED ? "the V is" : "a corner is")
-                                            + " cut out.",
+                                            + (switch (shape.kind()) {
+                                                case NOTCHED -> "the V is cut out.";
+                                                case DRAWN -> "its outline leaves no cloth.";
+                                                default -> "a corner is cut out.";
+                                            }),
                                     Value.of(mark.mark().label()),
                                     Value.of(piece.piece().name())),
                             Sentence.of("Move it clear of what is cut away, or make it smaller.")));
@@ -140,6 +148,9 @@ final class MarkChecks {
     }
 
     private static boolean takesFrom(Area pocket, SizedShape shape, Extent extent) {
+        if (shape.outline().isPresent()) {
+            return !liesOn(pocket, new Polygon(shape.outline().get().points(FLAT)));
+        }
         boolean atTop = shape.isAt(true) && takesFromTop(pocket, shape, extent);
         return atTop
                 || (shape.isAt(false)
@@ -151,6 +162,19 @@ final class MarkChecks {
                                         extent.height().minus(pocket.top())),
                                 shape,
                                 extent));
+    }
+
+    /** Whether the corners of a pocket and the middles of its sides lie on the cloth. */
+    private static boolean liesOn(Area pocket, Polygon outline) {
+        double[] across = {millimetres(pocket.left()), 0, millimetres(pocket.right())};
+        double[] down = {millimetres(pocket.top()), 0, millimetres(pocket.bottom())};
+        across[1] = (across[0] + across[2]) / 2;
+        down[1] = (down[0] + down[2]) / 2;
+        return Arrays.stream(across).allMatch(x -> Arrays.stream(down).allMatch(y -> outline.holds(new Point(x, y))));
+    }
+
+    private static double millimetres(Length length) {
+        return length.nanometres() / (double) LengthUnit.MILLIMETRE.nanometres();
     }
 
     private static boolean takesFromTop(Area pocket, SizedShape shape, Extent extent) {

@@ -70,6 +70,31 @@ final class Measures {
         return all;
     }
 
+    /** The names that a formula on a piece may use besides the measurements. */
+    static Map<String, Quantity> ofThePiece(Extent extent) {
+        return Map.of(
+                "piece_width", Quantity.of(extent.width()),
+                "piece_height", Quantity.of(extent.height()));
+    }
+
+    /** A place on a piece; empty where none is typed, or where it isn't a length, which is told. */
+    Optional<Length> position(String place, String formula, Map<String, Quantity> own) {
+        if (formula.isBlank()) {
+            return Optional.empty();
+        }
+        return evaluate(place, formula, own).flatMap(figure -> {
+            boolean isLength = figure.value().dimension() == Dimension.LENGTH;
+            if (!isLength) {
+                findings.refuse(
+                        place,
+                        Sentence.of("“" + formula + "” is "
+                                + figure.value().dimension().words() + ", and a place on a piece is a length."),
+                        Sentence.of("Type a length, or a formula that gives one."));
+            }
+            return isLength ? Optional.of(figure.value().toLength(ShownRounding.NEAREST)) : Optional.empty();
+        });
+    }
+
     /** What every formula came to so far that is more than a single length or number. */
     Map<SizedDesign.FormulaAt, Quantity> workedOut() {
         return Map.copyOf(workedOut);

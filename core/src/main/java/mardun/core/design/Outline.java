@@ -30,14 +30,18 @@ public record Outline(List<Corner> corners) {
     /**
      * The next point of the line.
      *
-     * @param radiusAcross of the arc that leads there, bulging outwards; 0 for a straight line
+     * @param radiusAcross of the arc that leads there, less than nothing if it bulges inwards; 0 for a straight line
      * @param radiusAlong of the same arc
      * @param side which edge the line that leads there belongs to
      */
     public record Corner(double x, double y, double radiusAcross, double radiusAlong, Side side) {
 
         public boolean isArc() {
-            return radiusAcross > 0 && radiusAlong > 0;
+            return radiusAcross != 0 && radiusAlong != 0;
+        }
+
+        public boolean bulgesInwards() {
+            return radiusAcross < 0;
         }
 
         /**
@@ -45,7 +49,7 @@ public record Outline(List<Corner> corners) {
          *
          * @param flat how far a straight part may lie from the arc that it stands for, in millimetres
          */
-        List<Point> from(Corner before, double flat) {
+        public List<Point> from(Corner before, double flat) {
             Point begin = new Point(before.x, before.y);
             Point end = new Point(x, y);
             return isArc() ? arc(begin, end, flat) : List.of(begin, end);
@@ -53,29 +57,42 @@ public record Outline(List<Corner> corners) {
 
         private List<Point> arc(Point begin, Point end, double flat) {
             // In a space where the arc is part of a circle of radius 1; an arc is never more than half a round.
-            double ux = (end.x() - begin.x()) / radiusAcross;
-            double uy = (end.y() - begin.y()) / radiusAlong;
+            double wide = Math.abs(radiusAcross);
+            double high = Math.abs(radiusAlong);
+            double turn = Math.signum(radiusAcross);
+            double ux = (end.x() - begin.x()) / wide;
+            double uy = (end.y() - begin.y()) / high;
             double length = Math.hypot(ux, uy);
             if (length == 0) {
                 return List.of(begin, end);
             }
             double half = Math.min(1, length / 2);
             double away = Math.sqrt(Math.max(0, 1 - half * half));
-            double cx = begin.x() / radiusAcross + ux / 2 - uy / length * away;
-            double cy = begin.y() / radiusAlong + uy / 2 + ux / length * away;
-            double from = Math.atan2(begin.y() / radiusAlong - cy, begin.x() / radiusAcross - cx);
-            double sweep = 2 * Math.asin(half);
-            double radius = Math.max(radiusAcross, radiusAlong);
+            double cx = begin.x() / wide + ux / 2 - turn * uy / length * away;
+            double cy = begin.y() / high + uy / 2 + turn * ux / length * away;
+            double from = Math.atan2(begin.y() / high - cy, begin.x() / wide - cx);
+            double sweep = turn * 2 * Math.asin(half);
+            double radius = Math.max(wide, high);
             double step = 2 * Math.acos(Math.max(0, 1 - flat / radius));
-            int parts = Math.max(FEWEST, (int) Math.ceil(sweep / step));
+            int parts = Math.max(FEWEST, (int) Math.ceil(Math.abs(sweep) / step));
             List<Point> points = new ArrayList<>();
             points.add(begin);
             for (int i = 1; i < parts; i++) {
                 double angle = from + sweep * i / parts;
-                points.add(new Point((cx + Math.cos(angle)) * radiusAcross, (cy + Math.sin(angle)) * radiusAlong));
+                points.add(new Point((cx + Math.cos(angle)) * wide, (cy + Math.sin(angle)) * high));
             }
             points.add(end);
             return points;
+        }
+
+        /** What the arc that leads here bulges out beyond the straight line, in square millimetres; less than nothing inwards. */
+        private double bulge(Corner before) {
+            if (!isArc()) {
+                return 0;
+            }
+            double chord = Math.hypot((x - before.x) / radiusAcross, (y - before.y) / radiusAlong);
+            double angle = 2 * Math.asin(Math.min(1, chord / 2));
+            return Math.signum(radiusAcross) * radiusAcross * radiusAlong / 2 * (angle - Math.sin(angle));
         }
     }
 
@@ -95,6 +112,19 @@ public record Outline(List<Corner> corners) {
             points.addAll(line.subList(1, line.size()));
         }
         return points;
+    }
+
+    /** What it encloses, in square millimetres: exact, arcs too. */
+    public double area() {
+        double twice = 0;
+        double bulges = 0;
+        for (int i = 0; i < corners.size(); i++) {
+            Corner before = corners.get((i + corners.size() - 1) % corners.size());
+            Corner corner = corners.get(i);
+            twice += before.x() * corner.y() - corner.x() * before.y();
+            bulges += corner.bulge(before);
+        }
+        return twice / 2 + bulges;
     }
 
     /** The line in a text, to a thousandth of a millimetre: two pieces with the same are cut alike. */

@@ -40,7 +40,7 @@ final class Outlining {
                 case CORNERS_CUT, SLANTED, ROUNDED -> new End(kind, a, b, notch, depth, in);
                 case NOTCHED -> new End(corners, across, along, a, b, in);
                 case TAPERED -> new End(corners, across, along, notch, depth, a);
-                case RECTANGLE, CIRCLE, OVAL, CIRCLE_WITH_FLAT -> this;
+                case RECTANGLE, CIRCLE, OVAL, CIRCLE_WITH_FLAT, DRAWN -> this;
             };
         }
     }

@@ -1,11 +1,15 @@
 package mardun.core.design;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
+import mardun.core.measure.LengthUnit;
+import mardun.core.measure.Quantity;
 import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 
@@ -65,6 +69,7 @@ public final class PieceNotes {
                 Sentence.of(
                         "A circle {0} across.",
                         Value.of(extent.width().compareTo(extent.height()) < 0 ? extent.width() : extent.height()));
+            case DRAWN -> drawn(shape);
             case OVAL -> Sentence.of("An oval in the rectangle.");
             case CIRCLE_WITH_FLAT ->
                 Sentence.of(
@@ -73,6 +78,21 @@ public final class PieceNotes {
                                 + ".",
                         Value.of(extent.width()));
         };
+    }
+
+    private Sentence drawn(SizedShape shape) {
+        double rectangle = Quantity.of(extent.width())
+                .times(Quantity.of(extent.height()))
+                .value()
+                .doubleValue();
+        double squareMillimetre = Math.pow(LengthUnit.MILLIMETRE.nanometres(), 2);
+        Value taken = new Value.Share(BigDecimal.valueOf(piece.outline().area() * squareMillimetre / rectangle)
+                .setScale(2, RoundingMode.HALF_EVEN));
+        return shape.along().isPositive()
+                ? Sentence.of(
+                        "Cut by its template, {0} let in across; it takes {1} of its rectangle.",
+                        Value.of(shape.along()), taken)
+                : Sentence.of("Cut by its template; it takes {0} of its rectangle.", taken);
     }
 
     private Sentence boxed(SizedPiece.BoxedCorner corner) {

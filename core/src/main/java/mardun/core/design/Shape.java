@@ -1,5 +1,7 @@
 package mardun.core.design;
 
+import java.util.Optional;
+
 /**
  * What is cut away from a piece's rectangle; several may be combined, as long as each is about another part of it. The rectangle
  * is what the cloth must hold.
@@ -8,8 +10,19 @@ package mardun.core.design;
  *     in; empty where the kind asks for nothing
  * @param along formula: height of a cut-out or a slant, depth of a notch; of rounded corners the height of the curve, empty
  *     where it is as high as it is wide
+ * @param drawn of an outline that is drawn by hand
  */
-public record Shape(Kind kind, Place place, String across, String along) {
+public record Shape(Kind kind, Place place, String across, String along, Optional<DrawnOutline> drawn) {
+
+    /** A shape that is told by its measures. */
+    public Shape(Kind kind, Place place, String across, String along) {
+        this(kind, place, across, along, Optional.empty());
+    }
+
+    /** An outline that is drawn by hand. */
+    public static Shape drawn(DrawnOutline outline) {
+        return new Shape(Kind.DRAWN, Place.BOTH, "", "", Optional.of(outline));
+    }
 
     public static final Shape CIRCLE = new Shape(Kind.CIRCLE, Place.BOTH, "", "");
 
@@ -45,7 +58,9 @@ public record Shape(Kind kind, Place place, String across, String along) {
         CIRCLE(Part.WHOLE, false, false),
         OVAL(Part.WHOLE, false, false),
         /** A circle as wide as the piece, cut straight at one end. */
-        CIRCLE_WITH_FLAT(Part.WHOLE, false, false);
+        CIRCLE_WITH_FLAT(Part.WHOLE, false, false),
+        /** An outline drawn by hand. */
+        DRAWN(Part.WHOLE, false, false);
 
         private final Part part;
         private final boolean asksAcross;

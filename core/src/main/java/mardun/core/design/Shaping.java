@@ -2,6 +2,7 @@ package mardun.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mardun.core.construction.BaseEdge;
@@ -38,6 +39,9 @@ record Shaping(BagForm form, Optional<Boxing.Corner> corner, Measures measures, 
                 }
                 case CIRCLE_WITH_FLAT -> {
                     return Outline.circleWithFlat(w, h, shape.place() == Shape.Place.TOP);
+                }
+                case DRAWN -> {
+                    return shape.outline().orElseGet(() -> Outline.rectangle(w, h));
                 }
                 default -> {}
             }
@@ -87,11 +91,17 @@ record Shaping(BagForm form, Optional<Boxing.Corner> corner, Measures measures, 
     }
 
     /** The shapes of a piece that can be cut together; one that can't is told and left out. */
-    List<SizedShape> shapes(Piece piece, Extent extent, String place) {
+    List<SizedShape> shapes(Piece piece, Extent extent, Map<String, Length> allowances, String place) {
         List<SizedShape> sized = new ArrayList<>();
         for (int i = 0; i < piece.shapes().size(); i++) {
             Shape shape = piece.shapes().get(i);
             String at = place + ".shapes." + i;
+            if (shape.kind() == Shape.Kind.DRAWN) {
+                if (isAlone(piece, i, at)) {
+                    sized.add(new DrawnShaping(piece, extent, allowances, measures, findings, at).sized(shape));
+                }
+                continue;
+            }
             Optional<Length> across = shape.kind().asksAcross()
                     ? measures.stated(at + ".across", shape.across())
                     : Optional.of(Length.ZERO);
@@ -101,7 +111,7 @@ record Shaping(BagForm form, Optional<Boxing.Corner> corner, Measures measures, 
             if (across.isEmpty() || along.isEmpty()) {
                 continue;
             }
-            SizedShape one = new SizedShape(shape.kind(), shape.place(), across.get(), along.get());
+            SizedShape one = new SizedShape(shape.kind(), shape.place(), across.get(), along.get(), Optional.empty());
             if (isAlone(piece, i, at) && fits(piece, extent, sized, one, at)) {
                 sized.add(one);
             }
@@ -112,6 +122,7 @@ record Shaping(BagForm form, Optional<Boxing.Corner> corner, Measures measures, 
     private boolean isAlone(Piece piece, int index, String at) {
         Shape shape = piece.shapes().get(index);
         boolean clashes = piece.shapes().subList(0, index).stream().anyMatch(shape::clashesWith)
+                || (piece.boxed() && shape.kind() == Shape.Kind.DRAWN)
                 || (piece.boxed()
                         && shape.kind().part() == Shape.Part.CORNERS
                         && shape.place().isAtBottom()

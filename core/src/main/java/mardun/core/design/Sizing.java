@@ -15,7 +15,6 @@ import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.making.Step;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.BulkReader;
-import mardun.core.measure.Dimension;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -168,7 +167,7 @@ public final class Sizing {
                 measures.stated(place + ".edges." + side, formula).ifPresent(a -> allowances.put(side, a));
             }
         });
-        List<SizedShape> shapes = shaping.shapes(piece, extent, place);
+        List<SizedShape> shapes = shaping.shapes(piece, extent, allowances, place);
         return Optional.of(new SizedPiece(
                 piece,
                 quantity.getAsLong() * piece.layers(),
@@ -184,19 +183,18 @@ public final class Sizing {
     }
 
     private List<SizedMark> marks(String place, List<Mark> marks, Extent extent, Map<String, Length> allowances) {
-        Map<String, Quantity> own = Map.of(
-                "piece_width", Quantity.of(extent.width()),
-                "piece_height", Quantity.of(extent.height()));
+        Map<String, Quantity> own = Measures.ofThePiece(extent);
         List<SizedMark> sized = new ArrayList<>();
         for (int i = 0; i < marks.size(); i++) {
             Mark mark = marks.get(i);
             String at = place + ".marks." + i;
             boolean finished = mark.from() == Mark.From.FINISHED;
-            Length width = position(at + ".width", mark.width(), own).orElse(Length.ZERO);
-            Length height = position(at + ".height", mark.height(), own).orElse(Length.ZERO);
+            Length width = measures.position(at + ".width", mark.width(), own).orElse(Length.ZERO);
+            Length height =
+                    measures.position(at + ".height", mark.height(), own).orElse(Length.ZERO);
             sized.add(new SizedMark(
                     mark,
-                    position(at + ".across", mark.across(), own).map(far -> switch (mark.acrossFrom()) {
+                    measures.position(at + ".across", mark.across(), own).map(far -> switch (mark.acrossFrom()) {
                         case LEFT -> inside(allowances, "left", finished).plus(far);
                         case CENTRE -> half(extent.width().minus(width)).plus(far);
                         case RIGHT ->
@@ -205,7 +203,7 @@ public final class Sizing {
                                     .minus(far)
                                     .minus(width);
                     }),
-                    position(at + ".down", mark.down(), own).map(far -> switch (mark.downFrom()) {
+                    measures.position(at + ".down", mark.down(), own).map(far -> switch (mark.downFrom()) {
                         case TOP -> inside(allowances, "top", finished).plus(far);
                         case CENTRE -> half(extent.height().minus(height)).plus(far);
                         case BOTTOM ->
@@ -226,23 +224,6 @@ public final class Sizing {
 
     private static Length half(Length length) {
         return new Length(length.nanometres() / 2);
-    }
-
-    private Optional<Length> position(String place, String formula, Map<String, Quantity> own) {
-        if (formula.isBlank()) {
-            return Optional.empty();
-        }
-        return measures.evaluate(place, formula, own).flatMap(figure -> {
-            boolean isLength = figure.value().dimension() == Dimension.LENGTH;
-            if (!isLength) {
-                findings.refuse(
-                        place,
-                        Sentence.of("“" + formula + "” is "
-                                + figure.value().dimension().words() + ", and a mark's place is a length."),
-                        Sentence.of("Type a length, or a formula that gives one."));
-            }
-            return isLength ? Optional.of(figure.value().toLength(ShownRounding.NEAREST)) : Optional.empty();
-        });
     }
 
     private Optional<SizedTrim> trim(TrimNeed trim) {

@@ -1,6 +1,7 @@
 package mardun.core.picture;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import mardun.core.design.BagPart;
 import mardun.core.design.BoxedBag;
@@ -30,6 +31,9 @@ public final class BagPainter {
     private static final double SIDE_SHADE = 0.16;
     private static final double INSIDE_SHADE = 0.28;
     private static final double STITCH_IN = 3;
+
+    /** How far an outline drawn by hand may be drawn from where it is, in millimetres. */
+    private static final double OUTLINE_FLAT = 0.3;
 
     /** What a flat bag still is thick. */
     private static final double FLAT = 10;
@@ -416,10 +420,18 @@ public final class BagPainter {
         double along = h / Bag.millimetres(piece.height().value());
         double beforeX = 0;
         double beforeY = 0;
+        List<Outline.Corner> corners = piece.outline().corners();
+        Outline.Corner before = corners.get(corners.size() - 1);
+        boolean isDrawn =
+                piece.shapes().stream().anyMatch(shape -> shape.drawn().isPresent());
         for (Outline.Corner corner : piece.outline().corners()) {
             double x = corner.x() * across;
             double y = corner.y() * along;
-            if (corner.isArc()) {
+            if (isDrawn) {
+                corner.from(before, OUTLINE_FLAT).stream()
+                        .skip(1)
+                        .forEach(point -> path.to(point.x() * across, point.y() * along));
+            } else if (corner.isArc()) {
                 double k = Canvas.ROUND;
                 // Round with the clock, an arc that goes right and down or left and up begins level.
                 if ((x - beforeX) * (y - beforeY) > 0) {
@@ -432,6 +444,7 @@ public final class BagPainter {
             }
             beforeX = x;
             beforeY = y;
+            before = corner;
         }
         return path.close();
     }

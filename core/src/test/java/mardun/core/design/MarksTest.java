@@ -52,7 +52,7 @@ class MarksTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-                    3         | is a number, and a mark's place is a length
+                    3         | is a number, and a place on a piece is a length
                     nowhere   | there is no such measurement
                     1 in +    | ends where a measurement or a number is wanted
                     """)
