@@ -72,7 +72,11 @@ function Shell() {
 /** Where one begins: the maker and a helper at the bench, the stall's phone at the stalls. */
 function Home() {
   const { data: door, isPending } = useDoor();
-  return isPending ? null : <Navigate to={homeOf(door?.role)} replace />;
+  const isOutside = door?.inside === false;
+  useEffect(() => {
+    if (isOutside) window.dispatchEvent(new Event(AT_THE_DOOR));
+  }, [isOutside]);
+  return isPending || isOutside ? null : <Navigate to={homeOf(door?.role)} replace />;
 }
 
 const router = createBrowserRouter([

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { Button } from '../ui/Button';
@@ -5,15 +6,19 @@ import { TextField } from '../ui/Field';
 import { ProblemNotice } from '../ui/Notice';
 import { useSend } from '../ui/useSend';
 import { useTitle } from '../ui/useTitle';
+import { doorKey } from './useRole';
 
 /** What another device of the workroom sees until somebody has said the passphrase. */
 export function EnterPage({ onInside }: { onInside: () => void }) {
   useTitle('Sign in');
   const [passphrase, setPassphrase] = useState('');
+  const client = useQueryClient();
   const enter = useSend(async () => {
     // Asked for first, so that the browser has what it has to send along.
     await api.get('/api/door');
     await api.post<void>('/api/door/enter', { passphrase });
+    // What was known of the door was known outside.
+    client.removeQueries({ queryKey: doorKey });
   }, onInside);
   const wrong = enter.problem?.on('passphrase');
   return (

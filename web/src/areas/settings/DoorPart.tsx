@@ -136,16 +136,18 @@ function PassphraseForm({
       <h3 className="font-semibold">
         {name} <Tag look={hasOne ? 'ok' : 'plain'}>{hasOne ? 'has a passphrase' : 'can’t come in'}</Tag>
       </h3>
-      <p className="text-[13.5px] text-soft">{may}</p>
+      <p className="text-[13.5px] text-soft">
+        {may}
+        {hasOne && '; with another passphrase its devices sign in again'}
+      </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <div className="w-[320px] max-w-full">
           <TextField
-            label={hasOne ? `${name}: another passphrase; everybody signs in again` : `${name}: a passphrase`}
+            label={hasOne ? `${name}: another passphrase` : `${name}: a passphrase`}
             type="password"
             autoComplete="new-password"
             value={passphrase}
             error={set.problem?.on('passphrase')}
-            hint={set.isSuccess && passphrase === '' && hasOne ? 'It is set.' : undefined}
             onChange={(event) => setPassphrase(event.target.value)}
           />
         </div>

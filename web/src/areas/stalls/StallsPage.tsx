@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type Schemas } from '../../api/client';
+import { useRole } from '../../app/useRole';
 import { useFairs, usePastFairs } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
@@ -19,6 +20,7 @@ type Row = Schemas['FairRow'];
 /** The fairs that come and those that were, with what each left. */
 export default function StallsPage() {
   useTitle('Stalls');
+  const role = useRole();
   const [find, setFind] = useState('');
   const coming = useFairs();
   const past = usePastFairs(useSettled(find, 150));
@@ -28,21 +30,23 @@ export default function StallsPage() {
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1>Stalls</h1>
-        <div className="flex gap-2">
-          <ButtonLink look="quiet" to="/batches/what-to-make">
-            What to make
-          </ButtonLink>
-          <ButtonLink look="quiet" to="/stalls/orders">
-            Private orders
-          </ButtonLink>
-          <ButtonLink look="quiet" to="/stalls/resellers">
-            Resellers
-          </ButtonLink>
-          <ButtonLink look="quiet" to="/stalls/online">
-            Online shop
-          </ButtonLink>
-          <Button onClick={() => setAdding(true)}>New fair</Button>
-        </div>
+        {role !== 'STALL' && (
+          <div className="flex flex-wrap gap-2">
+            <ButtonLink look="quiet" to="/batches/what-to-make">
+              What to make
+            </ButtonLink>
+            <ButtonLink look="quiet" to="/stalls/orders">
+              Private orders
+            </ButtonLink>
+            <ButtonLink look="quiet" to="/stalls/resellers">
+              Resellers
+            </ButtonLink>
+            <ButtonLink look="quiet" to="/stalls/online">
+              Online shop
+            </ButtonLink>
+            <Button onClick={() => setAdding(true)}>New fair</Button>
+          </div>
+        )}
       </header>
       {coming.data?.length === 0 && (
         <section className="sheet mb-4 max-w-[640px] p-5">
@@ -124,13 +128,13 @@ const turn = ({ turn: number }: Row) => (number < 1 ? '' : `${TURNS[number - 1] 
 /** A fair that comes: its day, how it stands and what is to be done for it. */
 function Ahead({ fair }: { fair: Row }) {
   return (
-    <article className="sheet flex gap-4 p-4">
-      <div className="w-[74px] shrink-0 rounded border border-tape-edge bg-tape text-center">
+    <article className="sheet flex flex-wrap gap-4 p-4 sm:flex-nowrap">
+      <div className="w-[74px] shrink-0 self-start rounded border border-tape-edge bg-tape text-center">
         <div className="text-[13px] text-soft">{day(fair.heldOn).split(' ')[0]}</div>
         <div className="text-[28px] leading-8 font-bold">{Number(fair.heldOn.slice(8))}</div>
         <div className="text-[13px]">{day(fair.heldOn).split(' ')[2]}</div>
       </div>
-      <div className="min-w-0 flex-1">
+      <div className="min-w-[130px] flex-1">
         <h2 className="text-[18px]">
           <Link className="hover:underline" to={`/stalls/${fair.id}`}>
             {fair.name}
@@ -153,7 +157,7 @@ function Ahead({ fair }: { fair: Row }) {
         </p>
       </div>
       <Link
-        className="inline-flex min-h-11 items-center self-center rounded border border-line-strong px-3 font-semibold text-woad hover:bg-woad-tint"
+        className="inline-flex min-h-11 grow items-center justify-center self-center rounded sm:grow-0 border border-line-strong px-3 font-semibold text-woad hover:bg-woad-tint"
         to={`/stalls/${fair.id}/day`}
         aria-label={`To the stall at ${fair.name}`}
       >
