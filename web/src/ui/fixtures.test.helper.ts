@@ -80,7 +80,7 @@ export const design = (more: Partial<Schemas['DesignDocument']> = {}): Schemas['
   casings: [],
   steps: [],
   slots: [],
-  source: { licence: 'OWN', designer: '', most: 0, credit: '' },
+  source: { licence: 'OWN', designer: '', most: 0, credit: '', conditions: [] },
   forChildren: false,
   setAside: [],
   ...more,

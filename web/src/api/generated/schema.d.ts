@@ -1412,6 +1412,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/designs/{id}/licence': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readLicence'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/designs/{id}/pattern-sheet.pdf': {
     parameters: {
       query?: never;
@@ -6127,6 +6143,15 @@ export interface components {
       measures: components['schemas']['MeasureOffer'][];
       steps: components['schemas']['StepOffer'][];
     };
+    LicenceView: {
+      byYear: boolean;
+      /** Format: int64 */
+      made: number;
+      /** Format: int32 */
+      most: number;
+      /** Format: int64 */
+      sold: number;
+    };
     LimitForm: {
       /** @enum {string} */
       kind: 'NEEDLE' | 'OIL' | 'BLADE';
@@ -6362,6 +6387,7 @@ export interface components {
       advice: 'LEAVE' | 'BRING' | 'TAKE_BACK';
       /** Format: int32 */
       advised: number;
+      barred: boolean;
       /** Format: int32 */
       home: number;
       kind: string;
@@ -8877,6 +8903,7 @@ export interface components {
       sort: string;
     };
     Source: {
+      conditions: ('NO_RESELLERS' | 'ONLY_FINISHED')[];
       credit: string;
       designer: string;
       /** @enum {string} */
@@ -12489,6 +12516,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignFile'];
+        };
+      };
+    };
+  };
+  readLicence: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LicenceView'];
         };
       };
     };

@@ -1,11 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Schemas } from '../../api/client';
+import { useParams } from 'react-router';
+import { api, type Schemas } from '../../api/client';
 import { SelectField, TextField } from '../../ui/Field';
 import { freeKey, replaced, useEditing, without } from './editing';
 import { Choice, PartHeading, RowButton, SlotMaterial, Tick } from './fields';
-import { ASKED, CLOTHS, LICENCES, NOTIONS } from './words';
+import { ASKED, CLOTHS, CONDITIONS, LICENCES, NOTIONS } from './words';
 
 type Slot = Schemas['SlotRow'];
+type Condition = Schemas['Source']['conditions'][number];
 
 /** What it is, whose it is, and what it is usually made of. */
 export function AboutTab() {
@@ -58,9 +61,26 @@ export function AboutTab() {
               value={source.credit}
               onChange={(event) => setSource({ credit: event.target.value })}
             />
+            <div>
+              {(Object.keys(CONDITIONS) as Condition[]).map((condition) => (
+                <Tick
+                  key={condition}
+                  label={CONDITIONS[condition]}
+                  checked={source.conditions.includes(condition)}
+                  onTick={(holds) =>
+                    setSource({
+                      conditions: (Object.keys(CONDITIONS) as Condition[]).filter((one) =>
+                        one === condition ? holds : source.conditions.includes(one),
+                      ),
+                    })
+                  }
+                />
+              ))}
+            </div>
           </>
         )}
       </div>
+      {source.licence !== 'OWN' && <Counted />}
       <Tick
         label="It is meant for children"
         checked={document.forChildren}
@@ -68,6 +88,29 @@ export function AboutTab() {
       />
       <Slots />
     </>
+  );
+}
+
+/** What counts against the licence by now. */
+function Counted() {
+  const { id } = useParams();
+  const { data } = useQuery({
+    queryKey: ['designs', Number(id), 'licence'],
+    queryFn: () => api.get<Schemas['LicenceView']>(`/api/designs/${id}/licence`),
+    enabled: id !== undefined,
+  });
+  if (!data) return null;
+  return (
+    <p className="text-soft" aria-label="Counted against the licence">
+      {data.byYear ? 'This year ' : 'So far '}
+      <b>{data.made}</b> made or planned and <b>{data.sold}</b> sold
+      {data.most > 0 && (
+        <>
+          , of <b>{data.most}</b> that the licence allows
+        </>
+      )}
+      .
+    </p>
   );
 }
 

@@ -146,6 +146,11 @@ export const LICENCES: Record<Schemas['Source']['licence'], string> = {
   NOT_FOR_SALE: 'somebody’s pattern, not for sale',
 };
 
+export const CONDITIONS: Record<Schemas['Source']['conditions'][number], string> = {
+  NO_RESELLERS: 'Others mayn’t sell the bags',
+  ONLY_FINISHED: 'Only finished bags may be sold, no kits',
+};
+
 type Ware = NonNullable<Schemas['SlotRow']['ware']>;
 
 /** What a notion can be. */

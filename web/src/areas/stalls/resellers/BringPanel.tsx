@@ -61,6 +61,7 @@ export function BringPanel({
                     {there(bag)} {back ? 'there' : 'at home'}
                     {!back && bag.there > 0 && `, ${bag.there} there`}
                   </span>
+                  {!back && bag.barred && <span className="block text-[13px] text-madder">{bag.reason}</span>}
                 </span>
                 <TextField
                   label={`How many of ${bag.words}`}

@@ -17,6 +17,7 @@ const bag = (kind: string, words: string, more: Partial<Schemas['LyingThere']>):
   advice: 'LEAVE',
   advised: 0,
   reason: 'As many as go there.',
+  barred: false,
   ...more,
 });
 

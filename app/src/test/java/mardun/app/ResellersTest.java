@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Resellers: bags go there and come back, what is sold there is settled to the cent, and no place goes below none. */
 class ResellersTest {
@@ -75,6 +76,58 @@ class ResellersTest {
 
     private static Map<String, Object> sold(JsonNode bag, String units, String price) {
         return Map.of("kind", bag.get("kind").asString(), "units", units, "price", price);
+    }
+
+    /** The design as somebody else's pattern whose licence has conditions, and allows so many a year. */
+    private static void lend(long design, int most, String... conditions) {
+        JsonNode there = APP.get("/api/designs/" + design).body();
+        ObjectNode document = (ObjectNode) there.get("document").deepCopy();
+        ObjectNode source = document.putObject("source");
+        source.put("licence", "SO_MANY_A_YEAR")
+                .put("designer", "Pat Tern {ç}")
+                .put("most", most)
+                .put("credit", "");
+        List.of(conditions).forEach(source.putArray("conditions")::add);
+        Answer saved = APP.put(
+                "/api/designs/" + design, Map.of("version", there.get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+    }
+
+    @Test
+    void bagsOfALentPatternAreTakenBackWhereItsLicenceLetsNobodyElseSellThem() throws InterruptedException {
+        long design = APP.pouch("Lent pouch");
+        JsonNode planned = APP.post("/api/batches", RunningApp.batch(design, "9", APP.pouchShelf("90 yd"), List.of()))
+                .body();
+        String batch = "/api/batches/" + planned.get("id");
+        JsonNode cut = APP.post(
+                        batch + "/cut", Map.of("version", planned.get("version").asLong(), "reason", ""))
+                .body();
+        assertThat(APP.post(batch + "/finish", RunningApp.finish(cut, "9")).status())
+                .isEqualTo(200);
+        JsonNode shop = add("Shop for lent bags");
+        JsonNode there = post(
+                        shop, "moves", Map.of("back", false, "lines", List.of(some(bag(shop, "Lent pouch"), "5"))))
+                .body();
+        assertThat(bag(there, "Lent pouch").get("barred").asBoolean()).isFalse();
+        post(there, "settlements", Map.of("lines", List.of(sold(bag(there, "Lent pouch"), "2", "12.50"))));
+        lend(design, 50, "NO_RESELLERS");
+        JsonNode barred =
+                bag(APP.get("/api/resellers/" + shop.get("id").asLong()).body(), "Lent pouch");
+        assertThat(barred.get("barred").asBoolean()).isTrue();
+        assertThat(barred.get("advice").asString()).isEqualTo("TAKE_BACK");
+        assertThat(barred.get("advised").asInt()).isEqualTo(3);
+        assertThat(barred.get("reason").asString())
+                .isEqualTo("The licence for this pattern by Pat Tern {ç} doesn't let others sell the bags.");
+        JsonNode counted = APP.get("/api/designs/" + design + "/licence").body();
+        assertThat(counted.get("byYear").asBoolean()).isTrue();
+        assertThat(counted.get("most").asInt()).isEqualTo(50);
+        assertThat(counted.get("made").asInt()).isEqualTo(9);
+        assertThat(counted.get("sold").asInt()).isEqualTo(2);
+        lend(design, 50);
+        assertThat(bag(APP.get("/api/resellers/" + shop.get("id").asLong()).body(), "Lent pouch")
+                        .get("barred")
+                        .asBoolean())
+                .isFalse();
     }
 
     @Test

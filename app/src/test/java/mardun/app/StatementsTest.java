@@ -52,8 +52,8 @@ class StatementsTest {
         ceilings.put("/api/quotes", 10);
         ceilings.put("/api/orders", 5);
         ceilings.put("/api/orders/1", 9);
-        ceilings.put("/api/resellers", 12);
-        ceilings.put("/api/resellers/1", 12);
+        ceilings.put("/api/resellers", 13);
+        ceilings.put("/api/resellers/1", 13);
         ceilings.put("/api/posting", 4);
         ceilings.put("/api/posting/weights", 5);
         ceilings.put("/api/posting/orders/1", 11);

@@ -234,7 +234,7 @@ class PaperPatternTest {
         page.reload();
         tab("Pieces");
         page.getByRole(AriaRole.BUTTON, exactly("B · Flap")).first().click();
-        assertThat(field("Down, point 2")).hasValue("8 cm");
+        assertThat(field("Down, point 2")).hasValue("8,0 cm");
         assertThat(CHROMIUM.complaints()).isEmpty();
     }
 

@@ -1,8 +1,10 @@
 package mardun.app.design;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.design.DesignViews.DesignName;
+import mardun.app.design.DesignViews.NumberedDesign;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -22,6 +24,11 @@ interface DesignRepository extends JpaRepository<DesignEntity, Long> {
             select new mardun.app.design.DesignViews$DesignName(d.id, d.name) from DesignEntity d
             where d.putAway = false order by d.name""")
     List<DesignName> names();
+
+    /** The designs that are asked for, each with its revision. */
+    @Query(
+            "select new mardun.app.design.DesignViews$NumberedDesign(d.id, d.revision) from DesignEntity d where d.id in :ids")
+    List<NumberedDesign> numbered(Collection<Long> ids);
 
     Optional<DesignEntity> findByNameIgnoreCase(String name);
 }

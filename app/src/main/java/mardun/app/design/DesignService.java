@@ -79,6 +79,7 @@ import mardun.core.design.Finding;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
+import mardun.core.design.Source;
 import mardun.core.design.TrimNeed;
 import mardun.core.making.Pace;
 import mardun.core.making.SetUp;
@@ -295,6 +296,21 @@ public class DesignService implements UsesMaterials {
     @Transactional(readOnly = true)
     public Design design(DesignId id, int number) {
         return readBefore.get(new AtRevision(id, number), this::read).design();
+    }
+
+    /** Whose design it is, as it is now. */
+    @Transactional(readOnly = true)
+    public Source source(DesignId id) {
+        return design(id, latest(id).revision()).source();
+    }
+
+    /** Whose designs they are, as they are now. */
+    @Transactional(readOnly = true)
+    public Map<DesignId, Source> sources(Collection<DesignId> ids) {
+        return designs.numbered(ids.stream().map(DesignId::value).toList()).stream()
+                .collect(Collectors.toMap(
+                        one -> new DesignId(one.id()),
+                        one -> design(new DesignId(one.id()), one.revision()).source()));
     }
 
     private ReadRevision read(AtRevision asked) {

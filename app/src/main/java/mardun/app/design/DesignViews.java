@@ -42,6 +42,9 @@ public final class DesignViews {
     /** What a design was after one of its changes. */
     public record RevisionView(DesignId id, int revision, Instant madeAt, DesignDocument document) {}
 
+    /** A design with the number of its last change. */
+    public record NumberedDesign(Long id, Integer revision) {}
+
     /** How far a design is: the number of its last change, and when that was. */
     public record LatestRevision(String name, int revision, Instant changedAt) {}
 

@@ -34,6 +34,7 @@ import mardun.app.template.Templates;
 import mardun.core.batch.Need;
 import mardun.core.batch.PiecesMoved;
 import mardun.core.design.Design;
+import mardun.core.design.Licences;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.design.Sizing;
@@ -152,6 +153,7 @@ class PatternSheets {
             paragraph(
                     html, "", joined(" · ", source.designer(), source.licence().words(), source.credit()));
         }
+        Licences.againstKits(source).ifPresent(why -> paragraph(html, "must", why.words()));
         if (document.forChildren()) {
             paragraph(html, "must", "It is meant for children: what the local rules ask of such things holds for it.");
         }

@@ -14,19 +14,24 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.channel.PricePlace;
+import mardun.app.design.DesignService;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
 import mardun.app.price.PriceBook;
 import mardun.app.resell.ResellerViews.LyingThere;
 import mardun.app.sale.SalesBook;
 import mardun.app.settings.Settings;
+import mardun.core.design.Licences;
+import mardun.core.design.Source;
 import mardun.core.pricing.Terms;
 import mardun.core.selling.Consignment;
 import mardun.core.selling.Consignment.Lying;
+import mardun.core.working.Sentence;
 import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 
@@ -37,12 +42,14 @@ class LyingBags {
     private final GoodsLedger ledger;
     private final SalesBook sales;
     private final PriceBook book;
+    private final DesignService designs;
     private final Clock clock;
 
-    LyingBags(GoodsLedger ledger, SalesBook sales, PriceBook book, Clock clock) {
+    LyingBags(GoodsLedger ledger, SalesBook sales, PriceBook book, DesignService designs, Clock clock) {
         this.ledger = ledger;
         this.sales = sales;
         this.book = book;
+        this.designs = designs;
         this.clock = clock;
     }
 
@@ -57,6 +64,8 @@ class LyingBags {
         sales.soldAt(place, today.minusDays(Consignment.countedDays())).forEach(one -> sold.put(one.kind(), one));
         Map<BagKind, List<GoodsLot>> all = known(since.keySet());
         Map<PricePlace, Money> asked = book.asked(channel);
+        Map<DesignId, Source> sources = designs.sources(
+                all.keySet().stream().flatMap(kind -> kind.designId().stream()).collect(Collectors.toSet()));
         List<LyingThere> lying = new ArrayList<>();
         all.forEach((kind, lots) -> {
             int there = lots.stream().mapToInt(lot -> lot.at(place)).sum();
@@ -66,11 +75,13 @@ class LyingBags {
                 return;
             }
             Optional<SalesBook.SoldAtPlace> went = Optional.ofNullable(sold.get(kind.key()));
-            Consignment advice = Consignment.of(new Lying(
-                    there,
-                    went.map(one -> Math.toIntExact(one.units())).orElse(0),
-                    its.map(one -> days(one.offered(), today)).orElse(0L),
-                    its.flatMap(Since::lying).map(at -> days(at, today)).orElse(0L)));
+            Optional<Sentence> against = kind.designId().map(sources::get).flatMap(Licences::againstResellers);
+            Consignment advice = against.map(why -> Consignment.barred(there, why))
+                    .orElseGet(() -> Consignment.of(new Lying(
+                            there,
+                            went.map(one -> Math.toIntExact(one.units())).orElse(0),
+                            its.map(one -> days(one.offered(), today)).orElse(0L),
+                            its.flatMap(Since::lying).map(at -> days(at, today)).orElse(0L))));
             lying.add(new LyingThere(
                     kind.key(),
                     kind.words(),
@@ -82,7 +93,8 @@ class LyingBags {
                     current.writer().money(price(kind, lots, channel, terms, asked, current)),
                     advice.what(),
                     advice.units(),
-                    current.writer().sentence(advice.reason())));
+                    current.writer().sentence(advice.reason()),
+                    against.isPresent()));
         });
         lying.sort(Comparator.comparing((LyingThere one) -> one.there() == 0)
                 .thenComparing(one -> one.advice() == Consignment.Do.LEAVE)

@@ -64,6 +64,7 @@ public final class ResellerViews {
      * @param price what buyers are asked for one
      * @param advised how many to bring or to take back
      * @param reason why
+     * @param barred the licence of its pattern doesn't let others sell it
      */
     public record LyingThere(
             String kind,
@@ -76,7 +77,8 @@ public final class ResellerViews {
             MoneyView price,
             Consignment.Do advice,
             int advised,
-            String reason) {}
+            String reason,
+            boolean barred) {}
 
     /**
      * A settlement with a reseller.

@@ -61,6 +61,13 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             where l.place = :place and s.takenBackAt is null and s.soldOn >= :day group by l.bagKind""")
     List<SalesBook.SoldAtPlace> soldAt(String place, LocalDate day);
 
+    /** How many bags of a design were sold since a day. */
+    @Query("""
+            select coalesce(sum(l.units), 0)
+            from SaleLine l join Sale s on s.id = l.saleId join FinishedGoods g on g.id = l.goodsId
+            where g.designId = :design and s.takenBackAt is null and s.soldOn >= :from""")
+    long soldOf(DesignId design, LocalDate from);
+
     /** The sales of a lot that weren't taken back, the first one first. */
     @Query("""
             select new mardun.app.sale.SalesBook$SoldOfLot(

@@ -181,6 +181,12 @@ public class SalesBook {
         return lines.ofLot(lot);
     }
 
+    /** How many bags of a design were sold since a day. */
+    @Transactional(readOnly = true)
+    public long soldOf(DesignId design, LocalDate from) {
+        return lines.soldOf(design, from);
+    }
+
     /** The sales from a day until before another, in the order in which they were booked. */
     @Transactional(readOnly = true)
     public List<Entry> sales(LocalDate from, LocalDate until) {

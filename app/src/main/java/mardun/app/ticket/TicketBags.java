@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import mardun.app.batch.BatchLife;
 import mardun.app.batch.BatchLife.NamedLine;
 import mardun.app.batch.BatchLife.OpenLine;
+import mardun.app.batch.BatchReading;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.goods.GoodsService;
@@ -50,6 +51,7 @@ class TicketBags {
 
     private final GoodsService goods;
     private final BatchLife batches;
+    private final BatchReading made;
     private final DesignService designs;
     private final MaterialService materials;
     private final TicketRunRepository runs;
@@ -58,12 +60,14 @@ class TicketBags {
     TicketBags(
             GoodsService goods,
             BatchLife batches,
+            BatchReading made,
             DesignService designs,
             MaterialService materials,
             TicketRunRepository runs,
             PriceBook book) {
         this.goods = goods;
         this.batches = batches;
+        this.made = made;
         this.designs = designs;
         this.materials = materials;
         this.runs = runs;
@@ -294,8 +298,10 @@ class TicketBags {
         }
 
         private @Nullable String licence(DesignId id, int units) {
-            Source source = designs.design(id, designs.latest(id).revision()).source();
-            return Licences.look(source, 0, units)
+            Source source = designs.source(id);
+            // All that are made or planned count, those that tickets are printed for among them.
+            boolean counts = source.licence().isLimited();
+            return Licences.look(source, counts ? made.licensedUnitsOf(id, source) : 0, counts ? 0 : units)
                     .map(finding -> writer.sentence(finding.what()))
                     .orElse(null);
         }

@@ -56,6 +56,23 @@ public final class Licences {
         };
     }
 
+    /** Why bags mayn't lie at a shop that sells them for the maker; empty where they may. */
+    public static Optional<Sentence> againstResellers(Source source) {
+        return source.has(Source.Condition.NO_RESELLERS)
+                ? Optional.of(Sentence.of(
+                        "The licence for this pattern by {0} doesn't let others sell the bags.", Value.of(by(source))))
+                : Optional.empty();
+    }
+
+    /** Why a pattern sheet or cut pieces mayn't be sold; empty where they may. */
+    public static Optional<Sentence> againstKits(Source source) {
+        return source.has(Source.Condition.ONLY_FINISHED)
+                ? Optional.of(Sentence.of(
+                        "The licence for this pattern by {0} lets only finished bags be sold: no kit, and not this sheet.",
+                        Value.of(by(source))))
+                : Optional.empty();
+    }
+
     private static String by(Source source) {
         return source.designer().isBlank() ? "somebody else" : source.designer();
     }

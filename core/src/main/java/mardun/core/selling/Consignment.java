@@ -5,7 +5,8 @@ import mardun.core.working.Value;
 
 /**
  * What to do with bags of a kind that lie with a reseller: bring more where they last less than a month, so that they last two; take
- * them back where none went in a quarter of a year, or more lie there than go in half a year; else leave them.
+ * them back where none went in a quarter of a year, or more lie there than go in half a year, or a licence doesn't let others sell them;
+ * else leave them.
  *
  * @param units how many to bring or to take back; 0 to leave them
  * @param reason in a sentence
@@ -67,6 +68,15 @@ public record Consignment(Do what, int units, Sentence reason) {
                     Do.TAKE_BACK, there - most, Sentence.of("About {0} go in half a year.", Value.of(most)));
         }
         return new Consignment(Do.LEAVE, 0, Sentence.of("As many as go there."));
+    }
+
+    /**
+     * What to do with a kind that mayn't be sold there.
+     *
+     * @param why in a sentence
+     */
+    public static Consignment barred(int there, Sentence why) {
+        return new Consignment(there > 0 ? Do.TAKE_BACK : Do.LEAVE, there, why);
     }
 
     /** How many go in some weeks at the pace of the days that count, rounded up. */

@@ -557,8 +557,23 @@ class DesignChecksTest {
         "OWN, 0, 99, 9, false"
     })
     void aLicenceIsLookedAtBeforeMoreAreMade(Source.Licence licence, int most, long made, long units, boolean warns) {
-        Source source = new Source(licence, "a designer", most, "");
+        Source source = new Source(licence, "a designer", most, "", List.of());
         assertThat(Licences.look(source, made, units).isPresent()).isEqualTo(warns);
+    }
+
+    @Test
+    void aLicenceMayKeepBagsFromOthersShopsAndKitsFromBeingSold() {
+        List<Source.Condition> both = List.of(Source.Condition.values());
+        Source lent = new Source(Source.Licence.FREE_TO_SELL, "a designer", 0, "", both);
+        assertThat(Licences.againstResellers(lent).orElseThrow().words())
+                .isEqualTo("The licence for this pattern by a designer doesn't let others sell the bags.");
+        assertThat(Licences.againstKits(lent).orElseThrow().words()).contains("only finished bags", "not this sheet");
+        Source free = new Source(Source.Licence.FREE_TO_SELL, "a designer", 0, "", List.of());
+        assertThat(Licences.againstResellers(free)).isEmpty();
+        assertThat(Licences.againstKits(free)).isEmpty();
+        assertThat(Licences.againstKits(new Source(Source.Licence.OWN, "", 0, "", both)))
+                .as("one's own designs have no licence")
+                .isEmpty();
     }
 
     private static DesignMaker pocketOnANotchedFace(String across, String down) {

@@ -42,7 +42,7 @@ class TicketWordsTest {
 
     @Test
     void theLicencesLineIsTheCredit() {
-        Source source = new Source(Source.Licence.FREE_TO_SELL, "somebody", 0, " Pattern by somebody ");
+        Source source = new Source(Source.Licence.FREE_TO_SELL, "somebody", 0, " Pattern by somebody ", List.of());
         assertThat(TicketWords.of(List.of(), source, Set.of(), List.of(), false).credit())
                 .isEqualTo("Pattern by somebody");
         assertThat(words(CANVAS).credit()).isEmpty();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Random;
 import mardun.core.selling.Consignment.Do;
 import mardun.core.selling.Consignment.Lying;
+import mardun.core.working.Sentence;
 import org.junit.jupiter.api.Test;
 
 class ConsignmentTest {
@@ -65,5 +66,12 @@ class ConsignmentTest {
                 assertThat(after.what()).as("what was brought stays").isEqualTo(Do.LEAVE);
             }
         }
+    }
+
+    @Test
+    void whatMayNotBeSoldThereIsTakenBackAndNotBrought() {
+        Sentence why = Sentence.of("Its licence says so.");
+        assertThat(Consignment.barred(3, why)).isEqualTo(new Consignment(Consignment.Do.TAKE_BACK, 3, why));
+        assertThat(Consignment.barred(0, why)).isEqualTo(new Consignment(Consignment.Do.LEAVE, 0, why));
     }
 }

@@ -1,0 +1,29 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { design } from '../../ui/fixtures.test.helper';
+import { AboutTab } from './AboutTab';
+import { editor } from './editing.test.helper';
+
+describe('whose design it is', () => {
+  it('asks for what somebody’s licence says, and for nothing of an own design', async () => {
+    const { current } = editor(<AboutTab />, design());
+    expect(screen.queryByLabelText('Others mayn’t sell the bags')).toBeNull();
+    await userEvent.selectOptions(
+      screen.getByLabelText('Whose design'),
+      'somebody’s pattern, so many may be sold a year',
+    );
+    await userEvent.type(screen.getByLabelText('How many may be sold'), '5x0');
+    await userEvent.type(screen.getByLabelText('Designer'), 'Ana {{ç} 🧵');
+    await userEvent.click(screen.getByLabelText('Only finished bags may be sold, no kits'));
+    await userEvent.click(screen.getByLabelText('Others mayn’t sell the bags'));
+    expect(current.document.source).toEqual({
+      licence: 'SO_MANY_A_YEAR',
+      designer: 'Ana {ç} 🧵',
+      most: 50,
+      credit: '',
+      conditions: ['NO_RESELLERS', 'ONLY_FINISHED'],
+    });
+    await userEvent.click(screen.getByLabelText('Only finished bags may be sold, no kits'));
+    expect(current.document.source.conditions).toEqual(['NO_RESELLERS']);
+  });
+});
