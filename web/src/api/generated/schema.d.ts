@@ -1140,6 +1140,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/design-book.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['exportDesignsWithPhotos'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/design-files': {
     parameters: {
       query?: never;
@@ -5224,6 +5240,7 @@ export interface components {
       materials: {
         [key: string]: components['schemas']['MaterialDescription'];
       };
+      photos?: components['schemas']['FilePhoto'][];
     };
     DesignLine: {
       cost?: components['schemas']['MoneyView'];
@@ -5571,6 +5588,10 @@ export interface components {
       setUps: components['schemas']['SetUpsView'];
       weeks: components['schemas']['WeekView'][];
       worked: components['schemas']['TimeView'];
+    };
+    FilePhoto: {
+      cloth: string;
+      file: string;
     };
     FillingNeed: {
       amounts: string[];
@@ -12034,7 +12055,9 @@ export interface operations {
   };
   exportDesignBook: {
     parameters: {
-      query?: never;
+      query?: {
+        ids?: number[];
+      };
       header?: never;
       path?: never;
       cookie?: never;
@@ -12048,6 +12071,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DesignBook'];
+        };
+      };
+    };
+  };
+  exportDesignsWithPhotos: {
+    parameters: {
+      query?: {
+        ids?: number[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/zip': components['schemas']['StreamingResponseBody'];
         };
       };
     };

@@ -3,11 +3,12 @@ import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { keys } from '../../api/queries';
 import { BagPicture } from '../../ui/BagPicture';
-import { Button, ButtonLink, FileLink } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Tag } from '../../ui/Tag';
 import { useUnits } from '../../ui/units';
+import { Export } from './Export';
 import { TakeIn } from './TakeIn';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
@@ -63,7 +64,7 @@ export default function DesignsPage() {
           <Button look="quiet" aria-pressed={putAway} onClick={() => go({ away: !putAway })}>
             {putAway ? 'Those in use' : 'Put away'}
           </Button>
-          {!none && <FileLink href="/api/design-book.json">Export all</FileLink>}
+          {!none && <Export />}
           <TakeIn />
           <ButtonLink to="/designs/new">New design</ButtonLink>
         </div>

@@ -37,7 +37,7 @@ export function TakeIn() {
         Import a file
         <input
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           className="sr-only"
           onChange={(event) => {
             const chosen = event.target.files?.[0];

@@ -2,13 +2,29 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
 import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -49,6 +65,13 @@ class DesignFilesTest {
         return RunningApp.JSON.writeValueAsBytes(file);
     }
 
+    private static final Map<RunningApp, Map<String, Long>> SHELVES = new HashMap<>();
+
+    /** The pouch's materials on a shelf, put there once. */
+    private static Map<String, Long> shelf(RunningApp of) {
+        return SHELVES.computeIfAbsent(of, one -> one.pouchShelf("20 yd"));
+    }
+
     private static ObjectNode file(long design) {
         return (ObjectNode) APP.get("/api/designs/" + design + "/design.json").body();
     }
@@ -74,8 +97,8 @@ class DesignFilesTest {
 
     @Test
     void isTheSameWhenItComesInElsewhere() {
-        long pouch = filledPouch("Sent pouch {ç} 🧵", APP.pouchShelf("20 yd"));
-        Map<String, Long> shelf = other.pouchShelf("9 yd");
+        long pouch = filledPouch("Sent pouch {ç} 🧵", shelf(APP));
+        Map<String, Long> shelf = shelf(other);
         ObjectNode file = file(pouch);
         assertThat(file.get("kind").asString()).isEqualTo("mardun design");
         assertThat(file.get("materials").get("outer").get("name").asString()).isEqualTo("Outer");
@@ -187,5 +210,132 @@ class DesignFilesTest {
         ((ObjectNode) many.get("design")).put("usualUnits", 999_999);
         assertThat(other.upload(path(""), bytes(many)).detail()).startsWith("At design.usualUnits: ");
         assertThat(other.get("/api/designs?search=Wrong").body().get("items")).isEmpty();
+    }
+
+    private static byte[] zip(String path) throws IOException, InterruptedException {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + path))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+    }
+
+    /** The files of a ZIP file, in their order. */
+    private static Map<String, byte[]> unpacked(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                files.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private static byte[] packed(Map<String, byte[]> files) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream out = new ZipOutputStream(bytes)) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                out.putNextEntry(new ZipEntry(file.getKey()));
+                out.write(file.getValue());
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    @Test
+    void aSetGoesOutWithItsPhotosAndComesInTheSame() throws Exception {
+        Map<String, Long> shelf = shelf(APP);
+        long one = filledPouch("Photographed pouch {ç}", shelf);
+        long two = APP.pouch("Photographed purse");
+        APP.pouch("Left at home");
+        assertThat(APP.uploadInPlace("/api/designs/" + one + "/photos", TestPhoto.png())
+                        .status())
+                .isEqualTo(200);
+        assertThat(APP.uploadInPlace("/api/designs/" + one + "/photos?cloth=" + shelf.get("outer"), TestPhoto.png())
+                        .status())
+                .isEqualTo(200);
+        Map<String, byte[]> files = unpacked(zip("/api/design-book.zip?ids=" + one + "," + two));
+        assertThat(files.keySet()).hasSize(3).first().isEqualTo("designs.json");
+        JsonNode book = RunningApp.JSON.readTree(files.get("designs.json"));
+        assertThat(book.get("designs").findValuesAsString("cloth")).hasSize(2).contains("");
+        assertThat(APP.get("/api/design-book.json?ids=" + two).body().get("designs"))
+                .hasSize(1);
+
+        shelf(other);
+        String path = path("");
+        Answer taken = other.upload(path, packed(files));
+        assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
+        List<Path> kept = pictures();
+        assertThat(other.upload(path, packed(files)).body().get("designs"))
+                .as("sent twice")
+                .isEqualTo(taken.body().get("designs"));
+        long there = taken.body().get("designs").get(0).get("id").asLong();
+        JsonNode photos = other.get("/api/designs/" + there + "/photos").body();
+        assertThat(photos).hasSize(2);
+        assertThat(other.raw(HttpRequest.newBuilder(URI.create("http://localhost:" + other.port()
+                                        + photos.get(0).get("address").asString()))
+                                .build())
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(other.get("/api/designs/" + there).body().get("document").get("pieces"))
+                .isEqualTo(APP.get("/api/designs/" + one).body().get("document").get("pieces"));
+        assertThat(pictures()).as("the second time kept none").containsExactlyInAnyOrderElementsOf(kept);
+    }
+
+    private static List<Path> pictures() throws IOException {
+        Path folder = elsewhere.resolve("pictures");
+        if (!Files.exists(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.toList();
+        }
+    }
+
+    @Test
+    void aDamagedOrStrangeArchiveChangesNothing() throws Exception {
+        long design = APP.pouch("Packed pouch");
+        APP.uploadInPlace("/api/designs/" + design + "/photos", TestPhoto.png());
+        byte[] whole = zip("/api/design-book.zip?ids=" + design);
+        Map<String, byte[]> files = unpacked(whole);
+        String photo = files.keySet().stream().skip(1).findFirst().orElseThrow();
+        List<Path> before = pictures();
+
+        assertThat(other.upload(path(""), Arrays.copyOf(whole, whole.length / 2))
+                        .detail())
+                .contains("damaged or cut off");
+        Map<String, byte[]> strange = new LinkedHashMap<>(files);
+        strange.put("../../evil.sh", new byte[] {1});
+        assertThat(other.upload(path(""), packed(strange)).detail()).contains("has no place in a file of designs");
+        Map<String, byte[]> missing = new LinkedHashMap<>(files);
+        missing.remove(photo);
+        assertThat(other.upload(path(""), packed(missing)).detail()).contains("names a photo that isn't in the file");
+        Map<String, byte[]> noPhoto = new LinkedHashMap<>(files);
+        noPhoto.put(photo, "<svg onload=alert(1)>".getBytes(StandardCharsets.UTF_8));
+        assertThat(other.upload(path(""), packed(noPhoto)).status()).isEqualTo(422);
+        Map<String, byte[]> noDesigns = new LinkedHashMap<>(files);
+        noDesigns.remove("designs.json");
+        assertThat(other.upload(path(""), packed(noDesigns)).detail()).contains("no designs.json");
+        byte[] torn = whole.clone();
+        torn[60] ^= 0x55;
+        assertThat(other.upload(path(""), torn).status()).isEqualTo(422);
+        assertThat(other.get("/api/designs?search=Packed").body().get("items")).isEmpty();
+        assertThat(pictures()).isEqualTo(before);
+        assertThat(other.upload(path(""), whole).status()).isEqualTo(201);
+    }
+
+    @Test
+    void aFileOfTheFormatBeforeIsRead() throws IOException {
+        try (InputStream file = DesignFilesTest.class.getResourceAsStream("/designs/format-1.json")) {
+            Answer taken = other.upload(path(""), file.readAllBytes());
+            assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
+            JsonNode design = other.get("/api/designs/"
+                            + taken.body().get("designs").get(0).get("id").asLong())
+                    .body();
+            assertThat(design.get("document").get("name").asString()).isEqualTo("Dipper wash bag");
+            assertThat(design.get("document").get("source").get("conditions")).isEmpty();
+            assertThat(design.get("sheet").get("canBeSewn").asBoolean()).isTrue();
+        }
     }
 }

@@ -19,7 +19,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** The maker's own photos of what was made of designs: at most one in each cloth, and one in whatever cloth. */
 @Service
-class DesignPhotos {
+public class DesignPhotos {
 
     private static final int MOST = 40;
 
@@ -54,6 +54,36 @@ class DesignPhotos {
                 .map(photo -> new DesignPhotoView(
                         photo.id(), photo.materialId(), names.getOrDefault(photo.materialId(), ""), photo.address()))
                 .toList();
+    }
+
+    /**
+     * A photo as a file.
+     *
+     * @param cloth the name of the cloth that it shows; empty for whatever cloth
+     */
+    public record PhotoFile(String file, String cloth) {}
+
+    /** The photos of a design as files. */
+    @Transactional(readOnly = true)
+    public List<PhotoFile> files(DesignId id) {
+        List<DesignPhoto> found = photos.findByDesignIdInOrderById(List.of(id));
+        Map<MaterialId, String> names = materials.names(found.stream()
+                .map(DesignPhoto::materialId)
+                .filter(Objects::nonNull)
+                .toList());
+        return found.stream()
+                .map(photo -> new PhotoFile(photo.photo(), names.getOrDefault(photo.materialId(), "")))
+                .toList();
+    }
+
+    /**
+     * Gives a new design a photo that is kept already.
+     *
+     * @param cloth absent for whatever cloth
+     */
+    @Transactional
+    public void add(DesignId id, @Nullable MaterialId cloth, String file) {
+        photos.save(new DesignPhoto(id, cloth, file));
     }
 
     ResponseEntity<byte[]> file(DesignId id, long photo) {

@@ -2,10 +2,13 @@ package mardun.app.exchange;
 
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Validator;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,21 +19,26 @@ import java.util.stream.Collectors;
 import mardun.app.backup.BeforeImport;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
+import mardun.app.design.DesignPhotos;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.exchange.ExchangeViews.DesignBook;
 import mardun.app.exchange.ExchangeViews.DesignFile;
+import mardun.app.exchange.ExchangeViews.FilePhoto;
 import mardun.app.exchange.ExchangeViews.ImportedDesign;
 import mardun.app.exchange.ExchangeViews.ImportedDesigns;
 import mardun.app.exchange.ExchangeViews.MaterialDescription;
 import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
 import mardun.app.material.ShelfMaterial;
+import mardun.app.picture.Pictures;
 import mardun.app.problem.FieldProblem;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.Fingerprint;
 import mardun.app.request.OnceOnly;
 import mardun.app.request.RequestJson;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
@@ -49,15 +57,18 @@ class DesignExchange {
 
     static final String DESIGN = "mardun design";
     static final String BOOK = "mardun design book";
-    static final int FORMAT = 1;
+    static final int FORMAT = 2;
     static final int MOST_BYTES = 10_000_000;
 
     private static final int MOST_DESIGNS = 500;
+    private static final int MOST_PHOTOS = 40;
 
     /** What names something of one workroom, and means nothing in another one. */
     private static final Set<String> OWN = Set.of("materialId", "threadId", "bobbinId", "machine");
 
     private final DesignService designs;
+    private final DesignPhotos photos;
+    private final Pictures pictures;
     private final MaterialService materials;
     private final OnceOnly onceOnly;
     private final BeforeImport before;
@@ -66,12 +77,16 @@ class DesignExchange {
 
     DesignExchange(
             DesignService designs,
+            DesignPhotos photos,
+            Pictures pictures,
             MaterialService materials,
             OnceOnly onceOnly,
             BeforeImport before,
             RequestJson json,
             Validator validator) {
         this.designs = designs;
+        this.photos = photos;
+        this.pictures = pictures;
         this.materials = materials;
         this.onceOnly = onceOnly;
         this.before = before;
@@ -82,20 +97,65 @@ class DesignExchange {
     /** A design as a file. */
     @Transactional(readOnly = true)
     public String design(DesignId id) {
-        return written(file(id, shelf()));
+        return written(file(id, shelf(), null));
     }
 
-    /** All designs as one file, by name. */
+    /**
+     * Designs as one file, by name.
+     *
+     * @param chosen which; none for all of them
+     */
     @Transactional(readOnly = true)
-    public String book() {
+    public String book(Set<DesignId> chosen) {
         Map<Long, ShelfMaterial> shelf = shelf();
         return written(new DesignBook(
                 BOOK,
                 FORMAT,
-                designs.names().stream()
-                        .sorted(Comparator.comparing(DesignName::name))
-                        .map(one -> file(one.id(), shelf))
-                        .toList()));
+                chosen(chosen).stream().map(id -> file(id, shelf, null)).toList()));
+    }
+
+    /** The designs that are chosen, or all of them, by name. */
+    private List<DesignId> chosen(Set<DesignId> chosen) {
+        List<DesignId> ids = designs.names().stream()
+                .filter(one -> chosen.isEmpty() || chosen.contains(one.id()))
+                .sorted(Comparator.comparing(DesignName::name))
+                .map(DesignName::id)
+                .toList();
+        if (ids.isEmpty()) {
+            throw RefusedException.missing(
+                    chosen.isEmpty() ? "There is no design yet." : "None of these designs is there any more.");
+        }
+        return ids;
+    }
+
+    /** What is written into a ZIP file: what its designs say, and the files of their photos. */
+    record WithPhotos(String json, List<String> files) {}
+
+    /**
+     * Designs with their photos, by name.
+     *
+     * @param chosen which; none for all of them
+     */
+    @Transactional(readOnly = true)
+    public WithPhotos withPhotos(Set<DesignId> chosen) {
+        Map<Long, ShelfMaterial> shelf = shelf();
+        List<String> files = new ArrayList<>();
+        List<DesignFile> book = new ArrayList<>();
+        for (DesignId id : chosen(chosen)) {
+            List<DesignPhotos.PhotoFile> its = photos.files(id);
+            its.forEach(photo -> files.add(photo.file()));
+            book.add(file(
+                    id,
+                    shelf,
+                    its.stream()
+                            .map(photo -> new FilePhoto(DesignArchive.PHOTOS + photo.file(), photo.cloth()))
+                            .toList()));
+        }
+        return new WithPhotos(written(new DesignBook(BOOK, FORMAT, book)), files);
+    }
+
+    byte[] photo(String file) {
+        return pictures.bytes(file);
     }
 
     private String written(Object file) {
@@ -107,7 +167,7 @@ class DesignExchange {
                 .collect(Collectors.toMap(material -> material.id().value(), material -> material));
     }
 
-    private DesignFile file(DesignId id, Map<Long, ShelfMaterial> shelf) {
+    private DesignFile file(DesignId id, Map<Long, ShelfMaterial> shelf, @Nullable List<FilePhoto> withPhotos) {
         DesignDocument document = designs.document(id);
         Map<String, MaterialDescription> described = new LinkedHashMap<>();
         for (SlotRow slot : document.slots()) {
@@ -117,7 +177,7 @@ class DesignExchange {
                             slot.key(), new MaterialDescription(material.name(), material.kind(), material.colour())));
         }
         JsonNode plain = withoutOwn(json.valueToTree(document));
-        return new DesignFile(DESIGN, FORMAT, json.treeToValue(plain, DesignDocument.class), described);
+        return new DesignFile(DESIGN, FORMAT, json.treeToValue(plain, DesignDocument.class), described, withPhotos);
     }
 
     /** The same without what belongs to one workroom alone. */
@@ -140,7 +200,59 @@ class DesignExchange {
      * @param name what a single design is to be called; empty for what it is called in the file
      * @throws RefusedException with the place in the file and the reason; nothing is stored then
      */
-    ImportedDesigns take(UUID requestId, byte[] bytes, String name) {
+    ImportedDesigns take(UUID requestId, SentFile sent, String name) throws IOException {
+        if (!DesignArchive.isOne(sent.path())) {
+            return take(requestId, sent.bytes(MOST_BYTES), name, Map.of()).designs();
+        }
+        Map<String, String> kept = new LinkedHashMap<>();
+        try (DesignArchive archive = DesignArchive.open(sent.path())) {
+            byte[] json = archive.designs();
+            List<DesignFile> files = read(json, name.strip());
+            for (String path : named(files, archive.photos())) {
+                kept.put(path, pictures.keep(archive.photo(path)));
+            }
+            Taken taken = take(requestId, json, name, kept);
+            kept.values().stream().filter(file -> !taken.shown().contains(file)).forEach(pictures::forget);
+            return taken.designs();
+        } catch (RuntimeException refused) {
+            kept.values().forEach(pictures::forget);
+            throw refused;
+        }
+    }
+
+    /** The photos that designs name, all of which have to be in the file. */
+    private static Set<String> named(List<DesignFile> files, Set<String> there) {
+        Set<String> named = new LinkedHashSet<>();
+        for (DesignFile file : files) {
+            List<FilePhoto> its = Optional.ofNullable(file.photos()).orElse(List.of());
+            if (its.size() > MOST_PHOTOS) {
+                throw RefusedException.conflict("“" + file.design().name() + "” has " + its.size()
+                        + " photos, and a design has at most " + MOST_PHOTOS + ". Nothing was taken in.");
+            }
+            for (FilePhoto photo : its) {
+                if (!there.contains(photo.file())) {
+                    throw RefusedException.conflict("“" + file.design().name()
+                            + "” names a photo that isn't in the file. Nothing was taken in.");
+                }
+                named.add(photo.file());
+            }
+        }
+        return named;
+    }
+
+    /**
+     * What was taken in.
+     *
+     * @param shown the photos that designs show now
+     */
+    private record Taken(ImportedDesigns designs, Set<String> shown) {}
+
+    /**
+     * Takes designs in.
+     *
+     * @param kept the photos that were kept of the file, by their paths in it
+     */
+    private Taken take(UUID requestId, byte[] bytes, String name, Map<String, String> kept) {
         if (bytes.length > MOST_BYTES) {
             throw RefusedException.conflict("The file is larger than " + MOST_BYTES / 1_000_000 + " MB.");
         }
@@ -150,16 +262,39 @@ class DesignExchange {
         }
         List<ImportedDesign> taken = new ArrayList<>();
         List<String> unmatched = new ArrayList<>();
+        Set<String> shown = new HashSet<>();
         Map<String, ShelfMaterial> byName = materials.byName();
         onceOnly.make(requestId, "design file", new Sent(Fingerprint.of("", bytes), name), () -> {
             refuseClashes(files);
             for (DesignFile file : files) {
                 DesignId id = store(file, files.size() > 1, byName, unmatched);
+                shown.addAll(show(id, file, kept, byName, unmatched));
                 taken.add(new ImportedDesign(id, file.design().name()));
             }
             return taken.get(0).id().value();
         });
-        return taken.isEmpty() ? broughtBefore(files) : new ImportedDesigns(taken, unmatched);
+        return new Taken(taken.isEmpty() ? broughtBefore(files) : new ImportedDesigns(taken, unmatched), shown);
+    }
+
+    /** Gives a design its photos: each in its cloth, and one whose cloth isn't on this shelf in whatever cloth. */
+    private Set<String> show(
+            DesignId id,
+            DesignFile file,
+            Map<String, String> kept,
+            Map<String, ShelfMaterial> byName,
+            List<String> unmatched) {
+        Map<Optional<MaterialId>, String> byCloth = new LinkedHashMap<>();
+        for (FilePhoto photo : Optional.ofNullable(file.photos()).orElse(List.of())) {
+            Optional<MaterialId> cloth = Optional.ofNullable(
+                            byName.get(photo.cloth().toLowerCase(Locale.ROOT)))
+                    .map(ShelfMaterial::id);
+            String its = kept.get(photo.file());
+            if (its != null && byCloth.putIfAbsent(cloth, its) != null) {
+                unmatched.add(file.design().name() + ", photo: " + photo.cloth());
+            }
+        }
+        byCloth.forEach((cloth, its) -> photos.add(id, cloth.orElse(null), its));
+        return Set.copyOf(byCloth.values());
     }
 
     /** Stores a design; of several, a refusal says which one it is about. */
@@ -201,7 +336,7 @@ class DesignExchange {
                     "This is no design of Mardun: its kind is “" + kind + "”, and would be “" + DESIGN + "”.");
         }
         if (format < 1 || format > FORMAT) {
-            throw RefusedException.conflict("The file is of format " + format + ", and this Mardun reads format "
+            throw RefusedException.conflict("The file is of format " + format + ", and this Mardun reads formats up to "
                     + FORMAT + ". Take it in with the one that wrote it.");
         }
         List<DesignFile> files = kind.equals(DESIGN) ? List.of(value(tree, "", name)) : book(tree.path("designs"));
@@ -242,7 +377,11 @@ class DesignExchange {
                             + one.getMessage() + ". Nothing was taken in.");
                 });
         return new DesignFile(
-                file.kind(), file.format(), named, file.materials() == null ? Map.of() : file.materials());
+                file.kind(),
+                file.format(),
+                named,
+                file.materials() == null ? Map.of() : file.materials(),
+                file.photos());
     }
 
     private static String path(DatabindException unfit) {
@@ -273,7 +412,6 @@ class DesignExchange {
         return Arrays.stream(wanted.getEnumConstants()).map(Object::toString).toList();
     }
 
-    /** Names that are taken are all told at once, so that one can decide which to call otherwise. */
     /** The names of a file that are taken. */
     private List<String> clashes(List<DesignFile> files) {
         Set<String> there = designs.names().stream()
@@ -285,6 +423,7 @@ class DesignExchange {
                 .toList();
     }
 
+    /** Names that are taken are all told at once, so that one can decide which to call otherwise. */
     private void refuseClashes(List<DesignFile> files) {
         List<String> clashes = clashes(files);
         if (!clashes.isEmpty()) {

@@ -8,6 +8,8 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import mardun.app.exchange.ExchangeViews.DesignBook;
 import mardun.app.exchange.ExchangeViews.DesignFile;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Designs out and in as files. */
 @RestController
@@ -32,6 +35,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ExchangeController {
 
     private static final int LONGEST_NAME = 120;
+    private static final int MOST_CHOSEN = 500;
 
     private final DesignExchange exchange;
 
@@ -45,11 +49,31 @@ class ExchangeController {
         return file("design-" + id + ".json", exchange.design(id));
     }
 
-    /** All designs as one file. */
+    /**
+     * Designs as one file.
+     *
+     * @param ids which; none for all of them
+     */
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = DesignBook.class)))
     @GetMapping(path = "/design-book.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<byte[]> exportDesignBook() {
-        return file("designs.json", exchange.book());
+    ResponseEntity<byte[]> exportDesignBook(
+            @RequestParam(defaultValue = "") @Size(max = MOST_CHOSEN) List<DesignId> ids) {
+        return file("designs.json", exchange.book(Set.copyOf(ids)));
+    }
+
+    /**
+     * Designs with their photos, as a ZIP file.
+     *
+     * @param ids which; none for all of them
+     */
+    @GetMapping(path = "/design-book.zip", produces = "application/zip")
+    ResponseEntity<StreamingResponseBody> exportDesignsWithPhotos(
+            @RequestParam(defaultValue = "") @Size(max = MOST_CHOSEN) List<DesignId> ids) {
+        DesignExchange.WithPhotos book = exchange.withPhotos(Set.copyOf(ids));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"designs.zip\"")
+                .body(out -> DesignArchive.write(out, book.json(), book.files(), exchange::photo));
     }
 
     private static ResponseEntity<byte[]> file(String name, String text) {
@@ -67,6 +91,8 @@ class ExchangeController {
             @RequestParam(defaultValue = "") @Size(max = LONGEST_NAME) String name,
             InputStream file)
             throws IOException {
-        return exchange.take(requestId, file.readNBytes(DesignExchange.MOST_BYTES + 1), name);
+        try (SentFile sent = SentFile.of(file)) {
+            return exchange.take(requestId, sent, name);
+        }
     }
 }

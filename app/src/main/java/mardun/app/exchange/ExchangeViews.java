@@ -5,6 +5,7 @@ import java.util.Map;
 import mardun.app.design.DesignDocument;
 import mardun.app.id.DesignId;
 import mardun.core.material.MaterialKind;
+import org.jspecify.annotations.Nullable;
 
 /** Designs as they go out and come in: files that a person can read. */
 public final class ExchangeViews {
@@ -18,9 +19,22 @@ public final class ExchangeViews {
      * @param format of the file
      * @param design all of it; what belongs to one workroom alone isn't in it
      * @param materials what its slots were usually filled with, by the slots' keys
+     * @param photos that lie beside it in a ZIP file; absent where there is none
      */
     public record DesignFile(
-            String kind, int format, DesignDocument design, Map<String, MaterialDescription> materials) {}
+            String kind,
+            int format,
+            DesignDocument design,
+            Map<String, MaterialDescription> materials,
+            @Nullable List<FilePhoto> photos) {}
+
+    /**
+     * A photo in a ZIP file.
+     *
+     * @param file its path there: {@code photos/1.jpg}
+     * @param cloth the name of the cloth that it shows; empty for whatever cloth
+     */
+    public record FilePhoto(String file, String cloth) {}
 
     /** A material by what it is: another workroom has another one of the name, or none. */
     public record MaterialDescription(String name, MaterialKind kind, String colour) {}

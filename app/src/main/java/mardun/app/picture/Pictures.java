@@ -54,16 +54,25 @@ public class Pictures {
         return name;
     }
 
-    /** A picture as a file; a browser may keep it, because another one has another address. */
-    public ResponseEntity<byte[]> file(String name) {
+    /**
+     * A picture's bytes.
+     *
+     * @throws RefusedException if its file is gone
+     */
+    public byte[] bytes(String name) {
         try {
-            return ResponseEntity.ok()
-                    .contentType(TYPES.get(name.substring(name.lastIndexOf('.') + 1)))
-                    .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-                    .body(Files.readAllBytes(folder.resolve(name)));
+            return Files.readAllBytes(folder.resolve(name));
         } catch (IOException gone) {
             throw RefusedException.missing("The photo isn't in the data folder any more.");
         }
+    }
+
+    /** A picture as a file; a browser may keep it, because another one has another address. */
+    public ResponseEntity<byte[]> file(String name) {
+        return ResponseEntity.ok()
+                .contentType(TYPES.get(name.substring(name.lastIndexOf('.') + 1)))
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .body(bytes(name));
     }
 
     /** Refuses what isn't a photo by its first bytes; what a file is called is no proof. */

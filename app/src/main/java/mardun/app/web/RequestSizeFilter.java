@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Set;
 import mardun.app.problem.RefusalWriter;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -22,14 +23,14 @@ class RequestSizeFilter extends OncePerRequestFilter {
 
     static final int MOST_BYTES = 25_000_000;
 
-    /** An archive holds all photos; whoever takes it in writes it to the disk as it comes, up to a limit of its own. */
-    private static final String ARCHIVES = "/api/backups/restore";
+    /** Archives hold photos; whoever takes them in writes them to the disk as they come, up to a limit of their own. */
+    private static final Set<String> ARCHIVES = Set.of("/api/backups/restore", "/api/design-files");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         long length = request.getContentLengthLong();
-        if (length > MOST_BYTES && !request.getRequestURI().equals(ARCHIVES)) {
+        if (length > MOST_BYTES && !ARCHIVES.contains(request.getRequestURI())) {
             refuse(
                     response,
                     HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,

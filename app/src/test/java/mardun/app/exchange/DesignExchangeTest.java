@@ -9,13 +9,19 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 
 import jakarta.validation.Validator;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import mardun.app.RunningApp;
 import mardun.app.backup.BeforeImport;
+import mardun.app.design.DesignPhotos;
 import mardun.app.design.DesignService;
+import mardun.app.exchange.ExchangeViews.ImportedDesigns;
 import mardun.app.id.DesignId;
 import mardun.app.material.MaterialService;
+import mardun.app.picture.Pictures;
 import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.request.RequestJson;
@@ -31,6 +37,8 @@ class DesignExchangeTest {
     private final BeforeImport before = mock(BeforeImport.class);
     private final DesignExchange exchange = new DesignExchange(
             APP.part(DesignService.class),
+            APP.part(DesignPhotos.class),
+            APP.part(Pictures.class),
             APP.part(MaterialService.class),
             APP.part(OnceOnly.class),
             before,
@@ -41,13 +49,21 @@ class DesignExchangeTest {
         return exchange.design(new DesignId(APP.pouch(name))).getBytes(StandardCharsets.UTF_8);
     }
 
+    private ImportedDesigns take(UUID request, byte[] file, String name) {
+        try (SentFile sent = SentFile.of(new ByteArrayInputStream(file))) {
+            return exchange.take(request, sent, name);
+        } catch (IOException unwritten) {
+            throw new UncheckedIOException(unwritten);
+        }
+    }
+
     @Test
     void keepsWhatIsThereBeforeItTakesAFileIn() {
         byte[] file = file("Sent {ç}");
         UUID request = UUID.randomUUID();
-        exchange.take(request, file, "Came in");
+        take(request, file, "Came in");
         verify(before, times(1)).keep();
-        assertThat(exchange.take(request, file, "Came in").designs())
+        assertThat(take(request, file, "Came in").designs())
                 .as("the same once more brings nothing, and keeps nothing")
                 .hasSize(1);
         verify(before, times(1)).keep();
@@ -57,8 +73,8 @@ class DesignExchangeTest {
     void keepsNothingForWhatCanNotComeIn() {
         byte[] file = file("Sent again");
         UUID request = UUID.randomUUID();
-        assertThatThrownBy(() -> exchange.take(request, file, "")).isInstanceOf(RefusedException.class);
-        assertThatThrownBy(() -> exchange.take(request, "{}".getBytes(StandardCharsets.UTF_8), ""))
+        assertThatThrownBy(() -> take(request, file, "")).isInstanceOf(RefusedException.class);
+        assertThatThrownBy(() -> take(request, "{}".getBytes(StandardCharsets.UTF_8), ""))
                 .isInstanceOf(RefusedException.class);
         verify(before, never()).keep();
     }
@@ -67,8 +83,7 @@ class DesignExchangeTest {
     void takesNothingInWhereNothingCouldBeKept() {
         byte[] file = file("Sent to a full disk");
         doThrow(RefusedException.conflict("The disk is full.")).when(before).keep();
-        assertThatThrownBy(() -> exchange.take(UUID.randomUUID(), file, "Never came in"))
-                .hasMessageContaining("full");
+        assertThatThrownBy(() -> take(UUID.randomUUID(), file, "Never came in")).hasMessageContaining("full");
         assertThat(APP.get("/api/designs?search=Never%20came")
                         .body()
                         .get("total")
