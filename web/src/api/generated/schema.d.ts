@@ -8070,13 +8070,20 @@ export interface components {
       batches: number;
       /** Format: int32 */
       changes?: number;
+      each?: components['schemas']['TimeView'];
       /** Format: int32 */
       lost: number;
       /** Format: date */
       madeOn: string;
       note: string;
+      notes: components['schemas']['RevisionNoted'][];
       /** Format: int32 */
       number: number;
+      slipReason: string;
+      /** Format: int32 */
+      slips: number;
+      /** Format: int32 */
+      timedSteps: number;
       /** Format: int64 */
       version: number;
     };
@@ -8084,6 +8091,12 @@ export interface components {
       note: string;
       /** Format: int64 */
       version: number;
+    };
+    RevisionNoted: {
+      about: string;
+      /** Format: date */
+      on: string;
+      text: string;
     };
     RevisionView: {
       document: components['schemas']['DesignDocument'];

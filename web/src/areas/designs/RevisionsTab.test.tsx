@@ -15,6 +15,10 @@ const line = (number: number, more: Partial<Schemas['RevisionLine']> = {}): Sche
   bags: 0,
   lost: 0,
   changes: number,
+  timedSteps: 0,
+  slips: 0,
+  slipReason: '',
+  notes: [],
   ...more,
 });
 
@@ -24,7 +28,17 @@ const past: Schemas['RevisionsView'] = {
   revisions: [
     line(3),
     line(2, { note: 'as the paper said' }),
-    line(1, { changes: undefined, batches: 2, bags: 9, lost: 1 }),
+    line(1, {
+      changes: undefined,
+      batches: 2,
+      bags: 9,
+      lost: 1,
+      each: { text: '34 min', seconds: 2040 },
+      timedSteps: 7,
+      slips: 2,
+      slipReason: 'zip cut short',
+      notes: [{ on: '2026-11-02', about: 'A', text: 'cut it a hair wider' }],
+    }),
   ],
 };
 
@@ -65,6 +79,17 @@ describe('revisions of a design', () => {
     expect(screen.getByText('Snap')).toHaveClass('line-through');
     expect(screen.getByText('2 batches, 9 bags, 1 lost')).toBeVisible();
     expect(screen.queryByRole('button', { name: 'Bring it back' })).toBeNull();
+  });
+
+  it('tells what was learnt at the bench with one, beside it', async () => {
+    shown();
+    await userEvent.click(await screen.findByRole('button', { name: /9 bags/ }));
+    const learnt = screen.getByRole('region', { name: 'Learnt at the bench with revision 1' });
+    expect(learnt).toHaveTextContent('34 min a bag, as it was timed at 7 steps');
+    expect(learnt).toHaveTextContent('Something went wrong with 2 bags, most often: zip cut short');
+    expect(learnt).toHaveTextContent('A: cut it a hair wider 2 Nov 2026');
+    await userEvent.click(screen.getByRole('button', { name: /as the paper said/ }));
+    expect(screen.queryByRole('region', { name: /Learnt at the bench/ })).toBeNull();
   });
 
   it('compares an earlier one with how it is now, by the keyboard', async () => {

@@ -68,6 +68,7 @@ export function RevisionsTab({ designId, size }: { designId: number; size: strin
           )}
         </div>
         <ProblemNotice problem={back.problem} />
+        <Learnt line={line} />
         {!isLatest && line.changes !== undefined && (
           <div role="group" aria-label="Compare" className="mb-3 flex gap-1">
             {(
@@ -107,6 +108,42 @@ function madeWith({ batches, bags, lost }: Line) {
   if (batches === 0) return 'nothing made with it';
   const of = batches === 1 ? 'one batch' : `${batches} batches`;
   return [of, bags > 0 && `${bags} bags`, lost > 0 && `${lost} lost`].filter(Boolean).join(', ');
+}
+
+/** What was learnt at the bench with a revision: how long a bag took, what went wrong, what was noted. */
+function Learnt({ line }: { line: Line }) {
+  if (!line.each && line.slips === 0 && line.notes.length === 0) return null;
+  return (
+    <section
+      className="mb-3 rounded bg-tape px-3 py-2"
+      aria-label={`Learnt at the bench with revision ${line.number}`}
+    >
+      {line.each && (
+        <p>
+          <b>{line.each.text}</b> a bag, as it was timed at{' '}
+          {line.timedSteps === 1 ? 'one step' : `${line.timedSteps} steps`}
+        </p>
+      )}
+      {line.slips > 0 && (
+        <p>
+          {line.slips === 1
+            ? 'Something went wrong with one bag'
+            : `Something went wrong with ${line.slips} bags`}
+          {line.slipReason && `, most often: ${line.slipReason}`}
+        </p>
+      )}
+      {line.notes.length > 0 && (
+        <ul className="m-0 list-disc pl-5">
+          {line.notes.map((note, i) => (
+            <li key={i} className="break-words">
+              {note.about && <b>{note.about}: </b>}
+              {note.text} <span className="text-[13px] text-soft">{fullDay(note.on)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
 }
 
 /** What the maker says of it, kept when the field is left. */

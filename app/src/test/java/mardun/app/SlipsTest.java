@@ -19,6 +19,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What goes wrong at the bench: the bag, the shelf and the counts follow, and what was no slip is taken back. */
 class SlipsTest {
@@ -103,6 +104,66 @@ class SlipsTest {
         JsonNode twice = bench.work(batch, List.of(withdrawn(batch, round, slip)));
         assertThat(twice.get("refused").get(0).get("reason").asString()).contains("no such slip");
         assertThat(line(batch).get("open").asInt()).isEqualTo(6);
+    }
+
+    /** What was timed, went wrong and was noted with a revision stands beside that one, and not beside the next. */
+    @Test
+    void whatWasLearntStandsBesideTheRevisionItWasMadeWith() {
+        long pouch = APP.pouch("Learnt pouch {ç}");
+        long batch = bench.batch(pouch, "6");
+        bench.cut(batch);
+        JsonNode work = bench.work(batch, List.of());
+        JsonNode zip = bench.turn(work, "Sew zip to outer and lining");
+        Map<String, Object> wrongTime = bench.worked(batch, zip, 1, 9000);
+        bench.work(
+                batch,
+                List.of(
+                        bench.worked(batch, zip, 4, 400),
+                        wrongTime,
+                        bench.worked(batch, bench.turn(work, "Sew round outer and lining"), 2, 100),
+                        slip(batch, zip, 1, "SECOND", List.of()),
+                        slip(batch, zip, 1, "SECOND", List.of())));
+        assertThat(APP.post(
+                                "/api/logbook/corrections",
+                                Map.of(
+                                        "id",
+                                        UUID.randomUUID(),
+                                        "event",
+                                        wrongTime.get("id"),
+                                        "leftOut",
+                                        true,
+                                        "minutes",
+                                        "",
+                                        "reason",
+                                        "the phone rang"))
+                        .status())
+                .isEqualTo(204);
+        Map<String, Object> pin = new HashMap<>(
+                Map.of("about", "PIECE", "designId", pouch, "step", "", "stepName", "", "letter", "A", "machine", ""));
+        assertThat(APP.post("/api/notes", Map.of("id", UUID.randomUUID(), "pin", pin, "text", "cut it a hair wider"))
+                        .status())
+                .isEqualTo(204);
+        JsonNode design = APP.get("/api/designs/" + pouch).body();
+        ObjectNode document = (ObjectNode) design.get("document").deepCopy();
+        document.put("note", "wider now");
+        bench.ok(APP.put(
+                "/api/designs/" + pouch, Map.of("version", design.get("version").asLong(), "document", document)));
+
+        JsonNode revisions =
+                bench.ok(APP.get("/api/designs/" + pouch + "/revisions")).get("revisions");
+        JsonNode first = revisions.get(1);
+        assertThat(first.get("each").get("seconds").asLong())
+                .as("100 s at the zip, without the time that was left out, and 50 s round it")
+                .isEqualTo(150);
+        assertThat(first.get("timedSteps").asInt()).isEqualTo(2);
+        assertThat(first.get("slips").asInt()).isEqualTo(2);
+        assertThat(first.get("slipReason").asString()).isEqualTo("zip cut short");
+        assertThat(first.get("notes").get(0).get("about").asString()).isEqualTo("A");
+        assertThat(first.get("notes").get(0).get("text").asString()).isEqualTo("cut it a hair wider");
+        JsonNode next = revisions.get(0);
+        assertThat(next.has("each") && !next.get("each").isNull()).isFalse();
+        assertThat(next.get("slips").asInt()).isZero();
+        assertThat(next.get("notes")).isEmpty();
     }
 
     /** What is done of those that go on is counted as before, and the last of them finishes the batch. */

@@ -32,7 +32,7 @@ class StatementsTest {
         ceilings.put("/api/days", 26);
         ceilings.put("/api/designs", 11);
         ceilings.put("/api/designs/1", 11);
-        ceilings.put("/api/designs/1/revisions", 5);
+        ceilings.put("/api/designs/1/revisions", 9);
         ceilings.put("/api/materials?size=60", 8);
         ceilings.put("/api/materials/1", 8);
         ceilings.put("/api/materials/1/shelf", 9);

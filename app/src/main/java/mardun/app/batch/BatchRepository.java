@@ -84,6 +84,15 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             group by l.designRevision""")
     List<MadeWith> madeWith(DesignId designId);
 
+    /** A line of a batch that was planned with a revision. */
+    record LineWith(int revision, long batch, int number) {}
+
+    @Query("""
+            select new mardun.app.batch.BatchRepository$LineWith(l.designRevision, l.batch.id, l.number)
+            from StoredLine l
+            where l.designId = :designId and l.batch.stage <> mardun.app.batch.BatchStage.DROPPED""")
+    List<LineWith> linesWith(DesignId designId);
+
     /** How many bags of a design are done, however they came out, and how many of them didn't. */
     record Lost(DesignId designId, long bags, long lost) {}
 

@@ -3,6 +3,7 @@ package mardun.app.design;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -10,18 +11,25 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mardun.app.design.RevisionUse.Learnt;
 import mardun.app.design.RevisionUse.Made;
 import mardun.app.design.RevisionViews.BroughtBack;
 import mardun.app.design.RevisionViews.RevisionComparison;
 import mardun.app.design.RevisionViews.RevisionLine;
 import mardun.app.design.RevisionViews.RevisionNote;
+import mardun.app.design.RevisionViews.RevisionNoted;
 import mardun.app.design.RevisionViews.RevisionsView;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialService;
+import mardun.app.note.NoteService;
+import mardun.app.note.NoteViews.NoteView;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
 import mardun.app.problem.TypedText;
+import mardun.app.settings.SettingsService;
+import mardun.app.show.ViewWriter;
+import mardun.core.estimate.MeasuredEach;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -36,6 +44,8 @@ class RevisionService {
     private final DesignRevisionRepository revisions;
     private final MaterialService materials;
     private final List<RevisionUse> uses;
+    private final NoteService notes;
+    private final SettingsService settings;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -47,12 +57,16 @@ class RevisionService {
             DesignRevisionRepository revisions,
             MaterialService materials,
             List<RevisionUse> uses,
+            NoteService notes,
+            SettingsService settings,
             JsonMapper json,
             Clock clock) {
         this.designs = designs;
         this.revisions = revisions;
         this.materials = materials;
         this.uses = uses;
+        this.notes = notes;
+        this.settings = settings;
         this.json = json;
         this.clock = clock;
     }
@@ -63,11 +77,19 @@ class RevisionService {
         Map<Integer, Made> made = uses.stream()
                 .flatMap(use -> use.madeWith(id).entrySet().stream())
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        Map<Integer, Learnt> learnt = uses.stream()
+                .flatMap(use -> use.learntWith(id).entrySet().stream())
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        List<NoteService.Noted> noted = notes.ofDesign(id);
+        ViewWriter writer = settings.current().writer();
         List<DesignRevision> found = revisions.findByDesignIdOrderByNumberDesc(id);
         List<RevisionLine> lines = new ArrayList<>();
         for (int i = 0; i < found.size(); i++) {
             DesignRevision revision = found.get(i);
             Made its = made.getOrDefault(revision.number(), Made.NOTHING);
+            Learnt atTheBench = learnt.getOrDefault(revision.number(), Learnt.NOTHING);
+            Instant from = revision.madeAt();
+            Instant until = i == 0 ? Instant.MAX : found.get(i - 1).madeAt();
             lines.add(new RevisionLine(
                     revision.number(),
                     revision.version(),
@@ -76,9 +98,27 @@ class RevisionService {
                     its.batches(),
                     its.bags(),
                     its.lost(),
-                    i + 1 < found.size() ? changes(found.get(i + 1), revision) : null));
+                    i + 1 < found.size() ? changes(found.get(i + 1), revision) : null,
+                    atTheBench.each().map(each -> writer.time(each.each())).orElse(null),
+                    atTheBench.each().map(MeasuredEach::steps).orElse(0),
+                    atTheBench.slips(),
+                    atTheBench.reason(),
+                    noted.stream()
+                            .filter(note ->
+                                    !note.at().isBefore(from) && note.at().isBefore(until))
+                            .map(note -> noted(note.note()))
+                            .toList()));
         }
         return new RevisionsView(id, version, lines);
+    }
+
+    private static RevisionNoted noted(NoteView note) {
+        String about = switch (note.pin().about()) {
+            case STEP -> note.pin().stepName();
+            case PIECE -> note.pin().letter();
+            case DESIGN, MATERIAL, MACHINE -> "";
+        };
+        return new RevisionNoted(note.on(), about, note.text());
     }
 
     private record AtRevision(DesignId id, int number) {}

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import mardun.app.id.DesignId;
+import mardun.app.show.Views.TimeView;
 import org.jspecify.annotations.Nullable;
 
 /** What is shown of a design's past. */
@@ -25,6 +26,11 @@ final class RevisionViews {
      * @param bags that came out of these, seconds too
      * @param lost that came to nothing
      * @param changes how many things were changed in it; absent for the first
+     * @param each how long one bag took, as it was measured; absent where nothing was timed
+     * @param timedSteps at how many steps
+     * @param slips with how many bags something went wrong
+     * @param slipReason why, most often; may be empty
+     * @param notes what was noted while it was the latest, as far as there are any
      */
     record RevisionLine(
             int number,
@@ -34,7 +40,19 @@ final class RevisionViews {
             int batches,
             int bags,
             int lost,
-            @Nullable Integer changes) {}
+            @Nullable Integer changes,
+            @Nullable TimeView each,
+            int timedSteps,
+            int slips,
+            String slipReason,
+            List<RevisionNoted> notes) {}
+
+    /**
+     * Something noted at the bench.
+     *
+     * @param about which part it is about; empty for all of it
+     */
+    record RevisionNoted(LocalDate on, String about, String text) {}
 
     enum DifferenceKind {
         ADDED,

@@ -106,6 +106,24 @@ public class BenchLog {
         return new Standing(on);
     }
 
+    /** What was counted at a step of a line, and how long that took. */
+    public record TimedStep(BatchId batchId, int line, String step, long bags, long millis) {}
+
+    /** What was counted at the steps of some batches, and how long that took; without times that were corrected or left out. */
+    @Transactional(readOnly = true)
+    public List<TimedStep> timedSteps(Collection<BatchId> batches) {
+        return batches.isEmpty() ? List.of() : events.timedSteps(batches);
+    }
+
+    /** With how many bags of a line something went wrong for a reason. */
+    public record WentWrong(BatchId batchId, int line, String reason, long bags) {}
+
+    /** With how many bags of some batches something went wrong, and why. */
+    @Transactional(readOnly = true)
+    public List<WentWrong> wentWrong(Collection<BatchId> batches) {
+        return batches.isEmpty() ? List.of() : events.wentWrong(batches);
+    }
+
     /** What was counted of some batches. */
     @Transactional(readOnly = true)
     public Map<BatchId, Counted> counted(Collection<BatchId> batches) {

@@ -19,6 +19,8 @@ interface NoteRepository extends JpaRepository<Note, UUID> {
             order by n.notedAt desc""")
     List<Note> about(Collection<DesignId> designs, Collection<MaterialId> materials);
 
+    List<Note> findByDesignIdOrderByNotedAt(DesignId designId);
+
     /** All notes, those that aren't put away before the others, the newest first. */
     @Query("""
             select n from Note n

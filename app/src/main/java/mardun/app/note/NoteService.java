@@ -94,6 +94,14 @@ public class NoteService {
     /** A note with the moment in which it was written. */
     public record Noted(NoteView note, Instant at) {}
 
+    /** What was noted about a design, its steps and its pieces, put away or not, the first one first. */
+    @Transactional(readOnly = true)
+    public List<Noted> ofDesign(DesignId design) {
+        return notes.findByDesignIdOrderByNotedAt(design).stream()
+                .map(note -> new Noted(view(note), note.notedAt()))
+                .toList();
+    }
+
     /** What was noted before a moment, the newest first. */
     @Transactional(readOnly = true)
     public List<Noted> before(Instant until, int most) {
