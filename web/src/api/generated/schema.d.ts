@@ -2692,6 +2692,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/orders/{id}/came-back': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['customerOrderCameBack'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/orders/{id}/cancel': {
     parameters: {
       query?: never;
@@ -2702,6 +2718,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['cancelOrder'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/orders/{id}/customers-bags': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listCustomersBags'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -4006,7 +4038,7 @@ export interface components {
     };
     BackForm: {
       /** @enum {string} */
-      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED';
+      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED' | 'MENDED';
       reason: string;
       /** Format: int64 */
       version: number;
@@ -4957,7 +4989,7 @@ export interface components {
       /** Format: int32 */
       made: number;
       /** @enum {string} */
-      state: 'AGREED' | 'HANDED_OVER' | 'CANCELLED';
+      state: 'AGREED' | 'HANDED_OVER' | 'CAME_BACK' | 'CANCELLED';
       total: components['schemas']['MoneyView'];
       /** Format: int32 */
       units: number;
@@ -4997,7 +5029,7 @@ export interface components {
       reason: string;
       rest: components['schemas']['MoneyView'];
       /** @enum {string} */
-      state: 'AGREED' | 'HANDED_OVER' | 'CANCELLED';
+      state: 'AGREED' | 'HANDED_OVER' | 'CAME_BACK' | 'CANCELLED';
       /** @enum {string} */
       tender?: 'CASH' | 'CARD' | 'OTHER';
       total: components['schemas']['MoneyView'];
@@ -5017,6 +5049,12 @@ export interface components {
       order?: components['schemas']['CustomerOrderView'];
       reach: string;
       who: string;
+    };
+    CustomersBags: {
+      kind: string;
+      /** Format: int32 */
+      units: number;
+      words: string;
     };
     CutAgain: {
       dyes: components['schemas']['OfDye'][];
@@ -7137,6 +7175,17 @@ export interface components {
         | 'NO_LABEL';
       sentence: string;
       words: string;
+    };
+    OrderBackForm: {
+      bags: components['schemas']['HandedBags'][];
+      /** @enum {string} */
+      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED' | 'MENDED';
+      reason: string;
+      refund: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      version: number;
     };
     OrderForm: {
       /** Format: int64 */
@@ -15050,6 +15099,32 @@ export interface operations {
       };
     };
   };
+  customerOrderCameBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OrderBackForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
   cancelOrder: {
     parameters: {
       query?: never;
@@ -15072,6 +15147,28 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['CustomerOrderView'];
+        };
+      };
+    };
+  };
+  listCustomersBags: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CustomersBags'][];
         };
       };
     };

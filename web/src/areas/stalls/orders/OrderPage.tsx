@@ -10,6 +10,7 @@ import { Tag } from '../../../ui/Tag';
 import { fullDay } from '../../../ui/units';
 import { useRequestId, useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
+import { CameBackPanel } from './CameBackPanel';
 import { HandOverPanel } from './HandOverPanel';
 import { Made } from './OrdersPage';
 
@@ -100,7 +101,7 @@ const useStep = (order: Order, step: string, then?: () => void) =>
 
 /** What it costs, what is paid, and what happens with it. */
 function State({ order }: { order: Order }) {
-  const [asking, setAsking] = useState<'hand-over' | 'cancel' | 'forget'>();
+  const [asking, setAsking] = useState<'hand-over' | 'cancel' | 'forget' | 'came-back'>();
   const deposit = useStep(order, 'deposit');
   const open = useStep(order, 'open-again');
   const close = () => setAsking(undefined);
@@ -152,7 +153,11 @@ function State({ order }: { order: Order }) {
       {order.state === 'HANDED_OVER' && order.closedOn && (
         <p>
           <Tag look="ok">handed over</Tag> on {fullDay(order.closedOn)}
+          {order.reason && <span className="block text-soft">Came back since: {order.reason}</span>}
         </p>
+      )}
+      {order.state === 'CAME_BACK' && (
+        <Notice look="care">All of it came back{order.reason && `: ${order.reason}`}</Notice>
       )}
       {order.state === 'CANCELLED' && order.closedOn && (
         <Notice look="care">
@@ -166,9 +171,16 @@ function State({ order }: { order: Order }) {
       )}
       {order.state !== 'AGREED' && !order.forgotten && (
         <div className="flex flex-wrap gap-2">
-          <Button look="quiet" disabled={open.isPending} onClick={() => open.mutate({})}>
-            Open it again
-          </Button>
+          {order.state === 'HANDED_OVER' && (
+            <Button look="quiet" onClick={() => setAsking('came-back')}>
+              Something came back
+            </Button>
+          )}
+          {order.state !== 'CAME_BACK' && (
+            <Button look="quiet" disabled={open.isPending} onClick={() => open.mutate({})}>
+              Open it again
+            </Button>
+          )}
           <Button look="quiet" onClick={() => setAsking('forget')}>
             Forget who ordered …
           </Button>
@@ -182,6 +194,7 @@ function State({ order }: { order: Order }) {
       )}
       {order.forgotten && <p className="text-soft">Who ordered it is forgotten; the figures stay.</p>}
       {asking === 'hand-over' && <HandOverPanel order={order} onClose={close} />}
+      {asking === 'came-back' && <CameBackPanel order={order} onClose={close} />}
       {asking === 'cancel' && <CancelPanel order={order} onClose={close} />}
       {asking === 'forget' && <ForgetPanel order={order} onClose={close} />}
     </section>

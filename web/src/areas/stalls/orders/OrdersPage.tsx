@@ -88,6 +88,7 @@ export function Made({ order }: { order: Pick<Row, 'made' | 'units'> }) {
 const STATES: Record<Row['state'], string> = {
   AGREED: 'open',
   HANDED_OVER: 'handed over',
+  CAME_BACK: 'came back',
   CANCELLED: 'cancelled',
 };
 

@@ -113,6 +113,32 @@ describe('a private order', () => {
     expect(screen.getByLabelText('A message, a call, a wish')).toHaveValue('');
   });
 
+  it('takes back what came back, with why and what was given back', async () => {
+    const sent = opened(
+      {
+        '/api/orders/3/customers-bags': [{ kind: '1/s1/4/GOOD', words: 'Heron pouch', units: 6 }],
+        '/api/orders/3/came-back': { ...order, state: 'HANDED_OVER', closedOn: '2026-11-25' },
+      },
+      { ...order, state: 'HANDED_OVER', closedOn: '2026-11-25', paid: money(9900), tender: 'CASH' },
+    );
+    await userEvent.click(await screen.findByRole('button', { name: 'Something came back' }));
+    const panel = within(await screen.findByRole('dialog'));
+    await userEvent.type(await panel.findByLabelText('How many of Heron pouch'), '22{Backspace}');
+    await userEvent.selectOptions(panel.getByLabelText('What became of them'), 'among the seconds');
+    await userEvent.type(panel.getByLabelText('Why'), 'the zip came out');
+    await userEvent.type(panel.getByLabelText('Money given back'), '33');
+    await userEvent.click(panel.getByRole('button', { name: 'Book it' }));
+    await vi.waitFor(() =>
+      expect(sent.find(({ path }) => path.endsWith('/came-back'))?.body).toMatchObject({
+        version: 2,
+        ended: 'SECONDS',
+        reason: 'the zip came out',
+        refund: '33',
+        bags: [{ kind: '1/s1/4/GOOD', units: '2' }],
+      }),
+    );
+  });
+
   it('forgets the customer of a closed one', async () => {
     const sent = opened(
       { '/api/quotes/7/forget': {}, '/api/quotes/7': { form: { version: 5 } } },

@@ -186,6 +186,93 @@ class OrdersTest {
                 .isEqualTo(2);
     }
 
+    private static Map<String, Object> back(String kind, String units, String ended, String refund) {
+        return new HashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "ended",
+                ended,
+                "reason",
+                "the zip came out {ç}",
+                "refund",
+                refund,
+                "bags",
+                List.of(Map.of("kind", kind, "units", units))));
+    }
+
+    @Test
+    void whatComesBackGoesWhereItBelongsAndComesOffTheSaleToTheCent() {
+        JsonNode order = order(ordered("Returned pouch"));
+        make(order);
+        String kind = bags(order)
+                .valueStream()
+                .filter(one -> one.get("proposed").asInt() == 5)
+                .findFirst()
+                .orElseThrow()
+                .get("kind")
+                .asString();
+        assertThat(post(order, "came-back", back(kind, "1", "INTO_STOCK", "")).detail())
+                .contains("Nothing of this order is with the customer");
+        JsonNode done = bench.ok(post(order, "hand-over", handOver(kind, "5", "100.00")));
+        String address = "/api/orders/" + order.get("id").asLong();
+        assertThat(APP.get(address + "/customers-bags")
+                        .body()
+                        .get(0)
+                        .get("units")
+                        .asInt())
+                .isEqualTo(5);
+        assertThat(post(done, "came-back", back(kind, "6", "INTO_STOCK", "")).on("bags.0.units"))
+                .contains("The customer has 5");
+        assertThat(post(done, "came-back", back(kind, "", "INTO_STOCK", "")).on("bags"))
+                .contains("Nothing came back");
+        assertThat(post(done, "came-back", back(kind, "1", "INTO_STOCK", "100.01"))
+                        .on("refund"))
+                .contains("Paid was 100.00");
+        Map<String, Object> noReason = back(kind, "1", "INTO_STOCK", "");
+        noReason.put("reason", " ");
+        assertThat(post(done, "came-back", noReason).on("reason")).contains("Say why");
+
+        Map<String, Object> one = back(kind, "1", "SECONDS", "20.00");
+        JsonNode four = bench.ok(post(done, "came-back", one));
+        assertThat(bench.ok(post(done, "came-back", one))
+                        .get("paid")
+                        .get("minor")
+                        .asLong())
+                .as("sent twice, booked once")
+                .isEqualTo(8000);
+        assertThat(four.get("state").asString()).isEqualTo("HANDED_OVER");
+        assertThat(four.get("reason").asString()).isEqualTo("among the seconds: the zip came out {ç}");
+        assertThat(APP.get(address + "/customers-bags")
+                        .body()
+                        .get(0)
+                        .get("units")
+                        .asInt())
+                .isEqualTo(4);
+        assertThat(left("Returned pouch"))
+                .as("two seconds, one of them sold before")
+                .isEqualTo(2);
+
+        JsonNode mended = bench.ok(post(four, "came-back", back(kind, "2", "MENDED", "")));
+        assertThat(mended.get("paid").get("minor").asLong()).isEqualTo(8000);
+        assertThat(APP.get(address + "/customers-bags")
+                        .body()
+                        .get(0)
+                        .get("units")
+                        .asInt())
+                .as("they have them again")
+                .isEqualTo(4);
+        assertThat(APP.get("/api/notes").body().toString()).contains("One came back: the zip came out {ç}");
+
+        assertThat(post(mended, "came-back", back(kind, "4", "SCRAPPED", "")).on("refund"))
+                .contains("all that was paid goes back: 80.00");
+        JsonNode none = bench.ok(post(mended, "came-back", back(kind, "4", "SCRAPPED", "80.00")));
+        assertThat(none.get("state").asString()).isEqualTo("CAME_BACK");
+        assertThat(none.get("paid").get("minor").asLong()).isZero();
+        assertThat(left("Returned pouch")).as("the scrapped ones are gone").isEqualTo(2);
+        assertThat(post(none, "open-again", Map.of()).detail()).contains("Agree a new order");
+        assertThat(APP.get(address + "/customers-bags").body()).isEmpty();
+    }
+
     @Test
     void aCancelledOneSellsNothingAndSaysWhatBecameOfItsDeposit() {
         JsonNode order = order(ordered("Cancelled pouch"));

@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
 @Entity
 class CustomerOrder {
 
+    private static final int LONGEST_REASON = 500;
+
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private Long id;
@@ -117,6 +119,21 @@ class CustomerOrder {
         paidMinor = paid;
     }
 
+    /**
+     * Some of its bags came back, or all of them.
+     *
+     * @param sale of those that the customer keeps; absent for none
+     * @param paid what stays paid
+     */
+    void comeBack(@Nullable UUID sale, long paid, String why) {
+        refuseUnless(CustomerOrderState.HANDED_OVER);
+        saleId = sale;
+        paidMinor = paid;
+        state = sale == null ? CustomerOrderState.CAME_BACK : CustomerOrderState.HANDED_OVER;
+        String all = reason.isEmpty() ? why : reason + "; " + why;
+        reason = all.substring(0, Math.min(LONGEST_REASON, all.length()));
+    }
+
     /** Nothing came of it; a deposit that was paid was given back or kept. */
     void cancel(LocalDate on, String why, boolean keepsDeposit) {
         refuseUnless(CustomerOrderState.AGREED);
@@ -130,6 +147,9 @@ class CustomerOrder {
     void openAgain() {
         if (state == CustomerOrderState.AGREED) {
             throw RefusedException.conflict("This order is open already.");
+        }
+        if (state == CustomerOrderState.CAME_BACK) {
+            throw RefusedException.conflict("Its bags came back, and went where they belong. Agree a new order.");
         }
         if (forgotten) {
             throw RefusedException.conflict("Whose order this was is forgotten, so it stays closed.");
@@ -164,9 +184,12 @@ class CustomerOrder {
     private void refuseUnless(CustomerOrderState wanted) {
         if (state != wanted) {
             throw RefusedException.conflict(
-                    state == CustomerOrderState.HANDED_OVER
-                            ? "This order was handed over already. Open it again first."
-                            : "This order was cancelled. Open it again first.");
+                    switch (state) {
+                        case AGREED -> "This order isn't handed over yet.";
+                        case HANDED_OVER -> "This order was handed over already. Open it again first.";
+                        case CAME_BACK -> "All bags of this order came back.";
+                        case CANCELLED -> "This order was cancelled. Open it again first.";
+                    });
         }
     }
 

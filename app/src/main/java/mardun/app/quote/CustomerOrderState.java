@@ -6,6 +6,8 @@ public enum CustomerOrderState {
     AGREED,
     /** The customer has the bags and has paid. */
     HANDED_OVER,
+    /** All of its bags came back. */
+    CAME_BACK,
     /** Nothing came of it. */
     CANCELLED
 }

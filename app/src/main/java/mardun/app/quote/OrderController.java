@@ -6,9 +6,11 @@ import java.util.List;
 import mardun.app.quote.CustomerOrderViews.CancelForm;
 import mardun.app.quote.CustomerOrderViews.CustomerOrderView;
 import mardun.app.quote.CustomerOrderViews.CustomerOrders;
+import mardun.app.quote.CustomerOrderViews.CustomersBags;
 import mardun.app.quote.CustomerOrderViews.DepositForm;
 import mardun.app.quote.CustomerOrderViews.HandOverBags;
 import mardun.app.quote.CustomerOrderViews.HandOverForm;
+import mardun.app.quote.CustomerOrderViews.OrderBackForm;
 import mardun.app.quote.CustomerOrderViews.OrderNoteForm;
 import mardun.app.quote.CustomerOrderViews.OrderStep;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,10 +27,12 @@ class OrderController {
 
     private final OrderService orders;
     private final HandingOver handingOver;
+    private final ComingBack comingBack;
 
-    OrderController(OrderService orders, HandingOver handingOver) {
+    OrderController(OrderService orders, HandingOver handingOver, ComingBack comingBack) {
         this.orders = orders;
         this.handingOver = handingOver;
+        this.comingBack = comingBack;
     }
 
     /** Private orders: those that are open, the one that is due first in front, and the latest of the others. */
@@ -59,6 +63,19 @@ class OrderController {
     @PostMapping("/{id}/hand-over")
     CustomerOrderView handOverOrder(@PathVariable long id, @Valid @RequestBody HandOverForm form) {
         handingOver.handOver(id, form);
+        return orders.get(id);
+    }
+
+    /** The bags of a handed over order that the customer has. */
+    @GetMapping("/{id}/customers-bags")
+    List<CustomersBags> listCustomersBags(@PathVariable long id) {
+        return comingBack.bags(id);
+    }
+
+    /** Some bags came back: they go where they belong now, what was given back comes off the sale, and their design learns why. */
+    @PostMapping("/{id}/came-back")
+    CustomerOrderView customerOrderCameBack(@PathVariable long id, @Valid @RequestBody OrderBackForm form) {
+        comingBack.take(id, form);
         return orders.get(id);
     }
 

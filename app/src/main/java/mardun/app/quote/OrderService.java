@@ -5,6 +5,8 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsService;
 import mardun.app.id.BatchId;
@@ -159,8 +161,9 @@ public class OrderService {
     @Transactional
     public void openAgain(long id, OrderStep step) {
         CustomerOrder order = forChange(id, step.version());
-        order.saleId().ifPresent(sales::takeBack);
+        Optional<UUID> sale = order.saleId();
         order.openAgain();
+        sale.ifPresent(sales::takeBack);
         orders.saveAndFlush(order);
     }
 

@@ -10,6 +10,8 @@ import jakarta.persistence.PostPersist;
 import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
@@ -116,6 +118,12 @@ class Sale implements Persistable<UUID> {
                     seconds + other.seconds,
                     unknownUnits + other.unknownUnits);
         }
+    }
+
+    /** As it was booked. */
+    NewSale booked(String place, List<Sales.Sold> bags) {
+        return new NewSale(
+                id, channelId, Optional.ofNullable(fairId), place, soldAt, tender, bags, paidMinor, payment, note);
     }
 
     void takeBack(Instant at) {

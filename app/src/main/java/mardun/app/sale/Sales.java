@@ -244,6 +244,20 @@ public class Sales {
         return found.isPresent();
     }
 
+    /** A sale as it was booked, bags of a kind together; empty if there is none, or it was taken back. */
+    @Transactional(readOnly = true)
+    public Optional<NewSale> find(UUID id) {
+        return sales.findById(id).filter(sale -> !sale.isTakenBack()).map(sale -> {
+            Map<String, Sold> bags = new LinkedHashMap<>();
+            List<SaleLine> its = lines.findBySaleIdOrderById(id);
+            its.forEach(line -> bags.merge(
+                    line.bagKind(),
+                    new Sold(line.bagKind(), line.units(), line.usualMinor()),
+                    (one, more) -> new Sold(one.kind(), one.units() + more.units(), one.usualMinor())));
+            return sale.booked(its.get(0).place(), List.copyOf(bags.values()));
+        });
+    }
+
     /** What was sold at some fairs, by how it was paid. */
     @Transactional(readOnly = true)
     public List<Sum> sums(Collection<FairId> fairs) {

@@ -18,12 +18,11 @@ import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLedger.FromLot;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.GoodsService;
-import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
-import mardun.app.note.NotePin;
-import mardun.app.note.NoteService;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
+import mardun.app.sale.CameBack;
+import mardun.app.sale.ReturnedBags;
 import mardun.app.sale.Sales;
 import mardun.app.sale.Sales.NewSale;
 import mardun.app.settings.Settings;
@@ -69,7 +68,7 @@ public class ShopDesk {
     private final GoodsLedger ledger;
     private final Sales sales;
     private final Channels channels;
-    private final NoteService notes;
+    private final ReturnedBags returned;
     private final SettingsService settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -84,7 +83,7 @@ public class ShopDesk {
             GoodsLedger ledger,
             Sales sales,
             Channels channels,
-            NoteService notes,
+            ReturnedBags returned,
             SettingsService settings,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -97,7 +96,7 @@ public class ShopDesk {
         this.ledger = ledger;
         this.sales = sales;
         this.channels = channels;
-        this.notes = notes;
+        this.returned = returned;
         this.settings = settings;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -385,36 +384,17 @@ public class ShopDesk {
         if (form.reason().isBlank()) {
             throw RefusedException.conflict("Say why it came back, so that the design can learn from it.");
         }
+        if (form.ended() == CameBack.MENDED) {
+            throw RefusedException.conflict(
+                    "What is mended goes to its buyer once more. Note it at the design; the order stays as it is.");
+        }
         sales.takeBack(order.saleId().orElseThrow());
-        Map<String, Integer> its = wanted(order);
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(its.keySet());
-        ledger.hold(
-                lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
-        String reason =
-                "order " + order.number() + " came back: " + form.reason().strip();
-        its.forEach((kind, units) -> ledger.oldestFirst(lots.getOrDefault(kind, List.of()), ASIDE, units)
-                .forEach(from -> {
-                    long lot = from.lot().id();
-                    switch (form.ended()) {
-                        case INTO_STOCK -> moved(lot, ASIDE, GoodsService.HOME, from.units(), reason);
-                        case SECONDS -> {
-                            moved(lot, ASIDE, GoodsService.HOME, from.units(), reason);
-                            if (from.lot().kind().quality() == Quality.GOOD) {
-                                ledger.becomeSeconds(lot, GoodsService.HOME, from.units(), reason);
-                            }
-                        }
-                        case SCRAPPED -> ledger.move(lot, ASIDE, GoodsKind.WRITTEN_OFF, -from.units(), reason);
-                    }
-                }));
-        lots.values().stream()
-                .flatMap(List::stream)
-                .flatMap(lot -> lot.kind().designId().stream())
-                .distinct()
-                .forEach(design -> notes.pin(
-                        UUID.randomUUID(),
-                        NotePin.ofDesign(design),
-                        null,
-                        "One came back: " + form.reason().strip()));
+        returned.putAway(
+                wanted(order),
+                ASIDE,
+                form.ended(),
+                "order " + order.number(),
+                form.reason().strip());
         order.comeBack(form.ended().words() + ": " + form.reason().strip());
         orders.saveAndFlush(order);
     }

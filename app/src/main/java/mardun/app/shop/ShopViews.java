@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import mardun.app.id.ChannelId;
+import mardun.app.sale.CameBack;
 import mardun.app.show.PageView;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.PayoutMatch.Finding;
@@ -103,23 +104,6 @@ public final class ShopViews {
     public record LinkForm(boolean connected, @Nullable ChannelId channelId) {}
 
     public record OrderForm(long version) {}
-
-    /** What became of bags that came back. */
-    public enum CameBack {
-        INTO_STOCK("into stock"),
-        SECONDS("among the seconds"),
-        SCRAPPED("scrapped");
-
-        private final String words;
-
-        CameBack(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
 
     public record BackForm(
             long version,
