@@ -7099,6 +7099,7 @@ export interface components {
       open: components['schemas']['ShopOrderView'][];
       payouts: components['schemas']['PayoutView'][];
       trouble: string;
+      unpaid: components['schemas']['ShopOrderView'][];
     };
     OpenForm: {
       open: boolean;

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useUnits } from '../../ui/units';
 import { copied, replaced, useEditing, without } from './editing';
 import { Choice, FormulaField, PartHeading, RowButton, Tick } from './fields';
+import { halfOf, wholeOf } from './halves';
 import { stepOf, typedNear } from './steps';
 import { DRAWN_LINES, DRAWN_TIPS, EDGES } from './words';
 
@@ -78,7 +79,9 @@ export function DrawnOutline({
         <Tick
           label="Only the right half is drawn"
           checked={drawn.mirrored}
-          onTick={(mirrored) => onChange({ mirrored })}
+          onTick={(mirrored) =>
+            onChange(mirrored ? halfOf(drawn, handles, drawing?.width ?? 0, isInch) : wholeOf(drawn))
+          }
         />
         <span />
         <Choice

@@ -34,6 +34,7 @@ const shop = (more: Partial<Schemas['OnlineShopView']> = {}): Schemas['OnlineSho
   open: [order()],
   answered: { items: [], page: 0, size: 50, total: 0 },
   payouts: [],
+  unpaid: [],
   ...more,
 });
 
@@ -52,6 +53,13 @@ const shown = (view: Schemas['OnlineShopView']) =>
 afterEach(() => vi.unstubAllGlobals());
 
 describe('the online shop', () => {
+  it('lists what should have been paid out by now', async () => {
+    shown(shop({ unpaid: [order({ id: 9, number: 'S-0990', state: 'ARRIVED', postedOn: '2026-04-02' })] }));
+    rendered(<OnlinePage />);
+    const unpaid = within(await screen.findByRole('region', { name: 'Not paid out' }));
+    expect(unpaid.getByRole('row', { name: /S-0990 2 Apr 2026/ })).toBeVisible();
+  });
+
   it('shows whom an order goes to and by when, and posts it', async () => {
     const sent = shown(shop());
     rendered(<OnlinePage />);

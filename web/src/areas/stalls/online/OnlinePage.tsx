@@ -8,7 +8,7 @@ import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
 import { Listings } from './Listings';
 import { Orders } from './Orders';
-import { Payouts } from './Payouts';
+import { Payouts, Unpaid } from './Payouts';
 import { SimulatedShop } from './SimulatedShop';
 
 type Shop = Schemas['OnlineShopView'];
@@ -99,6 +99,7 @@ export default function OnlinePage() {
         <div className="grid items-start gap-4 xl:grid-cols-[1fr_360px]">
           <div className="space-y-4">
             <Orders shop={shop} />
+            <Unpaid orders={shop.unpaid} />
             <Payouts payouts={shop.payouts} />
           </div>
           <div className="space-y-4">

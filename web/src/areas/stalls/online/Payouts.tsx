@@ -5,6 +5,37 @@ import { fullDay, unsigned } from '../../../ui/units';
 type Payout = Schemas['PayoutView'];
 type Line = Schemas['PayoutLineView'];
 
+/** Orders that the shop should have paid out by now, and hasn’t. */
+export function Unpaid({ orders }: { orders: Schemas['ShopOrderView'][] }) {
+  if (orders.length === 0) return null;
+  return (
+    <section className="sheet mb-4 overflow-x-auto px-4 py-2" aria-label="Not paid out">
+      <h2 className="py-1">
+        Not paid out <Tag look="bad">{orders.length}</Tag>
+      </h2>
+      <p className="text-soft">Posted a fortnight ago or longer, and in no payout yet. Ask the shop.</p>
+      <table className="listing">
+        <thead>
+          <tr>
+            <th>Order</th>
+            <th>Posted</th>
+            <th className="num">Paid by the buyer</th>
+          </tr>
+        </thead>
+        <tbody>
+          {orders.map((order) => (
+            <tr key={order.id}>
+              <td>{order.number}</td>
+              <td>{order.postedOn && fullDay(order.postedOn)}</td>
+              <td className="num">{order.paid.amount}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 /** What the shop paid out, held against its orders; what doesn’t match stands open. */
 export function Payouts({ payouts }: { payouts: Payout[] }) {
   if (payouts.length === 0) return null;

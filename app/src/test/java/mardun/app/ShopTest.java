@@ -3,6 +3,7 @@ package mardun.app;
 import static mardun.app.AtTheStall.kind;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import javax.sql.DataSource;
 import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -18,6 +20,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** The online shop: orders that come late, twice and out of order; bags for each of them once; payouts to the cent. */
@@ -322,6 +325,66 @@ class ShopTest {
                 }
             }
         }
+    }
+
+    /** The last one is sold online, and in the same minute at a stall whose phone has no line: that is a question, and never minus one. */
+    @Test
+    @Order(10)
+    void theLastBagSoldOnlineAndAtTheStallInTheSameMinuteIsAQuestion() throws InterruptedException {
+        act("TELL_ONCE");
+        APP.put("/api/online-shop/listings", Map.of("kind", LARK, "price", "16", "offered", false));
+        AT.bags("Twin pouch,small,1,5.00,18.00,home");
+        String twin = kind("Twin pouch", "small");
+        APP.put("/api/online-shop/listings", Map.of("kind", twin, "price", "18", "offered", true));
+        long fair = AT.fair("Same minute fair", LocalDate.now());
+        act("ORDER");
+        JsonNode ordered = look().get("open")
+                .valueStream()
+                .filter(one -> one.toString().contains("Twin pouch"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ordered.get("state").asString()).isEqualTo("RESERVED");
+
+        assertThat(AT.tell(
+                                fair,
+                                UUID.randomUUID(),
+                                List.of(AtTheStall.sale("CASH", 1800, List.of(AtTheStall.bag(twin, 1, 1800)))))
+                        .status())
+                .isEqualTo(200);
+        JsonNode stall = AT.stall(fair);
+        assertThat(stall.get("questions")).hasSize(1);
+        assertThat(order(look(), ordered.get("number").asString()).get("state").asString())
+                .as("the online order keeps its bag")
+                .isEqualTo("RESERVED");
+        JsonNode bags = APP.get("/api/finished-goods?all=true&query=twin")
+                .body()
+                .get("page")
+                .get("items")
+                .get(0);
+        assertThat(bags.get("units").asInt()).isEqualTo(1);
+        AT.placesAddUp();
+    }
+
+    @Test
+    @Order(11)
+    void whatNoPayoutNamesForAFortnightIsListed() {
+        JsonNode reserved = look().get("open")
+                .valueStream()
+                .filter(one -> one.get("state").asString().equals("RESERVED"))
+                .findFirst()
+                .orElseThrow();
+        String number = reserved.get("number").asString();
+        assertThat(done(reserved, "posted").body().get("unpaid").toString())
+                .as("just posted")
+                .doesNotContain(number);
+        new JdbcTemplate(APP.part(DataSource.class))
+                .update(
+                        "update shop_order set posted_on = ? where number = ?",
+                        LocalDate.now().minusDays(14),
+                        number);
+        assertThat(APP.get("/api/online-shop").body().get("unpaid").toString()).contains(number);
+        act("PAY_OUT");
+        assertThat(look().get("unpaid").toString()).doesNotContain(number);
     }
 
     private static void count(int units) {

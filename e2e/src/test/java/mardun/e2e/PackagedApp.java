@@ -22,6 +22,9 @@ final class PackagedApp implements AutoCloseable {
     /** Where it is yesterday for most of the world, and always another day than in the browsers of these tests. */
     private static final String ZONE = "Pacific/Pago_Pago";
 
+    /** An address of this machine that stands for one on the workroom's network: what comes there isn't the machine itself. */
+    private static final String HOUSE = "127.0.0.2";
+
     private static final Duration STARTS_WITHIN = Duration.ofMinutes(2);
 
     /** What a page sends twice, as a cookie and as a header, to show that it is the application's own. */
@@ -110,7 +113,8 @@ final class PackagedApp implements AutoCloseable {
                 "-jar",
                 spreadOut().toString(),
                 "--server.port=" + port,
-                "--mardun.data=" + folder));
+                "--mardun.data=" + folder,
+                "--mardun.door.addresses=" + HOUSE));
         if (demo) {
             command.add("--mardun.demo=true");
         }
@@ -199,6 +203,11 @@ final class PackagedApp implements AutoCloseable {
             Thread.currentThread().interrupt();
             throw new IOException(e);
         }
+    }
+
+    /** The address of a page for the workroom's other devices, while the door is open. */
+    String urlInTheHouse(String path) {
+        return "http://" + HOUSE + ":" + port + path;
     }
 
     String url(String path) {

@@ -3,6 +3,7 @@ package mardun.app.design;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import mardun.core.design.Outline;
 import mardun.core.design.Point;
 import mardun.core.design.StitchLines;
@@ -18,9 +19,13 @@ final class PathWriter {
     static String path(Outline outline) {
         StringBuilder path = new StringBuilder();
         List<Outline.Corner> corners = outline.corners();
-        Outline.Corner last = corners.get(corners.size() - 1);
-        point(path.append('M'), last.x(), last.y());
-        for (Outline.Corner corner : corners) {
+        Outline.Corner first = corners.get(0);
+        point(path.append('M'), first.x(), first.y());
+        // Closing it draws a straight line; an arc that leads back is drawn before.
+        List<Outline.Corner> others = corners.subList(1, corners.size());
+        List<Outline.Corner> last = first.isArc() ? List.of(first) : List.of();
+        for (Outline.Corner corner :
+                Stream.concat(others.stream(), last.stream()).toList()) {
             if (corner.isArc()) {
                 point(path.append('A'), Math.abs(corner.radiusAcross()), Math.abs(corner.radiusAlong()));
                 point(path.append(corner.bulgesInwards() ? " 0 0 0 " : " 0 0 1 "), corner.x(), corner.y());

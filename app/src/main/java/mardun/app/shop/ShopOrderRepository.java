@@ -1,9 +1,11 @@
 package mardun.app.shop;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -18,6 +20,12 @@ interface ShopOrderRepository extends JpaRepository<ShopOrder, Long> {
 
     /** Orders in some states; the oldest first. */
     List<ShopOrder> findByStateInOrderById(Collection<OrderState> states);
+
+    /** Orders that were posted until a day and that no payout has named; the oldest first. */
+    @Query("""
+            select o from ShopOrder o
+            where o.state in (POSTED, ARRIVED) and o.payoutId is null and o.postedOn <= :until order by o.id""")
+    List<ShopOrder> unpaid(LocalDate until, Limit most);
 
     @Query("select o from ShopOrder o where o.state not in (RESERVED, SHORT) order by o.id desc")
     Page<ShopOrder> answered(Pageable page);

@@ -45,6 +45,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class ShopReading {
 
     private static final int PAYOUTS_SHOWN = 12;
+    private static final int UNPAID_SHOWN = 100;
+
+    /** What was posted so many days ago should have been paid out by now. */
+    private static final int PAID_WITHIN_DAYS = 14;
 
     private final ShopLinkRepository links;
     private final ShopListingRepository listings;
@@ -104,6 +108,9 @@ public class ShopReading {
                 PageView.of(answered, order -> view(order, names, writer)),
                 payouts.findAllByOrderByIdDesc(Limit.of(PAYOUTS_SHOWN)).stream()
                         .map(payout -> view(payout, writer))
+                        .toList(),
+                orders.unpaid(LocalDate.now(clock).minusDays(PAID_WITHIN_DAYS), Limit.of(UNPAID_SHOWN)).stream()
+                        .map(order -> view(order, names, writer))
                         .toList());
     }
 

@@ -90,6 +90,7 @@ public final class ShopViews {
      *
      * @param trouble what it didn't do when it was looked at last; empty for nothing
      * @param open orders that wait to be posted, the oldest first
+     * @param unpaid orders that were posted a fortnight ago or longer, and that no payout has named; the oldest first
      */
     public record OnlineShopView(
             boolean connected,
@@ -99,7 +100,8 @@ public final class ShopViews {
             List<ListingView> listings,
             List<ShopOrderView> open,
             PageView<ShopOrderView> answered,
-            List<PayoutView> payouts) {}
+            List<PayoutView> payouts,
+            List<ShopOrderView> unpaid) {}
 
     public record LinkForm(boolean connected, @Nullable ChannelId channelId) {}
 

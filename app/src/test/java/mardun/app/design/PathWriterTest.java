@@ -33,6 +33,21 @@ class PathWriterTest {
     }
 
     @Test
+    void aRoundIsRoundAllTheWayAlsoWhereItCloses() {
+        Outline circle = new Outline(List.of(at(0, 50, 50), at(50, 0, 50), at(100, 50, 50), at(50, 100, 50)));
+        assertThat(PathWriter.path(circle))
+                .isEqualTo("M0.00 50.00A50.00 50.00 0 0 1 50.00 0.00A50.00 50.00 0 0 1 100.00 50.00"
+                        + "A50.00 50.00 0 0 1 50.00 100.00A50.00 50.00 0 0 1 0.00 50.00Z");
+    }
+
+    @Test
+    void aSideThatBulgesInwardsIsDrawnTheOtherWayRound() {
+        Outline dented = new Outline(List.of(at(0, 0, 0), at(100, 0, -80), at(100, 100, 0), at(0, 100, 0)));
+        assertThat(PathWriter.path(dented))
+                .isEqualTo("M0.00 0.00A80.00 80.00 0 0 0 100.00 0.00L100.00 100.00L0.00 100.00Z");
+    }
+
+    @Test
     void seamsRunAlongTheEdgesThatHaveOne() {
         Map<String, Length> allowances = Map.of("bottom", Length.of(1, LengthUnit.CENTIMETRE), "left", Length.ZERO);
         assertThat(PathWriter.seams(rectangle(200, 100), allowances)).isEqualTo("M200.00 90.00L0.00 90.00");

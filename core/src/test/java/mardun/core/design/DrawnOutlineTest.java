@@ -188,6 +188,28 @@ class DrawnOutlineTest {
     }
 
     @Test
+    void drawnAllRoundItIsWhatItsHalfIs() {
+        DrawnOutline cut = whole(
+                straight("piece_width / 2 + (50 mm)", "0 mm", Side.TOP),
+                straight("piece_width / 2 + (50 mm)", "40 mm", Side.RIGHT),
+                curve("piece_width / 2 + (0 mm)", "90 mm", Side.BOTTOM),
+                curve("piece_width / 2 - (50 mm)", "40 mm", Side.BOTTOM),
+                straight("piece_width / 2 - (50 mm)", "0 mm", Side.LEFT));
+        assertThat(outline("100 mm", "90 mm", cut)).isEqualTo(outline("100 mm", "90 mm", FLAP));
+        DrawnOutline seam = sewn(
+                whole(
+                        straight("50 mm", "0 mm", Side.TOP),
+                        straight("50 mm", "40 mm", Side.RIGHT),
+                        curve("0 mm", "90 mm", Side.BOTTOM),
+                        curve("- (50 mm)", "40 mm", Side.BOTTOM),
+                        straight("- (50 mm)", "0 mm", Side.LEFT)),
+                Tips.MITRED);
+        Piece half = edged(piece("112 mm", "102 mm", sewn(FLAP, Tips.MITRED)), Edges.all("6 mm"));
+        Piece all = edged(piece("112 mm", "102 mm", seam), Edges.all("6 mm"));
+        assertThat(sized(all).outline().area()).isCloseTo(sized(half).outline().area(), within(PRECISE));
+    }
+
+    @Test
     void whatIsLetInMakesItTallerThereAndNowhereElse() {
         Outline drawn = outline("100 mm", "100 mm", TRIANGLE);
         Outline longer = outline("100 mm", "130 mm", taller(TRIANGLE, "50 mm", "30 mm"));
