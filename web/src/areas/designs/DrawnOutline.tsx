@@ -188,7 +188,9 @@ function Board({
   onMove: (index: number, x: number, y: number) => void;
 }) {
   const svg = useRef<SVGSVGElement>(null);
-  const [pulled, setPulled] = useState<{ index: number; x: number; y: number }>();
+  // A point that was let go stays where it was let go until the server has said where that is.
+  const [pulled, setPulled] = useState<{ index: number; x: number; y: number; letGo?: Handle[] }>();
+  const isPulled = pulled !== undefined && pulled.letGo === undefined;
   const scale = Math.min((WIDE - 2 * PAD) / drawing.width, (HIGH - 2 * PAD) / drawing.height);
   const w = drawing.width * scale + 2 * PAD;
   const h = drawing.height * scale + 2 * PAD;
@@ -218,13 +220,14 @@ function Board({
       className="block max-w-full touch-none overflow-visible"
       role="group"
       aria-label="The outline with its points"
-      onPointerMove={(event) => pulled && setPulled({ index: pulled.index, ...at(event) })}
+      onPointerMove={(event) => isPulled && setPulled({ index: pulled.index, ...at(event) })}
       onPointerUp={(event) => {
-        if (!pulled) return;
+        if (!isPulled) return;
         const to = at(event);
-        setPulled(undefined);
         const from = handles[pulled.index];
-        if (from && Math.hypot(to.x - from.x, to.y - from.y) > step / 2) onMove(pulled.index, to.x, to.y);
+        const hasMoved = from && Math.hypot(to.x - from.x, to.y - from.y) > step / 2;
+        setPulled(hasMoved ? { index: pulled.index, ...to, letGo: handles } : undefined);
+        if (hasMoved) onMove(pulled.index, to.x, to.y);
       }}
       onPointerCancel={() => setPulled(undefined)}
     >
@@ -241,7 +244,8 @@ function Board({
         {drawing.seams && <path d={drawing.seams} {...thin} strokeDasharray="5 3" />}
       </g>
       {handles.map((handle, i) => {
-        const here = pulled?.index === i ? pulled : handle;
+        const isHeld = pulled?.index === i && (isPulled || pulled.letGo === handles);
+        const here = isHeld ? pulled : handle;
         return (
           <g
             key={i}
