@@ -123,7 +123,7 @@ export function DrawnOutline({
           {drawn.points.map((point, i) => (
             <li
               key={i}
-              className="grid grid-cols-[1.2rem_1fr_1fr_auto] items-start gap-x-2 border-b border-line pb-1"
+              className="grid grid-cols-[1.2rem_1fr_1fr_auto] items-start gap-x-2 gap-y-1 border-b border-line pb-1"
             >
               <span className="pt-2 font-bold">{i + 1}</span>
               <FormulaField
