@@ -17,8 +17,10 @@ final class DrawnShaping {
 
     private static final double NM_PER_MM = LengthUnit.MILLIMETRE.nanometres();
 
-    /** How far straight parts may lie from the curves that they stand for, in millimetres. */
+    /** How far straight parts may lie from the curves that they stand for, in millimetres; of a large outline that share of it. */
     private static final double FLAT = 0.01;
+
+    private static final double FLAT_SHARE = 1 / 20_000.0;
 
     /** How far an outline may lie beyond its rectangle: a curve's arcs are rounded. */
     private static final double BEYOND = 0.05;
@@ -69,7 +71,7 @@ final class DrawnShaping {
         double top = nodes.stream().mapToDouble(node -> node.at().y()).min().orElse(0);
         double cutAcross = top + tallerAt.map(DrawnShaping::millimetres).orElse(0.0);
         double letIn = millimetres(tallerBy);
-        Optional<Laid> laid = isWhole && isTallerAtAPlace(drawn)
+        Optional<Laid> laid = isWhole && isTallerAtAPlace(drawn, tallerBy)
                 ? round(nodes, drawn.mirrored(), from)
                         .flatMap(round -> goesRoundOnce(Freehand.through(round, cutAcross, letIn)))
                         .flatMap(line -> laid(line, drawn))
@@ -100,7 +102,7 @@ final class DrawnShaping {
         if (isTooFew || nodes.size() > DrawnOutline.MOST_POINTS) {
             findings.refuse(
                     at,
-                    Sentence.of("{0}: its outline has {1} points.", name(), Value.of((long) round.size())),
+                    Sentence.of("{0}: its outline has {1} points.", name(), Value.of((long) nodes.size())),
                     isTooFew
                             ? Sentence.of("An outline goes round: give it three points or more, of a half two.")
                             : Sentence.of(
@@ -134,6 +136,15 @@ final class DrawnShaping {
             if (across.isEmpty() || down.isEmpty()) {
                 continue;
             }
+            if (isFar(across.get()) || isFar(down.get())) {
+                findings.refuse(
+                        place + (isFar(across.get()) ? ".across" : ".down"),
+                        Sentence.of(
+                                "{0}: point {1} lies farther away than {2}.",
+                                name(), Value.of(i + 1L), Value.of(Measures.LONGEST_PIECE)),
+                        Sentence.of("Look at its unit."));
+                continue;
+            }
             if (drawn.mirrored() && across.get().nanometres() < 0) {
                 findings.refuse(
                         place + ".across",
@@ -152,6 +163,18 @@ final class DrawnShaping {
         return nodes;
     }
 
+    private static boolean isFar(Length length) {
+        return Math.abs(length.nanometres()) > Measures.LONGEST_PIECE.nanometres();
+    }
+
+    /** So flat that an outline of any size has about as many parts. */
+    private static double flat(Outline outline) {
+        Polygon corners = new Polygon(outline.corners().stream()
+                .map(corner -> new Point(corner.x(), corner.y()))
+                .toList());
+        return Math.max(FLAT, FLAT_SHARE * Math.max(corners.width(), corners.height()));
+    }
+
     private Optional<Length> position(String place, String formula, Map<String, Quantity> own) {
         if (formula.isBlank()) {
             findings.refuse(
@@ -164,7 +187,14 @@ final class DrawnShaping {
     }
 
     /** What is let in needs a place, and a place something that is let in. */
-    private boolean isTallerAtAPlace(DrawnOutline drawn) {
+    private boolean isTallerAtAPlace(DrawnOutline drawn, Length tallerBy) {
+        if (tallerBy.nanometres() < 0) {
+            findings.refuse(
+                    at + ".drawn.tallerBy",
+                    Sentence.of("{0}: {1} can't be let in.", name(), Value.of(tallerBy)),
+                    Sentence.of("Type how much taller it becomes; draw it lower to make it lower."));
+            return false;
+        }
         if (drawn.tallerAt().isBlank() == drawn.tallerBy().isBlank()) {
             return true;
         }
@@ -181,7 +211,7 @@ final class DrawnShaping {
     }
 
     private Optional<Outline> goesRoundOnce(Outline line) {
-        Polygon polygon = new Polygon(line.points(0.05));
+        Polygon polygon = new Polygon(line.points(flat(line)));
         boolean crosses = polygon.crossesItself();
         boolean isFlat = line.area() < 1;
         if (crosses || isFlat) {
@@ -205,8 +235,8 @@ final class DrawnShaping {
         }
         Map<String, Double> aside = new HashMap<>();
         allowances.forEach((side, allowance) -> aside.put(side, -millimetres(allowance)));
-        Outline cut = new Parallel(line, aside, FLAT).outline(drawn.tips());
-        Polygon polygon = new Polygon(cut.points(FLAT));
+        Outline cut = new Parallel(line, aside, flat(line)).outline(drawn.tips());
+        Polygon polygon = new Polygon(cut.points(flat(line)));
         if (polygon.crossesItself()) {
             findings.refuse(
                     at,

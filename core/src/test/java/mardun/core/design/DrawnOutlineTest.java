@@ -4,7 +4,9 @@ import static mardun.core.design.DesignMaker.edged;
 import static mardun.core.design.DesignMaker.shaped;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeout;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -337,6 +339,30 @@ class DrawnOutlineTest {
                 .containsExactly("{0}: point {1} lies {2} left of the middle.");
         assertThat(found(piece("100 mm", "90 mm", half(straight("", "0 mm", Side.TOP)))))
                 .containsExactly("{0}: a point of its outline has no place yet.");
+    }
+
+    @Test
+    void pointsFarAwayAndLessThanNothingLetInAreRefused() {
+        assertThat(found(piece("100 mm", "100 mm", taller(TRIANGLE, "20 mm", "-10 mm"))))
+                .containsExactly("{0}: {1} can't be let in.");
+        assertThat(found(piece("100 mm", "90 mm", half(straight("900 m", "0 mm", Side.TOP)))))
+                .containsExactly("{0}: point {1} lies farther away than {2}.");
+    }
+
+    /** As many points as there may be, curved and metres apart: looked at in no time. */
+    @Test
+    void theLargestOutlineIsLookedAtQuickly() {
+        List<DrawnPoint> points = new ArrayList<>();
+        for (int i = 0; i < DrawnOutline.MOST_POINTS; i++) {
+            double angle = 2 * Math.PI * i / DrawnOutline.MOST_POINTS;
+            double radius = i % 2 == 0 ? 4900 : 2500;
+            points.add(curve(
+                    (5000 + radius * Math.cos(angle)) + " mm", (5000 + radius * Math.sin(angle)) + " mm", Side.TOP));
+        }
+        Piece star = edged(
+                piece("9.9 m", "9.9 m", new DrawnOutline(points, false, Line.SEWN, Tips.CLIPPED, "", "")),
+                Edges.all("6 mm"));
+        assertTimeout(Duration.ofSeconds(2), () -> sizedDesign(star));
     }
 
     @Test
