@@ -16,18 +16,10 @@ public record Source(Licence licence, String designer, int most, String credit, 
 
     /** What a licence may say about selling. */
     public enum Condition {
-        NO_RESELLERS("not to be sold by others"),
-        ONLY_FINISHED("only finished bags may be sold");
-
-        private final String words;
-
-        Condition(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+        /** Others mayn't sell the bags for the maker. */
+        NO_RESELLERS,
+        /** Finished bags alone may be sold: no kits, no pattern sheets. */
+        ONLY_FINISHED
     }
 
     /** Designs that were stored before there were conditions have none. */
