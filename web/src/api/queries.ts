@@ -220,7 +220,7 @@ export const useOnlineShop = () =>
   useQuery({
     queryKey: keys.onlineShop,
     queryFn: () => api.get<Schemas['OnlineShopView']>('/api/online-shop'),
-    refetchInterval: 15_000,
+    refetchInterval: 5_000,
   });
 
 /** What to make for the coming fairs, as it was last asked. */

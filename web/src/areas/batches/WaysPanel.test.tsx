@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -72,6 +72,23 @@ describe('what becomes of a batch that is cut', () => {
     expect(bodies(sent, '/api/batches/9/take-up')).toMatchObject([{ version: 2, line: 1, units: '2' }]);
     expect(screen.queryByRole('button', { name: 'Put aside' })).toBeNull();
     expect(screen.queryByRole('button', { name: 'Split off' })).toBeNull();
+  });
+
+  it('bundles what was put by to kits', async () => {
+    const sent = server({
+      '/api/batches/9': batch({ stage: 'DROPPED' }, { started: 0, good: 0, open: 0, putBy: 4 }),
+      '/api/batches/9/kits': {},
+    });
+    rendered(<WaysPanel batchId={9} onClose={() => {}} />);
+    const form = within(await screen.findByRole('form', { name: 'Kits, line 1' }));
+    expect(form.getByLabelText('How many')).toHaveValue('4');
+    await userEvent.type(form.getByLabelText('How many'), '{Backspace}3');
+    await userEvent.type(form.getByLabelText('One is sold for'), '9,50');
+    await userEvent.click(form.getByLabelText(/notions go along/));
+    await userEvent.click(form.getByRole('button', { name: 'Bundle them' }));
+    expect(bodies(sent, '/api/batches/9/kits')).toMatchObject([
+      { line: 1, units: '3', minutes: '', price: '9,50', withNotions: false },
+    ]);
   });
 
   it('goes back into the batch that it was parted from', async () => {

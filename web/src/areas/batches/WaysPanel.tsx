@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { api, type Problem, type Schemas } from '../../api/client';
 import { keys, useBatches, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { day } from '../../ui/units';
@@ -76,7 +77,10 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
         </section>
       )}
       {putBy.map((line) => (
-        <TakeUp key={line.number} batch={batch} line={line} onDone={onClose} />
+        <div key={line.number} className="space-y-5">
+          <TakeUp batch={batch} line={line} onDone={onClose} />
+          <Bundle batch={batch} line={line} onDone={onClose} />
+        </div>
       ))}
       {givenUp && (
         <section>
@@ -318,6 +322,81 @@ function TakeUp({ batch, line, onDone }: { batch: Batch; line: Schemas['LineView
         </Button>
       </div>
       {send.problem?.on('units') && <p className="text-[13px] text-madder">{send.problem.on('units')}</p>}
+      {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
+    </form>
+  );
+}
+
+/** Cut pieces that were put by become kits, to be sold with their pattern sheet. */
+function Bundle({ batch, line, onDone }: { batch: Batch; line: Schemas['LineView']; onDone: () => void }) {
+  const request = useRequestId();
+  const [units, setUnits] = useState(String(line.putBy));
+  const [minutes, setMinutes] = useState('');
+  const [price, setPrice] = useState('');
+  const [withNotions, setWithNotions] = useState(true);
+  const send = useSend(
+    () =>
+      api.post<Batch>(`/api/batches/${batch.id}/kits`, {
+        requestId: request.id,
+        line: line.number,
+        units,
+        minutes,
+        price,
+        withNotions,
+      }),
+    onDone,
+  );
+  const text = (name: string, label: string, value: string, set: (typed: string) => void, hint?: string) => (
+    <TextField
+      label={label}
+      inputMode="decimal"
+      value={value}
+      hint={hint}
+      error={send.problem?.on(name)}
+      onChange={(event) => set(event.target.value)}
+    />
+  );
+  return (
+    <form
+      noValidate
+      aria-label={`Kits, line ${line.number}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!send.isPending) send.mutate(undefined);
+      }}
+    >
+      <h3 className="font-semibold">
+        Sell {line.designName}, {line.sizeName} as kits
+      </h3>
+      <p className="text-soft">
+        The cut pieces with their{' '}
+        <a
+          className="font-semibold text-woad underline"
+          href={`/api/designs/${line.designId}/pattern-sheet.pdf?sizeKey=${line.sizeKey}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          pattern sheet
+        </a>{' '}
+        are goods like finished bags: packed, sold and counted.
+      </p>
+      <div className="my-2 grid items-start gap-3 sm:grid-cols-3">
+        {text('units', 'How many', units, setUnits)}
+        {text('price', 'One is sold for', price, setPrice)}
+        {text('minutes', 'Minutes in each', minutes, setMinutes, 'of cutting and bundling, if they count')}
+      </div>
+      <label className="flex min-h-11 items-center gap-2.5">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={withNotions}
+          onChange={(event) => setWithNotions(event.target.checked)}
+        />
+        zips, trims and other notions go along, from the shelf
+      </label>
+      <Button look="quiet" type="submit" disabled={send.isPending}>
+        Bundle them
+      </Button>
       {send.problem && send.problem.errors.length === 0 && <ProblemNotice problem={send.problem} />}
     </form>
   );

@@ -7,6 +7,7 @@ import { Tag } from '../../ui/Tag';
 import { fullDay } from '../../ui/units';
 import { useTitle } from '../../ui/useTitle';
 import { age, GOODS_KINDS } from './goodsWords';
+import { QUALITY } from '../../ui/quality';
 
 type Story = Schemas['BagStory'];
 
@@ -29,7 +30,7 @@ export default function BagStoryPage() {
         </Link>
         <h1>{name}</h1>
         <p className="text-soft">
-          {story.bags.clothName} {story.bags.quality === 'SECOND' && <Tag look="care">seconds</Tag>}
+          {story.bags.clothName} {QUALITY[story.bags.quality] && <Tag look="care">{QUALITY[story.bags.quality]}</Tag>}
         </p>
       </header>
       <div className="grid items-start gap-4 lg:grid-cols-[340px_1fr]">

@@ -15,6 +15,7 @@ import { useTitle } from '../../ui/useTitle';
 import { GoodsOnDay } from './GoodsOnDay';
 import { age, GOODS_KINDS } from './goodsWords';
 import { MoveSeveralPanel } from './MoveSeveralPanel';
+import { ofQuality } from '../../ui/quality';
 
 type Goods = Schemas['FinishedGoodsLine'];
 type GoodsKind = Schemas['GoodsForm']['kind'];
@@ -77,13 +78,15 @@ export default function FinishedPage() {
           </select>
           <select
             className="field !w-auto"
-            aria-label="First quality or seconds"
+            aria-label="First quality, seconds or kits"
             value={quality}
             onChange={(event) => setQuality(event.target.value)}
           >
-            <option value="">first quality and seconds</option>
+            <option value="">first quality, seconds and kits</option>
             <option value="GOOD">first quality</option>
             <option value="SECOND">seconds</option>
+            <option value="KIT">kits</option>
+            <option value="KIT">kits</option>
           </select>
           <label className="flex min-h-11 items-center gap-2">
             <input
@@ -132,7 +135,7 @@ export default function FinishedPage() {
                     </Link>
                     <span className="block text-[13px] text-soft">
                       {goods.clothName}
-                      {goods.quality === 'SECOND' && ' · seconds'}
+                      {ofQuality(goods.quality)}
                     </span>
                   </td>
                   <td>

@@ -11,6 +11,7 @@ import { useUnits } from '../../ui/units';
 import { MaterialPanel } from './MaterialPanel';
 import { GROUPS, PARTS, type Kind, type Material } from './words';
 import { useTitle } from '../../ui/useTitle';
+import { ofQuality } from '../../ui/quality';
 
 const OTHER_PLACES = [
   { to: '/materials/stock-take', label: 'Stock-take' },
@@ -366,7 +367,7 @@ function Finished() {
                 {goods.designName}, {goods.sizeName}
                 <span className="block text-[13px] text-soft">
                   {goods.clothName}
-                  {goods.quality === 'SECOND' && ' · seconds'}
+                  {ofQuality(goods.quality)}
                 </span>
               </td>
               <td className="num">

@@ -7,6 +7,7 @@ import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { useRequestId, useSend } from '../../ui/useSend';
+import { ofQuality } from '../../ui/quality';
 
 type Goods = Schemas['FinishedGoodsLine'];
 
@@ -93,7 +94,7 @@ export function MoveSeveralPanel({ places, onClose }: { places: string[]; onClos
                   <b>{[one.designName, one.sizeName].filter(Boolean).join(', ')}</b>
                   <span className="block text-[13px] text-soft">
                     {one.clothName}
-                    {one.quality === 'SECOND' && ' · seconds'} · {there(one)} there
+                    {ofQuality(one.quality)} · {there(one)} there
                   </span>
                 </span>
                 <TextField

@@ -15,6 +15,7 @@ import { OwnSheetPanel } from './OwnSheetPanel';
 import { ChannelPicker } from './PricesPage';
 import { PrintedTickets } from './PrintedTickets';
 import { SheetMap } from './SheetMap';
+import { QUALITY } from '../../ui/quality';
 
 type Form = Schemas['TicketsForm'];
 type Run = Schemas['TicketRunView'];
@@ -38,7 +39,7 @@ type Row = {
   about: string;
   there: number | undefined;
   price: string | undefined;
-  isSecond: boolean;
+  quality: Schemas['BagView']['quality'];
   goods?: Schemas['TicketGoods'];
   target: Omit<Schemas['TicketLineForm'], 'units' | 'price'>;
   /** How many there are without a ticket that holds. */
@@ -74,7 +75,7 @@ export default function TicketsPage() {
   const rows = [...(single ? [single] : []), ...(data?.goods ?? []).map(rowOf)];
   const isChosen = (row: Row) =>
     typed[row.key]?.chosen ??
-    (single ? row.key === single.key : row.toPrint > 0 && !row.isSecond && row.goods?.goodsId !== undefined);
+    (single ? row.key === single.key : row.toPrint > 0 && row.quality !== 'SECOND' && row.goods?.goodsId !== undefined);
   const unitsOf = (row: Row) => typed[row.key]?.units ?? String(row.toPrint || row.there || 1);
   const picked = rows.filter(isChosen);
   const form: Form = {
@@ -212,10 +213,10 @@ export default function TicketsPage() {
                         <td>
                           <b>{row.name}</b>
                           {row.size && `, ${row.size}`}
-                          {row.isSecond && (
+                          {QUALITY[row.quality] && (
                             <>
                               {' '}
-                              <Tag look="care">second</Tag>
+                              <Tag look="care">{QUALITY[row.quality]}</Tag>
                             </>
                           )}
                           <span className="block text-[13px] text-soft">
@@ -405,7 +406,7 @@ function rowOf(goods: Schemas['TicketGoods']): Row {
       .join(', '),
     there: goods.goodsId ? goods.units : undefined,
     price: goods.price?.amount,
-    isSecond: goods.quality === 'SECOND',
+    quality: goods.quality,
     goods,
     target: goods.goodsId
       ? { goodsId: goods.goodsId, cloth: '' }
@@ -441,7 +442,7 @@ function useSingle(
       about: 'for one that isn’t among the finished bags',
       there: undefined,
       price: row.price?.amount,
-      isSecond: false,
+      quality: 'GOOD',
       target: { designId: row.designId, sizeKey: row.sizeKey, cloth: row.cloth, clothId: row.clothId },
       toPrint: 1,
     }

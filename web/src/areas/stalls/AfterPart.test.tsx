@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -80,6 +80,30 @@ describe('the evening after a fair', () => {
       footfall: 'SMALL',
       unpack: true,
     });
+  });
+
+  it('counts the box by its coins, and takes the sum over once all of it was added up', async () => {
+    const row = (minor: number, note: boolean, sum: number) => ({ coin: money(minor), note, sum: money(sum) });
+    const sent = server({
+      '/api/fairs/1/settlement': view(),
+      '/api/cash/counted': {
+        rows: [row(2000, true, 6000), row(50, false, 350)],
+        together: money(6350),
+      } satisfies Schemas['CashView'],
+    });
+    rendered(<AfterPart fairId={1} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Count the box by coins' }));
+    await userEvent.type(await screen.findByLabelText('How many of 20.00'), '3');
+    await userEvent.type(screen.getByLabelText('How many of 0.50'), '7');
+    expect(screen.getByRole('button', { name: 'Take it over' })).toBeDisabled();
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Take it over' })).toBeEnabled());
+    await userEvent.keyboard('{Enter}');
+    expect(screen.queryByRole('dialog')).not.toBeInTheDocument();
+    expect(screen.getByLabelText('All that is in the box')).toHaveValue('63.50');
+    // Taking it over sends nothing but the count.
+    expect(sent.filter(({ path, body }) => path === '/api/fairs/1/settlement' && body)).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Count the box by coins' }));
+    expect(await screen.findByLabelText('How many of 20.00')).toHaveValue('3');
   });
 
   it('keeps what was typed in the tab', async () => {

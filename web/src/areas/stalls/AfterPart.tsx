@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { useSettlement } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
@@ -6,7 +7,9 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
+import { CashPanel } from './CashPanel';
 import { DaySeen } from './DaySeen';
+import { ofQuality } from '../../ui/quality';
 
 type View = Schemas['SettlementView'];
 type Ended = Schemas['GoneForm']['ended'];
@@ -163,11 +166,15 @@ interface Count {
   footfall?: View['footfall'];
   weather?: View['weather'];
   unpack: boolean;
+  /** How many coins and notes there are of each, by what one is in minor units; absent before one counts so. */
+  coins?: Record<'cash' | 'change', Record<string, string>>;
 }
+
+const NO_COINS = { cash: {}, change: {} };
 
 const begun = (view: View): Count => ({
   cash: '',
-  change: view.changeProposed === '0.00' ? '' : view.changeProposed,
+  change: view.changeProposed,
   card: '',
   home: {},
   gone: [],
@@ -207,6 +214,7 @@ function CountForm({ view }: { view: View }) {
       }),
     draft.giveUp,
   );
+  const [counting, setCounting] = useState<'cash' | 'change'>();
   const problem = settle.problem;
   const missing = view.home.filter(({ bag, expected }) => {
     const typed = count.home[bag.key];
@@ -246,8 +254,18 @@ function CountForm({ view }: { view: View }) {
         </Notice>
       )}
       <div className="grid items-start gap-3 md:grid-cols-3">
-        {text('cash', 'All that is in the box', `Sold for cash: ${view.cashExpected.amount}`)}
-        {text('change', 'of which was brought')}
+        <div>
+          {text('cash', 'All that is in the box', `Sold for cash: ${view.cashExpected.amount}`)}
+          <Button look="quiet" onClick={() => setCounting('cash')}>
+            Count the box by coins
+          </Button>
+        </div>
+        <div>
+          {text('change', 'of which was brought')}
+          <Button look="quiet" onClick={() => setCounting('change')}>
+            Count what was brought
+          </Button>
+        </div>
         {text(
           'card',
           'The card reader says',
@@ -277,7 +295,7 @@ function CountForm({ view }: { view: View }) {
                   <tr key={bag.key}>
                     <td>
                       <b>{name}</b>
-                      {bag.quality === 'SECOND' && ' · seconds'}
+                      {ofQuality(bag.quality)}
                       {problem?.on(`home.${i}`) && (
                         <span className="block text-[13px] text-madder">{problem.on(`home.${i}`)}</span>
                       )}
@@ -371,6 +389,23 @@ function CountForm({ view }: { view: View }) {
         />
         All that came home is unpacked
       </label>
+      {counting && (
+        <CashPanel
+          title={counting === 'cash' ? 'All that is in the box' : 'What of it was brought'}
+          counts={(count.coins ?? NO_COINS)[counting]}
+          onChange={(counts) =>
+            draft.update((before) => ({
+              ...before,
+              coins: { ...(before.coins ?? NO_COINS), [counting]: counts },
+            }))
+          }
+          onTake={(sum) => {
+            set({ [counting]: sum });
+            setCounting(undefined);
+          }}
+          onClose={() => setCounting(undefined)}
+        />
+      )}
       {problem && problem.errors.length === 0 && <ProblemNotice problem={problem} />}
       {problem && problem.errors.length > 0 && <Notice>{problem.message}</Notice>}
       <Button type="submit" disabled={settle.isPending}>

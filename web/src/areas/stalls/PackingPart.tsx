@@ -8,6 +8,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { TableDrawing } from './TableDrawing';
+import { ofQuality } from '../../ui/quality';
 
 type Row = Schemas['PackingRow'];
 type Packing = Schemas['PackingView'];
@@ -231,7 +232,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
               </b>
               <span className="block text-[13px] text-soft">
                 {row.bag.cloth}
-                {row.bag.quality === 'SECOND' && ' · seconds'}
+                {ofQuality(row.bag.quality)}
               </span>
             </span>
           </span>

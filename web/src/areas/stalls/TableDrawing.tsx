@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { QUALITY } from '../../ui/quality';
 
 /** The table from above, to scale: the buyers walk along its lower edge. */
 export function TableDrawing({
@@ -66,7 +67,7 @@ export function TableDrawing({
               bags.get(key)?.design,
               bags.get(key)?.size,
               bags.get(key)?.cloth,
-              bags.get(key)?.quality === 'SECOND' && 'second',
+              QUALITY[bags.get(key)?.quality ?? 'GOOD'],
             ]
               .filter(Boolean)
               .join(', ')}

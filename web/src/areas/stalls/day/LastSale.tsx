@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { entryOf } from './entry';
-import { called, handedOver, read, written, type Entry, type StallView } from './reckon';
+import { handedOver, read, wordsOf, written, type Entry, type StallView } from './reckon';
 
 const WHAT: Record<string, string> = {
   SOLD: 'Sold',
@@ -27,10 +27,7 @@ export function LastSale({
   const style = view.money;
   const paid = entry.paidMinor ?? 0;
   const isSale = entry.kind === 'SOLD';
-  const names = new Map(view.tiles.map(({ bag }) => [bag.key, called(bag)]));
-  const words = entry.bags
-    .map(({ kind, units }) => (units > 1 ? `${units} × ` : '') + (names.get(kind) ?? 'a bag'))
-    .join('; ');
+  const words = wordsOf(view, entry.bags);
   const changed = (more: Partial<Entry>) =>
     entryOf('SOLD', {
       bags: entry.bags,
@@ -45,6 +42,7 @@ export function LastSale({
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
         <p className="min-w-0 flex-1 basis-[220px] text-[16px]" role="status">
           <b>{WHAT[entry.kind]}:</b> {words}
+          {entry.note && <i> for {entry.note}</i>}
           {isSale && (
             <>
               {' '}

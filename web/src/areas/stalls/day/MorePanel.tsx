@@ -1,12 +1,13 @@
 import type { Schemas } from '../../../api/client';
 import { Panel } from '../../../ui/Panel';
 import { entryOf, type Touch } from './entry';
-import { written, type Entry, type StallView } from './reckon';
+import { putAside, salesSoFar, written, type Entry, type StallView } from './reckon';
 
 /** What is seldom needed at a stall: bags put aside, given away or broken, and the sales so far. */
 export function MorePanel({
   view,
   unsent,
+  told,
   onClose,
   onTouch,
   onTell,
@@ -14,14 +15,15 @@ export function MorePanel({
 }: {
   view: StallView;
   unsent: Entry[];
+  /** What this page touched before, and the server knows. */
+  told: Entry[];
   onClose: () => void;
   onTouch: (what: Touch) => void;
   onTell: (entry: Entry) => void;
   onSellPromised: (promise: Schemas['PromiseView']) => void;
 }) {
-  const undone = new Set(unsent.filter(({ kind }) => kind === 'UNDONE').map(({ ofEntry }) => ofEntry));
-  const settled = new Set(unsent.flatMap(({ ofEntry }) => (ofEntry ? [ofEntry] : [])));
-  const promises = view.promises.filter(({ id }) => !settled.has(id));
+  const promises = putAside(view, unsent, told);
+  const sales = salesSoFar(view, unsent);
   return (
     <Panel title={view.fair} open onOpenChange={(open) => !open && onClose()}>
       <h3 className="font-bold">The next touch is</h3>
@@ -78,35 +80,32 @@ export function MorePanel({
       <h3 className="mt-4 font-bold">Sold so far</h3>
       {unsent.length > 0 && (
         <p className="text-soft">
-          {unsent.length} touches are kept here and not sent yet; those stand below once they are.
+          {unsent.length === 1 ? 'One touch is' : `${unsent.length} touches are`} kept here and not sent yet.
         </p>
       )}
-      {view.sales.length === 0 && <p className="text-soft">Nothing yet.</p>}
+      {sales.length === 0 && <p className="text-soft">Nothing yet.</p>}
       <ul>
-        {view.sales.map((sale) => {
-          const gone = sale.takenBack || undone.has(sale.id);
-          return (
-            <li key={sale.id} className="flex items-center gap-2 border-b border-line-faint py-1">
-              <span className="w-[52px] text-soft tabular-nums">
-                {new Date(sale.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
-              </span>
-              <span className={`min-w-0 flex-1 ${gone ? 'line-through' : ''}`}>{sale.words}</span>
-              <b className="tabular-nums">{sale.paid.amount}</b>
-              {gone ? (
-                <span className="text-soft">undone</span>
-              ) : (
-                <button
-                  type="button"
-                  className="min-h-11 px-2 font-bold text-madder"
-                  aria-label={`Undo ${sale.words}, ${sale.paid.amount}`}
-                  onClick={() => onTell(entryOf('UNDONE', { ofEntry: sale.id }))}
-                >
-                  Undo
-                </button>
-              )}
-            </li>
-          );
-        })}
+        {sales.map(({ id, at, words, paid, undone }) => (
+          <li key={id} className="flex items-center gap-2 border-b border-line-faint py-1">
+            <span className="w-[52px] text-soft tabular-nums">
+              {new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}
+            </span>
+            <span className={`min-w-0 flex-1 ${undone ? 'line-through' : ''}`}>{words}</span>
+            <b className="tabular-nums">{paid}</b>
+            {undone ? (
+              <span className="text-soft">undone</span>
+            ) : (
+              <button
+                type="button"
+                className="min-h-11 px-2 font-bold text-madder"
+                aria-label={`Undo ${words}, ${paid}`}
+                onClick={() => onTell(entryOf('UNDONE', { ofEntry: id }))}
+              >
+                Undo
+              </button>
+            )}
+          </li>
+        ))}
       </ul>
       <dl className="mt-4 grid grid-cols-2 gap-1">
         <dt>Going there costs</dt>

@@ -137,13 +137,37 @@ describe('a day at a stall', () => {
     await screen.findByText('12.50');
     await userEvent.click(screen.getByRole('button', { name: 'More' }));
     await userEvent.click(screen.getByRole('button', { name: 'put aside' }));
+    await userEvent.type(screen.getByLabelText('For'), 'Çiğdem {{');
     await userEvent.click(tile('Wren'));
     expect(tile('Wren')).toHaveTextContent('1 put aside');
     await userEvent.click(screen.getByRole('button', { name: 'More' }));
     expect(screen.getByText('for the tall man')).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Sold' }));
+    const his = screen.getByText('for the tall man').closest('li') as HTMLElement;
+    await userEvent.click(within(his).getByRole('button', { name: 'Sold' }));
     await waitFor(() => expect(server.told.map(({ kind }) => kind)).toEqual(['PROMISED', 'SOLD']));
+    expect(server.told[0]).toMatchObject({ note: 'Çiğdem {' });
     expect(server.told[1]).toMatchObject({ ofEntry: 'p1', paidMinor: 2800 });
+  });
+
+  it('keeps what was put aside and sold without the server in its lists, to be released and undone', async () => {
+    const server = stallServer();
+    shown();
+    await screen.findByText('12.50');
+    server.leave(true);
+    await userEvent.click(tile('Owl'));
+    await userEvent.click(screen.getByRole('button', { name: 'More' }));
+    await userEvent.click(screen.getByRole('button', { name: 'put aside' }));
+    await userEvent.type(screen.getByLabelText('For'), 'Bo');
+    await userEvent.click(tile('Wren'));
+    expect(last().getByText('for Bo')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'More' }));
+    await userEvent.click(screen.getByRole('button', { name: 'For all again' }));
+    expect(screen.queryByText('for Bo')).not.toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: /^Undo Owl/ }));
+    expect(screen.getByText('undone')).toBeVisible();
+    await userEvent.keyboard('{Escape}');
+    expect(tile('Owl')).toHaveAccessibleName(/2 left$/);
+    expect(tile('Wren')).toHaveAccessibleName(/5 left$/);
   });
 
   it('asks how it was with a bag that two devices sold', async () => {

@@ -20,17 +20,18 @@ type Tender = NonNullable<Entry['tender']>;
 export default function StallDayPage() {
   const { id } = useParams();
   const fairId = Number(id);
-  const { view, unsent, problem, tell, answer } = useStall(fairId);
+  const { view, unsent, told, problem, tell, answer } = useStall(fairId);
   useTitle(view ? `${view.fair}, stall` : 'Stall');
   useWakeLock(true);
   const [tender, setTender] = useState<Tender>('CASH');
   const [isSet, setIsSet] = useState(false);
   const [chosen, setChosen] = useState<Chosen[]>([]);
   const [touch, setTouch] = useState<Touch>('SOLD');
+  const [forWhom, setForWhom] = useState('');
   const [last, setLast] = useState<Entry>();
   const [payment, setPayment] = useState<Payment | undefined>(() => pendingPayment(fairId));
   const [more, setMore] = useState(false);
-  const tally = useMemo(() => (view ? reckon(view, unsent) : undefined), [view, unsent]);
+  const tally = useMemo(() => (view ? reckon(view, unsent, told) : undefined), [view, unsent, told]);
   if (!view || !tally)
     return (
       <main className="p-4">
@@ -66,9 +67,13 @@ export default function StallDayPage() {
   };
   const touched = (kind: string, price: number) => {
     if (touch !== 'SOLD') {
-      const entry = entryOf(touch, { bags: [{ kind, units: 1, priceMinor: price }] });
+      const entry = entryOf(touch, {
+        bags: [{ kind, units: 1, priceMinor: price }],
+        note: touch === 'PROMISED' ? forWhom.trim() : '',
+      });
       setLast(entry);
       setTouch('SOLD');
+      setForWhom('');
       void tell(entry);
     } else if (isSet) {
       setChosen((before) =>
@@ -116,8 +121,20 @@ export default function StallDayPage() {
         </button>
       </div>
       {touch !== 'SOLD' && (
-        <div className="flex items-center gap-3 bg-weld-tint px-3 py-2 font-bold text-weld" role="status">
-          Touch the bag that is {WORDS[touch]}.
+        <div className="flex flex-wrap items-center gap-3 bg-weld-tint px-3 py-2 font-bold text-weld">
+          <span role="status">Touch the bag that is {WORDS[touch]}.</span>
+          {touch === 'PROMISED' && (
+            <label className="flex items-center gap-2">
+              For
+              <input
+                className="field !w-[180px] !text-[17px]"
+                placeholder="a name, or nothing"
+                maxLength={300}
+                value={forWhom}
+                onChange={(event) => setForWhom(event.target.value)}
+              />
+            </label>
+          )}
           <button type="button" className="ml-auto min-h-11 px-2 underline" onClick={() => setTouch('SOLD')}>
             Not now
           </button>
@@ -207,12 +224,16 @@ export default function StallDayPage() {
         <MorePanel
           view={view}
           unsent={unsent}
+          told={told}
           onClose={() => setMore(false)}
           onTouch={(what) => {
             setTouch(what);
             setMore(false);
           }}
-          onTell={(entry) => void tell(entry)}
+          onTell={(entry) => {
+            if (entry.ofEntry === last?.id) setLast(undefined);
+            void tell(entry);
+          }}
           onSellPromised={(promise) => {
             sell(
               [{ kind: promise.kind, units: promise.units, price: promise.priceMinor }],

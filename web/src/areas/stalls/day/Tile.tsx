@@ -1,6 +1,7 @@
 import type { Schemas } from '../../../api/client';
 import { BagLook } from '../../../ui/BagLook';
 import type { Standing } from './reckon';
+import { QUALITY } from '../../../ui/quality';
 
 /** A kind of bag as a ticket on the table: how it looks, what it is, its price and how many are left. */
 export function Tile({
@@ -17,7 +18,7 @@ export function Tile({
 }) {
   const { bag, price } = tile;
   const none = standing.left <= 0;
-  const what = [bag.size, bag.cloth, bag.quality === 'SECOND' && 'second'].filter(Boolean).join(', ');
+  const what = [bag.size, bag.cloth, QUALITY[bag.quality]].filter(Boolean).join(', ');
   return (
     <li>
       <button

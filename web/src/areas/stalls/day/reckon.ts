@@ -31,8 +31,10 @@ interface Sold {
 /**
  * How a stall stands: what the server said last, with what was touched since. The server reckons all of it anew once it hears; this is what
  * the page shows until then, so that a day without it is a day like any other.
+ *
+ * @param told what this page touched before and the server knows, so that it can be undone without it
  */
-export function reckon(view: StallView, unsent: Entry[]): Tally {
+export function reckon(view: StallView, unsent: Entry[], told: Entry[] = []): Tally {
   const tiles = new Map<string, Standing>(
     view.tiles.map((tile) => [tile.bag.key, { left: tile.left, promised: tile.promised, sold: tile.sold }]),
   );
@@ -73,13 +75,17 @@ export function reckon(view: StallView, unsent: Entry[]): Tally {
     }
   };
   const byId = new Map(unsent.map((entry) => [entry.id, entry]));
+  const toldById = new Map(told.map((entry) => [entry.id, entry]));
   const soldBefore = new Map(view.sales.map((sale) => [sale.id, sale]));
   const promised = (id: string | undefined) => {
     const before = view.promises.find((one) => one.id === id);
     if (before) return [{ kind: before.kind, units: before.units, priceMinor: before.priceMinor }];
     const entry = id === undefined ? undefined : byId.get(id);
-    return entry?.kind === 'PROMISED' ? entry.bags : [];
+    return entry?.kind === 'PROMISED' ? entry.bags : (again.get(id ?? '') ?? []);
   };
+  /** What was sold to whom it was promised, before the server was heard last, and waits again. */
+  const again = new Map(waitingAgain(unsent, told).map(({ ofEntry = '', bags }) => [ofEntry, bags]));
+  const undone = new Set<string>();
   for (const entry of unsent) {
     switch (entry.kind) {
       case 'SOLD':
@@ -87,15 +93,18 @@ export function reckon(view: StallView, unsent: Entry[]): Tally {
         sell({ tender: entry.tender, paid: entry.paidMinor ?? 0, bags: entry.bags }, 1);
         break;
       case 'UNDONE': {
-        const own = entry.ofEntry === undefined ? undefined : byId.get(entry.ofEntry);
-        const known = entry.ofEntry === undefined ? undefined : soldBefore.get(entry.ofEntry);
-        if (own?.kind === 'SOLD') {
+        const of = entry.ofEntry ?? '';
+        const known = soldBefore.get(of);
+        const own = byId.get(of) ?? toldById.get(of);
+        if (known?.takenBack || undone.has(of)) break;
+        undone.add(of);
+        if (known) sell({ tender: known.tender, paid: known.paid.minor, bags: known.bags }, -1);
+        else if (own?.kind === 'SOLD' && byId.has(of))
           sell({ tender: own.tender, paid: own.paidMinor ?? 0, bags: own.bags }, -1);
-          if (own.ofEntry) promise(promised(own.ofEntry), 1);
-        } else if (own?.kind === 'PROMISED') promise(own.bags, -1);
-        else if (own) for (const { kind, units } of own.bags) at(kind).left += units;
-        else if (known && !known.takenBack)
-          sell({ tender: known.tender, paid: known.paid.minor, bags: known.bags }, -1);
+        else if (own?.kind === 'PROMISED') promise(promised(of), -1);
+        else if (own && own.kind !== 'SOLD') for (const { kind, units } of own.bags) at(kind).left += units;
+        // It waits for whom it was promised to again.
+        if (own?.kind === 'SOLD' && own.ofEntry && (known || byId.has(of))) promise(own.bags, 1);
         break;
       }
       case 'PROMISED':
@@ -121,6 +130,73 @@ export function toBreakEven(view: StallView, { earned, tiles }: Tally) {
   const more = view.usualLeavesMinor > 0 ? Math.ceil(open / view.usualLeavesMinor) : Infinity;
   const here = [...tiles.values()].reduce((sum, { left, promised }) => sum + Math.max(0, left) + promised, 0);
   return more <= here ? more : undefined;
+}
+
+/** What some bags are called in few words. */
+export function wordsOf({ tiles }: StallView, bags: { kind: string; units: number }[]) {
+  const names = new Map(tiles.map(({ bag }) => [bag.key, called(bag)]));
+  return bags
+    .map(({ kind, units }) => (units > 1 ? `${units} × ` : '') + (names.get(kind) ?? 'a bag'))
+    .join('; ');
+}
+
+/** What is undone of what was touched, and not known to the server yet. */
+const undoneOf = (unsent: Entry[]) =>
+  new Set(unsent.filter(({ kind }) => kind === 'UNDONE').map(({ ofEntry }) => ofEntry));
+
+/** Sales of promised bags that the server knows of, and that are undone without it: the bags wait again for whom they were promised to. */
+const waitingAgain = (unsent: Entry[], told: Entry[]) => {
+  const undone = undoneOf(unsent);
+  return told.filter(({ id, kind, ofEntry }) => kind === 'SOLD' && ofEntry && undone.has(id));
+};
+
+/** Bags that are put aside, those that the server doesn’t know of yet among them. */
+export function putAside(view: StallView, unsent: Entry[], told: Entry[] = []): Schemas['PromiseView'][] {
+  const undone = undoneOf(unsent);
+  const again = waitingAgain(unsent, told).flatMap(({ ofEntry: id = '', bags }) =>
+    bags[0]
+      ? [{ id, ...bags[0], words: wordsOf(view, bags), note: told.find((one) => one.id === id)?.note ?? '' }]
+      : [],
+  );
+  const settled = new Set(unsent.filter(({ id }) => !undone.has(id)).map(({ ofEntry }) => ofEntry));
+  const own = unsent.flatMap(({ id, kind, bags, note }) =>
+    kind === 'PROMISED' && bags[0] ? [{ id, ...bags[0], words: wordsOf(view, bags), note }] : [],
+  );
+  const known = new Set(view.promises.map(({ id }) => id));
+  return [...view.promises, ...again.filter(({ id }) => !known.has(id)), ...own].filter(
+    ({ id }) => !settled.has(id) && !undone.has(id),
+  );
+}
+
+/** A sale as a list of them shows it. */
+export interface SaleRow {
+  id: string;
+  at: string;
+  words: string;
+  paid: string;
+  undone: boolean;
+}
+
+/** The sales so far, the newest first, those that the server doesn’t know of yet among them. */
+export function salesSoFar(view: StallView, unsent: Entry[]): SaleRow[] {
+  const undone = undoneOf(unsent);
+  const own = unsent
+    .filter(({ kind }) => kind === 'SOLD')
+    .map(({ id, at, bags, paidMinor }) => ({
+      id,
+      at,
+      words: wordsOf(view, bags),
+      paid: written(paidMinor ?? 0, view.money),
+      undone: undone.has(id),
+    }));
+  const known = view.sales.map(({ id, at, words, paid, takenBack }) => ({
+    id,
+    at,
+    words,
+    paid: paid.amount,
+    undone: takenBack || undone.has(id),
+  }));
+  return [...own.reverse(), ...known];
 }
 
 /** What a bag is called in few words. */

@@ -16,6 +16,8 @@ export function useStall(fairId: number) {
   const [problem, setProblem] = useState<Problem>();
   /** Touched and shown, and not in the browser's store yet. */
   const [writing, setWriting] = useState<Entry[]>([]);
+  /** Touched on this page and known to the server. */
+  const [told, setTold] = useState<Entry[]>([]);
   const busy = useRef(false);
   const again = useRef(false);
   const timer = useRef<number>(undefined);
@@ -34,6 +36,7 @@ export function useStall(fairId: number) {
         const waiting = (await (await kept()).entries()).filter((one) => one.fairId === fairId);
         setView(next);
         setUnsent(waiting);
+        setTold((before) => [...before, ...sent.map(({ entry }) => entry)]);
         setProblem(undefined);
         if (sent.length > 0) {
           void client.invalidateQueries({ queryKey: keys.fairs });
@@ -96,6 +99,7 @@ export function useStall(fairId: number) {
   return {
     view,
     unsent: [...stored, ...writing.filter((one) => !stored.some((other) => other.id === one.id))],
+    told,
     problem,
     tell,
     answer,

@@ -3,6 +3,7 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Cut pieces that aren't sewn: put by when a batch is cut short, taken up again, sewn in another batch, parted off with bags. */
 class CutNotSewnTest {
@@ -295,6 +297,126 @@ class CutNotSewnTest {
         Answer none = sell(one);
         assertThat(none.on("count")).contains("0 are there").contains("enough for 0");
         ok(takeUpRefused(from));
+    }
+
+    private static Map<String, Object> kits(String units, String price, boolean withNotions) {
+        return new HashMap<>(Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "line",
+                1,
+                "units",
+                units,
+                "minutes",
+                "6",
+                "price",
+                price,
+                "withNotions",
+                withNotions));
+    }
+
+    private static Answer bundle(JsonNode from, Map<String, Object> form) {
+        return APP.post("/api/batches/" + from.get("id") + "/kits", form);
+    }
+
+    private static List<JsonNode> kitsOf(JsonNode from) {
+        return APP.get("/api/finished-goods?quality=KIT&all=true&size=200")
+                .body()
+                .get("page")
+                .get("items")
+                .valueStream()
+                .filter(one -> one.get("designName").equals(line(from).get("designName")))
+                .toList();
+    }
+
+    @Test
+    void aBatchThatEndsCutGivesKitsThatCarryTheirClothNotionsAndWork() {
+        JsonNode from = cut("4");
+        ok(cutShort(from, "4", false));
+        long pieces = worth(pieces(from));
+        long before = stockValue();
+        Map<String, Object> form = kits("4", "9,50", true);
+        assertThat(bundle(from, kits("5", "9.50", true)).on("units")).contains("is more than 4");
+        assertThat(bundle(from, kits("4", "dear", true)).on("price")).isNotEmpty();
+        assertThat(kitsOf(from)).isEmpty();
+        ok(bundle(from, form));
+        ok(bundle(from, form));
+        assertThat(kitsOf(from)).as("sent twice they are bundled once").hasSize(1);
+        JsonNode lot = kitsOf(from).get(0);
+        assertThat(lot.get("units").asInt()).isEqualTo(4);
+        assertThat(lot.get("price").get("amount").asString()).isEqualTo("9.50");
+        assertThat(lot.has("batchId"))
+                .as("the batch’s own figures go by its bags")
+                .isFalse();
+        assertThat(pieces(from)).isEmpty();
+        // What left the shelf, cut pieces among it, is in them, with the work: 4 × 6 minutes.
+        long shelf = before - stockValue();
+        long work = Math.round(APP.get("/api/settings").body().get("hourlyRate").asDouble() * 100 * 24 / 60);
+        assertThat(shelf).isGreaterThan(pieces);
+        assertThat(lot.get("totalCost").get("minor").asLong()).isEqualTo(shelf + work);
+        JsonNode story =
+                APP.get("/api/finished-goods/" + lot.get("id") + "/movements").body();
+        assertThat(story.toString()).contains("cut pieces of batch " + from.get("id"));
+        Map<String, Object> second = Map.of(
+                "requestId",
+                UUID.randomUUID(),
+                "kind",
+                "BECAME_SECONDS",
+                "place",
+                "home",
+                "units",
+                "1",
+                "reason",
+                "frayed");
+        assertThat(APP.post("/api/finished-goods/" + lot.get("id") + "/movements", second)
+                        .on("kind"))
+                .contains("Kits aren’t sewn");
+    }
+
+    @Test
+    void kitsGoAlongToAFairAtTheirOwnPrice() {
+        JsonNode from = cut("2");
+        ok(cutShort(from, "2", false));
+        ok(bundle(from, kits("2", "9.50", false)));
+        AtTheStall at = new AtTheStall(APP);
+        long fair = at.fair("Kits " + UUID.randomUUID(), LocalDate.now());
+        JsonNode row = APP.get("/api/fairs/" + fair + "/packing")
+                .body()
+                .get("rows")
+                .valueStream()
+                .filter(one -> one.get("bag").get("quality").asString().equals("KIT"))
+                .filter(one -> one.get("bag").get("design").equals(line(from).get("designName")))
+                .findFirst()
+                .orElseThrow();
+        assertThat(row.get("price").get("amount").asString()).isEqualTo("9.50");
+        String kind = row.get("bag").get("key").asString();
+        at.pack(fair, kind, 2);
+        JsonNode stall = at.tell(
+                        fair,
+                        UUID.randomUUID(),
+                        List.of(AtTheStall.sale("CASH", 950, List.of(AtTheStall.bag(kind, 1, 950)))))
+                .body();
+        assertThat(AtTheStall.tile(stall, kind).get("left").asInt()).isEqualTo(1);
+        assertThat(stall.get("sales").get(0).get("words").asString()).endsWith(", kit");
+    }
+
+    @Test
+    void aPatternThatLetsOnlyFinishedBagsBeSoldGivesNoKits() {
+        JsonNode from = cut("2");
+        ok(cutShort(from, "2", false));
+        JsonNode there = APP.get("/api/designs/" + pouch).body();
+        ObjectNode document = (ObjectNode) there.get("document").deepCopy();
+        ObjectNode source = document.putObject("source");
+        source.put("licence", "SO_MANY_A_YEAR")
+                .put("designer", "Mina Orr")
+                .put("most", 50)
+                .put("credit", "");
+        source.putArray("conditions").add("ONLY_FINISHED");
+        ok(APP.put(
+                "/api/designs/" + pouch, Map.of("version", there.get("version").asLong(), "document", document)));
+        Answer refused = bundle(from, kits("2", "9.50", false));
+        assertThat(refused.detail()).contains("Mina Orr").contains("only finished bags");
+        assertThat(pieces(from)).isNotEmpty();
     }
 
     private static Answer takeUpRefused(JsonNode from) {

@@ -228,6 +228,44 @@ class StallTest {
     }
 
     @Test
+    void ofWhatIsGivenAwayOnlyThoseCountThatWereThere() throws InterruptedException {
+        AT.bags("Smew purse,one,1,3.00,9.00,stall box");
+        String smew = kind("Smew purse", "one");
+        long fair = AT.fair("Raffle", TODAY);
+        Map<String, Object> prizes = entry("GIVEN_AWAY", List.of(bag(smew, 2, 900)));
+        JsonNode stall = AT.tell(fair, TABLET, List.of(prizes)).body();
+        assertThat(stall.get("refused").toString()).contains("1 weren’t there any more");
+        JsonNode settlement = APP.get("/api/fairs/" + fair + "/settlement").body();
+        assertThat(settlement.get("gone")).hasSize(1);
+        assertThat(settlement.get("gone").get(0).get("units").asInt()).isEqualTo(1);
+        assertThat(settlement.get("left").get("value").get("minor").asLong()).isEqualTo(-300);
+        AT.tell(fair, TABLET, List.of(about("UNDONE", prizes)));
+        assertThat(APP.get("/api/fairs/" + fair + "/settlement").body().get("gone"))
+                .isEmpty();
+        assertThat(at("Smew purse", "stall box")).isEqualTo(1);
+    }
+
+    @Test
+    void aCashBoxIsCountedByItsCoins() {
+        Answer counted = APP.post(
+                "/api/cash/counted",
+                Map.of("counts", List.of(Map.of("minor", 2000, "count", "3"), Map.of("minor", 50, "count", "7"))));
+        assertThat(counted.body().get("together").get("amount").asString()).isEqualTo("63.50");
+        JsonNode rows = counted.body().get("rows");
+        assertThat(rows.get(0).get("note").asBoolean()).isTrue();
+        assertThat(rows.get(rows.size() - 1).get("note").asBoolean()).isFalse();
+        assertThat(counted(2000, "many").on("counts.2000")).contains("many");
+        assertThat(counted(300, "1").on("counts.0.minor")).contains("no such coin");
+        assertThat(counted(2000, " ").body().toString())
+                .as("an empty field is none")
+                .contains("\"together\":{\"amount\":\"0.00\"");
+    }
+
+    private static Answer counted(int minor, String count) {
+        return APP.post("/api/cash/counted", Map.of("counts", List.of(Map.of("minor", minor, "count", count))));
+    }
+
+    @Test
     void aPromisedBagIsKeptUntilItIsSoldOrReleased() throws InterruptedException {
         AT.bags("Knot purse,one,3,3.00,9.00,stall box");
         String knot = kind("Knot purse", "one");

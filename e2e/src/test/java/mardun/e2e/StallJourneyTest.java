@@ -13,13 +13,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /**
- * From a packing list over a day at the stall without the server to a settled fair, on a screen as small as a phone's; and power cuts in the
- * middle of settling.
+ * From a packing list over a day at the stall without the server to a settled fair, on screens as small as a phone's and as wide as a
+ * laptop's; and power cuts in the middle of settling.
  */
 class StallJourneyTest {
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
+
+    private static final int PHONE = 390;
+    private static final int LAPTOP = 1280;
 
     /** A touch is answered before anybody sees that it takes time, in milliseconds. */
     private static final double AT_ONCE = 50;
@@ -48,6 +51,7 @@ class StallJourneyTest {
     void aDayAtTheStallWithoutTheServerIsSettledInTheEvening() throws IOException {
         try (PackagedApp app = PackagedApp.withDemoData()) {
             Page page = CHROMIUM.page();
+            page.setViewportSize(PHONE, 800);
             page.navigate(app.url("/stalls"));
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sluice Gate market"))
                     .first()
@@ -56,9 +60,11 @@ class StallJourneyTest {
                     .click();
             packTheRest(page);
             assertThat(Barriers.on(page)).isEmpty();
+            page.setViewportSize(LAPTOP, 800);
+            assertThat(Barriers.on(page)).isEmpty();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the stall"))
                     .click();
-            page.setViewportSize(390, 800);
+            page.setViewportSize(PHONE, 800);
             String pouch = "Heron pouch, small, Juniper Dot";
             assertThat(tile(page, pouch)).isVisible();
             assertThat(Barriers.on(page)).isEmpty();
@@ -73,6 +79,7 @@ class StallJourneyTest {
             assertThat(left(page, pouch)).isEqualTo(before - 3);
             assertThat(page.getByText(Pattern.compile("kept here$"))).isVisible();
             assertThat(Barriers.on(page)).isEmpty();
+            page.setViewportSize(LAPTOP, 800);
             page.reload();
             assertThat(tile(page, pouch)).isVisible();
             assertThat(left(page, pouch)).as("after the page was loaded again").isEqualTo(before - 3);
@@ -89,7 +96,7 @@ class StallJourneyTest {
             assertThat(left(other, pouch)).as("as another device sees it").isEqualTo(before - 3);
             other.close();
 
-            page.setViewportSize(1280, 800);
+            page.setViewportSize(PHONE, 800);
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Back to Sluice Gate market"))
                     .click();
             settle(page);
@@ -161,8 +168,15 @@ class StallJourneyTest {
     private static void settle(Page page) {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("After"))
                 .click();
-        Locator cash = page.getByLabel("All that is in the box");
-        cash.pressSequentially("74");
+        button(page, "Count the box by coins").click();
+        page.getByLabel("How many of 20.00").pressSequentially("3");
+        page.keyboard().press("Tab");
+        page.keyboard().type("1");
+        page.getByLabel("How many of 2.00").pressSequentially("2");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Together 74.00");
+        assertThat(Barriers.on(page)).isEmpty();
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("All that is in the box")).hasValue("74.00");
         Locator change = page.getByLabel("of which was brought");
         change.click(new Locator.ClickOptions().setClickCount(3));
         change.pressSequentially("50");
@@ -180,6 +194,7 @@ class StallJourneyTest {
         Locator settled = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Settled"));
         assertThat(settled).containsText("0.50 missing");
         assertThat(settled).containsText("given away");
+        page.setViewportSize(LAPTOP, 800);
         Locator left = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What it left"));
         assertThat(left).containsText("3 bags in 3 sales");
         assertThat(left).containsText("37.50");

@@ -19,6 +19,7 @@ import mardun.app.batch.BatchViews.FinishForm;
 import mardun.app.batch.BatchViews.FirstForm;
 import mardun.app.batch.BatchViews.HoldForm;
 import mardun.app.batch.BatchViews.JoinForm;
+import mardun.app.batch.BatchViews.KitForm;
 import mardun.app.batch.BatchViews.MarginalView;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SplitForm;
@@ -55,6 +56,7 @@ class BatchController {
     private final ClothCutting cutting;
     private final Finishing finishing;
     private final CuttingShort cuttingShort;
+    private final Kits kits;
     private final Splitting splitting;
     private final Pausing pausing;
     private final GivingUp givingUp;
@@ -72,6 +74,7 @@ class BatchController {
             ClothCutting cutting,
             Finishing finishing,
             CuttingShort cuttingShort,
+            Kits kits,
             Splitting splitting,
             Pausing pausing,
             GivingUp givingUp,
@@ -87,6 +90,7 @@ class BatchController {
         this.cutting = cutting;
         this.finishing = finishing;
         this.cuttingShort = cuttingShort;
+        this.kits = kits;
         this.splitting = splitting;
         this.pausing = pausing;
         this.givingUp = givingUp;
@@ -261,6 +265,13 @@ class BatchController {
     @PostMapping("/batches/{id}/take-up")
     BatchView takeUpBags(@PathVariable BatchId id, @RequestBody @Valid TakeUpForm form) {
         cuttingShort.takeUp(id, form);
+        return reading.get(id);
+    }
+
+    /** Cut pieces that were put by become kits. */
+    @PostMapping("/batches/{id}/kits")
+    BatchView bundleKits(@PathVariable BatchId id, @RequestBody @Valid KitForm form) {
+        kits.bundle(id, form);
         return reading.get(id);
     }
 

@@ -159,6 +159,22 @@ public final class BatchViews {
             long version, int line, @NotNull String units) {}
 
     /**
+     * Cut pieces that were put by and are bundled to kits, as typed.
+     *
+     * @param requestId made by the form when it opens, so that sending it twice bundles once
+     * @param minutes the work of cutting and bundling in each kit; empty for none that is counted
+     * @param price for what one is sold
+     * @param withNotions what a bag takes beside cloth goes along, from the shelf
+     */
+    public record KitForm(
+            @NotNull UUID requestId,
+            int line,
+            @NotNull @Size(max = 20) String units,
+            @NotNull @Size(max = 20) String minutes,
+            @NotNull @Size(max = 40) String price,
+            boolean withNotions) {}
+
+    /**
      * Another planned batch that becomes part of this one, or a part of this one that is put back.
      *
      * @param otherVersion that the other was read at

@@ -52,6 +52,6 @@ public record BagKind(
         return designName
                 + (sizeName.isBlank() ? "" : ", " + sizeName)
                 + (clothName.isBlank() ? "" : ", " + clothName)
-                + (quality == Quality.SECOND ? ", second" : "");
+                + (quality == Quality.GOOD ? "" : ", " + quality.words());
     }
 }

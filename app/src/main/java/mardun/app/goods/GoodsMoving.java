@@ -116,8 +116,13 @@ public class GoodsMoving {
             case MADE, ENTERED -> fields.refuse("kind", form.kind().name(), "Bags are made by finishing a batch.");
             case SOLD, TAKEN_BACK -> fields.refuse("kind", form.kind().name(), "A sale is entered where it was made.");
             case BECAME_SECONDS -> {
-                if (one.quality() == Quality.SECOND) {
-                    fields.refuse("kind", form.kind().name(), "These are seconds already.");
+                if (one.quality() != Quality.GOOD) {
+                    fields.refuse(
+                            "kind",
+                            form.kind().name(),
+                            one.quality() == Quality.KIT
+                                    ? "Kits aren’t sewn, so none of them is a second."
+                                    : "These are seconds already.");
                 }
             }
             default -> {}

@@ -20,6 +20,7 @@ import mardun.app.goods.GoodsViews.GoodsOnDayLine;
 import mardun.app.goods.GoodsViews.GoodsView;
 import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
+import mardun.app.goods.GoodsViews.NewKits;
 import mardun.app.goods.GoodsViews.PlaceView;
 import mardun.app.id.BatchId;
 import mardun.app.problem.Days;
@@ -73,6 +74,21 @@ public class GoodsService {
         FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
         book.write(
                 stored.id(), new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
+    }
+
+    /**
+     * Puts kits among the finished goods, at home; inside the caller's transaction.
+     *
+     * @param reason of what they were bundled
+     * @return the number of the lot
+     */
+    @Transactional
+    public long receive(NewKits kits, String reason) {
+        FinishedGoods stored = goods.save(new FinishedGoods(kits, LocalDate.now(clock)));
+        book.write(
+                stored.id(),
+                new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, kits.units(), reason, clock.instant()));
+        return stored.id();
     }
 
     /**

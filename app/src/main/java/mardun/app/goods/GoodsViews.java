@@ -112,6 +112,27 @@ public final class GoodsViews {
             Made made) {}
 
     /**
+     * Kits that were bundled of cut pieces.
+     *
+     * @param sizeKey what the size is known by
+     * @param clothId the material of the outer cloth; absent where the design has none
+     * @param totalCostMinor what all of them cost together
+     * @param priceMinor for what one is sold
+     * @param made the work in them
+     */
+    public record NewKits(
+            DesignId designId,
+            String designName,
+            String sizeKey,
+            String sizeName,
+            @Nullable MaterialId clothId,
+            String clothName,
+            int units,
+            long totalCostMinor,
+            long priceMinor,
+            Made made) {}
+
+    /**
      * The work in bags that a line of a batch gave.
      *
      * @param labourMinor what all of it costs

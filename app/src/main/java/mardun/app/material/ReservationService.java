@@ -181,6 +181,24 @@ public class ReservationService {
         return made;
     }
 
+    /**
+     * Takes from the shelf what no batch takes; what batches hold stays.
+     *
+     * @return the movements with which it left, by material
+     */
+    @Transactional
+    public Map<MaterialId, List<Long>> takeForNone(List<Want> wants, String reason) {
+        Map<MaterialId, List<Long>> made = new LinkedHashMap<>();
+        for (Want want : inOrder(wants)) {
+            made.computeIfAbsent(want.materialId(), id -> new ArrayList<>())
+                    .addAll(ledger.leave(
+                            want.materialId(),
+                            new Leaving(MovementKind.USED, null, want.part(), want.amount(), reason),
+                            Map.of()));
+        }
+        return made;
+    }
+
     /** Whether what left with some movements can be put back: the offcuts that were kept of it still lie there, and nobody holds them. */
     @Transactional(readOnly = true)
     public boolean canPutBack(Collection<Long> movements) {

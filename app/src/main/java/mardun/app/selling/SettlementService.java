@@ -286,20 +286,26 @@ public class SettlementService {
 
     /** What those bags cost that were given away, broken or stolen, during the day or in the evening. */
     private long goneMinor(Fair fair, List<Gone> evening) {
+        long during = events.gone(fair.id()).stream()
+                .flatMap(event -> event.took().entrySet().stream())
+                .mapToLong(one -> lot(one.getKey()).unitCostMinor() * one.getValue())
+                .sum();
         Map<String, Integer> units = new LinkedHashMap<>();
-        events.gone(fair.id())
-                .forEach(event ->
-                        event.entry().bags().forEach(its -> units.merge(its.kind(), its.units(), Integer::sum)));
         evening.stream()
                 .filter(one -> one.ended() != Ended.SOLD && one.ended() != Ended.PROMISED)
                 .forEach(one -> units.merge(one.kind(), one.units(), Integer::sum));
         Map<String, List<GoodsLot>> lots = ledger.ofKinds(units.keySet());
-        return units.entrySet().stream()
-                .mapToLong(one -> {
-                    List<GoodsLot> its = lots.get(one.getKey());
-                    return its.get(its.size() - 1).unitCostMinor() * one.getValue();
-                })
-                .sum();
+        return during
+                + units.entrySet().stream()
+                        .mapToLong(one -> {
+                            List<GoodsLot> its = lots.get(one.getKey());
+                            return its.get(its.size() - 1).unitCostMinor() * one.getValue();
+                        })
+                        .sum();
+    }
+
+    private GoodsLot lot(long id) {
+        return ledger.lot(id).orElseThrow();
     }
 
     /** A settled fair is counted once more; what its count moved stays moved, and is in the book of each bag. */
@@ -340,6 +346,7 @@ public class SettlementService {
         Duration way = settled.map(its -> Duration.ofSeconds(its.waySeconds())).orElse(facts.onTheWay());
         Settlement settlement = settled.map(its -> Fairs.settlement(its, current))
                 .orElseGet(() -> Fairs.settlement(figures, 0, there, way, current));
+        long change = settled.isPresent() ? 0 : packing.changeMinor(fair);
         return new SettlementView(
                 fair.id(),
                 fair.name(),
@@ -368,9 +375,7 @@ public class SettlementService {
                 writer.time(way),
                 writer.hours(there),
                 writer.hours(way),
-                settled.isPresent()
-                        ? ""
-                        : writer.money(packing.changeMinor(fair)).amount(),
+                change == 0 ? "" : writer.money(change).amount(),
                 settled.map(SettledDocument::nextTime).orElse(""),
                 fair.form().footfall(),
                 fair.form().weather());
@@ -392,19 +397,15 @@ public class SettlementService {
 
     private List<GoneView> gone(Fair fair) {
         List<GoneView> gone = new ArrayList<>();
-        Map<String, List<GoodsLot>> names = ledger.ofKinds(events.gone(fair.id()).stream()
-                .flatMap(event -> event.entry().bags().stream())
-                .map(StallEntry.Bags::kind)
-                .distinct()
-                .toList());
-        events.gone(fair.id())
-                .forEach(event -> event.entry()
-                        .bags()
-                        .forEach(its -> gone.add(new GoneView(
-                                names.get(its.kind()).get(0).kind().words(),
-                                its.units(),
-                                Ended.valueOf(event.kind().name()),
-                                event.entry().note()))));
+        events.gone(fair.id()).forEach(event -> {
+            Map<String, Integer> units = new LinkedHashMap<>();
+            event.took().forEach((id, some) -> units.merge(lot(id).kind().words(), some, Integer::sum));
+            units.forEach((words, some) -> gone.add(new GoneView(
+                    words,
+                    some,
+                    Ended.valueOf(event.kind().name()),
+                    event.entry().note())));
+        });
         fair.goneBefore().forEach(one -> gone.add(new GoneView(one.words(), one.units(), one.ended(), one.note())));
         return gone;
     }

@@ -89,7 +89,7 @@ class StallBags {
         Map<PricePlace, Money> asked = book.asked(channel);
         Map<String, Long> prices = new HashMap<>();
         kinds.forEach((kind, lots) -> {
-            Optional<Money> fromBook = kind.quality() == Quality.SECOND
+            Optional<Money> fromBook = kind.quality() != Quality.GOOD
                     ? Optional.empty()
                     : kind.designId()
                             .flatMap(design -> new PricePlace(

@@ -25,9 +25,9 @@ interface StallEventRepository extends JpaRepository<StallEvent, UUID> {
     @Query("select e from StallEvent e where e.fairId = :fair and e.refused is not null order by e.number")
     List<StallEvent> refused(FairId fair);
 
-    /** What was given away, broken or stolen, and not taken back. */
+    /** What was given away, broken or stolen, and not taken back; where not all of it was there any more, it took some. */
     @Query("""
-            select e from StallEvent e where e.fairId = :fair and e.refused is null
+            select e from StallEvent e where e.fairId = :fair and e.took is not null
               and e.kind in (GIVEN_AWAY, BROKEN, STOLEN)
               and not exists (select u.id from StallEvent u where u.ofEvent = e.id and u.kind = UNDONE and u.refused is null)
             order by e.number""")

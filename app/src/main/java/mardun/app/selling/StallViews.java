@@ -75,6 +75,28 @@ public final class StallViews {
      */
     public record FloatView(List<CoinCount> coins, MoneyView together, int buyers) {}
 
+    /**
+     * Coins or notes of one kind that were counted.
+     *
+     * @param minor what one is, in minor units
+     * @param count as it is typed; empty for none
+     */
+    public record CountedCoin(
+            long minor, @NotNull @Size(max = 20) String count) {}
+
+    /** A cash box as it is counted. */
+    public record CashForm(@NotNull @Size(max = 60) List<@NotNull @Valid CountedCoin> counts) {}
+
+    /** What all coins or notes of one kind come to. */
+    public record CashRow(MoneyView coin, boolean note, MoneyView sum) {}
+
+    /**
+     * What a cash box comes to.
+     *
+     * @param rows all notes and coins of the currency, the largest first
+     */
+    public record CashView(List<CashRow> rows, MoneyView together) {}
+
     /** A bag on the table, in millimetres from its front left corner. */
     public record TablePlace(String key, double left, double front, double wide, double deep) {}
 

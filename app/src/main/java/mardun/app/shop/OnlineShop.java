@@ -68,4 +68,10 @@ public interface OnlineShop {
 
     /** Offers something, or changes its price or how many there are. */
     void offer(Offer offer) throws Trouble;
+
+    /**
+     * Whom it calls when something happened, as a webhook does: late, more than once, or not at all. Nothing is taken from the call; who
+     * hears it looks at the shop.
+     */
+    void whenNews(Runnable bell);
 }

@@ -148,6 +148,7 @@ public class ShopDesk {
                 ShopOrder order = orders.findByNumber(event.order()).orElseGet(() -> new ShopOrder(event.order()));
                 if (!order.isPlaced() && event.ordered() != null) {
                     order.placed(event.ordered());
+                    tellAgain(order);
                     // What was cancelled before it was told stays cancelled.
                     if (order.state() != OrderState.CANCELLED) {
                         reserve(order);
@@ -169,6 +170,7 @@ public class ShopDesk {
         ShopOrder order = orders.findByNumber(event.order()).orElseGet(() -> new ShopOrder(event.order()));
         if (order.isOpen()) {
             release(order);
+            tellAgain(order);
             order.cancel();
         } else if (order.state() != OrderState.CANCELLED) {
             // It is on its way already: what comes back is taken in then.
@@ -252,10 +254,16 @@ public class ShopDesk {
             if (!its.isEmpty() && listing.isNews(units)) {
                 shop.offer(
                         new Offer(listing.sku(), its.get(its.size() - 1).kind().words(), listing.priceMinor(), units));
-                listing.told(units);
-                transaction.executeWithoutResult(status -> listings.save(listing));
+                // The maker may have typed another price meanwhile: only what was told is kept.
+                transaction.executeWithoutResult(status ->
+                        listings.findById(listing.id()).ifPresent(now -> now.told(units, listing.priceMinor())));
             }
         }
+    }
+
+    /** An order changed how many the shop counts of what it is of. */
+    private void tellAgain(ShopOrder order) {
+        order.lines().forEach(line -> listing(line).ifPresent(ShopListing::unsure));
     }
 
     static int atHome(List<GoodsLot> lots) {

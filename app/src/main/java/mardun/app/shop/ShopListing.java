@@ -33,15 +33,24 @@ class ShopListing {
         offered = isOffered;
     }
 
-    /** The shop knows of so many. */
-    void told(int units) {
+    /** The shop knows of so many at this price. */
+    void told(int units, long minor) {
         toldUnits = units;
-        toldMinor = priceMinor;
+        toldMinor = minor;
+    }
+
+    /** The shop counts otherwise since somebody ordered there or changed their mind; it is told again. */
+    void unsure() {
+        toldUnits = null;
     }
 
     /** Whether the shop knows of something else than so many at this price. */
     boolean isNews(int units) {
         return toldUnits == null || toldUnits != units || toldMinor == null || toldMinor != priceMinor;
+    }
+
+    long id() {
+        return id;
     }
 
     /** By which the shop knows it. */

@@ -158,7 +158,7 @@ public class ShopReading {
     }
 
     private Optional<Money> price(BagKind kind, Map<PricePlace, Money> asked) {
-        return kind.quality() == Quality.SECOND
+        return kind.quality() != Quality.GOOD
                 ? Optional.empty()
                 : kind.designId()
                         .flatMap(design -> new PricePlace(design, kind.sizeKey().orElse(""), desk.channel())

@@ -3,6 +3,7 @@ package mardun.app.shop;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import mardun.app.stored.DiskFullException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -12,22 +13,25 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Looks at the online shop again and again, so that orders come by themselves and it knows what is left. */
+/** Looks at the online shop again and again, and when it calls, so that orders come by themselves and it knows what is left. */
 @Component
 class ShopRounds implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(ShopRounds.class);
 
+    private final OnlineShop shop;
     private final ShopDesk desk;
     private final long seconds;
+    private final AtomicBoolean called = new AtomicBoolean();
     private final ScheduledExecutorService rounds = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "online-shop");
         thread.setDaemon(true);
         return thread;
     });
 
-    /** @param seconds between two looks; 0 for none */
-    ShopRounds(ShopDesk desk, @Value("${mardun.shop.seconds:20}") long seconds) {
+    /** @param seconds between two looks; 0 for none, also when the shop calls */
+    ShopRounds(OnlineShop shop, ShopDesk desk, @Value("${mardun.shop.seconds:20}") long seconds) {
+        this.shop = shop;
         this.desk = desk;
         this.seconds = seconds;
     }
@@ -36,6 +40,17 @@ class ShopRounds implements DisposableBean {
     void begin() {
         if (seconds > 0) {
             rounds.scheduleWithFixedDelay(this::look, seconds, seconds, TimeUnit.SECONDS);
+            shop.whenNews(this::heard);
+        }
+    }
+
+    /** It called: one look answers all calls that came before it. */
+    private void heard() {
+        if (called.compareAndSet(false, true)) {
+            rounds.execute(() -> {
+                called.set(false);
+                look();
+            });
         }
     }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.UnaryOperator;
 import mardun.app.problem.RefusedException;
 import mardun.app.shop.ShopViews.ShopAct;
@@ -47,6 +48,7 @@ public class SimulatedOnlineShop implements OnlineShop {
     private final SimulatedShopRepository repository;
     private final TransactionTemplate alone;
     private final Clock clock;
+    private final List<Runnable> bells = new CopyOnWriteArrayList<>();
 
     SimulatedOnlineShop(SimulatedShopRepository repository, PlatformTransactionManager transactions, Clock clock) {
         this.repository = repository;
@@ -127,7 +129,7 @@ public class SimulatedOnlineShop implements OnlineShop {
 
     /** Does something to it, as one who stands before it. */
     public SimulatedShopView act(ShopAct act) {
-        return view(changed(state -> switch (act) {
+        SimulatedShopView view = view(changed(state -> switch (act) {
             case ORDER -> ordered(state);
             case CANCEL_LAST -> told(state, EventKind.CANCELLED, "changed my mind");
             case WANT_LAST_BACK -> told(state, EventKind.RETURN_WANTED, "smaller than I thought");
@@ -139,6 +141,15 @@ public class SimulatedOnlineShop implements OnlineShop {
             case TELL_TWICE -> standing(state, state.away(), state.refusals(), true);
             case TELL_ONCE -> standing(state, state.away(), state.refusals(), false);
         }));
+        if (view.untold() > 0 && !view.away()) {
+            bells.forEach(Runnable::run);
+        }
+        return view;
+    }
+
+    @Override
+    public void whenNews(Runnable bell) {
+        bells.add(bell);
     }
 
     public SimulatedShopView view() {

@@ -95,7 +95,7 @@ class TicketBags {
                     name,
                     sizeName,
                     clothName,
-                    false,
+                    Quality.GOOD,
                     Optional.of(design),
                     sizeKey,
                     Optional.of(line.batch()),

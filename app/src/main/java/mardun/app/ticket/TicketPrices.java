@@ -29,10 +29,13 @@ final class TicketPrices {
         return new PricePlace(design, sizeKey, channel).in(cloth).of(byChannel.computeIfAbsent(channel, book::asked));
     }
 
-    /** What is asked for bags that are there: the book's, or for those that the book doesn't know what was asked when they came. */
+    /** What is asked for bags that are there: the book's, or for kits and those that the book doesn't know what was asked when they came. */
     Optional<Money> of(GoodsThere bags, ChannelId channel) {
         if (bags.quality() == Quality.SECOND) {
             return Optional.empty();
+        }
+        if (bags.quality() == Quality.KIT) {
+            return Optional.of(current.money(bags.priceMinor()));
         }
         return bags.designId()
                 .flatMap(design -> of(design, bags.sizeKey().orElse(""), bags.clothId(), channel))

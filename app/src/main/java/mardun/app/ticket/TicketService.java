@@ -13,6 +13,7 @@ import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsThere;
+import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.paper.LabelDrawing;
@@ -202,7 +203,7 @@ public class TicketService {
                     size.name(),
                     size.sizeName(),
                     typed.cloth().strip(),
-                    false,
+                    Quality.GOOD,
                     Optional.of(size.id()),
                     size.sizeKey(),
                     Optional.empty(),
@@ -213,7 +214,7 @@ public class TicketService {
             fields.refuse(
                     place + "price",
                     typed.price(),
-                    (about.isSecond()
+                    (about.quality() == Quality.SECOND
                                     ? "A second has no price of its own in the book"
                                     : "There is no price for this yet")
                             + ". Type what is to stand on “" + about.name() + "”.");

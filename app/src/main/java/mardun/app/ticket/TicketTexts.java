@@ -57,7 +57,7 @@ class TicketTexts {
             String name,
             String sizeName,
             String clothName,
-            boolean isSecond,
+            Quality quality,
             Optional<DesignId> design,
             String sizeKey,
             Optional<BatchId> batchId,
@@ -69,7 +69,7 @@ class TicketTexts {
                     bags.designName(),
                     bags.sizeName(),
                     bags.clothName(),
-                    bags.quality() == Quality.SECOND,
+                    bags.quality(),
                     bags.designId(),
                     bags.sizeKey().orElse(""),
                     bags.batchId(),
@@ -106,7 +106,7 @@ class TicketTexts {
             String detail = Stream.of(
                             shown.contains(Shown.SIZE) && !isOnly(document) ? about.sizeName() : "",
                             shown.contains(Shown.CLOTH) ? about.clothName() : "",
-                            about.isSecond() ? "second" : "")
+                            about.quality().words())
                     .filter(text -> !text.isBlank())
                     .collect(Collectors.joining(", "));
             add(parts, Rank.DETAIL, detail);

@@ -8,6 +8,8 @@ public enum UnsewnKind {
     TAKEN_UP,
     /** Another batch makes them. */
     USED,
+    /** They are kits among the finished goods now. */
+    BUNDLED,
     THROWN_AWAY,
     SOLD_AS_KIT,
     GIVEN_AWAY;

@@ -180,8 +180,7 @@ public class UnsewnShelf implements CutPieces {
     }
 
     PileThere forMoving(long id) {
-        pieces.findForMoving(id)
-                .orElseThrow(() -> RefusedException.missing("PileThere are no such pieces, or no longer."));
+        pieces.findForMoving(id).orElseThrow(() -> RefusedException.missing("There are no such pieces, or no longer."));
         return pieces.there(id);
     }
 
@@ -208,6 +207,20 @@ public class UnsewnShelf implements CutPieces {
      */
     @Transactional
     public Map<MaterialId, Long> takeUp(BatchId batchId, int line, int bags) {
+        return takeOf(batchId, line, bags, UnsewnKind.TAKEN_UP);
+    }
+
+    /**
+     * Pieces for some bags of a line are bundled to kits; inside the caller's transaction. Answers what they cost, by the material.
+     *
+     * @param kits no more than {@link #bagsOf} says
+     */
+    @Transactional
+    public Map<MaterialId, Long> bundle(BatchId batchId, int line, int kits) {
+        return takeOf(batchId, line, kits, UnsewnKind.BUNDLED);
+    }
+
+    private Map<MaterialId, Long> takeOf(BatchId batchId, int line, int bags, UnsewnKind kind) {
         Map<MaterialId, Long> minor = new HashMap<>();
         List<Taken> taken = pieces.ofBatch(batchId).stream()
                 .filter(one -> one.piece().lineNumber() == line)
@@ -220,7 +233,7 @@ public class UnsewnShelf implements CutPieces {
                     return its;
                 })
                 .toList();
-        take(batchId, UnsewnKind.TAKEN_UP, taken);
+        take(batchId, kind, taken);
         return minor;
     }
 

@@ -82,6 +82,23 @@ public record Coins(List<Long> coins, List<Long> notes) {
         return Stream.concat(notes.stream(), coins.stream()).toList();
     }
 
+    /**
+     * What counted coins and notes come to, in minor units.
+     *
+     * @param counted how many of each coin and note, none of them below none
+     * @throws IllegalArgumentException if one of them is no coin and no note of the currency
+     */
+    public long together(Map<Long, Integer> counted) {
+        counted.forEach((one, times) -> {
+            if (!all().contains(one) || times < 0) {
+                throw new IllegalArgumentException(times + " of a coin that isn’t one: " + one);
+            }
+        });
+        return counted.entrySet().stream()
+                .mapToLong(one -> Math.multiplyExact(one.getKey(), (long) one.getValue()))
+                .sum();
+    }
+
     /** How often each coin or note is needed to give back an amount with as few as can be, the largest first. */
     public Map<Long, Integer> change(long minor) {
         if (minor < 0) {

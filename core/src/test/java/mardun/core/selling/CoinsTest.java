@@ -1,6 +1,7 @@
 package mardun.core.selling;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Arrays;
 import java.util.Map;
@@ -44,5 +45,14 @@ class CoinsTest {
     void whatIsLessThanTheSmallestCoinCanNotBeGivenBack() {
         assertThat(Coins.of(CurrencyUnit.CHF).change(13)).containsExactly(Map.entry(10L, 1));
         assertThat(Coins.of(CurrencyUnit.CHF).change(0)).isEmpty();
+    }
+
+    @Test
+    void whatIsCountedComesToWhatItIsWorth() {
+        Coins euro = Coins.of(CurrencyUnit.EUR);
+        assertThat(euro.together(Map.of())).isZero();
+        assertThat(euro.together(Map.of(2_000L, 3, 200L, 7, 5L, 11))).isEqualTo(6_000 + 1_400 + 55);
+        assertThatThrownBy(() -> euro.together(Map.of(300L, 1))).hasMessageContaining("isn’t one: 300");
+        assertThatThrownBy(() -> euro.together(Map.of(200L, -1))).isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -1,0 +1,100 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { api, Problem, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { ProblemNotice } from '../../ui/Notice';
+import { Panel } from '../../ui/Panel';
+import { useSettled } from '../../ui/useSettled';
+
+const STOOD_STILL = 150;
+
+/** A cash box counted by its notes and coins; the sum is taken into the form once it is asked for. */
+export function CashPanel({
+  title,
+  counts,
+  onChange,
+  onTake,
+  onClose,
+}: {
+  title: string;
+  /** How many of each, as typed, by what one is in minor units. */
+  counts: Record<string, string>;
+  onChange: (counts: Record<string, string>) => void;
+  onTake: (sum: string) => void;
+  onClose: () => void;
+}) {
+  const form = {
+    counts: Object.entries(counts).map(([minor, count]) => ({ minor: Number(minor), count })),
+  };
+  const settled = useSettled(form, STOOD_STILL);
+  const { data, error } = useQuery({
+    queryKey: ['cash', settled],
+    queryFn: () => api.post<Schemas['CashView']>('/api/cash/counted', settled),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const problem = error instanceof Problem ? error : undefined;
+  const isSure = !problem && JSON.stringify(settled) === JSON.stringify(form);
+  const group = (notes: boolean) => (
+    <table className="listing">
+      <thead>
+        <tr>
+          <th>{notes ? 'Notes' : 'Coins'}</th>
+          <th className="num">How many</th>
+          <th className="num">Together</th>
+        </tr>
+      </thead>
+      <tbody>
+        {data?.rows
+          .filter(({ note }) => note === notes)
+          .map(({ coin, sum }) => (
+            <tr key={coin.minor}>
+              <td className="tabular-nums">{coin.amount}</td>
+              <td className="num">
+                <input
+                  className="field !w-[74px] text-right"
+                  inputMode="numeric"
+                  aria-label={`How many of ${coin.amount}`}
+                  aria-invalid={!!problem?.on(`counts.${coin.minor}`)}
+                  value={counts[coin.minor] ?? ''}
+                  onChange={(event) => onChange({ ...counts, [coin.minor]: event.target.value })}
+                />
+                {problem?.on(`counts.${coin.minor}`) && (
+                  <span className="block text-[13px] text-madder">{problem.on(`counts.${coin.minor}`)}</span>
+                )}
+              </td>
+              <td className="num tabular-nums">{sum.minor === 0 ? '' : sum.amount}</td>
+            </tr>
+          ))}
+      </tbody>
+    </table>
+  );
+  return (
+    <Panel title={title} wide open onOpenChange={(open) => !open && onClose()}>
+      {problem && problem.errors.length === 0 && <ProblemNotice problem={problem} />}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          // The form below it, in whose tree this one is, isn’t sent.
+          event.stopPropagation();
+          if (isSure && data) onTake(data.together.amount);
+        }}
+      >
+        <div className="grid items-start gap-x-8 gap-y-3 sm:grid-cols-2">
+          {group(true)}
+          {group(false)}
+        </div>
+        <p className="mt-3 flex flex-wrap items-center gap-4 text-[18px]">
+          <span>
+            Together <b className="tabular-nums">{data?.together.amount}</b>
+          </span>
+          <Button type="submit" disabled={!isSure}>
+            Take it over
+          </Button>
+          <Button look="quiet" onClick={() => onChange({})}>
+            Begin anew
+          </Button>
+        </p>
+      </form>
+    </Panel>
+  );
+}

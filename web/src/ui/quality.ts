@@ -1,0 +1,10 @@
+import type { Schemas } from '../api/client';
+
+type Quality = Schemas['BagView']['quality'];
+
+/** As what one bag is sold; nothing where it is as it should be. */
+export const QUALITY: Record<Quality, string> = { GOOD: '', SECOND: 'second', KIT: 'kit' };
+
+/** The same of several, to stand behind what they are called. */
+export const ofQuality = (quality: Quality) =>
+  quality === 'GOOD' ? '' : quality === 'SECOND' ? ' · seconds' : ' · kits';
