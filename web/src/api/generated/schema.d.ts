@@ -564,6 +564,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/kits': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['bundleKits'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/one-first': {
     parameters: {
       query?: never;
@@ -894,6 +910,22 @@ export interface paths {
     get: operations['downloadBuyingList'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cash/counted': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['countCash'];
     delete?: never;
     options?: never;
     head?: never;
@@ -4106,7 +4138,7 @@ export interface components {
       photo?: string;
       picture?: components['schemas']['PictureView'];
       /** @enum {string} */
-      quality: 'GOOD' | 'SECOND';
+      quality: 'GOOD' | 'SECOND' | 'KIT';
       size: string;
     };
     BagWeight: {
@@ -4599,6 +4631,18 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    CashForm: {
+      counts: components['schemas']['CountedCoin'][];
+    };
+    CashRow: {
+      coin: components['schemas']['MoneyView'];
+      note: boolean;
+      sum: components['schemas']['MoneyView'];
+    };
+    CashView: {
+      rows: components['schemas']['CashRow'][];
+      together: components['schemas']['MoneyView'];
+    };
     Casing: {
       ease: string;
       gap: string;
@@ -4956,6 +5000,11 @@ export interface components {
       part: 'WHOLE' | 'SOCKET' | 'STUD';
       place: string;
       size?: string;
+    };
+    CountedCoin: {
+      count: string;
+      /** Format: int64 */
+      minor: number;
     };
     CountedLine: {
       /** Format: int64 */
@@ -5702,7 +5751,7 @@ export interface components {
       places: components['schemas']['PlaceView'][];
       price: components['schemas']['MoneyView'];
       /** @enum {string} */
-      quality: 'GOOD' | 'SECOND';
+      quality: 'GOOD' | 'SECOND' | 'KIT';
       sizeName: string;
       totalCost: components['schemas']['MoneyView'];
       unitCost: components['schemas']['MoneyView'];
@@ -6125,6 +6174,16 @@ export interface components {
       picture?: components['schemas']['PictureView'];
       sentence: string;
       words: string;
+    };
+    KitForm: {
+      /** Format: int32 */
+      line: number;
+      minutes: string;
+      price: string;
+      /** Format: uuid */
+      requestId: string;
+      units: string;
+      withNotions: boolean;
     };
     LabelView: {
       code?: components['schemas']['CodeView'];
@@ -9582,7 +9641,7 @@ export interface components {
       outOfDate: number;
       price?: components['schemas']['MoneyView'];
       /** @enum {string} */
-      quality: 'GOOD' | 'SECOND';
+      quality: 'GOOD' | 'SECOND' | 'KIT';
       /** Format: int32 */
       right: number;
       sizeName: string;
@@ -9806,7 +9865,7 @@ export interface components {
       forBags: boolean;
       ids: number[];
       /** @enum {string} */
-      kind: 'PUT_BY' | 'TAKEN_UP' | 'USED' | 'THROWN_AWAY' | 'SOLD_AS_KIT' | 'GIVEN_AWAY';
+      kind: 'PUT_BY' | 'TAKEN_UP' | 'USED' | 'BUNDLED' | 'THROWN_AWAY' | 'SOLD_AS_KIT' | 'GIVEN_AWAY';
       reason: string;
       /** Format: uuid */
       requestId: string;
@@ -11187,6 +11246,32 @@ export interface operations {
       };
     };
   };
+  bundleKits: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['KitForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BatchView'];
+        };
+      };
+    };
+  };
   sewOneFirst: {
     parameters: {
       query: {
@@ -11727,6 +11812,30 @@ export interface operations {
         };
         content: {
           'text/csv': string;
+        };
+      };
+    };
+  };
+  countCash: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CashForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CashView'];
         };
       };
     };
@@ -13598,7 +13707,7 @@ export interface operations {
       query?: {
         query?: string;
         place?: string;
-        quality?: 'GOOD' | 'SECOND';
+        quality?: 'GOOD' | 'SECOND' | 'KIT';
         all?: boolean;
         page?: number;
         size?: number;

@@ -544,7 +544,17 @@ function Ways({
       Tally
     </ButtonLink>
   );
-  if (batch.stage === 'FINISHED') return tally;
+  if (batch.stage === 'FINISHED')
+    return (
+      <>
+        {batch.lines.some((line) => line.putBy > 0) && (
+          <Button look="quiet" onClick={onMore}>
+            Its cut pieces …
+          </Button>
+        )}
+        {tally}
+      </>
+    );
   if (batch.stage === 'DROPPED') {
     if (!batch.lines.some((line) => line.putBy > 0 || line.open > 0)) return null;
     return (

@@ -74,6 +74,13 @@ describe('what becomes of a batch that is cut', () => {
     expect(screen.queryByRole('button', { name: 'Split off' })).toBeNull();
   });
 
+  it('offers nothing but kits of the pieces that a finished batch left', async () => {
+    server({ '/api/batches/9': batch({ stage: 'FINISHED' }, { open: 0, putBy: 2 }) });
+    rendered(<WaysPanel batchId={9} onClose={() => {}} />);
+    expect(await screen.findByRole('button', { name: 'Bundle them' })).toBeVisible();
+    expect(screen.getAllByRole('button').map((one) => one.textContent)).toEqual(['Close', 'Bundle them']);
+  });
+
   it('bundles what was put by to kits', async () => {
     const sent = server({
       '/api/batches/9': batch({ stage: 'DROPPED' }, { started: 0, good: 0, open: 0, putBy: 4 }),

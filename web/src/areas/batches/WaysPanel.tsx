@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, type Problem, type Schemas } from '../../api/client';
 import { keys, useBatches, useBatchAsItIs } from '../../api/queries';
 import { Button } from '../../ui/Button';
@@ -36,6 +36,7 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   const planned = batch.stage === 'PLANNED';
   const open = batch.lines.reduce((sum, line) => sum + line.open, 0);
   const dropped = batch.stage === 'DROPPED';
+  const finished = batch.stage === 'FINISHED';
   const pause = useSend(
     () =>
       api.post<Batch>(`/api/batches/${batch.id}/${batch.paused ? 'resume' : 'pause'}`, {
@@ -62,7 +63,7 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
   const putBy = batch.lines.filter((line) => line.putBy > 0);
   return (
     <div className="space-y-5">
-      {!dropped && (
+      {!dropped && !finished && (
         <section>
           <h3 className="font-semibold">{batch.paused ? 'Take it up again' : 'Put it aside for a while'}</h3>
           <p className="mb-2 text-soft">
@@ -78,7 +79,7 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
       )}
       {putBy.map((line) => (
         <div key={line.number} className="space-y-5">
-          <TakeUp batch={batch} line={line} onDone={onClose} />
+          {!finished && <TakeUp batch={batch} line={line} onDone={onClose} />}
           <Bundle batch={batch} line={line} onDone={onClose} />
         </div>
       ))}
@@ -105,7 +106,7 @@ function Ways({ batch, onClose }: { batch: Batch; onClose: () => void }) {
         <SplitOff batch={batch} onDone={(made) => navigate(`/batches/${made.id}`)} onClose={onClose} />
       )}
       {planned && <Join batch={batch} onDone={onClose} />}
-      {!planned && batch.partedFrom !== undefined && !dropped && (
+      {!planned && batch.partedFrom !== undefined && !dropped && !finished && (
         <PutBack
           batch={batch}
           from={batch.partedFrom}
@@ -370,14 +371,9 @@ function Bundle({ batch, line, onDone }: { batch: Batch; line: Schemas['LineView
       </h3>
       <p className="text-soft">
         The cut pieces with their{' '}
-        <a
-          className="font-semibold text-woad underline"
-          href={`/api/designs/${line.designId}/pattern-sheet.pdf?sizeKey=${line.sizeKey}`}
-          target="_blank"
-          rel="noreferrer"
-        >
+        <Link className="font-semibold text-woad underline" to={`/designs/${line.designId}/templates`}>
           pattern sheet
-        </a>{' '}
+        </Link>{' '}
         are goods like finished bags: packed, sold and counted.
       </p>
       <div className="my-2 grid items-start gap-3 sm:grid-cols-3">

@@ -30,7 +30,8 @@ export default function BagStoryPage() {
         </Link>
         <h1>{name}</h1>
         <p className="text-soft">
-          {story.bags.clothName} {QUALITY[story.bags.quality] && <Tag look="care">{QUALITY[story.bags.quality]}</Tag>}
+          {story.bags.clothName}{' '}
+          {QUALITY[story.bags.quality] && <Tag look="care">{QUALITY[story.bags.quality]}</Tag>}
         </p>
       </header>
       <div className="grid items-start gap-4 lg:grid-cols-[340px_1fr]">

@@ -75,7 +75,9 @@ export default function TicketsPage() {
   const rows = [...(single ? [single] : []), ...(data?.goods ?? []).map(rowOf)];
   const isChosen = (row: Row) =>
     typed[row.key]?.chosen ??
-    (single ? row.key === single.key : row.toPrint > 0 && row.quality !== 'SECOND' && row.goods?.goodsId !== undefined);
+    (single
+      ? row.key === single.key
+      : row.toPrint > 0 && row.quality !== 'SECOND' && row.goods?.goodsId !== undefined);
   const unitsOf = (row: Row) => typed[row.key]?.units ?? String(row.toPrint || row.there || 1);
   const picked = rows.filter(isChosen);
   const form: Form = {

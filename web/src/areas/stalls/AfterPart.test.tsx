@@ -83,7 +83,11 @@ describe('the evening after a fair', () => {
   });
 
   it('counts the box by its coins, and takes the sum over once all of it was added up', async () => {
-    const row = (minor: number, note: boolean, sum: number) => ({ coin: money(minor), note, sum: money(sum) });
+    const row = (minor: number, note: boolean, sum: number) => ({
+      coin: money(minor),
+      note,
+      sum: money(sum),
+    });
     const sent = server({
       '/api/fairs/1/settlement': view(),
       '/api/cash/counted': {
@@ -94,7 +98,7 @@ describe('the evening after a fair', () => {
     rendered(<AfterPart fairId={1} />);
     await userEvent.click(await screen.findByRole('button', { name: 'Count the box by coins' }));
     await userEvent.type(await screen.findByLabelText('How many of 20.00'), '3');
-    await userEvent.type(screen.getByLabelText('How many of 0.50'), '7');
+    await userEvent.type(screen.getByLabelText('How many of 0.50'), '7x{Backspace}');
     expect(screen.getByRole('button', { name: 'Take it over' })).toBeDisabled();
     await waitFor(() => expect(screen.getByRole('button', { name: 'Take it over' })).toBeEnabled());
     await userEvent.keyboard('{Enter}');

@@ -102,7 +102,8 @@ function Left({ view }: { view: View }) {
         <tbody>
           <tr>
             <td>
-              {view.bags} bags in {view.sales} sales
+              {view.bags === 1 ? '1 bag' : `${view.bags} bags`} in{' '}
+              {view.sales === 1 ? '1 sale' : `${view.sales} sales`}
             </td>
             <td className="num">{view.paid.amount}</td>
           </tr>
@@ -256,15 +257,11 @@ function CountForm({ view }: { view: View }) {
       <div className="grid items-start gap-3 md:grid-cols-3">
         <div>
           {text('cash', 'All that is in the box', `Sold for cash: ${view.cashExpected.amount}`)}
-          <Button look="quiet" onClick={() => setCounting('cash')}>
-            Count the box by coins
-          </Button>
+          <ByCoins onClick={() => setCounting('cash')}>Count the box by coins</ByCoins>
         </div>
         <div>
-          {text('change', 'of which was brought')}
-          <Button look="quiet" onClick={() => setCounting('change')}>
-            Count what was brought
-          </Button>
+          {text('change', 'of which was brought', 'The change that was in it in the morning.')}
+          <ByCoins onClick={() => setCounting('change')}>Count what was brought</ByCoins>
         </div>
         {text(
           'card',
@@ -414,6 +411,12 @@ function CountForm({ view }: { view: View }) {
     </form>
   );
 }
+
+const ByCoins = ({ onClick, children }: { onClick: () => void; children: string }) => (
+  <button type="button" className="min-h-11 font-semibold text-woad hover:underline" onClick={onClick}>
+    {children}
+  </button>
+);
 
 const said = (count: Count, kind: string) =>
   count.gone.filter((one) => one.kind === kind).reduce((sum, one) => sum + (Number(one.units) || 0), 0);

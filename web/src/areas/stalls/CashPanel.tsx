@@ -6,6 +6,15 @@ import { Panel } from '../../ui/Panel';
 import { useSettled } from '../../ui/useSettled';
 
 const STOOD_STILL = 150;
+const NOTHING: Schemas['CashForm'] = { counts: [] };
+
+const useCounted = (form: Schemas['CashForm']) =>
+  useQuery({
+    queryKey: ['cash', form],
+    queryFn: () => api.post<Schemas['CashView']>('/api/cash/counted', form),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
 
 /** A cash box counted by its notes and coins; the sum is taken into the form once it is asked for. */
 export function CashPanel({
@@ -26,12 +35,10 @@ export function CashPanel({
     counts: Object.entries(counts).map(([minor, count]) => ({ minor: Number(minor), count })),
   };
   const settled = useSettled(form, STOOD_STILL);
-  const { data, error } = useQuery({
-    queryKey: ['cash', settled],
-    queryFn: () => api.post<Schemas['CashView']>('/api/cash/counted', settled),
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
+  // The fields follow from the currency, and stay whatever is typed into them.
+  const coins = useCounted(NOTHING).data;
+  const { data, error } = useCounted(settled);
+  const sums = new Map(data?.rows.map(({ coin, sum }) => [coin.minor, sum]));
   const problem = error instanceof Problem ? error : undefined;
   const isSure = !problem && JSON.stringify(settled) === JSON.stringify(form);
   const group = (notes: boolean) => (
@@ -44,9 +51,9 @@ export function CashPanel({
         </tr>
       </thead>
       <tbody>
-        {data?.rows
+        {coins?.rows
           .filter(({ note }) => note === notes)
-          .map(({ coin, sum }) => (
+          .map(({ coin }) => (
             <tr key={coin.minor}>
               <td className="tabular-nums">{coin.amount}</td>
               <td className="num">
@@ -62,7 +69,9 @@ export function CashPanel({
                   <span className="block text-[13px] text-madder">{problem.on(`counts.${coin.minor}`)}</span>
                 )}
               </td>
-              <td className="num tabular-nums">{sum.minor === 0 ? '' : sum.amount}</td>
+              <td className="num tabular-nums">
+                {(sums.get(coin.minor)?.minor ?? 0) > 0 && sums.get(coin.minor)?.amount}
+              </td>
             </tr>
           ))}
       </tbody>
@@ -87,7 +96,7 @@ export function CashPanel({
           <span>
             Together <b className="tabular-nums">{data?.together.amount}</b>
           </span>
-          <Button type="submit" disabled={!isSure}>
+          <Button type="submit" disabled={!isSure || !data}>
             Take it over
           </Button>
           <Button look="quiet" onClick={() => onChange({})}>

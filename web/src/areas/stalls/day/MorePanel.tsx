@@ -1,11 +1,12 @@
 import type { Schemas } from '../../../api/client';
 import { Panel } from '../../../ui/Panel';
 import { entryOf, type Touch } from './entry';
-import { putAside, salesSoFar, written, type Entry, type StallView } from './reckon';
+import { putAside, salesSoFar, written, type Entry, type StallView, type Tally } from './reckon';
 
 /** What is seldom needed at a stall: bags put aside, given away or broken, and the sales so far. */
 export function MorePanel({
   view,
+  tally,
   unsent,
   told,
   onClose,
@@ -14,6 +15,7 @@ export function MorePanel({
   onSellPromised,
 }: {
   view: StallView;
+  tally: Tally;
   unsent: Entry[];
   /** What this page touched before, and the server knows. */
   told: Entry[];
@@ -111,9 +113,9 @@ export function MorePanel({
         <dt>Going there costs</dt>
         <dd className="text-right tabular-nums">{written(view.costsMinor, view.money)}</dd>
         <dt>In cash</dt>
-        <dd className="text-right tabular-nums">{view.takings.cash.amount}</dd>
+        <dd className="text-right tabular-nums">{written(tally.cash, view.money)}</dd>
         <dt>By card</dt>
-        <dd className="text-right tabular-nums">{view.takings.card.amount}</dd>
+        <dd className="text-right tabular-nums">{written(tally.card, view.money)}</dd>
       </dl>
       {view.refused.length > 0 && (
         <>

@@ -223,6 +223,7 @@ export default function StallDayPage() {
       {more && (
         <MorePanel
           view={view}
+          tally={tally}
           unsent={unsent}
           told={told}
           onClose={() => setMore(false)}

@@ -49,7 +49,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class SoldEverywhereTest {
 
     /** How many evenings are played; each is another interleaving. */
-    private static final int EVENINGS = Integer.getInteger("mardun.interleavings", 250);
+    private static final int EVENINGS = Integer.getInteger("mardun.interleavings", 120);
 
     private static final int STEPS = 14;
     private static final String HOME = "home";
