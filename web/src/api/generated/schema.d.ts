@@ -4376,6 +4376,9 @@ export interface components {
     };
     BillView: {
       cloth: components['schemas']['MoneyView'];
+      curves?: components['schemas']['LengthView'];
+      /** Format: int32 */
+      curvesAtOnce: number;
       /** Format: int32 */
       cuts: number;
       goesBack: components['schemas']['MoneyView'];
@@ -5169,6 +5172,8 @@ export interface components {
       version: number;
     };
     CuttingForm: {
+      curveSeconds?: string;
+      curvesByScissors?: boolean;
       cutSeconds: string;
       endTrim: string;
       keptLength: string;

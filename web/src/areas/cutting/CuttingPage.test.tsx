@@ -101,6 +101,8 @@ const cloth = (laidOut: boolean, ticked = false): Schemas['ClothView'] => ({
         overLength: length('1 ⅛ in', '2.9 cm'),
         settings: 1,
         cuts: 6,
+        curves: length('47 ¼ in', '1.2 m'),
+        curvesAtOnce: 4,
         time: minutes('12 min'),
         cloth: money(1960),
         goesBack: money(240),
@@ -175,6 +177,7 @@ describe('the cutting sheet', () => {
     expect(await screen.findByRole('heading', { name: 'Reed Stripe: 2 yd of 6 yd' })).toBeInTheDocument();
     const facts = screen.getByRole('region', { name: 'What it takes' });
     expect(facts).toHaveTextContent('over the least possible; 1 ⅛ in of cloth1.4 %');
+    expect(facts).toHaveTextContent('6 cuts, 1 ruler setting, 47 ¼ in along templates, 4 pieces at a time');
     expect(facts).toHaveTextContent('6 cuts, 1 ruler setting');
     expect(facts).toHaveTextContent('goes back on the shelf, worth 2.4015 ¾ × 8 in');
     expect(facts).toHaveTextContent('4 + 1 once more');

@@ -494,7 +494,11 @@ function Bill({
         />
         <Fact
           figure={bill.time.text}
-          words={`of cutting: ${bill.cuts} cuts, ${bill.settings} ruler ${bill.settings === 1 ? 'setting' : 'settings'}`}
+          words={`of cutting: ${bill.cuts} cuts, ${bill.settings} ruler ${bill.settings === 1 ? 'setting' : 'settings'}${
+            bill.curves
+              ? `, ${units.own(bill.curves)} along templates, ${bill.curvesAtOnce === 1 ? 'one piece' : `${bill.curvesAtOnce} pieces`} at a time`
+              : ''
+          }`}
         />
         <Fact
           figure={largest ? sides(units.own(largest.wide), units.own(largest.high)) : 'Nothing'}

@@ -511,11 +511,13 @@ class CuttingTest {
         ObjectNode settings = before.deepCopy();
         ObjectNode cutting = (ObjectNode) settings.get("cutting");
         assertThat(cutting.get("rulerSeconds").asString()).isEqualTo("60");
-        cutting.put("rulerSeconds", "soon").put("squaring", "2 m");
+        cutting.put("rulerSeconds", "soon").put("squaring", "2 m").put("curveSeconds", "quick");
         Answer refused = APP.put("/api/settings", settings);
         assertThat(refused.on("cutting.rulerSeconds")).contains("soon");
         assertThat(refused.on("cutting.squaring")).contains("at most 20 cm");
-        cutting.put("rulerSeconds", "90").put("squaring", "1/2 in");
+        assertThat(refused.on("cutting.curveSeconds")).contains("quick");
+        cutting.put("rulerSeconds", "90").put("squaring", "1/2 in").put("curveSeconds", "12");
+        cutting.put("curvesByScissors", true);
         assertThat(APP.put("/api/settings", settings).status()).isEqualTo(200);
         Answer made = laidOut("3");
         JsonNode square = steps(cloth(APP.get(path(made.id())).body(), "outer")).get(0);

@@ -25,15 +25,30 @@ final class MardunUnderLoad implements AutoCloseable {
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(cookies).build();
     private final Path folder;
-    private final ConfigurableApplicationContext app;
+    private final String[] arguments;
+    private ConfigurableApplicationContext app;
 
     /** @param more what else it is started with */
     MardunUnderLoad(String... more) throws IOException {
         folder = Files.createTempDirectory("mardun-bench");
-        app = Mardun.run(Stream.concat(
+        arguments = Stream.concat(
                         Stream.of("--mardun.data=" + folder, "--server.port=0", "--mardun.demo=true"), Stream.of(more))
-                .toArray(String[]::new));
+                .toArray(String[]::new);
+        start();
+    }
+
+    private void start() {
+        app = Mardun.run(arguments);
         get("/api/settings");
+    }
+
+    /** Stops it and starts it again on the same data, in the same process; answers how long the start took, in milliseconds. */
+    long startAgain() {
+        app.close();
+        cookies.getCookieStore().removeAll();
+        long begun = System.nanoTime();
+        start();
+        return (System.nanoTime() - begun) / 1_000_000;
     }
 
     HttpResponse<String> get(String path) {

@@ -1,13 +1,18 @@
 package mardun.bench;
 
 import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
+import java.util.function.Supplier;
 
 /**
  * How long the interface waits for each screen after some busy years (500 batches, 30 fairs and 6 000 sales each, with 2 000 materials on
- * the shelf): the median, and the 95th and 99th of a hundred answers, over HTTP, once each screen was asked for as often before.
+ * the shelf): the median, and the 95th and 99th of a hundred answers, over HTTP, once each screen was asked for as often before; then how
+ * long it takes to tell the stall a sale, to save all as one archive, and to start again.
  */
 public final class YearsTable {
 
@@ -41,6 +46,11 @@ public final class YearsTable {
             "/api/year",
             "/api/season-plan",
             "/api/online-shop",
+            "/api/fairs/{coming}/packing",
+            "/api/fairs/{coming}/stall",
+            "/api/orders",
+            "/api/resellers",
+            "/api/posting",
             "/api/quotes",
             "/api/settings");
 
@@ -57,17 +67,23 @@ public final class YearsTable {
                     years,
                     (System.nanoTime() - begun) / NS_A_MS / 1000);
             System.out.printf("%-38s %8s %8s %8s%n", "milliseconds", "p50", "p95", "p99");
+            String coming = mardun.get("/api/fairs").body().replaceAll("(?s).*?\"coming\":\\[\\{\"id\":(\\d+).*", "$1");
             for (String screen : SCREENS) {
-                ask(mardun, screen);
-                double[] took = ask(mardun, screen);
-                System.out.printf(
-                        Locale.ROOT,
-                        "%-38s %8.1f %8.1f %8.1f%n",
-                        screen,
-                        took[ASKED / 2],
-                        took[ASKED * 95 / 100],
-                        took[ASKED * 99 / 100]);
+                String path = screen.replace("{coming}", coming);
+                ask(() -> mardun.get(path));
+                print(screen, ask(() -> mardun.get(path)));
             }
+            String stall = "/api/fairs/" + coming + "/stall";
+            String kind = mardun.get(stall).body().replaceAll("(?s).*?\"key\":\"([^\"]+)\".*", "$1");
+            print("a sale that is told to the stall", ask(() -> mardun.post(stall, sale(kind))));
+            long begunToSave = System.nanoTime();
+            int bytes = mardun.get("/api/backups/archive.zip").body().length();
+            System.out.printf(
+                    Locale.ROOT,
+                    "all saved as one archive of some %d MB in %.1f s%n",
+                    bytes / 1_000_000,
+                    (System.nanoTime() - begunToSave) / NS_A_MS / 1000);
+            System.out.printf(Locale.ROOT, "started again in %.1f s%n", mardun.startAgain() / 1000.0);
             System.gc();
             Runtime runtime = Runtime.getRuntime();
             System.out.printf(
@@ -75,14 +91,32 @@ public final class YearsTable {
         }
     }
 
-    private static double[] ask(MardunUnderLoad mardun, String screen) {
+    private static void print(String what, double[] took) {
+        System.out.printf(
+                Locale.ROOT,
+                "%-38s %8.1f %8.1f %8.1f%n",
+                what,
+                took[ASKED / 2],
+                took[ASKED * 95 / 100],
+                took[ASKED * 99 / 100]);
+    }
+
+    /** What a device tells that has sold a bag for cash. */
+    private static String sale(String kind) {
+        return """
+                {"device":"%s","entries":[{"id":"%s","kind":"SOLD","at":"%s","tender":"CASH","paidMinor":1200,
+                "payment":"","note":"","bags":[{"kind":"%s","units":1,"priceMinor":1200}]}]}""".formatted(UUID.randomUUID(), UUID.randomUUID(), Instant.now(), kind);
+    }
+
+    private static double[] ask(Supplier<HttpResponse<String>> asking) {
         double[] took = new double[ASKED];
         for (int i = 0; i < ASKED; i++) {
             long begun = System.nanoTime();
-            int status = mardun.get(screen).statusCode();
+            HttpResponse<String> answer = asking.get();
             took[i] = (System.nanoTime() - begun) / NS_A_MS;
-            if (status != 200) {
-                throw new IllegalStateException(screen + " answers " + status);
+            if (answer.statusCode() != 200) {
+                throw new IllegalStateException(
+                        answer.uri() + " answers " + answer.statusCode() + ": " + answer.body());
             }
         }
         Arrays.sort(took);

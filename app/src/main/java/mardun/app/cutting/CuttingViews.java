@@ -248,6 +248,8 @@ public final class CuttingViews {
      * @param over how much more cloth than the least possible, in per cent
      * @param overLength the same as a length of the bolt
      * @param overSheets the same in sheets; absent for cloth from a roll
+     * @param curves how far the blade goes along templates; absent where nothing is cut so
+     * @param curvesAtOnce how many equal pieces are cut along a template at once
      * @param kept how many rests are large enough to keep
      * @param largest the largest of them; absent if there is none
      */
@@ -257,6 +259,8 @@ public final class CuttingViews {
             @Nullable Long overSheets,
             int settings,
             int cuts,
+            @Nullable LengthView curves,
+            int curvesAtOnce,
             TimeView time,
             MoneyView cloth,
             MoneyView goesBack,

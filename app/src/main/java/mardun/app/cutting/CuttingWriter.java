@@ -229,6 +229,8 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
                 bySheet ? layout.sheets() - layout.leastSheets() : null,
                 bill.settings(),
                 bill.cuts(),
+                bill.curves().isZero() ? null : writer.longLength(bill.curves(), ShownRounding.NEAREST),
+                job.terms().curvesAtOnce(),
                 writer.time(bill.time()),
                 writer.money(minor(bill.cloth())),
                 writer.money(minor(bill.goesBack())),

@@ -100,7 +100,8 @@ public final class CuttingJobs {
                 current.offcutShort(),
                 current.offcutLong(),
                 use(cloth, current),
-                !bySheet && !current.valuing().offcutsArePaid());
+                !bySheet && !current.valuing().offcutsArePaid(),
+                cutting.curves());
     }
 
     /** What lies hidden inside a bag may be pieced together, so its offcuts are used whatever their size. */
@@ -120,7 +121,7 @@ public final class CuttingJobs {
     /** A stored layout as the plan takes it; {@code kinds} are cut from this cloth. */
     static CuttingSheet sheet(ChosenLayout chosen, Supply cloth, List<PieceLine> kinds, Settings current) {
         CuttingLayout whole = whole(chosen.layout(), chosen.recuts(), ClothNeeds.shelfCloth(cloth, kinds, List.of()));
-        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), terms(cloth, 1, current));
+        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), List.of(), terms(cloth, 1, current));
         return new CuttingSheet(whole, current.cutting().squaring(), extra(chosen.recuts()), bill.back());
     }
 

@@ -29,6 +29,7 @@ import mardun.core.batch.Workroom;
 import mardun.core.costing.LabourRates;
 import mardun.core.costing.Overheads;
 import mardun.core.costing.WasteSchool;
+import mardun.core.cutting.CuttingTerms.Curves;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.Equipment;
@@ -147,6 +148,8 @@ public class Settings {
     private int rulerSeconds;
     private int cutSeconds;
     private int pieceSeconds;
+    private int curveSeconds;
+    private boolean curvesByScissors;
     private long squaringNm;
     private long endTrimNm;
     private long keptLengthNm;
@@ -226,9 +229,16 @@ public class Settings {
      * @param squaring what is cut off the end of a bolt to square it; zero for nothing
      * @param endTrim what is cut off the end of a roll of trim; zero for nothing
      * @param keptLength the shortest left-over length of trim that is kept
+     * @param curves how outlines are cut along a template
      */
     public record Cutting(
-            Duration ruler, Duration cut, Duration piece, Length squaring, Length endTrim, Length keptLength) {}
+            Duration ruler,
+            Duration cut,
+            Duration piece,
+            Length squaring,
+            Length endTrim,
+            Length keptLength,
+            Curves curves) {}
 
     void enter(Entered entered) {
         unitSystem = entered.unitSystem();
@@ -275,6 +285,8 @@ public class Settings {
         rulerSeconds = Math.toIntExact(entered.cutting().ruler().toSeconds());
         cutSeconds = Math.toIntExact(entered.cutting().cut().toSeconds());
         pieceSeconds = Math.toIntExact(entered.cutting().piece().toSeconds());
+        curveSeconds = Math.toIntExact(entered.cutting().curves().each().toSeconds());
+        curvesByScissors = entered.cutting().curves().oneAtATime();
         squaringNm = entered.cutting().squaring().nanometres();
         endTrimNm = entered.cutting().endTrim().nanometres();
         keptLengthNm = entered.cutting().keptLength().nanometres();
@@ -365,7 +377,8 @@ public class Settings {
                 Duration.ofSeconds(pieceSeconds),
                 new Length(squaringNm),
                 new Length(endTrimNm),
-                new Length(keptLengthNm));
+                new Length(keptLengthNm),
+                new Curves(Duration.ofSeconds(curveSeconds), curvesByScissors));
     }
 
     /** How long it takes to change what is on a machine, and to go to another station. */

@@ -140,6 +140,8 @@ public record SettingsForm(
      * @param squaring what is cut off the end of a bolt to square it; 0 for nothing
      * @param endTrim what is cut off the end of a roll of trim; 0 for nothing
      * @param keptLength the shortest left-over length of trim that is kept
+     * @param curveSeconds 10 cm of an outline along a template; absent to leave it
+     * @param curvesByScissors with scissors, not with the knife through several layers; absent to leave it
      */
     public record CuttingForm(
             @NotNull String rulerSeconds,
@@ -147,5 +149,7 @@ public record SettingsForm(
             @NotNull String pieceSeconds,
             @NotNull String squaring,
             @NotNull String endTrim,
-            @NotNull String keptLength) {}
+            @NotNull String keptLength,
+            @Nullable String curveSeconds,
+            @Nullable Boolean curvesByScissors) {}
 }

@@ -19,6 +19,7 @@ import mardun.app.settings.SettingsForm.CuttingForm;
 import mardun.app.settings.SettingsForm.DaysForm;
 import mardun.app.settings.SettingsForm.EquipmentForm;
 import mardun.app.settings.SettingsForm.ShelfForm;
+import mardun.core.cutting.CuttingTerms.Curves;
 import mardun.core.cutting.OffcutUse;
 import mardun.core.making.ChangeTimes;
 import mardun.core.making.SetUp.Part;
@@ -107,7 +108,9 @@ public class SettingsService {
                         Long.toString(settings.cutting().piece().toSeconds()),
                         length(settings, settings.cutting().squaring()),
                         length(settings, settings.cutting().endTrim()),
-                        length(settings, settings.cutting().keptLength())),
+                        length(settings, settings.cutting().keptLength()),
+                        Long.toString(settings.cutting().curves().each().toSeconds()),
+                        settings.cutting().curves().oneAtATime()),
                 new ChangesForm(
                         minutes(settings, settings.changeTimes().of(Part.NEEDLE)),
                         minutes(settings, settings.changeTimes().of(Part.THREAD)),
@@ -256,7 +259,11 @@ public class SettingsService {
                         : shelf(form.shelf(), fields, form.unitSystem().smallUnit(), before),
                 form.cutting() == null
                         ? before.cutting()
-                        : cutting(form.cutting(), fields, form.unitSystem().smallUnit()),
+                        : cutting(
+                                form.cutting(),
+                                fields,
+                                form.unitSystem().smallUnit(),
+                                before.cutting().curves()),
                 form.changes() == null ? before.changeTimes() : changes(form.changes(), before.changeTimes(), fields),
                 form.days() == null ? before.days() : days(form.days(), fields),
                 form.equipment() == null
@@ -308,14 +315,19 @@ public class SettingsService {
                         .movePointLeft(2);
     }
 
-    private static Settings.Cutting cutting(CuttingForm form, FieldReader fields, LengthUnit bare) {
+    private static Settings.Cutting cutting(CuttingForm form, FieldReader fields, LengthUnit bare, Curves before) {
         return new Settings.Cutting(
                 seconds(fields, "cutting.rulerSeconds", form.rulerSeconds()),
                 seconds(fields, "cutting.cutSeconds", form.cutSeconds()),
                 seconds(fields, "cutting.pieceSeconds", form.pieceSeconds()),
                 atMost(fields, "squaring", form.squaring(), bare, "is more than squares an end"),
                 atMost(fields, "endTrim", form.endTrim(), bare, "is more than trims an end"),
-                atMost(fields, "keptLength", form.keptLength(), bare, "is more than a left-over"));
+                atMost(fields, "keptLength", form.keptLength(), bare, "is more than a left-over"),
+                new Curves(
+                        form.curveSeconds() == null
+                                ? before.each()
+                                : seconds(fields, "cutting.curveSeconds", form.curveSeconds()),
+                        form.curvesByScissors() == null ? before.oneAtATime() : form.curvesByScissors()));
     }
 
     private static Length atMost(FieldReader fields, String name, String typed, LengthUnit bare, String tooMuch) {

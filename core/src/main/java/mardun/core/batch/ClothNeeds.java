@@ -151,7 +151,8 @@ public final class ClothNeeds {
                         supply.shrinkage().toCut(line.piece().extent()),
                         line.count(),
                         !(supply.directional() && line.piece().piece().directional()),
-                        line.piece().piece().meetsPrint()))
+                        line.piece().piece().meetsPrint(),
+                        line.piece().alongTemplate()))
                 .toList();
     }
 

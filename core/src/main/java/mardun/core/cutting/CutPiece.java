@@ -2,6 +2,7 @@ package mardun.core.cutting;
 
 import mardun.core.measure.Area;
 import mardun.core.measure.Extent;
+import mardun.core.measure.Length;
 
 /**
  * A kind of piece to be cut from a cloth.
@@ -10,8 +11,21 @@ import mardun.core.measure.Extent;
  * @param count how many, one or more
  * @param mayTurn it may lie across the grain: it has no top
  * @param meetsPrint all of them begin at the same height of the print, where the cloth has one that comes again
+ * @param alongTemplate how much of the outline of one is cut along a template, once its rectangle is cut; nothing for a plain rectangle
  */
-public record CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn, boolean meetsPrint) {
+public record CutPiece(
+        PieceKey key,
+        String name,
+        Extent extent,
+        long count,
+        boolean mayTurn,
+        boolean meetsPrint,
+        Length alongTemplate) {
+
+    /** A plain rectangle. */
+    public CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn, boolean meetsPrint) {
+        this(key, name, extent, count, mayTurn, meetsPrint, Length.ZERO);
+    }
 
     /** A piece that may begin anywhere. */
     public CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn) {
@@ -25,16 +39,16 @@ public record CutPiece(PieceKey key, String name, Extent extent, long count, boo
 
     /** The same kind of piece, so many of them. */
     public CutPiece times(long other) {
-        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint);
+        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint, alongTemplate);
     }
 
     /** The same kind of piece, which may lie across the grain too, if {@code may}. */
     public CutPiece turning(boolean may) {
-        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint);
+        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint, alongTemplate);
     }
 
     /** The same kind of piece with its sides changed over. */
     CutPiece lying() {
-        return new CutPiece(key, name, extent.turned(), count, mayTurn, meetsPrint);
+        return new CutPiece(key, name, extent.turned(), count, mayTurn, meetsPrint, alongTemplate);
     }
 }

@@ -3,6 +3,7 @@ package mardun.core.cutting;
 import java.math.BigInteger;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,6 +23,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param least no layout of the pieces that lie on the bolt is shorter: their area over the width, rounded up
  * @param settings how often the ruler is set to another height of strip
  * @param cuts how many cuts are made, each through all layers
+ * @param curves how far the blade goes along templates, once the rectangles are cut
  * @param time of cutting
  * @param cloth what bolt, offcuts and precuts cost, in exact minor units
  * @param kept the rests that are large enough to keep
@@ -35,6 +37,7 @@ public record CuttingBill(
         Length least,
         int settings,
         int cuts,
+        Length curves,
         Duration time,
         BigFraction cloth,
         List<Left> kept,
@@ -62,15 +65,17 @@ public record CuttingBill(
 
     /** The bill of a layout that can be cut. */
     public static CuttingBill of(CuttingLayout layout, CuttingJob job) {
-        return of(layout, job.sheets(), job.terms());
+        return of(layout, job.sheets(), job.pieces(), job.terms());
     }
 
     /**
      * The same, without knowing what it had to give.
      *
      * @param sheets the offcuts and precuts that it may lie on
+     * @param kinds the pieces that lie on it
      */
-    public static CuttingBill of(CuttingLayout layout, List<ClothPiece> sheets, CuttingTerms terms) {
+    public static CuttingBill of(
+            CuttingLayout layout, List<ClothPiece> sheets, List<CutPiece> kinds, CuttingTerms terms) {
         Map<Extent, Long> kept = new LinkedHashMap<>();
         BigFraction cloth = BigFraction.ZERO;
         BigFraction goesBack = BigFraction.ZERO;
@@ -81,7 +86,7 @@ public record CuttingBill(
         BigInteger rolls = BigInteger.ZERO;
         int settings = 0;
         int cuts = 0;
-        long pieces = 0;
+        Map<PieceKey, Long> pieces = new HashMap<>();
         for (ClothLayout one : layout.cloths()) {
             CutTree tree = CutTree.of(one);
             BigFraction price = price(one, sheets, terms);
@@ -97,7 +102,7 @@ public record CuttingBill(
             }
             settings += settings(tree);
             cuts += cuts(tree, terms.layers()) + (one.isBolt() ? 1 : 0) + (squaring.isPositive() ? 1 : 0);
-            pieces += one.pieces().size();
+            one.pieces().forEach(piece -> pieces.merge(piece.key(), 1L, Long::sum));
             for (CutTree rest : tree.rests().toList()) {
                 if (Offcuts.isWorthKeeping(rest.extent(), terms.keepShort(), terms.keepLong())) {
                     kept.merge(rest.extent(), 1L, Long::sum);
@@ -115,15 +120,21 @@ public record CuttingBill(
                 }
             }
         }
+        Length curves = curves(pieces, kinds, terms);
         Duration time = terms.setting()
                 .multipliedBy(settings)
                 .plus(terms.cut().multipliedBy(cuts))
-                .plus(terms.piece().multipliedBy(pieces));
+                .plus(terms.piece()
+                        .multipliedBy(pieces.values().stream()
+                                .mapToLong(Long::longValue)
+                                .sum()))
+                .plus(terms.curves().time(curves));
         return new CuttingBill(
                 layout.takenOfRolls(terms.squaring()),
                 layout.leastLength(),
                 settings,
                 cuts,
+                curves,
                 time,
                 cloth,
                 kept.entrySet().stream()
@@ -133,6 +144,14 @@ public record CuttingBill(
                 new Back(rolls.signum() == 0 ? BigFraction.ZERO : BigFraction.of(backOnRolls, rolls), ofSheets),
                 toBuy,
                 cloth.add(terms.minorPerSecond().multiply(time.toSeconds())).subtract(likely));
+    }
+
+    /** Equal pieces lie one on another, as many as are cut at once. */
+    private static Length curves(Map<PieceKey, Long> pieces, List<CutPiece> kinds, CuttingTerms terms) {
+        int atOnce = terms.curvesAtOnce();
+        return kinds.stream()
+                .map(kind -> kind.alongTemplate().times((pieces.getOrDefault(kind.key(), 0L) + atOnce - 1) / atOnce))
+                .reduce(Length.ZERO, Length::plus);
     }
 
     /**

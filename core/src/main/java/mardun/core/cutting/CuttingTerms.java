@@ -3,6 +3,7 @@ package mardun.core.cutting;
 import java.time.Duration;
 import mardun.core.measure.Area;
 import mardun.core.measure.Length;
+import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
@@ -19,6 +20,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param keepLong its longer side
  * @param use how likely offcuts are to be used some day
  * @param offcutsCarryTheirShare an offcut is worth its share of the cloth's price; else it counts as paid for
+ * @param curves how outlines are cut along a template
  */
 public record CuttingTerms(
         BigFraction minorPerNanometre,
@@ -31,9 +33,31 @@ public record CuttingTerms(
         Length keepShort,
         Length keepLong,
         OffcutUse use,
-        boolean offcutsCarryTheirShare) {
+        boolean offcutsCarryTheirShare,
+        Curves curves) {
 
-    /** Terms by which every offcut is used. */
+    /**
+     * How outlines are cut along a template, once the rectangles are cut.
+     *
+     * @param each for 10 cm of one
+     * @param oneAtATime with scissors; else with the knife, through as many layers as straight cuts
+     */
+    public record Curves(Duration each, boolean oneAtATime) {
+
+        /** What takes no time. */
+        public static final Curves NOTHING = new Curves(Duration.ZERO, false);
+
+        private static final long TEN_CM = 100_000_000;
+
+        /** How long it takes to cut so far along templates, to the second. */
+        Duration time(Length length) {
+            return Duration.ofSeconds(Apportionment.rounded(BigFraction.of(each.toSeconds())
+                    .multiply(length.nanometres())
+                    .divide(TEN_CM)));
+        }
+    }
+
+    /** Terms by which every offcut is used, and outlines take no time. */
     public CuttingTerms(
             BigFraction minorPerNanometre,
             BigFraction minorPerSecond,
@@ -56,13 +80,19 @@ public record CuttingTerms(
                 keepShort,
                 keepLong,
                 OffcutUse.CERTAIN,
-                offcutsCarryTheirShare);
+                offcutsCarryTheirShare,
+                Curves.NOTHING);
     }
 
     public CuttingTerms {
         if (layers < 1) {
             throw new IllegalArgumentException("one layer or more are cut at once: " + layers);
         }
+    }
+
+    /** How many equal pieces are cut along a template at once. */
+    public int curvesAtOnce() {
+        return curves.oneAtATime() ? 1 : layers;
     }
 
     /** How likely it is that an offcut will be used. */

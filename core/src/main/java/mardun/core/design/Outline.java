@@ -14,6 +14,11 @@ public record Outline(List<Corner> corners) {
 
     private static final int FEWEST = 6;
 
+    /** How near to an edge a line is on it, and how far a straight part may lie from its arc where a length is measured: millimetres. */
+    private static final double ON_EDGE = 0.01;
+
+    private static final double FLAT = 0.02;
+
     /** Which edge of a piece a line belongs to, and so whose allowance. */
     public enum Side {
         TOP,
@@ -125,6 +130,37 @@ public record Outline(List<Corner> corners) {
             bulges += corner.bulge(before);
         }
         return twice / 2 + bulges;
+    }
+
+    /**
+     * How long the line is that isn't an edge of the piece's rectangle, in millimetres: what is cut along a template once the rectangle is
+     * cut; 0 for a plain rectangle.
+     *
+     * @param width of the rectangle
+     * @param height of the rectangle
+     */
+    public double insideRectangle(double width, double height) {
+        double length = 0;
+        for (int i = 0; i < corners.size(); i++) {
+            Corner before = corners.get((i + corners.size() - 1) % corners.size());
+            Corner corner = corners.get(i);
+            boolean isEdge = !corner.isArc()
+                    && (isAlong(before.x(), corner.x(), 0)
+                            || isAlong(before.x(), corner.x(), width)
+                            || isAlong(before.y(), corner.y(), 0)
+                            || isAlong(before.y(), corner.y(), height));
+            if (!isEdge) {
+                List<Point> line = corner.from(before, FLAT);
+                for (int j = 1; j < line.size(); j++) {
+                    length += line.get(j).distance(line.get(j - 1));
+                }
+            }
+        }
+        return length;
+    }
+
+    private static boolean isAlong(double from, double to, double edge) {
+        return Math.abs(from - edge) < ON_EDGE && Math.abs(to - edge) < ON_EDGE;
     }
 
     /** The line in a text, to a thousandth of a millimetre: two pieces with the same are cut alike. */

@@ -29,6 +29,8 @@ public record SizedPiece(
         List<SizedMark> marks,
         Optional<BoxedCorner> boxed) {
 
+    private static final double NM_PER_MM = 1e6;
+
     /**
      * What boxing takes of a corner.
      *
@@ -38,6 +40,13 @@ public record SizedPiece(
 
     public Extent extent() {
         return new Extent(width.value(), height.value());
+    }
+
+    /** How long its outline is that isn't an edge of its rectangle: what is cut along a template; nothing for a plain rectangle. */
+    public Length alongTemplate() {
+        double millimetres = outline.insideRectangle(
+                width.value().nanometres() / NM_PER_MM, height.value().nanometres() / NM_PER_MM);
+        return new Length(Math.round(millimetres * NM_PER_MM));
     }
 
     /** The size with which it is sewn: as it was trimmed, or else as it was cut. */

@@ -43,7 +43,8 @@ class AimTest {
                 in("4"),
                 in("6"),
                 use,
-                true);
+                true,
+                CuttingTerms.Curves.NOTHING);
     }
 
     private static final CutPiece PANEL =

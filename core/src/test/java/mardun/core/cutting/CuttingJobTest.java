@@ -19,6 +19,7 @@ import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Whole jobs: offcuts and precuts beside the bolt, the maker's aims, the cuts in order and what they cost. */
@@ -280,6 +281,35 @@ class CuttingJobTest {
                         / in("43").nanometres()));
         assertThat(bill.total())
                 .isEqualTo(BigFraction.of(in("16 1/4").nanometres(), 1_000_000).add(BigFraction.of(81)));
+    }
+
+    /** Six rounded pieces of which 30 cm each are cut along a template: with the knife four at a time, with scissors one by one. */
+    @ParameterizedTest
+    @CsvSource({"false, 600, 48", "true, 1800, 144"})
+    void curvesAreCutAlongTheTemplateThroughAsManyLayersAsTheBladeTakes(boolean scissors, int along, int seconds) {
+        CutPiece rounded = new CutPiece(
+                PieceKey.of("A"), "Flap", new Extent(in("10"), in("8")), 6, false, false, new Length(300_000_000));
+        CuttingTerms plain = Cutting.terms();
+        CuttingTerms terms = new CuttingTerms(
+                plain.minorPerNanometre(),
+                plain.minorPerSecond(),
+                plain.setting(),
+                plain.cut(),
+                plain.piece(),
+                plain.layers(),
+                plain.squaring(),
+                plain.keepShort(),
+                plain.keepLong(),
+                plain.use(),
+                plain.offcutsCarryTheirShare(),
+                new CuttingTerms.Curves(Duration.ofSeconds(8), scissors));
+        CuttingLayout layout = search(new CuttingJob(List.of(rounded), in("43"), List.of(), terms), Aim.MONEY);
+        CuttingBill bill = CuttingBill.of(layout, new CuttingJob(List.of(rounded), in("43"), List.of(), terms));
+        CuttingBill straight = CuttingBill.of(layout, new CuttingJob(List.of(rounded), in("43"), List.of(), plain));
+        assertThat(bill.curves()).isEqualTo(new Length(along * 1_000_000L));
+        assertThat(bill.time()).isEqualTo(straight.time().plusSeconds(seconds));
+        // At 18.00 an hour a second is half a cent.
+        assertThat(bill.total().subtract(straight.total())).isEqualTo(BigFraction.of(seconds, 2));
     }
 
     @Test

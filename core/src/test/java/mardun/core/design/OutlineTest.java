@@ -41,6 +41,27 @@ class OutlineTest {
     }
 
     @ParameterizedTest
+    @CsvSource({
+        "CORNERS_CUT, TOP, 30, 20, 100",
+        "CORNERS_CUT, BOTH, 30, 20, 200",
+        "SLANTED, TOP, 30, 40, 100",
+        "NOTCHED, TOP, 60, 40, 100",
+        "ROUNDED, BOTTOM, 20, 20, 62.832"
+    })
+    void whatIsNoEdgeOfTheRectangleIsCutAlongATemplate(
+            Shape.Kind kind, Shape.Place place, double across, double along, double length) {
+        assertThat(shaped(kind, place, across, along).insideRectangle(W, H)).isCloseTo(length, within(0.1));
+    }
+
+    @Test
+    void aPlainRectangleNeedsNoTemplateAndAnOvalAllOfOne() {
+        assertThat(Outline.rectangle(W, H).insideRectangle(W, H)).isZero();
+        // Round an ellipse of half axes 100 and 60 mm, by Ramanujan.
+        double round = Math.PI * (3 * 160 - Math.sqrt((3 * 100 + 60) * (100 + 3 * 60)));
+        assertThat(Outline.oval(W, H).insideRectangle(W, H)).isCloseTo(round, within(0.5));
+    }
+
+    @ParameterizedTest
     @EnumSource(Shape.Place.class)
     void roundedCornersHaveAnArcEach(Shape.Place place) {
         Outline outline = shaped(Shape.Kind.ROUNDED, place, 15, 15);
