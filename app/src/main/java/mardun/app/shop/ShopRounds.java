@@ -19,6 +19,9 @@ class ShopRounds implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(ShopRounds.class);
 
+    /** After the start, in seconds: what was ordered while nobody looked. */
+    private static final long SOON = 2;
+
     private final OnlineShop shop;
     private final ShopDesk desk;
     private final long seconds;
@@ -39,7 +42,7 @@ class ShopRounds implements DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (seconds > 0) {
-            rounds.scheduleWithFixedDelay(this::look, seconds, seconds, TimeUnit.SECONDS);
+            rounds.scheduleWithFixedDelay(this::look, Math.min(SOON, seconds), seconds, TimeUnit.SECONDS);
             shop.whenNews(this::heard);
         }
     }
