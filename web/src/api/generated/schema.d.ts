@@ -13039,6 +13039,7 @@ export interface operations {
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
+        placing?: boolean | null;
       };
       header?: never;
       path: {
@@ -13067,6 +13068,7 @@ export interface operations {
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
+        placing?: boolean | null;
       };
       header?: never;
       path: {
@@ -13095,6 +13097,7 @@ export interface operations {
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
+        placing?: boolean | null;
       };
       header?: never;
       path: {

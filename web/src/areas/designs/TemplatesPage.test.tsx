@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { server } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
+import { refusing } from './editing.test.helper';
 import TemplatesPage, { query } from './TemplatesPage';
 
 const view: Schemas['TemplatesView'] = {
@@ -78,6 +79,23 @@ describe('templates', () => {
     await userEvent.click(front);
     expect(front).toBeChecked();
     expect(sent).toHaveLength(before);
+  });
+
+  it('asks for cards to place marks by, of all pieces that have any', async () => {
+    const sent = shown();
+    await userEvent.click(await screen.findByRole('checkbox', { name: /Tab/ }));
+    await userEvent.selectOptions(screen.getByLabelText('What is printed'), 'cards to place marks by');
+    expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?paper=LETTER&placing=true');
+  });
+
+  it('keeps what is chosen where it can’t be drawn, so that something else can be', async () => {
+    shown();
+    await screen.findByText('One page');
+    refusing('On “Face” nothing is placed.');
+    await userEvent.selectOptions(screen.getByLabelText('What is printed'), 'cards to place marks by');
+    expect(await screen.findByText('On “Face” nothing is placed.')).toBeVisible();
+    expect(screen.queryByRole('link', { name: 'As PDF' })).toBeNull();
+    expect(screen.getByLabelText('What is printed')).toHaveDisplayValue('cards to place marks by');
   });
 
   it('waits for the width of a roll', async () => {

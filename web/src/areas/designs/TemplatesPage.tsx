@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { ButtonLink, FileLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { ProblemNotice } from '../../ui/Notice';
+import { useLast } from '../../ui/useLast';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 import { useUnits } from '../../ui/units';
@@ -16,6 +17,8 @@ interface Asked {
   pieces?: string[];
   paper?: View['paper'];
   drawn: 'APART' | 'NESTED';
+  /** Cards to place marks by, in the place of whole pieces. */
+  placing?: boolean;
 }
 
 /** What is asked for, as it stands in an address. */
@@ -26,6 +29,7 @@ export function query(asked: Asked, rollWidth: string) {
   if (asked.paper) params.set('paper', asked.paper);
   if (asked.paper === 'ROLL') params.set('rollWidth', rollWidth);
   if (asked.drawn === 'NESTED') params.set('drawn', 'NESTED');
+  if (asked.placing) params.set('placing', 'true');
   return params.toString();
 }
 
@@ -37,12 +41,13 @@ export default function TemplatesPage() {
   const [rollWidth, setRollWidth] = useState('');
   const paper = asked.paper ?? (units.isInch ? 'LETTER' : 'A4');
   const words = query({ ...asked, paper }, useSettled(rollWidth, 300));
-  const { data, error } = useQuery({
+  const { data: drawn, error } = useQuery({
     queryKey: ['templates', id, words],
     queryFn: () => api.get<View>(`/api/designs/${id}/templates?${words}`),
     placeholderData: keepPreviousData,
     enabled: paper !== 'ROLL' || rollWidth.trim() !== '',
   });
+  const data = useLast(drawn);
   useTitle(data ? `Templates of ${data.name}` : 'Templates');
   if (error && !data) return <ProblemNotice problem={error} />;
   if (!data) return <p className="text-soft">Drawing …</p>;
@@ -157,6 +162,16 @@ function Choices({
   };
   return (
     <section className="sheet space-y-4 p-4" aria-label="Which templates">
+      <SelectField
+        label="What is printed"
+        value={asked.placing ? 'PLACING' : 'PIECES'}
+        onChange={(event) =>
+          onAsk({ ...asked, pieces: undefined, placing: event.target.value === 'PLACING' })
+        }
+      >
+        <option value="PIECES">whole pieces to cut by</option>
+        <option value="PLACING">cards to place marks by</option>
+      </SelectField>
       <fieldset>
         <legend className="font-semibold">Sizes</legend>
         {view.sizes.map((size, place) => (
@@ -170,7 +185,7 @@ function Choices({
             {size}
           </label>
         ))}
-        {(asked.sizes ?? sizes).length > 1 && (
+        {(asked.sizes ?? sizes).length > 1 && !asked.placing && (
           <label className="mt-1 flex min-h-9 items-center gap-2">
             <input
               type="checkbox"

@@ -4,7 +4,7 @@ import { fireEvent } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
 import { amount, length, money } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
-import { server } from '../designs/editing.test.helper';
+import { refusing, server } from '../designs/editing.test.helper';
 import ValuePage from './ValuePage';
 
 afterEach(() => vi.unstubAllGlobals());
@@ -52,6 +52,17 @@ describe('what the shelf is worth', () => {
       '/api/stock-value.csv?on=2025-12-31',
     );
     await vi.waitFor(() => expect(sent.map((one) => one.path)).toContain('/api/stock-value?on=2025-12-31'));
+  });
+
+  it('keeps its day where one is refused, so that another can be typed', async () => {
+    server({ '/api/stock-value': value, '/api/scrap': [] });
+    rendered(<ValuePage />);
+    await screen.findByText(/by first in, first out/);
+    refusing('This day is still to come.');
+    fireEvent.change(screen.getByLabelText('At the end of'), { target: { value: '2199-01-01' } });
+    expect(await screen.findByText('This day is still to come.')).toBeVisible();
+    expect(screen.getByLabelText('At the end of')).toHaveValue('2199-01-01');
+    expect(screen.queryByRole('link', { name: 'As CSV' })).toBeNull();
   });
 
   it('puts old small offcuts into the scrap bag, but for those that stay', async () => {

@@ -9,6 +9,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { fullDay, useUnits } from '../../ui/units';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { GROUPS, SCHOOLS } from './words';
+import { useLast } from '../../ui/useLast';
 import { useTitle } from '../../ui/useTitle';
 
 /** What the shelf is worth at the end of a day, by the maker's school, and the small old offcuts to be thrown out. */
@@ -18,14 +19,14 @@ export default function ValuePage() {
   const today = useToday();
   const [chosen, setOn] = useState<string>();
   const on = chosen ?? today;
-  const { data, error } = useQuery({
+  const { data: known, error } = useQuery({
     queryKey: [...keys.materials, 'value', on],
     queryFn: () => api.get<Schemas['StockValueView']>(`/api/stock-value?on=${on}`),
     placeholderData: keepPreviousData,
     enabled: on !== '',
   });
-  if (error) return <ProblemNotice problem={error} />;
-  if (!data) return <p className="text-soft">Adding up …</p>;
+  const data = useLast(known);
+  if (!data) return error ? <ProblemNotice problem={error} /> : <p className="text-soft">Adding up …</p>;
   const most = Math.max(1, ...data.kinds.map((kind) => kind.worth.minor));
   return (
     <>
@@ -48,11 +49,14 @@ export default function ValuePage() {
             value={on}
             onChange={(event) => event.target.value && setOn(event.target.value)}
           />
-          <FileLink className="mb-5" href={`/api/stock-value.csv?on=${on}`}>
-            As CSV
-          </FileLink>
+          {!error && (
+            <FileLink className="mb-5" href={`/api/stock-value.csv?on=${on}`}>
+              As CSV
+            </FileLink>
+          )}
         </div>
       </header>
+      {error && <ProblemNotice problem={error} />}
       <div className="grid items-start gap-4 lg:grid-cols-[360px_1fr]">
         <div className="space-y-4">
           <section className="sheet p-4" aria-label="By kind">

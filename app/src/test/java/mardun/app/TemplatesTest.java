@@ -44,9 +44,13 @@ class TemplatesTest {
     }
 
     private static List<BufferedImage> pages(String query) throws IOException, InterruptedException {
+        return pages(pouch, query);
+    }
+
+    private static List<BufferedImage> pages(long design, String query) throws IOException, InterruptedException {
         HttpResponse<byte[]> answer = HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs/" + pouch
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs/" + design
                                         + "/templates.pdf?" + query))
                                 .build(),
                         HttpResponse.BodyHandlers.ofByteArray());
@@ -71,6 +75,50 @@ class TemplatesTest {
 
     private static List<Double> across(BufferedImage page, double y, double from, double to) {
         return new PrintedPage(page).across(y, from, to).lines();
+    }
+
+    /** The snap of a card lies on the printed page where it lies on the piece, to a third of a millimetre. */
+    @Test
+    void aCardToPlaceByMeasuresRight() throws Exception {
+        long design = APP.pouch("Snapped pouch");
+        JsonNode there = APP.get("/api/designs/" + design).body();
+        ObjectNode document = (ObjectNode) there.get("document").deepCopy();
+        ObjectNode piece = (ObjectNode) document.get("pieces").get(0);
+        ArrayNode marks = piece.get("marks") instanceof ArrayNode some ? some : piece.putArray("marks");
+        marks.removeAll();
+        ObjectNode snap = marks.addObject();
+        snap.put("kind", "HARDWARE").put("label", "snap {ç}").put("from", "RAW");
+        snap.put("across", "3 cm").put("down", "4 cm").put("width", "").put("height", "");
+        snap.put("pair", "").put("half", "WHOLE");
+        Answer saved = APP.put(
+                "/api/designs/" + design, Map.of("version", there.get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        String letter = piece.get("letter").asString();
+        String query = "placing=true&paper=ROLL&rollWidth=60+cm&pieces=" + letter;
+        JsonNode view =
+                APP.get("/api/designs/" + design + "/templates?" + query).body();
+        JsonNode card = view.get("templates")
+                .valueStream()
+                .filter(one -> one.get("words").toString().contains("on the top left corner"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(card.get("words").toString()).contains("snap {ç}:");
+        BufferedImage page = pages(design, query).get(0);
+        double left = PrintedPage.MARGIN + card.get("left").asDouble();
+        double top = PrintedPage.MARGIN + card.get("top").asDouble();
+        // Just below the middle of the cross, where only its upright and the edges of the card are.
+        List<Double> lines = across(page, top + 43.3, left - 2, left + 34);
+        assertThat(lines.get(lines.size() - 1) - lines.get(0)).isCloseTo(30, within(0.3));
+        String plain = view.get("pieces")
+                .valueStream()
+                .filter(one -> one.get("plain").asBoolean())
+                .findFirst()
+                .orElseThrow()
+                .get("letter")
+                .asString();
+        assertThat(APP.get("/api/designs/" + design + "/templates?placing=true&pieces=" + plain)
+                        .detail())
+                .contains("nothing is placed");
     }
 
     @Test

@@ -34,6 +34,7 @@ import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
 import mardun.core.template.PaperTiles;
+import mardun.core.template.PlacementCard;
 import mardun.core.template.Template;
 import mardun.core.template.TemplateLine;
 import mardun.core.template.TemplatePaper;
@@ -134,13 +135,17 @@ class TemplateService {
         Settings current = settings.current();
         Design design = designs.design(id, designs.latest(id).revision());
         List<String> sizes = sizes(design, asked.sizes());
-        List<String> letters = letters(design, asked.pieces());
+        boolean placing = Boolean.TRUE.equals(asked.placing());
+        List<String> letters =
+                placing ? placed(design, asked.pieces(), sizes, current) : letters(design, asked.pieces());
         List<Template> templates = new ArrayList<>();
         templates.add(square(current));
         templates.addAll(
-                asked.drawn() == SizesDrawn.NESTED && sizes.size() > 1
-                        ? nested(design, sizes, letters, current)
-                        : apart(design, sizes, letters, current));
+                placing
+                        ? cards(design, sizes, letters, current)
+                        : asked.drawn() == SizesDrawn.NESTED && sizes.size() > 1
+                                ? nested(design, sizes, letters, current)
+                                : apart(design, sizes, letters, current));
         TemplatePaper paper = paper(asked, templates, current);
         PaperTiles tiles = PaperTiles.of(templates, paper);
         if (tiles.pages().size() > MOST_PAGES) {
@@ -204,6 +209,36 @@ class TemplateService {
                             pieces.get(0), name(pieces), TemplateWords.of(design, size, pieces, current.writer()))));
         }
         return templates;
+    }
+
+    /** The letters of the pieces that cards are made of: those on which anything is placed. */
+    private static List<String> placed(Design design, List<String> asked, List<String> sizes, Settings current) {
+        List<String> all = design.pieces().stream()
+                .map(Piece::letter)
+                .filter(letter -> asked.isEmpty() || asked.contains(letter))
+                .filter(letter -> sizes.stream()
+                        .flatMap(size -> sized(design, size, List.of(letter), current).stream())
+                        .anyMatch(PlacementCard::isFor))
+                .toList();
+        if (all.isEmpty()) {
+            throw RefusedException.conflict("On " + (asked.isEmpty() ? "“" + design.name() + "”" : "these pieces")
+                    + " nothing is placed: no snap or other hardware, pocket, gap, notch or boxed corner is marked.");
+        }
+        return all;
+    }
+
+    /** Pieces that are marked alike share their cards. */
+    private static List<Template> cards(Design design, List<String> sizes, List<String> letters, Settings current) {
+        List<Template> cards = new ArrayList<>();
+        for (String size : sizes) {
+            Map<List<PlacementCard>, List<SizedPiece>> alike = new LinkedHashMap<>();
+            sized(design, size, letters, current)
+                    .forEach(piece -> alike.computeIfAbsent(PlacementCard.of(piece), drawn -> new ArrayList<>())
+                            .add(piece));
+            alike.forEach((its, pieces) -> its.forEach(card -> cards.add(
+                    card.template(name(pieces), TemplateWords.ofCard(design, size, card, current.writer())))));
+        }
+        return cards;
     }
 
     private static List<Template> nested(Design design, List<String> sizes, List<String> letters, Settings current) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mardun.app.paper.Paper;
 import mardun.app.paper.PaperDrawing;
+import mardun.core.template.CardArea;
 import mardun.core.template.Template;
 
 /** Where the words of a template stand on it, and how large: as large as fits, up to what is easily read. */
@@ -26,18 +27,18 @@ final class TemplateText {
         List<String> words = new ArrayList<>();
         words.add(Paper.printable(template.name()));
         template.words().forEach(text -> words.add(Paper.printable(text)));
-        double left = Math.max(PADDING, template.width() * FROM_LEFT);
+        CardArea space = template.forWords();
+        double left = Math.max(PADDING, space.width() * FROM_LEFT);
         double widest = 0;
         for (int i = 0; i < words.size(); i++) {
             widest = Math.max(widest, PaperDrawing.width(words.get(i), 1, i == 0));
         }
         double fits = Math.min(
-                (template.width() - left - PADDING) / widest,
-                (template.height() - 2 * PADDING) / (words.size() * LINE));
+                (space.width() - left - PADDING) / widest, (space.height() - 2 * PADDING) / (words.size() * LINE));
         double size = Math.max(SMALLEST, Math.min(LARGEST, fits));
-        double top = Math.max(PADDING, (template.height() - words.size() * LINE * size) / 2);
+        double top = Math.max(PADDING, (space.height() - words.size() * LINE * size) / 2);
         for (int i = 0; i < words.size(); i++) {
-            line.put(left, top + (i + 0.8) * LINE * size, size, i == 0, words.get(i));
+            line.put(space.left() + left, space.top() + top + (i + 0.8) * LINE * size, size, i == 0, words.get(i));
         }
     }
 }

@@ -35,13 +35,15 @@ public final class TemplateViews {
      * @param paper absent for A4
      * @param rollWidth as it is typed; only for a roll
      * @param drawn absent for apart
+     * @param placing cards to place marks by, in the place of whole pieces; absent for no
      */
     public record Asked(
             @Size(max = MOST) @Nullable List<Integer> sizes,
             @Size(max = MOST) @Nullable List<String> pieces,
             @Nullable PaperKind paper,
             @Size(max = LONGEST) @Nullable String rollWidth,
-            @Nullable SizesDrawn drawn) {
+            @Nullable SizesDrawn drawn,
+            @Nullable Boolean placing) {
 
         public Asked {
             sizes = sizes == null ? List.of() : sizes;
@@ -49,6 +51,7 @@ public final class TemplateViews {
             paper = paper == null ? PaperKind.A4 : paper;
             rollWidth = rollWidth == null ? "" : rollWidth;
             drawn = drawn == null ? SizesDrawn.APART : drawn;
+            placing = placing != null && placing;
         }
     }
 

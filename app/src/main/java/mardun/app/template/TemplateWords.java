@@ -15,6 +15,7 @@ import mardun.core.design.SizedPiece;
 import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
+import mardun.core.template.PlacementCard;
 
 /** What is written on a template: of what it is, how many are cut of which cloth, how large it is, where it is sewn. */
 final class TemplateWords {
@@ -47,6 +48,31 @@ final class TemplateWords {
         sizes.forEach((size, piece) -> words.add(size + ": " + measures(piece, writer)));
         seams(first.allowances(), writer).forEach(words::add);
         return words;
+    }
+
+    /** The words of a card to place marks by. */
+    static List<String> ofCard(Design design, String size, PlacementCard card, ViewWriter writer) {
+        List<String> words = new ArrayList<>();
+        words.add(design.name() + ", " + size);
+        words.add("on the " + card.corners().get(0).words() + " corner"
+                + (card.corners().size() > 1
+                        ? "; turned over, on the " + card.corners().get(1).words()
+                        : ""));
+        card.marks()
+                .forEach(one -> words.add(called(one) + ": "
+                        + own(writer.length(one.fromSide(), ShownRounding.NEAREST), writer) + " from the side, "
+                        + own(writer.length(one.fromEnd(), ShownRounding.NEAREST), writer) + " from the "
+                        + (card.corners().get(0).isTop() ? "top" : "base")));
+        if (card.boxed()) {
+            words.add("the corner that is boxed");
+        }
+        return words;
+    }
+
+    private static String called(PlacementCard.Placed one) {
+        return one.mark().label().isBlank()
+                ? one.mark().kind().words()
+                : one.mark().label();
     }
 
     /** The cloth that a piece is cut from, as the design calls it. */

@@ -23,6 +23,6 @@ public class Templates {
      * @param size its place among the design's sizes, from 0
      */
     public TemplatesView onPages(DesignId id, int size, PaperKind paper) {
-        return service.view(id, new Asked(List.of(size), null, paper, null, null));
+        return service.view(id, new Asked(List.of(size), null, paper, null, null, null));
     }
 }

@@ -24,8 +24,10 @@ import mardun.core.measure.LengthUnit;
  * @param words what else is written on it, line by line
  * @param width of what is drawn
  * @param height likewise
+ * @param forWords where they stand
  */
-public record Template(String name, List<String> words, double width, double height, List<TemplateLine> lines) {
+public record Template(
+        String name, List<String> words, double width, double height, List<TemplateLine> lines, CardArea forWords) {
 
     /** How far a curve may be drawn from where it is. */
     private static final double FLAT = 0.01;
@@ -41,6 +43,11 @@ public record Template(String name, List<String> words, double width, double hei
     public Template {
         words = List.copyOf(words);
         lines = List.copyOf(lines);
+    }
+
+    /** One whose words stand anywhere on it. */
+    public Template(String name, List<String> words, double width, double height, List<TemplateLine> lines) {
+        this(name, words, width, height, lines, new CardArea(0, 0, width, height));
     }
 
     /** The template of a piece. */
@@ -214,7 +221,8 @@ public record Template(String name, List<String> words, double width, double hei
                                 line.points().stream()
                                         .map(point -> new Point(height - point.y(), point.x()))
                                         .toList()))
-                        .toList());
+                        .toList(),
+                new CardArea(height - forWords.bottom(), forWords.left(), height - forWords.top(), forWords.right()));
     }
 
     /** What is drawn, to the hundredth of a millimetre: of two pieces with the same one template serves both. */
