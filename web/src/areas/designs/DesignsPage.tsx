@@ -55,6 +55,7 @@ export default function DesignsPage() {
                 label="Find a design"
                 hideLabel
                 type="search"
+                maxLength={100}
                 placeholder="Find: name, sort, designer, piece"
                 value={search}
                 onChange={(event) => go({ search: event.target.value })}

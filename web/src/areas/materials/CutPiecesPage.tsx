@@ -67,6 +67,7 @@ export default function CutPiecesPage() {
         </div>
         <input
           type="search"
+          maxLength={100}
           className="field !w-[280px]"
           aria-label="Find cut pieces"
           placeholder="Design, size, piece …"

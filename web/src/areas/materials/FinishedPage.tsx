@@ -59,6 +59,7 @@ export default function FinishedPage() {
         <div className="flex flex-wrap items-center gap-3">
           <input
             type="search"
+            maxLength={100}
             className="field !w-[280px]"
             aria-label="Find finished bags"
             placeholder="Design, size, cloth …"

@@ -83,6 +83,7 @@ export default function MaterialsPage() {
         <input
           className="field !w-[300px]"
           type="search"
+          maxLength={100}
           aria-label="Find a material"
           placeholder="Name, fibre, place …"
           value={search.get('find') ?? ''}

@@ -71,6 +71,7 @@ export default function StallsPage() {
             <h2>Past fairs</h2>
             <input
               type="search"
+              maxLength={100}
               className="field !w-[220px]"
               aria-label="Find fairs"
               placeholder="Name …"
