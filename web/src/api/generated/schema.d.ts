@@ -8610,6 +8610,7 @@ export interface components {
       weather?: 'DRY' | 'MIXED' | 'WET';
     };
     SettledLine: {
+      adds: boolean;
       amount: components['schemas']['MoneyView'];
       name: string;
     };

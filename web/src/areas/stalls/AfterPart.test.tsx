@@ -33,7 +33,7 @@ const view = (more: Partial<Schemas['SettlementView']> = {}): Schemas['Settlemen
   cashExpected: money(2500),
   cardExpected: money(0),
   unclear: 0,
-  lines: [{ name: 'stall fee', amount: money(1000) }],
+  lines: [{ name: 'stall fee', amount: money(1000), adds: false }],
   left: { value: money(700), working: working('7.00') },
   makingUnknown: 0,
   there: { text: '8 h', seconds: 28_800 },
@@ -126,6 +126,10 @@ describe('the evening after a fair', () => {
         home: [],
         later: 2,
         cashDifference: money(-200),
+        lines: [
+          { name: 'counted less than expected', amount: money(200), adds: false },
+          { name: 'a gift', amount: money(300), adds: true },
+        ],
         cardDifference: money(0),
         gone: [{ words: 'Wren, small', units: 2, ended: 'GIVEN_AWAY', note: 'raffle' }],
       }),
@@ -133,6 +137,8 @@ describe('the evening after a fair', () => {
     rendered(<AfterPart fairId={1} />);
     const settled = within(await screen.findByRole('region', { name: 'Settled' }));
     expect(settled.getByText('2.00 missing')).toBeVisible();
+    expect(screen.getByRole('row', { name: 'counted less than expected −2.00' })).toBeVisible();
+    expect(screen.getByRole('row', { name: 'a gift +3.00' })).toBeVisible();
     expect(settled.getByText('as it should be')).toBeVisible();
     expect(settled.getByText(/2 touches of a device came in after/)).toBeVisible();
     expect(settled.getByText('2 × Wren, small: given away, raffle')).toBeVisible();

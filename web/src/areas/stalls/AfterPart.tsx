@@ -110,7 +110,10 @@ function Left({ view }: { view: View }) {
           {view.lines.map((line) => (
             <tr key={line.name}>
               <td>{line.name}</td>
-              <td className="num">−{line.amount.amount}</td>
+              <td className="num">
+                {line.adds ? '+' : '−'}
+                {line.amount.amount}
+              </td>
             </tr>
           ))}
           <tr className="text-[18px] font-bold">

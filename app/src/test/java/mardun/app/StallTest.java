@@ -159,6 +159,14 @@ class StallTest {
         // 62.50 − bags 21.10 − given away and stolen 13.10 − 66.10 for going there − 2.00
         assertThat(settled.get("left").get("value").get("minor").asLong()).isEqualTo(6250 - 2110 - 1310 - 6610 - 200);
         assertThat(settled.get("cashDifference").get("minor").asLong()).isEqualTo(-200);
+        long linesTogether = settled.get("lines")
+                .valueStream()
+                .mapToLong(line -> (line.get("adds").asBoolean() ? 1 : -1)
+                        * line.get("amount").get("minor").asLong())
+                .sum();
+        assertThat(settled.get("paid").get("minor").asLong() + linesTogether)
+                .as("what is listed adds up")
+                .isEqualTo(settled.get("left").get("value").get("minor").asLong());
         // 10.5 hours there and on the way.
         assertThat(settled.get("perHourThere").get("value").get("minor").asLong())
                 .isEqualTo(Math.round(-3980 / 10.5));

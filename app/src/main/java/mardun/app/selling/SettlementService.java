@@ -366,7 +366,12 @@ public class SettlementService {
                 settled.map(its -> writer.money(its.cardMinor() - figures.cardSoldMinor()))
                         .orElse(null),
                 sales.unclear(fair.id()).size(),
-                lines(figures, writer),
+                lines(
+                        figures,
+                        settled.map(its -> its.cashMinor() + its.cardMinor())
+                                .map(counted -> counted - figures.cashSoldMinor() - figures.cardSoldMinor())
+                                .orElse(0L),
+                        writer),
                 writer.money(settlement.left()),
                 settlement.perHourThere().map(writer::money).orElse(null),
                 settlement.perHourInAll().map(writer::money).orElse(null),
@@ -410,7 +415,8 @@ public class SettlementService {
         return gone;
     }
 
-    private static List<SettledLine> lines(Figures figures, ViewWriter writer) {
+    /** @param counted how much more was counted than sold; below zero where less was */
+    private static List<SettledLine> lines(Figures figures, long counted, ViewWriter writer) {
         FairCost fair = figures.fair();
         Map<String, Long> off = new LinkedHashMap<>();
         off.put("tax", figures.taxMinor());
@@ -423,9 +429,11 @@ public class SettlementService {
         off.put("food", fair.foodMinor());
         off.put("helpers", fair.helpersMinor());
         off.put("other costs", fair.otherMinor());
+        off.put("counted less than expected", Math.max(0, -counted));
+        off.put("counted more than expected", Math.min(0, -counted));
         return off.entrySet().stream()
                 .filter(one -> one.getValue() != 0)
-                .map(one -> new SettledLine(one.getKey(), writer.money(one.getValue())))
+                .map(one -> new SettledLine(one.getKey(), writer.money(Math.abs(one.getValue())), one.getValue() < 0))
                 .toList();
     }
 }

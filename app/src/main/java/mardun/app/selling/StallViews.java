@@ -298,8 +298,12 @@ public final class StallViews {
      */
     public record HomeRow(BagView bag, int expected, int sold) {}
 
-    /** A line of a settlement. */
-    public record SettledLine(String name, MoneyView amount) {}
+    /**
+     * A line of a settlement.
+     *
+     * @param adds it comes to what is left, and not off it
+     */
+    public record SettledLine(String name, MoneyView amount, boolean adds) {}
 
     /** Bags that ended otherwise. */
     public record GoneView(String words, int units, Ended ended, String note) {}
