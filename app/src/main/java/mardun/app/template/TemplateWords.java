@@ -31,6 +31,9 @@ final class TemplateWords {
         pieces.forEach(piece -> words.add(cut(design, piece)));
         SizedPiece first = pieces.get(0);
         words.add(measures(first, writer));
+        if (first.alongTemplate().isPositive()) {
+            words.add("cut " + own(writer.length(first.alongTemplate(), ShownRounding.NEAREST), writer) + " along it");
+        }
         seams(first.allowances(), writer).forEach(words::add);
         PieceNotes.of(first).stream().limit(MOST_NOTES).map(writer::sentence).forEach(words::add);
         if (first.piece().directional()) {
