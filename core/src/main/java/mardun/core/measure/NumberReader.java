@@ -22,9 +22,13 @@ public final class NumberReader {
      * @throws MeasureException if it isn't one number
      */
     public static BigDecimal read(String text) {
+        return read(text, "Type a number, for instance 12 or 12.50");
+    }
+
+    private static BigDecimal read(String text, String right) {
         String trimmed = Characters.plain(text).replace(" ", "");
         if (trimmed.isEmpty()) {
-            throw new MeasureException(text, "is empty", "Type a number, for instance 12 or 12.50");
+            throw new MeasureException(text, "is empty", right);
         }
         if (trimmed.length() > MOST_CHARACTERS) {
             throw new MeasureException(Characters.shortened(text), "is too long for a number", "Type a number");
@@ -36,7 +40,7 @@ public final class NumberReader {
                     "Type it with one of them, for instance " + trimmed.replaceAll("[.,](?=.*[.,])", ""));
         }
         if (!DECIMAL.matcher(trimmed).matches()) {
-            throw new MeasureException(text, "isn't a number", "Type a number, for instance 12 or 12.50");
+            throw new MeasureException(text, "isn't a number", right);
         }
         String plain = trimmed.replace(',', '.');
         return new BigDecimal(plain.endsWith(".") ? plain + "0" : plain);
@@ -69,8 +73,8 @@ public final class NumberReader {
      * @throws MeasureException if it isn't whole or out of range
      */
     public static int readCount(String text, int least, int most) {
-        BigDecimal number = read(text);
         String right = "Type a whole number from " + least + " to " + most;
+        BigDecimal number = read(text, right);
         if (number.stripTrailingZeros().scale() > 0) {
             throw new MeasureException(text, "isn't a whole number", right);
         }

@@ -30,6 +30,10 @@ class NumberReaderTest {
     void aCountIsWholeAndInRange() {
         assertThat(NumberReader.readCount("24", 1, 5000)).isEqualTo(24);
         assertThat(NumberReader.readCount("24.0", 1, 5000)).isEqualTo(24);
+        assertThatThrownBy(() -> NumberReader.readCount("2x", 1, 5000))
+                .hasMessageContaining("isn't a number. Type a whole number from 1 to 5000");
+        assertThatThrownBy(() -> NumberReader.readCount(" ", 1, 5000))
+                .hasMessageContaining("is empty. Type a whole number from 1 to 5000");
         assertThatThrownBy(() -> NumberReader.readCount("2.5", 1, 5000)).hasMessageContaining("isn't a whole number");
         assertThatThrownBy(() -> NumberReader.readCount("0", 1, 5000)).hasMessageContaining("is less than 1");
         assertThatThrownBy(() -> NumberReader.readCount("-4", 1, 5000)).hasMessageContaining("is less than 1");
