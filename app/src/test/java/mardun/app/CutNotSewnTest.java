@@ -341,6 +341,7 @@ class CutNotSewnTest {
         assertThat(kitsOf(from)).isEmpty();
         ok(bundle(from, form));
         ok(bundle(from, form));
+        assertThat(bundle(from, kits("1", "9.50", true)).detail()).contains("No cut pieces for a whole bag");
         assertThat(kitsOf(from)).as("sent twice they are bundled once").hasSize(1);
         JsonNode lot = kitsOf(from).get(0);
         assertThat(lot.get("units").asInt()).isEqualTo(4);

@@ -93,6 +93,38 @@ class SellingJourneyTest {
     }
 
     @Test
+    void piecesThatAreCutAndNotSewnBecomeKits() {
+        Page page = CHROMIUM.page();
+        page.setViewportSize(PHONE, 800);
+        page.navigate(APP.url("/batches/4"));
+        button(page, "More …").click();
+        page.getByLabel("Not made, line 1").pressSequentially("2");
+        button(page, "Don’t make these").click();
+        assertThat(dialog(page)).isHidden();
+        button(page, "More …").click();
+        Locator kits = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Kits, line 1"));
+        assertThat(kits.getByLabel("How many")).hasValue("2");
+        kits.getByLabel("One is sold for").pressSequentially("9x");
+        page.keyboard().press("Enter");
+        assertThat(kits).containsText("“9x” isn't a number");
+        assertThat(Barriers.on(page)).isEmpty();
+        page.keyboard().press("End");
+        page.keyboard().press("Backspace");
+        page.keyboard().type(",80");
+        button(kits, "Bundle them").dblclick();
+        assertThat(dialog(page)).isHidden();
+        page.navigate(APP.url("/materials/finished"));
+        page.getByLabel("First quality, seconds or kits").selectOption("kits");
+        Locator row =
+                page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Heron pouch, medium"));
+        assertThat(row).hasCount(1);
+        assertThat(row).containsText("Kelp linen · kits");
+        assertThat(row).containsText("9.80");
+        assertThat(row).containsText("2 home");
+        page.context().close();
+    }
+
+    @Test
     void aResellerIsBroughtBagsAndSettlesThem() {
         Page page = CHROMIUM.page();
         page.navigate(APP.url("/stalls/resellers"));

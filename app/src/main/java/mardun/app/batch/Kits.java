@@ -86,7 +86,12 @@ public class Kits {
             Licences.againstKits(designs.source(stored.chosen().designId())).ifPresent(why -> {
                 throw RefusedException.conflict(current.writer().sentence(why));
             });
-            Read read = read(form, unsewn.bagsOf(id).getOrDefault(form.line(), 0), current);
+            int most = unsewn.bagsOf(id).getOrDefault(form.line(), 0);
+            if (most == 0) {
+                throw RefusedException.conflict(
+                        "No cut pieces for a whole bag of this line are put by. Put some by first: bags that aren’t made.");
+            }
+            Read read = read(form, most, current);
             Planned planned = plans.of(batches.chosen(batch), current);
             PlannedLine line = planned.line(form.line());
             refuseUnlessAllIsCut(planned, line);
