@@ -40,6 +40,8 @@ export function CashPanel({
   const { data, error } = useCounted(settled);
   const sums = new Map(data?.rows.map(({ coin, sum }) => [coin.minor, sum]));
   const problem = error instanceof Problem ? error : undefined;
+  const wrong = (minor: number) =>
+    problem?.on(`counts.${settled.counts.findIndex((one) => one.minor === minor)}.count`);
   const isSure = !problem && JSON.stringify(settled) === JSON.stringify(form);
   const group = (notes: boolean) => (
     <table className="listing">
@@ -61,12 +63,12 @@ export function CashPanel({
                   className="field !w-[74px] text-right"
                   inputMode="numeric"
                   aria-label={`How many of ${coin.amount}`}
-                  aria-invalid={!!problem?.on(`counts.${coin.minor}`)}
+                  aria-invalid={!!wrong(coin.minor)}
                   value={counts[coin.minor] ?? ''}
                   onChange={(event) => onChange({ ...counts, [coin.minor]: event.target.value })}
                 />
-                {problem?.on(`counts.${coin.minor}`) && (
-                  <span className="block text-[13px] text-madder">{problem.on(`counts.${coin.minor}`)}</span>
+                {wrong(coin.minor) && (
+                  <span className="block text-[13px] text-madder">{wrong(coin.minor)}</span>
                 )}
               </td>
               <td className="num tabular-nums">

@@ -7,14 +7,12 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.Made;
-import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.Quality;
 import mardun.app.material.ReservationService;
 import mardun.app.material.StockShelves;
 import mardun.app.plan.BatchPlans;
 import mardun.app.plan.FrozenInputs;
 import mardun.app.plan.FrozenReader;
-import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.plan.StepTook;
@@ -160,38 +158,33 @@ class Closing {
                 costs.computeIfPresent(came.get(came.size() - 1).line(), (line, cost) -> cost.plusMinor(rest));
             }
         }
-        came.forEach(one -> receive(batch, planned, one, costs.get(one.line())));
+        came.forEach(one -> receive(planned, one, costs.get(one.line())));
     }
 
-    private void receive(Batch batch, Planned planned, DoneBags done, Money cost) {
+    private void receive(Planned planned, DoneBags done, Money cost) {
         long minor = cost.getAmountMinorLong();
         long ofGood = Apportionment.share(minor, done.good(), done.carrying());
-        receive(batch, planned, done.line(), Quality.GOOD, done.good(), ofGood);
-        receive(batch, planned, done.line(), Quality.SECOND, done.seconds(), minor - ofGood);
+        receive(planned, done.line(), Quality.GOOD, done.good(), ofGood);
+        receive(planned, done.line(), Quality.SECOND, done.seconds(), minor - ofGood);
     }
 
-    private void receive(Batch batch, Planned planned, int number, Quality quality, int units, long costMinor) {
+    private void receive(Planned planned, int number, Quality quality, int units, long costMinor) {
         if (units == 0) {
             return;
         }
         PlannedLine line = planned.line(number);
-        OuterCloth cloth = OuterCloth.of(planned, line);
-        goods.receive(new NewGoods(
-                batch.id(),
-                number,
-                line.chosen().designId(),
-                line.design().name(),
-                line.chosen().sizeKey(),
-                line.sizeName(),
-                cloth.materialId().orElse(null),
-                cloth.name(),
-                quality,
-                units,
-                costMinor,
-                line.plan()
-                        .pricing()
-                        .map(pricing -> pricing.price().getAmountMinorLong())
-                        .orElse(0L),
-                made(line, units)));
+        goods.receive(
+                LineGoods.of(
+                        planned,
+                        line,
+                        quality,
+                        units,
+                        costMinor,
+                        line.plan()
+                                .pricing()
+                                .map(pricing -> pricing.price().getAmountMinorLong())
+                                .orElse(0L),
+                        made(line, units)),
+                "");
     }
 }

@@ -8,7 +8,7 @@ import mardun.app.batch.BatchViews.KitForm;
 import mardun.app.design.DesignService;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsViews.Made;
-import mardun.app.goods.GoodsViews.NewKits;
+import mardun.app.goods.Quality;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.ReservationService;
@@ -16,7 +16,6 @@ import mardun.app.material.ReservationService.Want;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.plan.BatchPlans;
-import mardun.app.plan.OuterCloth;
 import mardun.app.plan.Planned;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.problem.FieldReader;
@@ -106,7 +105,19 @@ public class Kits {
                     read.units(),
                     read.each(),
                     current.workroom().rates());
-            return goods.receive(kits(planned, line, read, cost), reason);
+            return goods.receive(
+                    LineGoods.of(
+                            planned,
+                            line,
+                            Quality.KIT,
+                            read.units(),
+                            cost.total().getAmountMinorLong(),
+                            read.priceMinor(),
+                            new Made(
+                                    cost.labour().getAmountMinorLong(),
+                                    0,
+                                    cost.work().toSeconds())),
+                    reason);
         });
     }
 
@@ -146,20 +157,5 @@ public class Kits {
         return took.entrySet().stream()
                 .mapToLong(one -> now.used(one.getKey(), one.getValue()))
                 .sum();
-    }
-
-    private static NewKits kits(Planned planned, PlannedLine line, Read read, KitCost cost) {
-        OuterCloth cloth = OuterCloth.of(planned, line);
-        return new NewKits(
-                line.chosen().designId(),
-                line.design().name(),
-                line.chosen().sizeKey(),
-                line.sizeName(),
-                cloth.materialId().orElse(null),
-                cloth.name(),
-                read.units(),
-                cost.total().getAmountMinorLong(),
-                read.priceMinor(),
-                new Made(cost.labour().getAmountMinorLong(), 0, cost.work().toSeconds()));
     }
 }

@@ -9,7 +9,6 @@ import jakarta.persistence.Id;
 import java.time.LocalDate;
 import java.util.Optional;
 import mardun.app.goods.GoodsViews.NewGoods;
-import mardun.app.goods.GoodsViews.NewKits;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
@@ -86,24 +85,6 @@ class FinishedGoods {
         this.finishedOn = finishedOn;
         this.bagKind = BagKind.keyOf(this);
         took(made.made().labourMinor(), made.made().overheadMinor(), made.made().seconds());
-    }
-
-    /** Kits; they belong to no batch, whose figures go by the bags that it gave. */
-    FinishedGoods(NewKits kits, LocalDate bundledOn) {
-        this.designId = kits.designId();
-        this.sizeKey = kits.sizeKey();
-        this.clothId = kits.clothId();
-        this.quality = Quality.KIT;
-        this.designName = kits.designName();
-        this.sizeName = kits.sizeName();
-        this.clothName = kits.clothName();
-        this.units = kits.units();
-        this.totalCostMinor = kits.totalCostMinor();
-        this.unitCostMinor = Apportionment.share(kits.totalCostMinor(), 1, kits.units());
-        this.priceMinor = kits.priceMinor();
-        this.finishedOn = bundledOn;
-        this.bagKind = BagKind.keyOf(this);
-        took(kits.made().labourMinor(), kits.made().overheadMinor(), kits.made().seconds());
     }
 
     /**

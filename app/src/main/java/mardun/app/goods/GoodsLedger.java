@@ -119,6 +119,14 @@ public class GoodsLedger {
                         .findFirst());
     }
 
+    /** The same for several, by their numbers. */
+    @Transactional(readOnly = true)
+    public Map<Long, GoodsLot> lots(Collection<Long> ids) {
+        return byKind(goods.findAllById(ids)).values().stream()
+                .flatMap(List::stream)
+                .collect(Collectors.toMap(GoodsLot::id, lot -> lot));
+    }
+
     /** The lot from which some were parted, because they turned out to be seconds. */
     @Transactional(readOnly = true)
     public Optional<Long> partedFrom(long id) {

@@ -20,7 +20,6 @@ import mardun.app.goods.GoodsViews.GoodsOnDayLine;
 import mardun.app.goods.GoodsViews.GoodsView;
 import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
-import mardun.app.goods.GoodsViews.NewKits;
 import mardun.app.goods.GoodsViews.PlaceView;
 import mardun.app.id.BatchId;
 import mardun.app.problem.Days;
@@ -68,26 +67,18 @@ public class GoodsService {
         this.clock = clock;
     }
 
-    /** Puts bags of a batch that are done among the finished goods, at home; inside the caller's transaction. */
-    @Transactional
-    public void receive(NewGoods made) {
-        FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
-        book.write(
-                stored.id(), new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), "", clock.instant()));
-    }
-
     /**
-     * Puts kits among the finished goods, at home; inside the caller's transaction.
+     * Puts bags that are done, or kits, among the finished goods, at home; inside the caller's transaction.
      *
-     * @param reason of what they were bundled
-     * @return the number of the lot
+     * @param reason of what they were made, where that needs saying; empty otherwise
+     * @return the number of their lot
      */
     @Transactional
-    public long receive(NewKits kits, String reason) {
-        FinishedGoods stored = goods.save(new FinishedGoods(kits, LocalDate.now(clock)));
+    public long receive(NewGoods made, String reason) {
+        FinishedGoods stored = goods.save(new FinishedGoods(made, LocalDate.now(clock)));
         book.write(
                 stored.id(),
-                new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, kits.units(), reason, clock.instant()));
+                new GoodsMovement(stored.id(), HOME, GoodsKind.MADE, made.units(), reason, clock.instant()));
         return stored.id();
     }
 

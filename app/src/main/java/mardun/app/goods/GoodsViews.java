@@ -89,16 +89,18 @@ public final class GoodsViews {
             @NotNull String reason) {}
 
     /**
-     * Bags that a line of a batch gave.
+     * Bags that a line of a batch gave, or kits of the pieces that were cut for it.
      *
+     * @param batchId absent for kits: the batch's figures go by the bags that it gave
+     * @param lineNumber likewise
      * @param sizeKey what the size is known by; absent where nobody kept that
      * @param clothId the material of the outer cloth; absent where the design has none
      * @param totalCostMinor what all of them cost together
      * @param made the work in them
      */
     public record NewGoods(
-            BatchId batchId,
-            int lineNumber,
+            @Nullable BatchId batchId,
+            @Nullable Integer lineNumber,
             DesignId designId,
             String designName,
             @Nullable String sizeKey,
@@ -106,27 +108,6 @@ public final class GoodsViews {
             @Nullable MaterialId clothId,
             String clothName,
             Quality quality,
-            int units,
-            long totalCostMinor,
-            long priceMinor,
-            Made made) {}
-
-    /**
-     * Kits that were bundled of cut pieces.
-     *
-     * @param sizeKey what the size is known by
-     * @param clothId the material of the outer cloth; absent where the design has none
-     * @param totalCostMinor what all of them cost together
-     * @param priceMinor for what one is sold
-     * @param made the work in them
-     */
-    public record NewKits(
-            DesignId designId,
-            String designName,
-            String sizeKey,
-            String sizeName,
-            @Nullable MaterialId clothId,
-            String clothName,
             int units,
             long totalCostMinor,
             long priceMinor,

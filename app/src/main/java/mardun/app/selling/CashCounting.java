@@ -38,7 +38,7 @@ class CashCounting {
             if (!coins.all().contains(one.minor())) {
                 fields.refuse("counts." + i + ".minor", Long.toString(one.minor()), "There is no such coin or note.");
             } else if (!one.count().isBlank()) {
-                counted.merge(one.minor(), fields.count("counts." + one.minor(), one.count(), 0, MOST), Integer::sum);
+                counted.merge(one.minor(), fields.count("counts." + i + ".count", one.count(), 0, MOST), Integer::sum);
             }
         }
         fields.check();

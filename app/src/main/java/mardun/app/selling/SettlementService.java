@@ -286,9 +286,11 @@ public class SettlementService {
 
     /** What those bags cost that were given away, broken or stolen, during the day or in the evening. */
     private long goneMinor(Fair fair, List<Gone> evening) {
-        long during = events.gone(fair.id()).stream()
+        List<StallEvent> gone = events.gone(fair.id());
+        Map<Long, GoodsLot> took = lotsOf(gone);
+        long during = gone.stream()
                 .flatMap(event -> event.took().entrySet().stream())
-                .mapToLong(one -> lot(one.getKey()).unitCostMinor() * one.getValue())
+                .mapToLong(one -> took.get(one.getKey()).unitCostMinor() * one.getValue())
                 .sum();
         Map<String, Integer> units = new LinkedHashMap<>();
         evening.stream()
@@ -304,8 +306,9 @@ public class SettlementService {
                         .sum();
     }
 
-    private GoodsLot lot(long id) {
-        return ledger.lot(id).orElseThrow();
+    private Map<Long, GoodsLot> lotsOf(List<StallEvent> gone) {
+        return ledger.lots(
+                gone.stream().flatMap(event -> event.took().keySet().stream()).toList());
     }
 
     /** A settled fair is counted once more; what its count moved stays moved, and is in the book of each bag. */
@@ -402,9 +405,11 @@ public class SettlementService {
 
     private List<GoneView> gone(Fair fair) {
         List<GoneView> gone = new ArrayList<>();
-        events.gone(fair.id()).forEach(event -> {
+        List<StallEvent> during = events.gone(fair.id());
+        Map<Long, GoodsLot> lots = lotsOf(during);
+        during.forEach(event -> {
             Map<String, Integer> units = new LinkedHashMap<>();
-            event.took().forEach((id, some) -> units.merge(lot(id).kind().words(), some, Integer::sum));
+            event.took().forEach((id, some) -> units.merge(lots.get(id).kind().words(), some, Integer::sum));
             units.forEach((words, some) -> gone.add(new GoneView(
                     words,
                     some,

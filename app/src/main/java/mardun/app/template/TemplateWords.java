@@ -32,7 +32,8 @@ final class TemplateWords {
         SizedPiece first = pieces.get(0);
         words.add(measures(first, writer));
         if (first.alongTemplate().isPositive()) {
-            words.add("cut " + own(writer.length(first.alongTemplate(), ShownRounding.NEAREST), writer) + " along it");
+            words.add("cut " + own(writer.length(first.alongTemplate(), ShownRounding.NEAREST), writer) + " along it"
+                    + opened(first));
         }
         seams(first.allowances(), writer).forEach(words::add);
         PieceNotes.of(first).stream().limit(MOST_NOTES).map(writer::sentence).forEach(words::add);
@@ -99,8 +100,12 @@ final class TemplateWords {
         boolean isInch = writer.system() == UnitSystem.INCH;
         String inches = width.inch() + " × " + height.inch();
         String metric = width.metric() + " × " + height.metric();
-        return (isInch ? inches + " (" + metric + ")" : metric + " (" + inches + ")")
-                + (piece.piece().fold() == ClothFold.NONE ? "" : " opened");
+        return (isInch ? inches + " (" + metric + ")" : metric + " (" + inches + ")") + opened(piece);
+    }
+
+    /** What is said of the whole piece, where the template is its half. */
+    private static String opened(SizedPiece piece) {
+        return piece.piece().fold() == ClothFold.NONE ? "" : " opened";
     }
 
     /** The allowances, edges that have the same together. */

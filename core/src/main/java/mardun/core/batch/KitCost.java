@@ -9,7 +9,7 @@ import org.joda.money.Money;
 
 /**
  * What kits cost that cut pieces are bundled to: what their cloth cost, the notions that go along, and the work of cutting and bundling as
- * far as the maker counts it. Nothing of the sewing, which the buyer does.
+ * far as the maker counts it. Nothing of the sewing, which the buyer does, and no overheads.
  *
  * @param labour what their work costs
  * @param work the hands-on time in all of them

@@ -11,7 +11,8 @@ import mardun.core.measure.Length;
  * @param count how many, one or more
  * @param mayTurn it may lie across the grain: it has no top
  * @param meetsPrint all of them begin at the same height of the print, where the cloth has one that comes again
- * @param alongTemplate how much of the outline of one is cut along a template, once its rectangle is cut; nothing for a plain rectangle
+ * @param alongTemplate how much of the outline of one is cut along a template, once its rectangle is cut; nothing for a plain rectangle;
+ *     as the design draws it, also where the cloth shrinks afterwards and the rectangle is larger
  */
 public record CutPiece(
         PieceKey key,

@@ -42,7 +42,10 @@ public record SizedPiece(
         return new Extent(width.value(), height.value());
     }
 
-    /** How long its outline is that isn't an edge of its rectangle: what is cut along a template; nothing for a plain rectangle. */
+    /**
+     * How long its outline is that isn't an edge of its rectangle: what is cut along a template; nothing for a plain rectangle. Of a
+     * piece that is cut on the fold, opened.
+     */
     public Length alongTemplate() {
         double millimetres = outline.insideRectangle(
                 width.value().nanometres() / NM_PER_MM, height.value().nanometres() / NM_PER_MM);

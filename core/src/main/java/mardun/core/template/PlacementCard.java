@@ -6,8 +6,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import mardun.core.design.ClothFold;
 import mardun.core.design.Mark;
@@ -38,7 +38,7 @@ public record PlacementCard(
         CardArea forWords) {
 
     /** How far a card goes beyond its marks, and how small one may be that is still held: millimetres. */
-    private static final double BEYOND = 12;
+    private static final double BEYOND = 16;
 
     /** How much wider one is where a corner is cut out of it, for its words. */
     private static final double FOR_WORDS = 45;
@@ -48,9 +48,6 @@ public record PlacementCard(
 
     /** What lies closer than a printer draws is the same. */
     private static final double SAME = 0.1;
-
-    private static final Set<TemplateLine.Kind> PLACING =
-            EnumSet.of(TemplateLine.Kind.PLACE, TemplateLine.Kind.GAP, TemplateLine.Kind.NOTCH);
 
     private static final Set<Mark.Kind> PLACED =
             EnumSet.of(Mark.Kind.HARDWARE, Mark.Kind.POCKET, Mark.Kind.GAP, Mark.Kind.NOTCH);
@@ -83,7 +80,7 @@ public record PlacementCard(
     }
 
     /**
-     * A mark as it lies from the card's corner: its middle, or where it begins if it is drawn as ends.
+     * A mark as it lies from the card's corner: of a gap one of its ends, of a pocket the corner of it that is nearest.
      *
      * @param fromSide from the piece's left or right edge
      * @param fromEnd from its top or bottom edge
@@ -106,49 +103,86 @@ public record PlacementCard(
     /** The cards of a piece, from its upper left corner on; none where nothing is placed on it. */
     public static List<PlacementCard> of(SizedPiece piece) {
         Template whole = Template.of(piece, "", List.of());
-        Map<Corner, Reach> reaches = new EnumMap<>(Corner.class);
-        whole.lines().stream()
-                .filter(line -> PLACING.contains(line.kind()))
-                .forEach(line -> reach(line, whole, reaches));
-        boxed(piece).forEach((corner, reach) -> reaches.merge(corner, reach, Reach::with));
+        Map<Corner, List<Spot>> spots = new EnumMap<>(Corner.class);
+        piece.marks().stream()
+                .filter(mark -> PLACED.contains(mark.mark().kind()))
+                .flatMap(mark -> spots(mark, whole))
+                .forEach(spot -> spots.computeIfAbsent(spot.corner(whole), corner -> new ArrayList<>())
+                        .add(spot));
+        Map<Corner, Reach> boxed = boxed(piece);
         List<PlacementCard> cards = new ArrayList<>();
-        reaches.forEach((corner, reach) -> {
-            PlacementCard card = card(piece, whole, corner, reach);
-            int alike = 0;
-            while (alike < cards.size() && !cards.get(alike).isTurned(card)) {
-                alike++;
+        for (Corner corner : Corner.values()) {
+            List<Spot> its = spots.getOrDefault(corner, List.of());
+            Optional<Reach> box = Optional.ofNullable(boxed.get(corner));
+            if (!its.isEmpty() || box.isPresent()) {
+                add(card(piece, whole, corner, its, box), cards);
             }
-            if (alike < cards.size()) {
-                cards.set(alike, cards.get(alike).alsoOn(corner));
-            } else {
-                cards.add(card);
-            }
-        });
+        }
         return cards;
     }
 
-    /** How far the marks of a corner go from it. */
+    private static void add(PlacementCard card, List<PlacementCard> cards) {
+        int alike = 0;
+        while (alike < cards.size() && !cards.get(alike).isTurned(card)) {
+            alike++;
+        }
+        if (alike < cards.size()) {
+            cards.set(alike, cards.get(alike).alsoOn(card.corners.get(0)));
+        } else {
+            cards.add(card);
+        }
+    }
+
+    /** How far something goes from a corner, in millimetres. */
     private record Reach(double across, double down) {
         Reach with(Reach other) {
             return new Reach(Math.max(across, other.across), Math.max(down, other.down));
         }
     }
 
-    private static void reach(TemplateLine line, Template whole, Map<Corner, Reach> reaches) {
-        double left = least(line, Point::x);
-        double right = -least(line, point -> -point.x());
-        double top = least(line, Point::y);
-        double bottom = -least(line, point -> -point.y());
-        Corner corner = Corner.nearest((left + right) / 2, (top + bottom) / 2, whole.width(), whole.height());
-        reaches.merge(
-                corner,
-                new Reach(
-                        corner.isLeft() ? right : whole.width() - left, corner.isTop() ? bottom : whole.height() - top),
-                Reach::with);
+    /** What is placed of a mark, as far as it lies on what is drawn of the piece: a point, or a pocket's rectangle. */
+    private record Spot(Mark mark, double left, double top, double right, double bottom) {
+
+        Corner corner(Template whole) {
+            return Corner.nearest((left + right) / 2, (top + bottom) / 2, whole.width(), whole.height());
+        }
+
+        Reach reach(Corner corner, Template whole) {
+            return new Reach(
+                    corner.isLeft() ? right : whole.width() - left, corner.isTop() ? bottom : whole.height() - top);
+        }
+
+        Placed placed(Corner corner, Template whole) {
+            return new Placed(
+                    mark,
+                    length(corner.isLeft() ? left : whole.width() - right),
+                    length(corner.isTop() ? top : whole.height() - bottom));
+        }
     }
 
-    private static double least(TemplateLine line, ToDoubleFunction<Point> of) {
-        return line.points().stream().mapToDouble(of).min().orElseThrow();
+    private static Stream<Spot> spots(SizedMark mark, Template whole) {
+        double x = mark.across().map(PlacementCard::millimetres).orElse(0.0);
+        double y = mark.down().map(PlacementCard::millimetres).orElse(0.0);
+        double wide = millimetres(mark.width());
+        double high = millimetres(mark.height());
+        Stream<Spot> all = switch (mark.mark().kind()) {
+            case GAP ->
+                Stream.of(
+                        new Spot(mark.mark(), x, y, x, y),
+                        high > 0
+                                ? new Spot(mark.mark(), x, y + high, x, y + high)
+                                : new Spot(mark.mark(), x + wide, y, x + wide, y));
+            case POCKET -> Stream.of(new Spot(mark.mark(), x, y, x + wide, y + high));
+            default -> Stream.of(new Spot(mark.mark(), x, y, x, y));
+        };
+        // Of a piece on the fold only the half is drawn.
+        return all.filter(spot -> spot.left() <= whole.width() && spot.top() <= whole.height())
+                .map(spot -> new Spot(
+                        spot.mark(),
+                        spot.left(),
+                        spot.top(),
+                        Math.min(spot.right(), whole.width()),
+                        Math.min(spot.bottom(), whole.height())));
     }
 
     /** Boxed corners are at the base: of a piece that is cut on the fold there, at the fold. */
@@ -166,9 +200,12 @@ public record PlacementCard(
         return reaches;
     }
 
-    private static PlacementCard card(SizedPiece piece, Template whole, Corner corner, Reach reach) {
-        boolean boxed = boxed(piece).containsKey(corner);
-        double width = Math.min(whole.width(), Math.max(SMALLEST, reach.across() + (boxed ? FOR_WORDS : BEYOND)));
+    private static PlacementCard card(
+            SizedPiece piece, Template whole, Corner corner, List<Spot> spots, Optional<Reach> box) {
+        Reach reach = Stream.concat(spots.stream().map(spot -> spot.reach(corner, whole)), box.stream())
+                .reduce(new Reach(0, 0), Reach::with);
+        double width =
+                Math.min(whole.width(), Math.max(SMALLEST, reach.across() + (box.isPresent() ? FOR_WORDS : BEYOND)));
         double height = Math.min(whole.height(), Math.max(SMALLEST, reach.down() + BEYOND));
         double left = corner.isLeft() ? 0 : whole.width() - width;
         double top = corner.isTop() ? 0 : whole.height() - height;
@@ -187,49 +224,16 @@ public record PlacementCard(
                 .forEach(lines::add);
         return new PlacementCard(
                 List.of(corner),
-                marks(piece, whole, corner),
-                boxed,
+                spots.stream().map(spot -> spot.placed(corner, whole)).toList(),
+                box.isPresent(),
                 width,
                 height,
                 lines,
-                forWords(corner, boxed ? millimetres(piece.boxed().orElseThrow().fromSide()) : 0, width, height));
+                forWords(corner, box.map(Reach::across).orElse(0.0), width, height));
     }
 
     private static CardArea forWords(Corner corner, double beside, double width, double height) {
         return corner.isLeft() ? new CardArea(beside, 0, width, height) : new CardArea(0, 0, width - beside, height);
-    }
-
-    private static List<Placed> marks(SizedPiece piece, Template whole, Corner corner) {
-        return piece.marks().stream()
-                .filter(one -> PLACED.contains(one.mark().kind()))
-                .flatMap(one -> ends(one).map(end -> placed(one, end, whole, corner)))
-                .flatMap(List::stream)
-                .toList();
-    }
-
-    /** Where a mark is: a gap at both of its ends, a pocket at its middle. */
-    private static Stream<Point> ends(SizedMark mark) {
-        double x = mark.across().map(PlacementCard::millimetres).orElse(0.0);
-        double y = mark.down().map(PlacementCard::millimetres).orElse(0.0);
-        double wide = millimetres(mark.width());
-        double high = millimetres(mark.height());
-        return switch (mark.mark().kind()) {
-            case GAP -> Stream.of(new Point(x, y), new Point(x + (high > 0 ? 0 : wide), y + high));
-            case POCKET -> Stream.of(new Point(x + wide / 2, y + high / 2));
-            default -> Stream.of(new Point(x, y));
-        };
-    }
-
-    private static List<Placed> placed(SizedMark mark, Point at, Template whole, Corner corner) {
-        boolean isHere = at.x() <= whole.width()
-                && at.y() <= whole.height()
-                && Corner.nearest(at.x(), at.y(), whole.width(), whole.height()) == corner;
-        return isHere
-                ? List.of(new Placed(
-                        mark.mark(),
-                        length(corner.isLeft() ? at.x() : whole.width() - at.x()),
-                        length(corner.isTop() ? at.y() : whole.height() - at.y())))
-                : List.of();
     }
 
     private static Length length(double millimetres) {

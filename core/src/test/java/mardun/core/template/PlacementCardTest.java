@@ -1,5 +1,6 @@
 package mardun.core.template;
 
+import static mardun.core.design.DesignMaker.folded;
 import static mardun.core.design.DesignMaker.marked;
 import static mardun.core.design.DesignMaker.shaped;
 import static mardun.core.template.PlacementCard.Corner.BOTTOM_LEFT;
@@ -12,6 +13,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.DoubleStream;
+import mardun.core.design.ClothFold;
 import mardun.core.design.DesignMaker;
 import mardun.core.design.Mark;
 import mardun.core.design.Piece;
@@ -64,8 +66,8 @@ class PlacementCardTest {
             assertThat(placed.fromSide()).isEqualTo(in("1"));
             assertThat(placed.fromEnd()).isEqualTo(in("1 1/2"));
         });
-        // As far as the cross goes and 12 mm beyond; the snap lies an inch from the card's right edge.
-        assertThat(card.width()).isCloseTo(Math.max(45, INCH + 4 + 12), within(1e-6));
+        // The smallest that is held; the snap lies an inch from the card's right edge.
+        assertThat(card.width()).isEqualTo(45);
         double middle = (xs(card, Kind.PLACE).min().orElseThrow()
                         + xs(card, Kind.PLACE).max().orElseThrow())
                 / 2;
@@ -94,6 +96,26 @@ class PlacementCardTest {
             assertThat(placed.fromSide()).isEqualTo(in("3"));
             assertThat(placed.fromEnd()).isEqualTo(Length.ZERO);
         });
+    }
+
+    /** Of a pocket the corner counts that is nearest; on the fold, half of it is on the half that is drawn. */
+    @Test
+    void aPocketIsPlacedByItsNearestCornerAlsoOnTheFold() {
+        Mark pocket = Mark.at(Mark.Kind.POCKET, "slip pocket", Mark.From.RAW, "3 in", "1 in")
+                .sized("4 in", "2 in");
+        for (Piece piece : List.of(FACE, folded(FACE, ClothFold.SIDE))) {
+            List<PlacementCard> cards = cards(marked(piece, pocket));
+            assertThat(cards).hasSize(1);
+            assertThat(cards.get(0).corners().get(0).isTop()).isTrue();
+            assertThat(cards.get(0).marks())
+                    .singleElement()
+                    .satisfies(placed -> assertThat(placed.fromEnd()).isEqualTo(in("1")));
+        }
+        PlacementCard whole = cards(marked(FACE, pocket)).get(0);
+        assertThat(whole.corners()).containsExactly(TOP_LEFT);
+        assertThat(whole.marks().get(0).fromSide()).isEqualTo(in("3"));
+        // As far as the pocket goes, and beyond.
+        assertThat(whole.width()).isCloseTo(7 * INCH + 16, within(1e-6));
     }
 
     @Test
