@@ -559,7 +559,7 @@ function Ways({
     if (!batch.lines.some((line) => line.putBy > 0 || line.open > 0)) return null;
     return (
       <Button look="quiet" onClick={onMore}>
-        Take it up again …
+        {batch.lines.some((line) => line.putBy > 0) ? 'Its cut pieces …' : 'Take it up again …'}
       </Button>
     );
   }

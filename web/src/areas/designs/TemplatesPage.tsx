@@ -79,7 +79,7 @@ export default function TemplatesPage() {
         </div>
         <section className="sheet p-4" aria-label="On paper">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
-            <h2>{pagesInWords(data, units.own)}</h2>
+            <h2>{error ? 'Nothing is drawn' : pagesInWords(data, units.own)}</h2>
             {!isWrong && (
               <div className="flex gap-2.5">
                 <FileLink href={`/api/designs/${id}/templates.pdf?${words}`}>As PDF</FileLink>
@@ -87,8 +87,7 @@ export default function TemplatesPage() {
               </div>
             )}
           </div>
-          {error && <ProblemNotice problem={error} />}
-          <PlaneDrawing view={data} />
+          {error ? <ProblemNotice problem={error} /> : <PlaneDrawing view={data} />}
         </section>
       </div>
     </>

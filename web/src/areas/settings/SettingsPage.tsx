@@ -272,17 +272,6 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             {...register('cutting.pieceSeconds')}
           />
           <TextField
-            label="10 cm, or 4 in, of a curve (seconds)"
-            hint="along a template, once the rectangle is cut"
-            inputMode="numeric"
-            error={on('cutting.curveSeconds')}
-            {...register('cutting.curveSeconds')}
-          />
-          <label className="flex min-h-11 items-center gap-2.5 self-center">
-            <input type="checkbox" className="size-5" {...register('cutting.curvesByScissors')} />
-            curves are cut with scissors, one piece at a time
-          </label>
-          <TextField
             label="Squaring the end takes off"
             hint="0 if it is square"
             error={on('cutting.squaring')}
@@ -300,6 +289,17 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
             error={on('cutting.keptLength')}
             {...register('cutting.keptLength')}
           />
+          <TextField
+            label="10 cm, or 4 in, of a curve (seconds)"
+            hint="along a template, once the rectangle is cut"
+            inputMode="numeric"
+            error={on('cutting.curveSeconds')}
+            {...register('cutting.curveSeconds')}
+          />
+          <label className="flex min-h-11 items-center gap-2.5 self-center">
+            <input type="checkbox" className="size-5 shrink-0" {...register('cutting.curvesByScissors')} />
+            curves are cut with scissors, one piece at a time
+          </label>
         </div>
       </fieldset>
       <fieldset className="sheet mt-4 p-4">

@@ -13,7 +13,6 @@ final class TemplateText {
     private static final double LARGEST = 4.2;
     private static final double SMALLEST = 1.4;
     private static final double LINE = 1.3;
-    private static final double FROM_LEFT = 0.3;
     private static final double PADDING = 3;
 
     private TemplateText() {}
@@ -28,17 +27,16 @@ final class TemplateText {
         words.add(Paper.printable(template.name()));
         template.words().forEach(text -> words.add(Paper.printable(text)));
         CardArea space = template.forWords();
-        double left = Math.max(PADDING, space.width() * FROM_LEFT);
         double widest = 0;
         for (int i = 0; i < words.size(); i++) {
             widest = Math.max(widest, PaperDrawing.width(words.get(i), 1, i == 0));
         }
         double fits = Math.min(
-                (space.width() - left - PADDING) / widest, (space.height() - 2 * PADDING) / (words.size() * LINE));
+                (space.width() - 2 * PADDING) / widest, (space.height() - 2 * PADDING) / (words.size() * LINE));
         double size = Math.max(SMALLEST, Math.min(LARGEST, fits));
         double top = Math.max(PADDING, (space.height() - words.size() * LINE * size) / 2);
         for (int i = 0; i < words.size(); i++) {
-            line.put(space.left() + left, space.top() + top + (i + 0.8) * LINE * size, size, i == 0, words.get(i));
+            line.put(space.left() + PADDING, space.top() + top + (i + 0.8) * LINE * size, size, i == 0, words.get(i));
         }
     }
 }

@@ -58,10 +58,8 @@ final class TemplateWords {
     static List<String> ofCard(Design design, String size, PlacementCard card, ViewWriter writer) {
         List<String> words = new ArrayList<>();
         words.add(design.name() + ", " + size);
-        words.add("on the " + card.corners().get(0).words() + " corner"
-                + (card.corners().size() > 1
-                        ? "; turned over, on the " + card.corners().get(1).words()
-                        : ""));
+        words.add("on the " + card.corners().get(0).words() + " corner");
+        card.corners().stream().skip(1).forEach(other -> words.add("turned over: " + other.words()));
         card.marks()
                 .forEach(one -> words.add(called(one) + ": "
                         + own(writer.length(one.fromSide(), ShownRounding.NEAREST), writer) + " from the side, "

@@ -26,7 +26,7 @@ import mardun.core.measure.LengthUnit;
  * @param boxed what is boxed later is drawn on it
  * @param width in millimetres
  * @param height likewise
- * @param forWords where words cross nothing
+ * @param forWords where words stand clear of a corner that is cut out
  */
 public record PlacementCard(
         List<Corner> corners,

@@ -37,6 +37,7 @@ public record Template(
     private static final double RING = 2.5;
     private static final int RING_PARTS = 24;
     private static final double GRAIN_SHARE = 0.22;
+    private static final double WORDS_SHARE = 0.3;
     private static final double LONGEST_GRAIN = 60;
     private static final double HEAD = 4;
 
@@ -45,9 +46,9 @@ public record Template(
         lines = List.copyOf(lines);
     }
 
-    /** One whose words stand anywhere on it. */
+    /** One whose words stand beside the line of the grain. */
     public Template(String name, List<String> words, double width, double height, List<TemplateLine> lines) {
-        this(name, words, width, height, lines, new CardArea(0, 0, width, height));
+        this(name, words, width, height, lines, new CardArea(width * WORDS_SHARE, 0, width, height));
     }
 
     /** The template of a piece. */
