@@ -14,6 +14,7 @@ import { StagePanel } from '../batches/StagePanel';
 import { CutSteps } from './CutSteps';
 import { CuttingTime } from './CuttingTime';
 import { Lengths } from './Lengths';
+import { MachineMats } from './MachineMats';
 import { Mat } from './Mat';
 import { SpoiledPanel } from './SpoiledPanel';
 import { WhatIf } from './WhatIf';
@@ -235,6 +236,9 @@ function Cutting({ cutting }: { cutting: Cutting }) {
               {cutting.minutes && <CuttingTime batchId={id} minutes={cutting.minutes} onTaken={take} />}
               {open && !cloth.bySheet && (
                 <WhatIf key={cloth.materialId} batchId={id} materialId={cloth.materialId} />
+              )}
+              {open && (
+                <MachineMats key={`mats-${cloth.materialId}`} batchId={id} materialId={cloth.materialId} />
               )}
               <Files id={id} materialId={cloth.materialId} canTake={open && !cutting.begun} onTaken={take} />
               {open && (
