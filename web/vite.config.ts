@@ -11,6 +11,8 @@ export default defineConfig({
     proxy: { '/api': process.env.MARDUN_API ?? 'http://127.0.0.1:8080' },
   },
   test: {
+    // A machine that builds other things meanwhile is slow, and no less right.
+    testTimeout: 30_000,
     environment: 'jsdom',
     globals: true,
     setupFiles: ['src/test-setup.ts'],

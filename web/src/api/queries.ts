@@ -111,15 +111,19 @@ export const useSetUpWords = () =>
     queryFn: () => api.get<Schemas['SetUpWords']>('/api/set-up-words'),
   });
 
-/** For each slot of a design, as it is edited, the materials that may fill it. Empty until it is known. */
+/** For each slot of a design, as it is edited, the materials that may fill it, and whether it has the slot as it is chosen. */
 export const useSlotMaterials = (document: Schemas['DesignDocument'] | undefined) => {
   const { data } = useQuery({
-    queryKey: [...keys.materials, 'for-slots', document?.slots, document?.trims],
+    queryKey: [...keys.materials, 'for-slots', document?.slots, document?.trims, document?.openChoices],
     queryFn: () => api.post<Schemas['SlotMaterials'][]>('/api/designs/slot-materials', { document }),
     placeholderData: keepPreviousData,
     enabled: document !== undefined,
   });
-  return (slot: string) => data?.find((one) => one.slot === slot)?.materialIds ?? [];
+  const of = (slot: string) => data?.find((one) => one.slot === slot);
+  return {
+    serving: (slot: string) => of(slot)?.materialIds ?? [],
+    asked: (slot: string) => of(slot)?.asked ?? true,
+  };
 };
 
 export const useDesign = (id: number | undefined) =>

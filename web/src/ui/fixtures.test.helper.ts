@@ -97,6 +97,7 @@ export const sizeSheet = (size: string, more: Partial<Schemas['SizeSheet']> = {}
   notions: [],
   fillings: [],
   findings: [],
+  alternatives: [],
   ...more,
 });
 

@@ -324,6 +324,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/batches/{id}/cutting/mats': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readMats'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/mats/sent': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sendMat'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/batches/{id}/cutting/mats/{number}/job.svg': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readMatJob'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/batches/{id}/cutting/minutes': {
     parameters: {
       query?: never;
@@ -3636,6 +3684,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/simulated/cutting-machine': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readCuttingMachine'];
+    put?: never;
+    post: operations['actAtCuttingMachine'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/simulated/label-printer': {
     parameters: {
       query?: never;
@@ -4015,6 +4079,22 @@ export interface components {
       time: components['schemas']['TimeView'];
       toBuy?: components['schemas']['LengthView'];
       total: components['schemas']['MoneyView'];
+    };
+    Alternative: {
+      key: string;
+      letters: string[];
+      measures: components['schemas']['ChosenMeasure'][];
+      name: string;
+      slots: string[];
+      steps: string[];
+    };
+    AlternativeView: {
+      choice: string;
+      cost?: string;
+      key: string;
+      price?: string;
+      problem?: string;
+      time?: string;
     };
     AmountView: {
       /** Format: int64 */
@@ -4865,6 +4945,10 @@ export interface components {
       partWords: string;
       words: string;
     };
+    ChosenMeasure: {
+      symbol: string;
+      value: string;
+    };
     ClothRow: {
       /** Format: int64 */
       length: number;
@@ -5144,6 +5228,17 @@ export interface components {
       name: string;
       piece: components['schemas']['PieceView'];
     };
+    CutMatView: {
+      covered: string;
+      cut: boolean;
+      key: string;
+      /** Format: int32 */
+      number: number;
+      paths: components['schemas']['MatPathView'][];
+      /** Format: int32 */
+      pieces: number;
+      time: components['schemas']['TimeView'];
+    };
     CutOffer: {
       /** Format: int32 */
       bags: number;
@@ -5170,6 +5265,22 @@ export interface components {
       throwAway: boolean;
       /** Format: int64 */
       version: number;
+    };
+    CutterForm: {
+      /** @enum {string} */
+      act: 'LAY_MAT_IN' | 'TAKE_MAT_OUT' | 'CLEAR_JAM' | 'JAM_NEXT' | 'SWITCH_OFF' | 'SWITCH_ON';
+    };
+    CutterView: {
+      /** @enum {string} */
+      doing: 'EMPTY' | 'READY' | 'CUTTING' | 'JAMMED' | 'DONE' | 'OFFLINE';
+      /** Format: int32 */
+      done: number;
+      jamsNext: boolean;
+      key: string;
+      /** Format: int32 */
+      pieces: number;
+      title: string;
+      trouble?: string;
     };
     CuttingForm: {
       curveSeconds?: string;
@@ -5309,6 +5420,7 @@ export interface components {
       name: string;
       note: string;
       notions: components['schemas']['NotionNeed'][];
+      openChoices?: components['schemas']['OpenChoice'][];
       panels: components['schemas']['PanelRow'][];
       pieces: components['schemas']['PieceRow'][];
       setAside: components['schemas']['SetAside'][];
@@ -6298,6 +6410,7 @@ export interface components {
       /** Format: int32 */
       number?: number;
       ownPrice: string;
+      picks?: components['schemas']['Pick'][];
       /** Format: int32 */
       revision?: number;
       sizeName: string;
@@ -6347,6 +6460,8 @@ export interface components {
       /** Format: int32 */
       open: number;
       ownPrice: string;
+      picked: string;
+      picks: components['schemas']['Pick'][];
       plannedCost?: components['schemas']['MoneyView'];
       /** Format: int32 */
       putBy: number;
@@ -6586,6 +6701,7 @@ export interface components {
       /** @enum {string} */
       kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH';
       label: string;
+      only?: string;
       pair?: string;
       width: string;
     };
@@ -6603,6 +6719,33 @@ export interface components {
       x?: number;
       /** Format: double */
       y?: number;
+    };
+    MatForm: {
+      mat?: string;
+      /** Format: int64 */
+      materialId: number;
+      pieces?: string[];
+    };
+    MatPathView: {
+      label: string;
+      path: string;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    MatPieceKind: {
+      chosen: boolean;
+      /** Format: int64 */
+      count: number;
+      label: string;
+      name: string;
+      shaped: boolean;
+    };
+    MatSizeView: {
+      height: components['schemas']['LengthView'];
+      key: string;
+      width: components['schemas']['LengthView'];
     };
     MatView: {
       /** Format: int32 */
@@ -6736,6 +6879,19 @@ export interface components {
       usableWidth?: components['schemas']['LengthView'];
       /** Format: int64 */
       version: number;
+    };
+    MatsView: {
+      blade: string;
+      /** Format: double */
+      heightMm: number;
+      kinds: components['schemas']['MatPieceKind'][];
+      mats: components['schemas']['CutMatView'][];
+      size: string;
+      sizes: components['schemas']['MatSizeView'][];
+      tooLarge: string[];
+      why: string;
+      /** Format: double */
+      widthMm: number;
     };
     MeasureOffer: {
       label: string;
@@ -7165,6 +7321,12 @@ export interface components {
       trouble: string;
       unpaid: components['schemas']['ShopOrderView'][];
     };
+    OpenChoice: {
+      alternatives: components['schemas']['Alternative'][];
+      key: string;
+      name: string;
+      usual: string;
+    };
     OpenForm: {
       open: boolean;
     };
@@ -7579,6 +7741,10 @@ export interface components {
       paidAt: string;
       total: components['schemas']['MoneyView'];
     };
+    Pick: {
+      alternative: string;
+      choice: string;
+    };
     PictureCloth: {
       colour: string;
       /** @enum {string} */
@@ -7878,6 +8044,7 @@ export interface components {
       materials: components['schemas']['SlotChoice'][];
       numbers: string;
       ownPrice: string;
+      picks?: components['schemas']['Pick'][];
       sizeKey: string;
       units: string;
       wish: string;
@@ -8480,6 +8647,11 @@ export interface components {
       what: string;
       where: string;
     };
+    SentMatForm: {
+      /** Format: int32 */
+      number: number;
+      of: components['schemas']['MatForm'];
+    };
     SetAside: {
       /** @enum {string} */
       check:
@@ -8858,6 +9030,7 @@ export interface components {
       symbol: string;
     };
     SizeSheet: {
+      alternatives: components['schemas']['AlternativeView'][];
       corner?: components['schemas']['CornerView'];
       fillings: components['schemas']['FillingView'][];
       findings: components['schemas']['FindingView'][];
@@ -8894,6 +9067,7 @@ export interface components {
       slot: string;
     };
     SlotMaterials: {
+      asked: boolean;
       materialIds: number[];
       slot: string;
     };
@@ -10831,6 +11005,85 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['CuttingView'];
+        };
+      };
+    };
+  };
+  readMats: {
+    parameters: {
+      query: {
+        materialId: number;
+        piece?: string[];
+        mat?: string;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MatsView'];
+        };
+      };
+    };
+  };
+  sendMat: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SentMatForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CutterView'];
+        };
+      };
+    };
+  };
+  readMatJob: {
+    parameters: {
+      query: {
+        materialId: number;
+        piece?: string[];
+        mat?: string;
+      };
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
         };
       };
     };
@@ -16854,6 +17107,50 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['TodayView'];
+        };
+      };
+    };
+  };
+  readCuttingMachine: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CutterView'];
+        };
+      };
+    };
+  };
+  actAtCuttingMachine: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CutterForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CutterView'];
         };
       };
     };

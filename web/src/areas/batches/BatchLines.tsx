@@ -51,7 +51,7 @@ export function BatchLines({
                         {line.number} · {line.designName}
                       </button>
                       <span className="block text-[13px] text-soft">
-                        {line.sizeName}
+                        {its?.sizeName ?? line.sizeName}
                         {line.putBy > 0 && ` · ${line.putBy} more are cut and put by`}
                       </span>
                     </span>

@@ -104,7 +104,18 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
     batchId: batch?.id,
     lines: batch
       ? batch.lines.map(
-          ({ number, designId, revision, sizeName, wanted, started, materials, ownPrice, brought }) => ({
+          ({
+            number,
+            designId,
+            revision,
+            sizeName,
+            wanted,
+            started,
+            materials,
+            ownPrice,
+            brought,
+            picks,
+          }) => ({
             number,
             designId,
             revision,
@@ -114,6 +125,7 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
             materials,
             ownPrice,
             brought,
+            picks,
           }),
         )
       : [firstLine(design, begun)],
@@ -238,7 +250,7 @@ function Editor({
     retry: false,
   });
   const document = documents.get(line.designId) ?? design.document;
-  const lineName = `${document.name}, ${line.sizeName}`;
+  const lineName = `${document.name}, ${sheet?.lines[places.indexOf(at)]?.sizeName ?? line.sizeName}`;
   const closed = batch?.stage === 'FINISHED' || batch?.stage === 'DROPPED';
   const givenUp = batch?.stage === 'DROPPED' && batch.lines.some((one) => one.open > 0);
   const done = batch?.lines.reduce((sum, one) => sum + one.good + one.seconds, 0) ?? 0;

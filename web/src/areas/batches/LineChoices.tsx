@@ -5,23 +5,68 @@ import { SelectField, TextField } from '../../ui/Field';
 import { useUnits } from '../../ui/units';
 import type { LineForm } from './grid';
 
-/** Which materials a line is made of. The usual ones stand there already. */
+type Picked = Pick<LineForm, 'materials' | 'picks'>;
+
+/** The design with what was picked for a line as its usual, so that what follows from it is that of the line. */
+function picked(document: Schemas['DesignDocument'], picks: LineForm['picks']): Schemas['DesignDocument'] {
+  return {
+    ...document,
+    openChoices: document.openChoices?.map((choice) => ({
+      ...choice,
+      usual: picks?.find((pick) => pick.choice === choice.key)?.alternative ?? choice.usual,
+    })),
+  };
+}
+
+/** What the design leaves open, to be chosen for a line. */
+function OpenChoices({
+  document,
+  picks = [],
+  onChange,
+}: {
+  document: Schemas['DesignDocument'];
+  picks: LineForm['picks'];
+  onChange: (picks: LineForm['picks']) => void;
+}) {
+  return document.openChoices?.map((choice) => (
+    <SelectField
+      key={choice.key}
+      label={choice.name}
+      value={picks.find((pick) => pick.choice === choice.key)?.alternative ?? choice.usual}
+      onChange={(event) =>
+        onChange([
+          ...picks.filter((pick) => pick.choice !== choice.key),
+          { choice: choice.key, alternative: event.target.value },
+        ])
+      }
+    >
+      {choice.alternatives.map((one) => (
+        <option key={one.key} value={one.key}>
+          {one.name}
+          {one.key === choice.usual ? ' (usual)' : ''}
+        </option>
+      ))}
+    </SelectField>
+  ));
+}
+
+/** How a line is made where its design leaves that open, and which materials it is made of. The usual ones stand there already. */
 export function SlotFields({
   line,
   document,
   first = 2,
   onChange,
 }: {
-  line: Pick<LineForm, 'materials'>;
+  line: Picked;
   document: Schemas['DesignDocument'];
   /** So many stand there at once, the others under “Further materials”. */
   first?: number;
-  onChange: (next: Pick<LineForm, 'materials'>) => void;
+  onChange: (next: Partial<Picked>) => void;
 }) {
   const { data: materials } = useMaterials();
-  const serving = useSlotMaterials(document);
+  const { serving, asked } = useSlotMaterials(picked(document, line.picks));
   const units = useUnits();
-  const slots = document.slots;
+  const slots = document.slots.filter((slot) => asked(slot.key));
   const unfilled = slots.some((slot) => !line.materials.some((choice) => choice.slot === slot.key));
   const [more, setMore] = useState(unfilled);
   const choose = (slot: string, materialId: string) =>
@@ -51,6 +96,15 @@ export function SlotFields({
   );
   return (
     <>
+      {document.openChoices && document.openChoices.length > 0 && (
+        <div
+          className="mt-3 grid grid-cols-2 gap-3 md:grid-cols-4"
+          role="group"
+          aria-label="What is left open"
+        >
+          <OpenChoices document={document} picks={line.picks} onChange={(picks) => onChange({ picks })} />
+        </div>
+      )}
       <div className="mt-3 grid grid-cols-2 gap-3">{slots.slice(0, first).map(slotField)}</div>
       {slots.length > first && (
         <details className="mt-2" open={more} onToggle={(event) => setMore(event.currentTarget.open)}>

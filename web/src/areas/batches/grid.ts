@@ -87,6 +87,7 @@ export function lineOf(
   return {
     designId,
     revision: like?.revision,
+    picks: like?.picks,
     sizeName,
     units: '',
     ownPrice: '',

@@ -16,6 +16,7 @@ import { useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { AboutTab } from './AboutTab';
 import { ChecksTab } from './ChecksTab';
+import { ChoicesTab } from './ChoicesTab';
 import { ClashPanel } from './ClashPanel';
 import { DesignDrawing } from './DesignDrawing';
 import { EditingContext, type Document, type Sheet, rebased } from './editing';
@@ -53,6 +54,7 @@ const TAB_OF: Record<string, string> = {
   notions: 'trims',
   fillings: 'trims',
   steps: 'steps',
+  openChoices: 'choices',
   source: 'about',
   slots: 'about',
 };
@@ -204,6 +206,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
                   ['form', 'Put together'],
                   ['trims', 'Trims'],
                   ['steps', 'Steps'],
+                  ['choices', 'Choices'],
                   ['checks', toLookAt > 0 ? `Checks · ${toLookAt}` : 'Checks'],
                   ['ask', 'Questions'],
                   ['revisions', 'Revisions'],
@@ -213,7 +216,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
                 <Tabs.Trigger
                   key={key}
                   value={key}
-                  className="min-h-11 rounded-t border border-b-0 border-transparent px-2.5 font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
+                  className="min-h-11 rounded-t border border-b-0 border-transparent px-[7px] font-semibold text-soft data-[state=active]:border-line data-[state=active]:bg-white data-[state=active]:text-ink"
                 >
                   {name}
                 </Tabs.Trigger>
@@ -237,6 +240,9 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               </Tabs.Content>
               <Tabs.Content value="steps">
                 <StepTable />
+              </Tabs.Content>
+              <Tabs.Content value="choices">
+                <ChoicesTab />
               </Tabs.Content>
               <Tabs.Content value="checks">
                 <ChecksTab />

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
-import { TextField } from '../../ui/Field';
-import { replaced, without } from './editing';
+import { SelectField, TextField } from '../../ui/Field';
+import { replaced, useEditing, without } from './editing';
 import { Choice, FormulaField, PartHeading, RowButton } from './fields';
 import { HALVES, MARKS } from './words';
 
@@ -40,6 +40,10 @@ export function MarkList({
   marks: Mark[];
   onChange: (marks: Mark[]) => void;
 }) {
+  const { document } = useEditing();
+  const alternatives = (document.openChoices ?? []).flatMap((choice) =>
+    choice.alternatives.map((one) => ({ key: one.key, name: `${choice.name}: ${one.name}` })),
+  );
   return (
     <section aria-label="Marks">
       <PartHeading title="Marks" add="Add a mark" onAdd={() => onChange([...marks, NEW])} />
@@ -87,6 +91,20 @@ export function MarkList({
                   />
                   {field('down', 'So far down')}
                 </>
+              )}
+              {(alternatives.length > 0 || mark.only) && (
+                <SelectField
+                  label="There with"
+                  value={mark.only ?? ''}
+                  onChange={(event) => set({ only: event.target.value || undefined })}
+                >
+                  <option value="">whatever is chosen</option>
+                  {alternatives.map((one) => (
+                    <option key={one.key} value={one.key}>
+                      {one.name}
+                    </option>
+                  ))}
+                </SelectField>
               )}
               {sized && field('width', 'Width')}
               {sized && field('height', 'Height')}

@@ -351,7 +351,7 @@ export function PartHeading({ title, add, onAdd }: { title: string; add?: string
 export function SlotMaterial({ slotKey }: { slotKey: string }) {
   const { document, change } = useEditing();
   const { data } = useMaterials();
-  const serving = useSlotMaterials(document);
+  const { serving } = useSlotMaterials(document);
   const at = document.slots.findIndex(({ key }) => key === slotKey);
   const slot = document.slots[at];
   if (!slot) return null;

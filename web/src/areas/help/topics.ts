@@ -6,6 +6,7 @@ const ORDER = [
   'measures',
   'kinds',
   'construction',
+  'choices',
   'templates',
   'revisions',
   'cloth',

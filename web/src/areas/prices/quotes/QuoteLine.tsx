@@ -48,7 +48,7 @@ export function QuoteLine({
   const document = design.data?.document;
   // The design's usual size and materials stand there as soon as it is chosen.
   const choose = async (id: number) => {
-    onChange({ designId: id, sizeKey: '', materials: [] });
+    onChange({ designId: id, sizeKey: '', materials: [], picks: undefined });
     const chosen = await client.fetchQuery({
       queryKey: [...keys.designs, id],
       queryFn: () => api.get<Schemas['DesignView']>(`/api/designs/${id}`),

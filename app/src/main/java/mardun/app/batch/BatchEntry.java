@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import mardun.app.batch.Batch.Entered;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.LineForm;
+import mardun.app.batch.BatchViews.Pick;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
@@ -28,6 +29,7 @@ import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.batch.PiecesMoved;
+import mardun.core.design.OpenChoice;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -269,6 +271,7 @@ public class BatchEntry {
                 form.sizeName(),
                 wanted,
                 Math.max(wanted, started),
+                picks(form, document, place, fields),
                 materials,
                 ownPrice(form.ownPrice(), place + "ownPrice", fields, current),
                 0,
@@ -276,6 +279,25 @@ public class BatchEntry {
                 0,
                 brought(form),
                 PiecesMoved.NONE);
+    }
+
+    /** What was chosen otherwise than usual. */
+    private static Map<String, String> picks(LineForm form, DesignDocument document, String place, FieldReader fields) {
+        Map<String, String> picks = Pick.byChoice(form.picks());
+        picks.forEach((key, alternative) -> {
+            boolean isThere = document.leftOpen().stream()
+                    .filter(choice -> choice.key().equals(key))
+                    .flatMap(choice -> choice.alternatives().stream())
+                    .anyMatch(one -> one.key().equals(alternative));
+            if (!isThere) {
+                fields.refuse(
+                        place + "picks",
+                        alternative,
+                        "“" + document.name() + "” leaves nothing open that could be chosen so, or no longer. Choose"
+                                + " again.");
+            }
+        });
+        return OpenChoice.unusual(document.leftOpen(), picks);
     }
 
     /** For how many bags cut pieces are taken; none that is chosen twice counts twice. */
@@ -323,6 +345,7 @@ public class BatchEntry {
                 line.started(),
                 choices,
                 "",
-                line.brought());
+                line.brought(),
+                line.picks());
     }
 }

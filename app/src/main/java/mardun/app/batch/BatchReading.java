@@ -27,6 +27,7 @@ import mardun.app.batch.BatchViews.BroughtForm;
 import mardun.app.batch.BatchViews.ClothState;
 import mardun.app.batch.BatchViews.LineView;
 import mardun.app.batch.BatchViews.OpenBatches;
+import mardun.app.batch.BatchViews.Pick;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.Shortages.Shortage;
 import mardun.app.design.DesignService;
@@ -248,7 +249,7 @@ public class BatchReading {
                 batch.id(),
                 batch.version(),
                 names(planned.lines(), line -> line.design().name())
-                        + (isOneSize ? " " + planned.first().sizeName() : ""),
+                        + (isOneSize ? " " + planned.first().sizeWords() : ""),
                 batch.stage(),
                 batch.isPaused(),
                 batch.comesFirst(),
@@ -369,7 +370,12 @@ public class BatchReading {
                         .sorted(Map.Entry.comparingByKey())
                         .map(one -> new BroughtForm(one.getKey(), one.getValue()))
                         .toList(),
-                line.plannedCost().map(writer::money).orElse(null));
+                line.plannedCost().map(writer::money).orElse(null),
+                line.chosen().picks().entrySet().stream()
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(one -> new Pick(one.getKey(), one.getValue()))
+                        .toList(),
+                line.picked());
     }
 
     /** What follows from a batch that is being planned, whatever state its form is in. */

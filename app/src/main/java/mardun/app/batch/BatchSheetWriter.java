@@ -163,7 +163,7 @@ public final class BatchSheetWriter {
         return new LineSheet(
                 line.number(),
                 line.design().name(),
-                line.sizeName(),
+                line.sizeWords(),
                 line.chosen().started(),
                 cloth.name(),
                 cloth.materialId().map(colours::get).orElse(BatchReading.GREY),
@@ -249,7 +249,7 @@ public final class BatchSheetWriter {
         return planned.unsewn().offers().getOrDefault(line.number(), List.of()).stream()
                 .map(offer -> new CutOffer(
                         line.number(),
-                        line.design().name() + ", " + line.sizeName(),
+                        line.design().name() + ", " + line.sizeWords(),
                         MaterialId.valueOf(offer.cloth()),
                         planned.supplies().stream()
                                 .filter(supply -> supply.key().equals(offer.cloth()))

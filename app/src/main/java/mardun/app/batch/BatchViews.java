@@ -8,7 +8,9 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mardun.app.design.DesignViews.CornerView;
 import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
@@ -44,6 +46,19 @@ public final class BatchViews {
     /** Which material fills which of the design's slots. */
     public record SlotChoice(@NotNull String slot, @NotNull MaterialId materialId) {}
 
+    /** What is chosen where a design leaves something open: the keys of a choice and of the alternative that is taken. */
+    public record Pick(
+            @NotNull @Size(max = 60) String choice,
+            @NotNull @Size(max = 60) String alternative) {
+
+        /** Some of them by the keys of their choices; of nothing nothing. */
+        static Map<String, String> byChoice(@Nullable List<Pick> picks) {
+            return picks == null
+                    ? Map.of()
+                    : picks.stream().collect(Collectors.toMap(Pick::choice, Pick::alternative, (one, other) -> other));
+        }
+    }
+
     /**
      * A batch as it is typed.
      *
@@ -74,6 +89,7 @@ public final class BatchViews {
      * @param started how many are begun, where that is more; empty for as many as are wanted
      * @param ownPrice the maker's price at the stall; empty to take the suggested one
      * @param brought cut pieces that are taken from the shelf; absent for none
+     * @param picks what is chosen where the design leaves something open; absent for the usual
      */
     public record LineForm(
             @Nullable @Min(1) @Max(10_000) Integer number,
@@ -84,7 +100,8 @@ public final class BatchViews {
             @Nullable String started,
             @NotNull @Size(max = 50) List<@NotNull @Valid SlotChoice> materials,
             @NotNull String ownPrice,
-            @Nullable @Size(max = 50) List<@NotNull @Valid BroughtForm> brought) {}
+            @Nullable @Size(max = 50) List<@NotNull @Valid BroughtForm> brought,
+            @Nullable @Size(max = 20) List<@NotNull @Valid Pick> picks) {}
 
     /** For so many bags of a line the pieces of a cloth are taken from those that lie there cut and not sewn. */
     public record BroughtForm(
@@ -271,6 +288,8 @@ public final class BatchViews {
      * @param putBy for how many bags its pieces lie on the shelf, cut and not sewn, and can be taken up again
      * @param brought cut pieces that are taken from the shelf, while it is planned
      * @param plannedCost what one was to cost when its cloth was about to be cut; absent before that
+     * @param picks what was chosen otherwise than usual where the design leaves something open
+     * @param picked the same as it is read; empty for nothing
      */
     public record LineView(
             int number,
@@ -289,7 +308,9 @@ public final class BatchViews {
             int secondsAtBench,
             int putBy,
             List<BroughtForm> brought,
-            @Nullable MoneyView plannedCost) {}
+            @Nullable MoneyView plannedCost,
+            List<Pick> picks,
+            String picked) {}
 
     /** A cloth of a batch, and whether nothing of it is to be cut any more. */
     public record ClothState(MaterialId materialId, String name, String colour, boolean cut) {}

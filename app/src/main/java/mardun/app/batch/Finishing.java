@@ -102,7 +102,7 @@ public class Finishing {
                         place + "good",
                         typed.good(),
                         "These are " + its.all() + " together, and " + open + " are still to come of "
-                                + line.design().name() + ", " + line.sizeName() + ".");
+                                + line.design().name() + ", " + line.sizeWords() + ".");
             }
             if (its.all() > 0) {
                 done.add(its);

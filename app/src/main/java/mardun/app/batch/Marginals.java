@@ -21,7 +21,6 @@ import mardun.core.batch.BatchLine;
 import mardun.core.batch.BatchPlanner;
 import mardun.core.batch.Marginal;
 import mardun.core.making.Standing;
-import mardun.core.material.Amount;
 import mardun.core.planning.DayPlanner;
 import mardun.core.planning.Job;
 import org.springframework.stereotype.Service;
@@ -87,28 +86,14 @@ class Marginals {
             Optional<LocalDate> ready = ready(now, form, others, current);
             Optional<LocalDate> then = ready(now.plus(change.time()), form, others, current);
             return new ChangeView(
-                    signed(
-                            change.money().isNegative(),
-                            writer.money(change.money().abs()).amount()),
-                    signed(
-                            change.time().isNegative(),
-                            writer.time(change.time().abs()).text()),
+                    writer.more(change.money()),
+                    writer.more(change.time()),
                     change.materials().stream()
-                            .map(one -> one.supply().name() + " " + signed(one.more(), writer))
+                            .map(one -> one.supply().name() + " " + writer.more(one.more()))
                             .toList(),
                     then.orElse(null),
                     ready.isPresent() && then.isPresent() ? ChronoUnit.DAYS.between(ready.get(), then.get()) : 0);
         });
-    }
-
-    private static String signed(Amount amount, ViewWriter writer) {
-        boolean less = amount.isNegative();
-        Amount size = less ? Amount.none(amount.counting()).minus(amount) : amount;
-        return signed(less, writer.amount(size).text());
-    }
-
-    private static String signed(boolean less, String text) {
-        return (less ? "−" : "+") + text;
     }
 
     /** When the batch is ready if its hours are laid on the free days among those of the others. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mardun.app.batch.BatchViews.BatchForm;
 import mardun.app.batch.BatchViews.LineForm;
+import mardun.app.batch.BatchViews.Pick;
 import mardun.app.batch.BatchViews.Replacement;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.DesignDocument;
@@ -48,9 +49,10 @@ class Replacements {
             throw RefusedException.missing("The batch has no such line.");
         }
         LineForm its = form.lines().get(line);
-        DesignDocument document = its.revision() == null
-                ? designs.document(its.designId())
-                : designs.revision(its.designId(), its.revision()).document();
+        DesignDocument document = (its.revision() == null
+                        ? designs.document(its.designId())
+                        : designs.revision(its.designId(), its.revision()).document())
+                .chosen(Pick.byChoice(its.picks()));
         DesignDocument.SlotRow wanted = document.slots().stream()
                 .filter(one -> one.key().equals(slot))
                 .findFirst()

@@ -112,7 +112,7 @@ record Shortages(ViewWriter writer, MaterialService materials) {
     }
 
     private static String name(Planned planned) {
-        String first = planned.first().design().name() + " " + planned.first().sizeName();
+        String first = planned.first().design().name() + " " + planned.first().sizeWords();
         int more = planned.lines().size() - 1;
         return more == 0 ? first : first + " and " + more + " more";
     }

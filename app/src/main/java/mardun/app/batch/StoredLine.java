@@ -43,6 +43,11 @@ class StoredLine {
 
     @Lob
     @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredPicks.class)
+    private Map<String, String> picks = Map.of();
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
     @Convert(converter = SlotMaterials.class)
     private Map<String, MaterialId> materials;
 
@@ -81,6 +86,7 @@ class StoredLine {
         wanted = chosen.wanted();
         started = chosen.started();
         ownPriceMinor = chosen.ownPriceMinor().orElse(null);
+        picks = chosen.picks();
         materials = chosen.materials();
         brought = chosen.brought();
         move(chosen.moved());
@@ -141,6 +147,7 @@ class StoredLine {
                 sizeName,
                 wanted,
                 started,
+                picks,
                 materials,
                 Optional.ofNullable(ownPriceMinor),
                 good,

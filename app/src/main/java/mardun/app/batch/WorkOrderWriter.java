@@ -250,9 +250,7 @@ record WorkOrderWriter(ViewWriter writer) {
     }
 
     private String signed(Optional<Duration> more) {
-        return more.map(time -> (time.isNegative() ? "−" : "+")
-                        + writer.time(time.abs()).text())
-                .orElse("");
+        return more.map(writer::more).orElse("");
     }
 
     private TurnView turn(Turn turn, List<Integer> after) {

@@ -207,7 +207,7 @@ final class TurnWriter {
                 part.line(),
                 line.chosen().designId(),
                 part.step().key(),
-                line.design().name() + (line.sizeName().isEmpty() ? "" : ", " + line.sizeName()),
+                line.design().name() + (line.sizeWords().isEmpty() ? "" : ", " + line.sizeWords()),
                 cloth.name(),
                 cloth.materialId().map(colours::get).orElse(""),
                 goal.here(),

@@ -134,7 +134,7 @@ public class CuttingService {
                         .map(line -> line.design().name())
                         .distinct()
                         .collect(Collectors.joining(", ")),
-                several ? "" : planned.first().sizeName(),
+                several ? "" : planned.first().sizeWords(),
                 planned.plan().units(),
                 several
                         ? planned.lines().stream()
@@ -175,7 +175,7 @@ public class CuttingService {
         return new LineName(
                 line.number(),
                 line.design().name(),
-                line.sizeName(),
+                line.sizeWords(),
                 OuterCloth.of(planned, line).name(),
                 line.chosen().started());
     }

@@ -102,6 +102,7 @@ class DemoBatches {
                         .map(slot -> new SlotChoice(slot.getKey(), slot.getValue()))
                         .toList(),
                 line.price(),
+                null,
                 null);
     }
 

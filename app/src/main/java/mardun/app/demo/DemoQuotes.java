@@ -153,6 +153,7 @@ class DemoQuotes {
                 wish,
                 wish.isEmpty() ? "" : "4",
                 wish.isEmpty() ? "" : "0.30",
-                "");
+                "",
+                null);
     }
 }

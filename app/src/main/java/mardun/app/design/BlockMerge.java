@@ -71,7 +71,8 @@ final class BlockMerge {
                 design.source(),
                 design.forChildren(),
                 design.setAside(),
-                design.begun());
+                design.begun(),
+                design.openChoices());
     }
 
     /** The steps with the given keys, and all that they use and need. */

@@ -28,6 +28,7 @@ import mardun.core.design.Gather;
 import mardun.core.design.Mark;
 import mardun.core.design.Measurement;
 import mardun.core.design.NotionNeed;
+import mardun.core.design.OpenChoice;
 import mardun.core.design.Panel;
 import mardun.core.design.Piece;
 import mardun.core.design.Role;
@@ -60,6 +61,7 @@ import org.jspecify.annotations.Nullable;
  * @param sizeKeys what each size is known by, whatever it is called; absent in documents from before sizes could be renamed
  * @param begun the kind of bag and the choices that it was begun with; absent where it was drawn by hand
  * @param usualUnits how many are usually made at once; the ticket's figures are for a batch of this size
+ * @param openChoices what is chosen for each design, line or order; absent where nothing is left open
  */
 public record DesignDocument(
         String name,
@@ -84,7 +86,8 @@ public record DesignDocument(
         Source source,
         boolean forChildren,
         List<SetAside> setAside,
-        @Nullable Begun begun) {
+        @Nullable Begun begun,
+        @Nullable List<OpenChoice> openChoices) {
 
     /**
      * What a design was begun from, so that its choices can be changed later.
@@ -165,6 +168,54 @@ public record DesignDocument(
         return with(name, sizes, sizeKeys, measurements, fillings, steps, newSlots);
     }
 
+    /** This design with other choices, and with its pieces and panels marked otherwise. */
+    DesignDocument leaving(List<OpenChoice> others, List<PieceRow> newPieces, List<PanelRow> newPanels) {
+        return new DesignDocument(
+                name,
+                sort,
+                note,
+                sizes,
+                sizeKeys,
+                usualUnits,
+                measurements,
+                form,
+                newPieces,
+                newPanels,
+                trims,
+                notions,
+                fillings,
+                zips,
+                straps,
+                casings,
+                gathers,
+                steps,
+                slots,
+                source,
+                forChildren,
+                setAside,
+                begun,
+                others);
+    }
+
+    /** What the design leaves open. */
+    public List<OpenChoice> leftOpen() {
+        return openChoices == null ? List.of() : openChoices;
+    }
+
+    /**
+     * This design as it is made with some choices: nothing is left open any more.
+     *
+     * @param picks keys of alternatives by the keys of their choices; the usual ones where nothing is said
+     */
+    public DesignDocument chosen(Map<String, String> picks) {
+        return leftOpen().isEmpty() ? this : DocumentChoices.chosen(this, picks);
+    }
+
+    /** This design as it is usually made. */
+    public DesignDocument asUsual() {
+        return chosen(Map.of());
+    }
+
     /** This design with other steps. */
     public DesignDocument withSteps(List<StepRow> newSteps) {
         return with(name, sizes, sizeKeys, measurements, fillings, newSteps, slots);
@@ -201,7 +252,8 @@ public record DesignDocument(
                 source,
                 forChildren,
                 setAside,
-                begun);
+                begun,
+                openChoices);
     }
 
     /**
@@ -260,6 +312,38 @@ public record DesignDocument(
                             .filter(shape -> shape == null || shape.kind() != Shape.Kind.RECTANGLE)
                             .toList();
         }
+
+        /** This piece with other marks. */
+        PieceRow marked(List<MarkRow> others) {
+            return with(backs, others);
+        }
+
+        /** This piece, backing no other. */
+        PieceRow backingNothing() {
+            return with(null, marks);
+        }
+
+        private PieceRow with(@Nullable String otherBacks, List<MarkRow> otherMarks) {
+            return new PieceRow(
+                    letter,
+                    name,
+                    role,
+                    slot,
+                    quantity,
+                    layers,
+                    width,
+                    height,
+                    shapes,
+                    edges,
+                    directional,
+                    meetsPrint,
+                    overSelvage,
+                    fold,
+                    boxed,
+                    otherBacks,
+                    trimTo,
+                    otherMarks);
+        }
     }
 
     /**
@@ -289,6 +373,7 @@ public record DesignDocument(
      * @param acrossFrom absent for the left edge
      * @param downFrom absent for the top edge
      * @param closing of a half of a fastener; absent for as the pieces let suppose
+     * @param only the key of the one alternative with which it is there; absent for always
      */
     public record MarkRow(
             Mark.Kind kind,
@@ -302,7 +387,15 @@ public record DesignDocument(
             Mark.Half half,
             Mark.@Nullable AcrossFrom acrossFrom,
             Mark.@Nullable DownFrom downFrom,
-            Mark.@Nullable Closing closing) {}
+            Mark.@Nullable Closing closing,
+            @Nullable String only) {
+
+        /** This mark, there with every alternative. */
+        MarkRow always() {
+            return new MarkRow(
+                    kind, label, from, across, down, width, height, pair, half, acrossFrom, downFrom, closing, null);
+        }
+    }
 
     /** A face sewn together from parts. */
     public record PanelRow(
@@ -312,7 +405,13 @@ public record DesignDocument(
             List<Panel.Part> parts,
             String join,
             Piece.@Nullable TrimTo trimTo,
-            List<MarkRow> marks) {}
+            List<MarkRow> marks) {
+
+        /** This panel of other parts, with other marks. */
+        PanelRow of(List<Panel.Part> others, List<MarkRow> otherMarks) {
+            return new PanelRow(letter, name, direction, others, join, trimTo, otherMarks);
+        }
+    }
 
     /**
      * An operation.

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -24,6 +25,7 @@ import java.util.stream.Stream;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.DesignDocument.PieceRow;
+import mardun.app.design.DesignViews.AlternativeView;
 import mardun.app.design.DesignViews.ArrangedSizes;
 import mardun.app.design.DesignViews.BagPartView;
 import mardun.app.design.DesignViews.ChangedDesign;
@@ -76,6 +78,7 @@ import mardun.core.batch.Supply;
 import mardun.core.design.BagParts;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
+import mardun.core.design.OpenChoice;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.Sizing;
 import mardun.core.design.SlotFit;
@@ -105,6 +108,16 @@ public class DesignService implements UsesMaterials {
 
     private record ReadRevision(RevisionView view, Design design) {}
 
+    private record Picked(AtRevision revision, Map<String, String> picks) {}
+
+    /**
+     * A design as it is made for some bags.
+     *
+     * @param document with nothing left open
+     * @param picked what was chosen otherwise than usual, as it is read; empty for nothing
+     */
+    public record MadeDesign(DesignDocument document, Design design, String picked) {}
+
     /** Revisions never change, so what was read once is known; ids aren't given twice. */
     private static final BigDecimal SLOWEST = new BigDecimal("0.02");
 
@@ -114,6 +127,9 @@ public class DesignService implements UsesMaterials {
     private static final DesignId NOT_STORED = new DesignId(0);
 
     private final Cache<AtRevision, ReadRevision> readBefore =
+            Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
+
+    private final Cache<Picked, MadeDesign> pickedBefore =
             Caffeine.newBuilder().maximumSize(REVISIONS_KEPT).build();
 
     private final DesignRepository designs;
@@ -126,6 +142,7 @@ public class DesignService implements UsesMaterials {
     private final Estimates estimates;
     private final Patterns patterns;
     private final StandingPhotos standing;
+    private final AlternativeSheets alternatives;
     private final OnceOnly onceOnly;
     private final JsonMapper json;
     private final Clock clock;
@@ -143,6 +160,7 @@ public class DesignService implements UsesMaterials {
             Estimates estimates,
             Patterns patterns,
             StandingPhotos standing,
+            AlternativeSheets alternatives,
             OnceOnly onceOnly,
             JsonMapper json,
             Changes changes,
@@ -158,6 +176,7 @@ public class DesignService implements UsesMaterials {
         this.estimates = estimates;
         this.patterns = patterns;
         this.standing = standing;
+        this.alternatives = alternatives;
         this.onceOnly = onceOnly;
         this.json = json;
         this.clock = clock;
@@ -298,6 +317,25 @@ public class DesignService implements UsesMaterials {
         return readBefore.get(new AtRevision(id, number), this::read).design();
     }
 
+    /**
+     * The same with what was chosen for some bags.
+     *
+     * @param picks keys of alternatives by the keys of their choices; the usual ones where nothing is said
+     * @throws RefusedException if it has no such revision
+     */
+    @Transactional(readOnly = true)
+    public MadeDesign made(DesignId id, int number, Map<String, String> picks) {
+        return pickedBefore.get(new Picked(new AtRevision(id, number), Map.copyOf(picks)), asked -> {
+            ReadRevision revision = readBefore.get(asked.revision(), this::read);
+            DesignDocument whole = revision.view().document();
+            DesignDocument made = whole.chosen(asked.picks());
+            boolean isUsual =
+                    OpenChoice.unusual(whole.leftOpen(), asked.picks()).isEmpty();
+            return new MadeDesign(
+                    made, isUsual ? revision.design() : stored(made), DocumentChoices.words(whole, asked.picks()));
+        });
+    }
+
     /** Whose design it is, as it is now. */
     @Transactional(readOnly = true)
     public Source source(DesignId id) {
@@ -383,6 +421,10 @@ public class DesignService implements UsesMaterials {
     /** Stores a whole design as new. */
     @Transactional
     public DesignId store(DesignDocument document) {
+        checkLimits(document);
+        FieldReader fields = new FieldReader();
+        DocumentChoices.checkNamed(document, fields);
+        fields.check();
         return store(new DesignEntity(clock.instant()), checked(document, Optional.empty()));
     }
 
@@ -448,13 +490,13 @@ public class DesignService implements UsesMaterials {
         }
         fields.check();
         DesignDocument document = form.document();
-        List<Duration> each = Pace.spread(
-                Pace.each(anHour),
-                DocumentReader.read(document, new FieldReader()).steps().stream()
-                        .map(Step::perUnit)
-                        .toList());
-        return document.withSteps(IntStream.range(0, each.size())
-                .mapToObj(i -> document.steps().get(i).taking(each.get(i)))
+        List<Step> steps = DocumentReader.read(document, new FieldReader()).steps();
+        List<Duration> each =
+                Pace.spread(Pace.each(anHour), steps.stream().map(Step::perUnit).toList());
+        Map<String, Duration> byStep = new HashMap<>();
+        IntStream.range(0, each.size()).forEach(i -> byStep.put(steps.get(i).key(), each.get(i)));
+        return document.withSteps(document.steps().stream()
+                .map(step -> byStep.containsKey(step.key()) ? step.taking(byStep.get(step.key())) : step)
                 .toList());
     }
 
@@ -502,7 +544,12 @@ public class DesignService implements UsesMaterials {
         FieldReader fields = new FieldReader();
         DocumentLimits.check(typed, fields);
         fields.check();
-        Design design = DocumentReader.read(typed, fields);
+        Design usual = DocumentReader.read(typed, fields);
+        List<Design> designs = new ArrayList<>(List.of(usual));
+        alternatives
+                .others(typed)
+                .values()
+                .forEach(other -> designs.add(DocumentReader.read(other, new FieldReader())));
         List<ShelfMaterial> all = materials.onShelf();
         return typed.slots().stream()
                 .map(slot -> new SlotMaterials(
@@ -510,9 +557,11 @@ public class DesignService implements UsesMaterials {
                         all.stream()
                                 .filter(material ->
                                         !material.putAway() || Objects.equals(material.id(), slot.materialId()))
-                                .filter(material -> serves(design, slot, material.candidate()))
+                                .filter(material ->
+                                        designs.stream().anyMatch(one -> serves(one, slot, material.candidate())))
                                 .map(ShelfMaterial::id)
-                                .toList()))
+                                .toList(),
+                        usual.slots().stream().anyMatch(one -> one.key().equals(slot.key()))))
                 .toList();
     }
 
@@ -533,17 +582,25 @@ public class DesignService implements UsesMaterials {
         Design design = DocumentReader.read(document, fields);
         refuseTakenName(fields, design.name(), own);
         fields.check();
+        refuseWhatCantBeSewn(design, "", fields, current);
+        alternatives
+                .others(document)
+                .forEach((words, other) -> refuseWhatCantBeSewn(stored(other), words + ", ", fields, current));
+        fields.check();
+        return document;
+    }
+
+    /** Refuses what can't be in any of a design's sizes; of a design with another alternative taken it is said with which. */
+    private static void refuseWhatCantBeSewn(Design design, String words, FieldReader fields, Settings current) {
         ViewWriter writer = current.writer();
         for (int size = 0; size < design.sizes().size(); size++) {
             SizedDesign sized = Sizing.of(design, size, current.thickestSeam());
-            String sizeName = sized.size();
+            String sizeName = words + sized.size();
             sized.findings().stream().filter(Finding::isRefused).forEach(finding -> {
                 FindingView view = writer.finding(finding);
                 fields.refuse(view.place(), "", sizeName + ": " + view.sentence());
             });
         }
-        fields.check();
-        return document;
     }
 
     private DesignId store(DesignEntity entity, DesignDocument document) {
@@ -610,7 +667,12 @@ public class DesignService implements UsesMaterials {
                 Optional<PictureView> picture = picture(design, sized, document, materials);
                 List<SeamView> seams =
                         SeamPicture.of(design, sized).stream().map(SeamView::of).toList();
-                sizes.add(with(writer.size(plan, document.form().kind(), own.isPresent(), picture), unreadable));
+                sizes.add(with(
+                        writer.size(plan, document.form().kind(), own.isPresent(), picture),
+                        unreadable,
+                        unreadable.isEmpty()
+                                ? alternatives.of(document, id.orElse(NOT_STORED), size, plan, supplies, current)
+                                : List.of()));
             }
         }
         boolean canBeSewn = unreadable.isEmpty()
@@ -652,7 +714,7 @@ public class DesignService implements UsesMaterials {
         }
     }
 
-    private static SizeSheet with(SizeSheet sheet, List<FindingView> more) {
+    private static SizeSheet with(SizeSheet sheet, List<FindingView> more, List<AlternativeView> alternatives) {
         List<FindingView> findings = new ArrayList<>(more);
         findings.addAll(sheet.findings());
         return new SizeSheet(
@@ -668,7 +730,8 @@ public class DesignService implements UsesMaterials {
                 sheet.finished(),
                 sheet.ticket(),
                 sheet.ticketMissing(),
-                findings);
+                findings,
+                alternatives);
     }
 
     /** How the bag looks in the materials that the design names; empty while it can't be worked out. */

@@ -163,8 +163,12 @@ public final class DesignViews {
             @NotNull @Size(max = 60) String from,
             @NotNull @Size(max = 200) String to) {}
 
-    /** The materials that may fill a slot of a design, by their ids. */
-    public record SlotMaterials(String slot, List<MaterialId> materialIds) {}
+    /**
+     * The materials that may fill a slot of a design, by their ids.
+     *
+     * @param asked the design as it is usually made has the slot; not one that comes with another alternative of a choice
+     */
+    public record SlotMaterials(String slot, List<MaterialId> materialIds, boolean asked) {}
 
     /** The sizes that stay, by their places, in their new order. */
     public record ArrangedSizes(
@@ -247,6 +251,7 @@ public final class DesignViews {
      * One size: what could be worked out, and what was found.
      *
      * @param workedOut what each formula of the design comes to
+     * @param alternatives what the alternatives that aren't usually taken would change
      */
     public record SizeSheet(
             String size,
@@ -261,7 +266,26 @@ public final class DesignViews {
             @Nullable FinishedView finished,
             @Nullable TicketView ticket,
             @Nullable String ticketMissing,
-            List<FindingView> findings) {}
+            List<FindingView> findings,
+            List<AlternativeView> alternatives) {}
+
+    /**
+     * What another alternative of a choice would change of one bag, all else chosen as usual.
+     *
+     * @param choice the key of the choice
+     * @param key of the alternative
+     * @param time hands-on, as it is read: {@code +12 min}; absent while it can't be worked out
+     * @param cost likewise: {@code +3.40}
+     * @param price what the maker's school would ask more
+     * @param problem why it can't be worked out; absent where it can
+     */
+    public record AlternativeView(
+            String choice,
+            String key,
+            @Nullable String time,
+            @Nullable String cost,
+            @Nullable String price,
+            @Nullable String problem) {}
 
     /**
      * What a formula comes to: a length in both units, or anything else as a text.

@@ -43,6 +43,7 @@ final class DocumentComparison {
         ROWS.put("gathers", new Rows("Gathers", "of", ""));
         ROWS.put("steps", new Rows("Steps", "key", "name"));
         ROWS.put("slots", new Rows("Materials", "key", "label"));
+        ROWS.put("openChoices", new Rows("Choices", "key", "name"));
         ROWS.put("setAside", new Rows("Checks set aside", "check", "place"));
     }
 
@@ -72,6 +73,8 @@ final class DocumentComparison {
             Map.entry("overSelvage", "over the selvage"),
             Map.entry("forChildren", "for children"),
             Map.entry("begun", "begun from"),
+            Map.entry("alternatives", "to choose from"),
+            Map.entry("only", "only with"),
             Map.entry("goesOn", "can’t be put away after it"),
             Map.entry("lay", "how pieces lie"),
             Map.entry("of", "what"),

@@ -6,11 +6,13 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.design.DesignDocument.FormRow;
 import mardun.app.design.DesignDocument.MarkRow;
@@ -64,16 +66,18 @@ final class DocumentReader {
         DesignDocument kept = DocumentTexts.mapped(
                 document.keyed(),
                 (kind, text) -> kind == DocumentTexts.Kind.LENGTH ? Measurement.kept(text, system) : text.strip());
-        return kept.measured(kept.measurements().stream()
-                .map(m -> new Measurement(
-                        m.symbol(),
-                        m.label(),
-                        m.kind(),
-                        m.values().stream()
-                                .map(v -> Measurement.kept(m.kind(), v, system))
-                                .toList(),
-                        m.options()))
-                .toList());
+        return DocumentChoices.kept(
+                kept.measured(kept.measurements().stream()
+                        .map(m -> new Measurement(
+                                m.symbol(),
+                                m.label(),
+                                m.kind(),
+                                m.values().stream()
+                                        .map(v -> Measurement.kept(m.kind(), v, system))
+                                        .toList(),
+                                m.options()))
+                        .toList()),
+                system);
     }
 
     /** Whether formulas may call a measurement so. */
@@ -88,7 +92,10 @@ final class DocumentReader {
                 + " beginning with a letter; units and pi are taken.";
     }
 
-    /** The core's design; what can't be read of names, letters, sizes and minutes is gathered in {@code fields}. */
+    /**
+     * The core's design as it is usually made; what can't be read of names, letters, sizes and minutes is gathered in {@code fields}, also
+     * where it belongs to what isn't usually there.
+     */
     static Design read(DesignDocument document, FieldReader fields) {
         String name = fields.text("name", document.name(), 120);
         sizes(document, fields);
@@ -105,6 +112,23 @@ final class DocumentReader {
             }
             steps.add(step);
         }
+        DocumentChoices.check(document, fields);
+        DesignDocument usual = document.asUsual();
+        return usual == document ? design(name, document, steps) : design(name, usual, steps(usual, steps));
+    }
+
+    /** The steps that are there of some that were read, with what goes before and through them as it is then. */
+    private static List<Step> steps(DesignDocument there, List<Step> read) {
+        Map<String, Step> byKey =
+                read.stream().collect(Collectors.toMap(Step::key, Function.identity(), (one, other) -> one));
+        Set<String> letters = Renaming.letters(there);
+        return there.steps().stream()
+                .map(row -> byKey.get(row.key())
+                        .among(row.after(), StepUses.read(row.uses(), letters).orElse(List.of())))
+                .toList();
+    }
+
+    private static Design design(String name, DesignDocument document, List<Step> steps) {
         return new Design(
                 name,
                 document.sort(),

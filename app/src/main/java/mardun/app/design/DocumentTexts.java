@@ -85,7 +85,7 @@ final class DocumentTexts {
         all(Kind.WORDS, "Begun", "seam");
         all(Kind.WORDS, "Measurement", "label", "options");
         all(Kind.WORDS, "PieceRow", "name", "slot");
-        all(Kind.WORDS, "MarkRow", "label", "pair");
+        all(Kind.WORDS, "MarkRow", "label", "pair", "only");
         all(Kind.WORDS, "PanelRow", "name");
         all(Kind.WORDS, "TrimNeed", "name", "slot");
         all(Kind.WORDS, "NotionNeed", "name", "slot");
@@ -122,6 +122,11 @@ final class DocumentTexts {
         all(Kind.WORDS, "SlotRow", "key", "label");
         all(Kind.WORDS, "Source", "designer", "credit");
         all(Kind.WORDS, "SetAside", "reason");
+        all(Kind.WORDS, "OpenChoice", "key", "name", "usual");
+        all(Kind.WORDS, "Alternative", "key", "name", "slots", "steps");
+        all(Kind.LETTER, "Alternative", "letters");
+        all(Kind.SYMBOL, "ChosenMeasure", "symbol");
+        all(Kind.VALUE, "ChosenMeasure", "value");
     }
 
     private DocumentTexts() {}

@@ -82,7 +82,8 @@ public final class DocumentWriter {
                 design.source(),
                 design.forChildren(),
                 design.setAside(),
-                begun);
+                begun,
+                null);
         return DocumentReader.kept(document, begun.system());
     }
 
@@ -198,7 +199,8 @@ public final class DocumentWriter {
                         mark.half(),
                         mark.acrossFrom(),
                         mark.downFrom(),
-                        mark.closing()))
+                        mark.closing(),
+                        null))
                 .toList();
     }
 

@@ -98,7 +98,8 @@ public final class SheetWriter {
                 plan.findings().stream()
                         .filter(f -> !BatchPlan.isOfMaterials(f))
                         .map(writer::finding)
-                        .toList());
+                        .toList(),
+                List.of());
     }
 
     private @Nullable LengthView length(Quantity value) {

@@ -180,7 +180,7 @@ class BenchPapers {
     private static String bags(Operation.Part part, AtWork at) {
         PlannedLine line = at.planned().line(part.line());
         String cloth = OuterCloth.of(at.planned(), line).name();
-        return part.units() + " × " + line.design().name() + " " + line.sizeName()
+        return part.units() + " × " + line.design().name() + " " + line.sizeWords()
                 + (cloth.isEmpty() ? "" : ", " + cloth);
     }
 
@@ -216,7 +216,7 @@ class BenchPapers {
             StringBuilder html, BatchId id, PlannedLine line, AtWork at, int from, int to, String address) {
         String cloth = OuterCloth.of(at.planned(), line).name();
         html.append("<div class=\"ticket\"><table><tr><td><h2 style=\"margin:0\">")
-                .append(Paper.plain(line.design().name() + " " + line.sizeName()))
+                .append(Paper.plain(line.design().name() + " " + line.sizeWords()))
                 .append("</h2><p>")
                 .append(Paper.plain((cloth.isEmpty() ? "" : cloth + " · ") + "batch " + id + ", line " + line.number()))
                 .append("</p><p><b>")

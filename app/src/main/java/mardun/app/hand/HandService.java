@@ -90,7 +90,7 @@ public class HandService {
         List<DesignDocument> documents = new ArrayList<>();
         Map<DesignDocument, DesignId> ids = new LinkedHashMap<>();
         designs.names().forEach(name -> {
-            DesignDocument document = designs.document(name.id());
+            DesignDocument document = designs.document(name.id()).asUsual();
             documents.add(document);
             ids.put(document, name.id());
         });

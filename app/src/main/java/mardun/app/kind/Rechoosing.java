@@ -109,7 +109,8 @@ final class Rechoosing {
                 own.source(),
                 own.forChildren(),
                 own.setAside(),
-                anew.begun());
+                anew.begun(),
+                own.openChoices());
         return new Result(document, drafted, List.copyOf(kept));
     }
 

@@ -101,7 +101,7 @@ class PatternSheets {
     @Transactional(readOnly = true)
     public byte[] pdf(DesignId id, int place, int units, Paper.Size size) {
         DesignView view = designs.get(id);
-        DesignDocument document = view.document();
+        DesignDocument document = view.document().asUsual();
         if (place >= document.sizes().size()) {
             throw RefusedException.missing("“" + document.name() + "” has "
                     + document.sizes().size() + " sizes, and none at place " + place + ".");
@@ -179,7 +179,7 @@ class PatternSheets {
     }
 
     private void materials(StringBuilder html, DesignView view, int place, int units, Settings current) {
-        DesignDocument document = view.document();
+        DesignDocument document = view.document().asUsual();
         if (document.slots().isEmpty()) {
             return;
         }
@@ -233,7 +233,7 @@ class PatternSheets {
 
     /** What so many bags take of the usual materials, by the materials' keys; a material that fills two slots is told once. */
     private Map<String, Need> needs(DesignView view, int place, int units, Settings current) {
-        DesignDocument document = view.document();
+        DesignDocument document = view.document().asUsual();
         Map<String, MaterialId> materials = new LinkedHashMap<>();
         document.slots().stream()
                 .filter(slot -> slot.materialId() != null)
@@ -247,6 +247,7 @@ class PatternSheets {
                 size,
                 units,
                 units,
+                Map.of(),
                 materials,
                 Optional.empty(),
                 0,

@@ -172,8 +172,7 @@ public class BatchPlans {
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
             return frozenLine(batch, line)
                     .map(FrozenLine::design)
-                    .orElseGet(() ->
-                            designs.revision(line.designId(), line.revision()).document());
+                    .orElseGet(() -> made(line).document());
         }
 
         Design design(ChosenBatch batch, ChosenLine line) {
@@ -181,8 +180,16 @@ public class BatchPlans {
                     .map(its ->
                             frozen.computeIfAbsent(its.design(), document -> its.timed(DesignService.stored(document))))
                     .orElseGet(() -> timed.computeIfAbsent(
-                            designs.design(line.designId(), line.revision()),
-                            design -> estimates.timed(line.designId(), design)));
+                            made(line).design(), design -> estimates.timed(line.designId(), design)));
+        }
+
+        /** What was chosen for a line otherwise than usual, as it is read. */
+        String picked(ChosenLine line) {
+            return line.picks().isEmpty() ? "" : made(line).picked();
+        }
+
+        private DesignService.MadeDesign made(ChosenLine line) {
+            return designs.made(line.designId(), line.revision(), line.picks());
         }
 
         private static Optional<FrozenLine> frozenLine(ChosenBatch batch, ChosenLine line) {
@@ -200,8 +207,13 @@ public class BatchPlans {
             return line.ownPriceMinor()
                     .or(() -> batch.frozen().isPresent()
                             ? Documents.frozenLine(batch, line).map(FrozenLine::setPriceMinor)
-                            : place(line, design).of(prices))
+                            : setPrice(line, design))
                     .map(minor -> Money.ofMinor(workroom.hourlyRate().getCurrencyUnit(), minor));
+        }
+
+        /** A price that is set is for bags as they are usually made. */
+        private Optional<Long> setPrice(ChosenLine line, Design design) {
+            return line.picks().isEmpty() ? place(line, design).of(prices) : Optional.empty();
         }
 
         private PricePlace place(ChosenLine line, Design design) {
@@ -247,7 +259,12 @@ public class BatchPlans {
         for (ChosenLine line : batch.lines()) {
             DesignDocument document = documents.of(batch, line);
             planned.add(new PlannedLine(
-                    line, document, documents.design(batch, line), plan.line(line.number()), plannedCost(batch, line)));
+                    line,
+                    document,
+                    documents.design(batch, line),
+                    documents.picked(line),
+                    plan.line(line.number()),
+                    plannedCost(batch, line)));
         }
         return new Planned(
                 batch,
@@ -359,6 +376,7 @@ public class BatchPlans {
                                 line,
                                 documents.of(batch, line),
                                 documents.design(batch, line),
+                                documents.picked(line),
                                 plan.line(line.number()),
                                 Optional.empty()))
                         .toList(),

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param sizeName what the size was called when it was chosen
  * @param wanted how many bags are wanted
  * @param started how many are begun: as many or more
+ * @param picks what was chosen where the design leaves something open, other than the usual: keys of alternatives by those of their choices
  * @param materials which material fills which slot
  * @param ownPriceMinor the maker's price; empty to take the suggested one
  * @param good how many came out well so far
@@ -35,6 +36,7 @@ public record ChosenLine(
         String sizeName,
         int wanted,
         int started,
+        Map<String, String> picks,
         Map<String, MaterialId> materials,
         Optional<Long> ownPriceMinor,
         int good,
@@ -44,6 +46,7 @@ public record ChosenLine(
         PiecesMoved moved) {
 
     public ChosenLine {
+        picks = Map.copyOf(picks);
         materials = new LinkedHashMap<>(materials);
         brought = Map.copyOf(brought);
     }
@@ -83,6 +86,7 @@ public record ChosenLine(
                 otherSizeName,
                 wanted,
                 started,
+                picks,
                 otherMaterials,
                 ownPriceMinor,
                 good,
@@ -102,6 +106,7 @@ public record ChosenLine(
                 sizeName,
                 counts.wanted(),
                 counts.started(),
+                picks,
                 materials,
                 ownPriceMinor,
                 0,
@@ -121,6 +126,7 @@ public record ChosenLine(
                 sizeName,
                 counts.wanted(),
                 counts.started(),
+                picks,
                 materials,
                 ownPriceMinor,
                 good,
@@ -130,11 +136,12 @@ public record ChosenLine(
                 otherMoved);
     }
 
-    /** Whether another line is of the same bags: design, size, materials and price. */
+    /** Whether another line is of the same bags: design, size, choices, materials and price. */
     public boolean isLike(ChosenLine other) {
         return designId.equals(other.designId)
                 && revision == other.revision
                 && sizeName.equals(other.sizeName)
+                && picks.equals(other.picks)
                 && materials.equals(other.materials)
                 && ownPriceMinor.equals(other.ownPriceMinor);
     }

@@ -58,10 +58,17 @@ public record Planned(
     /**
      * A line with what it was worked out from.
      *
+     * @param document with nothing left open
+     * @param picked what was chosen otherwise than usual, as it is read; empty for nothing
      * @param plannedCost what one bag was to cost when the first cloth was about to be cut; empty before that
      */
     public record PlannedLine(
-            ChosenLine chosen, DesignDocument document, Design design, LinePlan plan, Optional<Money> plannedCost) {
+            ChosenLine chosen,
+            DesignDocument document,
+            Design design,
+            String picked,
+            LinePlan plan,
+            Optional<Money> plannedCost) {
 
         public int number() {
             return chosen.number();
@@ -74,6 +81,11 @@ public record Planned(
 
         public String sizeName() {
             return plan.sized().size();
+        }
+
+        /** Its size, and what was chosen otherwise than usual: {@code Medium, filling: foam}. */
+        public String sizeWords() {
+            return picked.isEmpty() ? sizeName() : sizeName() + ", " + picked;
         }
     }
 

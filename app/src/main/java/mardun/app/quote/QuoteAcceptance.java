@@ -155,6 +155,7 @@ public class QuoteAcceptance {
                 line.started(),
                 line.materials(),
                 price,
-                line.brought());
+                line.brought(),
+                line.picks());
     }
 }

@@ -209,7 +209,8 @@ class QuoteReckoning {
                     null,
                     line.materials(),
                     "",
-                    null));
+                    null,
+                    line.picks()));
         }
         return new BatchForm(UUID.randomUUID(), 0, null, lines, form.by(), "", List.of());
     }
@@ -269,7 +270,7 @@ class QuoteReckoning {
             DesignId design = its.chosen().designId();
             return new Line(
                     its.design().name(),
-                    its.document().sizes().size() == 1 ? "" : its.sizeName(),
+                    its.document().sizes().size() == 1 ? its.picked() : its.sizeWords(),
                     cloth.name(),
                     PlannedPicture.of(planned, its),
                     photos.of(List.of(design)).apply(new PhotoOf(design, cloth.materialId())),

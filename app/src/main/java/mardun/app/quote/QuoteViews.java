@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.batch.BatchViews.Pick;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.design.PictureView;
 import mardun.app.id.ChannelId;
@@ -86,6 +87,7 @@ public final class QuoteViews {
      * @param wishMinutes what the wish takes of each, as typed; empty for nothing
      * @param wishMaterial what its material costs for each, as typed; empty for nothing
      * @param ownPrice the maker's price for one; empty for the usual or the favour's
+     * @param picks what is chosen where the design leaves something open; absent for the usual
      */
     public record QuoteLineForm(
             @NotNull DesignId designId,
@@ -96,12 +98,13 @@ public final class QuoteViews {
             @NotNull @Size(max = 300) String wish,
             @NotNull @Size(max = 20) String wishMinutes,
             @NotNull @Size(max = 20) String wishMaterial,
-            @NotNull @Size(max = 20) String ownPrice) {
+            @NotNull @Size(max = 20) String ownPrice,
+            @Nullable @Size(max = 20) List<@NotNull @Valid Pick> picks) {
 
         /** The same without the words of the wish; what it takes stays. */
         QuoteLineForm forgotten() {
             return new QuoteLineForm(
-                    designId, sizeKey, materials, units, numbers, "", wishMinutes, wishMaterial, ownPrice);
+                    designId, sizeKey, materials, units, numbers, "", wishMinutes, wishMaterial, ownPrice, picks);
         }
     }
 

@@ -248,6 +248,7 @@ public class SeasonService {
                         null,
                         materials(kind),
                         "",
+                        null,
                         null));
             }
         }

@@ -110,6 +110,29 @@ public record ViewWriter(UnitSystem system, LengthWriter lengths, CurrencyUnit c
         return new TimeView(mark.in(timeText(duration)), duration.toSeconds());
     }
 
+    /** What is more than something else, or less: {@code +3.40}, {@code −3.40}. */
+    public String more(Money money) {
+        return signed(money.isNegative(), money(money.abs()).amount());
+    }
+
+    /** The same of a time: {@code +12 min}. */
+    public String more(Duration duration) {
+        return signed(duration.isNegative(), time(duration.abs()).text());
+    }
+
+    /** The same of an amount of a material. */
+    public String more(Amount amount) {
+        boolean less = amount.isNegative();
+        return signed(
+                less,
+                amount(less ? Amount.none(amount.counting()).minus(amount) : amount)
+                        .text());
+    }
+
+    private static String signed(boolean less, String text) {
+        return (less ? "−" : "+") + text;
+    }
+
     /** How large a file is: {@code 812 kB}, {@code 4.3 MB}; at least one kilobyte. */
     public String size(long bytes) {
         long kilobytes = Math.max(1, Math.round(bytes / 1000.0));

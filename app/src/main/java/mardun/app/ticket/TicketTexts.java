@@ -131,8 +131,10 @@ class TicketTexts {
             return document.filter(its -> its.sizes().size() == 1).isPresent();
         }
 
-        private TicketWords words(DesignDocument document, About about) {
-            Map<String, MaterialId> bySlot = bySlot(document, about);
+        private TicketWords words(DesignDocument whole, About about) {
+            Optional<ChosenLine> line = about.batchId().flatMap(id -> line(id, about.lineNumber()));
+            DesignDocument document = whole.chosen(line.map(ChosenLine::picks).orElse(Map.of()));
+            Map<String, MaterialId> bySlot = line.map(ChosenLine::materials).orElseGet(() -> usual(document));
             bySlot.values().stream()
                     .filter(id -> !known.containsKey(id))
                     .collect(Collectors.collectingAndThen(Collectors.toSet(), materials::forTickets))
@@ -157,12 +159,8 @@ class TicketTexts {
                     document.forChildren());
         }
 
-        /** What filled the design's slots in the batch that gave the bags, or else what usually does. */
-        private Map<String, MaterialId> bySlot(DesignDocument document, About about) {
-            Optional<ChosenLine> line = about.batchId().flatMap(id -> line(id, about.lineNumber()));
-            if (line.isPresent()) {
-                return line.get().materials();
-            }
+        /** What usually fills the design's slots. */
+        private static Map<String, MaterialId> usual(DesignDocument document) {
             Map<String, MaterialId> usual = new LinkedHashMap<>();
             document.slots().stream()
                     .filter(slot -> slot.materialId() != null)

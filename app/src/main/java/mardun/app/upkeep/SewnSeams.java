@@ -45,7 +45,7 @@ class SewnSeams {
         this.designs = designs;
     }
 
-    private record SewnSize(DesignId design, int revision, int size) {}
+    private record SewnSize(DesignId design, int revision, Map<String, String> picks, int size) {}
 
     /** So much since a moment; zero where no step says what it sews. The caller has a transaction. */
     Length at(String place, Instant from) {
@@ -72,11 +72,11 @@ class SewnSeams {
                 designs.revision(line.designId(), line.revision()).document().indexOf(line.sizeKey(), line.sizeName());
         return size.isEmpty()
                 ? Map.of()
-                : known.get(new SewnSize(line.designId(), line.revision(), size.getAsInt()), this::seams);
+                : known.get(new SewnSize(line.designId(), line.revision(), line.picks(), size.getAsInt()), this::seams);
     }
 
     private Map<String, Length> seams(SewnSize its) {
-        Design design = designs.design(its.design(), its.revision());
+        Design design = designs.made(its.design(), its.revision(), its.picks()).design();
         return SeamPicture.of(design, Sizing.of(design, its.size())).stream()
                 .collect(Collectors.toMap(SeamPicture::step, SeamPicture::length));
     }

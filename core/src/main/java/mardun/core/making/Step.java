@@ -125,6 +125,28 @@ public record Step(
                 lay);
     }
 
+    /** The same among other steps, with other things going through. */
+    public Step among(List<String> otherAfter, List<Use> otherUses) {
+        return new Step(
+                key,
+                name,
+                stage,
+                station,
+                setUp,
+                perUnit,
+                perBatch,
+                passive,
+                check,
+                caution,
+                note,
+                otherAfter,
+                otherUses,
+                timing,
+                prompts,
+                goesOn,
+                lay);
+    }
+
     /** The same with what is shown within it. */
     public Step prompting(List<Prompt> others) {
         return new Step(

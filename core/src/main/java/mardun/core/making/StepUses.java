@@ -77,6 +77,19 @@ public final class StepUses {
         return text.append(typed, at, typed.length()).toString();
     }
 
+    /** The text without those of its parts that stand for some letters; what can't be read stays. */
+    public static String without(String typed, Set<String> letters, Set<String> out) {
+        List<String> kept = new ArrayList<>();
+        Matcher parted = PARTED.matcher(typed);
+        while (parted.find()) {
+            String part = parted.group().strip();
+            if (!part.isEmpty() && !out.contains(read(part, 0, letters).letter())) {
+                kept.add(part);
+            }
+        }
+        return String.join(", ", kept);
+    }
+
     private static List<Read> parts(String typed, Set<String> letters) {
         List<Read> parts = new ArrayList<>();
         Matcher parted = PARTED.matcher(typed);

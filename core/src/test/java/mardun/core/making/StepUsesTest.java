@@ -46,6 +46,17 @@ class StepUsesTest {
                 .isEqualTo(renamed);
     }
 
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    2A top, 2B, C | 2B, C
+                    2A + B; Z left | B, Z left
+                    A             | ''
+                    2a, what?, A  | 2a, what?
+                    """)
+    void whatIsLeftOutOfTheDesignIsLeftOutOfIt(String typed, String left) {
+        assertThat(StepUses.without(typed, LETTERS, Set.of("A"))).isEqualTo(left);
+    }
+
     /** Where a piece is sewn is said in words behind it, and stays when the piece is renamed. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
