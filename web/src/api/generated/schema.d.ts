@@ -6320,6 +6320,7 @@ export interface components {
       line: number;
       /** Format: int32 */
       number: number;
+      other?: components['schemas']['OtherPiece'];
       step: string;
       turned: boolean;
       /** Format: int64 */
@@ -7470,6 +7471,13 @@ export interface components {
       batchId: number;
       name: string;
     };
+    OtherPiece: {
+      /** Format: int32 */
+      bag: number;
+      /** Format: int32 */
+      number: number;
+      outlines: string[];
+    };
     OtherView: {
       amount: components['schemas']['AmountView'];
       /** Format: int64 */
@@ -7870,6 +7878,7 @@ export interface components {
       letter: string;
       /** Format: int32 */
       line?: number;
+      pair?: boolean;
       turned: boolean;
       /** Format: int64 */
       width: number;

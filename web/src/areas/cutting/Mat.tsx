@@ -7,6 +7,7 @@ type PieceKind = Schemas['PieceKind'];
 
 const INCH = 25_400_000;
 const CENTIMETRE = 10_000_000;
+const MILLIMETRE = 1_000_000;
 /** The cloth's width on the drawing; the hatches are made for it. */
 const WIDE = 720;
 const MARGIN = 44;
@@ -194,25 +195,44 @@ function Piece({
   const y = piece.y / unit;
   const width = piece.width / unit;
   const height = piece.height / unit;
-  const letter = Math.min(text * 1.5, height * 0.42, width * 0.3);
-  const roomForSize = kind !== undefined && width > text * 6.5 && height > text * 3.4;
+  const { other } = piece;
+  const name = `${piece.letter}${piece.number}${other ? ` ${piece.letter}${other.number}` : ''}`;
+  const letter = Math.min(text * 1.5, height * 0.42, width * (other ? 0.16 : 0.3));
+  const roomForSize = !other && kind !== undefined && width > text * 6.5 && height > text * 3.4;
   const words = roomForSize ? size(kind) : '';
   const small = Math.min(letter * 0.6, (width * 0.92) / (words.length * DIGIT || 1));
-  const box = Math.min(Math.max(letter * 2.4, words.length * DIGIT * small + letter * 0.4), width * 0.96);
+  const box = Math.min(
+    Math.max(letter * (other ? 4.2 : 2.4), words.length * DIGIT * small + letter * 0.4),
+    width * 0.96,
+  );
   const bag =
     piece.bag === 0 ? 'cut once more' : `${piece.line ? `line ${piece.line}, ` : ''}bag ${piece.bag}`;
   return (
     <g opacity={done ? 0.45 : 1}>
-      <title>{`${kind?.name ?? piece.letter} ${piece.number}, ${bag}${piece.turned ? ', turned' : ''}`}</title>
+      <title>
+        {`${kind?.name ?? piece.letter} ${piece.number}, ${bag}${piece.turned ? ', turned' : ''}${
+          other ? `; head to tail with ${other.number}, bag ${other.bag}` : ''
+        }`}
+      </title>
       <rect
         x={x}
         y={y}
         width={width}
         height={height}
-        fill={hatch(kind?.role ?? 'OUTER')}
+        fill={other ? '#f6f3ea' : hatch(kind?.role ?? 'OUTER')}
         stroke="#14242d"
         strokeWidth={text * 0.08}
       />
+      {other?.outlines.map((path) => (
+        <path
+          key={path}
+          d={path}
+          transform={`translate(${x} ${y}) scale(${MILLIMETRE / unit})`}
+          fill={hatch(kind?.role ?? 'OUTER')}
+          stroke="#14242d"
+          strokeWidth={(text * 0.06 * unit) / MILLIMETRE}
+        />
+      ))}
       {letter > text * 0.35 && (
         <>
           <rect
@@ -232,8 +252,7 @@ function Piece({
             textAnchor="middle"
             fill="#14242d"
           >
-            {piece.letter}
-            {piece.number}
+            {name}
           </text>
           {roomForSize && (
             <text

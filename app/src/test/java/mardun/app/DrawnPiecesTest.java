@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.RunningApp.Answer;
@@ -145,6 +146,52 @@ class DrawnPiecesTest {
         Answer without = save(pouch, withFlap(pouch, "18 cm", noOutline));
         assertThat(without.status()).isEqualTo(422);
         assertThat(without.body().toString()).contains("pieces.4.shapes.0.drawn");
+    }
+
+    /** A triangle drawn by hand, so many a bag. */
+    private static final String EAR = """
+            {"kind": "DRAWN", "place": "BOTH", "across": "", "along": "", "drawn": {
+                "mirrored": true, "line": "CUT", "tips": "MITRED", "tallerAt": "", "tallerBy": "",
+                "points": [
+                    {"across": "0 cm", "down": "0 cm", "curved": false, "corner": true, "side": "RIGHT"},
+                    {"across": "piece_width / 2", "down": "18 cm", "curved": false, "corner": true, "side": "RIGHT"},
+                    {"across": "0 cm", "down": "18 cm", "curved": false, "corner": true, "side": "BOTTOM"}]}}""";
+
+    /** The layout takes two of them as one block, tells where both lie, and goes out and comes in as a file. */
+    @Test
+    void twoLieHeadToTailInTheLayout() throws Exception {
+        APP.put("/api/settings", APP.settings("INCH"));
+        Map<String, Long> shelf = APP.pouchShelf("90 yd");
+        long pouch = APP.pouch("Eared pouch");
+        JsonNode document = withFlap(pouch, "18 cm", RunningApp.JSON.readTree(EAR));
+        document.get("pieces").forEach(piece -> ((ObjectNode) piece).put("directional", false));
+        Answer saved = save(pouch, document);
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        Answer made = APP.post("/api/batches", RunningApp.batch(pouch, "12", shelf, List.of()));
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
+        String cutting = "/api/batches/" + made.body().get("id").asLong() + "/cutting";
+        APP.post(cutting + "/search", Map.of("aim", "MONEY", "seconds", 1, "fromOffcuts", true));
+        while (APP.get(cutting + "/search").body().get("running").asBoolean()) {
+            Thread.sleep(100);
+        }
+        JsonNode outer = APP.get(cutting).body().get("cloths").get(0);
+        List<JsonNode> ears = outer.get("mats")
+                .valueStream()
+                .flatMap(mat -> mat.get("pieces").valueStream())
+                .filter(piece -> piece.get("letter").asString().equals("F"))
+                .toList();
+        assertThat(ears)
+                .hasSize(6)
+                .allMatch(ear -> ear.get("other").get("outlines").size() == 2);
+        assertThat(outer.toString()).contains("\"F+F\"").contains("12 of F");
+        String file = cutting + "/" + shelf.get("outer") + "/layout";
+        JsonNode layout = APP.get(file).body();
+        assertThat(layout.toString()).contains("\"pair\":true");
+        assertThat(APP.put(file, layout).status()).isEqualTo(200);
+        assertThat(APP.get(file).body()).isEqualTo(layout);
+        assertThat(APP.text(cutting + "/" + shelf.get("outer") + "/drawing"))
+                .contains("F1 F2")
+                .contains("<path d=");
     }
 
     /** What is let in across, the curve below it and the straight sides are where they should be, to 0.3 mm. */

@@ -35,6 +35,7 @@ import mardun.app.show.Views.LengthView;
 import mardun.core.batch.CutList.PieceLine;
 import mardun.core.batch.Supply;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CutShape;
 import mardun.core.cutting.PieceKey;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
@@ -219,15 +220,8 @@ public class MatService {
                 .orElseThrow(() -> RefusedException.missing("The machine takes no such mat."));
         List<Kind> kinds =
                 kinds(planned, cloth, Optional.ofNullable(form.pieces()).map(Set::copyOf));
-        List<MatShape> shapes = kinds.stream()
-                .filter(Kind::isChosen)
-                .map(kind -> MatShape.of(
-                                kind.line().piece(),
-                                kind.piece(),
-                                cloth.directional()
-                                        && kind.line().piece().piece().directional())
-                        .known(kind.label()))
-                .toList();
+        List<MatShape> shapes =
+                kinds.stream().filter(Kind::isChosen).map(MatService::shape).toList();
         long together = shapes.stream().mapToLong(MatShape::count).sum();
         if (together > MOST_SHAPES) {
             throw RefusedException.conflict("These are " + together + " pieces; at most " + MOST_SHAPES
@@ -241,6 +235,18 @@ public class MatService {
                 MatNesting.of(shapes, mat.size(), machine.gap()),
                 cloth.cloth().map(Blade::of).orElse(Blade.ROLLING),
                 Fingerprint.of(shapes + " " + mat).substring(0, 12));
+    }
+
+    /** What may lie across the grain may lie with its top down too. */
+    private static MatShape shape(Kind kind) {
+        CutPiece piece = kind.piece();
+        return new MatShape(
+                kind.label(),
+                piece.name(),
+                new CutShape(kind.line().piece().outline(), kind.line().piece().extent()).contour(piece.extent()),
+                Math.toIntExact(piece.count()),
+                piece.mayTurn(),
+                piece.mayTurn());
     }
 
     private static List<Kind> kinds(Planned planned, Supply cloth, Optional<Set<String>> chosen) {

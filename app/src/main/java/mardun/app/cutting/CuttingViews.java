@@ -197,6 +197,7 @@ public final class CuttingViews {
      * @param line the line of the bag it belongs to, where the batch has several; 0 otherwise, and for one that is cut once more
      * @param bag which bag of that line; 0 for one that is cut once more
      * @param step the step that cuts it
+     * @param other a second one of its kind that lies head to tail with it in the same block; absent for none
      */
     public record LaidPiece(
             String letter,
@@ -208,7 +209,17 @@ public final class CuttingViews {
             long width,
             long height,
             boolean turned,
-            String step) {}
+            String step,
+            @Nullable OtherPiece other) {}
+
+    /**
+     * The second of two pieces that lie head to tail.
+     *
+     * @param number which one of its kind
+     * @param bag which bag of the line; 0 for none
+     * @param outlines of both as they lie in the block, in millimetres from its upper left corner
+     */
+    public record OtherPiece(int number, int bag, List<String> outlines) {}
 
     /** What is left, large enough to keep. */
     public record RestView(long x, long y, long width, long height, LengthView wide, LengthView high) {}

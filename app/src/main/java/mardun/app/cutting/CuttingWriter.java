@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,6 +17,7 @@ import mardun.app.cutting.CuttingViews.AimView;
 import mardun.app.cutting.CuttingViews.BillView;
 import mardun.app.cutting.CuttingViews.LaidPiece;
 import mardun.app.cutting.CuttingViews.MatView;
+import mardun.app.cutting.CuttingViews.OtherPiece;
 import mardun.app.cutting.CuttingViews.RestView;
 import mardun.app.cutting.CuttingViews.StepView;
 import mardun.app.cutting.CuttingViews.StripPart;
@@ -25,6 +27,7 @@ import mardun.app.show.Views.SidesView;
 import mardun.core.cutting.ClothLayout;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.cutting.CutOrder;
+import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CutTree;
 import mardun.core.cutting.CuttingBill;
 import mardun.core.cutting.CuttingJob;
@@ -34,6 +37,7 @@ import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.PieceNumbers;
 import mardun.core.cutting.Recut;
 import mardun.core.cutting.StripsOnRolls;
+import mardun.core.design.Point;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
@@ -50,6 +54,37 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
 
     private String label(PieceKey key) {
         return BatchSheetWriter.label(key, several);
+    }
+
+    /** What a part of a strip is: {@code A}, or {@code A+A} for two head to tail. */
+    private String label(Placed piece) {
+        String one = label(piece.key());
+        return piece.paired() ? one + "+" + one : one;
+    }
+
+    /** The second of two that lie head to tail, and both outlines as they lie. */
+    private OtherPiece other(Placed piece, PieceNumbers.Number number) {
+        return new OtherPiece(
+                number.ofItsKind(),
+                number.bag(),
+                job.pieces().stream()
+                        .filter(kind -> kind.key().equals(piece.key()))
+                        .findFirst()
+                        .flatMap(CutPiece::pair)
+                        .map(pair -> pair.lies().shapes(pair.contour(), piece.turned()).stream()
+                                .map(CuttingWriter::path)
+                                .toList())
+                        .orElse(List.of()));
+    }
+
+    /** A closed line as a path in millimetres. */
+    private static String path(List<Point> points) {
+        StringBuilder path = new StringBuilder();
+        for (Point point : points) {
+            path.append(path.isEmpty() ? 'M' : 'L')
+                    .append(String.format(Locale.ROOT, "%.2f %.2f", point.x(), point.y()));
+        }
+        return path.append('Z').toString();
     }
 
     /** A mat for each cloth of a layout; pieces that are cut once more are steps of their own. */
@@ -69,7 +104,12 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
                         .steps()) {
                     String key = key(i, step);
                     steps.add(step(step, key, done.contains(key)));
-                    step.pieces().forEach(piece -> pieces.add(laid(piece, numbers.next(piece.key()), key)));
+                    step.pieces()
+                            .forEach(piece -> pieces.add(laid(
+                                    piece,
+                                    numbers.next(piece.key()),
+                                    piece.paired() ? Optional.of(numbers.next(piece.key())) : Optional.empty(),
+                                    key)));
                 }
             }
             if (steps.isEmpty()) {
@@ -117,7 +157,8 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
                 + step.y().nanometres();
     }
 
-    private LaidPiece laid(Placed piece, PieceNumbers.Number number, String step) {
+    private LaidPiece laid(
+            Placed piece, PieceNumbers.Number number, Optional<PieceNumbers.Number> second, String step) {
         return new LaidPiece(
                 label(piece.key()),
                 number.ofItsKind(),
@@ -128,7 +169,8 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
                 piece.width().nanometres(),
                 piece.height().nanometres(),
                 piece.turned(),
-                step);
+                step,
+                second.map(its -> other(piece, its)).orElse(null));
     }
 
     private void again(Sheet sheet, int cloth, PieceNumbers numbers, List<StepView> steps, List<LaidPiece> pieces) {
@@ -137,7 +179,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
             if (recut.cloth() == cloth) {
                 String key = "again:" + i;
                 Placed piece = recut.piece();
-                pieces.add(laid(piece, numbers.again(piece.key()), key));
+                pieces.add(laid(piece, numbers.again(piece.key()), Optional.empty(), key));
                 StripPart part = new StripPart(
                         1, writer.length(piece.width(), ShownRounding.UP), label(piece.key()), false, List.of());
                 steps.add(new StepView(
@@ -185,7 +227,9 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
 
     private void count(List<CutOrder.Part> parts, int times, Map<String, Integer> gives) {
         for (CutOrder.Part part : parts) {
-            part.piece().ifPresent(piece -> gives.merge(label(piece.key()), times * part.times(), Integer::sum));
+            part.piece()
+                    .ifPresent(piece -> gives.merge(
+                            label(piece.key()), times * part.times() * Math.toIntExact(piece.count()), Integer::sum));
             count(part.parts(), times * part.times(), gives);
         }
     }
@@ -194,7 +238,7 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
         return new StripPart(
                 part.times(),
                 writer.length(part.size(), part.isRest() ? ShownRounding.DOWN : ShownRounding.UP),
-                part.piece().map(Placed::key).map(this::label).orElse(""),
+                part.piece().map(this::label).orElse(""),
                 part.isRest(),
                 part.parts().stream().map(this::part).toList());
     }

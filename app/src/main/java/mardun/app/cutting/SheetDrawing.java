@@ -130,8 +130,25 @@ final class SheetDrawing {
             PieceKind kind = byLetter.get(piece.letter());
             String ground = GROUNDS.getOrDefault(kind == null ? Role.OUTER : kind.role(), "#ffffff");
             rectangle(svg, piece.x(), piece.y(), piece.width(), piece.height(), ground, 1.2);
+            outlines(svg, piece);
             label(svg, piece, directional, from, to);
         }
+    }
+
+    /** Two that lie head to tail, where they are cut along the template. */
+    private static void outlines(StringBuilder svg, LaidPiece piece) {
+        if (piece.other() == null) {
+            return;
+        }
+        svg.append("<g transform=\"translate(")
+                .append(mmExact(piece.x()))
+                .append(' ')
+                .append(mmExact(piece.y()))
+                .append(")\" fill=\"none\" stroke=\"" + INK + "\" stroke-width=\"1\">");
+        piece.other()
+                .outlines()
+                .forEach(path -> svg.append("<path d=\"").append(path).append("\"/>"));
+        svg.append("</g>\n");
     }
 
     /** A piece's letter in the middle of what is seen of it. */
@@ -140,7 +157,12 @@ final class SheetDrawing {
         long bottom = Math.min(piece.y() + piece.height(), to * NANOMETRES);
         BigDecimal x = mmExact(piece.x() + piece.width() / 2);
         BigDecimal y = mmExact(top + (bottom - top) / 2);
-        String words = piece.letter() + piece.number() + (directional ? " ^" : "");
+        String words = piece.letter()
+                + piece.number()
+                + (piece.other() == null
+                        ? ""
+                        : " " + piece.letter() + piece.other().number())
+                + (directional ? " ^" : "");
         long size = Math.max(
                 6,
                 Math.min(

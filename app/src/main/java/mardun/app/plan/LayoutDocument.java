@@ -52,6 +52,7 @@ public record LayoutDocument(
      * @param width as it lies
      * @param height as it lies
      * @param turned it lies across the grain
+     * @param pair two of its kind lie here head to tail, in one block; absent for one alone
      */
     public record PlacedRow(
             @Nullable @Min(1) @Max(10_000) Integer line,
@@ -60,7 +61,8 @@ public record LayoutDocument(
             @Min(0) @Max(TEN_KILOMETRES) long y,
             @Min(1) @Max(TEN_KILOMETRES) long width,
             @Min(1) @Max(TEN_KILOMETRES) long height,
-            boolean turned) {
+            boolean turned,
+            @Nullable Boolean pair) {
 
         public static PlacedRow of(Placed piece) {
             return new PlacedRow(
@@ -70,12 +72,20 @@ public record LayoutDocument(
                     piece.y().nanometres(),
                     piece.width().nanometres(),
                     piece.height().nanometres(),
-                    piece.turned());
+                    piece.turned(),
+                    piece.paired() ? true : null);
         }
 
         public Placed piece() {
             PieceKey key = new PieceKey(line == null ? 1 : line, letter);
-            return new Placed(key, new Length(x), new Length(y), new Length(width), new Length(height), turned);
+            return new Placed(
+                    key,
+                    new Length(x),
+                    new Length(y),
+                    new Length(width),
+                    new Length(height),
+                    turned,
+                    Boolean.TRUE.equals(pair));
         }
     }
 

@@ -11,6 +11,7 @@ import mardun.core.cutting.CannotBeCutException;
 import mardun.core.cutting.ClothNeed;
 import mardun.core.cutting.ClothPlanner;
 import mardun.core.cutting.CutPiece;
+import mardun.core.cutting.CutShape;
 import mardun.core.cutting.Offcuts;
 import mardun.core.cutting.PieceKey;
 import mardun.core.cutting.ShelfCloth;
@@ -152,7 +153,11 @@ public final class ClothNeeds {
                         line.count(),
                         !(supply.directional() && line.piece().piece().directional()),
                         line.piece().piece().meetsPrint(),
-                        line.piece().alongTemplate()))
+                        line.piece().alongTemplate(),
+                        line.piece().alongTemplate().isPositive()
+                                ? Optional.of(new CutShape(
+                                        line.piece().outline(), line.piece().extent()))
+                                : Optional.empty()))
                 .toList();
     }
 

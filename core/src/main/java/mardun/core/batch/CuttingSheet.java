@@ -110,7 +110,7 @@ public record CuttingSheet(CuttingLayout layout, Length squaring, Map<PieceKey, 
         layout.cloths().stream().filter(cloth -> !cloth.isBolt()).forEach(cloth -> {
             counts.merge(cloth.lot(), 1L, Long::sum);
             Map<PieceKey, Long> given = pieces.computeIfAbsent(cloth.lot(), lot -> new LinkedHashMap<>());
-            cloth.pieces().forEach(piece -> given.merge(piece.key(), 1L, Long::sum));
+            cloth.pieces().forEach(piece -> given.merge(piece.key(), piece.count(), Long::sum));
         });
         return counts.entrySet().stream()
                 .map(entry -> new Offcuts.Use(entry.getKey(), entry.getValue(), pieces.get(entry.getKey())))

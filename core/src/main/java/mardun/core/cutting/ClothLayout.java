@@ -74,8 +74,25 @@ public record ClothLayout(String lot, boolean ofRoll, Length width, Length lengt
      * @param width as it lies
      * @param height as it lies
      * @param turned it lies across the grain
+     * @param paired two of its kind lie here head to tail
      */
-    public record Placed(PieceKey key, Length x, Length y, Length width, Length height, boolean turned) {
+    public record Placed(
+            PieceKey key, Length x, Length y, Length width, Length height, boolean turned, boolean paired) {
+
+        /** A piece by itself. */
+        public Placed(PieceKey key, Length x, Length y, Length width, Length height, boolean turned) {
+            this(key, x, y, width, height, turned, false);
+        }
+
+        /** The same elsewhere along the cloth. */
+        Placed along(Length otherY) {
+            return new Placed(key, x, otherY, width, height, turned, paired);
+        }
+
+        /** How many pieces lie here. */
+        public long count() {
+            return paired ? 2 : 1;
+        }
 
         public Length right() {
             return x.plus(width);

@@ -1,5 +1,6 @@
 package mardun.core.cutting;
 
+import java.util.Optional;
 import mardun.core.measure.Area;
 import mardun.core.measure.Extent;
 import mardun.core.measure.Length;
@@ -13,6 +14,7 @@ import mardun.core.measure.Length;
  * @param meetsPrint all of them begin at the same height of the print, where the cloth has one that comes again
  * @param alongTemplate how much of the outline of one is cut along a template, once its rectangle is cut; nothing for a plain rectangle;
  *     as the design draws it, also where the cloth shrinks afterwards and the rectangle is larger
+ * @param shape its true shape; empty for a plain rectangle
  */
 public record CutPiece(
         PieceKey key,
@@ -21,7 +23,20 @@ public record CutPiece(
         long count,
         boolean mayTurn,
         boolean meetsPrint,
-        Length alongTemplate) {
+        Length alongTemplate,
+        Optional<CutShape> shape) {
+
+    /** A piece that lies by itself. */
+    public CutPiece(
+            PieceKey key,
+            String name,
+            Extent extent,
+            long count,
+            boolean mayTurn,
+            boolean meetsPrint,
+            Length alongTemplate) {
+        this(key, name, extent, count, mayTurn, meetsPrint, alongTemplate, Optional.empty());
+    }
 
     /** A plain rectangle. */
     public CutPiece(PieceKey key, String name, Extent extent, long count, boolean mayTurn, boolean meetsPrint) {
@@ -33,6 +48,11 @@ public record CutPiece(
         this(key, name, extent, count, mayTurn, false);
     }
 
+    /** Two of them head to tail; empty where they lie no closer so than side by side, or may not lie so. */
+    public Optional<PiecePair> pair() {
+        return shape.filter(its -> mayTurn && !meetsPrint).flatMap(its -> PiecePair.of(its, extent));
+    }
+
     /** The area of all of them. */
     Area area() {
         return extent.area().times(count);
@@ -40,12 +60,12 @@ public record CutPiece(
 
     /** The same kind of piece, so many of them. */
     public CutPiece times(long other) {
-        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint, alongTemplate);
+        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint, alongTemplate, shape);
     }
 
     /** The same kind of piece, which may lie across the grain too, if {@code may}. */
     public CutPiece turning(boolean may) {
-        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint, alongTemplate);
+        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint, alongTemplate, shape);
     }
 
     /** The same kind of piece with its sides changed over. */

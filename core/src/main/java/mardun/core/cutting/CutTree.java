@@ -81,7 +81,8 @@ public record CutTree(
                 && across == other.across
                 && parts.size() == other.parts.size()
                 && piece.map(Placed::key).equals(other.piece.map(Placed::key))
-                && piece.map(Placed::turned).equals(other.piece.map(Placed::turned));
+                && piece.map(Placed::turned).equals(other.piece.map(Placed::turned))
+                && piece.map(Placed::paired).equals(other.piece.map(Placed::paired));
         for (int i = 0; same && i < parts.size(); i++) {
             same = parts.get(i).isLike(other.parts.get(i));
         }

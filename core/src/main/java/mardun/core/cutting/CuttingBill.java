@@ -102,7 +102,7 @@ public record CuttingBill(
             }
             settings += settings(tree);
             cuts += cuts(tree, terms.layers()) + (one.isBolt() ? 1 : 0) + (squaring.isPositive() ? 1 : 0);
-            one.pieces().forEach(piece -> pieces.merge(piece.key(), 1L, Long::sum));
+            one.pieces().forEach(piece -> pieces.merge(piece.key(), piece.count(), Long::sum));
             for (CutTree rest : tree.rests().toList()) {
                 if (Offcuts.isWorthKeeping(rest.extent(), terms.keepShort(), terms.keepLong())) {
                     kept.merge(rest.extent(), 1L, Long::sum);

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import mardun.core.cutting.ClothLayout.Placed;
@@ -73,7 +74,7 @@ public final class LayoutCheck {
                 if (kind == null) {
                     flaws.add(Flaw.UNKNOWN_PIECE);
                 } else {
-                    missing.merge(one.key(), -1L, Long::sum);
+                    missing.merge(one.key(), -one.count(), Long::sum);
                     flaws.addAll(flaws(one, kind));
                 }
                 if (cloth.isBolt() && !from.isBetweenEdges(one)) {
@@ -126,8 +127,11 @@ public final class LayoutCheck {
 
     private static List<Flaw> flaws(Placed one, CutPiece kind) {
         List<Flaw> flaws = new ArrayList<>();
-        Extent size = one.turned() ? kind.extent().turned() : kind.extent();
-        if (!size.equals(new Extent(one.width(), one.height()))) {
+        Optional<Extent> upright = one.paired() ? kind.pair().map(PiecePair::extent) : Optional.of(kind.extent());
+        Extent lies = new Extent(one.width(), one.height());
+        boolean isItsSize = upright.filter(its -> lies.equals(one.turned() ? its.turned() : its))
+                .isPresent();
+        if (!isItsSize) {
             flaws.add(Flaw.WRONG_SIZE);
         }
         if (one.turned() && !kind.mayTurn()) {

@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.cutting.SearchProblem.Sheet;
@@ -101,6 +103,26 @@ public final class LayoutSearch {
      * @throws CannotBeCutException if a piece is wider than the bolt or larger than a sheet, turned where it may be
      */
     public static CuttingLayout search(
+            CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        Optional<PairedJob> paired = PairedJob.of(job);
+        if (paired.isEmpty()) {
+            return ofThesePieces(job, aim, seed, budget, better);
+        }
+        // Blocks of two can do worse, as few pieces of other sizes lie beside them, so each way has its share of the
+        // work.
+        Budget first = budget.part((long) (HALF * budget.work()));
+        AtomicReference<CuttingLayout> best = new AtomicReference<>(ofThesePieces(job, aim, seed, first, better));
+        ofThesePieces(paired.get().job(), aim, seed, budget, blocks -> {
+            CuttingLayout layout = paired.get().ofPieces(blocks);
+            if (aim.best(List.of(best.get(), layout), job) == layout) {
+                best.set(layout);
+                better.accept(layout);
+            }
+        });
+        return best.get();
+    }
+
+    private static CuttingLayout ofThesePieces(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
         LayoutSearch search = new LayoutSearch(job);
         return job.cloth().bySheet()

@@ -132,13 +132,8 @@ public final class StripsOnRolls {
                 if (meetsPrint(strip) == first) {
                     Length begin = y;
                     strip.pieces()
-                            .forEach(piece -> laid.add(new Placed(
-                                    piece.key(),
-                                    piece.x(),
-                                    piece.y().minus(strip.y()).plus(begin),
-                                    piece.width(),
-                                    piece.height(),
-                                    piece.turned())));
+                            .forEach(piece -> laid.add(
+                                    piece.along(piece.y().minus(strip.y()).plus(begin))));
                     end = begin.plus(strip.height());
                     y = begin.plus(height(strip));
                 }

@@ -61,8 +61,9 @@ public final class MatNesting {
         for (MatShape shape : shapes) {
             (fits(shape) ? byArea : tooLarge).add(shape);
         }
-        byArea.sort(Comparator.comparingDouble((MatShape shape) -> -shape.contour().area())
-                .thenComparing(MatShape::key));
+        byArea.sort(
+                Comparator.comparingDouble((MatShape shape) -> -shape.contour().area())
+                        .thenComparing(MatShape::key));
         Map<String, Integer> left = new HashMap<>();
         byArea.forEach(shape -> left.put(shape.key(), shape.count()));
         List<NestedMat> mats = new ArrayList<>();
@@ -217,8 +218,7 @@ public final class MatNesting {
 
         private void lay(MatShape shape, Place place) {
             taken.take(cells(shape, place.quarters()), place.left(), place.top());
-            laid.add(new NestedMat.Laid(
-                    shape, place.quarters(), place.left() * CELL, place.top() * CELL));
+            laid.add(new NestedMat.Laid(shape, place.quarters(), place.left() * CELL, place.top() * CELL));
         }
     }
 }

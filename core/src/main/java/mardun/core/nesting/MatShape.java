@@ -1,9 +1,5 @@
 package mardun.core.nesting;
 
-import mardun.core.cutting.CutPiece;
-import mardun.core.design.SizedPiece;
-import mardun.core.measure.Length;
-
 /**
  * A kind of shape to be cut on mats.
  *
@@ -13,38 +9,6 @@ import mardun.core.measure.Length;
  * @param mayFlip it may lie with its top down: it has no direction of its own, and its cloth hasn't either
  */
 public record MatShape(String key, String name, Contour contour, int count, boolean mayTurn, boolean mayFlip) {
-
-    /** How far a straight part may lie from the arc that it stands for, in millimetres. */
-    private static final double FLAT = 0.05;
-
-    /**
-     * A piece of a design as a blade goes round it: as large as it is cut from its cloth, larger than the design says where the cloth shrinks
-     * afterwards.
-     *
-     * @param cut as which it is cut
-     * @param isDirectional the piece and its cloth both have a top
-     */
-    public static MatShape of(SizedPiece piece, CutPiece cut, boolean isDirectional) {
-        return new MatShape(
-                cut.key().toString(),
-                cut.name(),
-                new Contour(piece.outline().points(FLAT))
-                        .scaled(
-                                share(cut.extent().width(), piece.extent().width()),
-                                share(cut.extent().height(), piece.extent().height())),
-                Math.toIntExact(cut.count()),
-                cut.mayTurn(),
-                !isDirectional);
-    }
-
-    /** The same, known by another key. */
-    public MatShape known(String other) {
-        return new MatShape(other, name, contour, count, mayTurn, mayFlip);
-    }
-
-    private static double share(Length of, Length whole) {
-        return (double) of.nanometres() / whole.nanometres();
-    }
 
     /** In how many quarter turns it may lie. */
     int[] turns() {

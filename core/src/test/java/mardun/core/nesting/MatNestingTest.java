@@ -83,11 +83,11 @@ class MatNestingTest {
     /** Four that go round a hole like the sails of a mill are more than lie beside and above one another. */
     @Test
     void aMatIsFilledInTheBestOfManyWays() {
-        Nested mill = MatNesting.of(
-                List.of(new MatShape("A", "A", rectangle(185, 103), 8, true, true)), MAT, GAP);
+        Nested mill = MatNesting.of(List.of(new MatShape("A", "A", rectangle(185, 103), 8, true, true)), MAT, GAP);
         assertThat(mill.mats()).hasSize(2);
-        assertThat(mill).isEqualTo(MatNesting.of(
-                List.of(new MatShape("A", "A", rectangle(185, 103), 8, true, true)), MAT, GAP));
+        assertThat(mill)
+                .isEqualTo(
+                        MatNesting.of(List.of(new MatShape("A", "A", rectangle(185, 103), 8, true, true)), MAT, GAP));
     }
 
     /** As much as a machine is ever given at once is laid while one waits. */
@@ -101,8 +101,7 @@ class MatNestingTest {
         Nested nested = MatNesting.of(shapes, new MatSize(600, 600), GAP);
         assertThat(laid(nested)).isEqualTo(1000);
         assertThat((System.nanoTime() - begin) / 1e9).isLessThan(20);
-        assertThat(nested.mats().stream().limit(nested.mats().size() - 1L))
-                .allMatch(mat -> mat.covered() > 0.6);
+        assertThat(nested.mats().stream().limit(nested.mats().size() - 1L)).allMatch(mat -> mat.covered() > 0.6);
     }
 
     /** Whatever is laid: all of it, on the mat, and nowhere nearer than the gap. */
