@@ -49,7 +49,7 @@ export function Mat({
       viewBox={`${-margin} ${from - margin * 0.7} ${width + margin * 1.6} ${Math.max(to - from, 0.5) + margin * 1.3}`}
       className="block w-full rounded bg-[#173c37]"
       role="img"
-      aria-label={`${mat.title}: ${mat.pieces.length} pieces on ${units.own(mat.wide)} by ${units.own(mat.used)}`}
+      aria-label={`${mat.title}: ${mat.pieces.reduce((sum, piece) => sum + (piece.other ? 2 : 1), 0)} pieces on ${units.own(mat.wide)} by ${units.own(mat.used)}`}
     >
       {lines(width).map((mark) => {
         const x = mark * marks;
@@ -267,7 +267,7 @@ function Piece({
           )}
         </>
       )}
-      {directional && height > text * 2.2 && width > text * 2 && (
+      {directional && !other && height > text * 2.2 && width > text * 2 && (
         <path
           d={`M${x + text * 0.8} ${y + height - text * 0.6}v${-text * 1.2}m${-text * 0.35} ${text * 0.4}l${text * 0.35} ${-text * 0.4}l${text * 0.35} ${text * 0.4}`}
           fill="none"
