@@ -9782,6 +9782,7 @@ export interface components {
       words: string[];
     };
     TemplatesView: {
+      choices: components['schemas']['OpenChoice'][];
       chosenPieces: string[];
       chosenSizes: string[];
       /** Format: int64 */
@@ -13033,6 +13034,7 @@ export interface operations {
         size?: number;
         units?: number;
         paper?: 'A4' | 'LETTER';
+        picks?: string[];
       };
       header?: never;
       path: {
@@ -13303,6 +13305,7 @@ export interface operations {
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
         placing?: boolean | null;
+        picks?: string[] | null;
       };
       header?: never;
       path: {
@@ -13332,6 +13335,7 @@ export interface operations {
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
         placing?: boolean | null;
+        picks?: string[] | null;
       };
       header?: never;
       path: {
@@ -13361,6 +13365,7 @@ export interface operations {
         rollWidth?: string | null;
         drawn?: 'APART' | 'NESTED' | null;
         placing?: boolean | null;
+        picks?: string[] | null;
       };
       header?: never;
       path: {

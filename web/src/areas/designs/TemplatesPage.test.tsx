@@ -39,10 +39,11 @@ const view: Schemas['TemplatesView'] = {
     columns: 1,
     pages: [{ name: 'A1', left: 0, top: 0, right: 197.9, bottom: 261.4 }],
   },
+  choices: [],
 };
 
-const shown = () => {
-  const sent = server({ '/api/designs/4/templates': view });
+const shown = (more: Partial<typeof view> = {}) => {
+  const sent = server({ '/api/designs/4/templates': { ...view, ...more } });
   rendered(<TemplatesPage />, 'INCH', undefined, {
     path: '/designs/4/templates',
     route: '/designs/:id/templates',
@@ -86,6 +87,35 @@ describe('templates', () => {
     await userEvent.click(await screen.findByRole('checkbox', { name: /Tab/ }));
     await userEvent.selectOptions(screen.getByLabelText('What is printed'), 'cards to place marks by');
     expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?paper=LETTER&placing=true');
+  });
+
+  it('asks for the templates of another alternative, and prints the pattern sheet of it', async () => {
+    const one = (key: string, name: string) => ({
+      key,
+      name,
+      letters: [],
+      slots: [],
+      steps: [],
+      measures: [],
+    });
+    const sent = shown({
+      choices: [
+        {
+          key: 'closing',
+          name: 'Closing',
+          usual: 'snap',
+          alternatives: [one('snap', 'snap'), one('flap', 'flap')],
+        },
+      ],
+    });
+    const closing = await screen.findByLabelText('Closing');
+    expect(closing).toHaveDisplayValue('snap (usual)');
+    await userEvent.selectOptions(closing, 'flap');
+    expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?paper=LETTER&picks=flap');
+    expect(screen.getByRole('link', { name: 'Pattern sheet as PDF' })).toHaveAttribute(
+      'href',
+      '/api/designs/4/pattern-sheet.pdf?size=0&units=12&paper=LETTER&picks=flap',
+    );
   });
 
   it('keeps what is chosen where it can’t be drawn, so that something else can be', async () => {

@@ -19,6 +19,8 @@ interface Asked {
   drawn: 'APART' | 'NESTED';
   /** Cards to place marks by, in the place of whole pieces. */
   placing?: boolean;
+  /** The alternatives that are taken where the design leaves something open, by their choices. */
+  picks?: Record<string, string>;
 }
 
 /** What is asked for, as it stands in an address. */
@@ -30,6 +32,7 @@ export function query(asked: Asked, rollWidth: string) {
   if (asked.paper === 'ROLL') params.set('rollWidth', rollWidth);
   if (asked.drawn === 'NESTED') params.set('drawn', 'NESTED');
   if (asked.placing) params.set('placing', 'true');
+  Object.values(asked.picks ?? {}).forEach((key) => params.append('picks', key));
   return params.toString();
 }
 
@@ -75,7 +78,7 @@ export default function TemplatesPage() {
             rollWidth={rollWidth}
             onRollWidth={setRollWidth}
           />
-          <PatternPart view={data} paper={paper} />
+          <PatternPart view={data} paper={paper} picks={Object.values(asked.picks ?? {})} />
         </div>
         <section className="sheet p-4" aria-label="On paper">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
@@ -95,12 +98,14 @@ export default function TemplatesPage() {
 }
 
 /** The whole design on paper, for a helper or a kit. */
-function PatternPart({ view, paper }: { view: View; paper: View['paper'] }) {
+function PatternPart({ view, paper, picks }: { view: View; paper: View['paper']; picks: string[] }) {
   const [units, setUnits] = useState('12');
   const size = Math.max(0, view.sizes.indexOf(view.chosenSizes[0] ?? ''));
   const count = Number(units);
   const isWrong = !Number.isInteger(count) || count < 1 || count > 5000;
-  const on = paper === 'ROLL' ? '' : `&paper=${paper}`;
+  const on =
+    (paper === 'ROLL' ? '' : `&paper=${paper}`) +
+    picks.map((key) => `&picks=${encodeURIComponent(key)}`).join('');
   return (
     <section className="sheet space-y-3 p-4" aria-label="Pattern sheet">
       <h2>Pattern sheet</h2>
@@ -171,6 +176,27 @@ function Choices({
         <option value="PIECES">whole pieces to cut by</option>
         <option value="PLACING">cards to place marks by</option>
       </SelectField>
+      {view.choices.map((choice) => (
+        <SelectField
+          key={choice.key}
+          label={choice.name}
+          value={asked.picks?.[choice.key] ?? choice.usual}
+          onChange={(event) =>
+            onAsk({
+              ...asked,
+              pieces: undefined,
+              picks: { ...asked.picks, [choice.key]: event.target.value },
+            })
+          }
+        >
+          {choice.alternatives.map((one) => (
+            <option key={one.key} value={one.key}>
+              {one.name}
+              {one.key === choice.usual ? ' (usual)' : ''}
+            </option>
+          ))}
+        </SelectField>
+      ))}
       <fieldset>
         <legend className="font-semibold">Sizes</legend>
         {view.sizes.map((size, place) => (

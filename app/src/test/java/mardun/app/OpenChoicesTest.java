@@ -2,6 +2,10 @@ package mardun.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +13,9 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import mardun.app.RunningApp.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -250,6 +257,33 @@ class OpenChoicesTest {
         assertThat(left.get("steps")).isEmpty();
         assertThat(texts(left.get("slots").isEmpty() ? left : document.get("slots"), "key"))
                 .contains("pocket");
+    }
+
+    @Test
+    void itsTemplatesAndItsPatternSheetAreThoseOfWhatWasChosen() throws Exception {
+        String templates = "/api/designs/" + design + "/templates?paper=LETTER";
+        assertThat(texts(APP.get(templates).body().get("pieces"), "letter")).doesNotContain("K");
+        JsonNode chosen = APP.get(templates + "&picks=yes").body();
+        assertThat(texts(chosen.get("pieces"), "letter")).contains("K");
+        assertThat(chosen.get("choices").get(0).get("name").asString()).isEqualTo("Pocket inside");
+        assertThat(sheet("")).doesNotContain("Fold and sew the pocket");
+        assertThat(sheet("&picks=yes"))
+                .contains("Pocket inside: one")
+                .contains("Fold and sew the pocket")
+                .contains("Pocket cloth");
+    }
+
+    private String sheet(String more) throws Exception {
+        byte[] file = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + APP.port() + "/api/designs/" + design
+                                        + "/pattern-sheet.pdf?units=2" + more))
+                                .build(),
+                        BodyHandlers.ofByteArray())
+                .body();
+        try (PDDocument read = Loader.loadPDF(file)) {
+            return new PDFTextStripper().getText(read);
+        }
     }
 
     @Test

@@ -336,6 +336,18 @@ public class DesignService implements UsesMaterials {
         });
     }
 
+    /**
+     * A design as it is now, with some alternatives of its choices taken.
+     *
+     * @param alternatives their keys; of every other choice the usual one is taken
+     */
+    @Transactional(readOnly = true)
+    public MadeDesign madeNow(DesignId id, List<String> alternatives) {
+        int revision = latest(id).revision();
+        return made(
+                id, revision, OpenChoice.picks(revision(id, revision).document().leftOpen(), alternatives));
+    }
+
     /** Whose design it is, as it is now. */
     @Transactional(readOnly = true)
     public Source source(DesignId id) {

@@ -11,10 +11,13 @@ import mardun.app.design.BagSvg;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignDocument.SlotRow;
 import mardun.app.design.DesignService;
+import mardun.app.design.DesignService.MadeDesign;
+import mardun.app.design.DesignViews.DesignSheet;
 import mardun.app.design.DesignViews.DesignView;
 import mardun.app.design.DesignViews.DrawnSteps;
 import mardun.app.design.DesignViews.FinishedView;
 import mardun.app.design.DesignViews.PieceView;
+import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.SizeSheet;
 import mardun.app.design.SeamView;
 import mardun.app.id.DesignId;
@@ -35,6 +38,7 @@ import mardun.core.batch.Need;
 import mardun.core.batch.PiecesMoved;
 import mardun.core.design.Design;
 import mardun.core.design.Licences;
+import mardun.core.design.OpenChoice;
 import mardun.core.design.SizedDesign;
 import mardun.core.design.SizedDesign.PromptOf;
 import mardun.core.design.Sizing;
@@ -96,33 +100,35 @@ class PatternSheets {
      *
      * @param place of the size among the design's sizes, from 0
      * @param units for how many bags the materials are told beside those for one
+     * @param picks keys of alternatives that are taken where the design leaves something open
      * @throws RefusedException if there is no such design or size, or it can't be sewn as it is
      */
     @Transactional(readOnly = true)
-    public byte[] pdf(DesignId id, int place, int units, Paper.Size size) {
-        DesignView view = designs.get(id);
-        DesignDocument document = view.document().asUsual();
+    public byte[] pdf(DesignId id, int place, int units, Paper.Size size, List<String> picks) {
+        Made made = made(id, picks);
+        DesignDocument document = made.its().document();
         if (place >= document.sizes().size()) {
             throw RefusedException.missing("“" + document.name() + "” has "
                     + document.sizes().size() + " sizes, and none at place " + place + ".");
         }
-        if (!view.sheet().canBeSewn()) {
+        if (!made.sheet().canBeSewn()) {
             throw RefusedException.conflict(
                     "“" + document.name() + "” can't be sewn as it is; its checks say why. Put that right first.");
         }
         Settings current = settings.current();
-        SizeSheet sheet = view.sheet().sizes().get(place);
-        Design design = designs.design(id, view.revision());
+        SizeSheet sheet = made.sheet().sizes().get(place);
+        Design design = made.its().design();
         StringBuilder html = new StringBuilder();
-        head(html, document, sheet, current);
-        materials(html, view, place, units, current);
+        head(html, made.its(), sheet, current);
+        materials(html, made, place, units, current);
         cutList(html, document, sheet, current);
         if (!sheet.pieces().isEmpty()) {
             html.append("<h2>Templates</h2><p class=\"soft\">")
                     .append(Paper.plain("Their pages lie like this; print them at 100 %."))
                     .append("</p>")
                     .append(PatternDrawings.pages(
-                            templates.onPages(id, place, size == Paper.Size.A4 ? PaperKind.A4 : PaperKind.LETTER),
+                            templates.onPages(
+                                    id, place, size == Paper.Size.A4 ? PaperKind.A4 : PaperKind.LETTER, picks),
                             MAP_ACROSS,
                             MAP_UP));
         }
@@ -130,15 +136,31 @@ class PatternSheets {
         return Paper.pdf(size, STYLE, html.toString());
     }
 
+    /** A design with some alternatives taken, and what follows from it. */
+    private record Made(DesignId id, int revision, Map<String, String> picks, MadeDesign its, DesignSheet sheet) {}
+
+    private Made made(DesignId id, List<String> alternatives) {
+        DesignView view = designs.get(id);
+        Map<String, String> picks = OpenChoice.picks(view.document().leftOpen(), alternatives);
+        MadeDesign its = designs.made(id, view.revision(), picks);
+        return new Made(
+                id,
+                view.revision(),
+                picks,
+                its,
+                its.picked().isEmpty() ? view.sheet() : designs.preview(new PreviewedDesign(its.document(), id)));
+    }
+
     private static boolean inches(Settings current) {
         return current.unitSystem() == UnitSystem.INCH;
     }
 
-    private static void head(StringBuilder html, DesignDocument document, SizeSheet sheet, Settings current) {
+    private static void head(StringBuilder html, MadeDesign made, SizeSheet sheet, Settings current) {
+        DesignDocument document = made.document();
         html.append("<table class=\"plain\"><tr><td><h1>")
                 .append(Paper.plain(document.name()))
                 .append("</h1><p class=\"soft\">")
-                .append(Paper.plain(joined(" · ", document.sort(), sheet.size())))
+                .append(Paper.plain(joined(" · ", document.sort(), sheet.size(), made.picked())))
                 .append("</p>");
         Optional<FinishedView> finished = Optional.ofNullable(sheet.finished());
         finished.ifPresent(its -> its.measures()
@@ -178,13 +200,13 @@ class PatternSheets {
         }
     }
 
-    private void materials(StringBuilder html, DesignView view, int place, int units, Settings current) {
-        DesignDocument document = view.document().asUsual();
+    private void materials(StringBuilder html, Made made, int place, int units, Settings current) {
+        DesignDocument document = made.its().document();
         if (document.slots().isEmpty()) {
             return;
         }
-        Map<String, Need> one = needs(view, place, 1, current);
-        Map<String, Need> many = needs(view, place, units, current);
+        Map<String, Need> one = needs(made, place, 1, current);
+        Map<String, Need> many = needs(made, place, units, current);
         html.append("<h2>Materials</h2><table><tr><th></th><th></th><th>for 1</th>")
                 .append(units > 1 ? "<th>for " + units + "</th>" : "")
                 .append("</tr>");
@@ -232,8 +254,8 @@ class PatternSheets {
     }
 
     /** What so many bags take of the usual materials, by the materials' keys; a material that fills two slots is told once. */
-    private Map<String, Need> needs(DesignView view, int place, int units, Settings current) {
-        DesignDocument document = view.document().asUsual();
+    private Map<String, Need> needs(Made made, int place, int units, Settings current) {
+        DesignDocument document = made.its().document();
         Map<String, MaterialId> materials = new LinkedHashMap<>();
         document.slots().stream()
                 .filter(slot -> slot.materialId() != null)
@@ -241,13 +263,13 @@ class PatternSheets {
         String size = document.sizes().get(place);
         ChosenLine line = new ChosenLine(
                 1,
-                view.id(),
-                view.revision(),
+                made.id(),
+                made.revision(),
                 document.sizeKey(size),
                 size,
                 units,
                 units,
-                Map.of(),
+                made.picks(),
                 materials,
                 Optional.empty(),
                 0,

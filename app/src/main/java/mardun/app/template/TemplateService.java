@@ -98,7 +98,8 @@ class TemplateService {
                         tiles.pages().stream()
                                 .map(page -> new TemplatePage(
                                         page.name(), page.left(), page.top(), page.right(), page.bottom()))
-                                .toList()));
+                                .toList()),
+                designs.document(id).leftOpen());
     }
 
     /** How much of a roll is needed. */
@@ -133,7 +134,7 @@ class TemplateService {
 
     private Drawn draw(DesignId id, Asked asked) {
         Settings current = settings.current();
-        Design design = designs.design(id, designs.latest(id).revision());
+        Design design = designs.madeNow(id, asked.picks()).design();
         List<String> sizes = sizes(design, asked.sizes());
         boolean placing = Boolean.TRUE.equals(asked.placing());
         List<String> letters =

@@ -4,6 +4,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import mardun.app.id.DesignId;
 import mardun.app.show.Views.LengthView;
+import mardun.core.design.OpenChoice;
 import org.jspecify.annotations.Nullable;
 
 /** Templates of a design, as they lie on paper; all measures are millimetres. */
@@ -36,6 +37,7 @@ public final class TemplateViews {
      * @param rollWidth as it is typed; only for a roll
      * @param drawn absent for apart
      * @param placing cards to place marks by, in the place of whole pieces; absent for no
+     * @param picks keys of alternatives that are taken where the design leaves something open; absent for the usual
      */
     public record Asked(
             @Size(max = MOST) @Nullable List<Integer> sizes,
@@ -43,7 +45,8 @@ public final class TemplateViews {
             @Nullable PaperKind paper,
             @Size(max = LONGEST) @Nullable String rollWidth,
             @Nullable SizesDrawn drawn,
-            @Nullable Boolean placing) {
+            @Nullable Boolean placing,
+            @Size(max = MOST) @Nullable List<@Size(max = LONGEST) String> picks) {
 
         public Asked {
             sizes = sizes == null ? List.of() : sizes;
@@ -52,6 +55,7 @@ public final class TemplateViews {
             rollWidth = rollWidth == null ? "" : rollWidth;
             drawn = drawn == null ? SizesDrawn.APART : drawn;
             placing = placing != null && placing;
+            picks = picks == null ? List.of() : picks;
         }
     }
 
@@ -61,6 +65,7 @@ public final class TemplateViews {
      * @param sizes all sizes of the design
      * @param chosenSizes those that are drawn
      * @param chosenPieces the letters of those that are drawn
+     * @param choices what the design leaves open
      */
     public record TemplatesView(
             DesignId designId,
@@ -71,7 +76,8 @@ public final class TemplateViews {
             List<String> chosenPieces,
             PaperKind paper,
             List<TemplateView> templates,
-            TemplatePages pages) {}
+            TemplatePages pages,
+            List<OpenChoice> choices) {}
 
     /**
      * A piece that a template can be drawn of.

@@ -21,8 +21,9 @@ public class Templates {
      * All pieces of one size that a ruler doesn't draw as well.
      *
      * @param size its place among the design's sizes, from 0
+     * @param picks keys of alternatives that are taken where the design leaves something open
      */
-    public TemplatesView onPages(DesignId id, int size, PaperKind paper) {
-        return service.view(id, new Asked(List.of(size), null, paper, null, null, null));
+    public TemplatesView onPages(DesignId id, int size, PaperKind paper, List<String> picks) {
+        return service.view(id, new Asked(List.of(size), null, paper, null, null, null, picks));
     }
 }

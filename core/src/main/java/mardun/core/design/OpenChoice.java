@@ -92,6 +92,18 @@ public record OpenChoice(String key, String name, String usual, List<Alternative
         return values;
     }
 
+    /** Which alternatives are taken where only these are named: their keys by those of their choices. What is of no choice counts nothing. */
+    public static Map<String, String> picks(List<OpenChoice> choices, List<String> alternatives) {
+        Map<String, String> picks = new LinkedHashMap<>();
+        for (OpenChoice choice : choices) {
+            choice.alternatives().stream()
+                    .map(Alternative::key)
+                    .filter(alternatives::contains)
+                    .forEach(key -> picks.put(choice.key(), key));
+        }
+        return picks;
+    }
+
     /** Only those picks that differ from the usual, so that a design's usual can change under a line that asked for nothing else. */
     public static Map<String, String> unusual(List<OpenChoice> choices, Map<String, String> picks) {
         Map<String, String> unusual = new LinkedHashMap<>();

@@ -89,6 +89,11 @@ class OpenChoiceTest {
     }
 
     @Test
+    void alternativesAreNamedByTheirKeysAlone() {
+        assertThat(OpenChoice.picks(BOTH, List.of("magnet", "red"))).containsExactly(Map.entry("closing", "magnet"));
+    }
+
+    @Test
     void onlyWhatDiffersFromTheUsualIsKept() {
         assertThat(OpenChoice.unusual(BOTH, Map.of("filling", "none", "closing", "magnet", "colour", "red")))
                 .containsExactly(Map.entry("closing", "magnet"));
