@@ -51,6 +51,7 @@ function server() {
     'fetch',
     vi.fn((path: string, init?: RequestInit) => {
       const answer = (body: unknown) => Promise.resolve(Response.json(body));
+      if (path.endsWith('/slot-materials')) return answer([]);
       if (init?.method === 'POST') {
         sent.push({ path, body: JSON.parse(init.body as string) as (typeof sent)[number]['body'] });
         return answer(FIGURES);
