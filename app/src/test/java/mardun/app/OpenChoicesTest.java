@@ -215,6 +215,15 @@ class OpenChoicesTest {
     }
 
     @Test
+    void aChoiceOfNothingIsRefusedInASentence() {
+        ((ObjectNode) document.get("openChoices").get(0)).putArray("alternatives");
+        Answer preview = APP.post("/api/designs/preview", Map.of("document", document));
+        assertThat(preview.status()).as(preview.body().toString()).isEqualTo(200);
+        assertThat(preview.body().toString()).contains("has 0 to choose from");
+        assertThat(save().on("openChoices.0.alternatives")).contains("A choice has from 2 to 8");
+    }
+
+    @Test
     void anAlternativeThatCanNotBeSewnIsRefusedByItsName() {
         StreamSupport.stream(document.get("pieces").spliterator(), false)
                 .filter(piece -> piece.get("letter").asString().equals("K"))

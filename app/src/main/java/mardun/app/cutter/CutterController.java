@@ -68,17 +68,18 @@ class CutterController {
     /** Sends a mat to the cutting machine. */
     @PostMapping("/batches/{id}/cutting/mats/sent")
     CutterView sendMat(@PathVariable BatchId id, @RequestBody @Valid SentMatForm form) {
-        return mats.send(id, form);
+        mats.send(id, form);
+        return machine.view();
     }
 
     @GetMapping("/simulated/cutting-machine")
     CutterView readCuttingMachine() {
-        return mats.machine();
+        return machine.view();
     }
 
     @PostMapping("/simulated/cutting-machine")
     CutterView actAtCuttingMachine(@RequestBody @Valid CutterForm form) {
         machine.act(form.act());
-        return mats.machine();
+        return machine.view();
     }
 }

@@ -1,7 +1,9 @@
 package mardun.app.cutter;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mardun.core.nesting.MatSize;
 
 /**
@@ -67,4 +69,10 @@ public interface CuttingMachine {
     Optional<Trouble> cut(MatJob job);
 
     State state();
+
+    /** How fast its blade goes, in millimetres a second. */
+    double pace();
+
+    /** Which of some mats it has cut, by their keys. */
+    Set<String> cut(Collection<String> keys);
 }

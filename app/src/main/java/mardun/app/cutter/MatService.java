@@ -12,7 +12,6 @@ import java.util.stream.Collectors;
 import mardun.app.batch.BatchSheetWriter;
 import mardun.app.batch.CuttableBatches;
 import mardun.app.cutter.CutterViews.CutMatView;
-import mardun.app.cutter.CutterViews.CutterView;
 import mardun.app.cutter.CutterViews.MatForm;
 import mardun.app.cutter.CutterViews.MatPathView;
 import mardun.app.cutter.CutterViews.MatPieceKind;
@@ -20,7 +19,6 @@ import mardun.app.cutter.CutterViews.MatSizeView;
 import mardun.app.cutter.CutterViews.MatsView;
 import mardun.app.cutter.CutterViews.SentMatForm;
 import mardun.app.cutter.CuttingMachine.Mat;
-import mardun.app.cutter.CuttingMachine.State;
 import mardun.app.cutter.CuttingMachine.Trouble;
 import mardun.app.id.BatchId;
 import mardun.app.plan.BatchPlans;
@@ -53,17 +51,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class MatService {
 
-    /** How fast a blade goes, where its machine doesn't say, in millimetres a second. */
-    private static final double PACE = 150;
-
     private static final int MOST_SHAPES = 1_000;
 
     private final CuttableBatches batches;
     private final BatchPlans plans;
     private final SettingsService settings;
-    private final SimulatedCuttingMachine machine;
+    private final CuttingMachine machine;
 
-    MatService(CuttableBatches batches, BatchPlans plans, SettingsService settings, SimulatedCuttingMachine machine) {
+    MatService(CuttableBatches batches, BatchPlans plans, SettingsService settings, CuttingMachine machine) {
         this.batches = batches;
         this.plans = plans;
         this.settings = settings;
@@ -105,7 +100,7 @@ public class MatService {
         Set<String> cut = machine.cut(keys);
         List<CutMatView> views = new ArrayList<>();
         for (int i = 0; i < mats.size(); i++) {
-            views.add(view(i + 1, keys.get(i), mats.get(i), cut.contains(keys.get(i)), writer));
+            views.add(view(i + 1, keys.get(i), mats.get(i), cut.contains(keys.get(i)), machine.pace(), writer));
         }
         return new MatsView(
                 laid.blade().words(),
@@ -137,13 +132,13 @@ public class MatService {
         return writer.length(Length.of(Math.round(millimetres), LengthUnit.MILLIMETRE), ShownRounding.DOWN);
     }
 
-    private static CutMatView view(int number, String key, NestedMat mat, boolean cut, ViewWriter writer) {
+    private static CutMatView view(int number, String key, NestedMat mat, boolean cut, double pace, ViewWriter writer) {
         return new CutMatView(
                 number,
                 key,
                 mat.laid().size(),
                 writer.percent(BigDecimal.valueOf(mat.covered()).setScale(2, RoundingMode.HALF_UP)),
-                writer.time(Duration.ofSeconds(Math.round(mat.cutLength() / PACE))),
+                writer.time(Duration.ofSeconds(Math.round(mat.cutLength() / pace))),
                 cut,
                 mat.laid().stream()
                         .map(one -> new MatPathView(
@@ -172,7 +167,7 @@ public class MatService {
 
     /** Sends a mat to the machine. Sent twice, it is cut once. */
     @Transactional(readOnly = true)
-    public CutterView send(BatchId id, SentMatForm form) {
+    public void send(BatchId id, SentMatForm form) {
         batches.uncut(id).refuseIfCut(form.of().materialId());
         Laid laid = laid(id, form.of(), settings.current());
         NestedMat mat = mat(laid, form.number());
@@ -186,25 +181,6 @@ public class MatService {
                 .map(Trouble::sentence)
                 .ifPresent(why -> {
                     throw RefusedException.conflict(why);
-                });
-        return machine();
-    }
-
-    /** The machine as it stands. */
-    @Transactional(readOnly = true)
-    public CutterView machine() {
-        State state = machine.state();
-        return new CutterView(
-                state.doing(),
-                state.key(),
-                state.title(),
-                state.done(),
-                state.pieces(),
-                machine.jamsNext(),
-                switch (state.doing()) {
-                    case OFFLINE -> Trouble.OFFLINE.sentence();
-                    case JAMMED -> Trouble.JAM.sentence();
-                    default -> null;
                 });
     }
 

@@ -15,7 +15,7 @@ class SimulatedCutter {
     static final int ONE = 1;
 
     /** How fast the blade goes. */
-    private static final double MILLIMETRES_A_SECOND = 150;
+    static final double MILLIMETRES_A_SECOND = 150;
 
     private static final double MILLIS_A_SECOND = 1000;
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.cutter.CutterViews.CutterAct;
+import mardun.app.cutter.CutterViews.CutterView;
 import mardun.app.problem.RefusedException;
 import mardun.core.nesting.MatSize;
 import org.springframework.stereotype.Service;
@@ -76,12 +77,31 @@ class SimulatedCuttingMachine implements CuttingMachine {
         return cutters.findById(SimulatedCutter.ONE).orElseThrow().state(clock.instant());
     }
 
+    /** The machine as one stands before it. */
     @Transactional(readOnly = true)
-    boolean jamsNext() {
-        return cutters.findById(SimulatedCutter.ONE).orElseThrow().jamsNext();
+    public CutterView view() {
+        SimulatedCutter cutter = cutters.findById(SimulatedCutter.ONE).orElseThrow();
+        State state = cutter.state(clock.instant());
+        return new CutterView(
+                state.doing(),
+                state.key(),
+                state.title(),
+                state.done(),
+                state.pieces(),
+                cutter.jamsNext(),
+                switch (state.doing()) {
+                    case OFFLINE -> Trouble.OFFLINE.sentence();
+                    case JAMMED -> Trouble.JAM.sentence();
+                    default -> null;
+                });
     }
 
-    /** Which of some mats it has cut, or is done with. */
+    @Override
+    public double pace() {
+        return SimulatedCutter.MILLIMETRES_A_SECOND;
+    }
+
+    @Override
     @Transactional(readOnly = true)
     public Set<String> cut(Collection<String> keys) {
         Set<String> cut = mats.findByJobKeyIn(keys).stream().map(CutMat::jobKey).collect(Collectors.toSet());

@@ -295,7 +295,7 @@ final class DocumentChoices {
                         .toList());
     }
 
-    /** What was chosen otherwise than usual, in words: {@code foam, magnet}; empty for nothing. */
+    /** What was chosen otherwise than usual, in words: {@code Filling: foam, Closing: magnet}; empty for nothing. */
     static String words(DesignDocument document, Map<String, String> picks) {
         return document.leftOpen().stream()
                 .filter(choice ->

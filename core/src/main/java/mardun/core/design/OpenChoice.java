@@ -46,6 +46,9 @@ public record OpenChoice(String key, String name, String usual, List<Alternative
      */
     public record LeftOut(Set<String> letters, Set<String> slots, Set<String> steps, Set<String> alternatives) {}
 
+    /** What is taken where there is nothing to choose from yet. */
+    private static final Alternative NOTHING = new Alternative("", "", List.of(), List.of(), List.of(), List.of());
+
     /**
      * Which alternative is taken.
      *
@@ -53,7 +56,8 @@ public record OpenChoice(String key, String name, String usual, List<Alternative
      *     usual one is taken
      */
     public Alternative taken(Map<String, String> picks) {
-        return named(picks.getOrDefault(key, usual), named(usual, alternatives.get(0)));
+        Alternative first = alternatives.isEmpty() ? NOTHING : alternatives.get(0);
+        return named(picks.getOrDefault(key, usual), named(usual, first));
     }
 
     private Alternative named(String wanted, Alternative otherwise) {

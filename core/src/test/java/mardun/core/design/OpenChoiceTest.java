@@ -89,6 +89,13 @@ class OpenChoiceTest {
     }
 
     @Test
+    void aChoiceOfNothingTakesNothing() {
+        List<OpenChoice> empty = List.of(new OpenChoice("filling", "Filling", "none", List.of()));
+        assertThat(OpenChoice.leftOut(empty, Map.of("filling", "foam")).steps()).isEmpty();
+        assertThat(OpenChoice.unusual(empty, Map.of("filling", "foam"))).isEmpty();
+    }
+
+    @Test
     void alternativesAreNamedByTheirKeysAlone() {
         assertThat(OpenChoice.picks(BOTH, List.of("magnet", "red"))).containsExactly(Map.entry("closing", "magnet"));
     }
