@@ -89,6 +89,13 @@ export const useMaterial = (id: number) =>
     queryFn: () => api.get<Schemas['MaterialView']>(`/api/materials/${id}`),
   });
 
+/** What is marked in a cloth's print. */
+export const usePrint = (materialId: number) =>
+  useQuery({
+    queryKey: [...keys.materials, materialId, 'print'],
+    queryFn: () => api.get<Schemas['PrintView']>(`/api/materials/${materialId}/print`),
+  });
+
 /** What lies on a material's shelf, at the end of a day or now. */
 export const useShelf = (id: number, on?: string) =>
   useQuery({

@@ -40,7 +40,7 @@ describe('the drawing of pieces', () => {
   });
 
   it('shows each kind of mark in its place with its name', () => {
-    const kinds = ['POCKET', 'HARDWARE', 'GAP', 'NOTCH', 'CENTRE', 'FOLD_LINE'] as const;
+    const kinds = ['POCKET', 'HARDWARE', 'GAP', 'NOTCH', 'CENTRE', 'FOLD_LINE', 'MOTIF'] as const;
     const marked = drawing(266.7, 203.2, {
       marks: kinds.map((kind) => ({ ...mark, kind, label: kind.toLowerCase() })),
     });

@@ -192,6 +192,14 @@ export function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawi
           <path d="M-6 0H6M0-6V6" />
         </g>
       );
+    case 'MOTIF':
+      return (
+        <g transform={`translate(${x},${y})`} stroke="#14242d" fill="#f2d675" fillOpacity=".8">
+          {name}
+          <path d="M0-9L9 0L0 9L-9 0Z" />
+          <circle r="3" fill="#fff" />
+        </g>
+      );
     case 'GAP':
       return (
         <path

@@ -2484,6 +2484,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/materials/{id}/print': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['readPrint'];
+    put: operations['changePrint'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/materials/{id}/print/place': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['placeInPrint'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/materials/{id}/put-away': {
     parameters: {
       query?: never;
@@ -4983,6 +5015,7 @@ export interface components {
       pieces: components['schemas']['PieceKind'][];
       severalDyes: boolean;
       shortBy?: components['schemas']['AmountView'];
+      squaredAt?: string;
       trouble?: string;
       usable: components['schemas']['LengthView'];
     };
@@ -5422,6 +5455,7 @@ export interface components {
       notions: components['schemas']['NotionNeed'][];
       openChoices?: components['schemas']['OpenChoice'][];
       panels: components['schemas']['PanelRow'][];
+      paper?: components['schemas']['PaperSays'][];
       pieces: components['schemas']['PieceRow'][];
       setAside: components['schemas']['SetAside'][];
       sizeKeys?: string[];
@@ -5822,6 +5856,7 @@ export interface components {
         | 'JOIN_MATCH'
         | 'TRIM_TO'
         | 'PRINT_AT_FOLD'
+        | 'MOTIF'
         | 'CORNER_CUT'
         | 'STRAP_WIDTH'
         | 'STRAP_RANGE'
@@ -5944,6 +5979,16 @@ export interface components {
       says: string;
       /** Format: date */
       until: string;
+    };
+    Frame: {
+      /** Format: double */
+      bottom: number;
+      /** Format: double */
+      left: number;
+      /** Format: double */
+      right: number;
+      /** Format: double */
+      top: number;
     };
     FreeDayForm: {
       hours: string;
@@ -6236,6 +6281,11 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
+    JoinView: {
+      marks: string[];
+      one: string;
+      other: string;
+    };
     KeepForm: {
       count: string;
       height: string;
@@ -6321,6 +6371,7 @@ export interface components {
       /** Format: int32 */
       number: number;
       other?: components['schemas']['OtherPiece'];
+      shows?: components['schemas']['ShownPart'];
       step: string;
       turned: boolean;
       /** Format: int64 */
@@ -6700,7 +6751,7 @@ export interface components {
       half: 'WHOLE' | 'SOCKET' | 'STUD';
       height: string;
       /** @enum {string} */
-      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH';
+      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH' | 'MOTIF';
       label: string;
       only?: string;
       pair?: string;
@@ -6712,7 +6763,7 @@ export interface components {
       /** Format: double */
       height: number;
       /** @enum {string} */
-      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH';
+      kind: 'FOLD_LINE' | 'CENTRE' | 'POCKET' | 'HARDWARE' | 'GAP' | 'NOTCH' | 'MOTIF';
       label: string;
       /** Format: double */
       width: number;
@@ -6967,6 +7018,20 @@ export interface components {
       amount: string;
       /** Format: int64 */
       minor: number;
+    };
+    MotifForm: {
+      across: string;
+      down: string;
+      name: string;
+    };
+    MotifView: {
+      across: string;
+      /** Format: double */
+      acrossShare?: number;
+      down: string;
+      /** Format: double */
+      downShare: number;
+      name: string;
     };
     MovedBatch: {
       /** Format: int64 */
@@ -7693,6 +7758,10 @@ export interface components {
       letter: string;
       width: string;
     };
+    PaperSays: {
+      place: string;
+      says: string;
+    };
     ParameterView: {
       /** @enum {string} */
       dimension: 'NUMBER' | 'LENGTH' | 'AREA' | 'ANGLE';
@@ -7867,6 +7936,10 @@ export interface components {
       more?: string;
       name: string;
     };
+    PlaceInRepeat: {
+      across: string;
+      down: string;
+    };
     PlaceView: {
       place: string;
       /** Format: int32 */
@@ -7896,6 +7969,14 @@ export interface components {
       day: string;
       /** Format: int64 */
       each: number;
+    };
+    PointedAt: {
+      frame: components['schemas']['Frame'];
+      repeatAcross: string;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
     };
     PostingForm: {
       packing: string;
@@ -7952,6 +8033,29 @@ export interface components {
       /** Format: int32 */
       units: number;
       wanted: components['schemas']['MoneyView'];
+    };
+    PrintForm: {
+      frame: components['schemas']['Frame'];
+      motifs: components['schemas']['MotifForm'][];
+      repeatAcross: string;
+      /** Format: int64 */
+      version: number;
+    };
+    PrintView: {
+      colour: string;
+      frame: components['schemas']['Frame'];
+      /** Format: double */
+      heightMm: number;
+      motifs: components['schemas']['MotifView'][];
+      photo?: string;
+      /** @enum {string} */
+      print: 'PLAIN' | 'DOTS' | 'STRIPES' | 'CHECKS' | 'FLORAL' | 'TEXTURE';
+      repeat?: string;
+      repeatAcross: string;
+      /** Format: int64 */
+      version: number;
+      /** Format: double */
+      widthMm: number;
     };
     PrinterView: {
       /** Format: int64 */
@@ -8676,6 +8780,7 @@ export interface components {
         | 'JOIN_MATCH'
         | 'TRIM_TO'
         | 'PRINT_AT_FOLD'
+        | 'MOTIF'
         | 'CORNER_CUT'
         | 'STRAP_WIDTH'
         | 'STRAP_RANGE'
@@ -9011,6 +9116,13 @@ export interface components {
       needed: components['schemas']['AmountView'];
       onHand: components['schemas']['AmountView'];
       shortBy: components['schemas']['AmountView'];
+    };
+    ShownPart: {
+      motif: string;
+      /** Format: int64 */
+      x: number;
+      /** Format: int64 */
+      y: number;
     };
     SidesView: {
       high: components['schemas']['LengthView'];
@@ -9787,6 +9899,7 @@ export interface components {
       chosenSizes: string[];
       /** Format: int64 */
       designId: number;
+      joins: components['schemas']['JoinView'][];
       name: string;
       pages: components['schemas']['TemplatePages'];
       /** @enum {string} */
@@ -13303,8 +13416,9 @@ export interface operations {
         pieces?: string[] | null;
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
-        drawn?: 'APART' | 'NESTED' | null;
+        drawn?: 'APART' | 'NESTED' | 'SHIFTED' | null;
         placing?: boolean | null;
+        join?: string[] | null;
         picks?: string[] | null;
       };
       header?: never;
@@ -13333,8 +13447,9 @@ export interface operations {
         pieces?: string[] | null;
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
-        drawn?: 'APART' | 'NESTED' | null;
+        drawn?: 'APART' | 'NESTED' | 'SHIFTED' | null;
         placing?: boolean | null;
+        join?: string[] | null;
         picks?: string[] | null;
       };
       header?: never;
@@ -13363,8 +13478,9 @@ export interface operations {
         pieces?: string[] | null;
         paper?: 'A4' | 'LETTER' | 'ROLL' | null;
         rollWidth?: string | null;
-        drawn?: 'APART' | 'NESTED' | null;
+        drawn?: 'APART' | 'NESTED' | 'SHIFTED' | null;
         placing?: boolean | null;
+        join?: string[] | null;
         picks?: string[] | null;
       };
       header?: never;
@@ -14994,6 +15110,80 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['ShelfView'];
+        };
+      };
+    };
+  };
+  readPrint: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PrintView'];
+        };
+      };
+    };
+  };
+  changePrint: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PrintForm'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PrintView'];
+        };
+      };
+    };
+  };
+  placeInPrint: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PointedAt'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PlaceInRepeat'];
         };
       };
     };

@@ -189,6 +189,7 @@ function Cutting({ cutting }: { cutting: Cutting }) {
           </Notice>
         )}
         {!lengths && cloth.trouble && <Notice>{cloth.trouble}</Notice>}
+        {!lengths && cloth.squaredAt && <Notice look="care">{cloth.squaredAt}</Notice>}
         {!lengths && cloth.cutLarger && <Notice look="care">{cloth.cutLarger}</Notice>}
         {!lengths && cloth.shortBy && (
           <Notice look="care">

@@ -267,6 +267,15 @@ function Piece({
           )}
         </>
       )}
+      {piece.shows && (
+        <g data-part="motif" fill="none" stroke="#14242d" strokeWidth={text * 0.1}>
+          <circle cx={piece.shows.x / unit} cy={piece.shows.y / unit} r={text * 0.75} fill="#f2d675" />
+          <path
+            d={`M${piece.shows.x / unit - text * 1.1} ${piece.shows.y / unit}h${text * 2.2}m${-text * 1.1} ${-text * 1.1}v${text * 2.2}`}
+          />
+          <title>{`“${piece.shows.motif}” of the print`}</title>
+        </g>
+      )}
       {directional && !other && height > text * 2.2 && width > text * 2 && (
         <path
           d={`M${x + text * 0.8} ${y + height - text * 0.6}v${-text * 1.2}m${-text * 0.35} ${text * 0.4}l${text * 0.35} ${-text * 0.4}l${text * 0.35} ${text * 0.4}`}

@@ -27,3 +27,21 @@ describe('whose design it is', () => {
     expect(current.document.source.conditions).toEqual(['NO_RESELLERS']);
   });
 });
+
+describe('what the paper says', () => {
+  it('stays beside what is used here, typed key by key', async () => {
+    const { current } = editor(<AboutTab />, design());
+    const note = screen.getByRole('button', { name: 'Note what a paper says' });
+    await userEvent.click(note);
+    const place = (screen.getByLabelText('Of') as HTMLSelectElement).value;
+    await userEvent.type(screen.getByLabelText('The paper says'), '10 x 88{Backspace} in, {{ç}');
+    expect(current.document.paper).toEqual([{ place, says: '10 x 8 in, {ç}' }]);
+    await userEvent.click(screen.getByRole('button', { name: /^Remove what the paper says of/ }));
+    expect(current.document.paper).toEqual([]);
+  });
+
+  it('says so of a part that isn’t there any more', () => {
+    editor(<AboutTab />, { ...design(), paper: [{ place: 'pieces.Q', says: 'cut 2' }] });
+    expect(screen.getByLabelText('Of')).toHaveDisplayValue('something that isn’t there any more');
+  });
+});

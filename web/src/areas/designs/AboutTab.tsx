@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { SelectField, TextField } from '../../ui/Field';
 import { freeKey, replaced, useEditing, without } from './editing';
 import { Choice, PartHeading, RowButton, SlotMaterial, Tick } from './fields';
+import { PaperPart } from './PaperSays';
 import { ASKED, CLOTHS, CONDITIONS, LICENCES, NOTIONS } from './words';
 
 type Slot = Schemas['SlotRow'];
@@ -87,6 +88,7 @@ export function AboutTab() {
         onTick={(forChildren) => change({ forChildren })}
       />
       <Slots />
+      <PaperPart />
     </>
   );
 }

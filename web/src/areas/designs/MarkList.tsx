@@ -63,7 +63,7 @@ export function MarkList({
             <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
               <Choice label="Mark" value={mark.kind} options={MARKS} onChoose={(kind) => set({ kind })} />
               <TextField
-                label="What it is"
+                label={mark.kind === 'MOTIF' ? 'Its name on the cloth' : 'What it is'}
                 maxLength={80}
                 value={mark.label}
                 onChange={(event) => set({ label: event.target.value })}
@@ -73,6 +73,12 @@ export function MarkList({
                 ×
               </RowButton>
             </div>
+            {mark.kind === 'MOTIF' && (
+              <p className="mt-1 text-[13px] text-soft">
+                Where its middle lies on the piece: empty for the middle of the piece. Without a name, any
+                part that is marked on the cloth.
+              </p>
+            )}
             <div className="grid grid-cols-4 gap-2">
               {mark.kind !== 'CENTRE' && (
                 <>

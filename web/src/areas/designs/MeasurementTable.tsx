@@ -6,6 +6,7 @@ import { NameField } from '../../ui/NameField';
 import { useUnits } from '../../ui/units';
 import { freeKey, useEditing, useRename, without } from './editing';
 import { Choice, PartHeading, Tick } from './fields';
+import { PaperSays } from './PaperSays';
 import { useWorked } from './Worked';
 import { MEASURES } from './words';
 
@@ -47,6 +48,7 @@ export function MeasurementTable() {
               <tr key={document.measurements.indexOf(row)}>
                 <th scope="row" className="py-0.5 pr-2 text-left font-normal">
                   <RowDetails row={row} startsOpen={added === row.symbol} />
+                  <PaperSays place={`measurements.${row.symbol}`} />
                 </th>
                 {(row.values.length === 1 ? [0] : document.sizes.map((_, i) => i)).map((i) => (
                   <td
@@ -73,6 +75,7 @@ export function MeasurementTable() {
               <div className="text-[13px] text-soft">
                 <RowDetails row={row} startsOpen={added === row.symbol} />
               </div>
+              <PaperSays place={`measurements.${row.symbol}`} />
               <div
                 className="grid gap-1"
                 style={{ gridTemplateColumns: `repeat(${row.values.length}, minmax(0, 1fr))` }}

@@ -18,6 +18,7 @@ import {
   Tick,
 } from './fields';
 import { MarkList } from './MarkList';
+import { PaperSays } from './PaperSays';
 import { ShapeList } from './ShapeList';
 import { workedOut } from './Worked';
 import { FOLDS, ROLES } from './words';
@@ -230,6 +231,7 @@ function PiecePanel({
           )}
         </div>
         <div className="space-y-3">
+          <PaperSays place={place} />
           <div className="grid grid-cols-[120px_1fr_1fr] gap-3">
             <NameField label="Letter" maxLength={4} value={piece.letter} onName={onLetter} />
             <TextField

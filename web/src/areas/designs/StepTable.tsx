@@ -10,6 +10,7 @@ import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { copied, freeKey, moved, replaced, useEditing, useFindings, without, type Document } from './editing';
 import { Choice, CopyMark, FormulaField, RowButton, Tick } from './fields';
+import { PaperSays } from './PaperSays';
 import { StepPrompts } from './StepPrompts';
 import { StepSetUp, setUpWords } from './StepSetUp';
 import { STAGES, STATIONS } from './words';
@@ -137,6 +138,7 @@ export function StepTable() {
                 <span className="block text-[13px] text-soft">
                   {[step.uses, ...setUpWords(step)].filter(Boolean).join(' · ') || step.check}
                 </span>
+                <PaperSays place={`steps.${step.key}`} />
                 <Measured time={sheet.times.find((time) => time.key === step.key)} />
               </td>
               <td className="text-soft">{STATIONS[step.station]}</td>

@@ -39,6 +39,7 @@ const view: Schemas['TemplatesView'] = {
     columns: 1,
     pages: [{ name: 'A1', left: 0, top: 0, right: 197.9, bottom: 261.4 }],
   },
+  joins: [],
   choices: [],
 };
 
@@ -69,8 +70,29 @@ describe('templates', () => {
   it('asks for sizes by their place, and offers to lay them over one another', async () => {
     const sent = shown();
     await userEvent.click(await screen.findByRole('checkbox', { name: 'large, for {ç}' }));
-    await userEvent.click(screen.getByRole('checkbox', { name: /over one another/ }));
+    await userEvent.selectOptions(screen.getByLabelText('Several sizes of a piece'), 'over one another');
     expect(sent.at(-1)?.path).toBe('/api/designs/4/templates?sizes=0&sizes=1&paper=LETTER&drawn=NESTED');
+  });
+
+  it('offers one template for several sizes, and two pieces joined at their marks', async () => {
+    const sent = shown({ joins: [{ one: 'A', other: 'B', marks: ['notch {ç}'] }] });
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'large, for {ç}' }));
+    await userEvent.selectOptions(
+      screen.getByLabelText('Several sizes of a piece'),
+      'one template, moved by a noted amount',
+    );
+    expect(sent.at(-1)?.path).toContain('drawn=SHIFTED');
+    await userEvent.selectOptions(
+      screen.getByLabelText('Join two at their marks'),
+      'A and B, at “notch {ç}”',
+    );
+    expect(sent.at(-1)?.path).toContain('&join=A&join=B');
+    expect(screen.getByRole('checkbox', { name: /Front/ })).toBeDisabled();
+    await userEvent.selectOptions(
+      screen.getByLabelText('Join two at their marks'),
+      'no, each piece by itself',
+    );
+    expect(screen.getByRole('link', { name: 'As PDF' }).getAttribute('href')).not.toContain('join=');
   });
 
   it('keeps at least one piece', async () => {

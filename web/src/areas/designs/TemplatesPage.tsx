@@ -16,9 +16,11 @@ interface Asked {
   sizes?: number[];
   pieces?: string[];
   paper?: View['paper'];
-  drawn: 'APART' | 'NESTED';
+  drawn: 'APART' | 'NESTED' | 'SHIFTED';
   /** Cards to place marks by, in the place of whole pieces. */
   placing?: boolean;
+  /** The letters of two pieces that are joined at their marks. */
+  join?: string[];
   /** The alternatives that are taken where the design leaves something open, by their choices. */
   picks?: Record<string, string>;
 }
@@ -30,8 +32,9 @@ export function query(asked: Asked, rollWidth: string) {
   asked.pieces?.forEach((letter) => params.append('pieces', letter));
   if (asked.paper) params.set('paper', asked.paper);
   if (asked.paper === 'ROLL') params.set('rollWidth', rollWidth);
-  if (asked.drawn === 'NESTED') params.set('drawn', 'NESTED');
+  if (asked.drawn !== 'APART') params.set('drawn', asked.drawn);
   if (asked.placing) params.set('placing', 'true');
+  asked.join?.forEach((letter) => params.append('join', letter));
   Object.values(asked.picks ?? {}).forEach((key) => params.append('picks', key));
   return params.toString();
 }
@@ -170,7 +173,12 @@ function Choices({
         label="What is printed"
         value={asked.placing ? 'PLACING' : 'PIECES'}
         onChange={(event) =>
-          onAsk({ ...asked, pieces: undefined, placing: event.target.value === 'PLACING' })
+          onAsk({
+            ...asked,
+            pieces: undefined,
+            join: undefined,
+            placing: event.target.value === 'PLACING',
+          })
         }
       >
         <option value="PIECES">whole pieces to cut by</option>
@@ -185,6 +193,7 @@ function Choices({
             onAsk({
               ...asked,
               pieces: undefined,
+              join: undefined,
               picks: { ...asked.picks, [choice.key]: event.target.value },
             })
           }
@@ -211,18 +220,34 @@ function Choices({
           </label>
         ))}
         {(asked.sizes ?? sizes).length > 1 && !asked.placing && (
-          <label className="mt-1 flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={asked.drawn === 'NESTED'}
-              onChange={(event) => onAsk({ ...asked, drawn: event.target.checked ? 'NESTED' : 'APART' })}
-            />
-            lay the sizes of a piece over one another
-          </label>
+          <SelectField
+            label="Several sizes of a piece"
+            value={asked.drawn}
+            onChange={(event) => onAsk({ ...asked, drawn: event.target.value as Asked['drawn'] })}
+          >
+            <option value="APART">beside one another</option>
+            <option value="NESTED">over one another</option>
+            <option value="SHIFTED">one template, moved by a noted amount</option>
+          </SelectField>
         )}
       </fieldset>
-      <fieldset>
+      {view.joins.length > 0 && !asked.placing && (
+        <SelectField
+          label="Join two at their marks"
+          value={asked.join?.join('+') ?? ''}
+          onChange={(event) =>
+            onAsk({ ...asked, join: event.target.value ? event.target.value.split('+') : undefined })
+          }
+        >
+          <option value="">no, each piece by itself</option>
+          {view.joins.map((join) => (
+            <option key={`${join.one}+${join.other}`} value={`${join.one}+${join.other}`}>
+              {join.one} and {join.other}, at {join.marks.map((mark) => `“${mark}”`).join(', ')}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      <fieldset disabled={Boolean(asked.join)}>
         <legend className="font-semibold">Pieces</legend>
         {view.pieces.map((piece) => (
           <label key={piece.letter} className="flex min-h-9 items-center gap-2">

@@ -23,6 +23,7 @@ import {
   SlotChoice,
   Tick,
 } from './fields';
+import { PaperSays } from './PaperSays';
 import { HALVES, STRAPS, TRIMS, ZIPS } from './words';
 
 type Trim = Schemas['TrimNeed'];
@@ -266,6 +267,7 @@ function TrimEditor({
           </RowButton>
         </span>
       </div>
+      <PaperSays place={`trims.${trim.letter}`} />
       <div className="grid grid-cols-[2fr_1fr_1fr_1fr] gap-2">
         {formula('length', 'Length')}
         {formula('turnUnder', 'Turned under')}

@@ -73,6 +73,7 @@ export const MARKS: Record<Schemas['MarkRow']['kind'], string> = {
   HARDWARE: 'hardware',
   GAP: 'gap',
   NOTCH: 'notch',
+  MOTIF: 'part of the print',
 };
 
 export const HALVES: Record<Schemas['MarkRow']['half'], string> = {

@@ -45,6 +45,17 @@ const movement = (more: Partial<Schemas['MovementView']>): Schemas['MovementView
   ...more,
 });
 
+const printed: Schemas['PrintView'] = {
+  version: 1,
+  repeatAcross: '',
+  colour: '#336699',
+  print: 'PLAIN',
+  frame: { left: 0, top: 0, right: 1, bottom: 1 },
+  widthMm: 1000,
+  heightMm: 0,
+  motifs: [],
+};
+
 function open(answers: Record<string, unknown> = {}) {
   const sent = server({
     '/api/materials/7': cloth(),
@@ -54,6 +65,7 @@ function open(answers: Record<string, unknown> = {}) {
       movement({ id: 2, kind: 'OFFCUT_KEPT', change: { ...amount('2', 2), count: 2 } }),
     ]),
     '/api/materials/7/offers': [],
+    '/api/materials/7/print': printed,
     '/api/suppliers': [],
     ...answers,
   });

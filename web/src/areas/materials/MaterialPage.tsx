@@ -18,6 +18,7 @@ import { useRequestId, useSend } from '../../ui/useSend';
 import { MaterialPanel } from './MaterialPanel';
 import { MovePart } from './MovePart';
 import { OffersPart } from './OffersPart';
+import { PrintPart } from './PrintPart';
 import { MOVEMENTS, PARTS, SCHOOLS, type Material } from './words';
 import { useTitle } from '../../ui/useTitle';
 
@@ -68,6 +69,7 @@ export default function MaterialPage() {
           <PinnedNotes pin={{ ...PIN, about: 'MATERIAL', materialId: id }} />
           <Lots material={material} lots={rolls} />
           {material.kind === 'CLOTH' && <Pieces material={material} lots={pieces} />}
+          {material.kind === 'CLOTH' && <PrintPart materialId={id} />}
           <Movements id={id} kind={material.kind} />
         </div>
         <div className="space-y-4">

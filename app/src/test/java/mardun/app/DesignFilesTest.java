@@ -325,17 +325,35 @@ class DesignFilesTest {
         assertThat(other.upload(path(""), whole).status()).isEqualTo(201);
     }
 
-    @Test
-    void aFileOfTheFormatBeforeIsRead() throws IOException {
-        try (InputStream file = DesignFilesTest.class.getResourceAsStream("/designs/format-1.json")) {
+    private static JsonNode taken(String fixture) throws IOException {
+        try (InputStream file = DesignFilesTest.class.getResourceAsStream("/designs/" + fixture)) {
             Answer taken = other.upload(path(""), file.readAllBytes());
             assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
-            JsonNode design = other.get("/api/designs/"
+            return other.get("/api/designs/"
                             + taken.body().get("designs").get(0).get("id").asLong())
                     .body();
-            assertThat(design.get("document").get("name").asString()).isEqualTo("Dipper wash bag");
-            assertThat(design.get("document").get("source").get("conditions")).isEmpty();
-            assertThat(design.get("sheet").get("canBeSewn").asBoolean()).isTrue();
         }
+    }
+
+    @Test
+    void filesOfTheFormatsBeforeAreRead() throws IOException {
+        JsonNode drawn = taken("format-2.json");
+        assertThat(drawn.get("document").get("name").asString()).isEqualTo("Sandpiper tote");
+        assertThat(drawn.get("document").toString()).contains("DRAWN");
+        assertThat(drawn.get("document").has("openChoices")
+                        && !drawn.get("document").get("openChoices").isNull())
+                .isFalse();
+        assertThat(drawn.get("sheet").get("canBeSewn").asBoolean()).isTrue();
+        JsonNode open = taken("format-3.json");
+        assertThat(open.get("document").get("openChoices")).isNotEmpty();
+        assertThat(open.get("sheet").get("canBeSewn").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aFileOfTheFirstFormatIsRead() throws IOException {
+        JsonNode design = taken("format-1.json");
+        assertThat(design.get("document").get("name").asString()).isEqualTo("Dipper wash bag");
+        assertThat(design.get("document").get("source").get("conditions")).isEmpty();
+        assertThat(design.get("sheet").get("canBeSewn").asBoolean()).isTrue();
     }
 }

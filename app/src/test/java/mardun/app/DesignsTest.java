@@ -177,6 +177,30 @@ class DesignsTest {
                 .isEqualTo(404);
     }
 
+    /** Whatever ships goes into a pouch that can be sewn with it: pieces, halves, washers, steps in an order that holds. */
+    @Test
+    void eachBlockThatShipsCanBeSewnIn() {
+        for (JsonNode block : APP.get("/api/design-blocks").body()) {
+            ObjectNode document = pouch("With " + block.get("key").asString());
+            String key = block.get("key").asString();
+            JsonNode with = APP.post("/api/designs/with-block", Map.of("document", document, "block", key))
+                    .body();
+            assertThat(sheet((ObjectNode) with).get("canBeSewn").asBoolean())
+                    .as(key)
+                    .isTrue();
+        }
+        JsonNode magnet = APP.post(
+                        "/api/designs/with-block", Map.of("document", pouch("With a magnet"), "block", "magnet"))
+                .body();
+        assertThat(magnet.get("notions").toString())
+                .contains("SOCKET")
+                .contains("STUD")
+                .contains("Washer");
+        assertThat(magnet.get("pieces").toString())
+                .contains("Backing of the magnet")
+                .contains("Cover of the prongs");
+    }
+
     @Test
     void stepsAreKeptAsABlockWithAllTheyUse() {
         ObjectNode document = pouch("To keep from");

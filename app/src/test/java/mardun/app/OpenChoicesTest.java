@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,10 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import mardun.app.RunningApp.Answer;
+import mardun.app.goods.BagKind;
+import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.Quality;
+import mardun.app.id.ChannelId;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -197,6 +202,50 @@ class OpenChoicesTest {
         JsonNode order =
                 APP.get("/api/batches/" + batch.get("id").asLong() + "/order").body();
         assertThat(order.toString()).contains("Fold and sew the pocket");
+    }
+
+    @Test
+    void finishedBagsThatWereChosenOtherwiseAreAKindOfTheirOwn() {
+        Map<String, Object> form = batch("6", pocket("yes"));
+        form.put("lines", List.of(RunningApp.line(form), RunningApp.line(batch("6", List.of()))));
+        long id = made(form).get("id").asLong();
+        Answer cut = APP.post("/api/batches/" + id + "/cut", Map.of("version", version(id), "reason", ""));
+        assertThat(cut.status()).as(cut.body().toString()).isEqualTo(200);
+        Answer finished = APP.post(
+                "/api/batches/" + id + "/finish",
+                Map.of(
+                        "version",
+                        version(id),
+                        "reason",
+                        "",
+                        "lines",
+                        List.of(
+                                Map.of("number", 1, "good", "5", "second", "1", "seconds", "", "scrap", ""),
+                                Map.of("number", 2, "good", "6", "seconds", "", "scrap", ""))));
+        assertThat(finished.status()).as(finished.body().toString()).isEqualTo(200);
+        List<BagKind> kinds = APP.part(GoodsLedger.class).all().keySet().stream()
+                .filter(kind ->
+                        kind.designId().filter(one -> one.value() == design).isPresent())
+                .filter(kind -> kind.quality() == Quality.GOOD)
+                .sorted(Comparator.comparing(BagKind::isUsual))
+                .toList();
+        assertThat(kinds).hasSize(2);
+        assertThat(kinds.get(0).isUsual()).isFalse();
+        assertThat(kinds.get(0).words()).contains("Pocket inside: one");
+        assertThat(kinds.get(0).inBook(new ChannelId(1)))
+                .as("a price that is set counts for bags as usual")
+                .isEmpty();
+        assertThat(kinds.get(1).words()).doesNotContain("Pocket inside");
+        assertThat(kinds.get(1).inBook(new ChannelId(1))).isPresent();
+        String tickets = APP.get(
+                        "/api/finished-goods?query=" + kinds.get(0).designName().replace(" ", "+"))
+                .body()
+                .toString();
+        assertThat(tickets).contains("medium, Pocket inside: one");
+    }
+
+    private static long version(long batch) {
+        return APP.get("/api/batches/" + batch).body().get("version").asLong();
     }
 
     @Test

@@ -73,6 +73,26 @@ class RenamingTest {
     }
 
     @Test
+    void whatThePaperSaysGoesWithWhatItIsSaidOf() {
+        String letter = document.get("pieces").get(0).get("letter").asString();
+        String symbol = document.get("measurements").get(0).get("symbol").asString();
+        ArrayNode paper = document.putArray("paper");
+        paper.addObject().put("place", "pieces." + letter).put("says", "cut 2, 10 x 8 {ç}");
+        paper.addObject().put("place", "measurements." + symbol).put("says", "3/8 in");
+        document = (ObjectNode) rename("LETTER", letter, "7x").body();
+        document = (ObjectNode) rename("MEASUREMENT", symbol, "renamed").body();
+        assertThat(document.get("paper").get(0).get("place").asString()).isEqualTo("pieces.7x");
+        assertThat(document.get("paper").get(1).get("place").asString()).isEqualTo("measurements.renamed");
+        long id = design.id();
+        Answer saved = APP.put(
+                "/api/designs/" + id,
+                Map.of("version", design.body().get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        assertThat(APP.get("/api/designs/" + id).body().get("document").get("paper"))
+                .hasSize(2);
+    }
+
+    @Test
     void aLetterIsRenamedEverywhereAndNothingElseChanges() {
         String before = measured(previewOf(document));
         for (JsonNode piece : document.get("pieces")) {

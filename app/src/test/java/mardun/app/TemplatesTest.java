@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import mardun.app.RunningApp.Answer;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -218,6 +219,88 @@ class TemplatesTest {
         assertThat(template(nested, "A ").get("words").toString())
                 .contains("small: ")
                 .contains("medium: ");
+    }
+
+    private static long changed(String name, Consumer<ObjectNode> change) {
+        long design = APP.pouch(name);
+        JsonNode there = APP.get("/api/designs/" + design).body();
+        ObjectNode document = (ObjectNode) there.get("document").deepCopy();
+        change.accept(document);
+        Answer saved = APP.put(
+                "/api/designs/" + design, Map.of("version", there.get("version").asLong(), "document", document));
+        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+        return design;
+    }
+
+    @Test
+    void oneTemplateServesSizesThatDifferInHeightAlone() {
+        long design = changed(
+                "Taller pouch", document -> ((ObjectNode) document.get("pieces").get(0)).put("width", "10 in"));
+        String query = "/api/designs/" + design + "/templates?pieces=A&sizes=0&sizes=1&drawn=";
+        JsonNode shifted = APP.get(query + "SHIFTED").body();
+        assertThat(shifted.get("templates")).hasSize(2);
+        assertThat(template(shifted, "A ").get("words").toString())
+                .contains("small: as it is")
+                .contains("medium: trace up to the line, move it down ");
+        assertThat(APP.text("/api/designs/" + design + "/templates.svg?pieces=A&sizes=0&sizes=1&drawn=SHIFTED"))
+                .contains("class=\"shift\"");
+        // Where they differ both ways, each has its own.
+        assertThat(templates("pieces=A&sizes=0&sizes=1&drawn=SHIFTED").get("templates"))
+                .hasSize(3);
+    }
+
+    @Test
+    void oneTemplateServesAnotherDesignToo() {
+        long design = APP.pouch("Twin of the templated one");
+        JsonNode view =
+                APP.get("/api/designs/" + design + "/templates?pieces=A").body();
+        assertThat(template(view, "A ").get("words").toString()).contains("also Templated pouch {ç}, small: A");
+        putAway(true);
+        view = APP.get("/api/designs/" + design + "/templates?pieces=A").body();
+        assertThat(template(view, "A ").get("words").toString()).doesNotContain("also Templated pouch");
+        putAway(false);
+    }
+
+    private static void putAway(boolean away) {
+        long version = APP.get("/api/designs/" + pouch).body().get("version").asLong();
+        Answer put = APP.put("/api/designs/" + pouch + "/put-away", Map.of("version", version, "putAway", away));
+        assertThat(put.status()).as(put.body().toString()).isEqualTo(200);
+    }
+
+    @Test
+    void twoPiecesAreJoinedAtTheMarksThatBothHave() {
+        long design = changed("Joined pouch", document -> {
+            for (int i : new int[] {0, 1}) {
+                ObjectNode piece = (ObjectNode) document.get("pieces").get(i);
+                ArrayNode marks = piece.get("marks") instanceof ArrayNode some ? some : piece.putArray("marks");
+                ObjectNode notch = marks.addObject();
+                notch.put("kind", "NOTCH").put("label", "join {ç}").put("from", "RAW");
+                notch.put("across", "1 in").put("down", i == 0 ? "0 in" : "piece_height");
+                notch.put("width", "").put("height", "").put("half", "WHOLE");
+            }
+        });
+        String path = "/api/designs/" + design + "/templates";
+        JsonNode view = APP.get(path).body();
+        JsonNode pair = view.get("joins").get(0);
+        assertThat(pair.get("marks").get(0).asString()).isEqualTo("join {ç}");
+        String one = pair.get("one").asString();
+        String other = pair.get("other").asString();
+        JsonNode joined = APP.get(path + "?join=" + one + "&join=" + other).body();
+        assertThat(joined.get("templates")).hasSize(2);
+        JsonNode both = template(joined, one + " + " + other);
+        assertThat(both.get("words").toString()).contains("joined at “join {ç}”");
+        double high = template(APP.get(path + "?pieces=" + one).body(), one + " ")
+                        .get("height")
+                        .asDouble()
+                + template(APP.get(path + "?pieces=" + other).body(), other + " ")
+                        .get("height")
+                        .asDouble();
+        assertThat(both.get("height").asDouble()).isCloseTo(high, within(0.01));
+        assertThat(APP.get(path + "?join=" + one).detail()).contains("Name one and another one");
+        assertThat(APP.get(path + "?join=" + one + "&join=Q").detail()).contains("has no piece “Q”");
+        assertThat(APP.get("/api/designs/" + pouch + "/templates?join=" + one + "&join=" + other)
+                        .detail())
+                .contains("no mark by the same name");
     }
 
     @Test

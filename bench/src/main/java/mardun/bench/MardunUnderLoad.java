@@ -25,12 +25,23 @@ final class MardunUnderLoad implements AutoCloseable {
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(cookies).build();
     private final Path folder;
+    private final boolean isKept;
     private final String[] arguments;
     private ConfigurableApplicationContext app;
 
     /** @param more what else it is started with */
     MardunUnderLoad(String... more) throws IOException {
-        folder = Files.createTempDirectory("mardun-bench");
+        this(Files.createTempDirectory("mardun-bench"), false, more);
+    }
+
+    /** On a folder that is kept, with what is in it already. */
+    static MardunUnderLoad on(Path kept, String... more) {
+        return new MardunUnderLoad(kept, true, more);
+    }
+
+    private MardunUnderLoad(Path folder, boolean isKept, String... more) {
+        this.folder = folder;
+        this.isKept = isKept;
         arguments = Stream.concat(
                         Stream.of("--mardun.data=" + folder, "--server.port=0", "--mardun.demo=true"), Stream.of(more))
                 .toArray(String[]::new);
@@ -121,6 +132,9 @@ final class MardunUnderLoad implements AutoCloseable {
     @Override
     public void close() throws IOException {
         app.close();
+        if (isKept) {
+            return;
+        }
         try (Stream<Path> files = Files.walk(folder)) {
             files.sorted(Comparator.reverseOrder())
                     .forEach(path -> path.toFile().delete());

@@ -2,6 +2,7 @@ package mardun.bench;
 
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -18,6 +19,7 @@ public final class YearsTable {
 
     private static final int ASKED = 100;
     private static final double NS_A_MS = 1e6;
+    private static final String NO_FOLDER = "-";
 
     private static final List<String> SCREENS = List.of(
             "/api/bench",
@@ -56,11 +58,11 @@ public final class YearsTable {
 
     private YearsTable() {}
 
-    /** @param args how many years */
+    /** @param args how many years; and a folder in which they are kept, so that they are lived once and measured again; a dash for none */
     public static void main(String[] args) throws IOException {
         int years = Integer.parseInt(args[0]);
         long begun = System.nanoTime();
-        try (MardunUnderLoad mardun = new MardunUnderLoad("--mardun.demo.years=" + years)) {
+        try (MardunUnderLoad mardun = lived(years, args.length > 1 ? args[1] : NO_FOLDER)) {
             System.out.printf(
                     Locale.ROOT,
                     "%d busy years lived in %.0f s%n",
@@ -89,6 +91,11 @@ public final class YearsTable {
             System.out.printf(
                     Locale.ROOT, "heap in use %d MB%n", (runtime.totalMemory() - runtime.freeMemory()) / 1_000_000);
         }
+    }
+
+    private static MardunUnderLoad lived(int years, String folder) throws IOException {
+        String asked = "--mardun.demo.years=" + years;
+        return folder.equals(NO_FOLDER) ? new MardunUnderLoad(asked) : MardunUnderLoad.on(Path.of(folder), asked);
     }
 
     private static void print(String what, double[] took) {

@@ -33,6 +33,7 @@ import mardun.app.show.ViewWriter;
 import mardun.core.batch.ClothNeeds;
 import mardun.core.batch.CutList.PieceLine;
 import mardun.core.batch.CutList.PieceShare;
+import mardun.core.batch.ShownMotifs;
 import mardun.core.batch.Supply;
 import mardun.core.cutting.ClothLayout;
 import mardun.core.cutting.CutAgain;
@@ -164,9 +165,10 @@ class CuttingAgain {
                 .map(piece -> piece.times(counts.get(piece.key().letter())))
                 .toList();
         ShelfCloth shelf = ClothNeeds.shelfCloth(cloth, kinds, now.pieces(id, planned.batchId()));
+        Length squaring = ShownMotifs.squaring(cloth, kinds, current.cutting().squaring());
         Set<String> its = now.dyesCutFor(planned.batchId(), id);
         List<Choice> choices = CutAgain.dyes(shelf).stream()
-                .flatMap(dye -> CutAgain.of(cut, shelf, dye, current.cutting().squaring()).stream()
+                .flatMap(dye -> CutAgain.of(cut, shelf, dye, squaring).stream()
                         .filter(layout -> layout.sheets()
                                         <= cloth.stock(Part.WHOLE).free().value()
                                 || !shelf.bySheet())

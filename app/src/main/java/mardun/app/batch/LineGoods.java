@@ -1,5 +1,6 @@
 package mardun.app.batch;
 
+import mardun.app.goods.GoodsViews.Choice;
 import mardun.app.goods.GoodsViews.Made;
 import mardun.app.goods.GoodsViews.NewGoods;
 import mardun.app.goods.Quality;
@@ -29,6 +30,7 @@ final class LineGoods {
                 line.design().name(),
                 line.chosen().sizeKey(),
                 line.sizeName(),
+                Choice.of(line.chosen().picks().values(), line.picked()),
                 cloth.materialId().orElse(null),
                 cloth.name(),
                 quality,

@@ -46,6 +46,7 @@ import mardun.core.batch.CutList.PieceLine;
 import mardun.core.batch.CutList.PieceShare;
 import mardun.core.batch.CuttingSheet;
 import mardun.core.batch.Need;
+import mardun.core.batch.ShownMotifs;
 import mardun.core.batch.Supply;
 import mardun.core.batch.WhatIf;
 import mardun.core.cutting.Aim;
@@ -244,6 +245,10 @@ public class CuttingService {
                                 + writer.percent(cloth.shrinkage().share())
                                 + " after cutting, so all pieces are cut larger than the design says."
                         : null,
+                ShownMotifs.of(cloth, lines)
+                        .beginning()
+                        .map(beginning -> squaredAt(beginning, job, writer))
+                        .orElse(null),
                 whole.filter(job.cloth()::isOfSeveralDyes).isPresent(),
                 lines.stream()
                         .map(line -> new PieceKind(
@@ -264,6 +269,13 @@ public class CuttingService {
                 whole.map(drawing::bill).orElse(null),
                 cutBy.isPresent() ? its.stream().map(drawing::aim).toList() : List.of());
         return new DrawnCloth(view, bill.map(CuttingBill::time));
+    }
+
+    private static String squaredAt(ShownMotifs.Beginning beginning, CuttingJob job, ViewWriter writer) {
+        return "The end is squared " + writer.text(Value.of(beginning.above())) + " above the middle of “"
+                + beginning.motif().name() + "”; up to "
+                + writer.text(Value.of(job.terms().squaring()))
+                + " is cut off for that.";
     }
 
     /** The stored layout by which the plan goes; of a batch that is cut, perhaps only what was frozen then. */

@@ -89,6 +89,7 @@ public final class CuttingViews {
      * @param cut it is cut, and has left the shelf
      * @param trouble why it can't be laid out, in a sentence
      * @param cutLarger why its pieces are cut larger than the design says, in a sentence
+     * @param squaredAt where its end is squared so that pieces show their parts of the print, in a sentence
      * @param severalDyes it is laid out on cloth of several dye lots
      * @param bill absent as long as it isn't laid out
      */
@@ -105,6 +106,7 @@ public final class CuttingViews {
             boolean cut,
             @Nullable String trouble,
             @Nullable String cutLarger,
+            @Nullable String squaredAt,
             boolean severalDyes,
             List<PieceKind> pieces,
             List<MatView> mats,
@@ -198,6 +200,7 @@ public final class CuttingViews {
      * @param bag which bag of that line; 0 for one that is cut once more
      * @param step the step that cuts it
      * @param other a second one of its kind that lies head to tail with it in the same block; absent for none
+     * @param shows where on the mat its part of the print is; absent where it shows none
      */
     public record LaidPiece(
             String letter,
@@ -210,7 +213,11 @@ public final class CuttingViews {
             long height,
             boolean turned,
             String step,
-            @Nullable OtherPiece other) {}
+            @Nullable OtherPiece other,
+            @Nullable ShownPart shows) {}
+
+    /** The middle of a part of the print, from the cloth's left edge and from its squared end. */
+    public record ShownPart(String motif, long x, long y) {}
 
     /**
      * The second of two pieces that lie head to tail.

@@ -19,6 +19,7 @@ import mardun.app.cutting.CuttingViews.LaidPiece;
 import mardun.app.cutting.CuttingViews.MatView;
 import mardun.app.cutting.CuttingViews.OtherPiece;
 import mardun.app.cutting.CuttingViews.RestView;
+import mardun.app.cutting.CuttingViews.ShownPart;
 import mardun.app.cutting.CuttingViews.StepView;
 import mardun.app.cutting.CuttingViews.StripPart;
 import mardun.app.plan.CuttingJobs;
@@ -43,6 +44,7 @@ import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
 import mardun.core.working.Value;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes the layout of one cloth: the pieces on the mat with the bag each belongs to, and the cuts in order.
@@ -170,7 +172,20 @@ record CuttingWriter(ViewWriter writer, CuttingJob job, boolean several, UnaryOp
                 piece.height().nanometres(),
                 piece.turned(),
                 step,
-                second.map(its -> other(piece, its)).orElse(null));
+                second.map(its -> other(piece, its)).orElse(null),
+                shows(piece));
+    }
+
+    private @Nullable ShownPart shows(Placed piece) {
+        return job.pieces().stream()
+                .filter(kind -> kind.key().equals(piece.key()))
+                .findFirst()
+                .flatMap(CutPiece::shows)
+                .map(place -> new ShownPart(
+                        place.motif(),
+                        piece.x().plus(place.fromLeft()).nanometres(),
+                        piece.y().plus(place.fromTop()).nanometres()))
+                .orElse(null);
     }
 
     private void again(Sheet sheet, int cloth, PieceNumbers numbers, List<StepView> steps, List<LaidPiece> pieces) {

@@ -62,7 +62,8 @@ final class SheetPaper {
                         cutting.units() + " x " + cutting.designName() + ", " + cutting.sizeName() + ", batch "
                                 + cutting.batchId() + ". Cloth " + Paper.both(mat.wide(), inches) + " wide, "
                                 + Paper.both(mat.used(), inches) + " used."
-                                + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())))
+                                + (cloth.cutLarger() == null ? "" : " " + cloth.cutLarger())
+                                + (cloth.squaredAt() == null ? "" : " " + cloth.squaredAt())))
                 .append("</p>")
                 .append(SheetDrawing.pages(mat, cloth))
                 .append("<h2>Pieces</h2><table>");

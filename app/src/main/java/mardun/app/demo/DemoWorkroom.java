@@ -26,10 +26,14 @@ import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.log.SlipOutcome;
 import mardun.app.material.FactsForm;
+import mardun.app.material.Frame;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
 import mardun.app.material.MovementForm;
 import mardun.app.material.Print;
+import mardun.app.material.PrintService;
+import mardun.app.material.PrintViews.MotifForm;
+import mardun.app.material.PrintViews.PrintForm;
 import mardun.app.material.StockService;
 import mardun.app.material.StockViews.PieceForm;
 import mardun.app.material.WeightClass;
@@ -63,6 +67,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     private final SettingsService settings;
     private final MaterialService materials;
+    private final PrintService prints;
     private final StockService stock;
     private final SupplierService suppliers;
     private final DeliveryService deliveries;
@@ -87,6 +92,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     DemoWorkroom(
             SettingsService settings,
             MaterialService materials,
+            PrintService prints,
             StockService stock,
             SupplierService suppliers,
             DeliveryService deliveries,
@@ -107,6 +113,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.whole = data.resolve(WorkroomFolder.DEMO_IS_WHOLE);
         this.settings = settings;
         this.materials = materials;
+        this.prints = prints;
         this.stock = stock;
         this.suppliers = suppliers;
         this.deliveries = deliveries;
@@ -389,6 +396,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "5 yd");
         cloth("Thin batting", "Cotton", "#f0ede4", "110 cm", false, ClothKind.BATTING, "7.40", "", "3 m");
         cloth("Sew-in foam", "3 mm", "#e8e8e2", "147 cm", false, ClothKind.FOAM, "15.80", "", "1.5 m");
+        markTheWideStripe();
         trim("Zip tape, navy", "Nylon coil no. 5", "#2c3e57", "1.90", "1 m", "5 yd", "12 yd");
         trim("Zip tape, moss", "Nylon coil no. 5", "#55694a", "1.90", "1 m", "", "6 yd");
         trim("Cotton webbing, 1 in", "Heavy", "#4a4f55", "1.40", "1 m", "4 m", "12 m");
@@ -769,6 +777,18 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "",
                 "",
                 "drawer 2");
+    }
+
+    /** The stripe's wide band, which may lie in the middle of a pocket. */
+    private void markTheWideStripe() {
+        MaterialId stripe = ids.get("Reed Stripe");
+        prints.put(
+                stripe,
+                new PrintForm(
+                        prints.get(stripe).version(),
+                        "",
+                        new Frame(0, 0, 1, 1),
+                        List.of(new MotifForm("wide stripe", "", "5/8 in"))));
     }
 
     private void move(String name, MovementKind kind, String amount, String reason) {

@@ -72,7 +72,8 @@ final class BlockMerge {
                 design.forChildren(),
                 design.setAside(),
                 design.begun(),
-                design.openChoices());
+                design.openChoices(),
+                design.paper());
     }
 
     /** The steps with the given keys, and all that they use and need. */

@@ -62,6 +62,7 @@ import org.jspecify.annotations.Nullable;
  * @param begun the kind of bag and the choices that it was begun with; absent where it was drawn by hand
  * @param usualUnits how many are usually made at once; the ticket's figures are for a batch of this size
  * @param openChoices what is chosen for each design, line or order; absent where nothing is left open
+ * @param paper what the pattern on paper says of its parts, beside what is used here; absent where nobody noted anything
  */
 public record DesignDocument(
         String name,
@@ -87,7 +88,16 @@ public record DesignDocument(
         boolean forChildren,
         List<SetAside> setAside,
         @Nullable Begun begun,
-        @Nullable List<OpenChoice> openChoices) {
+        @Nullable List<OpenChoice> openChoices,
+        @Nullable List<PaperSays> paper) {
+
+    /**
+     * What the pattern on paper says of a part of the design.
+     *
+     * @param place the part, as findings point at it: {@code measurements.seam}, {@code pieces.A}, {@code slots.outer}, {@code steps.zip}
+     * @param says in its own words
+     */
+    public record PaperSays(String place, String says) {}
 
     /**
      * What a design was begun from, so that its choices can be changed later.
@@ -194,7 +204,8 @@ public record DesignDocument(
                 forChildren,
                 setAside,
                 begun,
-                others);
+                others,
+                paper);
     }
 
     /** What the design leaves open. */
@@ -253,7 +264,8 @@ public record DesignDocument(
                 forChildren,
                 setAside,
                 begun,
-                openChoices);
+                openChoices,
+                paper);
     }
 
     /**

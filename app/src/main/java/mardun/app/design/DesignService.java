@@ -39,6 +39,7 @@ import mardun.app.design.DesignViews.FormView;
 import mardun.app.design.DesignViews.LatestRevision;
 import mardun.app.design.DesignViews.NewDesign;
 import mardun.app.design.DesignViews.NewSize;
+import mardun.app.design.DesignViews.NumberedDesign;
 import mardun.app.design.DesignViews.PacedDesign;
 import mardun.app.design.DesignViews.PreviewedDesign;
 import mardun.app.design.DesignViews.RenamedPart;
@@ -354,13 +355,20 @@ public class DesignService implements UsesMaterials {
         return design(id, latest(id).revision()).source();
     }
 
+    /** How often designs were changed, by their ids. */
+    @Transactional(readOnly = true)
+    public Map<DesignId, Integer> revisions(Collection<DesignId> ids) {
+        return designs.numbered(ids.stream().map(DesignId::value).toList()).stream()
+                .collect(Collectors.toMap(one -> new DesignId(one.id()), NumberedDesign::revision));
+    }
+
     /** Whose designs they are, as they are now. */
     @Transactional(readOnly = true)
     public Map<DesignId, Source> sources(Collection<DesignId> ids) {
-        return designs.numbered(ids.stream().map(DesignId::value).toList()).stream()
+        return revisions(ids).entrySet().stream()
                 .collect(Collectors.toMap(
-                        one -> new DesignId(one.id()),
-                        one -> design(new DesignId(one.id()), one.revision()).source()));
+                        Map.Entry::getKey,
+                        one -> design(one.getKey(), one.getValue()).source()));
     }
 
     private ReadRevision read(AtRevision asked) {

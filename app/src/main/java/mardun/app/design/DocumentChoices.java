@@ -85,7 +85,8 @@ final class DocumentChoices {
                 d.forChildren(),
                 d.setAside(),
                 d.begun(),
-                null);
+                null,
+                d.paper());
     }
 
     /** The letters that aren't there: those of an alternative, and of what is cut of a material that isn't there. */

@@ -44,6 +44,7 @@ final class DocumentComparison {
         ROWS.put("steps", new Rows("Steps", "key", "name"));
         ROWS.put("slots", new Rows("Materials", "key", "label"));
         ROWS.put("openChoices", new Rows("Choices", "key", "name"));
+        ROWS.put("paper", new Rows("What the paper says", "place", ""));
         ROWS.put("setAside", new Rows("Checks set aside", "check", "place"));
     }
 

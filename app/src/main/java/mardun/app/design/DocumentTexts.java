@@ -81,6 +81,8 @@ final class DocumentTexts {
         all(Kind.SYMBOL, "Strap", "choice");
         all(Kind.SIZE, "DesignDocument", "sizes");
         all(Kind.PLACE, "SetAside", "place");
+        all(Kind.PLACE, "PaperSays", "place");
+        all(Kind.WORDS, "PaperSays", "says");
         all(Kind.WORDS, "DesignDocument", "name", "sort", "note", "sizeKeys");
         all(Kind.WORDS, "Begun", "seam");
         all(Kind.WORDS, "Measurement", "label", "options");

@@ -83,6 +83,7 @@ public final class DocumentWriter {
                 design.forChildren(),
                 design.setAside(),
                 begun,
+                null,
                 null);
         return DocumentReader.kept(document, begun.system());
     }

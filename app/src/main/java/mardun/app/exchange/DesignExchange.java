@@ -57,7 +57,7 @@ class DesignExchange {
 
     static final String DESIGN = "mardun design";
     static final String BOOK = "mardun design book";
-    static final int FORMAT = 3;
+    static final int FORMAT = 4;
     static final int MOST_BYTES = 10_000_000;
 
     private static final int MOST_DESIGNS = 500;

@@ -44,6 +44,8 @@ class FinishedGoods {
     private String bagKind;
     private Long madeSeconds;
     private Long fromGoodsId;
+    private String choiceKey = "";
+    private String choiceWords = "";
 
     protected FinishedGoods() {}
 
@@ -77,6 +79,8 @@ class FinishedGoods {
         this.quality = made.quality();
         this.designName = made.designName();
         this.sizeName = made.sizeName();
+        this.choiceKey = made.choice().key();
+        this.choiceWords = made.choice().words();
         this.clothName = made.clothName();
         this.units = made.units();
         this.totalCostMinor = made.totalCostMinor();
@@ -100,6 +104,8 @@ class FinishedGoods {
         second.quality = Quality.SECOND;
         second.designName = designName;
         second.sizeName = sizeName;
+        second.choiceKey = choiceKey;
+        second.choiceWords = choiceWords;
         second.clothName = clothName;
         second.units = some;
         second.totalCostMinor = Apportionment.share(totalCostMinor, some, units);
@@ -199,8 +205,19 @@ class FinishedGoods {
         return designName;
     }
 
+    /** The size, and what was chosen otherwise than usual. */
     String sizeName() {
-        return sizeName;
+        return isUsual() ? sizeName : sizeName + ", " + choiceWords;
+    }
+
+    /** Nothing was chosen otherwise than usual. */
+    boolean isUsual() {
+        return choiceKey.isEmpty();
+    }
+
+    /** Tells what was chosen from other choices of the design; empty for the usual. */
+    String choiceKey() {
+        return choiceKey;
     }
 
     String clothName() {

@@ -210,6 +210,7 @@ public class GoodsService {
                         places.getOrDefault(one.id(), List.of()).stream()
                                 .mapToInt(PlaceView::units)
                                 .sum(),
+                        one.isUsual(),
                         one.priceMinor()))
                 .filter(one -> one.units() > 0)
                 .toList();

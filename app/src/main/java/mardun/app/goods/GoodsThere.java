@@ -1,7 +1,9 @@
 package mardun.app.goods;
 
 import java.util.Optional;
+import mardun.app.channel.PricePlace;
 import mardun.app.id.BatchId;
+import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 
@@ -14,6 +16,7 @@ import mardun.app.id.MaterialId;
  * @param sizeKey what the size is known by; empty where nobody kept that
  * @param clothId its outer cloth; empty likewise
  * @param units how many are left, wherever they are
+ * @param isUsual nothing was chosen otherwise than usual
  * @param priceMinor what was asked for one when they were done
  */
 public record GoodsThere(
@@ -28,4 +31,11 @@ public record GoodsThere(
         String clothName,
         Quality quality,
         int units,
-        long priceMinor) {}
+        boolean isUsual,
+        long priceMinor) {
+
+    /** Where their price stands in the book; nowhere for what was chosen otherwise than usual. */
+    public Optional<PricePlace> inBook(ChannelId channel) {
+        return BagKind.inBook(designId, sizeKey, clothId, channel).filter(place -> isUsual);
+    }
+}

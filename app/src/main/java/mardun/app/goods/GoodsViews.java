@@ -5,7 +5,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.TreeSet;
 import java.util.UUID;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
@@ -94,6 +96,7 @@ public final class GoodsViews {
      * @param batchId absent for kits: the batch's figures go by the bags that it gave
      * @param lineNumber likewise
      * @param sizeKey what the size is known by; absent where nobody kept that
+     * @param choice what was chosen otherwise than usual
      * @param clothId the material of the outer cloth; absent where the design has none
      * @param totalCostMinor what all of them cost together
      * @param made the work in them
@@ -105,6 +108,7 @@ public final class GoodsViews {
             String designName,
             @Nullable String sizeKey,
             String sizeName,
+            Choice choice,
             @Nullable MaterialId clothId,
             String clothName,
             Quality quality,
@@ -112,6 +116,20 @@ public final class GoodsViews {
             long totalCostMinor,
             long priceMinor,
             Made made) {}
+
+    /**
+     * What was chosen otherwise than usual of a design that leaves something open; empty for nothing.
+     *
+     * @param key the same for the same alternatives
+     * @param words as it is read
+     */
+    public record Choice(String key, String words) {
+
+        /** By the keys of the alternatives that were picked. */
+        public static Choice of(Collection<String> picked, String words) {
+            return new Choice(String.join("+", new TreeSet<>(picked)), words);
+        }
+    }
 
     /**
      * The work in bags that a line of a batch gave.

@@ -110,7 +110,8 @@ final class Rechoosing {
                 own.forChildren(),
                 own.setAside(),
                 anew.begun(),
-                own.openChoices());
+                own.openChoices(),
+                own.paper());
         return new Result(document, drafted, List.copyOf(kept));
     }
 

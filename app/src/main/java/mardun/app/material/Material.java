@@ -1,5 +1,7 @@
 package mardun.app.material;
 
+import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -7,6 +9,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.List;
@@ -52,6 +55,11 @@ class Material {
     private String photo;
     private String words;
     private boolean putAway;
+
+    @Lob
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = PrintMarks.InColumn.class)
+    private PrintMarks printMarks;
 
     @Embedded
     private Facts facts;
@@ -99,6 +107,15 @@ class Material {
 
     static List<Part> parts(boolean twoPart) {
         return twoPart ? List.of(Part.SOCKET, Part.STUD) : List.of(Part.WHOLE);
+    }
+
+    /** What of its print pieces may have to show. */
+    void mark(PrintMarks marks) {
+        printMarks = marks;
+    }
+
+    PrintMarks printMarks() {
+        return printMarks == null ? PrintMarks.NONE : printMarks;
     }
 
     void show(@Nullable String newPhoto) {

@@ -286,6 +286,8 @@ final class MaterialShelf {
                         rolls, new Length(held(r -> !r.isOfPieces() && r.lotId().isEmpty(), batchId))),
                 facts.oneDyeLot(),
                 Facts.length(facts.repeatNm()),
+                material.printMarks().across(),
+                material.printMarks().parts(),
                 Selvage.of(Facts.length(facts.selvageNm()), Facts.length(facts.fullWidthNm()), material.usableWidth()));
     }
 

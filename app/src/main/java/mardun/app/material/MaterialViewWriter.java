@@ -116,9 +116,14 @@ record MaterialViewWriter(ViewWriter writer) {
                 shelf.isLow(material),
                 facts(material),
                 material.isPutAway(),
-                material.photo()
-                        .map(name -> "/api/materials/" + material.id() + "/photo?of=" + name)
-                        .orElse(null));
+                photoOf(material));
+    }
+
+    /** Where its picture is. */
+    static @Nullable String photoOf(Material material) {
+        return material.photo()
+                .map(name -> "/api/materials/" + material.id() + "/photo?of=" + name)
+                .orElse(null);
     }
 
     private static Amount amount(Material material, long value) {

@@ -11,6 +11,7 @@ import mardun.core.batch.ClothNeeds;
 import mardun.core.batch.CutList;
 import mardun.core.batch.CutList.PieceLine;
 import mardun.core.batch.CuttingSheet;
+import mardun.core.batch.ShownMotifs;
 import mardun.core.batch.Supply;
 import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingBill;
@@ -71,7 +72,7 @@ public final class CuttingJobs {
         return new CuttingJob(
                 ClothNeeds.cutPieces(cloth, kinds),
                 ClothNeeds.shelfCloth(cloth, kinds, sheets),
-                terms(cloth, layers, current),
+                terms(cloth, kinds, layers, current),
                 CutList.bags(kinds),
                 planned.chosenPieces());
     }
@@ -82,7 +83,7 @@ public final class CuttingJobs {
     }
 
     /** Sheets are paid whole, so a length of such a cloth costs nothing and no rest of it goes back. */
-    private static CuttingTerms terms(Supply cloth, int layers, Settings current) {
+    private static CuttingTerms terms(Supply cloth, List<PieceLine> kinds, int layers, Settings current) {
         Settings.Cutting cutting = current.cutting();
         boolean bySheet = cloth.sheet().isPresent();
         return new CuttingTerms(
@@ -96,7 +97,7 @@ public final class CuttingJobs {
                 cutting.cut(),
                 cutting.piece(),
                 layers,
-                cutting.squaring(),
+                ShownMotifs.squaring(cloth, kinds, cutting.squaring()),
                 current.offcutShort(),
                 current.offcutLong(),
                 use(cloth, current),
@@ -121,8 +122,9 @@ public final class CuttingJobs {
     /** A stored layout as the plan takes it; {@code kinds} are cut from this cloth. */
     static CuttingSheet sheet(ChosenLayout chosen, Supply cloth, List<PieceLine> kinds, Settings current) {
         CuttingLayout whole = whole(chosen.layout(), chosen.recuts(), ClothNeeds.shelfCloth(cloth, kinds, List.of()));
-        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), List.of(), terms(cloth, 1, current));
-        return new CuttingSheet(whole, current.cutting().squaring(), extra(chosen.recuts()), bill.back());
+        CuttingTerms terms = terms(cloth, kinds, 1, current);
+        CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), List.of(), terms);
+        return new CuttingSheet(whole, terms.squaring(), extra(chosen.recuts()), bill.back());
     }
 
     /** How many pieces of each kind are cut once more. */

@@ -39,6 +39,7 @@ import mardun.core.material.ClothPiece;
 import mardun.core.material.Counting;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.PrintMotif;
 import mardun.core.material.Roll;
 import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
@@ -254,6 +255,8 @@ public record FrozenInputs(
             List<FrozenRoll> rolls,
             boolean oneDye,
             @Nullable Long repeatNm,
+            @Nullable Long repeatAcrossNm,
+            @Nullable List<FrozenMotif> motifs,
             long selvageNm) {
 
         static FrozenLie of(Supply.Lie lie) {
@@ -264,6 +267,8 @@ public record FrozenInputs(
                             .toList(),
                     lie.oneDye(),
                     lie.repeat().map(Length::nanometres).orElse(null),
+                    lie.repeatAcross().map(Length::nanometres).orElse(null),
+                    lie.motifs().stream().map(FrozenMotif::of).toList(),
                     lie.selvage().nanometres());
         }
 
@@ -274,7 +279,26 @@ public record FrozenInputs(
                             .toList(),
                     oneDye,
                     Optional.ofNullable(repeatNm).map(Length::new),
+                    Optional.ofNullable(repeatAcrossNm).map(Length::new),
+                    motifs == null
+                            ? List.of()
+                            : motifs.stream().map(FrozenMotif::motif).toList(),
                     new Length(selvageNm));
+        }
+    }
+
+    /** A part of a print as it was marked. */
+    record FrozenMotif(String name, @Nullable Long acrossNm, long downNm) {
+
+        static FrozenMotif of(PrintMotif motif) {
+            return new FrozenMotif(
+                    motif.name(),
+                    motif.across().map(Length::nanometres).orElse(null),
+                    motif.down().nanometres());
+        }
+
+        PrintMotif motif() {
+            return new PrintMotif(name, Optional.ofNullable(acrossNm).map(Length::new), new Length(downNm));
         }
     }
 

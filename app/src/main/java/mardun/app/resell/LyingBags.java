@@ -19,7 +19,6 @@ import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.GoodsService;
-import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.price.PriceBook;
@@ -119,11 +118,8 @@ class LyingBags {
             Terms terms,
             Map<PricePlace, Money> asked,
             Settings current) {
-        return kind.designId()
-                .filter(design -> kind.quality() == Quality.GOOD)
-                .flatMap(design -> new PricePlace(design, kind.sizeKey().orElse(""), channel)
-                        .in(kind.clothId())
-                        .of(asked))
+        return kind.inBook(channel)
+                .flatMap(place -> place.of(asked))
                 .map(terms::buyerPays)
                 .orElseGet(() -> current.money(lots.get(lots.size() - 1).priceMinor()));
     }

@@ -17,7 +17,6 @@ import mardun.app.design.StandingPhotos;
 import mardun.app.design.StandingPhotos.PhotoOf;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLot;
-import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
@@ -89,13 +88,7 @@ class StallBags {
         Map<PricePlace, Money> asked = book.asked(channel);
         Map<String, Long> prices = new HashMap<>();
         kinds.forEach((kind, lots) -> {
-            Optional<Money> fromBook = kind.quality() != Quality.GOOD
-                    ? Optional.empty()
-                    : kind.designId()
-                            .flatMap(design -> new PricePlace(
-                                            design, kind.sizeKey().orElse(""), channel)
-                                    .in(kind.clothId())
-                                    .of(asked));
+            Optional<Money> fromBook = kind.inBook(channel).flatMap(place -> place.of(asked));
             prices.put(
                     kind.key(),
                     fromBook.map(terms::buyerPays)

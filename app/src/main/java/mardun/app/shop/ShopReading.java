@@ -14,7 +14,6 @@ import mardun.app.channel.PricePlace;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
-import mardun.app.goods.Quality;
 import mardun.app.id.ChannelId;
 import mardun.app.price.PriceBook;
 import mardun.app.problem.FieldReader;
@@ -158,12 +157,7 @@ public class ShopReading {
     }
 
     private Optional<Money> price(BagKind kind, Map<PricePlace, Money> asked) {
-        return kind.quality() != Quality.GOOD
-                ? Optional.empty()
-                : kind.designId()
-                        .flatMap(design -> new PricePlace(design, kind.sizeKey().orElse(""), desk.channel())
-                                .in(kind.clothId())
-                                .of(asked));
+        return kind.inBook(desk.channel()).flatMap(place -> place.of(asked));
     }
 
     private ShopOrderView view(ShopOrder order, Names names, ViewWriter writer) {

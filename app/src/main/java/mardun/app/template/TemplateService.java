@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mardun.app.design.DesignService;
@@ -17,6 +18,7 @@ import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.Views.LengthView;
 import mardun.app.template.TemplateViews.Asked;
+import mardun.app.template.TemplateViews.JoinView;
 import mardun.app.template.TemplateViews.PaperKind;
 import mardun.app.template.TemplateViews.SizesDrawn;
 import mardun.app.template.TemplateViews.TemplatePage;
@@ -33,8 +35,10 @@ import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
+import mardun.core.template.JoinedTemplate;
 import mardun.core.template.PaperTiles;
 import mardun.core.template.PlacementCard;
+import mardun.core.template.ShiftedTemplate;
 import mardun.core.template.Template;
 import mardun.core.template.TemplateLine;
 import mardun.core.template.TemplatePaper;
@@ -48,10 +52,12 @@ class TemplateService {
     private static final int MOST_PAGES = 200;
 
     private final DesignService designs;
+    private final SharedTemplates shared;
     private final SettingsService settings;
 
-    TemplateService(DesignService designs, SettingsService settings) {
+    TemplateService(DesignService designs, SharedTemplates shared, SettingsService settings) {
         this.designs = designs;
+        this.shared = shared;
         this.settings = settings;
     }
 
@@ -99,6 +105,7 @@ class TemplateService {
                                 .map(page -> new TemplatePage(
                                         page.name(), page.left(), page.top(), page.right(), page.bottom()))
                                 .toList()),
+                joins(drawn.design(), drawn.sizes().get(0), settings.current()),
                 designs.document(id).leftOpen());
     }
 
@@ -144,9 +151,9 @@ class TemplateService {
         templates.addAll(
                 placing
                         ? cards(design, sizes, letters, current)
-                        : asked.drawn() == SizesDrawn.NESTED && sizes.size() > 1
-                                ? nested(design, sizes, letters, current)
-                                : apart(design, sizes, letters, current));
+                        : asked.join().isEmpty()
+                                ? drawn(id, asked.drawn(), design, sizes, letters, current)
+                                : joined(design, sizes, asked.join(), current));
         TemplatePaper paper = paper(asked, templates, current);
         PaperTiles tiles = PaperTiles.of(templates, paper);
         if (tiles.pages().size() > MOST_PAGES) {
@@ -154,6 +161,94 @@ class TemplateService {
                     + " are printed at once. Choose fewer pieces or sizes, or paper from a roll.");
         }
         return new Drawn(design, sizes, letters, tiles);
+    }
+
+    private List<Template> drawn(
+            DesignId id, SizesDrawn how, Design design, List<String> sizes, List<String> letters, Settings current) {
+        if (how == SizesDrawn.NESTED && sizes.size() > 1) {
+            return nested(design, sizes, letters, current);
+        }
+        Map<UUID, List<String>> others = shared.besides(id, current.thickestSeam());
+        return how == SizesDrawn.SHIFTED && sizes.size() > 1
+                ? shifted(design, sizes, letters, others, current)
+                : apart(design, sizes, letters, others, current);
+    }
+
+    /** One template for all sizes of a piece where it only has to be moved; of the other pieces one for each size. */
+    private static List<Template> shifted(
+            Design design,
+            List<String> sizes,
+            List<String> letters,
+            Map<UUID, List<String>> inOthers,
+            Settings current) {
+        List<Template> templates = new ArrayList<>();
+        List<String> others = new ArrayList<>();
+        for (String letter : letters) {
+            Map<String, SizedPiece> bySize = bySize(design, sizes, letter, current);
+            Optional<ShiftedTemplate> one = bySize.size() < 2
+                    ? Optional.empty()
+                    : ShiftedTemplate.of(bySize.values().stream()
+                            .map(piece -> Template.of(piece, "", List.of()))
+                            .toList());
+            if (one.isEmpty()) {
+                others.add(letter);
+                continue;
+            }
+            SizedPiece base = List.copyOf(bySize.values()).get(one.get().base());
+            templates.add(one.get()
+                    .template()
+                    .called(name(List.of(base)), TemplateWords.ofShifted(design, bySize, one.get(), current.writer())));
+        }
+        templates.addAll(apart(design, sizes, others, inOthers, current));
+        return templates;
+    }
+
+    private static List<Template> joined(Design design, List<String> sizes, List<String> join, Settings current) {
+        if (join.size() != 2 || join.get(0).equals(join.get(1))) {
+            throw RefusedException.conflict("Two pieces are joined at their marks. Name one and another one.");
+        }
+        List<String> both = letters(design, join);
+        List<Template> templates = new ArrayList<>();
+        for (String size : sizes) {
+            List<SizedPiece> pieces = sized(design, size, both, current);
+            if (pieces.size() == 2) {
+                templates.add(joined(design, size, pieces.get(0), pieces.get(1), current));
+            }
+        }
+        if (templates.isEmpty()) {
+            throw RefusedException.conflict("In these sizes one of the two pieces isn’t cut. Choose another size.");
+        }
+        return templates;
+    }
+
+    private static Template joined(Design design, String size, SizedPiece one, SizedPiece other, Settings current) {
+        try {
+            JoinedTemplate joined = JoinedTemplate.of(one, other, "", List.of());
+            return joined.template()
+                    .called(
+                            one.piece().letter() + " + " + other.piece().letter() + " "
+                                    + one.piece().name() + ", " + other.piece().name(),
+                            TemplateWords.ofJoined(design, size, List.of(one, other), joined, current.writer()));
+        } catch (JoinedTemplate.CannotBeJoinedException no) {
+            throw RefusedException.conflict(current.writer().sentence(no.sentence()));
+        }
+    }
+
+    /** Which two pieces could be joined, in the first of some sizes. */
+    private static List<JoinView> joins(Design design, String size, Settings current) {
+        List<SizedPiece> pieces =
+                sized(design, size, design.pieces().stream().map(Piece::letter).toList(), current);
+        List<JoinView> joins = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            for (SizedPiece other : pieces.subList(i + 1, pieces.size())) {
+                SizedPiece one = pieces.get(i);
+                List<String> marks = JoinedTemplate.marksOf(one, other);
+                if (!marks.isEmpty()) {
+                    joins.add(new JoinView(one.piece().letter(), other.piece().letter(), marks));
+                }
+            }
+        }
+        return joins;
     }
 
     private static List<String> sizes(Design design, List<Integer> asked) {
@@ -197,17 +292,24 @@ class TemplateService {
         return TestSquare.of(side, isInch ? "2 in" : "5 cm");
     }
 
-    private static List<Template> apart(Design design, List<String> sizes, List<String> letters, Settings current) {
+    /** @param inOthers the pieces of other designs that are drawn alike, by what is drawn */
+    private static List<Template> apart(
+            Design design,
+            List<String> sizes,
+            List<String> letters,
+            Map<UUID, List<String>> inOthers,
+            Settings current) {
         List<Template> templates = new ArrayList<>();
         for (String size : sizes) {
-            Map<String, List<SizedPiece>> alike = new LinkedHashMap<>();
+            Map<UUID, List<SizedPiece>> alike = new LinkedHashMap<>();
             sized(design, size, letters, current)
-                    .forEach(piece -> alike.computeIfAbsent(
-                                    Template.of(piece, "", List.of()).drawn(), drawn -> new ArrayList<>())
+                    .forEach(piece -> alike.computeIfAbsent(SharedTemplates.drawing(piece), drawn -> new ArrayList<>())
                             .add(piece));
-            alike.values()
-                    .forEach(pieces -> templates.add(Template.of(
-                            pieces.get(0), name(pieces), TemplateWords.of(design, size, pieces, current.writer()))));
+            alike.forEach((drawing, pieces) -> templates.add(Template.of(
+                    pieces.get(0),
+                    name(pieces),
+                    TemplateWords.of(
+                            design, size, pieces, inOthers.getOrDefault(drawing, List.of()), current.writer()))));
         }
         return templates;
     }
@@ -245,9 +347,7 @@ class TemplateService {
     private static List<Template> nested(Design design, List<String> sizes, List<String> letters, Settings current) {
         List<Template> templates = new ArrayList<>();
         for (String letter : letters) {
-            Map<String, SizedPiece> bySize = new LinkedHashMap<>();
-            sizes.forEach(
-                    size -> sized(design, size, List.of(letter), current).forEach(piece -> bySize.put(size, piece)));
+            Map<String, SizedPiece> bySize = bySize(design, sizes, letter, current);
             if (!bySize.isEmpty()) {
                 List<SizedPiece> pieces = List.copyOf(bySize.values());
                 templates.add(Template.nested(
@@ -259,6 +359,12 @@ class TemplateService {
             }
         }
         return templates;
+    }
+
+    private static Map<String, SizedPiece> bySize(Design design, List<String> sizes, String letter, Settings current) {
+        Map<String, SizedPiece> bySize = new LinkedHashMap<>();
+        sizes.forEach(size -> sized(design, size, List.of(letter), current).forEach(piece -> bySize.put(size, piece)));
+        return bySize;
     }
 
     private static List<SizedPiece> sized(Design design, String size, List<String> letters, Settings current) {

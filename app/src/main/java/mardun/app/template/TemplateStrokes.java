@@ -28,6 +28,7 @@ final class TemplateStrokes {
             case CENTRE -> Stroke.of(0.2, 0.3, 8.0, 2.0, 1.0, 2.0);
             case PLACE -> Stroke.of(0.25, 0);
             case GAP -> Stroke.of(0.7, 0);
+            case SHIFT -> Stroke.of(0.4, 0, 1.0, 1.5, 5.0, 1.5);
             case NOTCH -> Stroke.of(0.4, 0);
             case GRAIN -> Stroke.of(0.3, 0.2);
         };

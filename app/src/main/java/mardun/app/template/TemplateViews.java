@@ -25,7 +25,9 @@ public final class TemplateViews {
     /** How sizes of one piece are drawn. */
     public enum SizesDrawn {
         APART,
-        NESTED
+        NESTED,
+        /** One template for all of them, where it only has to be moved along a line. */
+        SHIFTED
     }
 
     /**
@@ -37,6 +39,7 @@ public final class TemplateViews {
      * @param rollWidth as it is typed; only for a roll
      * @param drawn absent for apart
      * @param placing cards to place marks by, in the place of whole pieces; absent for no
+     * @param join letters of two pieces that are joined at their marks, in the place of all others; absent for none
      * @param picks keys of alternatives that are taken where the design leaves something open; absent for the usual
      */
     public record Asked(
@@ -46,6 +49,7 @@ public final class TemplateViews {
             @Size(max = LONGEST) @Nullable String rollWidth,
             @Nullable SizesDrawn drawn,
             @Nullable Boolean placing,
+            @Size(max = 2) @Nullable List<String> join,
             @Size(max = MOST) @Nullable List<@Size(max = LONGEST) String> picks) {
 
         public Asked {
@@ -55,6 +59,7 @@ public final class TemplateViews {
             rollWidth = rollWidth == null ? "" : rollWidth;
             drawn = drawn == null ? SizesDrawn.APART : drawn;
             placing = placing != null && placing;
+            join = join == null ? List.of() : join;
             picks = picks == null ? List.of() : picks;
         }
     }
@@ -65,6 +70,7 @@ public final class TemplateViews {
      * @param sizes all sizes of the design
      * @param chosenSizes those that are drawn
      * @param chosenPieces the letters of those that are drawn
+     * @param joins which two pieces have marks by the same names, at which they can be joined
      * @param choices what the design leaves open
      */
     public record TemplatesView(
@@ -77,7 +83,11 @@ public final class TemplateViews {
             PaperKind paper,
             List<TemplateView> templates,
             TemplatePages pages,
+            List<JoinView> joins,
             List<OpenChoice> choices) {}
+
+    /** Two pieces by their letters, with the marks at which they can be joined. */
+    public record JoinView(String one, String other, List<String> marks) {}
 
     /**
      * A piece that a template can be drawn of.

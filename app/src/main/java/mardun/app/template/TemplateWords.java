@@ -15,20 +15,32 @@ import mardun.core.design.SizedPiece;
 import mardun.core.measure.Length;
 import mardun.core.measure.ShownRounding;
 import mardun.core.measure.UnitSystem;
+import mardun.core.template.JoinedTemplate;
 import mardun.core.template.PlacementCard;
+import mardun.core.template.ShiftedTemplate;
 
 /** What is written on a template: of what it is, how many are cut of which cloth, how large it is, where it is sewn. */
 final class TemplateWords {
 
     private static final int MOST_NOTES = 4;
+    private static final int MOST_OTHERS = 3;
 
     private TemplateWords() {}
 
-    /** The words of pieces that are cut by one template. */
-    static List<String> of(Design design, String size, List<SizedPiece> pieces, ViewWriter writer) {
+    /**
+     * The words of pieces that are cut by one template.
+     *
+     * @param others pieces of other designs that are cut by it too
+     */
+    static List<String> of(
+            Design design, String size, List<SizedPiece> pieces, List<String> others, ViewWriter writer) {
         List<String> words = new ArrayList<>();
         words.add(design.name() + ", " + size);
         pieces.forEach(piece -> words.add(cut(design, piece)));
+        others.stream().limit(MOST_OTHERS).forEach(other -> words.add("also " + other));
+        if (others.size() > MOST_OTHERS) {
+            words.add("and " + (others.size() - MOST_OTHERS) + " more");
+        }
         SizedPiece first = pieces.get(0);
         words.add(measures(first, writer));
         if (first.alongTemplate().isPositive()) {
@@ -51,6 +63,38 @@ final class TemplateWords {
         words.add(cut(design, first));
         sizes.forEach((size, piece) -> words.add(size + ": " + measures(piece, writer)));
         seams(first.allowances(), writer).forEach(words::add);
+        return words;
+    }
+
+    /** The words of one template that serves several sizes, in their order. */
+    static List<String> ofShifted(
+            Design design, Map<String, SizedPiece> sizes, ShiftedTemplate shifted, ViewWriter writer) {
+        List<String> names = List.copyOf(sizes.keySet());
+        SizedPiece base = sizes.get(names.get(shifted.base()));
+        List<String> words = new ArrayList<>();
+        words.add(design.name() + ", " + String.join(", ", names));
+        words.add(cut(design, base));
+        words.add(names.get(shifted.base()) + ": as it is, " + measures(base, writer));
+        shifted.shifts()
+                .forEach(shift -> words.add(names.get(shift.size()) + ": trace up to the line, move it "
+                        + (shift.down() ? "down " : "right ")
+                        + own(writer.length(shift.by(), ShownRounding.NEAREST), writer) + ", trace the rest, "
+                        + measures(sizes.get(names.get(shift.size())), writer)));
+        seams(base.allowances(), writer).forEach(words::add);
+        return words;
+    }
+
+    /** The words of two pieces that are joined at their marks. */
+    static List<String> ofJoined(
+            Design design, String size, List<SizedPiece> pieces, JoinedTemplate joined, ViewWriter writer) {
+        List<String> words = new ArrayList<>();
+        words.add(design.name() + ", " + size);
+        words.add("joined at “" + String.join("”, “", joined.marks()) + "”");
+        pieces.forEach(piece -> words.add(cut(design, piece)));
+        words.add(sides(
+                writer.length(joined.width(), ShownRounding.UP),
+                writer.length(joined.height(), ShownRounding.UP),
+                writer));
         return words;
     }
 
@@ -93,12 +137,18 @@ final class TemplateWords {
 
     private static String measures(SizedPiece piece, ViewWriter writer) {
         ShownRounding rounding = piece.piece().role().outline();
-        LengthView width = writer.length(piece.width().value(), rounding);
-        LengthView height = writer.length(piece.height().value(), rounding);
+        return sides(
+                        writer.length(piece.width().value(), rounding),
+                        writer.length(piece.height().value(), rounding),
+                        writer)
+                + opened(piece);
+    }
+
+    private static String sides(LengthView width, LengthView height, ViewWriter writer) {
         boolean isInch = writer.system() == UnitSystem.INCH;
         String inches = width.inch() + " × " + height.inch();
         String metric = width.metric() + " × " + height.metric();
-        return (isInch ? inches + " (" + metric + ")" : metric + " (" + inches + ")") + opened(piece);
+        return isInch ? inches + " (" + metric + ")" : metric + " (" + inches + ")";
     }
 
     /** What is said of the whole piece, where the template is its half. */

@@ -24,6 +24,6 @@ public class Templates {
      * @param picks keys of alternatives that are taken where the design leaves something open
      */
     public TemplatesView onPages(DesignId id, int size, PaperKind paper, List<String> picks) {
-        return service.view(id, new Asked(List.of(size), null, paper, null, null, null, picks));
+        return service.view(id, new Asked(List.of(size), null, paper, null, null, null, null, picks));
     }
 }

@@ -26,19 +26,24 @@ final class TicketPrices {
     }
 
     Optional<Money> of(DesignId design, String sizeKey, Optional<MaterialId> cloth, ChannelId channel) {
-        return new PricePlace(design, sizeKey, channel).in(cloth).of(byChannel.computeIfAbsent(channel, book::asked));
+        return new PricePlace(design, sizeKey, channel).in(cloth).of(asked(channel));
     }
 
-    /** What is asked for bags that are there: the book's, or for kits and those that the book doesn't know what was asked when they came. */
+    private Map<PricePlace, Money> asked(ChannelId channel) {
+        return byChannel.computeIfAbsent(channel, book::asked);
+    }
+
+    /**
+     * What is asked for bags that are there: the book's; or what was asked when they came, for kits, for what was chosen otherwise than
+     * usual and for those that the book doesn't know.
+     */
     Optional<Money> of(GoodsThere bags, ChannelId channel) {
         if (bags.quality() == Quality.SECOND) {
             return Optional.empty();
         }
-        if (bags.quality() == Quality.KIT) {
-            return Optional.of(current.money(bags.priceMinor()));
-        }
-        return bags.designId()
-                .flatMap(design -> of(design, bags.sizeKey().orElse(""), bags.clothId(), channel))
+        return bags.inBook(channel)
+                .filter(place -> bags.quality() == Quality.GOOD)
+                .flatMap(place -> place.of(asked(channel)))
                 .or(() -> Optional.of(current.money(bags.priceMinor())));
     }
 

@@ -3,10 +3,12 @@ package mardun.core.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mardun.core.batch.CutList.PieceLine;
 import mardun.core.design.Check;
 import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.MaterialSlot;
+import mardun.core.design.SizedMark;
 import mardun.core.design.SlotFit;
 import mardun.core.material.ShelfLimits;
 import mardun.core.pricing.UnitPricing;
@@ -36,6 +38,39 @@ final class BatchFindings {
                             Sentence.of("Choose a material that is what the design asks for there."))));
         }
         return unfit;
+    }
+
+    /** Pieces that have to show a part of the print which nobody marked on their cloth. */
+    static List<Finding> unmarked(List<PieceLine> pieces) {
+        List<Finding> unmarked = new ArrayList<>();
+        for (PieceLine line : pieces) {
+            Optional<SizedMark> mark = ShownMotifs.markOf(line.piece());
+            if (mark.isEmpty() || line.from().isEmpty()) {
+                continue;
+            }
+            Supply cloth = line.from().get();
+            boolean isThere = ShownMotifs.wanted(mark.get(), cloth).isPresent();
+            boolean isPlaced = ShownMotifs.of(cloth, List.of(line)).beginning().isPresent();
+            if (!isPlaced) {
+                String label = mark.get().mark().label().strip();
+                String which = label.isEmpty() ? "a part of the print" : "“{2}”";
+                unmarked.add(Finding.care(
+                        Check.MOTIF,
+                        Need.place(cloth),
+                        Sentence.of(
+                                "{0} has to show " + which
+                                        + (isThere
+                                                ? ", and nobody said after which height the print of “{1}” comes again."
+                                                : ", which isn’t marked on “{1}”."),
+                                Value.of(line.name()),
+                                Value.of(cloth.name()),
+                                Value.of(label)),
+                        Sentence.of(
+                                "Mark it on the cloth’s page, with what the print comes again after; else the piece is cut wherever"
+                                        + " the print falls.")));
+            }
+        }
+        return unmarked;
     }
 
     /** Materials that make a bag look cheaper than it is, because nobody said what they cost. */

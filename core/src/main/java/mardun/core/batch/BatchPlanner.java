@@ -110,6 +110,7 @@ public final class BatchPlanner {
         sized.forEach(line -> findings.addAll(line.sized().findings()));
         lines.forEach(line -> findings.addAll(BatchFindings.unfit(line)));
         List<PieceLine> pieces = CutList.pieces(sized, filled);
+        findings.addAll(BatchFindings.unmarked(pieces));
         List<SizedLine> made =
                 sized.stream().filter(line -> line.line().units() > 0).toList();
         List<TrimLine> trims = CutList.trims(made, filled);

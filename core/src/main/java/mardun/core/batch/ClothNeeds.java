@@ -1,6 +1,7 @@
 package mardun.core.batch;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CutShape;
 import mardun.core.cutting.Offcuts;
 import mardun.core.cutting.PieceKey;
+import mardun.core.cutting.PrintPlace;
 import mardun.core.cutting.ShelfCloth;
 import mardun.core.material.Amount;
 import mardun.core.material.ClothPiece;
@@ -82,7 +84,7 @@ public final class ClothNeeds {
         Offcuts.Plan plan = Offcuts.first(
                 cut.stream().filter(piece -> !cloth.isMetBy(piece)).toList(), supply.pieces());
         List<CutPiece> fromTheRoll = Stream.concat(
-                        cut.stream().filter(cloth::isMetBy).map(cloth::asHighAsItTakes), plan.rest().stream())
+                        cut.stream().filter(cloth::isMetBy).map(cloth::asLargeAsItTakes), plan.rest().stream())
                 .toList();
         ClothNeed need = cloths.plan(cloth, fromTheRoll);
         return Need.ofCloth(
@@ -143,8 +145,13 @@ public final class ClothNeeds {
                         supply.price().per().value()));
     }
 
-    /** What is cut from a supply, as it may lie on it: larger than the design says, where the cloth shrinks afterwards. */
+    /**
+     * What is cut from a supply, as it may lie on it: larger than the design says, where the cloth shrinks afterwards.
+     *
+     * @param lines all that is cut from it together
+     */
     public static List<CutPiece> cutPieces(Supply supply, List<PieceLine> lines) {
+        Map<PieceKey, PrintPlace> shown = ShownMotifs.of(supply, lines).places();
         return lines.stream()
                 .map(line -> new CutPiece(
                         line.key(),
@@ -157,7 +164,8 @@ public final class ClothNeeds {
                         line.piece().alongTemplate().isPositive()
                                 ? Optional.of(new CutShape(
                                         line.piece().outline(), line.piece().extent()))
-                                : Optional.empty()))
+                                : Optional.empty(),
+                        Optional.ofNullable(shown.get(line.key()))))
                 .toList();
     }
 
@@ -190,6 +198,7 @@ public final class ClothNeeds {
                                 roll.key(), roll.dye(), supply.shrinkage().whenCut(roll.length())))
                         .toList(),
                 lie.repeat().map(supply.shrinkage()::whenCut),
+                lie.repeatAcross().map(supply.shrinkage()::whenCut),
                 lie.oneDye(),
                 selvages(supply, kinds),
                 false);

@@ -10,6 +10,7 @@ import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.Part;
+import mardun.core.material.PrintMotif;
 import mardun.core.material.Roll;
 import mardun.core.material.Shrinkage;
 import mardun.core.material.Stock;
@@ -57,15 +58,29 @@ public record Supply(
      * @param rolls its rolls and left-over lengths, with what nobody else has reserved of each
      * @param oneDye all of a batch has to come from one dye lot
      * @param repeat the height after which a print comes again; empty for one that doesn't
+     * @param repeatAcross the width after which it does; empty where it doesn't, or nobody said
+     * @param motifs the parts of it that pieces may show
      * @param selvage the woven edge on each side, beyond the usable width; zero where it isn't known
      */
-    public record Lie(List<Roll> rolls, boolean oneDye, Optional<Length> repeat, Length selvage) {
+    public record Lie(
+            List<Roll> rolls,
+            boolean oneDye,
+            Optional<Length> repeat,
+            Optional<Length> repeatAcross,
+            List<PrintMotif> motifs,
+            Length selvage) {
 
         /** Nothing is known. */
         public static final Lie UNKNOWN = new Lie(List.of(), false, Optional.empty(), Length.ZERO);
 
+        /** What lies there with a print of which no part has to be shown. */
+        public Lie(List<Roll> rolls, boolean oneDye, Optional<Length> repeat, Length selvage) {
+            this(rolls, oneDye, repeat, Optional.empty(), List.of(), selvage);
+        }
+
         public Lie {
             rolls = List.copyOf(rolls);
+            motifs = List.copyOf(motifs);
         }
     }
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Bags of one line of a batch that are cut together.
@@ -59,6 +61,19 @@ public record Bags(int line, int count, Map<PieceKey, Long> each) {
             }
         }
         return rest;
+    }
+
+    /** The same bags with these of their pieces alone; without those that have none of them. */
+    static List<Bags> only(List<Bags> lines, Set<PieceKey> keys) {
+        return lines.stream()
+                .map(line -> new Bags(
+                        line.line(),
+                        line.count(),
+                        line.each().entrySet().stream()
+                                .filter(entry -> keys.contains(entry.getKey()))
+                                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue))))
+                .filter(line -> !line.each().isEmpty())
+                .toList();
     }
 
     /** How many pieces of each kind these bags take together. */

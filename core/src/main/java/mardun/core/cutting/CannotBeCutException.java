@@ -31,6 +31,14 @@ public final class CannotBeCutException extends RuntimeException {
                 Value.of(clothWidth)));
     }
 
+    /** A piece that the cloth doesn't hold whole at any place where it would show what it has to. */
+    static CannotBeCutException offThePrint(CutPiece piece, Length clothWidth) {
+        return new CannotBeCutException(Sentence.of(
+                "{0} is {1} wide, and nowhere across the {2} of the cloth does it lie whole with its part of the print where it has"
+                        + " to be. Mark another part of the print, or move the mark on the piece.",
+                Value.of(piece.name()), Value.of(piece.extent().width()), Value.of(clothWidth)));
+    }
+
     /** A piece that no sheet of a size holds. */
     public static CannotBeCutException largerThanASheet(CutPiece piece, Extent sheet) {
         return new CannotBeCutException(Sentence.of(

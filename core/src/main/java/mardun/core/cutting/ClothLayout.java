@@ -89,6 +89,11 @@ public record ClothLayout(String lot, boolean ofRoll, Length width, Length lengt
             return new Placed(key, x, otherY, width, height, turned, paired);
         }
 
+        /** The same, so far to the right and along. */
+        Placed moved(Length right, Length along) {
+            return new Placed(key, x.plus(right), y.plus(along), width, height, turned, paired);
+        }
+
         /** How many pieces lie here. */
         public long count() {
             return paired ? 2 : 1;

@@ -15,6 +15,7 @@ import mardun.core.measure.Length;
  * @param alongTemplate how much of the outline of one is cut along a template, once its rectangle is cut; nothing for a plain rectangle;
  *     as the design draws it, also where the cloth shrinks afterwards and the rectangle is larger
  * @param shape its true shape; empty for a plain rectangle
+ * @param shows where it lies so that it shows its part of the print; empty where it needn't
  */
 public record CutPiece(
         PieceKey key,
@@ -24,7 +25,26 @@ public record CutPiece(
         boolean mayTurn,
         boolean meetsPrint,
         Length alongTemplate,
-        Optional<CutShape> shape) {
+        Optional<CutShape> shape,
+        Optional<PrintPlace> shows) {
+
+    /** A piece that shows a part of the print meets the print. */
+    public CutPiece {
+        meetsPrint = meetsPrint || shows.isPresent();
+    }
+
+    /** A piece that needn't show any part of the print. */
+    public CutPiece(
+            PieceKey key,
+            String name,
+            Extent extent,
+            long count,
+            boolean mayTurn,
+            boolean meetsPrint,
+            Length alongTemplate,
+            Optional<CutShape> shape) {
+        this(key, name, extent, count, mayTurn, meetsPrint, alongTemplate, shape, Optional.empty());
+    }
 
     /** A piece that lies by itself. */
     public CutPiece(
@@ -60,12 +80,12 @@ public record CutPiece(
 
     /** The same kind of piece, so many of them. */
     public CutPiece times(long other) {
-        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint, alongTemplate, shape);
+        return new CutPiece(key, name, extent, other, mayTurn, meetsPrint, alongTemplate, shape, shows);
     }
 
     /** The same kind of piece, which may lie across the grain too, if {@code may}. */
     public CutPiece turning(boolean may) {
-        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint, alongTemplate, shape);
+        return new CutPiece(key, name, extent, count, mayTurn || may, meetsPrint, alongTemplate, shape, shows);
     }
 
     /** The same kind of piece with its sides changed over. */

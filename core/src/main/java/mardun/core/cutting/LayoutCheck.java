@@ -107,15 +107,14 @@ public final class LayoutCheck {
                                         roll -> roll.key().equals(cloth.lot()) && taken.compareTo(roll.length()) <= 0));
     }
 
-    /** Where the print comes again, the pieces that meet it lie on a roll, a whole number of repeats from one another. */
+    /** Where the print comes again, the pieces that meet it lie on a roll, where the print is as each of them wants it. */
     private static boolean meetsPrint(ClothLayout cloth, Map<PieceKey, CutPiece> kinds, ShelfCloth from) {
         return from.repeat().isEmpty()
                 || cloth.pieces().stream()
                         .filter(one -> kinds.containsKey(one.key())
                                 && kinds.get(one.key()).meetsPrint())
-                        .allMatch(one -> cloth.isBolt()
-                                && !one.turned()
-                                && from.toTheRepeat(one.y()).equals(one.y()));
+                        .allMatch(one ->
+                                cloth.isBolt() && !one.turned() && from.isWhereThePrintAsks(one, kinds.get(one.key())));
     }
 
     private static boolean hasItsSize(ClothLayout cloth, List<ClothPiece> sheets) {

@@ -100,9 +100,26 @@ public final class LayoutSearch {
      *
      * @param budget how long it may take; the first layout is found before it counts
      * @param better told of each layout that is better than the one before
-     * @throws CannotBeCutException if a piece is wider than the bolt or larger than a sheet, turned where it may be
+     * @throws CannotBeCutException if a piece is wider than the bolt or larger than a sheet, turned where it may be; or can't lie
+     *     whole where it would show its part of the print
      */
     public static CuttingLayout search(
+            CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
+        Optional<MotifsFirst> motifs = MotifsFirst.of(job);
+        if (motifs.isEmpty()) {
+            return ofPairs(job, aim, seed, budget, better);
+        }
+        MotifsFirst first = motifs.get();
+        Optional<CuttingJob> others = first.others();
+        if (others.isEmpty()) {
+            better.accept(first.alone());
+            return first.alone();
+        }
+        return first.with(ofPairs(others.get(), aim, seed, budget, layout -> better.accept(first.with(layout))));
+    }
+
+    /** Pieces one by one, and two by two where that takes less. */
+    private static CuttingLayout ofPairs(
             CuttingJob job, Aim aim, long seed, Budget budget, Consumer<CuttingLayout> better) {
         Optional<PairedJob> paired = PairedJob.of(job);
         if (paired.isEmpty()) {

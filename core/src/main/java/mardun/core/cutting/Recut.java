@@ -49,10 +49,10 @@ public record Recut(int cloth, Placed piece) {
         for (int i = 0; i < layout.cloths().size(); i++) {
             ClothLayout cloth = layout.cloths().get(i);
             for (CutTree rest : CutTree.of(cloth).rests().toList()) {
-                Length y = meetsPrint ? from.toTheRepeat(rest.y()) : rest.y();
+                Length y = from.upTo(rest.y(), kind);
                 Length edge = cloth.isBolt() ? from.leftOf(kind) : Length.ZERO;
-                Length x = rest.x().max(edge);
                 Length right = rest.x().plus(rest.width());
+                Length x = from.acrossTo(rest.x().max(edge), kind).orElse(right);
                 Length inner = cloth.width().minus(edge);
                 Extent there = new Extent(
                         (right.isLongerThan(inner) ? inner : right).minus(x),
@@ -87,16 +87,18 @@ public record Recut(int cloth, Placed piece) {
                 && upright.width().compareTo(upright.height()) < 0
                 && upright.height().compareTo(from.widthFor(kind)) <= 0;
         Length height = liesLower ? upright.width() : upright.height();
+        Length x = from.acrossTo(from.leftOf(kind), kind)
+                .orElseThrow(() -> CannotBeCutException.offThePrint(kind, from.width()));
         for (int i = 0; i < layout.cloths().size(); i++) {
             ClothLayout cloth = layout.cloths().get(i);
-            Length y = kind.meetsPrint() ? from.toTheRepeat(cloth.length()) : cloth.length();
+            Length y = from.upTo(cloth.length(), kind);
             if (cloth.isBolt()
                     && isOfItsDye.test(cloth)
                     && hasRoom(cloth, y.plus(height).plus(squaring), from)) {
-                return new Recut(i, placed(kind, from.leftOf(kind), y, liesLower));
+                return new Recut(i, placed(kind, x, y, liesLower));
             }
         }
-        return new Recut(layout.cloths().size(), placed(kind, from.leftOf(kind), Length.ZERO, liesLower));
+        return new Recut(layout.cloths().size(), placed(kind, x, from.upTo(Length.ZERO, kind), liesLower));
     }
 
     private static boolean hasRoom(ClothLayout cloth, Length taken, ShelfCloth from) {

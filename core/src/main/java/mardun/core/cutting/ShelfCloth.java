@@ -20,6 +20,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param repeat the height after which its print comes again; empty where that doesn't matter
  * @param oneDye all of a batch has to come from one dye lot; else all pieces of a bag have to
  * @param selvages the selvages within that width, and which pieces have to stay between them
+ * @param repeatAcross the width after which its print comes again; empty where it doesn't, or nobody said
  * @param bySheet it is bought by the sheet: all its sheets are of one size, and there is no roll
  */
 public record ShelfCloth(
@@ -27,6 +28,7 @@ public record ShelfCloth(
         List<ClothPiece> sheets,
         List<Roll> rolls,
         Optional<Length> repeat,
+        Optional<Length> repeatAcross,
         boolean oneDye,
         Selvages selvages,
         boolean bySheet) {
@@ -61,7 +63,19 @@ public record ShelfCloth(
     /** A cloth that may be cut up to its edges. */
     public ShelfCloth(
             Length width, List<ClothPiece> sheets, List<Roll> rolls, Optional<Length> repeat, boolean oneDye) {
-        this(width, sheets, rolls, repeat, oneDye, Selvages.NONE, false);
+        this(width, sheets, rolls, repeat, Optional.empty(), oneDye, Selvages.NONE, false);
+    }
+
+    /** A cloth whose print comes again along it alone. */
+    public ShelfCloth(
+            Length width,
+            List<ClothPiece> sheets,
+            List<Roll> rolls,
+            Optional<Length> repeat,
+            boolean oneDye,
+            Selvages selvages,
+            boolean bySheet) {
+        this(width, sheets, rolls, repeat, Optional.empty(), oneDye, selvages, bySheet);
     }
 
     /**
@@ -84,8 +98,11 @@ public record ShelfCloth(
     public ShelfCloth {
         sheets = List.copyOf(sheets);
         rolls = List.copyOf(rolls);
-        if (repeat.isPresent() && !repeat.get().isPositive()) {
+        if (repeat.filter(height -> !height.isPositive()).isPresent()) {
             throw new IllegalArgumentException("a print comes again after some height: " + repeat.get());
+        }
+        if (repeatAcross.filter(each -> !each.isPositive()).isPresent()) {
+            throw new IllegalArgumentException("a print comes again after some width: " + repeatAcross.get());
         }
     }
 
@@ -96,17 +113,17 @@ public record ShelfCloth(
 
     /** This cloth as if any length of another width could be had of it, and no offcuts. */
     public ShelfCloth whole(Length otherWidth) {
-        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, oneDye, selvages, false);
+        return new ShelfCloth(otherWidth, List.of(), List.of(), repeat, repeatAcross, oneDye, selvages, false);
     }
 
     /** This cloth with other offcuts and precuts. */
     ShelfCloth withSheets(List<ClothPiece> others) {
-        return new ShelfCloth(width, others, rolls, repeat, oneDye, selvages, bySheet);
+        return new ShelfCloth(width, others, rolls, repeat, repeatAcross, oneDye, selvages, bySheet);
     }
 
     /** This cloth with other rolls. */
     ShelfCloth with(List<Roll> others) {
-        return new ShelfCloth(width, sheets, others, repeat, oneDye, selvages, bySheet);
+        return new ShelfCloth(width, sheets, others, repeat, repeatAcross, oneDye, selvages, bySheet);
     }
 
     /**
@@ -160,11 +177,52 @@ public record ShelfCloth(
 
     /** Up to the next height at which the print is the same as at the beginning. */
     Length toTheRepeat(Length height) {
-        return repeat.map(each -> {
-                    long of = each.nanometres();
-                    return new Length(Math.multiplyExact(-Math.floorDiv(-height.nanometres(), of), of));
-                })
-                .orElse(height);
+        return repeat.map(each -> next(height, Length.ZERO, each)).orElse(height);
+    }
+
+    /** From somewhere on to the next place that is {@code first}, or so many times {@code each} more or less. */
+    private static Length next(Length from, Length first, Length each) {
+        long of = each.nanometres();
+        long beyond = from.minus(first).nanometres();
+        return first.plus(new Length(Math.multiplyExact(-Math.floorDiv(-beyond, of), of)));
+    }
+
+    /** How far beyond where the print begins anew something lies. */
+    Length withinRepeat(Length height) {
+        return repeat.map(each -> new Length(Math.floorMod(height.nanometres(), each.nanometres())))
+                .orElse(Length.ZERO);
+    }
+
+    /** Up to the next height at which a piece of a kind may begin. */
+    Length upTo(Length height, CutPiece piece) {
+        if (!isMetBy(piece)) {
+            return height;
+        }
+        return piece.shows()
+                .map(place -> next(height, place.along(), repeat.orElseThrow()))
+                .orElseGet(() -> toTheRepeat(height));
+    }
+
+    /** From the left to the next place at which a piece of a kind may begin; empty where none comes any more. */
+    Optional<Length> acrossTo(Length x, CutPiece piece) {
+        Optional<Length> first = isPlacedOn(piece) ? piece.shows().flatMap(PrintPlace::across) : Optional.empty();
+        if (first.isEmpty()) {
+            return Optional.of(x);
+        }
+        return repeatAcross.isPresent()
+                ? Optional.of(next(x, first.get(), repeatAcross.get()))
+                : first.filter(only -> only.compareTo(x) >= 0);
+    }
+
+    /** Whether a piece lies where this cloth's print asks for it. */
+    boolean isWhereThePrintAsks(Placed one, CutPiece kind) {
+        return upTo(one.y(), kind).equals(one.y())
+                && acrossTo(one.x(), kind).filter(one.x()::equals).isPresent();
+    }
+
+    /** Whether a piece of a kind has to show a part of this cloth's print. */
+    boolean isPlacedOn(CutPiece piece) {
+        return repeat.isPresent() && piece.shows().isPresent();
     }
 
     /** Whether all pieces of a kind have to begin at the same height of this cloth's print. */
@@ -172,17 +230,40 @@ public record ShelfCloth(
         return repeat.isPresent() && piece.meetsPrint();
     }
 
-    /** A piece as high as the cloth that it takes in a strip of its own kind: whole repeats, where it meets the print. */
-    public CutPiece asHighAsItTakes(CutPiece piece) {
+    /**
+     * A piece as large as the cloth that it takes in a strip of its own kind: as high as whole repeats, where it meets the print, and as
+     * wide as its share of the strip, where it has to show a part of it.
+     *
+     * @throws CannotBeCutException if it can't lie whole anywhere across so that it shows it
+     */
+    public CutPiece asLargeAsItTakes(CutPiece piece) {
         Extent extent = piece.extent();
         return isMetBy(piece)
                 ? new CutPiece(
                         piece.key(),
                         piece.name(),
-                        new Extent(extent.width(), toTheRepeat(extent.height())),
+                        new Extent(shareOfStrip(piece), toTheRepeat(extent.height())),
                         piece.count(),
                         false,
                         true)
                 : piece;
+    }
+
+    private Length shareOfStrip(CutPiece piece) {
+        Length wide = piece.extent().width();
+        if (!isPlacedOn(piece) || piece.shows().flatMap(PrintPlace::across).isEmpty()) {
+            return wide;
+        }
+        Length right = width.minus(leftOf(piece));
+        long side = 0;
+        Optional<Length> at = acrossTo(leftOf(piece), piece);
+        while (at.filter(x -> x.plus(wide).compareTo(right) <= 0).isPresent()) {
+            side++;
+            at = acrossTo(at.get().plus(wide), piece);
+        }
+        if (side == 0) {
+            throw CannotBeCutException.offThePrint(piece, width);
+        }
+        return new Length(widthFor(piece).nanometres() / side);
     }
 }

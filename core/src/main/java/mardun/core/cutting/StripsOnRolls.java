@@ -55,12 +55,31 @@ public final class StripsOnRolls {
         List<Roll> whole = cloth.rolls().stream()
                 .filter(roll -> !begun.contains(roll.key()))
                 .toList();
-        List<LengthPiece> strips = CutTree.of(any).parts().stream()
-                .filter(strip -> !strip.isRest())
-                .map(strip -> new LengthPiece("", "", strip.height(), 1))
+        List<LengthPiece> strips = withWhatIsCutAwayAbove(CutTree.of(any).parts()).stream()
+                .map(height -> new LengthPiece("", "", height, 1))
                 .toList();
         return LengthCutting.plan(strips, whole, squaring, Length.ZERO, cloth.oneDye())
                 .toBuy();
+    }
+
+    /** The heights of strips, each with the rests that lie above it and below the next one, as a print may ask for. */
+    private static List<Length> withWhatIsCutAwayAbove(List<CutTree> parts) {
+        List<Length> heights = new ArrayList<>();
+        Length rests = Length.ZERO;
+        for (CutTree part : parts) {
+            if (part.isRest()) {
+                rests = rests.plus(part.height());
+                continue;
+            }
+            boolean isFirst = heights.isEmpty();
+            if (!isFirst) {
+                int last = heights.size() - 1;
+                heights.set(last, heights.get(last).plus(rests));
+            }
+            heights.add(isFirst ? rests.plus(part.height()) : part.height());
+            rests = Length.ZERO;
+        }
+        return heights;
     }
 
     private CuttingLayout spread(CuttingLayout layout) {
@@ -105,9 +124,14 @@ public final class StripsOnRolls {
         return cloths;
     }
 
-    /** What a strip takes of a roll, with the gap before the next one where its pieces meet the print. */
+    /** What a strip takes of a roll, with the gaps before it and before the next one where its pieces meet the print. */
     private Length height(CutTree strip) {
-        return meetsPrint(strip) ? job.cloth().toTheRepeat(strip.height()) : strip.height();
+        return meetsPrint(strip) ? job.cloth().toTheRepeat(beginning(strip).plus(strip.height())) : strip.height();
+    }
+
+    /** How far beyond where the print begins anew a strip has to begin whose pieces meet it. */
+    private Length beginning(CutTree strip) {
+        return meetsPrint(strip) ? job.cloth().withinRepeat(strip.y()) : Length.ZERO;
     }
 
     private boolean meetsPrint(CutTree strip) {
@@ -130,12 +154,12 @@ public final class StripsOnRolls {
         for (boolean first : new boolean[] {true, false}) {
             for (CutTree strip : strips) {
                 if (meetsPrint(strip) == first) {
-                    Length begin = y;
+                    Length begin = y.plus(beginning(strip));
                     strip.pieces()
                             .forEach(piece -> laid.add(
                                     piece.along(piece.y().minus(strip.y()).plus(begin))));
                     end = begin.plus(strip.height());
-                    y = begin.plus(height(strip));
+                    y = y.plus(height(strip));
                 }
             }
         }

@@ -14,6 +14,7 @@ public enum Check {
     JOIN_MATCH("Parts of a panel"),
     TRIM_TO("Cut and trim to"),
     PRINT_AT_FOLD("One-way print at a fold"),
+    MOTIF("Part of the print"),
     CORNER_CUT("Cut-outs at the corners"),
     STRAP_WIDTH("Width of a strap"),
     STRAP_RANGE("Length of a strap"),

@@ -59,7 +59,9 @@ public record Mark(
         POCKET("pocket"),
         HARDWARE("hardware"),
         GAP("gap"),
-        NOTCH("notch");
+        NOTCH("notch"),
+        /** The middle of a part of the cloth's print, whose name the label is; any part where it has none. */
+        MOTIF("part of the print");
 
         private final String words;
 

@@ -49,6 +49,7 @@ final class MarkChecks {
             boolean boxed = piece.piece().boxed() || isOfTheForm(piece.piece().letter());
             look(piece.marks(), piece.piece().name(), place, piece.extent(), boxed, List.of(), pairs);
             cutAway(piece, place);
+            motifs(piece.marks(), piece.piece().name(), place, 1);
         });
         sized.panels().forEach(panel -> {
             String place = "panels." + panel.panel().letter();
@@ -61,8 +62,31 @@ final class MarkChecks {
                     isOfTheForm(panel.panel().letter()),
                     zips(panel),
                     pairs);
+            motifs(panel.marks(), panel.panel().name(), place, 0);
         });
         pairs.forEach(this::halves);
+    }
+
+    /** A piece shows one part of the print at a place of its choice; a panel, which is joined, none. */
+    private void motifs(List<SizedMark> marks, String name, String place, int most) {
+        List<Mark> shown = marks.stream()
+                .map(SizedMark::mark)
+                .filter(mark -> mark.kind() == Mark.Kind.MOTIF)
+                .toList();
+        if (shown.size() > most) {
+            findings.care(
+                    Check.MOTIF,
+                    place + ".marks." + shown.get(most).label(),
+                    Sentence.of(
+                            most == 0
+                                    ? "{0} is a panel, which is joined from pieces: what it shows of the print is a matter of theirs."
+                                    : "{0} has to show several parts of the print, and where it lies is chosen for the first one.",
+                            Value.of(name)),
+                    Sentence.of(
+                            most == 0
+                                    ? "Mark the part of the print on a piece of it."
+                                    : "Leave one such mark on it; others lie where the print has them."));
+        }
     }
 
     private boolean isOfTheForm(String letter) {

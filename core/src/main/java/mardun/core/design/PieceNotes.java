@@ -137,6 +137,9 @@ public final class PieceNotes {
     }
 
     private static String named(Mark mark) {
+        if (mark.kind() == Mark.Kind.MOTIF && !mark.label().isBlank()) {
+            return "“" + mark.label() + "” of the print";
+        }
         String label = mark.label().isBlank() ? mark.kind().words() : mark.label();
         return switch (mark.half()) {
             case WHOLE -> label;

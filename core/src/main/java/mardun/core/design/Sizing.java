@@ -192,9 +192,11 @@ public final class Sizing {
             Length width = measures.position(at + ".width", mark.width(), own).orElse(Length.ZERO);
             Length height =
                     measures.position(at + ".height", mark.height(), own).orElse(Length.ZERO);
-            sized.add(new SizedMark(
-                    mark,
-                    measures.position(at + ".across", mark.across(), own).map(far -> switch (mark.acrossFrom()) {
+            boolean isMotif = mark.kind() == Mark.Kind.MOTIF;
+            Optional<Length> middle = isMotif ? Optional.of(half(extent.width())) : Optional.empty();
+            Optional<Length> halfDown = isMotif ? Optional.of(half(extent.height())) : Optional.empty();
+            Optional<Length> across = measures.position(at + ".across", mark.across(), own)
+                    .map(far -> switch (mark.acrossFrom()) {
                         case LEFT -> inside(allowances, "left", finished).plus(far);
                         case CENTRE -> half(extent.width().minus(width)).plus(far);
                         case RIGHT ->
@@ -202,8 +204,9 @@ public final class Sizing {
                                     .minus(inside(allowances, "right", finished))
                                     .minus(far)
                                     .minus(width);
-                    }),
-                    measures.position(at + ".down", mark.down(), own).map(far -> switch (mark.downFrom()) {
+                    });
+            Optional<Length> down = measures.position(at + ".down", mark.down(), own)
+                    .map(far -> switch (mark.downFrom()) {
                         case TOP -> inside(allowances, "top", finished).plus(far);
                         case CENTRE -> half(extent.height().minus(height)).plus(far);
                         case BOTTOM ->
@@ -211,9 +214,8 @@ public final class Sizing {
                                     .minus(inside(allowances, "bottom", finished))
                                     .minus(far)
                                     .minus(height);
-                    }),
-                    width,
-                    height));
+                    });
+            sized.add(new SizedMark(mark, across.or(() -> middle), down.or(() -> halfDown), width, height));
         }
         return sized;
     }

@@ -125,6 +125,15 @@ public record Template(
                 .orElseGet(() -> List.of(line));
     }
 
+    /** What is marked on a piece, opened. */
+    static List<TemplateLine> marksOf(SizedPiece piece) {
+        double width = millimetres(piece.width().value());
+        double height = millimetres(piece.height().value());
+        return piece.marks().stream()
+                .flatMap(mark -> mark(mark, width, height).stream())
+                .toList();
+    }
+
     private static List<TemplateLine> mark(SizedMark sized, double width, double height) {
         double x = sized.across().map(Template::millimetres).orElse(0.0);
         double y = sized.down().map(Template::millimetres).orElse(0.0);
@@ -145,6 +154,16 @@ public record Template(
                         line(TemplateLine.Kind.PLACE, x - ARM, y, x + ARM, y),
                         line(TemplateLine.Kind.PLACE, x, y - ARM, x, y + ARM),
                         ring(x, y));
+            case MOTIF ->
+                List.of(
+                        ring(x, y),
+                        closed(
+                                TemplateLine.Kind.PLACE,
+                                List.of(
+                                        new Point(x, y - ARM),
+                                        new Point(x + ARM, y),
+                                        new Point(x, y + ARM),
+                                        new Point(x - ARM, y))));
             case GAP ->
                 high > 0
                         ? List.of(
@@ -206,6 +225,11 @@ public record Template(
                         new Point(x - Math.abs(back) / 2, y + back),
                         new Point(x, y),
                         new Point(x + Math.abs(back) / 2, y + back)));
+    }
+
+    /** The same with a name and words of its own. */
+    public Template called(String itsName, List<String> itsWords) {
+        return new Template(itsName, itsWords, width, height, lines, forWords);
     }
 
     /** The same, turned on the paper by a quarter. */

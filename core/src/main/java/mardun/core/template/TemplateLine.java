@@ -28,6 +28,8 @@ public record TemplateLine(Kind kind, int size, List<Point> points) {
         PLACE,
         GAP,
         NOTCH,
+        /** What lies beyond it is traced once more after the template was moved. */
+        SHIFT,
         GRAIN
     }
 

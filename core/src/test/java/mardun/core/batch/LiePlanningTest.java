@@ -168,10 +168,10 @@ class LiePlanningTest {
     void aPieceThatMeetsThePrintTakesWholeRepeats() {
         ShelfCloth lying = ClothNeeds.shelfCloth(cloth(), List.of(piece(true, false)), List.of());
         CutPiece meeting = new CutPiece(PieceKey.of("A"), "A", new Extent(in("10"), in("8")), 4, true, true);
-        assertThat(lying.asHighAsItTakes(meeting).extent()).isEqualTo(new Extent(in("10"), in("9")));
-        assertThat(lying.asHighAsItTakes(meeting).mayTurn()).isFalse();
+        assertThat(lying.asLargeAsItTakes(meeting).extent()).isEqualTo(new Extent(in("10"), in("9")));
+        assertThat(lying.asLargeAsItTakes(meeting).mayTurn()).isFalse();
         CutPiece free = new CutPiece(PieceKey.of("A"), "A", new Extent(in("10"), in("8")), 4, true);
-        assertThat(lying.asHighAsItTakes(free)).isEqualTo(free);
+        assertThat(lying.asLargeAsItTakes(free)).isEqualTo(free);
     }
 
     @Test
