@@ -174,6 +174,15 @@ export function Mat({
   );
 }
 
+/** Where the middle of a piece's label is: that of the piece, or where it leaves the part of the print free that the piece shows. */
+function labelHeight(piece: Schemas['LaidPiece'], unit: number, letter: number) {
+  const middle = piece.y + piece.height / 2;
+  if (!piece.shows) return middle / unit;
+  return piece.shows.y > middle
+    ? piece.y / unit + letter * 1.1
+    : (piece.y + piece.height) / unit - letter * 1.7;
+}
+
 function Piece({
   piece,
   kind,
@@ -205,6 +214,7 @@ function Piece({
     Math.max(letter * (other ? 4.2 : 2.4), words.length * DIGIT * small + letter * 0.4),
     width * 0.96,
   );
+  const middle = labelHeight(piece, unit, letter);
   const bag =
     piece.bag === 0 ? 'cut once more' : `${piece.line ? `line ${piece.line}, ` : ''}bag ${piece.bag}`;
   return (
@@ -237,7 +247,7 @@ function Piece({
         <>
           <rect
             x={x + width / 2 - box / 2}
-            y={y + height / 2 - letter * 0.75}
+            y={middle - letter * 0.75}
             width={box}
             height={letter * (roomForSize ? 2.1 : 1.4)}
             rx={letter * 0.15}
@@ -246,7 +256,7 @@ function Piece({
           />
           <text
             x={x + width / 2}
-            y={y + height / 2 + letter * 0.3}
+            y={middle + letter * 0.3}
             fontSize={letter}
             fontWeight="700"
             textAnchor="middle"
@@ -257,7 +267,7 @@ function Piece({
           {roomForSize && (
             <text
               x={x + width / 2}
-              y={y + height / 2 + letter * 1.1}
+              y={middle + letter * 1.1}
               fontSize={small}
               textAnchor="middle"
               fill="#14242d"

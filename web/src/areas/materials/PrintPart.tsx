@@ -13,6 +13,9 @@ type PrintView = Schemas['PrintView'];
 type MotifForm = Schemas['MotifForm'];
 type Point = { x: number; y: number };
 
+/** A repeat that is flatter is drawn higher than it is, so that it can be pointed into. */
+const FLATTEST = 2.2;
+
 /** A part of the print while it is being marked: what is typed, and where it was pointed at. */
 type Marked = MotifForm & { at?: Point };
 
@@ -149,7 +152,7 @@ function Marks({ materialId, print }: { materialId: number; print: PrintView }) 
                 />
                 <TextField
                   label="From the left"
-                  hint="Empty: anywhere across."
+                  hint={one.across.trim() === '' ? 'Empty: anywhere across.' : undefined}
                   value={one.across}
                   onChange={(event) => change({ across: event.target.value, at: undefined }, i)}
                   error={save.problem?.on(`motifs.${i}.across`)}
@@ -259,7 +262,9 @@ function Repeat({
       ) : (
         <svg
           viewBox={`0 0 ${print.widthMm} ${print.heightMm}`}
+          preserveAspectRatio="none"
           className="block w-full"
+          style={{ aspectRatio: Math.min(print.widthMm / print.heightMm, FLATTEST) }}
           role="img"
           aria-label="One repeat of the print, as it is drawn"
         >

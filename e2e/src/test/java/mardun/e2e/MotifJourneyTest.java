@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** A stripe that a pocket has to show: marked on the cloth, asked for in the design, found in the layout; all by keys. */
+/** A knot that a pocket has to show: marked on the cloth, asked for in the design, found in the layout; all by keys. */
 class MotifJourneyTest {
 
     @RegisterExtension
@@ -25,7 +25,7 @@ class MotifJourneyTest {
         page.navigate(APP.url("/materials?kind=CLOTH"));
         page.getByRole(AriaRole.LINK, starting("Reed Stripe")).first().click();
         Locator print = page.getByRole(AriaRole.REGION, exactly("Parts of its print"));
-        assertThat(print.getByLabel("Its name")).hasValue("wide stripe");
+        assertThat(print.getByLabel("Its name")).hasValue("reed knot");
         print.getByText("Add a part").click();
         Locator second = print.getByLabel("Its name").last();
         second.pressSequentially("thin {ç} 🧵e");
@@ -56,14 +56,14 @@ class MotifJourneyTest {
                 .selectOption(new SelectOption().setLabel("part of the print"));
         Locator name = page.getByLabel("Its name on the cloth");
         name.press("Control+A");
-        name.pressSequentially("wide stripe");
+        name.pressSequentially("reed knot");
         page.keyboard().press("Escape");
         page.getByRole(AriaRole.BUTTON, exactly("Save")).click();
         page.getByRole(AriaRole.LINK, starting("Plan a batch")).click();
         page.getByRole(AriaRole.BUTTON, exactly("Save this plan")).click();
         page.waitForURL(Pattern.compile("/batches/\\d+$"));
         page.navigate(page.url() + "/cutting");
-        assertThat(page.getByText(Pattern.compile("The end is squared .* above the middle of “wide stripe”")))
+        assertThat(page.getByText(Pattern.compile("The end is squared .* above the middle of “reed knot”")))
                 .isVisible();
         page.context().close();
     }

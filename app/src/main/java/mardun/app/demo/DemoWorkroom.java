@@ -396,7 +396,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "5 yd");
         cloth("Thin batting", "Cotton", "#f0ede4", "110 cm", false, ClothKind.BATTING, "7.40", "", "3 m");
         cloth("Sew-in foam", "3 mm", "#e8e8e2", "147 cm", false, ClothKind.FOAM, "15.80", "", "1.5 m");
-        markTheWideStripe();
+        markTheKnot();
         trim("Zip tape, navy", "Nylon coil no. 5", "#2c3e57", "1.90", "1 m", "5 yd", "12 yd");
         trim("Zip tape, moss", "Nylon coil no. 5", "#55694a", "1.90", "1 m", "", "6 yd");
         trim("Cotton webbing, 1 in", "Heavy", "#4a4f55", "1.40", "1 m", "4 m", "12 m");
@@ -779,16 +779,16 @@ class DemoWorkroom implements SmartInitializingSingleton {
                 "drawer 2");
     }
 
-    /** The stripe's wide band, which may lie in the middle of a pocket. */
-    private void markTheWideStripe() {
+    /** The knot that is woven into the stripe, which may lie in the middle of a pocket. */
+    private void markTheKnot() {
         MaterialId stripe = ids.get("Reed Stripe");
         prints.put(
                 stripe,
                 new PrintForm(
                         prints.get(stripe).version(),
-                        "",
+                        "2 in",
                         new Frame(0, 0, 1, 1),
-                        List.of(new MotifForm("wide stripe", "", "5/8 in"))));
+                        List.of(new MotifForm("reed knot", "1 in", "1 1/4 in"))));
     }
 
     private void move(String name, MovementKind kind, String amount, String reason) {

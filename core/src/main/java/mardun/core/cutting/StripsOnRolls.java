@@ -94,10 +94,43 @@ public final class StripsOnRolls {
         return new CuttingLayout(cloths);
     }
 
+    /**
+     * What is cut off a roll in one go: a strip; of one whose pieces meet the print also those that lie in the gap before the next
+     * such one.
+     */
+    private record Strip(Length y, Length height, boolean meetsPrint, List<Placed> pieces) {
+
+        Strip with(CutTree inTheGap) {
+            List<Placed> both = new ArrayList<>(pieces);
+            inTheGap.pieces().forEach(both::add);
+            return new Strip(y, inTheGap.y().plus(inTheGap.height()).minus(y), true, both);
+        }
+    }
+
+    private List<Strip> strips(ClothLayout bolt) {
+        List<CutTree> parts =
+                CutTree.of(bolt).parts().stream().filter(part -> !part.isRest()).toList();
+        int last = -1;
+        for (int i = 0; i < parts.size(); i++) {
+            last = meetsPrint(parts.get(i)) ? i : last;
+        }
+        List<Strip> strips = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            CutTree part = parts.get(i);
+            Strip before = strips.isEmpty() ? null : strips.get(strips.size() - 1);
+            if (i < last && !meetsPrint(part) && before != null && before.meetsPrint()) {
+                strips.set(strips.size() - 1, before.with(part));
+            } else {
+                strips.add(new Strip(
+                        part.y(), part.height(), meetsPrint(part), part.pieces().toList()));
+            }
+        }
+        return strips;
+    }
+
     private List<ClothLayout> spread(ClothLayout bolt) {
-        Map<Length, Deque<CutTree>> byHeight = new TreeMap<>();
-        CutTree.of(bolt).parts().stream()
-                .filter(strip -> !strip.isRest())
+        Map<Length, Deque<Strip>> byHeight = new TreeMap<>();
+        strips(bolt)
                 .forEach(strip -> byHeight.computeIfAbsent(height(strip), height -> new ArrayDeque<>())
                         .add(strip));
         List<LengthPiece> strips = byHeight.entrySet().stream()
@@ -125,13 +158,13 @@ public final class StripsOnRolls {
     }
 
     /** What a strip takes of a roll, with the gaps before it and before the next one where its pieces meet the print. */
-    private Length height(CutTree strip) {
-        return meetsPrint(strip) ? job.cloth().toTheRepeat(beginning(strip).plus(strip.height())) : strip.height();
+    private Length height(Strip strip) {
+        return strip.meetsPrint() ? job.cloth().toTheRepeat(beginning(strip).plus(strip.height())) : strip.height();
     }
 
     /** How far beyond where the print begins anew a strip has to begin whose pieces meet it. */
-    private Length beginning(CutTree strip) {
-        return meetsPrint(strip) ? job.cloth().withinRepeat(strip.y()) : Length.ZERO;
+    private Length beginning(Strip strip) {
+        return strip.meetsPrint() ? job.cloth().withinRepeat(strip.y()) : Length.ZERO;
     }
 
     private boolean meetsPrint(CutTree strip) {
@@ -139,7 +172,7 @@ public final class StripsOnRolls {
     }
 
     /** The strips of these heights, in the order in which they lay. */
-    private static List<CutTree> taken(List<LengthPiece> heights, Map<Length, Deque<CutTree>> byHeight) {
+    private static List<Strip> taken(List<LengthPiece> heights, Map<Length, Deque<Strip>> byHeight) {
         return heights.stream()
                 .flatMap(height -> Stream.generate(
                                 () -> byHeight.get(height.length()).remove())
@@ -148,12 +181,12 @@ public final class StripsOnRolls {
     }
 
     /** Lays strips one after another, those that meet the print first; answers where the last one ends. */
-    private Length lay(List<CutTree> strips, List<Placed> laid) {
+    private Length lay(List<Strip> strips, List<Placed> laid) {
         Length y = Length.ZERO;
         Length end = Length.ZERO;
         for (boolean first : new boolean[] {true, false}) {
-            for (CutTree strip : strips) {
-                if (meetsPrint(strip) == first) {
+            for (Strip strip : strips) {
+                if (strip.meetsPrint() == first) {
                     Length begin = y.plus(beginning(strip));
                     strip.pieces()
                             .forEach(piece -> laid.add(
@@ -162,6 +195,7 @@ public final class StripsOnRolls {
                     y = y.plus(height(strip));
                 }
             }
+            y = end;
         }
         return end;
     }

@@ -136,6 +136,16 @@ class MotifsFirstTest {
     }
 
     @Test
+    void smallOnesLieInTheGapsBetweenStrips() {
+        CuttingJob job =
+                job(printed("2 1/2", ""), showing("A", "10 1/2", "7 7/8", 24, "", "0"), plain("D", "3", "1 1/4", 24));
+        CuttingLayout layout = laid(job);
+        assertThat(layout.boltLength()).isEqualTo(in("57 7/8"));
+        CuttingJob onRoll = job.from(printed("2 1/2", "", new Roll("1", "", in("72"))));
+        assertThat(laid(onRoll).boltLength()).isEqualTo(in("57 7/8"));
+    }
+
+    @Test
     void aPieceOfAnotherPartMayLieBesideTheFirst() {
         // “Owl” lies in the gaps that “fox” leaves: the same height of the print, 10 in to the right.
         CuttingLayout layout = laid(
