@@ -6,7 +6,7 @@ import { length } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { CutSteps } from './CutSteps';
 import { Mat } from './Mat';
-import { partWords, stepTitle } from './words';
+import { partsWords, partWords, stepTitle } from './words';
 
 const INCH = 25_400_000;
 
@@ -68,6 +68,15 @@ describe('the cuts in order', () => {
     expect(stepTitle(strip({ times: 14, across: false }), own)).toBe('14 lengthwise strips of 9 ½ in');
     expect(stepTitle(strip({ kind: 'SQUARE' }), own)).toBe('Square the end');
     expect(stepTitle(strip({ again: true }), own)).toBe('Once more: 9 ½ in');
+    const [first] = strip().parts as [Schemas['StripPart']];
+    const rest = { ...first, left: true, times: 1, letter: '', parts: [] };
+    const piece = { ...first, left: false, times: 1, letter: 'A', parts: [] };
+    expect(partsWords([rest, piece, rest, piece, rest], own)).toEqual([
+      `leave ${own(rest.size)}`,
+      `${own(piece.size)} → A`,
+      `leave ${own(rest.size)}`,
+      `${own(piece.size)} → A`,
+    ]);
     expect(strip().parts.map((one) => partWords(one, own))).toEqual([
       '5 × 8 in → A',
       '3 in, then 2 × 4 in → C',

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { useUnits } from '../../ui/units';
-import { layered, partWords, stepTitle } from './words';
+import { layered, partsWords, stepTitle } from './words';
 
 type Step = Schemas['StepView'];
 
@@ -71,7 +71,7 @@ export function CutSteps({
 function Details({ step }: { step: Step }) {
   const units = useUnits();
   if (step.kind === 'SQUARE') return <>take off {units.own(step.size)}</>;
-  const words = step.parts.map((part) => partWords(part, units.own)).filter(Boolean);
+  const words = partsWords(step.parts, units.own);
   return (
     <>
       {step.pitch && <span className="block">each begins {units.own(step.pitch)} after the one before</span>}

@@ -33,11 +33,18 @@ export function layered(step: Step) {
   return `${step.layers} strips on one another`;
 }
 
+/** All that a strip is cut into, with what is left between two pieces so that each shows its part of the print. */
+export function partsWords(parts: Part[], own: (length: LengthView) => string): string[] {
+  return parts
+    .map((part, i) => (part.left && i < parts.length - 1 ? `leave ${own(part.size)}` : partWords(part, own)))
+    .filter(Boolean);
+}
+
 /** What a strip is cut into: 5 × 9 ½ in → A. */
 export function partWords(part: Part, own: (length: LengthView) => string): string {
   const size = part.times > 1 ? `${part.times} × ${own(part.size)}` : own(part.size);
   if (part.left) return '';
   if (part.parts.length === 0) return `${size} → ${part.letter}`;
-  const inner = part.parts.map((one) => partWords(one, own)).filter(Boolean);
+  const inner = partsWords(part.parts, own);
   return `${size}, then ${inner.join(' and ')}`;
 }
