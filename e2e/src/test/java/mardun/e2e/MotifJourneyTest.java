@@ -43,7 +43,7 @@ class MotifJourneyTest {
         assertThat(print).not().containsText("isn’t within the repeat");
         page.reload();
         assertThat(print.getByLabel("Its name").last()).hasValue("thin {ç} 🧵");
-        assertThat(print.getByLabel("From the top").last()).hasValue("1 3/4");
+        assertThat(print.getByLabel("From the top").last()).hasValue("1 ¾ in");
 
         page.navigate(APP.url("/designs"));
         page.getByRole(AriaRole.LINK, starting("Heron pouch")).first().click();
