@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import mardun.core.cutting.ClothLayout.Placed;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Area;
@@ -29,7 +32,7 @@ final class MotifsFirst {
     private final CuttingJob job;
     private final ShelfCloth cloth;
     private final List<Placed> laid = new ArrayList<>();
-    private final List<Gap> gaps = new ArrayList<>();
+    private final Set<Gap> gaps = new LinkedHashSet<>();
     private Length end = Length.ZERO;
 
     private MotifsFirst(CuttingJob job) {
@@ -78,29 +81,27 @@ final class MotifsFirst {
 
     private static MotifsFirst laid(CuttingJob job, List<CutPiece> kinds) {
         MotifsFirst motifs = new MotifsFirst(job);
-        for (CutPiece kind : kinds) {
-            for (long i = 0; i < kind.count(); i++) {
-                motifs.lay(kind);
-            }
-        }
+        kinds.forEach(motifs::lay);
         return motifs;
     }
 
+    /** Lays all pieces of a kind. A gap only becomes smaller, so one that doesn't hold such a piece isn't looked at again. */
     private void lay(CutPiece kind) {
-        Optional<Gap> holding =
-                gaps.stream().filter(gap -> at(kind, gap).isPresent()).min(Comparator.comparing(Gap::area));
-        if (holding.isPresent()) {
-            Gap gap = holding.get();
+        PriorityQueue<Gap> holding = new PriorityQueue<>(Comparator.comparing(Gap::area));
+        gaps.stream().filter(gap -> at(kind, gap).isPresent()).forEach(holding::add);
+        for (long i = 0; i < kind.count(); i++) {
+            Gap gap = holding.isEmpty() ? strip(kind) : holding.remove();
+            Placed piece = at(kind, gap).orElseThrow(() -> CannotBeCutException.offThePrint(kind, job.width()));
             gaps.remove(gap);
-            lay(at(kind, gap).orElseThrow(), gap);
-            return;
+            lay(piece, gap).stream().filter(rest -> at(kind, rest).isPresent()).forEach(holding::add);
         }
-        Length y = cloth.upTo(end, kind);
-        Length top = y.plus(kind.extent().height());
-        Gap strip = new Gap(Length.ZERO, end, job.width(), top.minus(end));
-        Placed piece = at(kind, strip).orElseThrow(() -> CannotBeCutException.offThePrint(kind, job.width()));
-        lay(piece, strip);
-        end = top;
+    }
+
+    /** A new strip for a piece that no gap holds, with what is cut away before it. */
+    private Gap strip(CutPiece kind) {
+        Length begin = end;
+        end = cloth.upTo(end, kind).plus(kind.extent().height());
+        return new Gap(Length.ZERO, begin, job.width(), end.minus(begin));
     }
 
     /** Where in a gap a piece can lie so that it shows what it has to. */
@@ -117,19 +118,21 @@ final class MotifsFirst {
                         piece.right().compareTo(most) <= 0 && piece.top().compareTo(gap.top()) <= 0);
     }
 
-    /** Lays a piece in a gap: what is below and above it goes from side to side, what is beside it is as high as it is. */
-    private void lay(Placed piece, Gap gap) {
+    /**
+     * Lays a piece in a gap: what is below and above it goes from side to side, what is beside it is as high as it is. Answers what is
+     * still free.
+     */
+    private List<Gap> lay(Placed piece, Gap gap) {
         laid.add(piece);
-        keep(new Gap(gap.x(), gap.y(), gap.width(), piece.y().minus(gap.y())));
-        keep(new Gap(gap.x(), piece.top(), gap.width(), gap.top().minus(piece.top())));
-        keep(new Gap(gap.x(), piece.y(), piece.x().minus(gap.x()), piece.height()));
-        keep(new Gap(piece.right(), piece.y(), gap.right().minus(piece.right()), piece.height()));
-    }
-
-    private void keep(Gap gap) {
-        if (gap.isAny()) {
-            gaps.add(gap);
-        }
+        List<Gap> rests = Stream.of(
+                        new Gap(gap.x(), gap.y(), gap.width(), piece.y().minus(gap.y())),
+                        new Gap(gap.x(), piece.top(), gap.width(), gap.top().minus(piece.top())),
+                        new Gap(gap.x(), piece.y(), piece.x().minus(gap.x()), piece.height()),
+                        new Gap(piece.right(), piece.y(), gap.right().minus(piece.right()), piece.height()))
+                .filter(Gap::isAny)
+                .toList();
+        gaps.addAll(rests);
+        return rests;
     }
 
     /** The other pieces, with the gaps to lie in; empty where there are no others. */

@@ -222,6 +222,19 @@ class MotifsFirstTest {
                 .isEqualTo(new Extent(in("9"), in("16")));
     }
 
+    /** The largest batch shows its part on each of its pieces in a blink. */
+    @Test
+    void manyAreLaidSoon() {
+        CuttingJob many = job(
+                printed("16", "12"),
+                showing("A", "9", "11", 10_000, "2", "0"),
+                showing("B", "2", "4", 10_000, "11", "3"));
+        long begun = System.nanoTime();
+        MotifsFirst first = MotifsFirst.of(many).orElseThrow();
+        assertThat(first.alone().cloths().get(0).pieces()).hasSize(20_000);
+        assertThat((System.nanoTime() - begun) / 1e9).as("seconds").isLessThan(10);
+    }
+
     /** Whatever the pieces, the print and the rolls: each lies where the print has its part, and all comes apart. */
     @Test
     void seededJobsAreLaidWithoutAFlaw() {
