@@ -379,7 +379,7 @@ class OpenChoicesTest {
     void itGoesIntoAFileAndComesBackTheSame() {
         ObjectNode file =
                 (ObjectNode) APP.get("/api/designs/" + design + "/design.json").body();
-        assertThat(file.get("format").asInt()).isEqualTo(3);
+        assertThat(file.get("format").asInt()).isEqualTo(4);
         String name = "Taken in " + UUID.randomUUID();
         Answer taken = upload(file, name);
         assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);

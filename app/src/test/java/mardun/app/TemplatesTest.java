@@ -31,6 +31,9 @@ class TemplatesTest {
     @RegisterExtension
     static final RunningApp APP = new RunningApp();
 
+    /** On which templates lie as they are; on pages they may lie upright. */
+    private static final String ROLL = "&paper=ROLL&rollWidth=60+cm";
+
     private static long pouch;
 
     @BeforeAll
@@ -235,14 +238,14 @@ class TemplatesTest {
     @Test
     void oneTemplateServesSizesThatDifferInHeightAlone() {
         long design = changed(
-                "Taller pouch", document -> ((ObjectNode) document.get("pieces").get(0)).put("width", "10 in"));
-        String query = "/api/designs/" + design + "/templates?pieces=A&sizes=0&sizes=1&drawn=";
+                "Taller pouch", document -> ((ObjectNode) document.get("pieces").get(2)).put("width", "9 in"));
+        String query = "/api/designs/" + design + "/templates?pieces=C&sizes=0&sizes=1&drawn=";
         JsonNode shifted = APP.get(query + "SHIFTED").body();
         assertThat(shifted.get("templates")).hasSize(2);
-        assertThat(template(shifted, "A ").get("words").toString())
+        assertThat(template(shifted, "C ").get("words").toString())
                 .contains("small: as it is")
                 .contains("medium: trace up to the line, move it down ");
-        assertThat(APP.text("/api/designs/" + design + "/templates.svg?pieces=A&sizes=0&sizes=1&drawn=SHIFTED"))
+        assertThat(APP.text("/api/designs/" + design + "/templates.svg?pieces=C&sizes=0&sizes=1&drawn=SHIFTED"))
                 .contains("class=\"shift\"");
         // Where they differ both ways, each has its own.
         assertThat(templates("pieces=A&sizes=0&sizes=1&drawn=SHIFTED").get("templates"))
@@ -285,14 +288,15 @@ class TemplatesTest {
         assertThat(pair.get("marks").get(0).asString()).isEqualTo("join {ç}");
         String one = pair.get("one").asString();
         String other = pair.get("other").asString();
-        JsonNode joined = APP.get(path + "?join=" + one + "&join=" + other).body();
+        JsonNode joined =
+                APP.get(path + "?join=" + one + "&join=" + other + ROLL).body();
         assertThat(joined.get("templates")).hasSize(2);
         JsonNode both = template(joined, one + " + " + other);
         assertThat(both.get("words").toString()).contains("joined at “join {ç}”");
-        double high = template(APP.get(path + "?pieces=" + one).body(), one + " ")
+        double high = template(APP.get(path + "?pieces=" + one + ROLL).body(), one + " ")
                         .get("height")
                         .asDouble()
-                + template(APP.get(path + "?pieces=" + other).body(), other + " ")
+                + template(APP.get(path + "?pieces=" + other + ROLL).body(), other + " ")
                         .get("height")
                         .asDouble();
         assertThat(both.get("height").asDouble()).isCloseTo(high, within(0.01));
