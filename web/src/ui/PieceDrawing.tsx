@@ -194,10 +194,15 @@ export function DrawnMark({ mark, drawing, scale }: { mark: Mark; drawing: Drawi
       );
     case 'MOTIF':
       return (
-        <g transform={`translate(${x},${y})`} stroke="#14242d" fill="#f2d675" fillOpacity=".8">
+        <g
+          transform={`translate(${x},${y})`}
+          stroke="var(--color-ink)"
+          fill="var(--color-yellow)"
+          fillOpacity=".8"
+        >
           {name}
           <path d="M0-9L9 0L0 9L-9 0Z" />
-          <circle r="3" fill="#fff" />
+          <circle r="3" fill="var(--color-white)" />
         </g>
       );
     case 'GAP':

@@ -278,8 +278,13 @@ function Piece({
         </>
       )}
       {piece.shows && (
-        <g data-part="motif" fill="none" stroke="#14242d" strokeWidth={text * 0.1}>
-          <circle cx={piece.shows.x / unit} cy={piece.shows.y / unit} r={text * 0.75} fill="#f2d675" />
+        <g data-part="motif" fill="none" stroke="var(--color-ink)" strokeWidth={text * 0.1}>
+          <circle
+            cx={piece.shows.x / unit}
+            cy={piece.shows.y / unit}
+            r={text * 0.75}
+            fill="var(--color-yellow)"
+          />
           <path
             d={`M${piece.shows.x / unit - text * 1.1} ${piece.shows.y / unit}h${text * 2.2}m${-text * 1.1} ${-text * 1.1}v${text * 2.2}`}
           />

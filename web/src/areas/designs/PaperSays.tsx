@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { useMaterials } from '../../api/queries';
 import { SelectField, TextField } from '../../ui/Field';
 import { sides, useUnits } from '../../ui/units';
 import { replaced, useEditing, without, type Document } from './editing';
@@ -98,6 +99,7 @@ function partsOf(document: Document): Part[] {
 /** What is used here for a part, as it is read. */
 function useUsed() {
   const { document, shown } = useEditing();
+  const { data: materials } = useMaterials();
   const units = useUnits();
   return (place: string) => {
     const [list = '', ...rest] = place.split('.');
@@ -108,8 +110,10 @@ function useUsed() {
         const index = Math.max(0, document.sizes.indexOf(shown?.size ?? ''));
         return row ? (row.values[row.values.length === 1 ? 0 : index] ?? '') : '';
       }
-      case 'slots':
-        return document.slots.find((one) => one.key === key)?.label ?? '';
+      case 'slots': {
+        const slot = document.slots.find((one) => one.key === key);
+        return materials?.items.find((one) => one.id === slot?.materialId)?.name ?? '';
+      }
       case 'pieces': {
         const piece = shown?.pieces.find((one) => one.letter === key);
         return piece

@@ -71,7 +71,8 @@ class PrintedTemplateTest {
                 .filter(sheet -> sheet.shows(left, top, side))
                 .findFirst()
                 .orElseThrow();
-        Download pdf = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, exactly("As PDF")).click());
+        Download pdf = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, exactly("As PDF")).click());
         BufferedImage paper = drawn(pdf.path(), on.number());
         double right = MARGIN + left - on.left();
         double down = MARGIN + top - on.top();

@@ -39,6 +39,7 @@ public record ShownMotifs(Map<PieceKey, PrintPlace> places, Optional<Beginning> 
         if (repeat.isEmpty() || supply.sheet().isPresent()) {
             return new ShownMotifs(places, beginning);
         }
+        Length edge = selvageInside(supply, kinds);
         Length first = Length.ZERO;
         for (PieceLine kind : kinds) {
             Optional<SizedMark> mark = markOf(kind.piece());
@@ -56,7 +57,6 @@ public record ShownMotifs(Map<PieceKey, PrintPlace> places, Optional<Beginning> 
                 beginning = Optional.of(new Beginning(motif.get(), fromTop));
                 first = begins;
             }
-            Length edge = selvageInside(supply, kinds);
             places.put(
                     kind.key(),
                     new PrintPlace(
