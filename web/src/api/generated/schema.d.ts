@@ -9901,6 +9901,7 @@ export interface components {
       designId: number;
       joins: components['schemas']['JoinView'][];
       name: string;
+      notShifted: string[];
       pages: components['schemas']['TemplatePages'];
       /** @enum {string} */
       paper: 'A4' | 'LETTER' | 'ROLL';

@@ -33,7 +33,7 @@ export function PaperPart() {
   const paper = document.paper ?? [];
   const set = (i: number, next: Partial<Says>) => change({ paper: replaced(paper, i, next) });
   return (
-    <section aria-label="What the paper says">
+    <section className="mt-4 border-t border-line pt-3" aria-label="What the paper says">
       <PartHeading
         title="What the paper says"
         add="Note what a paper says"

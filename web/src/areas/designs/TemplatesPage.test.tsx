@@ -17,6 +17,7 @@ const view: Schemas['TemplatesView'] = {
   ],
   chosenSizes: ['small'],
   chosenPieces: ['A'],
+  notShifted: [],
   paper: 'LETTER',
   templates: [
     {
@@ -55,6 +56,11 @@ const shown = (more: Partial<typeof view> = {}) => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe('templates', () => {
+  it('says which pieces can’t have one template for all sizes', async () => {
+    shown({ chosenSizes: ['small', 'large, for {ç}'], notShifted: ['A'] });
+    expect(await screen.findByText(/^A: no one line serves all sizes/)).toBeVisible();
+  });
+
   it('shows what is on how many pages, and says what a ruler draws', async () => {
     shown();
     expect(await screen.findByText('One page')).toBeVisible();

@@ -230,6 +230,12 @@ function Choices({
             <option value="SHIFTED">one template, moved by a noted amount</option>
           </SelectField>
         )}
+        {view.notShifted.length > 0 && (
+          <p className="mt-2" role="status">
+            {view.notShifted.join(', ')}: no one line serves all sizes, because they differ both ways or there
+            is a mark or a curve in the way. Each size has a template of its own.
+          </p>
+        )}
       </fieldset>
       {view.joins.length > 0 && !asked.placing && (
         <SelectField

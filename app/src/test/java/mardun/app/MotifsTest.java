@@ -188,12 +188,22 @@ class MotifsTest {
         JsonNode told = APP.post(path(cloth) + "/place", at).body();
         assertThat(told.get("across").asString()).isEqualTo("6 in");
         assertThat(told.get("down").asString()).isEqualTo("8 in");
-        // Beyond the frame it is its edge, and the end of a repeat is the beginning of the next one.
+        // In the repeats beside the shown one it is at the same place, and the end of one is the beginning of the next.
         at.put("x", 0.9);
         at.put("y", 0.1);
         told = APP.post(path(cloth) + "/place", at).body();
+        assertThat(told.get("across").asString()).isEqualTo("3 ⅝ in");
+        assertThat(told.get("down").asString()).isEqualTo("3 3⁄16 in");
+        at.put("x", 0.25);
+        at.put("y", 1);
+        told = APP.post(path(cloth) + "/place", at).body();
         assertThat(told.get("across").asString()).isEqualTo("0 in");
         assertThat(told.get("down").asString()).isEqualTo("0 in");
+        // A print that is there once across the cloth has no repeat beside it.
+        at.put("repeatAcross", "");
+        at.put("x", 0.1);
+        told = APP.post(path(cloth) + "/place", at).body();
+        assertThat(told.get("across").asString()).isEqualTo("0 in");
         at.put("x", 1.5);
         assertThat(APP.post(path(cloth) + "/place", at).status()).isIn(400, 422);
     }

@@ -158,6 +158,8 @@ class SafetyTest {
         assertThat(APP.get("/api/materials?size=100000").status()).isEqualTo(400);
         assertThat(APP.get("/api/materials/seven").status()).isEqualTo(400);
         assertThat(APP.get("/actuator/env").status()).isEqualTo(404);
+        assertThat(APP.get("/api/nothing-here").detail())
+                .isEqualTo("There is nothing at this address. Begin at the places on the left.");
     }
 
     @Test

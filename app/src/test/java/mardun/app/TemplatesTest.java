@@ -242,14 +242,18 @@ class TemplatesTest {
         String query = "/api/designs/" + design + "/templates?pieces=C&sizes=0&sizes=1&drawn=";
         JsonNode shifted = APP.get(query + "SHIFTED").body();
         assertThat(shifted.get("templates")).hasSize(2);
+        assertThat(shifted.get("notShifted")).isEmpty();
         assertThat(template(shifted, "C ").get("words").toString())
                 .contains("small: as it is")
                 .contains("medium: trace up to the line, move it down ");
         assertThat(APP.text("/api/designs/" + design + "/templates.svg?pieces=C&sizes=0&sizes=1&drawn=SHIFTED"))
                 .contains("class=\"shift\"");
         // Where they differ both ways, each has its own.
-        assertThat(templates("pieces=A&sizes=0&sizes=1&drawn=SHIFTED").get("templates"))
-                .hasSize(3);
+        JsonNode each = templates("pieces=A&sizes=0&sizes=1&drawn=SHIFTED");
+        assertThat(each.get("templates")).hasSize(3);
+        assertThat(each.get("notShifted").toString()).isEqualTo("[\"A\"]");
+        assertThat(templates("pieces=A&sizes=0&sizes=1&drawn=APART").get("notShifted"))
+                .isEmpty();
     }
 
     @Test

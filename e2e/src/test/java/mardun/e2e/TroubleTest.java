@@ -64,6 +64,18 @@ class TroubleTest {
     }
 
     @Test
+    void anAddressThatIsntThereIsToldInTheInterface() {
+        Page page = CHROMIUM.page();
+        assertThat(page.navigate(app.url("/quotes/new")).status()).isEqualTo(404);
+        assertThat(page.getByText("There is no such page. The places are on the left."))
+                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Batches"))
+                .click();
+        assertThat(page.getByText("24 × Heron pouch")).isVisible();
+        page.context().close();
+    }
+
+    @Test
     void aPlannedBatchKeepsItsDesignUntilTheChangeIsTakenOver() {
         Page page = CHROMIUM.page();
         page.navigate(app.url("/batches"));

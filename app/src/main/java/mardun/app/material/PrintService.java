@@ -72,7 +72,10 @@ public class PrintService {
         return view(cloth, current.unitSystem());
     }
 
-    /** Where in the repeat a point of the photo is, to the sixteenth of an inch or the millimetre. */
+    /**
+     * Where in the repeat a point of the photo is, to the sixteenth of an inch or the millimetre. The same part in another repeat that the
+     * photo shows is at the same place; beyond the edges of a cloth that shows it once across it is at the edge.
+     */
     @Transactional(readOnly = true)
     public PlaceInRepeat pointedAt(MaterialId id, PointedAt at) {
         Settings current = settings.current();
@@ -85,13 +88,15 @@ public class PrintService {
         Frame frame = at.frame();
         Length wide = across.orElseGet(() -> cloth.usableWidth().orElseThrow());
         UnitSystem system = current.unitSystem();
+        double alongX = (at.x() - frame.left()) / (frame.right() - frame.left());
+        double alongY = (at.y() - frame.top()) / (frame.bottom() - frame.top());
+        double withinX = across.isPresent() ? alongX - Math.floor(alongX) : Math.min(1, Math.max(0, alongX));
         return new PlaceInRepeat(
-                text(share(wide, at.x(), frame.left(), frame.right(), system), system),
-                text(share(repeat, at.y(), frame.top(), frame.bottom(), system), system));
+                text(share(wide, withinX, system), system),
+                text(share(repeat, alongY - Math.floor(alongY), system), system));
     }
 
-    private static Length share(Length whole, double at, double from, double to, UnitSystem system) {
-        double share = Math.min(1, Math.max(0, (at - from) / (to - from)));
+    private static Length share(Length whole, double share, UnitSystem system) {
         Length step = system == UnitSystem.INCH ? SIXTEENTH : MILLIMETRE;
         long steps = Math.round(share * whole.nanometres() / step.nanometres());
         // The end of a repeat is the beginning of the next one.

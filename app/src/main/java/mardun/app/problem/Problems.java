@@ -10,11 +10,15 @@ import mardun.app.stored.DiskFullException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -24,6 +28,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.databind.DatabindException;
 
 /** Every error as problem details (RFC 9457) with a sentence that a maker can act on. */
@@ -34,6 +39,8 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** What the database says once it has closed itself, because something couldn't be written to its file. */
     private static final Set<Integer> CLOSED = Set.of(90098);
+
+    private static final Resource PAGE = new ClassPathResource("static/index.html");
 
     @ExceptionHandler
     ProblemDetail refused(RefusedException refused) {
@@ -142,6 +149,26 @@ public class Problems extends ResponseEntityExceptionHandler {
                         "unreadable",
                         "The request isn't JSON of the form described"
                                 + (where.isEmpty() ? "." : ": see “" + where + "”.")));
+    }
+
+    /** Who opens an address that isn't there gets the interface, which says so in its own words; who asks for data gets a sentence. */
+    @Override
+    protected ResponseEntity<Object> handleNoResourceFoundException(
+            NoResourceFoundException nothing, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String accepts = String.valueOf(request.getHeader(HttpHeaders.ACCEPT));
+        if (accepts.contains(MediaType.TEXT_HTML_VALUE)
+                && !nothing.getResourcePath().startsWith("api/")
+                && PAGE.exists()) {
+            return ResponseEntity.status(status)
+                    .contentType(MediaType.TEXT_HTML)
+                    .cacheControl(CacheControl.noStore())
+                    .body(PAGE);
+        }
+        return ResponseEntity.status(status)
+                .body(problem(
+                        HttpStatus.NOT_FOUND,
+                        "missing",
+                        "There is nothing at this address. Begin at the places on the left."));
     }
 
     private static String placeOf(DatabindException mismatch) {

@@ -62,7 +62,18 @@ class TemplateService {
     }
 
     /** Templates on their pages, with what they are of. */
-    record Drawn(Design design, List<String> sizes, List<String> letters, PaperTiles tiles) {}
+    record Drawn(Design design, List<String> sizes, List<String> letters, PaperTiles tiles) {
+
+        /** Those of the pieces whose sizes one template can't serve. */
+        List<String> notShifted(Settings current) {
+            return letters.stream()
+                    .filter(letter -> {
+                        Map<String, SizedPiece> bySize = bySize(design, sizes, letter, current);
+                        return bySize.size() > 1 && shift(bySize).isEmpty();
+                    })
+                    .toList();
+        }
+    }
 
     @Transactional(readOnly = true)
     public TemplatesView view(DesignId id, Asked asked) {
@@ -81,6 +92,7 @@ class TemplateService {
                         .toList(),
                 drawn.sizes(),
                 drawn.letters(),
+                isShifted(asked, drawn.sizes()) ? drawn.notShifted(settings.current()) : List.of(),
                 asked.paper(),
                 tiles.plane().placed().stream()
                         .map(placed -> new TemplateView(
@@ -139,6 +151,13 @@ class TemplateService {
         return TemplateSvg.drawing(drawn.design().name(), drawn.tiles().plane());
     }
 
+    private static boolean isShifted(Asked asked, List<String> sizes) {
+        return asked.drawn() == SizesDrawn.SHIFTED
+                && sizes.size() > 1
+                && !Boolean.TRUE.equals(asked.placing())
+                && asked.join().isEmpty();
+    }
+
     private Drawn draw(DesignId id, Asked asked) {
         Settings current = settings.current();
         Design design = designs.madeNow(id, asked.picks()).design();
@@ -185,11 +204,7 @@ class TemplateService {
         List<String> others = new ArrayList<>();
         for (String letter : letters) {
             Map<String, SizedPiece> bySize = bySize(design, sizes, letter, current);
-            Optional<ShiftedTemplate> one = bySize.size() < 2
-                    ? Optional.empty()
-                    : ShiftedTemplate.of(bySize.values().stream()
-                            .map(piece -> Template.of(piece, "", List.of()))
-                            .toList());
+            Optional<ShiftedTemplate> one = shift(bySize);
             if (one.isEmpty()) {
                 others.add(letter);
                 continue;
@@ -201,6 +216,14 @@ class TemplateService {
         }
         templates.addAll(apart(design, sizes, others, inOthers, current));
         return templates;
+    }
+
+    private static Optional<ShiftedTemplate> shift(Map<String, SizedPiece> bySize) {
+        return bySize.size() < 2
+                ? Optional.empty()
+                : ShiftedTemplate.of(bySize.values().stream()
+                        .map(piece -> Template.of(piece, "", List.of()))
+                        .toList());
     }
 
     private static List<Template> joined(Design design, List<String> sizes, List<String> join, Settings current) {

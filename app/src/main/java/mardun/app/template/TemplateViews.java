@@ -70,6 +70,7 @@ public final class TemplateViews {
      * @param sizes all sizes of the design
      * @param chosenSizes those that are drawn
      * @param chosenPieces the letters of those that are drawn
+     * @param notShifted the letters of those that have a template for each size, though one for all of them was asked for
      * @param joins which two pieces have marks by the same names, at which they can be joined
      * @param choices what the design leaves open
      */
@@ -80,6 +81,7 @@ public final class TemplateViews {
             List<TemplatePieceView> pieces,
             List<String> chosenSizes,
             List<String> chosenPieces,
+            List<String> notShifted,
             PaperKind paper,
             List<TemplateView> templates,
             TemplatePages pages,
