@@ -6,13 +6,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import mardun.app.design.RevisionUse;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.log.BenchLog;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.estimate.MeasuredEach;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,10 +24,12 @@ class RevisionBatches implements RevisionUse {
 
     private final BatchRepository batches;
     private final BenchLog log;
+    private final Remembered<DesignId, Map<Integer, Learnt>> learnt;
 
-    RevisionBatches(BatchRepository batches, BenchLog log) {
+    RevisionBatches(BatchRepository batches, BenchLog log, Changes changes) {
         this.batches = batches;
         this.log = log;
+        learnt = new Remembered<>(changes, "bench_event", "batch", "batch_line");
     }
 
     /** A line of a batch. */
@@ -47,19 +50,22 @@ class RevisionBatches implements RevisionUse {
     @Override
     @Transactional(readOnly = true)
     public Map<Integer, Learnt> learntWith(DesignId designId) {
+        return learnt.get(designId, this::readLearnt);
+    }
+
+    private Map<Integer, Learnt> readLearnt(DesignId designId) {
         Map<Line, Integer> revisions = new HashMap<>();
         batches.linesWith(designId)
                 .forEach(with -> revisions.put(new Line(new BatchId(with.batch()), with.number()), with.revision()));
-        Set<BatchId> ids = revisions.keySet().stream().map(Line::batch).collect(Collectors.toSet());
         Map<Integer, List<MeasuredEach.Counted>> counted = new HashMap<>();
-        for (BenchLog.TimedStep timed : log.timedSteps(ids)) {
+        for (BenchLog.TimedStep timed : log.timedSteps(designId)) {
             Optional.ofNullable(revisions.get(new Line(timed.batchId(), timed.line())))
                     .ifPresent(revision -> counted.computeIfAbsent(revision, its -> new ArrayList<>())
                             .add(new MeasuredEach.Counted(
                                     timed.step(), timed.bags(), Duration.ofMillis(timed.millis()))));
         }
         Map<Integer, Map<String, Long>> wrong = new HashMap<>();
-        for (BenchLog.WentWrong slip : log.wentWrong(ids)) {
+        for (BenchLog.WentWrong slip : log.wentWrong(designId)) {
             Optional.ofNullable(revisions.get(new Line(slip.batchId(), slip.line())))
                     .ifPresent(revision -> wrong.computeIfAbsent(revision, its -> new TreeMap<>())
                             .merge(slip.reason(), slip.bags(), Long::sum));

@@ -1,12 +1,11 @@
 package mardun.app.goods;
 
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import java.util.Set;
-import java.util.stream.Collectors;
 import mardun.app.show.SearchWords;
+import mardun.app.stored.Changes;
+import mardun.app.stored.WordedLog;
+import mardun.app.stored.WordedLog.Worded;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,9 +15,26 @@ import org.springframework.transaction.annotation.Transactional;
 public class GoodsHistory {
 
     private final GoodsMovementRepository movements;
+    private final WordedLog<Long> words;
 
-    GoodsHistory(GoodsMovementRepository movements) {
+    GoodsHistory(GoodsMovementRepository movements, Changes changes) {
         this.movements = movements;
+        words = new WordedLog<>(
+                changes,
+                "goods_movement",
+                id -> movements.wordedAfter(id).stream()
+                        .map(one -> new Worded<>(one.id(), one.id(), one.at(), words(one)))
+                        .toList());
+    }
+
+    private static String words(GoodsMovementRepository.Worded one) {
+        return String.join(
+                " ",
+                one.design(),
+                one.size(),
+                one.place(),
+                one.reason(),
+                one.kind().words());
     }
 
     /**
@@ -38,12 +54,7 @@ public class GoodsHistory {
     /** The same as far as what is looked for is found in them. */
     @Transactional(readOnly = true)
     public List<Moved> found(Instant until, String query, int most) {
-        String words = query.strip().toLowerCase(Locale.ROOT);
-        Set<GoodsKind> kinds = Arrays.stream(GoodsKind.values())
-                .filter(kind -> kind.words().toLowerCase(Locale.ROOT).contains(words))
-                .collect(Collectors.toSet());
-        // A query can't look for one of none, and what was made is told with its batch.
-        return movements.found(
-                until, SearchWords.like(query), kinds.isEmpty() ? Set.of(GoodsKind.MADE) : kinds, Limit.of(most));
+        List<Long> found = words.found(until, SearchWords.pattern(query), none -> false, most);
+        return found.isEmpty() ? List.of() : movements.told(found);
     }
 }

@@ -18,21 +18,24 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             where m.movedAt < :until and m.kind <> MADE order by m.movedAt desc, m.id desc""")
     List<GoodsHistory.Moved> before(Instant until, Limit most);
 
-    /**
-     * The same as far as some words are found in them.
-     *
-     * @param words as for {@code like}, in small letters
-     * @param kinds those whose names have the words
-     */
+    /** What is looked for in a movement. */
+    record Worded(long id, Instant at, String design, String size, GoodsKind kind, String place, String reason) {}
+
+    /** What came and went after one, beside what was made, in its order. */
+    @Query("""
+            select new mardun.app.goods.GoodsMovementRepository$Worded(
+                m.id, m.movedAt, g.designName, g.sizeName, m.kind, m.place, m.reason)
+            from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
+            where m.id > :id and m.kind <> MADE order by m.id""")
+    List<Worded> wordedAfter(long id);
+
+    /** Some movements, the newest first. */
     @Query("""
             select new mardun.app.goods.GoodsHistory$Moved(
                 g.designName, g.sizeName, m.kind, m.changeUnits, m.place, m.reason, m.movedAt)
             from GoodsMovement m join FinishedGoods g on g.id = m.goodsId
-            where m.movedAt < :until and m.kind <> MADE
-            and (m.kind in :kinds
-                or lower(concat(g.designName, ' ', g.sizeName, ' ', m.place, ' ', m.reason)) like :words escape '!')
-            order by m.movedAt desc, m.id desc""")
-    List<GoodsHistory.Moved> found(Instant until, String words, Collection<GoodsKind> kinds, Limit most);
+            where m.id in :ids order by m.movedAt desc, m.id desc""")
+    List<GoodsHistory.Moved> told(Collection<Long> ids);
 
     @Query("""
             select new mardun.app.goods.GoodsLedger$Change(g.bagKind, m.movedAt, m.changeUnits)

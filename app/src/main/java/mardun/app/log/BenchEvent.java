@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.UUID;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
+import mardun.app.log.BenchEventRepository.Timed;
 import mardun.app.log.LoggedSlip.UsedUp;
 import mardun.core.making.SetUp;
 import org.hibernate.annotations.Generated;
@@ -114,6 +115,11 @@ class BenchEvent implements Persistable<UUID> {
     @Override
     public boolean isNew() {
         return !isStored;
+    }
+
+    /** What estimates need of it. */
+    Timed timed() {
+        return new Timed(id, nameKey, designId, step, batchId, kind, bags, millis, slow, happenedAt, ofEvent);
     }
 
     String place() {

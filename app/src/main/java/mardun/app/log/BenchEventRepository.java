@@ -40,23 +40,30 @@ interface BenchEventRepository extends JpaRepository<BenchEvent, UUID> {
             group by event.batchId, event.line, event.step""")
     List<TimedCount> countsAt(String place, Instant from);
 
-    /** What was counted at the steps of some batches, and how long that took; times that were corrected or left out aren't among it. */
+    /** What was counted at the steps of a design, and how long that took. */
     @Query("""
             select new mardun.app.log.BenchLog$TimedStep(
                 event.batchId, event.line, event.step, sum(event.bags), sum(event.millis))
-            from BenchEvent event where event.batchId in :batches and event.kind = WORKED
-            and not exists (
-                select 1 from BenchEvent its where its.ofEvent = event.id and its.kind in (LEFT_OUT, PUT_RIGHT))
+            from BenchEvent event where event.designId = :design and event.kind = WORKED
             group by event.batchId, event.line, event.step""")
-    List<BenchLog.TimedStep> timedSteps(Collection<BatchId> batches);
+    List<BenchLog.TimedStep> timedSteps(DesignId design);
 
-    /** With how many bags something went wrong, and why; what was withdrawn isn't among it. */
+    /** As much of that as was corrected or left out afterwards. */
+    @Query("""
+            select new mardun.app.log.BenchLog$TimedStep(
+                event.batchId, event.line, event.step, sum(event.bags), sum(event.millis))
+            from BenchEvent event where event.designId = :design and event.kind = WORKED and event.id in (
+                select its.ofEvent from BenchEvent its where its.kind in (LEFT_OUT, PUT_RIGHT))
+            group by event.batchId, event.line, event.step""")
+    List<BenchLog.TimedStep> correctedSteps(DesignId design);
+
+    /** With how many bags of a design something went wrong, and why; what was withdrawn isn't among it. */
     @Query("""
             select new mardun.app.log.BenchLog$WentWrong(event.batchId, event.line, event.reason, sum(event.bags))
-            from BenchEvent event where event.batchId in :batches and event.kind = SLIPPED
+            from BenchEvent event where event.designId = :design and event.kind = SLIPPED
             and not exists (select 1 from BenchEvent its where its.kind = WITHDRAWN and its.ofEvent = event.id)
             group by event.batchId, event.line, event.reason""")
-    List<BenchLog.WentWrong> wentWrong(Collection<BatchId> batches);
+    List<BenchLog.WentWrong> wentWrong(DesignId design);
 
     /** Slips that weren't withdrawn, as far as the bags ended there. */
     @Query("""

@@ -2,6 +2,7 @@ package mardun.app.log;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -74,6 +75,7 @@ public class BenchLog {
         BatchId batch = entries.get(0).batchId();
         Counted counted = counted(List.of(batch)).getOrDefault(batch, Counted.NOTHING);
         Set<Counted.Place> lookedAt = new HashSet<>();
+        List<BenchEvent> kept = new ArrayList<>();
         for (LogEntry entry : entries) {
             LoggedLine line = lines.get(entry.line());
             // What was scrapped here is done as well, and wasn't done at all steps.
@@ -81,12 +83,12 @@ public class BenchLog {
             boolean isFirst =
                     entry.kind() == EventKind.WORKED && lookedAt.add(new Counted.Place(entry.line(), entry.step()));
             if (isFirst && uncounted > 0) {
-                events.save(new BenchEvent(entry.finished(uncounted), line.design(), null));
+                kept.add(new BenchEvent(entry.finished(uncounted), line.design(), null));
             }
-            events.save(event(entry, line.design(), on));
+            kept.add(event(entry, line.design(), on));
         }
-        events.flush();
-        estimates.forget(entries.stream().map(LogEntry::stepName).toList());
+        events.saveAllAndFlush(kept);
+        estimates.add(kept.stream().map(BenchEvent::timed).toList());
     }
 
     private static BenchEvent event(LogEntry entry, DesignId design, Map<String, SetUp> on) {
@@ -107,21 +109,46 @@ public class BenchLog {
     }
 
     /** What was counted at a step of a line, and how long that took. */
-    public record TimedStep(BatchId batchId, int line, String step, long bags, long millis) {}
+    public record TimedStep(BatchId batchId, int line, String step, long bags, long millis) {
 
-    /** What was counted at the steps of some batches, and how long that took; without times that were corrected or left out. */
+        private record Place(BatchId batchId, int line, String step) {}
+
+        private Place place() {
+            return new Place(batchId, line, step);
+        }
+
+        private TimedStep plus(TimedStep other) {
+            return new TimedStep(batchId, line, step, bags + other.bags, millis + other.millis);
+        }
+
+        private TimedStep takenOff() {
+            return new TimedStep(batchId, line, step, -bags, -millis);
+        }
+    }
+
+    /** What was counted at the steps of a design, and how long that took; without times that were corrected or left out. */
     @Transactional(readOnly = true)
-    public List<TimedStep> timedSteps(Collection<BatchId> batches) {
-        return batches.isEmpty() ? List.of() : events.timedSteps(batches);
+    public List<TimedStep> timedSteps(DesignId design) {
+        List<TimedStep> corrected = events.correctedSteps(design);
+        return corrected.isEmpty()
+                ? events.timedSteps(design)
+                : Stream.concat(
+                                events.timedSteps(design).stream(),
+                                corrected.stream().map(TimedStep::takenOff))
+                        .collect(Collectors.toMap(TimedStep::place, one -> one, TimedStep::plus))
+                        .values()
+                        .stream()
+                        .filter(one -> one.bags() != 0 || one.millis() != 0)
+                        .toList();
     }
 
     /** With how many bags of a line something went wrong for a reason. */
     public record WentWrong(BatchId batchId, int line, String reason, long bags) {}
 
-    /** With how many bags of some batches something went wrong, and why. */
+    /** With how many bags of a design something went wrong, and why. */
     @Transactional(readOnly = true)
-    public List<WentWrong> wentWrong(Collection<BatchId> batches) {
-        return batches.isEmpty() ? List.of() : events.wentWrong(batches);
+    public List<WentWrong> wentWrong(DesignId design) {
+        return events.wentWrong(design);
     }
 
     /** What was counted of some batches. */

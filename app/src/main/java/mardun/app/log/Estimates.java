@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** How long steps take, from what makers guessed and what was logged. Kept by the step's name until more of it is logged. */
+/** How long steps take, from what makers guessed and what was logged. Kept by the step's name, and added to as more of it is logged. */
 @Service
 public class Estimates {
 
@@ -113,13 +113,14 @@ public class Estimates {
                         (earlier, later) -> later));
     }
 
-    /** More was logged of some steps; what is known of them is read anew once that is stored. */
-    void forget(Collection<String> stepNames) {
-        List<String> names = stepNames.stream().map(SetUp::plain).distinct().toList();
+    /** More was logged; once that is stored, it is added to what is known of steps with these names. */
+    void add(List<Timed> more) {
+        Map<String, List<Timed>> its = more.stream().collect(Collectors.groupingBy(Timed::nameKey));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                byName.invalidateAll(names);
+                its.forEach(
+                        (name, events) -> byName.asMap().computeIfPresent(name, (same, known) -> known.with(events)));
             }
         });
     }
@@ -131,12 +132,15 @@ public class Estimates {
 
         private record Asked(Of of, Duration each, Duration once) {}
 
-        private final Map<Of, List<Touch>> touches = new HashMap<>();
+        private final List<Timed> events;
+        private final Map<UUID, Timed> corrections = new HashMap<>();
+        private final Map<Of, List<Timed>> worked = new HashMap<>();
         private final Map<Of, Map<BatchId, Duration>> setUps = new HashMap<>();
         private final Map<Asked, StepEstimate> known = new ConcurrentHashMap<>();
 
+        /** @param events in the order in which they happened */
         Logged(List<Timed> events) {
-            Map<UUID, Timed> corrections = new HashMap<>();
+            this.events = events;
             events.stream()
                     .filter(event -> event.ofEvent() != null)
                     .forEach(event -> corrections.put(event.ofEvent(), event));
@@ -146,16 +150,29 @@ public class Estimates {
                 if (event.slow() || isLeftOut) {
                     continue;
                 }
-                Duration time = Duration.ofMillis(correction == null ? event.millis() : correction.millis());
                 Of its = new Of(event.designId(), event.step());
                 if (event.kind() == EventKind.WORKED) {
-                    touches.computeIfAbsent(its, of -> new ArrayList<>())
-                            .add(new Touch(
-                                    event.id().toString(), event.batchId().key(), event.bags(), time, event.at()));
-                } else if (event.kind() == EventKind.SET_UP && !time.isZero()) {
-                    setUps.computeIfAbsent(its, of -> new HashMap<>()).merge(event.batchId(), time, Duration::plus);
+                    worked.computeIfAbsent(its, of -> new ArrayList<>()).add(event);
+                } else if (event.kind() == EventKind.SET_UP && !time(event).isZero()) {
+                    setUps.computeIfAbsent(its, of -> new HashMap<>())
+                            .merge(event.batchId(), time(event), Duration::plus);
                 }
             }
+        }
+
+        /** All of that and more, of which some may be known already. */
+        Logged with(List<Timed> more) {
+            Set<UUID> ids = more.stream().map(Timed::id).collect(Collectors.toSet());
+            List<Timed> all = new ArrayList<>(events.size() + more.size());
+            events.stream().filter(event -> !ids.contains(event.id())).forEach(all::add);
+            all.addAll(more);
+            all.sort(Comparator.comparing(Timed::at));
+            return new Logged(all);
+        }
+
+        private Duration time(Timed event) {
+            Timed correction = corrections.get(event.id());
+            return Duration.ofMillis(correction == null ? event.millis() : correction.millis());
         }
 
         StepEstimate of(DesignId design, Step step) {
@@ -165,7 +182,7 @@ public class Estimates {
 
         private StepEstimate estimate(Asked asked) {
             List<Measurement> elsewhere = new ArrayList<>();
-            touches.forEach((of, its) -> {
+            worked.forEach((of, its) -> {
                 if (!of.equals(asked.of())) {
                     elsewhere.addAll(Measurement.of(last(its), asked.each()));
                 }
@@ -173,7 +190,7 @@ public class Estimates {
             return new StepEstimate(
                     TimeEstimate.of(
                             asked.each(),
-                            Measurement.of(last(touches.getOrDefault(asked.of(), List.of())), asked.each()),
+                            Measurement.of(last(worked.getOrDefault(asked.of(), List.of())), asked.each()),
                             elsewhere),
                     OnceEstimate.of(
                             asked.once(),
@@ -181,8 +198,11 @@ public class Estimates {
                                     setUps.getOrDefault(asked.of(), Map.of()).values())));
         }
 
-        private static List<Touch> last(List<Touch> touches) {
-            return touches.subList(Math.max(0, touches.size() - LAST_TOUCHES), touches.size());
+        private List<Touch> last(List<Timed> its) {
+            return its.subList(Math.max(0, its.size() - LAST_TOUCHES), its.size()).stream()
+                    .map(event -> new Touch(
+                            event.id().toString(), event.batchId().key(), event.bags(), time(event), event.at()))
+                    .toList();
         }
     }
 }

@@ -4,9 +4,4 @@ import mardun.app.id.MaterialId;
 import mardun.core.material.MaterialKind;
 
 /** What a material is called and looks like, without what is there of it. */
-public record ColouredMaterial(MaterialId id, MaterialKind kind, String name, String colour, boolean putAway) {
-
-    ColouredMaterial(long id, MaterialKind kind, String name, String colour, boolean putAway) {
-        this(new MaterialId(id), kind, name, colour, putAway);
-    }
-}
+public record ColouredMaterial(MaterialId id, MaterialKind kind, String name, String colour, boolean putAway) {}

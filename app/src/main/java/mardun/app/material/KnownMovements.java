@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.app.id.MaterialId;
 import mardun.core.material.Valuation;
 import mardun.core.material.Valuing;
@@ -45,6 +46,20 @@ class KnownMovements {
             .maximumWeight(MOST)
             .weigher((Valued of, Valuation its) -> of.movements() + 1)
             .build();
+
+    /** What was added up of a material, and how many transactions had written movements of it by then. */
+    private record Summed(long over, List<OnHand> measured, List<OnHand> pieces) {}
+
+    private final Map<MaterialId, Summed> summed = new ConcurrentHashMap<>();
+    private volatile boolean allAreSummed;
+
+    /**
+     * What is on hand of some materials.
+     *
+     * @param measured of each part of each of them, in the smallest units
+     * @param pieces how many offcuts and precuts there are
+     */
+    record Sums(List<OnHand> measured, List<OnHand> pieces) {}
 
     /** How many transactions are writing movements of a material just now, and how many have. */
     private record Writing(int open, long over) {
@@ -87,6 +102,65 @@ class KnownMovements {
             });
         }
         return found;
+    }
+
+    /** What is on hand of some materials, added up anew for those that were written since. */
+    Sums sums(Collection<MaterialId> ids) {
+        List<OnHand> measured = new ArrayList<>();
+        List<OnHand> pieces = new ArrayList<>();
+        Map<MaterialId, Writing> asked = new LinkedHashMap<>();
+        for (MaterialId id : ids) {
+            Writing now = writing(id);
+            Summed its = summed.get(id);
+            if (its == null || now.open() > 0 || its.over() != now.over()) {
+                asked.put(id, now);
+            } else {
+                measured.addAll(its.measured());
+                pieces.addAll(its.pieces());
+            }
+        }
+        if (!asked.isEmpty()) {
+            keep(movements.onHand(asked.keySet()), movements.pieces(asked.keySet()), asked)
+                    .forEach(its -> {
+                        measured.addAll(its.measured());
+                        pieces.addAll(its.pieces());
+                    });
+        }
+        return new Sums(measured, pieces);
+    }
+
+    /** The same of all materials. */
+    Sums sums() {
+        if (!allAreSummed) {
+            Map<MaterialId, Writing> before = Map.copyOf(writing);
+            List<OnHand> measured = movements.onHand();
+            List<OnHand> pieces = movements.pieces();
+            Map<MaterialId, Writing> asked = new LinkedHashMap<>();
+            Stream.concat(measured.stream(), pieces.stream())
+                    .map(OnHand::materialId)
+                    .forEach(id -> asked.put(id, before.getOrDefault(id, Writing.NOBODY)));
+            keep(measured, pieces, asked);
+            allAreSummed = true;
+        }
+        Set<MaterialId> ids = new HashSet<>(summed.keySet());
+        ids.addAll(writing.keySet());
+        return sums(ids);
+    }
+
+    /** Keeps what was added up, but for materials that somebody was writing when it was asked for; answers all of it. */
+    private List<Summed> keep(List<OnHand> measured, List<OnHand> pieces, Map<MaterialId, Writing> asked) {
+        Map<MaterialId, List<OnHand>> measuredOf = measured.stream().collect(Collectors.groupingBy(OnHand::materialId));
+        Map<MaterialId, List<OnHand>> piecesOf = pieces.stream().collect(Collectors.groupingBy(OnHand::materialId));
+        List<Summed> all = new ArrayList<>();
+        asked.forEach((id, before) -> {
+            Summed its = new Summed(
+                    before.over(), measuredOf.getOrDefault(id, List.of()), piecesOf.getOrDefault(id, List.of()));
+            all.add(its);
+            if (before.open() == 0) {
+                summed.put(id, its);
+            }
+        });
+        return all;
     }
 
     /**

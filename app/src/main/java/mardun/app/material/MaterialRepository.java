@@ -14,14 +14,7 @@ import org.springframework.data.jpa.repository.Query;
 
 interface MaterialRepository extends JpaRepository<Material, Long> {
 
-    @Query("""
-            select new mardun.app.material.ColouredMaterial(m.id, m.kind, m.name, m.colour, m.putAway)
-            from Material m order by m.kind, m.name""")
-    List<ColouredMaterial> coloured();
-
-    Page<Material> findAllByOrderByKindAscNameAsc(Pageable page);
-
-    List<Material> findByKind(MaterialKind kind);
+    List<Material> findAllByOrderByKindAscNameAsc();
 
     /**
      * Materials whose words hold what was typed.
@@ -58,9 +51,4 @@ interface MaterialRepository extends JpaRepository<Material, Long> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select m from Material m where m.id in :ids order by m.id")
     List<Material> findAllForMoving(Collection<Long> ids);
-
-    /** The reorder points of what isn't put away, by kind and name of their materials. */
-    @Query("select new mardun.app.material.ReorderPoint(m.id, m.lowAtValue, m.facts.twoPart) from Material m"
-            + " where m.putAway = false order by m.kind, m.name")
-    List<ReorderPoint> reorderPoints();
 }

@@ -30,7 +30,6 @@ import mardun.core.material.Part;
 import mardun.core.material.Ware;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
-import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,7 +39,9 @@ public class MaterialService implements HoldsMoney {
 
     private final MaterialRepository materials;
     private final MaterialPriceRepository prices;
+    private final MaterialList list;
     private final StockMovementRepository movements;
+    private final KnownMovements known;
     private final ReservationRepository reservations;
     private final StockLedger ledger;
     private final SettingsService settings;
@@ -50,7 +51,9 @@ public class MaterialService implements HoldsMoney {
     MaterialService(
             MaterialRepository materials,
             MaterialPriceRepository prices,
+            MaterialList list,
             StockMovementRepository movements,
+            KnownMovements known,
             ReservationRepository reservations,
             StockLedger ledger,
             SettingsService settings,
@@ -58,7 +61,9 @@ public class MaterialService implements HoldsMoney {
             Clock clock) {
         this.materials = materials;
         this.prices = prices;
+        this.list = list;
         this.movements = movements;
+        this.known = known;
         this.reservations = reservations;
         this.ledger = ledger;
         this.settings = settings;
@@ -137,19 +142,21 @@ public class MaterialService implements HoldsMoney {
     @Transactional(readOnly = true)
     public Map<MaterialId, ClosedZip> zips() {
         Map<MaterialId, ClosedZip> zips = new HashMap<>();
-        materials
-                .findByKind(MaterialKind.NOTION)
+        list.ofKind(MaterialKind.NOTION)
                 .forEach(material -> material.facts().zip().ifPresent(zip -> zips.put(material.id(), zip)));
         return zips;
     }
 
     /** The materials of which there is less than the maker wants to have, or less than nothing, by kind and name. */
     private List<MaterialId> lowIds() {
-        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), List.of(), List.of());
-        return materials.reorderPoints().stream()
-                .filter(point -> shelves.getOrDefault(point.id(), OnShelf.NOTHING)
-                        .isBelow(Optional.ofNullable(point.lowAtValue()), point.twoPart()))
-                .map(ReorderPoint::id)
+        Map<MaterialId, OnShelf> shelves = shelves(known.sums().measured(), List.of(), List.of());
+        return list.all().stream()
+                .filter(one -> !one.isPutAway()
+                        && shelves.getOrDefault(one.id(), OnShelf.NOTHING)
+                                .isBelow(
+                                        one.lowAt().map(Amount::value),
+                                        one.facts().twoPart()))
+                .map(Material::id)
                 .toList();
     }
 
@@ -175,9 +182,9 @@ public class MaterialService implements HoldsMoney {
     /** Every material, by kind and name. */
     @Transactional(readOnly = true)
     public List<MaterialView> all() {
-        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), reservations.held(), movements.pieces());
+        Map<MaterialId, OnShelf> shelves = shelves(known.sums(), reservations.held());
         MaterialViewWriter views = views();
-        return materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).stream()
+        return list.all().stream()
                 .map(m -> views.view(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)))
                 .toList();
     }
@@ -185,8 +192,8 @@ public class MaterialService implements HoldsMoney {
     /** The same, as other areas reckon with them. */
     @Transactional(readOnly = true)
     public List<ShelfMaterial> onShelf() {
-        Map<MaterialId, OnShelf> shelves = shelves(movements.onHand(), reservations.held(), movements.pieces());
-        return materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).stream()
+        Map<MaterialId, OnShelf> shelves = shelves(known.sums(), reservations.held());
+        return list.all().stream()
                 .map(m -> MaterialViewWriter.onShelf(m, shelves.getOrDefault(m.id(), OnShelf.NOTHING)))
                 .toList();
     }
@@ -194,7 +201,7 @@ public class MaterialService implements HoldsMoney {
     /** What every material is called and looks like, by kind and name. */
     @Transactional(readOnly = true)
     public List<ColouredMaterial> coloured() {
-        return materials.coloured();
+        return list.coloured();
     }
 
     /** One of them. */
@@ -334,7 +341,11 @@ public class MaterialService implements HoldsMoney {
     }
 
     private Map<MaterialId, OnShelf> shelves(Collection<MaterialId> ids) {
-        return ids.isEmpty() ? Map.of() : shelves(movements.onHand(ids), reservations.held(ids), movements.pieces(ids));
+        return ids.isEmpty() ? Map.of() : shelves(known.sums(ids), reservations.held(ids));
+    }
+
+    private static Map<MaterialId, OnShelf> shelves(KnownMovements.Sums sums, List<OnHand> held) {
+        return shelves(sums.measured(), held, sums.pieces());
     }
 
     private static Map<MaterialId, OnShelf> shelves(List<OnHand> onHand, List<OnHand> held, List<OnHand> pieces) {

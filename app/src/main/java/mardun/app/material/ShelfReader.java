@@ -13,7 +13,6 @@ import mardun.app.id.MaterialId;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.material.Valuing;
-import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Component;
 
 /** Reads what lies on the shelf, of some materials or of all, now or at a past moment, in a handful of queries. */
@@ -75,8 +74,7 @@ class ShelfReader {
     }
 
     private Map<MaterialId, MaterialShelf> readAll(Instant until, List<Reservation> held) {
-        List<Material> all =
-                materials.findAllByOrderByKindAscNameAsc(Pageable.unpaged()).getContent();
+        List<Material> all = materials.findAllByOrderByKindAscNameAsc();
         List<MaterialId> ids = all.stream().map(Material::id).toList();
         return shelves(
                 all,

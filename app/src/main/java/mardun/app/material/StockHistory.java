@@ -10,6 +10,8 @@ import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
 import mardun.app.show.SearchWords;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.material.Amount;
 import mardun.core.material.MaterialKind;
 import mardun.core.material.MovementKind;
@@ -24,10 +26,12 @@ public class StockHistory {
 
     private final StockMovementRepository movements;
     private final MaterialService materials;
+    private final Remembered<Instant, Length> cutSince;
 
-    StockHistory(StockMovementRepository movements, MaterialService materials) {
+    StockHistory(StockMovementRepository movements, MaterialService materials, Changes changes) {
         this.movements = movements;
         this.materials = materials;
+        cutSince = new Remembered<>(changes, "stock_movement", "material");
     }
 
     /**
@@ -68,6 +72,10 @@ public class StockHistory {
     /** How much cloth was cut off rolls since a moment. */
     @Transactional(readOnly = true)
     public Length clothCutSince(Instant from) {
+        return cutSince.get(from, this::cutSince);
+    }
+
+    private Length cutSince(Instant from) {
         Set<MaterialId> cloths = materials.coloured().stream()
                 .filter(one -> one.kind() == MaterialKind.CLOTH)
                 .map(ColouredMaterial::id)

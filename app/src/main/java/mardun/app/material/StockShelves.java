@@ -27,12 +27,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class StockShelves {
 
     private final ShelfReader reader;
-    private final MaterialRepository materials;
+    private final MaterialList list;
     private final SettingsService settings;
 
-    StockShelves(ShelfReader reader, MaterialRepository materials, SettingsService settings) {
+    StockShelves(ShelfReader reader, MaterialList list, SettingsService settings) {
         this.reader = reader;
-        this.materials = materials;
+        this.list = list;
         this.settings = settings;
     }
 
@@ -51,7 +51,7 @@ public class StockShelves {
     /** Thread that is on the shelf, with what a machine takes of it in an hour, where the maker said so. */
     @Transactional(readOnly = true)
     public List<Spool> spools() {
-        return materials.findByKind(MaterialKind.THREAD).stream()
+        return list.ofKind(MaterialKind.THREAD).stream()
                 .filter(material -> material.facts().usePerHourNm() != null)
                 .map(material -> new Spool(
                         material.id(),

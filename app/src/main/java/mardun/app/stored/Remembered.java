@@ -1,17 +1,21 @@
 package mardun.app.stored;
 
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
-/** What follows from what is stored and from nothing else, remembered until something of that changes. */
+/** What follows from what is stored, or from some tables of it, and from nothing else; remembered until something of that changes. */
 public final class Remembered<K, V> {
 
     private final Changes changes;
+    private final List<String> tables;
     private volatile AsOf<K, V> last;
 
-    public Remembered(Changes changes) {
+    /** @param tables from which alone it follows; none for all */
+    public Remembered(Changes changes, String... tables) {
         this.changes = changes;
+        this.tables = List.of(tables);
         this.last = new AsOf<>(-1, new ConcurrentHashMap<>());
     }
 
@@ -22,7 +26,9 @@ public final class Remembered<K, V> {
         if (changes.isChanging()) {
             return work.apply(key);
         }
-        long now = changes.count();
+        long now = tables.isEmpty()
+                ? changes.count()
+                : tables.stream().mapToLong(changes::countOf).sum();
         AsOf<K, V> known = last;
         if (known.count() != now) {
             known = new AsOf<>(now, new ConcurrentHashMap<>());

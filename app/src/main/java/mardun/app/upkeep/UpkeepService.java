@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -189,7 +190,8 @@ public class UpkeepService {
     }
 
     private Instant from(Optional<UpkeepDone> last) {
-        return last.map(UpkeepDone::doneAt).orElseGet(() -> clock.instant().minus(NEVER_DONE));
+        return last.map(UpkeepDone::doneAt)
+                .orElseGet(() -> clock.instant().truncatedTo(ChronoUnit.DAYS).minus(NEVER_DONE));
     }
 
     /** Hours at the machine, or metres of cloth cut, to the tenth. */

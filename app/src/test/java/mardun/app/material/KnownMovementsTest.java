@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyCollection;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
@@ -47,6 +48,23 @@ class KnownMovementsTest {
                     whileReading.run();
                     return read;
                 });
+        when(repository.onHand(anyCollection())).thenAnswer(call -> summed());
+        when(repository.onHand()).thenAnswer(call -> summed());
+    }
+
+    private List<OnHand> summed() {
+        List<OnHand> sums = stored.isEmpty()
+                ? List.of()
+                : List.of(new OnHand(
+                        ZIP,
+                        Part.WHOLE,
+                        stored.stream().mapToLong(StockMovement::changeValue).sum()));
+        whileReading.run();
+        return sums;
+    }
+
+    private long onHand() {
+        return known.sums().measured().stream().mapToLong(OnHand::value).sum();
     }
 
     @AfterEach
@@ -118,6 +136,39 @@ class KnownMovementsTest {
         };
         assertThat(read()).containsExactly(10L);
         assertThat(read()).containsExactly(10L, 5L);
+    }
+
+    @Test
+    void whatIsOnHandIsAddedUpAnewForWhatWasWritten() {
+        commit(known.save(movement(10)));
+        assertThat(onHand()).isEqualTo(10);
+        assertThat(onHand()).isEqualTo(10);
+        verify(repository, times(1)).onHand();
+        verify(repository, never()).onHand(anyCollection());
+        stored.add(known.save(movement(-4)));
+        // Committed, and nobody was told yet.
+        assertThat(onHand()).isEqualTo(6);
+        over(TransactionSynchronization.STATUS_COMMITTED);
+        assertThat(onHand()).isEqualTo(6);
+        known.save(movement(-6));
+        over(TransactionSynchronization.STATUS_ROLLED_BACK);
+        assertThat(onHand()).isEqualTo(6);
+        known.remove(ZIP);
+        stored.clear();
+        over(TransactionSynchronization.STATUS_COMMITTED);
+        assertThat(onHand()).isZero();
+        verify(repository, times(1)).onHand();
+    }
+
+    @Test
+    void whatWasAddedUpWhileSomebodyCommittedIsNotKept() {
+        commit(known.save(movement(10)));
+        whileReading = () -> {
+            whileReading = () -> {};
+            commit(known.save(movement(5)));
+        };
+        assertThat(onHand()).isIn(10L, 15L);
+        assertThat(onHand()).isEqualTo(15);
     }
 
     @Test

@@ -85,4 +85,16 @@ class RememberedTest {
         assertThat(changes.countOf("material")).isEqualTo(2);
         assertThat(changes.countOf("batch")).isZero();
     }
+
+    @Test
+    void whatFollowsFromSomeTablesIsKeptWhileOthersChange() {
+        Remembered<String, String> ofSome = new Remembered<>(changes, "design", "material");
+        assertThat(ofSome.get("key", key -> "first")).isEqualTo("first");
+        changes.inspect("update sale set note = ?");
+        complete();
+        assertThat(ofSome.get("key", key -> "second")).isEqualTo("first");
+        changes.inspect("update material set name = ?");
+        complete();
+        assertThat(ofSome.get("key", key -> "third")).isEqualTo("third");
+    }
 }

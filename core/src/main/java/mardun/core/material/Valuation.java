@@ -6,6 +6,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 
@@ -85,7 +86,7 @@ public final class Valuation {
         Pile pile = piles.computeIfAbsent(event.pile(), key -> new Pile());
         long before = pile.minor();
         if (event instanceof StockEvent.Repriced repriced) {
-            pile.price = repriced.perUnit();
+            pile.reprice(repriced.perUnit());
             revalued += pile.minor() - before;
         } else if (event instanceof StockEvent.Came arrived) {
             boolean free = arrived.given() && valuing.givenCostsNothing();
@@ -182,16 +183,40 @@ public final class Valuation {
         private final Deque<Owed> owed = new ArrayDeque<>();
         private BigFraction price = BigFraction.ZERO;
 
+        /** What it is worth, once that was worked out; after ten years it is asked for after each of thousands of movements. */
+        private OptionalLong known = OptionalLong.empty();
+
+        void reprice(BigFraction perUnit) {
+            price = perUnit;
+            known = OptionalLong.empty();
+        }
+
         long quantity() {
             return layers.stream().mapToLong(layer -> layer.quantity).sum()
                     - owed.stream().mapToLong(debt -> debt.quantity).sum();
         }
 
         long minor() {
+            if (known.isEmpty()) {
+                known = OptionalLong.of(worth());
+            }
+            return known.getAsLong();
+        }
+
+        private long worth() {
             if (valuing.school() == ValueSchool.REPLACEMENT) {
-                BigFraction paid = layers.stream().map(Layer::paidQuantity).reduce(BigFraction.ZERO, BigFraction::add);
-                long debts = owed.stream().mapToLong(debt -> debt.quantity).sum();
-                return Apportionment.rounded(price.multiply(paid.subtract(debts)));
+                long paid = -owed.stream().mapToLong(debt -> debt.quantity).sum();
+                BigFraction partlyPaid = BigFraction.ZERO;
+                for (Layer layer : layers) {
+                    if (layer.paid.equals(BigFraction.ONE)) {
+                        paid += layer.quantity;
+                    } else if (!layer.isFree()) {
+                        partlyPaid = partlyPaid.add(layer.paidQuantity());
+                    }
+                }
+                return partlyPaid.signum() == 0
+                        ? Apportionment.rounded(price, paid)
+                        : Apportionment.rounded(price.multiply(partlyPaid.add(paid)));
             }
             return layers.stream().mapToLong(layer -> layer.minor).sum()
                     - owed.stream().mapToLong(debt -> debt.minor).sum();
@@ -211,6 +236,7 @@ public final class Valuation {
             if (layer.quantity > 0) {
                 lay(layer);
             }
+            known = OptionalLong.empty();
             return minor() - before + settled;
         }
 
@@ -244,23 +270,29 @@ public final class Valuation {
 
         /** Takes so much, the oldest first; answers what share of it had been paid for. */
         BigFraction remove(String movement, long quantity) {
+            known = OptionalLong.empty();
             long missing = quantity;
+            long wholly = 0;
             BigFraction paid = BigFraction.ZERO;
             while (missing > 0 && !layers.isEmpty()) {
                 Layer first = layers.peekFirst();
                 long part = Math.min(missing, first.quantity);
                 first.take(part);
-                paid = paid.add(first.paid.multiply(part));
+                if (first.paid.equals(BigFraction.ONE)) {
+                    wholly += part;
+                } else if (!first.isFree()) {
+                    paid = paid.add(first.paid.multiply(part));
+                }
                 missing -= part;
                 if (first.quantity == 0) {
                     layers.removeFirst();
                 }
             }
             if (missing > 0) {
-                owed.addLast(new Owed(movement, missing, Apportionment.rounded(price.multiply(missing))));
-                paid = paid.add(missing);
+                owed.addLast(new Owed(movement, missing, Apportionment.rounded(price, missing)));
+                wholly += missing;
             }
-            return paid.divide(quantity);
+            return wholly == quantity ? BigFraction.ONE : paid.add(wholly).divide(quantity);
         }
 
         List<Worth.Layer> layers(Counting counting) {

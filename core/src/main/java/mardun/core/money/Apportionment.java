@@ -15,13 +15,29 @@ public final class Apportionment {
 
     /** The exact amount rounded to whole minor units, half up. */
     public static long rounded(BigFraction minorUnits) {
-        return minorUnits.bigDecimalValue(0, RoundingMode.HALF_UP).longValueExact();
+        return rounded(minorUnits, 1);
     }
 
-    /** The share that {@code part} of {@code whole} has in a sum of minor units, rounded half up. */
+    /** So many times an exact amount, rounded to whole minor units, half up. */
+    public static long rounded(BigFraction minorUnits, long times) {
+        return rounded(minorUnits.getNumerator().multiply(BigInteger.valueOf(times)), minorUnits.getDenominator());
+    }
+
+    /**
+     * The share that {@code part} of {@code whole} has in a sum of minor units, rounded half up.
+     *
+     * @throws ArithmeticException if there is no whole
+     */
     public static long share(long minor, long part, long whole) {
-        return rounded(BigFraction.of(
-                BigInteger.valueOf(minor).multiply(BigInteger.valueOf(part)), BigInteger.valueOf(whole)));
+        return rounded(BigInteger.valueOf(minor).multiply(BigInteger.valueOf(part)), BigInteger.valueOf(whole));
+    }
+
+    /** A quotient rounded half up, away from zero on both sides. */
+    private static long rounded(BigInteger numerator, BigInteger denominator) {
+        BigInteger[] whole = numerator.divideAndRemainder(denominator);
+        boolean isUp = whole[1].shiftLeft(1).abs().compareTo(denominator.abs()) >= 0;
+        int direction = numerator.signum() * denominator.signum();
+        return (isUp ? whole[0].add(BigInteger.valueOf(direction)) : whole[0]).longValueExact();
     }
 
     /**

@@ -3,6 +3,8 @@ package mardun.core.money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -40,6 +42,31 @@ class ApportionmentTest {
                         .isLessThan(1);
             }
         }
+    }
+
+    /** Told by other means: as decimals of two hundred digits. */
+    @Test
+    void aHalfIsRoundedAwayFromZero() {
+        Random random = new Random(17);
+        for (int i = 0; i < 5000; i++) {
+            long minor = random.nextLong(-5_000_000_000_000L, 5_000_000_000_000L);
+            long part = random.nextInt(1 << (1 + random.nextInt(30)));
+            long whole = (random.nextBoolean() ? 1 : -1) * (1L + random.nextInt(1 << (1 + random.nextInt(30))));
+            if (Math.abs((double) minor * part / whole) > 9e18) {
+                continue;
+            }
+            long expected = new BigDecimal(minor)
+                    .multiply(new BigDecimal(part))
+                    .divide(new BigDecimal(whole), 200, RoundingMode.HALF_EVEN)
+                    .setScale(0, RoundingMode.HALF_UP)
+                    .longValueExact();
+            assertThat(Apportionment.share(minor, part, whole)).isEqualTo(expected);
+            assertThat(Apportionment.rounded(BigFraction.of(minor, whole), part))
+                    .isEqualTo(expected);
+        }
+        assertThat(Apportionment.share(5, 1, 2)).isEqualTo(3);
+        assertThat(Apportionment.share(-5, 1, 2)).isEqualTo(-3);
+        assertThat(Apportionment.rounded(BigFraction.of(1, 2))).isEqualTo(1);
     }
 
     @Test
