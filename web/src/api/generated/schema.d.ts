@@ -8695,6 +8695,7 @@ export interface components {
       rests: string;
       rows: components['schemas']['SeasonRow'][];
       sentence?: string;
+      sets: string[];
       /** Format: date */
       today: string;
       /** Format: date */

@@ -75,6 +75,7 @@ const plan = (more: Partial<Plan> = {}): Plan => ({
   limits: [{ what: 'Time', sentence: 'One more free hour would bring 14.20.', brings: money(1420) }],
   rows: [row('a', 'Heron pouch', 5), row('b', 'Owl tote', 2), row('c', 'Wren wallet', 0)],
   leftOut: [{ bag: 'Coot basket', why: 'it has no price' }],
+  sets: ['“Wren wallet” went along in 6 of 20 sales of “Owl tote”; the plan reckons with 20 %.'],
   rests: 'It rests on 24 bags sold at 4 fairs.',
   ...more,
 });
@@ -111,6 +112,7 @@ describe('what to make', () => {
     expect(screen.getByText(/they are done on Sat 9 May\./)).toBeVisible();
     expect(screen.getByText(/promises more than 4.02/)).toBeVisible();
     expect(screen.getByText('Coot basket: it has no price.')).toBeVisible();
+    expect(screen.getByText(/^“Wren wallet” went along in 6 of 20 sales/)).toBeVisible();
     expect(screen.getAllByText('6,2 (3,1 to 12)')[0]).toBeVisible();
     expect(screen.queryByText('Wren wallet')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Show the other 1' }));

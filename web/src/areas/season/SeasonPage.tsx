@@ -34,6 +34,16 @@ export default function SeasonPage() {
               <LimitsPart plan={plan} />
             </>
           )}
+          {plan.sets.length > 0 && (
+            <section className="sheet px-4 py-3" aria-label="What sells as a set">
+              <h2>What sells as a set</h2>
+              <ul className="text-soft">
+                {plan.sets.map((set) => (
+                  <li key={set}>{set}</li>
+                ))}
+              </ul>
+            </section>
+          )}
           {plan.leftOut.length > 0 && (
             <section className="sheet px-4 py-3" aria-label="Left out">
               <h2>Left out</h2>

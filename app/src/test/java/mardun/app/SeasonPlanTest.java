@@ -36,6 +36,7 @@ class SeasonPlanTest {
     private static final String POUCH = "Planned pouch {ç}";
     private static long coming;
     private static int planned;
+    private static Map<String, Long> shelf = Map.of();
 
     @BeforeAll
     static void aWorkroom() {
@@ -94,7 +95,8 @@ class SeasonPlanTest {
     @Test
     @Order(2)
     void saysThatNothingIsAhead() {
-        fill(APP.pouch(POUCH), APP.pouchShelf("20 yd"));
+        shelf = APP.pouchShelf("20 yd");
+        fill(APP.pouch(POUCH), shelf);
         assertThat(plan().get("sentence").asString()).startsWith("Nothing is ahead: no fair is chosen");
         assertThat(asked(Map.of("shop", false)).get("sentence").asString())
                 .isEqualTo("Nothing is ahead: choose a fair, or count the online shop.");
@@ -381,6 +383,41 @@ class SeasonPlanTest {
         licence("NOT_FOR_SALE", 0);
         assertThat(plan().get("leftOut")).hasSize(2);
         assertThat(plan().get("rows")).isEmpty();
+    }
+
+    @Test
+    @Order(14)
+    void whatSoldAsASetIsReckonedWithAsOne() throws InterruptedException {
+        licence("OWN", 0);
+        String fob = "Planned fob 🧵";
+        fill(APP.pouch(fob), shelf);
+        AT.bags(POUCH + ",small,20,4.00,15.00,home", fob + ",small,20,2.00,9.00,home");
+        String small = kind(POUCH, "small");
+        String fobs = kind(fob, "small");
+        long fair = AT.fair("Lock green", TODAY.minusDays(3));
+        AT.pack(fair, small, 12);
+        AT.pack(fair, fobs, 12);
+        List<Map<String, Object>> told = new ArrayList<>();
+        for (int n = 0; n < 4; n++) {
+            told.add(sale("CASH", 1500, List.of(bag(small, 1, 1500))));
+            told.add(sale("CASH", 2400, List.of(bag(small, 1, 1500), bag(fobs, 1, 900))));
+        }
+        assertThat(AT.tell(fair, TABLET, told).status()).isEqualTo(200);
+        JsonNode plan = plan();
+        // Before, 24 and 4 sales of the pouch; now 8 more, of which 4 were with a fob.
+        assertThat(plan.get("sets").get(0).asString())
+                .isEqualTo("“" + fob + "” went along in 4 of 36 sales of “" + POUCH
+                        + "”; the plan reckons with 9 %, in the same cloth where there is one.");
+        assertThat(plan.get("rests").asString()).isEqualTo("It rests on 36 bags sold at 5 fairs.");
+        // None of its buyers came for a fob alone.
+        assertThat(plan.get("rows").toString()).contains("0 sold in 1 fair or week, 8 brought");
+        // Undone, it was no set.
+        for (int n = 1; n < 8; n += 2) {
+            assertThat(AT.tell(fair, TABLET, List.of(AtTheStall.about("UNDONE", told.get(n))))
+                            .status())
+                    .isEqualTo(200);
+        }
+        assertThat(plan().get("sets")).isEmpty();
     }
 
     private static void licence(String licence, int most) {

@@ -44,6 +44,14 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             group by s.channelId, s.soldOn, l.bagKind""")
     List<Sales.OnDay> elsewhere(LocalDate day);
 
+    /** All that was sold since a day, sale by sale. */
+    @Query("""
+            select new mardun.app.sale.Sales$InSale(l.saleId, s.fairId, s.channelId, s.soldOn, l.bagKind, sum(l.units))
+            from SaleLine l join Sale s on s.id = l.saleId
+            where s.takenBackAt is null and s.soldOn >= :day
+            group by l.saleId, s.fairId, s.channelId, s.soldOn, l.bagKind""")
+    List<Sales.InSale> saleBySale(LocalDate day);
+
     /** What was paid for bags of a size of a design in a channel since a day, sale by sale; of bags that came from a list by their names. */
     @Query("""
             select new mardun.app.sale.SalesBook$PaidFor(l.units, l.paidMinor, s.soldOn)

@@ -27,6 +27,7 @@ import mardun.core.money.Apportionment;
 import mardun.core.pricing.Terms;
 import mardun.core.selling.Tender;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -101,6 +102,15 @@ public class Sales {
 
     /** What was sold of a kind in a channel on a day. */
     public record OnDay(ChannelId channel, LocalDate day, String kind, long units, long paidMinor) {}
+
+    /** So many bags of a kind went over the counter in a sale; at no fair where it is absent. */
+    public record InSale(UUID sale, @Nullable FairId fair, ChannelId channel, LocalDate day, String kind, long units) {}
+
+    /** All that was sold since a day, by the sale in which it was. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<InSale>> saleBySale(LocalDate day) {
+        return lines.saleBySale(day).stream().collect(Collectors.groupingBy(InSale::sale));
+    }
 
     /** What was sold at fairs since a day. */
     @Transactional(readOnly = true)

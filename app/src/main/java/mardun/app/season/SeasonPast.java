@@ -16,9 +16,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
@@ -31,6 +33,7 @@ import mardun.app.selling.FairRecords.FairRecord;
 import mardun.core.season.Outlet;
 import mardun.core.season.PastEvent;
 import mardun.core.season.SeasonItem;
+import mardun.core.season.SoldTogether;
 import org.springframework.stereotype.Component;
 
 /** What was sold at fairs and in the shop, as the planner of a season learns from it. */
@@ -70,6 +73,7 @@ class SeasonPast {
         private final List<FairRecord> past;
         private final Map<FairId, List<Sales.AtFair>> atFairs;
         private final List<Sales.OnDay> elsewhere;
+        private final Map<UUID, List<Sales.InSale>> saleBySale;
 
         Sold(Known known) {
             this.known = known;
@@ -77,6 +81,37 @@ class SeasonPast {
             past = fairs.past(since);
             atFairs = sales.atFairsSince(since).stream().collect(Collectors.groupingBy(Sales.AtFair::fair));
             elsewhere = sales.elsewhereSince(since);
+            saleBySale = sales.saleBySale(since);
+        }
+
+        /** Which designs of the season's items sell as sets. */
+        List<SoldTogether> together(List<SeasonItem> items) {
+            Map<String, String> designs = designs(items);
+            return SoldTogether.of(saleBySale.values().stream()
+                    .map(sale -> designsIn(sale, designs))
+                    .toList());
+        }
+
+        private static Map<String, String> designs(List<SeasonItem> items) {
+            return items.stream().collect(Collectors.toMap(SeasonItem::id, SeasonItem::design));
+        }
+
+        private Set<String> designsIn(List<Sales.InSale> sale, Map<String, String> designs) {
+            return sale.stream()
+                    .map(one -> designs.get(known.key(one.kind())))
+                    .filter(Objects::nonNull)
+                    .collect(Collectors.toSet());
+        }
+
+        /** What was bought along with other bags and not for itself. */
+        private List<Sales.InSale> along(List<SeasonItem> items, List<SoldTogether> together) {
+            Map<String, String> designs = designs(items);
+            return saleBySale.values().stream()
+                    .flatMap(sale -> {
+                        List<String> along = SoldTogether.alongIn(designsIn(sale, designs), together);
+                        return sale.stream().filter(one -> along.contains(designs.get(known.key(one.kind()))));
+                    })
+                    .toList();
         }
 
         /** The week since which each kind has been on offer, by its key, as the core counts weeks. */
@@ -106,13 +141,32 @@ class SeasonPast {
          *
          * @param online on whose terms the shop sells; empty where there is none
          * @param items of the season, by which lines are told apart
+         * @param together what sells as sets: what was bought along isn't among what was sold
          */
-        List<PastEvent> events(Optional<ChannelId> online, List<SeasonItem> items) {
+        List<PastEvent> events(Optional<ChannelId> online, List<SeasonItem> items, List<SoldTogether> together) {
+            List<Sales.InSale> along = along(items, together);
             Map<String, Integer> places = new HashMap<>();
             items.forEach(item -> places.put(item.id(), places.size()));
             List<PastEvent> events = new ArrayList<>();
-            past.forEach(fair -> fair(fair, places, items).ifPresent(events::add));
-            online.ifPresent(channel -> events.addAll(shopWeeks(channel, places, items)));
+            Map<FairId, Map<String, Long>> alongAtFairs = along.stream()
+                    .filter(one -> one.fair() != null)
+                    .collect(Collectors.groupingBy(
+                            Sales.InSale::fair,
+                            Collectors.groupingBy(
+                                    one -> known.key(one.kind()), Collectors.summingLong(Sales.InSale::units))));
+            past.forEach(fair -> fair(fair, places, items, alongAtFairs.getOrDefault(fair.id(), Map.of()))
+                    .ifPresent(events::add));
+            online.ifPresent(channel -> events.addAll(shopWeeks(
+                    channel,
+                    places,
+                    items,
+                    along.stream()
+                            .filter(one -> one.fair() == null && one.channel().equals(channel))
+                            .collect(Collectors.groupingBy(
+                                    one -> monday(one.day()),
+                                    Collectors.groupingBy(
+                                            one -> known.key(one.kind()),
+                                            Collectors.summingLong(Sales.InSale::units)))))));
             events.sort(Comparator.comparingInt(PastEvent::week));
             return events;
         }
@@ -122,7 +176,8 @@ class SeasonPast {
             return -SeasonReading.weeks(day, today);
         }
 
-        private Optional<PastEvent> fair(FairRecord fair, Map<String, Integer> places, List<SeasonItem> items) {
+        private Optional<PastEvent> fair(
+                FairRecord fair, Map<String, Integer> places, List<SeasonItem> items, Map<String, Long> along) {
             Map<String, Sales.AtFair> byKind = atFairs.getOrDefault(fair.id(), List.of()).stream()
                     .collect(Collectors.toMap(
                             one -> known.key(one.kind()),
@@ -148,10 +203,14 @@ class SeasonPast {
                     Optional<Sales.AtFair> its = Optional.ofNullable(byKind.get(kind));
                     int units = its.map(one -> (int) one.units()).orElse(0);
                     int brought = Math.max(units, taken.getOrDefault(kind, 0));
+                    int withOthers = along.getOrDefault(kind, 0L).intValue();
+                    if (brought == withOthers) {
+                        continue;
+                    }
                     lines.add(new PastEvent.Line(
                             item,
-                            brought,
-                            units,
+                            brought - withOthers,
+                            units - withOthers,
                             units == brought && its.isPresent()
                                     ? OptionalDouble.of(hoursUntil(its.get().last(), fair, open, hours))
                                     : OptionalDouble.empty(),
@@ -186,7 +245,11 @@ class SeasonPast {
         }
 
         /** The past weeks of the online shop, from its first sale on; all that lay there was on offer, of kinds that it ever sold. */
-        private List<PastEvent> shopWeeks(ChannelId channel, Map<String, Integer> places, List<SeasonItem> items) {
+        private List<PastEvent> shopWeeks(
+                ChannelId channel,
+                Map<String, Integer> places,
+                List<SeasonItem> items,
+                Map<LocalDate, Map<String, Long>> along) {
             List<Sales.OnDay> its = elsewhere.stream()
                     .filter(one -> one.channel().equals(channel) && places.containsKey(known.key(one.kind())))
                     .toList();
@@ -229,13 +292,16 @@ class SeasonPast {
                     Map<String, long[]> of = sold.getOrDefault(week, Map.of());
                     for (String kind : offered) {
                         long[] sum = of.getOrDefault(kind, new long[2]);
-                        int brought = Math.max((int) sum[0], there.getOrDefault(kind, 0));
+                        int withOthers = along.getOrDefault(week, Map.of())
+                                .getOrDefault(kind, 0L)
+                                .intValue();
+                        int brought = Math.max((int) sum[0], there.getOrDefault(kind, 0)) - withOthers;
                         if (brought > 0) {
                             SeasonItem item = items.get(places.get(kind));
                             lines.add(new PastEvent.Line(
                                     places.get(kind),
                                     brought,
-                                    (int) sum[0],
+                                    (int) sum[0] - withOthers,
                                     OptionalDouble.empty(),
                                     sum[0] > 0 && sum[1] > 0 ? sum[1] / SeasonReading.MINOR / sum[0] : item.price()));
                         }

@@ -47,6 +47,7 @@ import mardun.core.season.Outlet;
 import mardun.core.season.Season;
 import mardun.core.season.SeasonItem;
 import mardun.core.season.SeasonLimits;
+import mardun.core.season.SoldTogether;
 import mardun.core.season.TableSpace;
 import org.joda.money.Money;
 import org.jspecify.annotations.Nullable;
@@ -281,12 +282,14 @@ class SeasonReading {
                                         .orElse(until))
                                 .toMinutes()
                         / 60.0);
+        List<SoldTogether> together = sold.together(items);
         return new Asked(
                 new Season(
                         items,
                         new SeasonLimits(hours, typed.money().orElse(ANY_MONEY), typed.pieces(), shelf.limits()),
-                        sold.events(online, items),
-                        ahead(form.shop() && online.isPresent(), chosen, today, until)),
+                        sold.events(online, items, together),
+                        ahead(form.shop() && online.isPresent(), chosen, today, until),
+                        together),
                 typed.occasions(),
                 form.shop() && online.isPresent(),
                 planned,

@@ -163,6 +163,7 @@ public class SeasonService {
                     List.of(),
                     List.of(),
                     asked.leftOut(),
+                    List.of(),
                     "");
         }
         SeasonWriter written = new SeasonWriter(its, writer, ahead);
@@ -178,6 +179,7 @@ public class SeasonService {
                 written.limits(),
                 written.rows(form, LocalDate.now(clock)),
                 asked.leftOut(),
+                written.sets(),
                 written.rests());
     }
 

@@ -127,6 +127,7 @@ public final class SeasonViews {
      * @param outcome of the plan; absent where nothing can be planned
      * @param gap no other choice promises more than this over it
      * @param limits what holds the making back, the dearest first
+     * @param sets which bags sell as sets, in sentences
      * @param rests what the estimates rest on, in a sentence
      */
     public record SeasonPlanView(
@@ -141,6 +142,7 @@ public final class SeasonViews {
             List<SeasonLimit> limits,
             List<SeasonRow> rows,
             List<SeasonLeftOut> leftOut,
+            List<String> sets,
             String rests) {}
 
     /** A fair that may be made for. */

@@ -116,6 +116,21 @@ final class SeasonWriter {
                         + ".";
     }
 
+    /** Which designs sell as sets, and what that rests on. */
+    List<String> sets() {
+        Map<String, String> names = its.asked().kinds().stream()
+                .collect(Collectors.toMap(
+                        kind -> kind.size().designId().key(),
+                        kind -> kind.size().designName(),
+                        (one, other) -> one));
+        return its.asked().season().together().stream()
+                .map(one -> "“" + names.get(one.second()) + "” went along in " + one.sets() + " of " + one.sales()
+                        + " sales of “" + names.get(one.first()) + "”; the plan reckons with "
+                        + writer.percent(BigDecimal.valueOf(one.share()).setScale(2, RoundingMode.HALF_UP))
+                        + ", in the same cloth where there is one.")
+                .toList();
+    }
+
     MoneyView money(double amount) {
         return writer.money(Math.round(amount * SeasonReading.MINOR));
     }

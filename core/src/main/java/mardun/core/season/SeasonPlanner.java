@@ -142,7 +142,8 @@ public final class SeasonPlanner {
                 season.past(),
                 season.coming().stream()
                         .map(event -> event.withTable((int) Math.ceil(event.table() * LARGER_TABLE)))
-                        .toList());
+                        .toList(),
+                season.together());
         return Math.max(
                 0, mean(new SeasonPlay(larger, outlook, substitution).takings(made)) - mean(play.takings(made)));
     }

@@ -11,12 +11,16 @@ import java.util.Map;
  *
  * <p>Everything made is there from the start and nothing is held back. In the shop all of it is on offer. At a fair all of it is brought if
  * the table holds it, else the same part of each item, whole pieces first and then one more of each by what was cut off. A buyer whose first
- * choice isn't there takes another item of the design, in proportion to how much those are wanted, or leaves.
+ * choice isn't there takes another item of the design, in proportion to how much those are wanted, or leaves. Of those who take a bag of a
+ * design that sells as a set some take one of the second design as well: in the same cloth if there is one, else whichever is wanted.
  */
 public final class SeasonPlay {
 
     /** A buyer who would have taken either of two that weren't there is half a buyer of each. */
     private static final double HALF = 0.5;
+
+    /** A buyer's mood, looked at so closely, says nothing of it any more: by that it is drawn who takes a second bag, and which. */
+    private static final double[] CLOSELY = {1e4, 1e8};
 
     private final Season season;
     private final Outlook outlook;
@@ -24,6 +28,10 @@ public final class SeasonPlay {
     private final int[][] mates;
     private final int[] space;
     private final double[][] net;
+    private final Along[][] along;
+
+    /** The items that a buyer may take along, and up to which number from 0 to 1 that is drawn. */
+    private record Along(int[] items, double upTo) {}
 
     /**
      * Gets ready to play.
@@ -52,6 +60,44 @@ public final class SeasonPlay {
             net[outlet.ordinal()] =
                     items.stream().mapToDouble(item -> item.net(outlet)).toArray();
         }
+        along = new Along[items.size()][];
+        for (int item = 0; item < along.length; item++) {
+            along[item] = along(items.get(item).design(), designs);
+        }
+    }
+
+    private Along[] along(String design, Map<String, List<Integer>> designs) {
+        List<Along> all = new ArrayList<>();
+        double upTo = 0;
+        for (SoldTogether one : season.together()) {
+            if (one.first().equals(design) && designs.containsKey(one.second())) {
+                upTo += one.share();
+                all.add(new Along(
+                        designs.get(one.second()).stream()
+                                .mapToInt(Integer::intValue)
+                                .toArray(),
+                        upTo));
+            }
+        }
+        return all.toArray(Along[]::new);
+    }
+
+    /** The items of which a buyer takes one along with another; none for nothing. */
+    private int[] alongWith(int item, double mood) {
+        if (along[item].length > 0) {
+            double drawn = closely(mood, 0);
+            for (Along one : along[item]) {
+                if (drawn < one.upTo()) {
+                    return one.items();
+                }
+            }
+        }
+        return new int[0];
+    }
+
+    private static double closely(double mood, int how) {
+        double close = mood * CLOSELY[how];
+        return close - Math.floor(close);
     }
 
     int seasons() {
@@ -127,6 +173,10 @@ public final class SeasonPlay {
         private final DoubleList[] ready;
         private final DoubleList[] missed;
         private final DoubleList[] insteadOf;
+        /** Which item was taken along by who bought each, and would have been by who would have; -1 for none. */
+        private final DoubleList[] brought;
+
+        private final DoubleList[] wouldBring;
         private final int[] lost;
 
         Chances(int items) {
@@ -134,6 +184,8 @@ public final class SeasonPlay {
             ready = lists(items);
             missed = lists(items);
             insteadOf = lists(items);
+            brought = lists(items);
+            wouldBring = lists(items);
             lost = new int[items];
         }
 
@@ -206,26 +258,86 @@ public final class SeasonPlay {
                     stock[taken]--;
                     takings += its[taken];
                 }
+                int second = taken < 0 || along[taken].length == 0 ? -1 : secondOf(taken, mood, visit.appeal(), its);
+                takings += second < 0 ? 0 : its[second];
                 if (chances != null) {
-                    note(visit, n, taken, its, brought);
+                    note(visit, n, taken, second, its, brought);
                 }
             }
             return takings;
         }
 
-        private void note(Visit visit, int buyer, int taken, double[] its, double brought) {
+        /** Lets the buyer of a bag take one of another design along; answers which, -1 for none. */
+        private int secondOf(int first, double mood, double[] appeal, double[] its) {
+            int[] choice = alongWith(first, mood);
+            int second = chosen(choice, first, mood, appeal, false);
+            if (second >= 0) {
+                there[second]--;
+                stock[second]--;
+                if (chances != null) {
+                    chances.sold[second].add(its[second]);
+                    chances.ready[second].add(1);
+                    chances.brought[second].add(-1);
+                }
+            } else if (chances != null) {
+                int missing = chosen(choice, first, mood, appeal, true);
+                if (missing >= 0 && stock[missing] == 0) {
+                    chances.missed[missing].add(its[missing]);
+                    chances.insteadOf[missing].add(-1);
+                    chances.wouldBring[missing].add(-1);
+                    chances.lost[missing]++;
+                }
+            }
+            return second;
+        }
+
+        /** Which of some items goes with one: of the same cloth if it is there, else by how much each is wanted; -1 if there is none. */
+        private int chosen(int[] choice, int with, double mood, double[] appeal, boolean evenIfNotThere) {
+            double sum = 0;
+            for (int item : choice) {
+                if (evenIfNotThere ? appeal[item] > 0 : there[item] > 0) {
+                    if (season.items()
+                            .get(item)
+                            .cloth()
+                            .equals(season.items().get(with).cloth())) {
+                        return item;
+                    }
+                    sum += appeal[item];
+                }
+            }
+            double left = closely(mood, 1) * sum;
+            int last = -1;
+            for (int item : choice) {
+                if (evenIfNotThere ? appeal[item] > 0 : there[item] > 0) {
+                    last = item;
+                    left -= appeal[item];
+                    if (left < 0) {
+                        return item;
+                    }
+                }
+            }
+            return last;
+        }
+
+        private void note(Visit visit, int buyer, int taken, int second, double[] its, double brought) {
             int wanted = visit.wants()[buyer];
             double mood = visit.mood()[buyer];
             boolean takesAnother = mood < substitution[wanted];
             if (taken >= 0) {
                 chances.sold[taken].add(its[taken]);
                 chances.ready[taken].add(takesAnother ? 1 : 0);
+                chances.brought[taken].add(second);
             }
             if (taken == wanted || stock[wanted] > 0 && spread(buyer) >= brought) {
                 return;
             }
             chances.missed[wanted].add(its[wanted]);
             chances.insteadOf[wanted].add(taken);
+            // Who took another bag instead took its companion with that one.
+            chances.wouldBring[wanted].add(
+                    taken >= 0 || along[wanted].length == 0
+                            ? -1
+                            : chosen(alongWith(wanted, mood), wanted, mood, visit.appeal(), true));
             if (taken < 0) {
                 chances.lost[wanted]++;
                 if (takesAnother) {
@@ -233,6 +345,7 @@ public final class SeasonPlay {
                     if (other >= 0 && stock[other] == 0) {
                         chances.missed[other].add(its[other] * HALF);
                         chances.insteadOf[other].add(-1);
+                        chances.wouldBring[other].add(-1);
                     }
                 }
             }
@@ -290,6 +403,15 @@ public final class SeasonPlay {
             return (double) table / need;
         }
 
+        /** What a piece that is sold adds by the bag that goes along with it: nothing where somebody else would have taken that one. */
+        private double ofSecond(DoubleList seconds, int at) {
+            int second = (int) seconds.values[at];
+            return second < 0 || stock[second] == 0
+                    ? 0
+                    : net[Outlet.FAIR.ordinal()][second]
+                            - season.items().get(second).worthUnsold();
+        }
+
         /** Adds what each piece made was, or would have been, worth in the season that was played. */
         void addWorth(double[][] worth, double weight) {
             for (int item = 0; item < worth.length; item++) {
@@ -313,13 +435,13 @@ public final class SeasonPlay {
                     int at = first + piece;
                     double its = one.worthOfUnsold(at - asked + 1) - one.worthOfUnsold(at - asked);
                     if (at < sold.size) {
-                        its = sold.values[at];
+                        its = sold.values[at] + ofSecond(chances.brought[item], at);
                         if (sold.size - at <= spare && chances.ready[item].values[at] > 0) {
                             its -= instead;
                         }
                     } else if (at - sold.size < missed.size) {
                         int other = (int) chances.insteadOf[item].values[at - sold.size];
-                        its = missed.values[at - sold.size];
+                        its = missed.values[at - sold.size] + ofSecond(chances.wouldBring[item], at - sold.size);
                         if (other >= 0) {
                             boolean isWantedElse = stock[other] == 0 && chances.lost[other] > 0;
                             its -= isWantedElse

@@ -111,4 +111,50 @@ class SeasonPlayTest {
     private static double mean(double[] values) {
         return Arrays.stream(values).average().orElseThrow();
     }
+
+    private static SeasonPlay withSets(List<SeasonItem> items, double share, Visit... visits) {
+        Season season = new Season(
+                items,
+                limits(10, 100, items),
+                List.of(),
+                List.of(shop(1)),
+                List.of(new SoldTogether("tote", "fob", share, 5, 9)));
+        return new SeasonPlay(season, new Outlook(new Visit[][] {visits}), new double[items.size()]);
+    }
+
+    private static final List<SeasonItem> TOTES_AND_FOBS = List.of(
+            item("tote", "red", 20, 20),
+            item("tote", "blue", 20, 20),
+            item("fob", "blue", 10, 5),
+            item("fob", "red", 8, 5));
+
+    @Test
+    void takesASecondBagAlongInTheSameClothIfItIsThere() {
+        SeasonPlay play = withSets(TOTES_AND_FOBS, 1, buyers(0.9, 0, 1, 1));
+        // Red with red, blue with blue, and blue with the red one that is still there.
+        assertThat(play.takings(new int[] {1, 2, 1, 2})[0]).isCloseTo(3 * 17 + 8.5 + 2 * 6.8, within(1e-9));
+        // None is left for the last one, who takes the tote all the same.
+        assertThat(play.takings(new int[] {1, 2, 1, 1})[0]).isCloseTo(3 * 17 + 8.5 + 6.8, within(1e-9));
+        assertThat(play.takings(new int[] {0, 0, 1, 1})[0]).isCloseTo(2 * 2, within(1e-9));
+        assertThat(withSets(TOTES_AND_FOBS, 0, buyers(0.9, 0, 1, 1)).takings(new int[] {1, 2, 1, 2})[0])
+                .isCloseTo(3 * 17 + 3 * 2, within(1e-9));
+    }
+
+    @Test
+    void aPieceIsWorthWhatItSellsAlong() {
+        SeasonPlay play = withSets(TOTES_AND_FOBS, 1, buyers(0.9, 0, 0));
+        int[] most = {3, 3, 3, 4};
+        // Fobs enough lie there: a further tote sells one more of them, which is worth 2 where it lies and 7.6 at a
+        // fair.
+        double[][] worth = play.worthOfEach(new int[] {1, 0, 0, 3}, new double[] {1}, most);
+        assertThat(worth[0][0]).isCloseTo(17 + 7.6 - 2, within(1e-9));
+        assertThat(worth[0][1]).isCloseTo(17 + 7.6 - 2, within(1e-9));
+        assertThat(worth[0][2]).isCloseTo(2, within(1e-9));
+        // None is there: it is the fob that is missing.
+        worth = play.worthOfEach(new int[] {2, 0, 0, 0}, new double[] {1}, most);
+        assertThat(worth[0][0]).isCloseTo(17, within(1e-9));
+        assertThat(worth[3][0]).isCloseTo(6.8, within(1e-9));
+        assertThat(worth[3][1]).isCloseTo(6.8, within(1e-9));
+        assertThat(worth[3][2]).isCloseTo(2, within(1e-9));
+    }
 }
