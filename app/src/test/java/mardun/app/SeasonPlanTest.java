@@ -408,7 +408,8 @@ class SeasonPlanTest {
         assertThat(plan.get("sets").get(0).asString())
                 .isEqualTo("“" + fob + "” went along in 4 of 36 sales of “" + POUCH
                         + "”; the plan reckons with 9 %, in the same cloth where there is one.");
-        assertThat(plan.get("rests").asString()).isEqualTo("It rests on 36 bags sold at 5 fairs.");
+        assertThat(plan.get("rests").asString())
+                .isEqualTo("It rests on 36 bags sold at 5 fairs, and on 4 that went along.");
         // None of its buyers came for a fob alone.
         assertThat(plan.get("rows").toString()).contains("0 sold in 1 fair or week, 8 brought");
         // Undone, it was no set.

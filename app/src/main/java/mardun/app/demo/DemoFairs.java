@@ -4,15 +4,20 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 import mardun.app.goods.GoodsService;
 import mardun.app.goods.GoodsService.BagsFromBefore;
 import mardun.app.id.FairId;
@@ -289,8 +294,61 @@ class DemoFairs {
                 }
             }
             entries.sort(Comparator.comparing(StallEntry::at));
-            stall.tell(fair, new StallTelling(tablet, entries));
+            stall.tell(fair, new StallTelling(tablet, inSets(entries, tiles)));
         });
+    }
+
+    /** Every other buyer who pays cash for a tote takes a key fob with it. */
+    private static List<StallEntry> inSets(List<StallEntry> entries, List<TileView> tiles) {
+        Set<String> totes = keys(tiles, "Tern tote");
+        Set<String> fobs = keys(tiles, "Puffin key fob");
+        Deque<StallEntry> along = entries.stream()
+                .filter(entry -> isOneOf(fobs, entry))
+                .collect(Collectors.toCollection(ArrayDeque::new));
+        Set<StallEntry> taken = new HashSet<>();
+        List<StallEntry> sales = new ArrayList<>();
+        boolean takesOne = true;
+        for (StallEntry entry : entries) {
+            if (isOneOf(totes, entry)) {
+                if (takesOne && !along.isEmpty()) {
+                    StallEntry fob = along.removeLast();
+                    taken.add(fob);
+                    sales.add(together(entry, fob));
+                } else {
+                    sales.add(entry);
+                }
+                takesOne = !takesOne;
+            } else {
+                sales.add(entry);
+            }
+        }
+        sales.removeAll(taken);
+        return sales;
+    }
+
+    private static boolean isOneOf(Set<String> keys, StallEntry entry) {
+        return entry.tender() == Tender.CASH
+                && keys.contains(entry.bags().get(0).kind());
+    }
+
+    private static Set<String> keys(List<TileView> tiles, String design) {
+        return tiles.stream()
+                .filter(tile -> tile.bag().design().equals(design))
+                .map(tile -> tile.bag().key())
+                .collect(Collectors.toSet());
+    }
+
+    private static StallEntry together(StallEntry one, StallEntry other) {
+        return new StallEntry(
+                one.id(),
+                one.kind(),
+                one.at(),
+                List.of(one.bags().get(0), other.bags().get(0)),
+                one.tender(),
+                one.paidMinor() + other.paidMinor(),
+                null,
+                "",
+                "");
     }
 
     private static Instant at(LocalDate day, int minute) {

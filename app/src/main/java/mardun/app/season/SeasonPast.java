@@ -87,9 +87,11 @@ class SeasonPast {
         /** Which designs of the season's items sell as sets. */
         List<SoldTogether> together(List<SeasonItem> items) {
             Map<String, String> designs = designs(items);
-            return SoldTogether.of(saleBySale.values().stream()
-                    .map(sale -> designsIn(sale, designs))
-                    .toList());
+            return SoldTogether.of(
+                    saleBySale.values().stream()
+                            .map(sale -> designsIn(sale, designs))
+                            .toList(),
+                    items.stream().collect(Collectors.toMap(SeasonItem::design, SeasonItem::price, Math::max)));
         }
 
         private static Map<String, String> designs(List<SeasonItem> items) {

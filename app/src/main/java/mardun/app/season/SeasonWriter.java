@@ -39,6 +39,7 @@ import mardun.core.season.SeasonOutcome;
 import mardun.core.season.SeasonPlan;
 import mardun.core.season.SeasonPlanner;
 import mardun.core.season.SeasonUse;
+import mardun.core.season.SoldTogether;
 import org.jspecify.annotations.Nullable;
 
 /** Writes a plan of a season as its maker reads it: figures, limits, and for each bag why so many. */
@@ -107,13 +108,15 @@ final class SeasonWriter {
                 .flatMap(event -> event.lines().stream())
                 .mapToInt(PastEvent.Line::sold)
                 .sum();
+        int along =
+                asked.season().together().stream().mapToInt(SoldTogether::sets).sum();
         return sold == 0
                 ? "Nothing was sold yet, so it goes by what small shops usually sell. Judge each kind yourself, or come back after a fair."
                 : "It rests on " + sold + " bags sold at " + fairs + (fairs == 1 ? " fair" : " fairs")
                         + (weeks == 0
                                 ? ""
                                 : " and in " + weeks + (weeks == 1 ? " week of the shop" : " weeks of the shop"))
-                        + ".";
+                        + (along == 0 ? "." : ", and on " + along + " that went along.");
     }
 
     /** Which designs sell as sets, and what that rests on. */

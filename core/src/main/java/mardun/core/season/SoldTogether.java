@@ -31,17 +31,18 @@ public record SoldTogether(String first, String second, double share, int sets, 
             .thenComparing(SoldTogether::second);
 
     /**
-     * What sales of the past say of it, the pair that went together most often in front. In each sale the design that is sold most often is
-     * the first, so that each bag goes with one other bag and no more; few sales are drawn towards none.
+     * What sales of the past say of it, the pair that went together most often in front. In each sale the dearest design was bought for
+     * itself and what is cheaper went along, so that each bag goes with one other bag and no more; few sales are drawn towards none.
      *
      * @param sales the designs of which each sale held a bag
+     * @param prices of the designs; of two at one price that is the first which is in more sales
      */
-    public static List<SoldTogether> of(Collection<Set<String>> sales) {
+    public static List<SoldTogether> of(Collection<Set<String>> sales, Map<String, Double> prices) {
         Map<String, Integer> salesOf = new HashMap<>();
         sales.forEach(sale -> sale.forEach(design -> salesOf.merge(design, 1, Integer::sum)));
         Map<String, Map<String, Integer>> sets = new TreeMap<>();
         sales.stream().filter(sale -> sale.size() > 1).forEach(sale -> {
-            String first = boughtForItself(sale, salesOf);
+            String first = boughtForItself(sale, prices, salesOf);
             sale.stream()
                     .filter(design -> !design.equals(first))
                     .forEach(second ->
@@ -60,10 +61,10 @@ public record SoldTogether(String first, String second, double share, int sets, 
                 .toList();
     }
 
-    /** Which of a sale's designs was bought for itself: the one that is in most sales. */
-    private static String boughtForItself(Set<String> sale, Map<String, Integer> salesOf) {
+    private static String boughtForItself(Set<String> sale, Map<String, Double> prices, Map<String, Integer> salesOf) {
         return sale.stream()
-                .max(Comparator.comparing((String design) -> salesOf.get(design))
+                .max(Comparator.comparing((String design) -> prices.get(design))
+                        .thenComparing(salesOf::get)
                         .thenComparing(Comparator.reverseOrder()))
                 .orElseThrow();
     }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
@@ -23,29 +24,33 @@ class SoldTogetherTest {
         return sales;
     }
 
+    private static List<SoldTogether> of(List<Set<String>> sales) {
+        return SoldTogether.of(sales, Map.of("tote", 29.0, "fob", 4.0, "case", 12.0));
+    }
+
     @Test
-    void theDesignThatIsInMoreSalesIsTheFirst() {
-        assertThat(SoldTogether.of(sales(14, 3, 6))).containsExactly(new SoldTogether("tote", "fob", 6 / 30.0, 6, 20));
-        assertThat(SoldTogether.of(sales(3, 14, 6))).containsExactly(new SoldTogether("fob", "tote", 6 / 30.0, 6, 20));
+    void theDearerDesignIsTheFirstAndOfTwoAtOnePriceTheOneThatSellsMore() {
+        assertThat(of(sales(14, 30, 6))).containsExactly(new SoldTogether("tote", "fob", 6 / 30.0, 6, 20));
+        assertThat(SoldTogether.of(sales(3, 14, 6), Map.of("tote", 9.0, "fob", 9.0)))
+                .containsExactly(new SoldTogether("fob", "tote", 6 / 30.0, 6, 20));
     }
 
     @Test
     void twoSetsMayHaveBeenChance() {
-        assertThat(SoldTogether.of(sales(2, 0, 2))).isEmpty();
-        assertThat(SoldTogether.of(List.of())).isEmpty();
+        assertThat(of(sales(2, 0, 2))).isEmpty();
+        assertThat(of(List.of())).isEmpty();
     }
 
     @Test
     void ofThreeInASaleTwoGoWithTheFirst() {
         List<Set<String>> sales = sales(10, 0, 0);
         sales.addAll(Collections.nCopies(4, Set.of("tote", "fob", "case")));
-        assertThat(SoldTogether.of(sales))
+        assertThat(of(sales))
                 .extracting(SoldTogether::first, SoldTogether::second, SoldTogether::sets)
                 .containsExactly(tuple("tote", "case", 4), tuple("tote", "fob", 4));
-        assertThat(SoldTogether.alongIn(Set.of("tote", "fob", "case"), SoldTogether.of(sales)))
+        assertThat(SoldTogether.alongIn(Set.of("tote", "fob", "case"), of(sales)))
                 .containsExactlyInAnyOrder("fob", "case");
-        assertThat(SoldTogether.alongIn(Set.of("fob", "case"), SoldTogether.of(sales)))
-                .isEmpty();
+        assertThat(SoldTogether.alongIn(Set.of("fob", "case"), of(sales))).isEmpty();
     }
 
     /** Made-up sales with a known share: many find it, few say too little rather than too much. */
@@ -70,7 +75,7 @@ class SoldTogetherTest {
         for (int n = 0; n < totes; n++) {
             sales.add(random.nextDouble() < share ? Set.of("tote", "fob") : Set.of("tote"));
         }
-        return SoldTogether.of(sales).stream().mapToDouble(SoldTogether::share).sum();
+        return of(sales).stream().mapToDouble(SoldTogether::share).sum();
     }
 
     /** Nobody buys a fob for itself, and half of those who buy a tote take one along: so many are made, and none without the set. */
