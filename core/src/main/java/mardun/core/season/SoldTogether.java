@@ -35,7 +35,8 @@ public record SoldTogether(String first, String second, double share, int sets, 
      * itself and what is cheaper went along, so that each bag goes with one other bag and no more; few sales are drawn towards none.
      *
      * @param sales the designs of which each sale held a bag
-     * @param prices of the designs; of two at one price that is the first which is in more sales
+     * @param prices of all designs that were sold, in whatever money; of two at one price that is the first which is in more sales
+     * @throws NullPointerException if a design that was sold with another one has no price
      */
     public static List<SoldTogether> of(Collection<Set<String>> sales, Map<String, Double> prices) {
         Map<String, Integer> salesOf = new HashMap<>();
