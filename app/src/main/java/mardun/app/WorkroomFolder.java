@@ -28,6 +28,9 @@ public final class WorkroomFolder {
     /** Stands in the demo's folder once all of it was entered, so that half of it isn't taken for the whole. */
     public static final String DEMO_IS_WHOLE = "demo-is-whole.txt";
 
+    /** Stands in the demo's folder while busy years are lived through, which are gone on with by the next start. */
+    public static final String DEMO_YEARS_BEGUN = "demo-years-begun.json";
+
     private WorkroomFolder() {}
 
     /** A folder that is taken, and what holds it. */
@@ -126,7 +129,8 @@ public final class WorkroomFolder {
             throw new StartRefusedException(
                     "The folder " + folder + " holds a maker's own data, so the demo doesn't start on it.");
         }
-        if (demo && hasData && !Files.exists(folder.resolve(DEMO_IS_WHOLE))) {
+        boolean isWhole = Files.exists(folder.resolve(DEMO_IS_WHOLE)) || Files.exists(folder.resolve(DEMO_YEARS_BEGUN));
+        if (demo && hasData && !isWhole) {
             throw new StartRefusedException("The demo's data in " + folder
                     + " was begun and never finished. Start it with --fresh, which makes it anew.");
         }

@@ -44,10 +44,27 @@ class DemoDesigns {
     void enter(Map<String, MaterialId> materialIds) {
         for (DemoDesign design : read(json)) {
             ids.put(design.document().name(), designs.store(filled(design, materialIds)));
-            Map<String, MaterialId> its = new LinkedHashMap<>();
-            design.materials().forEach((slot, material) -> its.put(slot, materialIds.get(material)));
-            usual.put(design.document().name(), its);
+            usual.put(design.document().name(), usual(design, materialIds));
         }
+    }
+
+    /** Knows again the designs that were entered before a stop, by their names. */
+    void recall(Map<String, DesignId> entered, Map<String, MaterialId> materialIds) {
+        ids.putAll(entered);
+        for (DemoDesign design : read(json)) {
+            usual.put(design.document().name(), usual(design, materialIds));
+        }
+    }
+
+    /** The designs by their names. */
+    Map<String, DesignId> ids() {
+        return Map.copyOf(ids);
+    }
+
+    private static Map<String, MaterialId> usual(DemoDesign design, Map<String, MaterialId> materialIds) {
+        Map<String, MaterialId> its = new LinkedHashMap<>();
+        design.materials().forEach((slot, material) -> its.put(slot, materialIds.get(material)));
+        return its;
     }
 
     /** Which material usually fills which slot of a design. */

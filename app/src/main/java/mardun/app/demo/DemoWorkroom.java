@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mardun.app.WorkroomFolder;
 import mardun.app.batch.BatchViews.DoneForm;
@@ -134,10 +135,11 @@ class DemoWorkroom implements SmartInitializingSingleton {
 
     @Override
     public void afterSingletonsInstantiated() {
-        if (settings.current().areEntered()) {
+        Optional<DemoYears.Begun> begun = years.begun();
+        if (settings.current().areEntered() && begun.isEmpty()) {
             return;
         }
-        enter();
+        enter(begun);
         try {
             Files.writeString(whole, "The data of the invented workroom is whole.\n");
         } catch (IOException unwritten) {
@@ -145,9 +147,21 @@ class DemoWorkroom implements SmartInitializingSingleton {
         }
     }
 
-    private void enter() {
+    private void enter(Optional<DemoYears.Begun> begun) {
         LocalDate today = clock.realToday();
         LocalDate season = today.minusDays(90);
+        years.live(season, begun.map(this::recalled).orElseGet(() -> entered(today, season)));
+        enterSeason(today);
+    }
+
+    private DemoYears.Begun recalled(DemoYears.Begun begun) {
+        ids.putAll(begun.materials());
+        shops.putAll(begun.shops());
+        designs.recall(begun.designs(), ids);
+        return begun;
+    }
+
+    private DemoYears.Begun entered(LocalDate today, LocalDate season) {
         clock.on(years.begin(season), () -> {
             enterSettings();
             enterMaterials();
@@ -155,7 +169,10 @@ class DemoWorkroom implements SmartInitializingSingleton {
         });
         prices.enterChannels(today);
         clock.on(years.begin(season.plusDays(5)), () -> designs.enter(ids));
-        years.live(season, ids);
+        return new DemoYears.Begun(0, Map.copyOf(ids), designs.ids(), Map.copyOf(shops), List.of());
+    }
+
+    private void enterSeason(LocalDate today) {
         fairs.enterFormer(today);
         String spring = "Wherry Lane market";
         finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);

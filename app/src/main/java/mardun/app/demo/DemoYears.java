@@ -1,13 +1,21 @@
 package mardun.app.demo;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
+import mardun.app.WorkroomFolder;
 import mardun.app.batch.BatchViews.DoneForm;
 import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
 import mardun.app.material.MaterialForm;
 import mardun.app.material.MaterialService;
@@ -18,11 +26,13 @@ import mardun.core.material.MovementKind;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Busy years before the season of the demo: in each of them 500 batches of two lines, 30 fairs at which some 6 000 bags are sold, and 2 000
  * materials on the shelf from the beginning. They are lived through the same services as a person's, and show how the workroom is to work
- * in after so long. None unless {@code mardun.demo.years} says how many.
+ * in after so long. None unless {@code mardun.demo.years} says how many. They take hours, so a file in the data folder says how far they
+ * are, and the next start goes on from there; what was done since that file was written is done once more, as further batches.
  */
 @Component
 @ConditionalOnProperty("mardun.demo")
@@ -51,6 +61,8 @@ class DemoYears {
     private final DemoBench bench;
     private final DemoFairs fairs;
     private final TravellingClock clock;
+    private final JsonMapper json;
+    private final Path begun;
     private final int years;
     private final Random random = new Random(1010);
     private final List<MaterialId> cloths = new ArrayList<>();
@@ -62,6 +74,8 @@ class DemoYears {
             DemoBench bench,
             DemoFairs fairs,
             TravellingClock clock,
+            JsonMapper json,
+            @Value("${mardun.data}") Path data,
             @Value("${mardun.demo.years:0}") int years) {
         this.materials = materials;
         this.stock = stock;
@@ -69,7 +83,35 @@ class DemoYears {
         this.bench = bench;
         this.fairs = fairs;
         this.clock = clock;
+        this.json = json;
+        this.begun = data.resolve(WorkroomFolder.DEMO_YEARS_BEGUN);
         this.years = years;
+    }
+
+    /**
+     * How far they are, and what is to be known to go on.
+     *
+     * @param batches how many batches lie behind
+     * @param materials the demo's own, by their names
+     * @param designs by their names
+     * @param shops suppliers by their names
+     * @param cloths those of which the batches are made
+     */
+    record Begun(
+            int batches,
+            Map<String, MaterialId> materials,
+            Map<String, DesignId> designs,
+            Map<String, Long> shops,
+            List<MaterialId> cloths) {
+
+        private Begun after(int all) {
+            return new Begun(all, materials, designs, shops, cloths);
+        }
+    }
+
+    /** How far they were when the application stopped in the midst of them. */
+    Optional<Begun> begun() {
+        return Files.exists(begun) ? Optional.of(json.readValue(begun.toFile(), Begun.class)) : Optional.empty();
     }
 
     /** The day on which they begin: the given one, if there are none. */
@@ -81,17 +123,33 @@ class DemoYears {
      * Lives through them.
      *
      * @param season the day on which the season of the demo begins
-     * @param ids the demo's own materials by their names
+     * @param known how far they are, or what was entered before them
      */
-    void live(LocalDate season, Map<String, MaterialId> ids) {
+    void live(LocalDate season, Begun known) {
         if (years == 0) {
             return;
         }
         LocalDate first = begin(season);
-        clock.on(first, this::enterMaterials);
+        Begun soFar = known;
+        if (soFar.cloths().isEmpty()) {
+            clock.on(first, this::enterMaterials);
+            soFar = new Begun(0, known.materials(), known.designs(), known.shops(), List.copyOf(cloths));
+        } else {
+            cloths.addAll(soFar.cloths());
+        }
+        goOn(first, soFar);
+        try {
+            Files.deleteIfExists(begun);
+        } catch (IOException notDeleted) {
+            throw new UncheckedIOException(notDeleted);
+        }
+    }
+
+    private void goOn(LocalDate first, Begun soFar) {
         int all = years * BATCHES_A_YEAR;
         int betweenFairs = BATCHES_A_YEAR / FAIRS_A_YEAR;
-        for (int i = 0; i < all; i++) {
+        Map<String, MaterialId> ids = soFar.materials();
+        for (int i = soFar.batches(); i < all; i++) {
             LocalDate day = first.plusDays((long) i * years * DAYS_A_YEAR / all);
             if (i % BATCHES_BETWEEN_ARRIVALS == 0) {
                 clock.on(day, () -> arrive(ids));
@@ -100,7 +158,18 @@ class DemoYears {
             if (i % betweenFairs == betweenFairs - 1) {
                 boolean isLastOfTheYear = i / BATCHES_A_YEAR != (i + betweenFairs) / BATCHES_A_YEAR;
                 fairs.busy(day, "Fair " + WORDS.get(i / betweenFairs % WORDS.size()), SOLD_OF_A_KIND, isLastOfTheYear);
+                write(soFar.after(i + 1));
             }
+        }
+    }
+
+    private void write(Begun soFar) {
+        try {
+            Path next = Files.createTempFile(begun.getParent(), "years", ".json");
+            json.writeValue(next.toFile(), soFar);
+            Files.move(next, begun, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } catch (IOException unwritten) {
+            throw new UncheckedIOException(unwritten);
         }
     }
 
@@ -117,7 +186,7 @@ class DemoYears {
                 "Heron pouch",
                 size,
                 UNITS_OF_A_LINE,
-                Map.of("outer", cloths.get(number % CLOTHS), "lining", cloths.get((number + 3) % CLOTHS)),
+                Map.of("outer", cloths.get(number % cloths.size()), "lining", cloths.get((number + 3) % cloths.size())),
                 "");
     }
 
