@@ -38,6 +38,14 @@ describe('the tape', () => {
     await userEvent.click(work);
   });
 
+  it('goes by the numbers of the days where there is little room, and opens nothing that isn’t kept', () => {
+    const laid = [{ label: 'These bags', stage: 'PLANNED' as const, from: 0, to: 1, worker: 1 }];
+    rendered(<Tape tape={{ ...tape, laid }} today="2026-11-24" width={150} />);
+    expect(screen.queryByText('2 h')).toBeNull();
+    expect(screen.queryByText(/today/)).toBeNull();
+    expect(screen.queryByRole('link', { name: /These bags/ })).toBeNull();
+  });
+
   it('tells fairs from due days in words', () => {
     rendered(<Tape tape={tape} today="2026-11-24" />);
     expect(screen.getByText(/fair, Wed 25 Nov/)).toBeInTheDocument();

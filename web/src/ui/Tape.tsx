@@ -4,33 +4,41 @@ import { day, dayOfMonth, daysBetween, isWeekend, weekday } from './units';
 
 type TapeView = Schemas['TapeView'];
 
-const WIDTH = 1188;
+const WIDE = 1188;
 const START = 34;
 const TOP = 40;
 const HEIGHT = 84;
 const FILLS = ['url(#hatch-outer)', 'url(#hatch-lining)', 'url(#hatch-tab)', 'url(#hatch-interfacing)'];
 
-/** The tailor's tape: days as its marks, fairs and due days pinned to it, planned work lying on it. */
-export function Tape({ tape, today }: { tape: TapeView; today: string }) {
+/** So much of a day is needed for its name, and for its hours. */
+const ROOM_FOR_NAME = 62;
+const ROOM_FOR_HOURS = 38;
+
+/**
+ * The tailor's tape: days as its marks, fairs and due days pinned to it, planned work lying on it. Work that isn't kept yet stands out.
+ * Drawn for so many pixels; where they are few for the days, these go by their number alone.
+ */
+export function Tape({ tape, today, width = WIDE }: { tape: TapeView; today: string; width?: number }) {
   const navigate = useNavigate();
-  const perDay = (WIDTH - START - 16) / tape.days.length;
+  const perDay = (width - START - 16) / tape.days.length;
   const at = (days: number) => START + days * perDay;
   const fills = new Map<number, string>();
   tape.laid.forEach((laid) => {
-    if (!fills.has(laid.batchId)) fills.set(laid.batchId, FILLS[fills.size % FILLS.length] ?? '');
+    if (laid.batchId && !fills.has(laid.batchId))
+      fills.set(laid.batchId, FILLS[fills.size % FILLS.length] ?? '');
   });
   const several = tape.laid.some((laid) => laid.worker > 1);
   const pins = [...tape.pins].sort((a, b) => a.date.localeCompare(b.date));
   return (
-    <div className="-mx-[22px]">
+    <>
       <svg
-        viewBox={`0 0 ${WIDTH} ${TOP + HEIGHT + 4}`}
+        viewBox={`0 0 ${width} ${TOP + HEIGHT + 4}`}
         className="block h-auto w-full"
         role="group"
         aria-label={`The tape: ${tape.pins.map((pin) => `${pin.label}, ${day(pin.date)}`).join('; ') || 'nothing pinned'}`}
       >
-        <rect x="0" y={TOP} width={WIDTH} height={HEIGHT} fill="#fdf6dc" />
-        <path d={`M0 ${TOP}H${WIDTH}M0 ${TOP + HEIGHT}H${WIDTH}`} stroke="#e3d49a" />
+        <rect x="0" y={TOP} width={width} height={HEIGHT} fill="#fdf6dc" />
+        <path d={`M0 ${TOP}H${width}M0 ${TOP + HEIGHT}H${width}`} stroke="#e3d49a" />
         <rect x="0" y={TOP - 2} width="22" height={HEIGHT + 4} rx="3" fill="#9aa7a8" />
         <rect x="5" y={TOP - 2} width="3" height={HEIGHT + 4} fill="#c3cccd" />
         <circle cx="15" cy={TOP + 42} r="3" fill="#5c6a6c" />
@@ -54,37 +62,35 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
               }}
             >
               <text x={at(i) + 6} y={TOP + 32} className="hover:underline">
-                <tspan fontSize="17" fontWeight="700" fill={i === 0 ? '#1d5a85' : '#14242d'}>
+                <tspan
+                  fontSize={perDay < ROOM_FOR_NAME ? 14 : 17}
+                  fontWeight="700"
+                  fill={i === 0 ? '#1d5a85' : '#14242d'}
+                >
                   {dayOfMonth(d.date)}
                 </tspan>{' '}
-                {i === 0 ? 'today' : weekday(d.date)}
+                {perDay >= ROOM_FOR_NAME && (i === 0 ? 'today' : weekday(d.date))}
               </text>
             </a>
-            <text x={at(i) + 6} y={TOP + HEIGHT - 7}>
-              {d.free.seconds === 0 ? '–' : shortHours(d.free.seconds)}
-            </text>
+            {perDay >= ROOM_FOR_HOURS && (
+              <text x={at(i) + 6} y={TOP + HEIGHT - 7}>
+                {d.free.seconds === 0 ? '–' : shortHours(d.free.seconds)}
+              </text>
+            )}
           </g>
         ))}
         {tape.laid.map((laid, i) => {
-          const width = Math.max(4, (laid.to - laid.from) * perDay - 3);
-          const room = Math.floor((width - 14) / 7.1);
-          return (
-            <a
-              key={i}
-              href={`/batches/${laid.batchId}`}
-              aria-label={`${laid.label}, open the batch`}
-              onClick={(event) => {
-                event.preventDefault();
-                navigate(`/batches/${laid.batchId}`);
-              }}
-            >
+          const wide = Math.max(4, (laid.to - laid.from) * perDay - 3);
+          const room = Math.floor((wide - 14) / 7.1);
+          const drawn = (
+            <>
               <rect
                 x={at(laid.from) + 1.5}
                 y={TOP + 41 + (several && laid.worker === 2 ? 12 : 0)}
-                width={width}
+                width={wide}
                 height={several ? 10 : 22}
                 rx="3"
-                fill={fills.get(laid.batchId)}
+                fill={laid.batchId ? fills.get(laid.batchId) : 'var(--color-woad)'}
                 stroke="#48595f"
                 strokeWidth=".8"
               />
@@ -93,7 +99,7 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
                   <rect
                     x={at(laid.from) + 6}
                     y={TOP + 45}
-                    width={Math.min(width - 10, laid.label.length * 7.1 + 8)}
+                    width={Math.min(wide - 10, laid.label.length * 7.1 + 8)}
                     height="14"
                     rx="2"
                     fill="#fff"
@@ -104,7 +110,22 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
                   </text>
                 </>
               )}
+            </>
+          );
+          return laid.batchId ? (
+            <a
+              key={i}
+              href={`/batches/${laid.batchId}`}
+              aria-label={`${laid.label}, open the batch`}
+              onClick={(event) => {
+                event.preventDefault();
+                navigate(`/batches/${laid.batchId}`);
+              }}
+            >
+              {drawn}
             </a>
+          ) : (
+            <g key={i}>{drawn}</g>
           );
         })}
         {pins.map((pin, i) => {
@@ -128,7 +149,7 @@ export function Tape({ tape, today }: { tape: TapeView; today: string }) {
           );
         })}
       </svg>
-    </div>
+    </>
   );
 }
 

@@ -3652,6 +3652,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/season-plan/laid-out': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['layOutSeasonNumbers'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/season-plan/try': {
     parameters: {
       query?: never;
@@ -6383,7 +6399,7 @@ export interface components {
     };
     LaidView: {
       /** Format: int64 */
-      batchId: number;
+      batchId?: number;
       /** Format: double */
       from: number;
       label: string;
@@ -8618,6 +8634,17 @@ export interface components {
       /** Format: uuid */
       requestId: string;
     };
+    SeasonDelay: {
+      /** Format: date */
+      after?: string;
+      /** Format: int64 */
+      batchId: number;
+      /** Format: date */
+      before: string;
+      forWhat: string;
+      late: boolean;
+      name: string;
+    };
     SeasonFairChoice: {
       chosen: boolean;
       /** Format: date */
@@ -8646,6 +8673,18 @@ export interface components {
       kind: string;
       /** Format: int32 */
       percent: number;
+    };
+    SeasonLaidOut: {
+      changing: components['schemas']['TimeView'];
+      delays: components['schemas']['SeasonDelay'][];
+      late: boolean;
+      /** Format: date */
+      ready?: string;
+      takes: components['schemas']['SeasonTakes'][];
+      tape: components['schemas']['TapeView'];
+      time: components['schemas']['TimeView'];
+      /** Format: date */
+      today: string;
     };
     SeasonLeftOut: {
       bag: string;
@@ -8733,6 +8772,26 @@ export interface components {
       soldOut: number;
       /** Format: double */
       wanted: number;
+    };
+    SeasonTakes: {
+      colour: string;
+      /** @enum {string} */
+      kind:
+        | 'CLOTH'
+        | 'SHEET'
+        | 'TRIM'
+        | 'NOTION'
+        | 'FILLING_BY_WEIGHT'
+        | 'FILLING_BY_VOLUME'
+        | 'THREAD'
+        | 'PACKING';
+      laidOut: boolean;
+      /** Format: int64 */
+      materialId: number;
+      name: string;
+      shortBy?: components['schemas']['AmountView'];
+      takes: components['schemas']['AmountView'];
+      there: components['schemas']['AmountView'];
     };
     SeasonTried: {
       less: components['schemas']['MoneyView'];
@@ -17205,6 +17264,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['SeasonBatch'];
+        };
+      };
+    };
+  };
+  layOutSeasonNumbers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SeasonTry'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SeasonLaidOut'];
         };
       };
     };

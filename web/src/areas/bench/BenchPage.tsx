@@ -42,7 +42,7 @@ export default function BenchPage() {
           </ButtonLink>
         </div>
       </header>
-      <div className="pt-2">
+      <div className="-mx-[22px] pt-2">
         <Tape tape={bench.tape} today={bench.today} />
       </div>
       <RemarkLine />

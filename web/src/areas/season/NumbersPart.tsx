@@ -9,6 +9,7 @@ import { useRequestId, useSend } from '../../ui/useSend';
 import { useSettled } from '../../ui/useSettled';
 import { OutcomePart } from './OutcomePart';
 import { BagRow } from './BagRow';
+import { LaidOutPart } from './LaidOutPart';
 import { numbers, whole, type Draft, type Plan } from './season';
 
 type Tried = Schemas['SeasonTried'];
@@ -43,54 +44,57 @@ export function NumbersPart({ plan, draft }: { plan: Plan; draft: Draft }) {
   const shown = rows.filter(({ row, units }) => all || row.make > 0 || units !== String(row.make));
   const bags = made.reduce((sum, one) => sum + one.units, 0);
   return (
-    <section className="sheet px-4 py-3" aria-label="The plan">
-      {outcome && <OutcomePart outcome={outcome} less={byHand ? tried.data?.less : undefined} />}
-      {tried.error && <ProblemNotice problem={tried.error} />}
-      <div className="overflow-x-auto">
-        <table className="listing">
-          <thead>
-            <tr>
-              <th>Bag</th>
-              <th className="num">In stock</th>
-              <th className="num">Make</th>
-              <th>Buyers expected</th>
-              <th className="num">Likely sold</th>
-              <th className="num">One more brings</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map(({ row, units }) => (
-              <BagRow
-                key={row.kind}
-                row={row}
-                units={units}
-                widest={Math.max(...plan.rows.map((one) => Math.min(one.high, 3 * one.wanted)))}
-                onUnits={(text) => setTyped((before) => ({ ...before, [row.kind]: text }))}
-                draft={draft}
-                today={plan.today}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
-      {shown.length === 0 && <p className="py-2">Nothing is worth its time within these limits.</p>}
-      <div className="mt-3 flex flex-wrap items-center gap-2">
-        <Button disabled={batch.isPending || bags === 0 || unread} onClick={() => batch.mutate(undefined)}>
-          {bags === 0 ? 'No bags to make' : `Plan a batch of these ${bags}`}
-        </Button>
-        {byHand && (
-          <Button look="quiet" onClick={() => setTyped({})}>
-            Back to the plan’s numbers
+    <>
+      <section className="sheet px-4 py-3" aria-label="The plan">
+        {outcome && <OutcomePart outcome={outcome} less={byHand ? tried.data?.less : undefined} />}
+        {tried.error && <ProblemNotice problem={tried.error} />}
+        <div className="overflow-x-auto">
+          <table className="listing">
+            <thead>
+              <tr>
+                <th>Bag</th>
+                <th className="num">In stock</th>
+                <th className="num">Make</th>
+                <th>Buyers expected</th>
+                <th className="num">Likely sold</th>
+                <th className="num">One more brings</th>
+              </tr>
+            </thead>
+            <tbody>
+              {shown.map(({ row, units }) => (
+                <BagRow
+                  key={row.kind}
+                  row={row}
+                  units={units}
+                  widest={Math.max(...plan.rows.map((one) => Math.min(one.high, 3 * one.wanted)))}
+                  onUnits={(text) => setTyped((before) => ({ ...before, [row.kind]: text }))}
+                  draft={draft}
+                  today={plan.today}
+                />
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {shown.length === 0 && <p className="py-2">Nothing is worth its time within these limits.</p>}
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+          <Button disabled={batch.isPending || bags === 0 || unread} onClick={() => batch.mutate(undefined)}>
+            {bags === 0 ? 'No bags to make' : `Plan a batch of these ${bags}`}
           </Button>
-        )}
-        {rows.length > shown.length || all ? (
-          <Button look="quiet" onClick={() => setAll(!all)}>
-            {all ? 'Only what is made' : `Show the other ${rows.length - shown.length}`}
-          </Button>
-        ) : null}
-      </div>
-      {unread && <Notice>Type whole numbers from 0 to 1000.</Notice>}
-      {batch.problem && <ProblemNotice problem={batch.problem} />}
-    </section>
+          {byHand && (
+            <Button look="quiet" onClick={() => setTyped({})}>
+              Back to the plan’s numbers
+            </Button>
+          )}
+          {rows.length > shown.length || all ? (
+            <Button look="quiet" onClick={() => setAll(!all)}>
+              {all ? 'Only what is made' : `Show the other ${rows.length - shown.length}`}
+            </Button>
+          ) : null}
+        </div>
+        {unread && <Notice>Type whole numbers from 0 to 1000.</Notice>}
+        {batch.problem && <ProblemNotice problem={batch.problem} />}
+      </section>
+      {bags > 0 && !unread && <LaidOutPart made={made} />}
+    </>
   );
 }

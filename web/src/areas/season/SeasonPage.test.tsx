@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { money } from '../../ui/fixtures.test.helper';
+import { amount, money } from '../../ui/fixtures.test.helper';
 import { rendered } from '../../ui/rendered.test.helper';
 import { server } from '../designs/editing.test.helper';
 import SeasonPage from './SeasonPage';
@@ -80,9 +80,62 @@ const plan = (more: Partial<Plan> = {}): Plan => ({
   ...more,
 });
 
+const laidOut: Schemas['SeasonLaidOut'] = {
+  time: { text: '3 h 20', seconds: 12_000 },
+  changing: { text: '21 min', seconds: 1260 },
+  takes: [
+    {
+      materialId: 3,
+      kind: 'CLOTH',
+      name: 'Reed Stripe',
+      colour: '#6f8fa8',
+      takes: amount('2 yd'),
+      there: amount('1 yd 9 in'),
+      laidOut: true,
+      shortBy: amount('27 in'),
+    },
+    {
+      materialId: 4,
+      kind: 'CLOTH',
+      name: 'Oat cotton',
+      colour: '#d9c27a',
+      takes: amount('1 yd'),
+      there: amount('6 yd'),
+      laidOut: true,
+    },
+  ],
+  tape: {
+    days: ['2026-05-01', '2026-05-02'].map((date) => ({ date, free: { text: '2 h', seconds: 7200 } })),
+    laid: [
+      { label: 'These bags', stage: 'PLANNED', from: 0.5, to: 1.8, worker: 1 },
+      { batchId: 9, label: 'Order for the school', stage: 'CUT', from: 0, to: 0.5, worker: 1 },
+    ],
+    pins: [
+      { kind: 'FAIR', label: 'Lantern Quay', date: '2026-05-02', fairId: 16 },
+      { kind: 'DUE', label: 'Due before the fair', date: '2026-05-01' },
+    ],
+    free: { text: '4 h', seconds: 14_400 },
+    planned: { text: '3 h', seconds: 10_800 },
+  },
+  today: '2026-05-01',
+  ready: '2026-05-13',
+  late: true,
+  delays: [
+    {
+      batchId: 9,
+      name: 'Heron pouch small',
+      forWhat: 'the school',
+      before: '2026-05-04',
+      after: '2026-05-06',
+      late: true,
+    },
+  ],
+};
+
 const shown = (view: Plan) =>
   server({
     '/api/season-plan': view,
+    '/api/season-plan/laid-out': laidOut,
     '/api/season-plan/try': {
       outcome: outcome(9, {
         doneOn: '2026-05-13',
@@ -130,7 +183,7 @@ describe('what to make', () => {
     expect(await screen.findByText('3.10 less than the plan’s numbers.')).toBeVisible();
     expect(screen.getByText('It takes 4 h, and 3 h 14 are free.')).toBeVisible();
     expect(screen.getByText(/done on Wed 13 May, which isn’t before the first fair/)).toBeVisible();
-    const last = sent.filter((one) => one.body).at(-1)?.body as { made: unknown[] };
+    const last = sent.filter((one) => one.path.endsWith('/try')).at(-1)?.body as { made: unknown[] };
     expect(last.made).toEqual([
       { kind: 'a', units: 7 },
       { kind: 'b', units: 2 },
@@ -139,6 +192,28 @@ describe('what to make', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Back to the plan’s numbers' }));
     expect(box).toHaveValue('5');
     expect(screen.queryByText(/less than the plan/)).toBeNull();
+  });
+
+  it('lays the numbers out as one batch, beside what is open and on the cloth that is there', async () => {
+    const sent = shown(plan());
+    rendered(<SeasonPage />);
+    const part = await screen.findByRole('region', { name: 'As one batch' });
+    expect(await within(part).findByText(/with 21 min of changing machines and walking/)).toBeVisible();
+    expect(within(part).getByText(/done on Wed 13 May beside all open work: that is too late/)).toBeVisible();
+    const stripe = within(part).getByRole('row', { name: /Reed Stripe/ });
+    expect(within(stripe).getByText('27 in')).toBeVisible();
+    const delay = within(part).getByText(
+      /would be done on Wed 6 May instead of Mon 4 May, which is too late/,
+    );
+    expect(delay).toHaveTextContent('Heron pouch small for the school');
+    expect(within(part).getByRole('group')).toHaveAccessibleName(/^The tape: Lantern Quay, Sat 2 May$/);
+    expect(within(part).queryByRole('link', { name: /These bags/ })).toBeNull();
+    expect(sent.find((one) => one.path === '/api/season-plan/laid-out')?.body).toEqual({
+      made: [
+        { kind: 'a', units: 5 },
+        { kind: 'b', units: 2 },
+      ],
+    });
   });
 
   it('makes no batch of what can’t be read', async () => {
@@ -150,7 +225,7 @@ describe('what to make', () => {
     expect(screen.getByRole('button', { name: /Plan a batch/ })).toBeDisabled();
     await userEvent.type(box, '{Backspace}2', { initialSelectionStart: 1, initialSelectionEnd: 1 });
     await userEvent.click(screen.getByRole('button', { name: 'Plan a batch of these 7' }));
-    expect(sent.filter((one) => one.body).at(-1)?.body).toMatchObject({
+    expect(sent.filter((one) => one.path.endsWith('/batch')).at(-1)?.body).toMatchObject({
       made: [
         { kind: 'a', units: 5 },
         { kind: 'b', units: 2 },
@@ -167,7 +242,7 @@ describe('what to make', () => {
     await userEvent.click(ask.getByLabelText('on a bad day, too'));
     expect(ask.getByText('The plan beside is for what was asked before.')).toBeVisible();
     await userEvent.click(ask.getByRole('button', { name: 'Plan again' }));
-    expect(sent.find((one) => one.body)?.body).toEqual({
+    expect(sent.find((one) => one.body && one.path === '/api/season-plan')?.body).toEqual({
       ...form,
       fairs: [16, 17],
       hours: '12',
@@ -192,7 +267,7 @@ describe('what to make', () => {
     fireEvent.change(screen.getByLabelText('Last day it sells'), { target: { value: '2026-06-01' } });
     expect(screen.getByText('“Plan again” reckons with it.')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Plan again' }));
-    expect(sent.find((one) => one.body)?.body).toEqual({
+    expect(sent.find((one) => one.body && one.path === '/api/season-plan')?.body).toEqual({
       ...form,
       atLeast: [{ kind: 'a', units: 15 }],
       occasions: [{ designId: 7, name: 'Lantern feast', lastDay: '2026-06-01', keeps: '10' }],

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import mardun.app.RunningApp.Answer;
+import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -322,6 +323,10 @@ class SeasonPlanTest {
                         row.get("kind").asString(),
                         "units",
                         row.get("make").asInt())));
+        JsonNode laidOut = laidOut(numbers).body();
+        assertThat(APP.get("/api/batches").body().get("items"))
+                .as("nothing is kept")
+                .isEmpty();
         Map<String, Object> form = Map.of("requestId", UUID.randomUUID(), "made", numbers);
         Answer made = APP.post("/api/season-plan/batch", form);
         assertThat(made.status()).as(made.body().toString()).isEqualTo(201);
@@ -336,6 +341,7 @@ class SeasonPlanTest {
                 .contains("Lock green")
                 .contains(TODAY.plusDays(19).toString());
         planned = made(plan);
+        agreesWithTheBatch(laidOut, batch, shown);
         // What is in the batch counts as there, so less is to be made now.
         JsonNode after = plan();
         assertThat(row(after, "small").get("have").asInt())
@@ -344,6 +350,51 @@ class SeasonPlanTest {
         assertThat(APP.post("/api/season-plan/batch", Map.of("requestId", UUID.randomUUID(), "made", List.of()))
                         .detail())
                 .isEqualTo("No bag is to be made. Type how many of at least one kind.");
+    }
+
+    private static Answer laidOut(List<Map<String, Object>> numbers) {
+        return APP.post("/api/season-plan/laid-out", Map.of("made", numbers));
+    }
+
+    /** Before it was kept it was said to be done on the same day, in the same time, and to take about as much cloth as pieces in rows. */
+    private static void agreesWithTheBatch(JsonNode laidOut, long batch, JsonNode shown) {
+        JsonNode onDays = APP.get("/api/days").body().get("batches").get(0);
+        assertThat(onDays.get("batchId").asLong()).isEqualTo(batch);
+        assertThat(laidOut.get("ready")).isEqualTo(onDays.get("ready"));
+        assertThat(laidOut.get("late").asBoolean()).isEqualTo(onDays.get("late").asBoolean());
+        assertThat(laidOut.get("changing"))
+                .isEqualTo(APP.get("/api/batches/" + batch + "/order").body().get("changing"));
+        assertThat(laidOut.get("time").get("seconds").asLong())
+                .isGreaterThan(laidOut.get("changing").get("seconds").asLong());
+        assertThat(laidOut.get("tape").get("laid")).isNotEmpty().allSatisfy(laid -> {
+            assertThat(laid.path("batchId").isMissingNode()).isTrue();
+            assertThat(laid.get("label").asString()).isEqualTo("These bags");
+        });
+        Map<String, Long> inRows = new HashMap<>();
+        shown.get("sheet")
+                .get("needs")
+                .forEach(need -> inRows.put(
+                        need.get("name").asString(),
+                        need.get("needed").get("value").asLong()));
+        assertThat(laidOut.get("takes")).hasSizeGreaterThanOrEqualTo(2).allSatisfy(takes -> {
+            assertThat(takes.get("laidOut").asBoolean()).isTrue();
+            assertThat(takes.get("takes").get("value").asLong())
+                    .as("about what rows of pieces take, with what squares the end")
+                    .isCloseTo(inRows.get(takes.get("name").asString()), Percentage.withPercentage(15));
+        });
+    }
+
+    @Test
+    @Order(11)
+    void laysNothingOutOfNothingAndSaysWhatFallsShort() {
+        assertThat(laidOut(List.of()).detail()).isEqualTo("No bag is to be made. Type how many of at least one kind.");
+        String small = row(plan(), "small").get("kind").asString();
+        JsonNode many = laidOut(List.of(Map.of("kind", small, "units", 900))).body();
+        assertThat(many.get("takes"))
+                .anySatisfy(takes ->
+                        assertThat(takes.path("shortBy").isMissingNode()).isFalse());
+        assertThat(many.get("late").asBoolean()).isTrue();
+        assertThat(many.get("tape").get("days").size()).isLessThanOrEqualTo(28);
     }
 
     @Test

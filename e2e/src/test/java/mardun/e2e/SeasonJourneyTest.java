@@ -42,6 +42,11 @@ class SeasonJourneyTest {
         box.pressSequentially("999");
         assertThat(plan).containsText(Pattern.compile("It takes .+, and 30 h.* are free"));
         button(page, "Back to the plan’s numbers").click();
+        Locator asBatch = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("As one batch"));
+        assertThat(asBatch).containsText(Pattern.compile("beside all open work|there isn’t time for it"));
+        assertThat(asBatch.getByText("laid out").first()).isVisible();
+        assertThat(asBatch.getByRole(AriaRole.GROUP)).hasAttribute("aria-label", Pattern.compile("Lantern Quay"));
+        assertThat(Barriers.on(page)).isEmpty();
         Locator make = button(page, "Plan a batch of these");
         int bags = Integer.parseInt(make.innerText().replaceAll("\\D", ""));
         assertThat(bags).isPositive();

@@ -40,6 +40,14 @@ public record OpenWork(
         OrderWishes wishes,
         Missing missing) {
 
+    /** The number of a batch that is typed and not kept. */
+    static final BatchId NOT_KEPT = new BatchId(0);
+
+    /** Under which number it is kept; empty for one that is only typed. */
+    public Optional<BatchId> keptAs() {
+        return Optional.of(id).filter(its -> !its.equals(NOT_KEPT));
+    }
+
     /** Hands-on time still to come. */
     public Duration left() {
         return toDo.time();

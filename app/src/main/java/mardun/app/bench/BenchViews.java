@@ -2,11 +2,10 @@ package mardun.app.bench;
 
 import java.time.LocalDate;
 import java.util.List;
-import mardun.app.batch.BatchStage;
 import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.ShortLine;
+import mardun.app.days.TapeViews.TapeView;
 import mardun.app.id.BatchId;
-import mardun.app.id.FairId;
 import mardun.app.material.MaterialView;
 import mardun.app.show.Views.TimeView;
 import org.jspecify.annotations.Nullable;
@@ -33,36 +32,6 @@ public final class BenchViews {
             List<MaterialView> low,
             int lowTogether,
             @Nullable List<FirstStep> firstSteps) {}
-
-    /** The days to come with the hours that are free and what lies on them. */
-    public record TapeView(
-            List<DayView> days, List<LaidView> laid, List<PinView> pins, TimeView free, TimeView planned) {}
-
-    public record DayView(LocalDate date, TimeView free) {}
-
-    /**
-     * A batch's work on the tape, in days from the first one; a quarter into a day is 0.25.
-     *
-     * @param from where it begins
-     * @param to where it ends
-     * @param worker who does it, from 1
-     */
-    public record LaidView(BatchId batchId, String label, BatchStage stage, double from, double to, int worker) {}
-
-    /** Something with a day: a fair, or the day a batch is due. */
-    public record PinView(
-            Kind kind,
-            String label,
-            LocalDate date,
-            @Nullable BatchId batchId,
-            @Nullable FairId fairId) {
-
-        /** What is pinned. */
-        public enum Kind {
-            FAIR,
-            DUE
-        }
-    }
 
     /**
      * What to do next.

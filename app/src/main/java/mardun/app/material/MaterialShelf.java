@@ -3,6 +3,7 @@ package mardun.app.material;
 import java.math.BigInteger;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -53,6 +54,7 @@ final class MaterialShelf {
     private final KnownMovements known;
     private boolean isAsStored = true;
     private @Nullable Valuation valuation;
+    private @Nullable Map<LotId, Long> left;
 
     /**
      * The shelf of a material.
@@ -87,6 +89,7 @@ final class MaterialShelf {
         lots.sort(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id));
         isAsStored = false;
         valuation = null;
+        left = null;
     }
 
     /** Follows what was just written. */
@@ -97,6 +100,7 @@ final class MaterialShelf {
         movements.addAll(ordered);
         isAsStored = false;
         valuation = null;
+        left = null;
     }
 
     Material material() {
@@ -164,24 +168,31 @@ final class MaterialShelf {
      * together are what is on hand, unless that is below zero.
      */
     Map<LotId, Long> left() {
-        Map<LotId, Long> left = new LinkedHashMap<>();
-        lots.forEach(lot -> left.put(lot.id(), 0L));
+        if (left == null) {
+            left = Collections.unmodifiableMap(workOutLeft());
+        }
+        return left;
+    }
+
+    private Map<LotId, Long> workOutLeft() {
+        Map<LotId, Long> ofLots = new LinkedHashMap<>();
+        lots.forEach(lot -> ofLots.put(lot.id(), 0L));
         Map<Part, Long> owed = new EnumMap<>(Part.class);
         for (StockMovement movement : movements) {
             movement.lotId()
                     .ifPresentOrElse(
-                            lot -> left.merge(lot, movement.changeValue(), Long::sum),
+                            lot -> ofLots.merge(lot, movement.changeValue(), Long::sum),
                             () -> owed.merge(movement.part(), -movement.changeValue(), Long::sum));
         }
         for (Lot lot : lots) {
             long debt = lot.isOfPieces() ? 0 : owed.getOrDefault(lot.part(), 0L);
-            long paid = Math.max(0, Math.min(debt, left.get(lot.id())));
-            left.merge(lot.id(), -paid, Long::sum);
+            long paid = Math.max(0, Math.min(debt, ofLots.get(lot.id())));
+            ofLots.merge(lot.id(), -paid, Long::sum);
             if (paid > 0) {
                 owed.merge(lot.part(), -paid, Long::sum);
             }
         }
-        return left;
+        return ofLots;
     }
 
     /** What a part of it can be taken from, oldest first, with what others haven't reserved of each lot. */

@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import mardun.app.season.SeasonViews.SeasonBatch;
 import mardun.app.season.SeasonViews.SeasonBatchForm;
 import mardun.app.season.SeasonViews.SeasonForm;
+import mardun.app.season.SeasonViews.SeasonLaidOut;
 import mardun.app.season.SeasonViews.SeasonPlanView;
 import mardun.app.season.SeasonViews.SeasonTried;
 import mardun.app.season.SeasonViews.SeasonTry;
@@ -43,6 +44,12 @@ class SeasonController {
     @PostMapping("/try")
     SeasonTried trySeasonNumbers(@Valid @RequestBody SeasonTry form) {
         return seasons.tryOut(form);
+    }
+
+    /** What numbers take as one batch: of the shelf, and of the coming days; nothing is stored. */
+    @PostMapping("/laid-out")
+    SeasonLaidOut layOutSeasonNumbers(@Valid @RequestBody SeasonTry form) {
+        return seasons.layOut(form);
     }
 
     @PostMapping("/batch")

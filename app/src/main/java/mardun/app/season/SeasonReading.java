@@ -120,7 +120,13 @@ class SeasonReading {
             List<SeasonLeftOut> leftOut,
             List<FairRecord> fairs,
             LocalDate until,
-            Map<String, SeasonShelf.Material> materials) {}
+            Map<String, SeasonShelf.Material> materials) {
+
+        /** The same, of bags that take otherwise. */
+        Asked taking(Season other) {
+            return new Asked(other, occasions, shop, kinds, leftOut, fairs, until, materials);
+        }
+    }
 
     /** What a maker typed, read. */
     record Typed(

@@ -3,26 +3,20 @@ package mardun.app.season;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mardun.app.batch.BatchEntry;
-import mardun.app.batch.BatchViews.BatchForm;
-import mardun.app.batch.BatchViews.LineForm;
-import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.id.BatchId;
-import mardun.app.id.MaterialId;
 import mardun.app.problem.ChangedMeanwhileException;
-import mardun.app.problem.RefusedException;
-import mardun.app.season.SeasonKinds.SeasonKind;
 import mardun.app.season.SeasonReading.Asked;
 import mardun.app.season.SeasonReading.Typed;
 import mardun.app.season.SeasonViews.SeasonBatchForm;
 import mardun.app.season.SeasonViews.SeasonFairChoice;
 import mardun.app.season.SeasonViews.SeasonForm;
+import mardun.app.season.SeasonViews.SeasonLaidOut;
 import mardun.app.season.SeasonViews.SeasonNumber;
 import mardun.app.season.SeasonViews.SeasonPlanView;
 import mardun.app.season.SeasonViews.SeasonTried;
@@ -34,11 +28,13 @@ import mardun.app.show.ViewWriter;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import mardun.core.planning.FreeAhead;
+import mardun.core.season.BatchTakes;
 import mardun.core.season.DemandPrior;
 import mardun.core.season.SeasonAim;
 import mardun.core.season.SeasonOutcome;
 import mardun.core.season.SeasonPlan;
 import mardun.core.season.SeasonPlanner;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,25 +45,28 @@ public class SeasonService {
     private static final long SEED = 1;
     private static final int FAIRS_AT_FIRST = 3;
     private static final int TOO_SOON = 5;
-    private static final int LONGEST_FOR_WHAT = 120;
     private static final double MINUTES = 60;
 
     private final SeasonWishRepository wishes;
     private final SeasonReading reading;
+    private final SeasonAsBatch asBatch;
     private final BatchEntry batches;
     private final SettingsService settings;
     private final Clock clock;
     private final Remembered<Key, Planned> planned;
+    private volatile @Nullable SeasonPlanner last;
 
     SeasonService(
             SeasonWishRepository wishes,
             SeasonReading reading,
+            SeasonAsBatch asBatch,
             BatchEntry batches,
             SettingsService settings,
             Clock clock,
             Changes changes) {
         this.wishes = wishes;
         this.reading = reading;
+        this.asBatch = asBatch;
         this.batches = batches;
         this.settings = settings;
         this.clock = clock;
@@ -129,9 +128,19 @@ public class SeasonService {
         return planned.get(new Key(form, LocalDate.now(clock)), key -> {
             Typed typed = reading.read(form);
             Asked asked = reading.asked(form, typed, reading.coming());
-            SeasonPlanner planner = new SeasonPlanner(asked.season(), DemandPrior.USUAL, SEED);
+            SeasonPlanner earlier = last;
+            SeasonPlanner planner = earlier == null
+                    ? new SeasonPlanner(asked.season(), DemandPrior.USUAL, SEED)
+                    : SeasonPlanner.after(earlier, asked.season(), DemandPrior.USUAL, SEED);
+            last = planner;
             SeasonPlan plan = planner.plan(form.aim());
-            return Planned.of(asked, planner, plan);
+            Optional<BatchTakes> takes = asBatch.takes(asked, plan.made())
+                    .filter(its -> its.differsFrom(plan.outcome().use()));
+            if (takes.isEmpty()) {
+                return Planned.of(asked, planner, plan);
+            }
+            SeasonPlanner asOneBatch = planner.taking(takes.get(), plan.made());
+            return Planned.of(asked.taking(asOneBatch.season()), asOneBatch, asOneBatch.plan(form.aim()));
         });
     }
 
@@ -216,13 +225,11 @@ public class SeasonService {
                 written.money(its.plan().outcome().expected() - outcome.expected()));
     }
 
-    /** The design's usual materials, with the kind's own outer cloth. */
-    private static List<SlotChoice> materials(SeasonKind kind) {
-        Map<String, MaterialId> chosen = new LinkedHashMap<>(kind.size().materials());
-        kind.clothId().ifPresent(cloth -> chosen.put(kind.size().outer(), cloth));
-        return chosen.entrySet().stream()
-                .map(slot -> new SlotChoice(slot.getKey(), slot.getValue()))
-                .toList();
+    /** Numbers made as one batch, on its cloths and on the coming days; nothing is stored. */
+    @Transactional(readOnly = true)
+    public SeasonLaidOut layOut(SeasonTry form) {
+        Planned its = plan(form());
+        return asBatch.layOut(its.asked(), made(its, form.made()));
     }
 
     private static int[] made(Planned its, List<SeasonNumber> numbers) {
@@ -237,40 +244,6 @@ public class SeasonService {
     public BatchId batch(SeasonBatchForm form) {
         Planned its = plan(form());
         int[] made = made(its, form.made());
-        List<LineForm> lines = new ArrayList<>();
-        for (int item = 0; item < made.length; item++) {
-            SeasonKind kind = its.asked().kinds().get(item);
-            if (made[item] > 0) {
-                lines.add(new LineForm(
-                        null,
-                        kind.size().designId(),
-                        null,
-                        kind.size().nameOfSize(),
-                        Integer.toString(made[item]),
-                        null,
-                        materials(kind),
-                        "",
-                        null,
-                        null));
-            }
-        }
-        if (lines.isEmpty()) {
-            throw RefusedException.conflict("No bag is to be made. Type how many of at least one kind.");
-        }
-        List<FairRecord> fairs = its.asked().fairs();
-        String forWhat = fairs.stream().map(FairRecord::name).collect(Collectors.joining(", "));
-        LocalDate today = LocalDate.now(clock);
-        LocalDate due = fairs.stream()
-                .map(fair -> fair.heldOn().minusDays(1))
-                .min(Comparator.naturalOrder())
-                .orElse(its.asked().until());
-        return batches.create(new BatchForm(
-                form.requestId(),
-                0,
-                null,
-                lines,
-                due.isBefore(today) ? today : due,
-                forWhat.substring(0, Math.min(LONGEST_FOR_WHAT, forWhat.length())),
-                List.of()));
+        return batches.create(asBatch.form(form.requestId(), its.asked(), made));
     }
 }

@@ -15,6 +15,7 @@ import mardun.core.batch.Need;
 import mardun.core.batch.Supply;
 import mardun.core.material.Amount;
 import mardun.core.material.Counting;
+import mardun.core.material.Part;
 import mardun.core.season.SeasonLimits;
 
 /** What bags of a season take of materials, and what of those is on the shelf. */
@@ -28,6 +29,15 @@ final class SeasonShelf {
     /** The key of what a licence allows of a design, among the materials: each bag of it takes one. */
     static String licenceOf(DesignId design) {
         return "licence " + design.key();
+    }
+
+    /** The key of a part of a material. */
+    static String nameOf(Need need) {
+        return nameOf(MaterialId.valueOf(need.supply().key()), need.part());
+    }
+
+    private static String nameOf(MaterialId id, Part part) {
+        return id.key() + " " + part;
     }
 
     private final Map<MaterialId, Supply> supplies = new HashMap<>();
@@ -56,7 +66,7 @@ final class SeasonShelf {
                     && kind.size().clothId().filter(usual::equals).isPresent();
             MaterialId id = isOuter ? kind.clothId().orElse(usual) : usual;
             Supply supply = supplies.getOrDefault(id, need.supply());
-            String name = id.key() + " " + need.part();
+            String name = nameOf(id, need.part());
             Amount there = supply.stock(need.part()).free();
             takes.merge(name, units(need.amount()) / kind.size().units(), Double::sum);
             materials.put(name, new Material(supply.name(), there.counting() == Counting.LENGTH));
@@ -86,7 +96,7 @@ final class SeasonShelf {
     }
 
     /** An amount in metres where it is a length, else as it is counted. */
-    private static double units(Amount amount) {
+    static double units(Amount amount) {
         return amount.counting() == Counting.LENGTH ? amount.value() / NANOMETRES_PER_METRE : amount.value();
     }
 

@@ -8,11 +8,15 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import mardun.app.days.TapeViews.TapeView;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
+import mardun.app.id.MaterialId;
+import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.MoneyView;
 import mardun.app.show.Views.TimeView;
+import mardun.core.material.MaterialKind;
 import mardun.core.season.SeasonAim;
 import org.jspecify.annotations.Nullable;
 
@@ -237,6 +241,56 @@ public final class SeasonViews {
             boolean isOver,
             @Nullable LocalDate lastSale,
             @Nullable LocalDate beginBy) {}
+
+    /**
+     * Numbers made as one batch: laid out on its cloths, and laid on the coming days beside all open work. Nothing of it is kept.
+     *
+     * @param time hands-on, with the changing of machines
+     * @param changing how much of it that is, in the order that is found
+     * @param takes of each cloth, and of whatever else falls short
+     * @param ready the day on which it would be done; absent for want of time
+     * @param late whether that isn't by the day before the first fair
+     * @param delays open batches that would be done later than without it
+     */
+    public record SeasonLaidOut(
+            TimeView time,
+            TimeView changing,
+            List<SeasonTakes> takes,
+            TapeView tape,
+            LocalDate today,
+            @Nullable LocalDate ready,
+            boolean late,
+            List<SeasonDelay> delays) {}
+
+    /**
+     * What of a material is taken.
+     *
+     * @param laidOut by a layout of all its pieces
+     * @param shortBy what of it has to be bought; absent for nothing
+     */
+    public record SeasonTakes(
+            MaterialId materialId,
+            MaterialKind kind,
+            String name,
+            String colour,
+            AmountView takes,
+            AmountView there,
+            boolean laidOut,
+            @Nullable AmountView shortBy) {}
+
+    /**
+     * An open batch that would be done later.
+     *
+     * @param after absent for want of time
+     * @param late whether it would be late then, and isn't now
+     */
+    public record SeasonDelay(
+            BatchId batchId,
+            String name,
+            String forWhat,
+            LocalDate before,
+            @Nullable LocalDate after,
+            boolean late) {}
 
     /**
      * What numbers that were tried by hand leave.

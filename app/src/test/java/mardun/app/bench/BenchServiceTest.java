@@ -22,10 +22,11 @@ import mardun.app.batch.BatchViews.BatchRow;
 import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.OpenWork;
 import mardun.app.bench.BenchViews.BenchView;
-import mardun.app.bench.BenchViews.LaidView;
-import mardun.app.bench.BenchViews.PinView;
 import mardun.app.days.DayPlans;
 import mardun.app.days.DayPlans.Laid;
+import mardun.app.days.TapeViews.LaidView;
+import mardun.app.days.TapeViews.PinView;
+import mardun.app.days.TapeWriter;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
 import mardun.app.id.FairId;
@@ -170,7 +171,8 @@ class BenchServiceTest {
 
     private BenchView bench() {
         Clock clock = Clock.fixed(Instant.parse("2026-03-02T09:00:00Z"), ZoneOffset.UTC);
-        return new BenchService(batches, designs, materials, fairs, days, settingsService, clock).bench();
+        return new BenchService(batches, designs, materials, new TapeWriter(fairs), days, settingsService, clock)
+                .bench();
     }
 
     private static BatchRow batch(long id, int hours, LocalDate due, String forWhat, boolean isShort) {

@@ -122,6 +122,11 @@ public final class WorkOrder {
     public record Ordered(
             List<Turn> turns, List<List<Integer>> after, Changes changes, Changes lineByLine, Duration least) {
 
+        /** Hands-on time of all turns, with the changes and the walks between them. */
+        public Duration time() {
+            return turns.stream().map(Turn::time).reduce(changes.time(), Duration::plus);
+        }
+
         /** Whether there is no better order. */
         public boolean isProven() {
             return changes.time().equals(least);

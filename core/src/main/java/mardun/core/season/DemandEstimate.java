@@ -40,6 +40,23 @@ public final class DemandEstimate {
         this.own = own;
     }
 
+    /** Whether it would be the same for another season: what is made, of what and for how much work doesn't change what is wanted. */
+    boolean restsOnTheSameAs(Season other) {
+        return season.past().equals(other.past())
+                && season.coming().equals(other.coming())
+                && season.items().stream()
+                        .map(SeasonItem::asOffered)
+                        .toList()
+                        .equals(other.items().stream()
+                                .map(SeasonItem::asOffered)
+                                .toList());
+    }
+
+    /** The same of the bags of another season that rests on the same, by the maker's own judgement of those. */
+    DemandEstimate in(Season other) {
+        return new DemandEstimate(other, prior, values, precision, coming, sky, own);
+    }
+
     /** The weather that may come: how often each came, and which effect it has. */
     static final class Sky {
         private final double[] upTo = new double[WEATHERS.size()];

@@ -6,6 +6,9 @@ package mardun.core.season;
  */
 final class Precision {
 
+    /** Columns that are worked out at once. */
+    private static final int TOGETHER = 4;
+
     private final double[][] lower;
 
     /**
@@ -17,22 +20,57 @@ final class Precision {
     Precision(double[][] matrix) {
         lower = matrix;
         for (int row = 0; row < lower.length; row++) {
-            double[] its = lower[row];
-            for (int column = 0; column <= row; column++) {
-                double[] other = lower[column];
-                double sum = its[column];
-                for (int n = 0; n < column; n++) {
-                    sum -= its[n] * other[n];
-                }
-                if (column < row) {
-                    its[column] = sum / other[column];
-                } else if (sum > 0) {
-                    its[row] = Math.sqrt(sum);
-                } else {
-                    throw new IllegalArgumentException(
-                            "the unknowns can't be told apart: row " + row + " leaves " + sum);
+            int column = 0;
+            for (; column + TOGETHER <= row; column += TOGETHER) {
+                lessBefore(row, column);
+                for (int next = column; next < column + TOGETHER; next++) {
+                    finish(row, next, column);
                 }
             }
+            for (; column <= row; column++) {
+                finish(row, column, 0);
+            }
+        }
+    }
+
+    /** Takes from four columns of a row what the columns before all of them give: as a processor can do it, four at once. */
+    private void lessBefore(int row, int column) {
+        double[] its = lower[row];
+        double[] first = lower[column];
+        double[] second = lower[column + 1];
+        double[] third = lower[column + 2];
+        double[] fourth = lower[column + 3];
+        double ofFirst = its[column];
+        double ofSecond = its[column + 1];
+        double ofThird = its[column + 2];
+        double ofFourth = its[column + 3];
+        for (int n = 0; n < column; n++) {
+            double one = its[n];
+            ofFirst -= one * first[n];
+            ofSecond -= one * second[n];
+            ofThird -= one * third[n];
+            ofFourth -= one * fourth[n];
+        }
+        its[column] = ofFirst;
+        its[column + 1] = ofSecond;
+        its[column + 2] = ofThird;
+        its[column + 3] = ofFourth;
+    }
+
+    /** The element of a row and column, from which what the columns before {@code from} give was taken already. */
+    private void finish(int row, int column, int from) {
+        double[] its = lower[row];
+        double[] other = lower[column];
+        double sum = its[column];
+        for (int n = from; n < column; n++) {
+            sum -= its[n] * other[n];
+        }
+        if (column < row) {
+            its[column] = sum / other[column];
+        } else if (sum > 0) {
+            its[row] = Math.sqrt(sum);
+        } else {
+            throw new IllegalArgumentException("the unknowns can't be told apart: row " + row + " leaves " + sum);
         }
     }
 

@@ -1,5 +1,6 @@
 package mardun.core.season;
 
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 
@@ -52,6 +53,37 @@ public record SeasonItem(
 
     /** As far as nobody says otherwise: each further one that is left waits longer for its buyer. */
     public static final double USUAL_FADING = 0.8;
+
+    /** All of it that its buyers see: what past sales of it tell rests on nothing else. */
+    List<Object> asOffered() {
+        return List.of(id, design, kind, size, cloth, price, since);
+    }
+
+    /** The same, taking other minutes and other cloth. */
+    SeasonItem taking(double otherMinutes, double otherSetUp, Map<String, Double> otherCloth) {
+        return new SeasonItem(
+                id,
+                design,
+                kind,
+                size,
+                cloth,
+                price,
+                netAtFair,
+                netOnline,
+                trimCost,
+                otherMinutes,
+                otherSetUp,
+                otherCloth,
+                space,
+                stock,
+                since,
+                lastDay,
+                licence,
+                atLeast,
+                worthUnsold,
+                fading,
+                judgement);
+    }
 
     /** What so many are worth that are left. */
     double worthOfUnsold(int pieces) {

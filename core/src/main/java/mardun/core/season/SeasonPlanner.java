@@ -35,8 +35,12 @@ public final class SeasonPlanner {
      * @param seed of the seasons that are drawn
      */
     public SeasonPlanner(Season season, DemandPrior prior, long seed) {
+        this(season, DemandFit.of(season, prior), prior, seed);
+    }
+
+    private SeasonPlanner(Season season, DemandEstimate estimate, DemandPrior prior, long seed) {
         this.season = season;
-        estimate = DemandFit.of(season, prior);
+        this.estimate = estimate;
         seasons = Math.max(
                 FEWEST_SEASONS,
                 Math.min(
@@ -48,6 +52,34 @@ public final class SeasonPlanner {
         play = new SeasonPlay(season, outlook, substitution);
         most = season.items().stream().mapToInt(this::most).toArray();
         nothing = mean(play.takings(new int[most.length]));
+    }
+
+    /** One for a season, by what an earlier one learnt from the past where that is the same. */
+    public static SeasonPlanner after(SeasonPlanner earlier, Season season, DemandPrior prior, long seed) {
+        return earlier.estimate.restsOnTheSameAs(season)
+                ? new SeasonPlanner(season, earlier.estimate.in(season), prior, seed)
+                : new SeasonPlanner(season, prior, seed);
+    }
+
+    private SeasonPlanner(Season season, SeasonPlanner like) {
+        this.season = season;
+        estimate = like.estimate;
+        seasons = like.seasons;
+        outlook = like.outlook;
+        substitution = like.substitution;
+        play = new SeasonPlay(season, outlook, substitution);
+        most = season.items().stream().mapToInt(this::most).toArray();
+        nothing = like.nothing;
+    }
+
+    /** One for the same bags and the same seasons, made as one batch as {@code made} was: with its time, and its cloths as laid out. */
+    public SeasonPlanner taking(BatchTakes takes, int[] made) {
+        return new SeasonPlanner(takes.in(season, made), this);
+    }
+
+    /** What is asked of it. */
+    public Season season() {
+        return season;
     }
 
     private int most(SeasonItem item) {

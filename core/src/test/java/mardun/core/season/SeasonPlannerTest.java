@@ -180,4 +180,26 @@ class SeasonPlannerTest {
                 .hasAtLeastOneElementOfType(SeasonUse.Broken.Hours.class)
                 .hasAtLeastOneElementOfType(SeasonUse.Broken.Money.class);
     }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void whatAnEarlierOneLearntIsWhatWouldBeLearntAnew(long seed) {
+        Season season = MadeUpSeason.any(seed);
+        SeasonPlanner earlier = new SeasonPlanner(season, DemandPrior.USUAL, 1);
+        List<SeasonItem> believed = season.items().stream()
+                .map(item -> MadeUpSeason.withJudgement(item, 1.5))
+                .toList();
+        List<PastEvent> shorter =
+                season.past().subList(0, Math.max(0, season.past().size() - 1));
+        for (Season other : List.of(
+                season.within(season.limits().withHours(season.limits().hours() / 2)),
+                new Season(believed, season.limits(), season.past(), season.coming()),
+                new Season(season.items(), season.limits(), shorter, season.coming()))) {
+            SeasonPlan after =
+                    SeasonPlanner.after(earlier, other, DemandPrior.USUAL, 1).plan(SeasonAim.BEST_MEAN);
+            SeasonPlan anew = plan(other);
+            assertThat(after.made()).isEqualTo(anew.made());
+            assertThat(after.outcome().expected()).isEqualTo(anew.outcome().expected());
+        }
+    }
 }
