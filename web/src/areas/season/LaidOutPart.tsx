@@ -44,7 +44,8 @@ function Shown({ laidOut }: { laidOut: LaidOut }) {
         {laidOut.changing.seconds > 0 && ` with ${laidOut.changing.text} of changing machines and walking`}
         {laidOut.ready ? (
           <span className={laidOut.late ? 'font-semibold text-weld' : undefined}>
-            , done on {day(laidOut.ready)} beside all open work{laidOut.late ? ': that is too late.' : '.'}
+            , done on {day(laidOut.ready)} among all open work, what is due first first
+            {laidOut.late ? ': that is too late.' : '.'}
           </span>
         ) : (
           <span className="font-semibold text-weld">; there isn’t time for it in the coming year.</span>
@@ -53,7 +54,7 @@ function Shown({ laidOut }: { laidOut: LaidOut }) {
       <Tape tape={{ ...tape, pins }} today={laidOut.today} width={880} />
       <p className="text-[14px] text-soft">
         <span aria-hidden className="mr-1.5 inline-block h-[11px] w-[22px] rounded-[3px] bg-woad" />
-        these bags; hatched, what is open already
+        these bags; the others are open already
       </p>
       {laidOut.delays.map((delay) => (
         <p key={delay.batchId} className={delay.late ? 'font-semibold text-weld' : 'text-soft'}>

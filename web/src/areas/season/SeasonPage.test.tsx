@@ -199,7 +199,11 @@ describe('what to make', () => {
     rendered(<SeasonPage />);
     const part = await screen.findByRole('region', { name: 'As one batch' });
     expect(await within(part).findByText(/with 21 min of changing machines and walking/)).toBeVisible();
-    expect(within(part).getByText(/done on Wed 13 May beside all open work: that is too late/)).toBeVisible();
+    expect(
+      within(part).getByText(
+        /done on Wed 13 May among all open work, what is due first first: that is too late/,
+      ),
+    ).toBeVisible();
     const stripe = within(part).getByRole('row', { name: /Reed Stripe/ });
     expect(within(stripe).getByText('27 in')).toBeVisible();
     const delay = within(part).getByText(

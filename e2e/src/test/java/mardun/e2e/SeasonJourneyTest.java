@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -12,6 +13,9 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From the question what to make for the coming fairs to a planned batch, in the demo's workroom. */
 class SeasonJourneyTest {
+
+    /** The plan is made once more after the batch, on a slow machine in some ten seconds. */
+    private static final int PLANNED_ANEW = 60_000;
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
@@ -43,7 +47,7 @@ class SeasonJourneyTest {
         assertThat(plan).containsText(Pattern.compile("It takes .+, and 30 h.* are free"));
         button(page, "Back to the plan’s numbers").click();
         Locator asBatch = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("As one batch"));
-        assertThat(asBatch).containsText(Pattern.compile("beside all open work|there isn’t time for it"));
+        assertThat(asBatch).containsText(Pattern.compile("(beside|among) all open work|there isn’t time for it"));
         assertThat(asBatch.getByText("laid out").first()).isVisible();
         assertThat(asBatch.getByRole(AriaRole.GROUP)).hasAttribute("aria-label", Pattern.compile("Lantern Quay"));
         assertThat(Barriers.on(page)).isEmpty();
@@ -54,6 +58,7 @@ class SeasonJourneyTest {
         page.waitForURL(Pattern.compile("/batches/\\d+$"));
         assertThat(page.getByText("Lantern Quay").first()).isVisible();
         page.navigate(APP.url("/batches/what-to-make"));
-        assertThat(page.getByLabel("Hours for it")).hasValue("30");
+        assertThat(page.getByLabel("Hours for it"))
+                .hasValue("30", new LocatorAssertions.HasValueOptions().setTimeout(PLANNED_ANEW));
     }
 }

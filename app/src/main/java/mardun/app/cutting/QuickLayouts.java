@@ -1,5 +1,7 @@
 package mardun.app.cutting;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,7 +14,6 @@ import mardun.core.batch.Supply;
 import mardun.core.cutting.Aim;
 import mardun.core.cutting.Budget;
 import mardun.core.cutting.CannotBeCutException;
-import mardun.core.cutting.CutPiece;
 import mardun.core.cutting.CuttingJob;
 import mardun.core.cutting.CuttingLayout;
 import mardun.core.cutting.LayoutSearch;
@@ -25,9 +26,11 @@ import org.springframework.stereotype.Component;
 public class QuickLayouts {
 
     private static final long SEED = 1;
-    private static final long WORK = LayoutSearch.USUAL_WORK / 8;
-    private static final long PATIENCE = 3_000;
-    private static final long PATIENCE_FOR_EACH = 50;
+    private static final long WORK = LayoutSearch.USUAL_WORK / 40;
+    private static final int KEPT = 300;
+
+    private final Cache<CuttingJob, Optional<CuttingLayout>> layouts =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /**
      * What a batch takes of each cloth that can be laid out, from the roll: lengths, with what squares the end; or sheets. Offcuts are left
@@ -37,7 +40,7 @@ public class QuickLayouts {
         Map<MaterialId, Amount> takes = new HashMap<>();
         for (Supply cloth : CuttingJobs.cloths(planned)) {
             CuttingJob job = CuttingJobs.job(cloth, planned, List.of(), current);
-            layout(job)
+            layouts.get(job, QuickLayouts::layout)
                     .map(layout -> amount(layout, job))
                     .ifPresent(amount -> takes.put(MaterialId.valueOf(cloth.key()), amount));
         }
@@ -46,10 +49,8 @@ public class QuickLayouts {
 
     /** A cloth of which pieces are too wide isn't laid out; the plan of the batch says so. */
     private static Optional<CuttingLayout> layout(CuttingJob job) {
-        long pieces = job.pieces().stream().mapToLong(CutPiece::count).sum();
-        Budget budget = Budget.patient(WORK, PATIENCE + PATIENCE_FOR_EACH * pieces, () -> false);
         try {
-            return Optional.of(ShelfSearch.search(job, Aim.MONEY, SEED, budget, better -> budget.found()));
+            return Optional.of(ShelfSearch.search(job, Aim.MONEY, SEED, Budget.of(WORK, () -> false), better -> {}));
         } catch (CannotBeCutException impossible) {
             return Optional.empty();
         }
