@@ -143,10 +143,8 @@ public class BatchLife {
     @Transactional(readOnly = true)
     public List<Moment> found(Instant until, String query, int most) {
         Map<DesignId, String> names = names();
-        return pasts.all().values().stream()
-                .flatMap(past -> past.moments().stream())
+        return pasts.newestFirst().stream()
                 .filter(moment -> moment.at().isBefore(until))
-                .sorted(Comparator.comparing(BatchPasts.PastMoment::at).reversed())
                 .map(moment -> new Moment(
                         moment.past().id(),
                         moment.step(),

@@ -2,6 +2,7 @@ package mardun.app.batch;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +29,8 @@ class BatchPasts {
         this.repository = repository;
         this.changes = changes;
     }
+
+    private volatile Sorted sorted = new Sorted(Map.of(), List.of());
 
     private record Known(long count, Map<BatchId, Past> pasts) {}
 
@@ -61,6 +64,25 @@ class BatchPasts {
 
     /** Something that happened to a batch as a whole. */
     record PastMoment(Past past, BatchLife.Step step, Instant at) {}
+
+    /** What happened to all batches, sorted once for as long as none changes. */
+    private record Sorted(Map<BatchId, Past> of, List<PastMoment> newestFirst) {}
+
+    /** What happened to all batches, the newest first; the caller has a transaction. */
+    List<PastMoment> newestFirst() {
+        Map<BatchId, Past> all = all();
+        Sorted last = sorted;
+        if (last.of() != all) {
+            last = new Sorted(
+                    all,
+                    all.values().stream()
+                            .flatMap(past -> past.moments().stream())
+                            .sorted(Comparator.comparing(PastMoment::at).reversed())
+                            .toList());
+            sorted = last;
+        }
+        return last.newestFirst();
+    }
 
     /** All batches; the caller has a transaction. */
     Map<BatchId, Past> all() {

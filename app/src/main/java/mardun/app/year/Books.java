@@ -22,6 +22,8 @@ import mardun.app.problem.Days;
 import mardun.app.selling.FairRecords.FairLeft;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.app.year.BookEntries.Entries;
 import mardun.app.year.YearViews.Book;
 import mardun.app.year.YearViews.BooksView;
@@ -42,6 +44,7 @@ class Books {
     private final Channels channels;
     private final SettingsService settings;
     private final Clock clock;
+    private final Remembered<Asked, BooksView> known;
 
     Books(
             BookEntries entries,
@@ -49,7 +52,9 @@ class Books {
             GoodsLedger goods,
             Channels channels,
             SettingsService settings,
-            Clock clock) {
+            Clock clock,
+            Changes changes) {
+        this.known = new Remembered<>(changes);
         this.entries = entries;
         this.shelf = shelf;
         this.goods = goods;
@@ -58,10 +63,16 @@ class Books {
         this.clock = clock;
     }
 
+    private record Asked(LocalDate first, LocalDate today) {}
+
     /** Twelve months from the month of a day on. */
     @Transactional(readOnly = true)
     public BooksView books(LocalDate from) {
         YearSpan span = new YearSpan(from);
+        return known.get(new Asked(span.first(), LocalDate.now(clock)), asked -> workOut(span));
+    }
+
+    private BooksView workOut(YearSpan span) {
         Cells cells = new Cells(settings.current());
         Entries all = entries.between(span.first(), span.until());
         List<FigureRow> rows = new ArrayList<>();
