@@ -64,7 +64,10 @@ public final class WorkroomFolder {
                 .addFirst(new MapPropertySource("workroom folder", Map.of("mardun.data", folder.toString())));
         FileChannel lock = lock(folder);
         try {
-            keepDemoApart(folder, context.getEnvironment().getProperty("mardun.demo", Boolean.class, false));
+            keepDemoApart(
+                    folder,
+                    context.getEnvironment().getProperty("mardun.demo", Boolean.class, false),
+                    context.getEnvironment().getProperty("mardun.demo.years", Integer.class, 0) > 0);
             checkPort(context.getEnvironment().getProperty("server.port", Integer.class, 8080));
             restore(folder, context.getEnvironment().getProperty("mardun.restore", ""));
             WorkroomFile.check(folder);
@@ -122,15 +125,16 @@ public final class WorkroomFolder {
         return channel;
     }
 
-    private static void keepDemoApart(Path folder, boolean demo) throws IOException {
+    /** @param livesYears busy years are lived through, which go on where they were stopped */
+    private static void keepDemoApart(Path folder, boolean demo, boolean livesYears) throws IOException {
         Path mark = folder.resolve(DEMO_MARK);
         boolean hasData = Files.exists(folder.resolve(WorkroomFile.NAME));
         if (demo && hasData && !Files.exists(mark)) {
             throw new StartRefusedException(
                     "The folder " + folder + " holds a maker's own data, so the demo doesn't start on it.");
         }
-        boolean isWhole = Files.exists(folder.resolve(DEMO_IS_WHOLE)) || Files.exists(folder.resolve(DEMO_YEARS_BEGUN));
-        if (demo && hasData && !isWhole) {
+        boolean goesOn = livesYears && Files.exists(folder.resolve(DEMO_YEARS_BEGUN));
+        if (demo && hasData && !goesOn && !Files.exists(folder.resolve(DEMO_IS_WHOLE))) {
             throw new StartRefusedException("The demo's data in " + folder
                     + " was begun and never finished. Start it with --fresh, which makes it anew.");
         }

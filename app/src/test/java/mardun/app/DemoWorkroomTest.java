@@ -92,12 +92,18 @@ class DemoWorkroomTest {
     @Test
     void halfOfItIsntTakenForTheWhole() throws IOException {
         Path whole = APP.folder().resolve("demo-is-whole.txt");
+        Path years = APP.folder().resolve("demo-years-begun.json");
         assertThat(whole).exists();
         APP.stop();
         Files.delete(whole);
         try {
             assertThatThrownBy(APP::start).hasStackTraceContaining("was begun and never finished");
+            Files.writeString(years, "{}");
+            assertThatThrownBy(APP::start)
+                    .as("busy years are gone on with only by who lives them")
+                    .hasStackTraceContaining("was begun and never finished");
         } finally {
+            Files.deleteIfExists(years);
             Files.writeString(whole, "");
             APP.start();
         }
