@@ -33,7 +33,7 @@ class DemoWorkroomTest {
     }
 
     /** Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part. */
-    private static final int GOODS = 3 + 4 + 3 + 1 + 1;
+    private static final int GOODS = 3 + 4 + 3 + 1;
 
     @Test
     void batchesOfSeveralLinesAreInEveryStage() {

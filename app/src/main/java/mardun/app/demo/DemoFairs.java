@@ -106,15 +106,7 @@ class DemoFairs {
         former(today.minusDays(356), LANTERN_QUAY, 12, 12);
         former(today.minusDays(250), WHERRY_LANE, 9, 6);
         former(today.minusDays(190), PIER_HALL, 9, 7);
-        LocalDate tried = today.minusDays(160);
-        clock.on(
-                tried,
-                () -> goods.enter(new BagsFromBefore(
-                        "Gannet tool roll", "short", "Kelp linen", TRIED, 1240, 2600, tried, GoodsService.HOME)));
     }
-
-    /** So many tool rolls were tried that nobody has bought since. */
-    private static final int TRIED = 6;
 
     /** A bag that was made before there was a book: its cost and price in cents, and how many of it went when eight of the best did. */
     private record FormerBag(String design, String size, String cloth, long cost, long price, int went) {}
