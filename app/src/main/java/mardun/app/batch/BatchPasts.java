@@ -24,13 +24,12 @@ class BatchPasts {
     private final BatchRepository repository;
     private final Changes changes;
     private volatile Known known = new Known(-1, Map.of());
+    private volatile Sorted sorted = new Sorted(Map.of(), List.of());
 
     BatchPasts(BatchRepository repository, Changes changes) {
         this.repository = repository;
         this.changes = changes;
     }
-
-    private volatile Sorted sorted = new Sorted(Map.of(), List.of());
 
     private record Known(long count, Map<BatchId, Past> pasts) {}
 

@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -241,7 +240,6 @@ class SeasonAsBatch {
                                 day,
                                 laid.ready(work).orElse(null),
                                 work.isLate(laid.ready(work)) && !work.isLate(Optional.of(day)))))
-                .filter(delay -> !Objects.equals(delay.before(), delay.after()))
                 .toList();
     }
 }

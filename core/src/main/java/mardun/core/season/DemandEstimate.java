@@ -41,8 +41,9 @@ public final class DemandEstimate {
     }
 
     /** Whether it would be the same for another season: what is made, of what and for how much work doesn't change what is wanted. */
-    boolean restsOnTheSameAs(Season other) {
-        return season.past().equals(other.past())
+    boolean restsOnTheSameAs(Season other, DemandPrior otherPrior) {
+        return prior.equals(otherPrior)
+                && season.past().equals(other.past())
                 && season.coming().equals(other.coming())
                 && season.items().stream()
                         .map(SeasonItem::asOffered)

@@ -54,9 +54,9 @@ public final class SeasonPlanner {
         nothing = mean(play.takings(new int[most.length]));
     }
 
-    /** One for a season, by what an earlier one learnt from the past where that is the same. */
+    /** One for a season, by what an earlier one learnt from the past where that and what was held likely before it are the same. */
     public static SeasonPlanner after(SeasonPlanner earlier, Season season, DemandPrior prior, long seed) {
-        return earlier.estimate.restsOnTheSameAs(season)
+        return earlier.estimate.restsOnTheSameAs(season, prior)
                 ? new SeasonPlanner(season, earlier.estimate.in(season), prior, seed)
                 : new SeasonPlanner(season, prior, seed);
     }
