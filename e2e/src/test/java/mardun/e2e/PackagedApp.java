@@ -25,7 +25,7 @@ final class PackagedApp implements AutoCloseable {
     /** An address of this machine that stands for one on the workroom's network: what comes there isn't the machine itself. */
     private static final String HOUSE = "127.0.0.2";
 
-    private static final Duration STARTS_WITHIN = Duration.ofMinutes(2);
+    private static final Duration STARTS_WITHIN = Duration.ofMinutes(5);
 
     /** What a page sends twice, as a cookie and as a header, to show that it is the application's own. */
     private static final String TOKEN = UUID.randomUUID().toString();
