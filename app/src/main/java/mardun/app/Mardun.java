@@ -16,13 +16,12 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
-import org.springframework.boot.micrometer.metrics.autoconfigure.logging.logback.LogbackMetricsAutoConfiguration;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 
 /** The application: one workroom, one data folder, one process. */
-@SpringBootApplication(exclude = {UserDetailsServiceAutoConfiguration.class, LogbackMetricsAutoConfiguration.class})
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class Mardun {
 
     /** Exit code when the data folder or the port is taken. */

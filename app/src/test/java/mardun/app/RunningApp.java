@@ -3,6 +3,7 @@ package mardun.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -12,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,6 +44,11 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
 
     public static final JsonMapper JSON = JsonMapper.builder().build();
 
+    /** What of a workroom's folder the next start goes by. */
+    private static final List<String> WORKROOM = List.of("mardun.mv.db", "workroom.txt");
+
+    private static Path begun;
+
     private final List<String> arguments;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
@@ -64,14 +71,36 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext extension) throws IOException {
         folder = Files.createTempDirectory("mardun-test");
+        Path empty = emptyWorkroom();
+        for (String file : WORKROOM) {
+            Files.copy(empty.resolve(file), folder.resolve(file));
+        }
         start();
     }
 
     @Override
-    public void afterAll(ExtensionContext extension) throws IOException {
+    public void afterAll(ExtensionContext extension) {
         stop();
+        delete(folder);
+    }
+
+    /** A workroom that was begun and closed: the migrations that made it are a third of a start, and the same for all. */
+    private static synchronized Path emptyWorkroom() throws IOException {
+        if (begun == null) {
+            Path made = Files.createTempDirectory("mardun-empty");
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(made)));
+            on(made).stop();
+            begun = made;
+        }
+        return begun;
+    }
+
+    private static void delete(Path folder) {
         try (Stream<Path> files = Files.walk(folder)) {
-            files.sorted((a, b) -> b.compareTo(a)).forEach(path -> path.toFile().delete());
+            files.sorted(Comparator.reverseOrder())
+                    .forEach(path -> path.toFile().delete());
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
         }
     }
 

@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import mardun.app.id.MaterialId;
+import org.hibernate.annotations.Immutable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** For how many bags a line takes cut pieces of each cloth, as it is stored: {@code [{"materialId": 4, "bags": 6}]}. */
 @Converter
+@Immutable
 class BroughtPieces implements AttributeConverter<Map<MaterialId, Integer>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -6,10 +6,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import mardun.app.id.LotId;
+import org.hibernate.annotations.Immutable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Lots of offcuts and precuts, as they are stored: {@code [4, 17]}. */
 @Converter
+@Immutable
 class LotNumbers implements AttributeConverter<List<LotId>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

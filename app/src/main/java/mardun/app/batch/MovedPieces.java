@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import mardun.core.batch.PiecesMoved.OfCloth;
+import org.hibernate.annotations.Immutable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Cut pieces that came to a line and went from it, as it is stored: {@code [{"cloth": "4", "came": 0, "went": 6, "minor": -512}]}. */
 @Converter
+@Immutable
 class MovedPieces implements AttributeConverter<Map<String, OfCloth>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -7,10 +7,12 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
 import mardun.app.id.MaterialId;
+import org.hibernate.annotations.Immutable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Which material fills which slot of a line's design, as it is stored: {@code [{"slot": "outer", "materialId": 4}]}. */
 @Converter
+@Immutable
 class SlotMaterials implements AttributeConverter<Map<String, MaterialId>, String> {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

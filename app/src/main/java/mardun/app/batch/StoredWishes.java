@@ -3,10 +3,12 @@ package mardun.app.batch;
 import jakarta.persistence.Converter;
 import mardun.app.json.JsonColumn;
 import mardun.core.making.OrderWishes;
+import org.hibernate.annotations.Immutable;
 import tools.jackson.core.type.TypeReference;
 
 /** What is wanted of a batch's order, as it is stored; an empty text for nothing. */
 @Converter
+@Immutable
 class StoredWishes extends JsonColumn<OrderWishes> {
 
     StoredWishes() {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
 import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Converter;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** The number of a design; in documents and in the database it is just that number. */
@@ -34,6 +35,7 @@ public record DesignId(@JsonValue long value) implements Comparable<DesignId> {
 
     /** Keeps it in a column of numbers. */
     @Converter(autoApply = true)
+    @Immutable
     static class InColumn implements AttributeConverter<DesignId, Long> {
 
         @Override

@@ -6,6 +6,7 @@ import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Converter;
 import java.util.Collection;
 import java.util.List;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** The number of a material on the shelf; in documents and in the database it is just that number. */
@@ -41,6 +42,7 @@ public record MaterialId(@JsonValue long value) implements Comparable<MaterialId
 
     /** Keeps it in a column of numbers. */
     @Converter(autoApply = true)
+    @Immutable
     static class InColumn implements AttributeConverter<MaterialId, Long> {
 
         @Override

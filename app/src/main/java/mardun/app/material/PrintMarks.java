@@ -6,6 +6,7 @@ import java.util.Optional;
 import mardun.app.json.JsonColumn;
 import mardun.core.material.PrintMotif;
 import mardun.core.measure.Length;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
 
@@ -42,6 +43,7 @@ record PrintMarks(@Nullable Long acrossNm, Frame frame, List<StoredMotif> motifs
 
     /** Keeps it as JSON in one column. */
     @Converter
+    @Immutable
     static class InColumn extends JsonColumn<PrintMarks> {
 
         InColumn() {

@@ -4,11 +4,13 @@ import jakarta.persistence.Converter;
 import java.util.List;
 import mardun.app.json.JsonColumn;
 import mardun.app.season.SeasonViews.SeasonForm;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
 
 /** What was asked, as it is stored. */
 @Converter
+@Immutable
 class StoredSeasonForm extends JsonColumn<SeasonForm> {
 
     StoredSeasonForm() {

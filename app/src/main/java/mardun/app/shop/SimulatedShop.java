@@ -12,6 +12,7 @@ import java.util.Map;
 import mardun.app.json.JsonColumn;
 import mardun.app.shop.OnlineShop.Event;
 import mardun.app.shop.OnlineShop.Offer;
+import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.Mutability;
 import org.hibernate.type.descriptor.java.Immutability;
 import tools.jackson.core.type.TypeReference;
@@ -65,6 +66,7 @@ class SimulatedShop {
     record Sold(long paidMinor, int units, boolean cancelled) {}
 
     @Converter
+    @Immutable
     static class Stored extends JsonColumn<State> {
         Stored() {
             super(new TypeReference<>() {});

@@ -1,0 +1,2 @@
+/** Quotes, and private orders until they are handed over. */
+package mardun.app.quote;

@@ -1,0 +1,2 @@
+/** Forms that come twice make one thing. */
+package mardun.app.request;

@@ -1,0 +1,2 @@
+/** The book of sales, wherever they are made. */
+package mardun.app.sale;

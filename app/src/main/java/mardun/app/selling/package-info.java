@@ -1,0 +1,2 @@
+/** Fairs, the stall and its day, and how a fair is settled. */
+package mardun.app.selling;

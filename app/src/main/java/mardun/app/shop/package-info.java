@@ -1,0 +1,2 @@
+/** The online shop, a simulated one that ships with the application: offers, orders, payouts. */
+package mardun.app.shop;

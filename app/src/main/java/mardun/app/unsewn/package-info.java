@@ -1,0 +1,2 @@
+/** Cut pieces that weren't sewn: put by, and taken up by a later batch. */
+package mardun.app.unsewn;
