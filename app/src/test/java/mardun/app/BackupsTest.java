@@ -40,7 +40,7 @@ class BackupsTest {
     private RunningApp app;
 
     @BeforeEach
-    void aWorkroom() {
+    void aWorkroom() throws IOException {
         app = RunningApp.on(folder);
     }
 

@@ -47,7 +47,7 @@ class DesignFilesTest {
     private static RunningApp other;
 
     @BeforeAll
-    static void another() {
+    static void another() throws IOException {
         other = RunningApp.on(elsewhere);
     }
 

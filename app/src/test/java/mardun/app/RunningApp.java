@@ -44,8 +44,10 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
 
     public static final JsonMapper JSON = JsonMapper.builder().build();
 
+    private static final String DATABASE = "mardun.mv.db";
+
     /** What of a workroom's folder the next start goes by. */
-    private static final List<String> WORKROOM = List.of("mardun.mv.db", "workroom.txt");
+    private static final List<String> WORKROOM = List.of(DATABASE, "workroom.txt");
 
     private static Path begun;
 
@@ -60,21 +62,32 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         this.arguments = List.of(arguments);
     }
 
-    /** The application on a folder that is there; whoever starts it stops it. */
-    public static RunningApp on(Path folder) {
+    /** The application on a folder that is there, begun where nothing is in it; whoever starts it stops it. */
+    public static RunningApp on(Path folder) throws IOException {
+        if (Files.notExists(folder.resolve(DATABASE))) {
+            begin(folder);
+        }
+        return started(folder);
+    }
+
+    private static RunningApp started(Path folder) {
         RunningApp app = new RunningApp();
         app.folder = folder;
         app.start();
         return app;
     }
 
-    @Override
-    public void beforeAll(ExtensionContext extension) throws IOException {
-        folder = Files.createTempDirectory("mardun-test");
+    private static void begin(Path folder) throws IOException {
         Path empty = emptyWorkroom();
         for (String file : WORKROOM) {
             Files.copy(empty.resolve(file), folder.resolve(file));
         }
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext extension) throws IOException {
+        folder = Files.createTempDirectory("mardun-test");
+        begin(folder);
         start();
     }
 
@@ -89,7 +102,7 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         if (begun == null) {
             Path made = Files.createTempDirectory("mardun-empty");
             Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(made)));
-            on(made).stop();
+            started(made).stop();
             begun = made;
         }
         return begun;

@@ -73,16 +73,17 @@ final class Database {
 
     /** The tables with their columns and types, each after those that its rows refer to. */
     static Map<String, Map<String, String>> tables(Connection connection) throws SQLException {
+        Map<String, String> kinds = pairs(
+                connection,
+                "select table_name, table_type from information_schema.tables where table_schema = 'PUBLIC'");
         Map<String, Map<String, String>> tables = new LinkedHashMap<>();
         try (PreparedStatement statement = connection.prepareStatement("""
-                        select c.table_name, c.column_name, c.data_type from information_schema.columns c
-                        join information_schema.tables t on t.table_name = c.table_name and t.table_schema = c.table_schema
-                        where c.table_schema = 'PUBLIC' and t.table_type = 'BASE TABLE'
-                        order by c.table_name, c.ordinal_position""");
+                        select table_name, column_name, data_type from information_schema.columns
+                        where table_schema = 'PUBLIC' order by table_name, ordinal_position""");
                 ResultSet found = statement.executeQuery()) {
             while (found.next()) {
                 String table = found.getString(1);
-                if (!table.equals(HISTORY)) {
+                if (!table.equals(HISTORY) && kinds.getOrDefault(table, "").equals("BASE TABLE")) {
                     tables.computeIfAbsent(table, name -> new LinkedHashMap<>())
                             .put(found.getString(2), found.getString(3));
                 }
@@ -91,21 +92,29 @@ final class Database {
         return ordered(tables, references(connection));
     }
 
-    /** Which table refers to which. */
+    /** Which table refers to which. The database's own tables have no index to join them by, so they are joined here. */
     private static Map<String, List<String>> references(Connection connection) throws SQLException {
+        Map<String, String> tableOf =
+                pairs(connection, "select constraint_name, table_name from information_schema.table_constraints");
         Map<String, List<String>> references = new LinkedHashMap<>();
-        try (PreparedStatement statement = connection.prepareStatement("""
-                        select distinct f.table_name, p.table_name from information_schema.referential_constraints r
-                        join information_schema.table_constraints f on f.constraint_name = r.constraint_name
-                        join information_schema.table_constraints p on p.constraint_name = r.unique_constraint_name""");
+        pairs(
+                        connection,
+                        "select constraint_name, unique_constraint_name from information_schema.referential_constraints")
+                .forEach((from, to) -> references
+                        .computeIfAbsent(tableOf.get(from), table -> new ArrayList<>())
+                        .add(tableOf.get(to)));
+        return references;
+    }
+
+    private static Map<String, String> pairs(Connection connection, String query) throws SQLException {
+        Map<String, String> pairs = new LinkedHashMap<>();
+        try (PreparedStatement statement = connection.prepareStatement(query);
                 ResultSet found = statement.executeQuery()) {
             while (found.next()) {
-                references
-                        .computeIfAbsent(found.getString(1), name -> new ArrayList<>())
-                        .add(found.getString(2));
+                pairs.put(found.getString(1), found.getString(2));
             }
         }
-        return references;
+        return pairs;
     }
 
     private static Map<String, Map<String, String>> ordered(
