@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 class DemoWorkroomTest {
 
     @RegisterExtension
-    static final RunningApp APP = new RunningApp("--mardun.demo=true");
+    static final RunningApp APP = new RunningApp(RunningApp.DEMO);
 
     @Test
     void aFairIsComingAndABatchIsHalfDone() {

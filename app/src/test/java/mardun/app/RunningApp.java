@@ -46,6 +46,9 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
 
     private static final String DATABASE = "mardun.mv.db";
 
+    /** Fills a workroom that nobody has begun with invented data. */
+    public static final String DEMO = "--mardun.demo=true";
+
     /** What of a workroom's folder the next start goes by. */
     private static final List<String> WORKROOM = List.of(DATABASE, "workroom.txt");
 
@@ -87,7 +90,9 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
     @Override
     public void beforeAll(ExtensionContext extension) throws IOException {
         folder = Files.createTempDirectory("mardun-test");
-        begin(folder);
+        if (!arguments.contains(DEMO)) {
+            begin(folder);
+        }
         start();
     }
 
@@ -123,6 +128,7 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
                                 "--mardun.data=" + folder,
                                 "--server.port=0",
                                 "--mardun.restarts=false",
+                                "--mardun.warm-up=false",
                                 "--mardun.backups.automatic=false"),
                         arguments.stream())
                 .toArray(String[]::new));
@@ -143,6 +149,11 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
     /** A part of the running application, for what would take too long over HTTP. */
     public <T> T part(Class<T> type) {
         return context.getBean(type);
+    }
+
+    /** All parts of a kind. */
+    public <T> Map<String, T> parts(Class<T> type) {
+        return context.getBeansOfType(type);
     }
 
     /** An answer with its status and its JSON. */
