@@ -144,6 +144,21 @@ class WorkroomTest {
     }
 
     @Test
+    void anAddressThatLacksSomethingOrSaysItWrongIsToldWhat() {
+        Answer lacking = APP.get("/api/year/books");
+        assertThat(lacking.status()).isEqualTo(400);
+        assertThat(lacking.detail()).contains("“from”").contains("Add from=…");
+        Answer notADay = APP.get("/api/year/books?from=spring");
+        assertThat(notADay.status()).isEqualTo(400);
+        assertThat(notADay.detail())
+                .isEqualTo("The address says “spring” for “from”, which should be a day such as 2027-05-31.");
+        assertThat(APP.get("/api/materials/felt").detail()).contains("“felt”").contains("a whole number");
+        assertThat(APP.get("/api/logbook?kind=GOSSIP").detail())
+                .contains("“GOSSIP”")
+                .contains("one of ");
+    }
+
+    @Test
     void aDoubleClickMakesOneThing() {
         Map<String, Object> form = Map.of("requestId", UUID.randomUUID(), "name", "Twice clicked");
         assertThat(APP.post("/api/designs", form).id())

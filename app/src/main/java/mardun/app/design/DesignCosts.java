@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -30,6 +31,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class DesignCosts {
 
+    /** Tables from which no cost and no price follows: they are written while a fair is packed, and all else must not be worked out anew. */
+    public static final Set<String> NO_COST_FOLLOWS = Set.of(
+            "packing_line",
+            "fair",
+            "fair_check",
+            "stall_event",
+            "handled_request",
+            "note",
+            "order_note",
+            "ticket_run",
+            "ticket_line",
+            "printed_label",
+            "season_wish",
+            "remark_away");
+
     private final DesignRepository repository;
     private final DesignService designs;
     private final UnitCosts costs;
@@ -52,7 +68,7 @@ public class DesignCosts {
         this.shelves = shelves;
         this.estimates = estimates;
         this.settings = settings;
-        this.allCosted = new Remembered<>(changes);
+        this.allCosted = Remembered.exceptOf(changes, NO_COST_FOLLOWS);
     }
 
     /** A design as it is now. */

@@ -43,7 +43,7 @@ class BookSizes {
         this.goods = goods;
         this.batches = batches;
         this.prices = prices;
-        this.remembered = new Remembered<>(changes);
+        this.remembered = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
     }
 
     /**

@@ -1,6 +1,7 @@
 package mardun.app.problem;
 
 import java.net.URI;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
@@ -8,8 +9,10 @@ import java.util.stream.Collectors;
 import mardun.app.stored.DatabaseCodes;
 import mardun.app.stored.DiskFullException;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -24,6 +27,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -143,12 +147,8 @@ public class Problems extends ResponseEntityExceptionHandler {
             HttpStatusCode status,
             WebRequest request) {
         String where = unreadable.getCause() instanceof DatabindException mismatch ? placeOf(mismatch) : "";
-        return ResponseEntity.badRequest()
-                .body(problem(
-                        HttpStatus.BAD_REQUEST,
-                        "unreadable",
-                        "The request isn't JSON of the form described"
-                                + (where.isEmpty() ? "." : ": see “" + where + "”.")));
+        return unreadable(
+                "The request isn't JSON of the form described" + (where.isEmpty() ? "." : ": see “" + where + "”."));
     }
 
     /** Who opens an address that isn't there gets the interface, which says so in its own words; who asks for data gets a sentence. */
@@ -169,6 +169,48 @@ public class Problems extends ResponseEntityExceptionHandler {
                         HttpStatus.NOT_FOUND,
                         "missing",
                         "There is nothing at this address. Begin at the places on the left."));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMissingServletRequestParameter(
+            MissingServletRequestParameterException missing,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        String name = missing.getParameterName();
+        return unreadable(
+                "The address doesn't say “" + name + "”, and can't be answered without. Add " + name + "=… to it.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException mismatch, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String name = mismatch.getPropertyName() == null ? "it" : "“" + mismatch.getPropertyName() + "”";
+        return unreadable("The address says “" + TypedText.clean(abbreviated(mismatch.getValue())) + "” for " + name
+                + ", which should be " + awaited(mismatch.getRequiredType()) + ".");
+    }
+
+    private static String awaited(@Nullable Class<?> type) {
+        if (type == null) {
+            return "something else";
+        }
+        if (type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(String::valueOf)
+                            .collect(Collectors.joining(", "));
+        }
+        return switch (type.getSimpleName()) {
+            case "boolean", "Boolean" -> "true or false";
+            case "LocalDate" -> "a day such as 2027-05-31";
+            case "YearMonth" -> "a month such as 2027-05";
+            case "UUID" -> "an id of 32 digits and letters";
+            default -> "a whole number";
+        };
+    }
+
+    private static ResponseEntity<Object> unreadable(String sentence) {
+        return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "unreadable", sentence));
     }
 
     private static String placeOf(DatabindException mismatch) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.hibernate.cfg.JdbcSettings;
@@ -26,7 +27,9 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
     private static final Pattern WRITES = Pattern.compile(
             "(?:insert\\s+into|update|delete\\s+from|merge\\s+into)\\s+(\\w+)", Pattern.CASE_INSENSITIVE);
 
-    private final AtomicLong count = new AtomicLong();
+    /** Stands for what is written in another way than row by row. */
+    private static final String NO_TABLE = "";
+
     private final Map<String, AtomicLong> countsOfTables = new ConcurrentHashMap<>();
 
     /** Tells that a transaction that wrote is over. */
@@ -36,7 +39,6 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
 
         @Override
         public void afterCompletion(int status) {
-            count.incrementAndGet();
             tables.forEach(Changes.this::countIn);
         }
     }
@@ -51,14 +53,22 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
         return its == null ? 0 : its.get();
     }
 
-    /** How often it changed since the application was started. */
-    public long count() {
-        return count.get();
+    /** How often tables of a kind changed since the application was started. */
+    long count(Predicate<String> tables) {
+        return countsOfTables.entrySet().stream()
+                .filter(table -> tables.test(table.getKey()))
+                .mapToLong(table -> table.getValue().get())
+                .sum();
     }
 
     /** Whether the caller's transaction has written: what it reads isn't anybody else's yet. */
     public boolean isChanging() {
         return its().isPresent();
+    }
+
+    /** Whether the caller's transaction has written to a table of a kind. */
+    boolean isChanging(Predicate<String> tables) {
+        return its().filter(over -> over.tables.stream().anyMatch(tables)).isPresent();
     }
 
     private static Optional<Over> its() {
@@ -73,16 +83,13 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
     @Override
     public String inspect(String sql) {
         if (isWriting(sql)) {
-            count.incrementAndGet();
             if (TransactionSynchronizationManager.isSynchronizationActive() && !isChanging()) {
                 TransactionSynchronizationManager.registerSynchronization(new Over());
             }
             Matcher written = WRITES.matcher(sql);
-            if (written.lookingAt()) {
-                String table = written.group(1).toLowerCase(Locale.ROOT);
-                countIn(table);
-                its().ifPresent(over -> over.tables.add(table));
-            }
+            String table = written.lookingAt() ? written.group(1).toLowerCase(Locale.ROOT) : NO_TABLE;
+            countIn(table);
+            its().ifPresent(over -> over.tables.add(table));
         }
         return sql;
     }

@@ -1,34 +1,42 @@
 package mardun.app.stored;
 
-import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /** What follows from what is stored, or from some tables of it, and from nothing else; remembered until something of that changes. */
 public final class Remembered<K, V> {
 
     private final Changes changes;
-    private final List<String> tables;
+    private final Predicate<String> isOneOfIts;
     private volatile AsOf<K, V> last;
 
     /** @param tables from which alone it follows; none for all */
     public Remembered(Changes changes, String... tables) {
+        this(changes, tables.length == 0 ? table -> true : Set.of(tables)::contains);
+    }
+
+    private Remembered(Changes changes, Predicate<String> isOneOfIts) {
         this.changes = changes;
-        this.tables = List.of(tables);
+        this.isOneOfIts = isOneOfIts;
         this.last = new AsOf<>(-1, new ConcurrentHashMap<>());
+    }
+
+    /** What follows from whatever is stored but some tables. */
+    public static <K, V> Remembered<K, V> exceptOf(Changes changes, Set<String> tables) {
+        return new Remembered<>(changes, Predicate.not(tables::contains));
     }
 
     private record AsOf<K, V>(long count, Map<K, V> known) {}
 
-    /** The value for a key, worked out where it isn't known; a transaction that has written gets its own. */
+    /** The value for a key, worked out where it isn't known; a transaction that has written to one of its tables gets its own. */
     public V get(K key, Function<K, V> work) {
-        if (changes.isChanging()) {
+        if (changes.isChanging(isOneOfIts)) {
             return work.apply(key);
         }
-        long now = tables.isEmpty()
-                ? changes.count()
-                : tables.stream().mapToLong(changes::countOf).sum();
+        long now = changes.count(isOneOfIts);
         AsOf<K, V> known = last;
         if (known.count() != now) {
             known = new AsOf<>(now, new ConcurrentHashMap<>());

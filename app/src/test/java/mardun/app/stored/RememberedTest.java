@@ -2,6 +2,7 @@ package mardun.app.stored;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -96,5 +97,20 @@ class RememberedTest {
         changes.inspect("update material set name = ?");
         complete();
         assertThat(ofSome.get("key", key -> "third")).isEqualTo("third");
+    }
+
+    @Test
+    void whatDoesNotFollowFromATableIsKeptWhileThatChangesEvenInTheSameTransaction() {
+        Remembered<String, String> ofOthers = Remembered.exceptOf(changes, Set.of("packing_line"));
+        assertThat(ofOthers.get("key", key -> "first")).isEqualTo("first");
+        changes.inspect("insert into packing_line values (?)");
+        assertThat(ofOthers.get("key", key -> "second")).isEqualTo("first");
+        changes.inspect("update material set name = ?");
+        assertThat(ofOthers.get("key", key -> "of this transaction")).isEqualTo("of this transaction");
+        complete();
+        assertThat(ofOthers.get("key", key -> "third")).isEqualTo("third");
+        changes.inspect("truncate table whatever");
+        complete();
+        assertThat(ofOthers.get("key", key -> "fourth")).isEqualTo("fourth");
     }
 }
