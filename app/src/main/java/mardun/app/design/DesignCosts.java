@@ -31,12 +31,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class DesignCosts {
 
-    /** Tables from which no cost and no price follows: they are written while a fair is packed, and all else must not be worked out anew. */
+    /** Tables from which no cost follows: they are written where bags go out of the door, and costs needn't be worked out anew for that. */
     public static final Set<String> NO_COST_FOLLOWS = Set.of(
+            "finished_goods",
+            "goods_movement",
+            "goods_place",
             "packing_line",
             "fair",
             "fair_check",
             "stall_event",
+            "sale",
+            "sale_line",
             "handled_request",
             "note",
             "order_note",

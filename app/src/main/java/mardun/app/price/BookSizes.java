@@ -36,14 +36,16 @@ class BookSizes {
     private final GoodsLedger goods;
     private final BatchLife batches;
     private final SetPrices prices;
-    private final Remembered<String, List<BookSize>> remembered;
+    private final Remembered<String, Set<InCloth>> others;
+    private final Remembered<Set<InCloth>, List<BookSize>> sizes;
 
     BookSizes(DesignCosts costs, GoodsLedger goods, BatchLife batches, SetPrices prices, Changes changes) {
         this.costs = costs;
         this.goods = goods;
         this.batches = batches;
         this.prices = prices;
-        this.remembered = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
+        this.others = new Remembered<>(changes);
+        this.sizes = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
     }
 
     /**
@@ -62,24 +64,27 @@ class BookSizes {
 
     /** All of them: by the names of their designs, and the usual cloth before others. */
     List<BookSize> all() {
-        return remembered.get("all", all -> workOut());
+        List<CostedSize> usual = costs.costed();
+        return sizes.get(others.get("all", all -> othersThan(usual)), inOthers -> inAllCloths(usual, inOthers));
     }
 
-    private List<BookSize> workOut() {
-        List<CostedSize> usual = costs.costed();
+    /** In which other cloths there are bags, or will be, or is a price. */
+    private Set<InCloth> othersThan(List<CostedSize> usual) {
         Map<SizeOf, CostedSize> bySize = new HashMap<>();
         usual.forEach(size -> bySize.put(new SizeOf(size.designId(), size.sizeKey()), size));
-        Set<InCloth> others = new LinkedHashSet<>();
+        Set<InCloth> all = new LinkedHashSet<>();
         goods.there().keySet().stream()
                 .filter(kind -> kind.quality() == Quality.GOOD)
-                .forEach(kind -> made(kind).ifPresent(others::add));
-        batches.openLines().forEach(open -> made(open.line(), bySize).ifPresent(others::add));
-        prices.ofOneCloth()
-                .forEach(place -> others.add(new InCloth(place.designId(), place.sizeKey(), place.clothId())));
-        others.removeIf(other -> isUsual(other, bySize));
+                .forEach(kind -> made(kind).ifPresent(all::add));
+        batches.openLines().forEach(open -> made(open.line(), bySize).ifPresent(all::add));
+        prices.ofOneCloth().forEach(place -> all.add(new InCloth(place.designId(), place.sizeKey(), place.clothId())));
+        all.removeIf(other -> isUsual(other, bySize));
+        return all;
+    }
 
+    private List<BookSize> inAllCloths(List<CostedSize> usual, Set<InCloth> theOthers) {
         Map<SizeOf, List<BookSize>> inOthers = new HashMap<>();
-        costs.costedIn(others).stream()
+        costs.costedIn(theOthers).stream()
                 .sorted(Comparator.comparing(CostedSize::cloth, String.CASE_INSENSITIVE_ORDER))
                 .forEach(size -> inOthers.computeIfAbsent(
                                 new SizeOf(size.designId(), size.sizeKey()), its -> new ArrayList<>())

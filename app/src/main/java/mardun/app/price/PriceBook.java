@@ -14,7 +14,6 @@ import mardun.app.channel.KeptChannel;
 import mardun.app.channel.PricePlace;
 import mardun.app.channel.SetPrices;
 import mardun.app.design.CostedSize;
-import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
 import mardun.app.id.MaterialId;
@@ -77,7 +76,7 @@ public class PriceBook {
             Clock clock,
             Changes changes) {
         this.books = new Remembered<>(changes);
-        this.asked = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
+        this.asked = new Remembered<>(changes);
         this.designs = designs;
         this.sizes = sizes;
         this.channels = channels;
