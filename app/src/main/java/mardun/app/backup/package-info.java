@@ -1,2 +1,5 @@
-/** Copies of the whole workroom in open formats: made by a rule, checked by bringing them back, restored at a start, kept in a second place. Knows tables, and no area. */
+/**
+ * Copies of the whole workroom in open formats: made by a rule, checked by bringing them back, restored at a start, kept in a
+ * second place. Knows tables, and no area.
+ */
 package mardun.app.backup;

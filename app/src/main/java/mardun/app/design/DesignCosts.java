@@ -31,7 +31,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class DesignCosts {
 
-    /** Tables from which no cost follows: they are written where bags go out of the door, and costs needn't be worked out anew for that. */
+    /**
+     * Tables from which no cost follows: they are written where bags move, are packed, ticketed or sold, and where something is noted, and
+     * costs needn't be worked out anew for that.
+     */
     public static final Set<String> NO_COST_FOLLOWS = Set.of(
             "finished_goods",
             "goods_movement",
