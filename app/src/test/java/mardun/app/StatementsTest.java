@@ -1,12 +1,18 @@
 package mardun.app;
 
+import static mardun.app.AtTheStall.bag;
+import static mardun.app.AtTheStall.kind;
+import static mardun.app.AtTheStall.sale;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
@@ -27,6 +33,8 @@ class StatementsTest {
                     "--mardun.demo=true",
                     "--mardun.shop.seconds=0",
                     "--spring.jpa.properties.hibernate.generate_statistics=true");
+
+    private static final AtTheStall AT = new AtTheStall(APP);
 
     private static final Map<String, Integer> CEILINGS = ceilings();
 
@@ -102,6 +110,28 @@ class StatementsTest {
         assertThat(asked(design + "/revisions")).isEqualTo(ofAShortOne);
     }
 
+    @Test
+    void aSaleAsksTheSameHoweverManyLotsThereWere() throws InterruptedException {
+        String bag = "Plover purse,one,%d,3.00,9.00,stall box";
+        AT.bags(bag.formatted(2));
+        long fair = AT.fair("Ford fair", LocalDate.of(2027, 5, 1));
+        sell(fair, 1);
+        long ofOneLot = asked(() -> sell(fair, 1));
+        AT.bags(Collections.nCopies(12, bag.formatted(1)).toArray(String[]::new));
+        sell(fair, 12);
+        AT.bags(bag.formatted(1));
+        assertThat(asked(() -> sell(fair, 1))).isEqualTo(ofOneLot);
+    }
+
+    private static void sell(long fair, int units) {
+        JsonNode stall = AT.tell(
+                        fair,
+                        UUID.randomUUID(),
+                        List.of(sale("CASH", 900, List.of(bag(kind("Plover purse", "one"), units, 900)))))
+                .body();
+        assertThat(stall.get("questions")).isEmpty();
+    }
+
     private static void change(String design, String note) {
         JsonNode now = APP.get(design).body();
         ObjectNode document = (ObjectNode) now.get("document");
@@ -112,11 +142,15 @@ class StatementsTest {
     }
 
     private static long asked(String screen) {
+        return asked(() -> assertThat(APP.get(screen).status()).as(screen).isEqualTo(200));
+    }
+
+    private static long asked(Runnable request) {
         Statistics statistics = APP.part(EntityManagerFactory.class)
                 .unwrap(SessionFactory.class)
                 .getStatistics();
         statistics.clear();
-        assertThat(APP.get(screen).status()).as(screen).isEqualTo(200);
+        request.run();
         return statistics.getPrepareStatementCount();
     }
 }

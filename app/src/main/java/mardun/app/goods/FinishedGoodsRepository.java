@@ -4,6 +4,7 @@ import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mardun.app.id.BatchId;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
@@ -52,8 +53,32 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
 
     List<FinishedGoods> findByBagKindInOrderById(Collection<String> keys);
 
+    /**
+     * Goods of some kinds of which any are at a place, and the latest of each kind; the oldest first.
+     *
+     * @param place absent for anywhere
+     */
+    @Query("""
+            select g from FinishedGoods g
+            where g.bagKind in :keys
+              and (exists (select 1 from GoodsPlace p where p.goodsId = g.id and p.units > 0
+                      and (:place is null or p.place = :place))
+                or not exists (select 1 from FinishedGoods h where h.bagKind = g.bagKind and h.id > g.id))
+            order by g.id""")
+    List<FinishedGoods> findLeft(Collection<String> keys, @Nullable String place);
+
+    Optional<FinishedGoods> findFirstByBagKindOrderByIdDesc(String key);
+
+    @Query("select distinct g.bagKind from FinishedGoods g where g.bagKind in :keys")
+    Set<String> known(Collection<String> keys);
+
     /** The goods, held for this transaction, so that two who take the last bag wait for one another. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select g from FinishedGoods g where g.id = :id")
     Optional<FinishedGoods> findForMoving(long id);
+
+    /** The same for several, which are held in the order of their ids. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select g from FinishedGoods g where g.id in :ids order by g.id")
+    List<FinishedGoods> findForMoving(Collection<Long> ids);
 }

@@ -1,5 +1,9 @@
 package mardun.app.goods;
 
+import java.util.Collection;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mardun.app.goods.GoodsPlaceRepository.AtPlace;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,6 +24,14 @@ class GoodsBook {
     @Transactional(propagation = Propagation.MANDATORY)
     int units(long id, String place) {
         return places.units(id, place).orElse(0);
+    }
+
+    /** How many of some lots are at a place, by the lots; those of which none are there are left out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    Map<Long, Integer> units(Collection<Long> ids, String place) {
+        return ids.isEmpty()
+                ? Map.of()
+                : places.at(ids, place).stream().collect(Collectors.toMap(AtPlace::getGoodsId, AtPlace::getUnits));
     }
 
     /** Writes a movement, inside the caller's transaction; answers its number. */

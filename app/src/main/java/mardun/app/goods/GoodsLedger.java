@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
 import mardun.core.money.Apportionment;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -182,6 +183,41 @@ public class GoodsLedger {
         return found;
     }
 
+    /**
+     * The lots of some kinds of which any are at a place, and the latest of each kind, the oldest first: what is asked before bags leave
+     * that place, since after years there are hundreds of lots of a kind of which nothing is left. A key that isn't known is left out.
+     */
+    @Transactional(readOnly = true)
+    public Map<String, List<GoodsLot>> ofKindsAt(Collection<String> keys, String place) {
+        return ofKindsLeft(keys, place);
+    }
+
+    /** The same for any place. */
+    @Transactional(readOnly = true)
+    public Map<String, List<GoodsLot>> ofKindsLeft(Collection<String> keys) {
+        return ofKindsLeft(keys, null);
+    }
+
+    private Map<String, List<GoodsLot>> ofKindsLeft(Collection<String> keys, @Nullable String place) {
+        Map<String, List<GoodsLot>> found = new LinkedHashMap<>();
+        if (!keys.isEmpty()) {
+            byKind(goods.findLeft(keys, place)).forEach((kind, lots) -> found.put(kind.key(), lots));
+        }
+        return found;
+    }
+
+    /** A kind by its key, called as the latest bags of it are; empty if there never was one. */
+    @Transactional(readOnly = true)
+    public Optional<BagKind> kind(String key) {
+        return goods.findFirstByBagKindOrderByIdDesc(key).map(BagKind::of);
+    }
+
+    /** Which of some keys are those of a kind of which there ever was a bag. */
+    @Transactional(readOnly = true)
+    public Set<String> known(Collection<String> keys) {
+        return keys.isEmpty() ? Set.of() : goods.known(keys);
+    }
+
     private Map<BagKind, List<GoodsLot>> byKind(List<FinishedGoods> some) {
         Map<Long, Map<String, Integer>> places = new HashMap<>();
         if (!some.isEmpty()) {
@@ -226,13 +262,18 @@ public class GoodsLedger {
     /** Holds some lots for this transaction in the order of their ids, so that two who take the last bag wait for one another. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void hold(Collection<Long> ids) {
-        ids.stream().sorted().distinct().forEach(goods::findForMoving);
+        if (!ids.isEmpty()) {
+            goods.findForMoving(Set.copyOf(ids));
+        }
     }
 
-    /** How many of a lot are at a place now; who asks to take them holds the lot. */
+    /**
+     * How many of some lots are at a place now, by the lots; those of which none are there are left out. Who asks to take them holds the
+     * lots.
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    public int units(long id, String place) {
-        return book.units(id, place);
+    public Map<Long, Integer> units(Collection<GoodsLot> lots, String place) {
+        return book.units(lots.stream().map(GoodsLot::id).toList(), place);
     }
 
     /** So many bags of a lot. */
@@ -246,9 +287,10 @@ public class GoodsLedger {
     @Transactional(propagation = Propagation.MANDATORY)
     public List<FromLot> oldestFirst(List<GoodsLot> lots, String place, int units) {
         List<FromLot> from = new ArrayList<>();
+        Map<Long, Integer> there = units(lots, place);
         int open = units;
         for (GoodsLot lot : lots) {
-            int some = Math.min(open, book.units(lot.id(), place));
+            int some = Math.min(open, there.getOrDefault(lot.id(), 0));
             if (some > 0) {
                 from.add(new FromLot(lot, some));
                 open -= some;

@@ -17,6 +17,11 @@ interface GoodsPlaceRepository extends JpaRepository<GoodsPlace, Long> {
     @Query("select p.units from GoodsPlace p where p.goodsId = :goodsId and p.place = :place")
     Optional<Integer> units(long goodsId, String place);
 
+    /** Which of some goods are at a place, and how many of them. */
+    @Query("select p.goodsId as goodsId, p.place as place, p.units as units from GoodsPlace p"
+            + " where p.goodsId in :goodsIds and p.place = :place and p.units <> 0")
+    List<AtPlace> at(Collection<Long> goodsIds, String place);
+
     /** Adds to what is at a place; answers 0 where none of the lot ever was there. */
     @Modifying(flushAutomatically = true)
     @Query("update GoodsPlace p set p.units = p.units + :change where p.goodsId = :goodsId and p.place = :place")

@@ -146,9 +146,10 @@ class HandingOver {
                 .filter(lot -> lot.at(from) > 0)
                 .toList();
         ledger.hold(lots.stream().map(GoodsLot::id).toList());
+        Map<Long, Integer> there = ledger.units(lots, from);
         move(
                 lots.stream()
-                        .map(lot -> new FromLot(lot, ledger.units(lot.id(), from)))
+                        .map(lot -> new FromLot(lot, there.getOrDefault(lot.id(), 0)))
                         .toList(),
                 from,
                 GoodsService.HOME);
@@ -198,7 +199,7 @@ class HandingOver {
     /** What leaves the shelf, which is held for this transaction. */
     private List<Sold> sold(HandOverForm form, FieldReader fields) {
         Set<String> keys = form.bags().stream().map(HandedBags::kind).collect(Collectors.toSet());
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(keys);
+        Map<String, List<GoodsLot>> lots = ledger.ofKindsAt(keys, form.place());
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         List<Sold> sold = new ArrayList<>();
@@ -207,8 +208,8 @@ class HandingOver {
             String field = "bags." + i + ".units";
             int units = bags.units().isBlank() ? 0 : fields.count(field, bags.units(), 0, MOST_UNITS);
             List<GoodsLot> its = lots.getOrDefault(bags.kind(), List.of());
-            int there = its.stream()
-                    .mapToInt(lot -> ledger.units(lot.id(), form.place()))
+            int there = ledger.units(its, form.place()).values().stream()
+                    .mapToInt(Integer::intValue)
                     .sum();
             if (units > there) {
                 fields.refuse(

@@ -200,7 +200,7 @@ public class ResellerService {
 
     private Read read(SoldThereForm form, Reseller one, FieldReader fields, Settings current) {
         Map<String, List<GoodsLot>> lots =
-                ledger.ofKinds(form.lines().stream().map(SoldThere::kind).toList());
+                ledger.ofKindsAt(form.lines().stream().map(SoldThere::kind).toList(), one.name());
         List<Sold> bags = new ArrayList<>();
         long sold = 0;
         for (int i = 0; i < form.lines().size(); i++) {
@@ -253,7 +253,7 @@ public class ResellerService {
             Reseller one = resellers.findForChange(id).orElseThrow(ResellerService::none);
             Settings current = settings.current();
             FieldReader fields = new FieldReader();
-            hold(form.lines().stream().map(SoldThere::kind).toList());
+            hold(form.lines().stream().map(SoldThere::kind).toList(), one.name());
             Read read = read(form, one, fields, current);
             LocalDate today = LocalDate.now(clock);
             LocalDate on = Optional.ofNullable(form.on()).orElse(today);
@@ -290,8 +290,8 @@ public class ResellerService {
         });
     }
 
-    private void hold(List<String> kinds) {
-        ledger.hold(ledger.ofKinds(kinds).values().stream()
+    private void hold(List<String> kinds, String place) {
+        ledger.hold(ledger.ofKindsAt(kinds, place).values().stream()
                 .flatMap(List::stream)
                 .map(GoodsLot::id)
                 .toList());
@@ -322,17 +322,17 @@ public class ResellerService {
             FieldReader fields = new FieldReader();
             String from = form.back() ? one.name() : GoodsService.HOME;
             String to = form.back() ? GoodsService.HOME : one.name();
-            hold(form.lines().stream().map(BroughtThere::kind).toList());
-            Map<String, List<GoodsLot>> lots =
-                    ledger.ofKinds(form.lines().stream().map(BroughtThere::kind).toList());
+            hold(form.lines().stream().map(BroughtThere::kind).toList(), from);
+            Map<String, List<GoodsLot>> lots = ledger.ofKindsAt(
+                    form.lines().stream().map(BroughtThere::kind).toList(), from);
             int all = 0;
             for (int i = 0; i < form.lines().size(); i++) {
                 BroughtThere line = form.lines().get(i);
                 String field = "lines." + i + ".units";
                 int units = line.units().isBlank() ? 0 : fields.count(field, line.units(), 0, MOST_UNITS);
                 List<GoodsLot> its = lots.getOrDefault(line.kind(), List.of());
-                int there = its.stream()
-                        .mapToInt(lot -> ledger.units(lot.id(), from))
+                int there = ledger.units(its, from).values().stream()
+                        .mapToInt(Integer::intValue)
                         .sum();
                 if (units > there) {
                     fields.refuse(field, line.units(), tooMany(there, from));

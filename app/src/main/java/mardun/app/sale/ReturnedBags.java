@@ -36,7 +36,7 @@ public class ReturnedBags {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void putAway(Map<String, Integer> units, String place, CameBack ended, String whose, String why) {
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(units.keySet());
+        Map<String, List<GoodsLot>> lots = ledger.ofKindsAt(units.keySet(), place);
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         String reason = whose + " came back: " + why;

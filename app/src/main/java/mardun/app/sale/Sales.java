@@ -153,7 +153,7 @@ public class Sales {
     @Transactional(propagation = Propagation.MANDATORY)
     public void book(NewSale sold) {
         Map<String, List<GoodsLot>> lots =
-                ledger.ofKinds(sold.bags().stream().map(Sold::kind).toList());
+                ledger.ofKindsAt(sold.bags().stream().map(Sold::kind).toList(), sold.place());
         sold.bags().stream()
                 .filter(bags -> !lots.containsKey(bags.kind()))
                 .findFirst()

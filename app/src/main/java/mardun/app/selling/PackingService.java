@@ -152,7 +152,7 @@ public class PackingService {
                 .map(PackingLine::bagKind)
                 .filter(key -> !known.contains(key))
                 .toList();
-        ledger.ofKinds(gone)
+        ledger.ofKindsLeft(gone)
                 .values()
                 .forEach(lots -> there.put(lots.get(lots.size() - 1).kind(), free(lots)));
         return there;
@@ -310,7 +310,7 @@ public class PackingService {
                 : (Long) fields.money(
                         "ownPrice", form.ownPrice(), settings.current().currency());
         Optional<PackingLine> before = lines.findByFairIdAndBagKind(id, form.kind());
-        List<GoodsLot> lots = ledger.ofKinds(List.of(form.kind())).getOrDefault(form.kind(), List.of());
+        List<GoodsLot> lots = ledger.ofKindsLeft(List.of(form.kind())).getOrDefault(form.kind(), List.of());
         if (lots.isEmpty()) {
             throw RefusedException.missing("There are no such bags, or no longer.");
         }
@@ -447,7 +447,7 @@ public class PackingService {
     }
 
     private List<GoodsLot> lots(String kind) {
-        List<GoodsLot> lots = ledger.ofKinds(List.of(kind)).get(kind);
+        List<GoodsLot> lots = ledger.ofKindsLeft(List.of(kind)).get(kind);
         if (lots == null) {
             throw RefusedException.missing("There are no such bags, or no longer.");
         }

@@ -220,7 +220,7 @@ public class SettlementService {
                 there.put(kind.key(), lots);
             }
         });
-        ledger.ofKinds(packing.list(fair.id()).keySet()).forEach(there::putIfAbsent);
+        ledger.ofKindsLeft(packing.list(fair.id()).keySet()).forEach(there::putIfAbsent);
         return there;
     }
 
@@ -272,13 +272,10 @@ public class SettlementService {
     /** All that is in the stall's box is at home again. */
     private void unpack(Fair fair) {
         String place = fair.form().stallPlace();
-        List<Long> ids = atStall(fair).values().stream()
-                .flatMap(List::stream)
-                .map(GoodsLot::id)
-                .toList();
-        ledger.hold(ids);
-        ids.forEach(id -> {
-            int units = ledger.units(id, place);
+        List<GoodsLot> lots =
+                atStall(fair).values().stream().flatMap(List::stream).toList();
+        ledger.hold(lots.stream().map(GoodsLot::id).toList());
+        ledger.units(lots, place).forEach((id, units) -> {
             ledger.move(id, place, GoodsKind.MOVED, -units, "to " + GoodsService.HOME);
             ledger.move(id, GoodsService.HOME, GoodsKind.MOVED, units, "from " + fair.name());
         });

@@ -155,7 +155,7 @@ public class StallService {
             return Optional.of("It doesn’t say what was paid, or how.");
         }
         List<String> kinds = entry.bags().stream().map(Bags::kind).distinct().toList();
-        return ledger.ofKinds(kinds).size() == kinds.size()
+        return ledger.known(kinds).size() == kinds.size()
                 ? Optional.empty()
                 : Optional.of("There never were such bags in the book.");
     }
@@ -229,7 +229,7 @@ public class StallService {
 
     /** Bags of a kind leave the stall, the oldest lot first; how many weren't there. */
     int leave(String place, String key, int units, GoodsKind kind, String reason, Map<Long, Integer> took) {
-        List<GoodsLot> lots = ledger.ofKinds(List.of(key)).getOrDefault(key, List.of());
+        List<GoodsLot> lots = ledger.ofKindsAt(List.of(key), place).getOrDefault(key, List.of());
         ledger.hold(lots.stream().map(GoodsLot::id).toList());
         int open = units;
         for (FromLot from : ledger.oldestFirst(lots, place, units)) {
@@ -256,12 +256,12 @@ public class StallService {
         if (key == null || form.answer() == Answered.OTHER_BAG && key.equals(line.kind())) {
             throw RefusedException.conflict("Say which other bag it was.");
         }
-        List<GoodsLot> lots = ledger.ofKinds(List.of(key)).getOrDefault(key, List.of());
+        String place = fair.form().stallPlace();
+        List<GoodsLot> lots = ledger.ofKindsAt(List.of(key), place).getOrDefault(key, List.of());
         if (lots.isEmpty()) {
             throw RefusedException.missing("There are no such bags, or no longer.");
         }
-        sales.clear(
-                line.id(), lots.get(lots.size() - 1).kind(), lots, fair.form().stallPlace());
+        sales.clear(line.id(), lots.get(lots.size() - 1).kind(), lots, place);
         return view(fair);
     }
 
@@ -346,7 +346,7 @@ public class StallService {
                 .filter(key -> !known.contains(key))
                 .distinct()
                 .toList();
-        ledger.ofKinds(others)
+        ledger.ofKindsAt(others, place)
                 .values()
                 .forEach(lots -> shown.put(lots.get(lots.size() - 1).kind(), lots));
         return shown;

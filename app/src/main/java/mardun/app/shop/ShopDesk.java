@@ -196,7 +196,7 @@ public class ShopDesk {
     private void reserve(ShopOrder order) {
         Map<String, Integer> wanted = wanted(order);
         Map<String, Integer> aside = new HashMap<>(order.reserved());
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(wanted.keySet());
+        Map<String, List<GoodsLot>> lots = ledger.ofKindsAt(wanted.keySet(), GoodsService.HOME);
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         int known = 0;
@@ -220,7 +220,7 @@ public class ShopDesk {
 
     /** What was put aside for an order is at home again. */
     private void release(ShopOrder order) {
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(order.reserved().keySet());
+        Map<String, List<GoodsLot>> lots = ledger.ofKindsAt(order.reserved().keySet(), ASIDE);
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         order.reserved()
@@ -247,7 +247,7 @@ public class ShopDesk {
     private void tellStock() throws Trouble {
         List<ShopListing> all = listings.findAllByOrderById();
         Map<String, List<GoodsLot>> lots =
-                ledger.ofKinds(all.stream().map(ShopListing::bagKind).toList());
+                ledger.ofKindsLeft(all.stream().map(ShopListing::bagKind).toList());
         for (ShopListing listing : all) {
             List<GoodsLot> its = lots.getOrDefault(listing.bagKind(), List.of());
             int units = listing.isOffered() ? atHome(its) : 0;

@@ -45,12 +45,7 @@ public class ShopParcels {
                 order.buyer().map(Buyer::address).orElse(List.of()),
                 order.lines().stream()
                         .map(line -> new Bags(
-                                desk.listing(line)
-                                        .map(ShopListing::bagKind)
-                                        .flatMap(key -> ledger.ofKinds(List.of(key)).values().stream()
-                                                .findFirst())
-                                        .map(lots -> lots.get(lots.size() - 1).kind()),
-                                line.units()))
+                                desk.listing(line).map(ShopListing::bagKind).flatMap(ledger::kind), line.units()))
                         .toList(),
                 order.postageMinor(),
                 order.paidMinor() - order.postageMinor());

@@ -119,11 +119,7 @@ public class ShopReading {
 
         String of(String kind) {
             return words.computeIfAbsent(
-                    kind,
-                    key -> ledger.ofKinds(List.of(key)).values().stream()
-                            .findFirst()
-                            .map(lots -> lots.get(lots.size() - 1).kind().words())
-                            .orElse("bags that aren’t known"));
+                    kind, key -> ledger.kind(key).map(BagKind::words).orElse("bags that aren’t known"));
         }
     }
 
@@ -135,7 +131,7 @@ public class ShopReading {
                 .filter(key ->
                         there.keySet().stream().noneMatch(kind -> kind.key().equals(key)))
                 .toList();
-        ledger.ofKinds(gone)
+        ledger.ofKindsLeft(gone)
                 .values()
                 .forEach(lots -> there.put(lots.get(lots.size() - 1).kind(), lots));
         Map<PricePlace, Money> asked = book.asked(desk.channel());
@@ -227,7 +223,7 @@ public class ShopReading {
     /** Offers bags of a kind, or takes them out of the shop. */
     @Transactional
     public void offer(ListingForm form) {
-        if (ledger.ofKinds(List.of(form.kind())).isEmpty()) {
+        if (ledger.kind(form.kind()).isEmpty()) {
             throw RefusedException.missing("There are no such bags, or no longer.");
         }
         FieldReader fields = new FieldReader();
