@@ -156,7 +156,7 @@ class SeasonPlanTest {
         assertThat(its.get("have").asInt()).isZero();
         assertThat(row(plan, "medium").get("have").asInt()).isEqualTo(20);
         assertThat(its.get("wanted").asDouble())
-                .isGreaterThan(2 * row(plan, "medium").get("wanted").asDouble());
+                .isGreaterThan(1.5 * row(plan, "medium").get("wanted").asDouble());
         assertThat(its.get("wanted").asDouble()).isBetween(4.0, 14.0);
         assertThat(its.get("make").asInt()).isPositive();
         assertThat(row(plan, "medium").get("make").asInt()).isZero();
