@@ -32,8 +32,8 @@ class DemoWorkroomTest {
         assertThat(bench.get("tape").get("laid")).isNotEmpty();
     }
 
-    /** Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part. */
-    private static final int GOODS = 3 + 4 + 3 + 1;
+    /** Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part; and some that nobody takes. */
+    private static final int GOODS = 3 + 4 + 3 + 1 + 1;
 
     @Test
     void batchesOfSeveralLinesAreInEveryStage() {

@@ -180,8 +180,10 @@ class StockJourneyTest {
     void finishedBagsAreMovedToTheStallBox() {
         Page page = CHROMIUM.page();
         page.navigate(APP.url("/materials/finished"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move .+ of ")))
-                .last()
+        Locator bags = page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("stall box"))
+                .last();
+        bags.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Move .+ of ")))
                 .click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         dialog.getByLabel("How many").fill("99");
@@ -198,8 +200,8 @@ class StockJourneyTest {
         dialog.getByLabel("How many").fill("1");
         dialog.getByText("Enter", new Locator.GetByTextOptions().setExact(true)).dblclick();
         assertThat(dialog).isHidden();
-        assertThat(page.getByRole(AriaRole.ROW).last()).containsText(atStall + 1 + " stall box");
-        assertThat(page.getByRole(AriaRole.ROW).last()).containsText(home - 1 + " home");
+        assertThat(bags).containsText(atStall + 1 + " stall box");
+        assertThat(bags).containsText(home - 1 + " home");
         Assertions.assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
     }

@@ -183,6 +183,13 @@ class DemoFairs {
         clock.on(today, () -> type(quay, FairState.ACCEPTED, way(LANTERN_QUAY), today));
         FairId pier = clock(today, PIER_HALL, today.plusDays(12));
         clock.on(today, () -> type(pier, FairState.APPLIED, way(PIER_HALL), today));
+        clock.on(today, () -> goods.enter(hardlyGoing(today)));
+    }
+
+    /** Bags that nobody took for half a year. */
+    private static BagsFromBefore hardlyGoing(LocalDate today) {
+        return new BagsFromBefore(
+                "Dipper wash bag", "small", "Reed Stripe", 3, 620, 1800, today.minusDays(200), GoodsService.HOME);
     }
 
     /** One of many fairs: all is packed, at most so many of each kind go; the rest comes home, or is given away. */
