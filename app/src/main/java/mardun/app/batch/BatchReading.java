@@ -146,13 +146,16 @@ public class BatchReading {
     public PageView<BatchRow> list(
             Optional<BatchList> stage, String query, Optional<DesignId> designId, String forWhat, int page, int size) {
         Set<BatchStage> stages = stage.map(BatchReading::stages).orElse(EnumSet.allOf(BatchStage.class));
-        Page<Batch> found = repository.search(
-                stages,
-                SearchWords.like(query),
-                designsNamed(query),
-                designId.orElse(null),
-                forWhat.strip(),
-                PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        PageRequest part = PageRequest.of(page, Math.min(size, PageView.LARGEST));
+        Page<Batch> found = query.isBlank() && designId.isEmpty() && forWhat.isBlank()
+                ? repository.findByStageInOrderByIdDesc(stages, part)
+                : repository.search(
+                        stages,
+                        SearchWords.like(query),
+                        designsNamed(query),
+                        designId.orElse(null),
+                        forWhat.strip(),
+                        part);
         Settings current = settings.current();
         Map<Batch, BatchRow> rows = known(found.getContent());
         List<Batch> others =

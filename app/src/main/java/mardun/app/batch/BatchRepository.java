@@ -64,6 +64,9 @@ interface BatchRepository extends JpaRepository<Batch, Long> {
             String forWhat,
             Pageable page);
 
+    /** The same where nothing else is asked, which needn't look at each of them. */
+    Page<Batch> findByStageInOrderByIdDesc(Collection<BatchStage> stages, Pageable page);
+
     List<Batch> findByStageInOrderByIdAsc(Collection<BatchStage> stages);
 
     /** How many units of a design came out well or are planned in its batches that were planned since a moment, but for one of them. */

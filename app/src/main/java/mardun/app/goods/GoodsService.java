@@ -164,8 +164,10 @@ public class GoodsService {
      */
     @Transactional(readOnly = true)
     public GoodsView list(String query, String place, @Nullable Quality quality, boolean all, int page, int size) {
-        Page<FinishedGoods> found = goods.search(
-                SearchWords.like(query), place, quality, all, PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        PageRequest part = PageRequest.of(page, Math.min(size, PageView.LARGEST));
+        Page<FinishedGoods> found = query.isBlank() && place.isEmpty() && quality == null && !all
+                ? goods.findLeft(part)
+                : goods.search(SearchWords.like(query), place, quality, all, part);
         Map<Long, List<PlaceView>> places =
                 places(found.getContent().stream().map(FinishedGoods::id).toList());
         ViewWriter writer = settings.current().writer();
@@ -191,8 +193,7 @@ public class GoodsService {
     /** All bags that are left somewhere, the latest first, as other areas reckon with them. */
     @Transactional(readOnly = true)
     public List<GoodsThere> there() {
-        List<FinishedGoods> some = goods.search(SearchWords.like(""), "", null, false, Pageable.unpaged())
-                .getContent();
+        List<FinishedGoods> some = goods.findLeft(Pageable.unpaged()).getContent();
         Map<Long, List<PlaceView>> places =
                 places(some.stream().map(FinishedGoods::id).toList());
         return some.stream()

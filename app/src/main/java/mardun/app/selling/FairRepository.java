@@ -33,6 +33,16 @@ interface FairRepository extends JpaRepository<Fair, Long> {
     @Query("select f from Fair f where f.series in :series order by f.heldOn, f.id")
     List<Fair> inSeries(Collection<String> series);
 
+    /** A fair of a series. */
+    record OfSeries(String series, long id) {}
+
+    /** The fairs of some series to which the maker went or goes, the first one first. */
+    @Query("""
+            select new mardun.app.selling.FairRepository$OfSeries(f.series, f.id) from Fair f
+            where f.series in :series and f.state <> mardun.app.selling.FairState.NOT_GOING
+            order by f.heldOn, f.id""")
+    List<OfSeries> turns(Collection<String> series);
+
     /** Past fairs before a day, the newest first. */
     @Query("select f from Fair f where f.endsOn < :day and f.id <> :but order by f.heldOn desc, f.id desc")
     List<Fair> before(LocalDate day, long but, Pageable most);

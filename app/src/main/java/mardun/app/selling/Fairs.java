@@ -162,17 +162,19 @@ class Fairs {
                 .map(Fair::id)
                 .toList();
         Map<FairId, List<Sales.Sum>> sums = sales.sums(open).stream().collect(Collectors.groupingBy(Sales.Sum::fair));
-        Map<String, List<FairId>> series = new LinkedHashMap<>();
+        Map<String, List<Long>> series = new LinkedHashMap<>();
         if (!some.isEmpty()) {
-            repository.inSeries(some.stream().map(Fair::series).distinct().toList()).stream()
-                    .filter(fair -> fair.state() != FairState.NOT_GOING)
-                    .forEach(fair -> series.computeIfAbsent(fair.series(), name -> new ArrayList<>())
-                            .add(fair.id()));
+            repository
+                    .turns(some.stream().map(Fair::series).distinct().toList())
+                    .forEach(one -> series.computeIfAbsent(one.series(), name -> new ArrayList<>())
+                            .add(one.id()));
         }
         return some.stream()
                 .map(fair -> row(
                         fair,
-                        series.getOrDefault(fair.series(), List.of()).indexOf(fair.id()) + 1,
+                        series.getOrDefault(fair.series(), List.of())
+                                        .indexOf(fair.id().value())
+                                + 1,
                         sums.getOrDefault(fair.id(), List.of()),
                         current))
                 .toList();
