@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.id.FairId;
@@ -94,15 +95,21 @@ public class FairService {
     public FairsView list(String query, int page, int size) {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
-        Page<Fair> past =
+        Page<Long> past =
                 repository.past(today, SearchWords.like(query), PageRequest.of(page, Math.min(size, PageView.LARGEST)));
         return new FairsView(
                 fairs.rows(repository.coming(today), current),
                 new PageView<>(
-                        fairs.rows(past.getContent(), current),
+                        fairs.rows(inOrder(past.getContent()), current),
                         past.getNumber(),
                         past.getSize(),
                         past.getTotalElements()));
+    }
+
+    private List<Fair> inOrder(List<Long> ids) {
+        return repository.findAllById(ids).stream()
+                .sorted(Comparator.comparingInt(fair -> ids.indexOf(fair.id().value())))
+                .toList();
     }
 
     /** Enters a fair; what needn't be typed again comes from one that was before. */
