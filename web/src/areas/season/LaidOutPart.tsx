@@ -44,7 +44,7 @@ function Shown({ laidOut }: { laidOut: LaidOut }) {
         {laidOut.changing.seconds > 0 && ` with ${laidOut.changing.text} of changing machines and walking`}
         {laidOut.ready ? (
           <span className={laidOut.late ? 'font-semibold text-weld' : undefined}>
-            , done on {day(laidOut.ready)} among all open work, what is due first first
+            , done on {day(laidOut.ready)} when put among all open work, what is due first first
             {laidOut.late ? ': that is too late.' : '.'}
           </span>
         ) : (

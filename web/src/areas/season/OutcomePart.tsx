@@ -71,7 +71,7 @@ export function OutcomePart({ outcome, less }: { outcome: Outcome; less?: Schema
       </p>
       {outcome.doneOn && (
         <p className={outcome.isLate ? 'font-semibold text-weld' : undefined}>
-          In the free hours of the day plan they are done on {day(outcome.doneOn)}
+          In the hours that open work leaves free they are done on {day(outcome.doneOn)}
           {outcome.isLate ? ', which isn’t before the first fair.' : '.'}
         </p>
       )}

@@ -201,7 +201,7 @@ describe('what to make', () => {
     expect(await within(part).findByText(/with 21 min of changing machines and walking/)).toBeVisible();
     expect(
       within(part).getByText(
-        /done on Wed 13 May among all open work, what is due first first: that is too late/,
+        /done on Wed 13 May when put among all open work, what is due first first: that is too late/,
       ),
     ).toBeVisible();
     const stripe = within(part).getByRole('row', { name: /Reed Stripe/ });
