@@ -32,7 +32,10 @@ class DemoWorkroomTest {
         assertThat(bench.get("tape").get("laid")).isNotEmpty();
     }
 
-    /** Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part; and some that nobody takes. */
+    /**
+     * Three batches of pouches; then key fobs in two cloths, one as seconds, and hand warmers; wash bags and pouches in part; and some that
+     * nobody takes.
+     */
     private static final int GOODS = 3 + 4 + 3 + 1 + 1;
 
     @Test

@@ -157,7 +157,8 @@ class SeasonPlanTest {
         assertThat(row(plan, "medium").get("have").asInt()).isEqualTo(20);
         assertThat(its.get("wanted").asDouble())
                 .isGreaterThan(1.5 * row(plan, "medium").get("wanted").asDouble());
-        assertThat(its.get("wanted").asDouble()).isBetween(4.0, 14.0);
+        // Fairs of December say less of one in January, and those of November more of one in December.
+        assertThat(its.get("wanted").asDouble()).isBetween(2.0, 14.0);
         assertThat(its.get("make").asInt()).isPositive();
         assertThat(row(plan, "medium").get("make").asInt()).isZero();
         assertThat(plan.get("outcome").get("time").get("seconds").asLong()).isLessThanOrEqualTo(6 * 3600);

@@ -45,7 +45,7 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
             order by g.finishedOn desc, g.id desc""")
     Page<FinishedGoods> search(String words, String place, @Nullable Quality quality, boolean all, Pageable page);
 
-    /** Goods of which any are left anywhere, the latest first: the same where nothing else is asked, which needn't look at all that ever were. */
+    /** Goods of which any are left, the latest first: where nothing else is asked, not all that ever were need to be looked at. */
     @Query("""
             select g from FinishedGoods g where g.id in (select p.goodsId from GoodsPlace p where p.units > 0)
             order by g.finishedOn desc, g.id desc""")

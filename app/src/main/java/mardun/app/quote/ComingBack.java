@@ -56,7 +56,7 @@ class ComingBack {
     public List<CustomersBags> bags(long id) {
         CustomerOrder order = orders.findById(id).orElseThrow(OrderService::none);
         List<Sold> sold = order.saleId().flatMap(sales::find).map(NewSale::bags).orElse(List.of());
-        var lots = ledger.ofKinds(sold.stream().map(Sold::kind).toList());
+        var lots = ledger.ofKindsLeft(sold.stream().map(Sold::kind).toList());
         return sold.stream()
                 .map(bags -> new CustomersBags(
                         bags.kind(), lots.get(bags.kind()).get(0).kind().words(), bags.units()))

@@ -105,7 +105,7 @@ class LyingBags {
     private Map<BagKind, List<GoodsLot>> known(Set<String> kinds) {
         Map<BagKind, List<GoodsLot>> known = new LinkedHashMap<>(ledger.there());
         Set<String> there = known.keySet().stream().map(BagKind::key).collect(Collectors.toSet());
-        ledger.ofKinds(kinds.stream().filter(kind -> !there.contains(kind)).toList())
+        ledger.ofKindsLeft(kinds.stream().filter(kind -> !there.contains(kind)).toList())
                 .values()
                 .forEach(lots -> known.put(lots.get(lots.size() - 1).kind(), lots));
         return known;

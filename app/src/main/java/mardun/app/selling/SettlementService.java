@@ -293,7 +293,7 @@ public class SettlementService {
         evening.stream()
                 .filter(one -> one.ended() != Ended.SOLD && one.ended() != Ended.PROMISED)
                 .forEach(one -> units.merge(one.kind(), one.units(), Integer::sum));
-        Map<String, List<GoodsLot>> lots = ledger.ofKinds(units.keySet());
+        Map<String, List<GoodsLot>> lots = ledger.ofKindsLeft(units.keySet());
         return during
                 + units.entrySet().stream()
                         .mapToLong(one -> {

@@ -66,7 +66,7 @@ public record DemandPrior(
     private static final Map<String, Double> INDOORS = Map.of("dry", 0.0, "mixed", 0.0, "wet", -0.1);
     private static final Map<String, Double> OUTDOORS = Map.of("dry", 0.1, "mixed", -0.1, "wet", -0.5);
 
-    /** By the records of many small shops: December sells 1.7 times what a month in spring does, November 1.2 times, January a little less. */
+    /** By the records of forty small shops December sells 1.7 times what a month in spring does, and November 1.2 times; winter a tenth less. */
     private static final double[] YEAR = {-0.1, -0.1, -0.05, 0, 0, 0, 0, 0, 0, 0, 0.2, 0.5};
 
     /** The logarithm of the factor that is expected of a month, from 1. */

@@ -79,8 +79,8 @@ final class MakeBranch {
     }
 
     /**
-     * Its two halves, which have no choice in common: where it isn't clear whether a design is set up, with it and without it; else more and
-     * fewer of the item that is wanted by half a piece. None if only one choice is left.
+     * Its two halves: where it isn't clear whether a design is set up, with its set-up and without anything of it; else more and fewer of
+     * the item of which most nearly half a piece is wanted. None if only one choice is left.
      */
     List<MakeBranch> halves() {
         int design = undecided();

@@ -153,8 +153,8 @@ final class MakeProgramme {
 
         MakeBranch all = new MakeBranch(this);
         best = all.price(prices, best);
-        PriorityQueue<MakeBranch> open =
-                new PriorityQueue<>(Comparator.comparingDouble((MakeBranch branch) -> -branch.bound()));
+        PriorityQueue<MakeBranch> open = new PriorityQueue<>(
+                Comparator.comparingDouble(MakeBranch::bound).reversed());
         open.add(all);
         double leftOut = Double.NEGATIVE_INFINITY;
         for (int halved = 0; halved < BRANCHES && !open.isEmpty(); halved++) {
