@@ -92,7 +92,7 @@ final class ImportJob {
         return lastTouched;
     }
 
-    /** Begins to enter what was looked at. */
+    /** Begins to enter what was looked at: what was found out about its lines is found out anew. */
     synchronized void beginToEnter() {
         done = 0;
         counts.clear();
@@ -144,11 +144,12 @@ final class ImportJob {
                 .toList();
     }
 
-    /** Whether what was read may be entered; whoever asks first enters it. */
+    /** Whether what was read may be entered; whoever asks first enters it, and from then on no line counts as done. */
     synchronized boolean mayBeEntered() {
         boolean may = state == ImportState.READ && counts.getOrDefault(Verdict.Kind.REFUSE, 0) == 0;
         if (may) {
             state = ImportState.ENTERING;
+            done = begun;
         }
         return may;
     }

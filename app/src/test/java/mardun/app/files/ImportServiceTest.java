@@ -175,6 +175,24 @@ class ImportServiceTest {
     }
 
     @Test
+    void noLineIsSaidToBeInBeforeItIs() throws InterruptedException {
+        go.countDown();
+        String id = imports.open("names", file(1_200)).id();
+        until(() -> imports.get(id).state() == ImportState.READ);
+        CountDownLatch asked = new CountDownLatch(1);
+        when(files.findById(anyString())).thenAnswer(waits -> {
+            asked.await();
+            return Optional.empty();
+        });
+        ImportView begun = imports.enter(id);
+        assertThat(begun.state()).isEqualTo(ImportState.ENTERING);
+        assertThat(begun.done()).isZero();
+        asked.countDown();
+        until(() -> imports.get(id).state() == ImportState.ENTERED);
+        assertThat(imports.get(id).done()).isEqualTo(1_200);
+    }
+
+    @Test
     void withoutABackupNothingComesIn() throws InterruptedException {
         go.countDown();
         doThrow(RefusedException.conflict("The backup couldn't be written."))
