@@ -223,7 +223,8 @@ class OpenChoicesTest {
                                 Map.of("number", 1, "good", "5", "second", "1", "seconds", "", "scrap", ""),
                                 Map.of("number", 2, "good", "6", "seconds", "", "scrap", ""))));
         assertThat(finished.status()).as(finished.body().toString()).isEqualTo(200);
-        List<BagKind> kinds = APP.part(GoodsLedger.class).all().keySet().stream()
+        List<BagKind> kinds = APP.part(GoodsLedger.class).kinds().values().stream()
+                .map(GoodsLedger.KnownKind::kind)
                 .filter(kind ->
                         kind.designId().filter(one -> one.value() == design).isPresent())
                 .filter(kind -> kind.quality() == Quality.GOOD)

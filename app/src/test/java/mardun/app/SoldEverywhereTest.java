@@ -491,7 +491,7 @@ class SoldEverywhereTest {
         }
 
         private GoodsLot lot(String kind) {
-            return ledger.ofKinds(List.of(kind)).get(kind).get(0);
+            return ledger.ofKindsLeft(List.of(kind)).get(kind).get(0);
         }
 
         /** The maker says how it was with a bag that the book didn't have. */

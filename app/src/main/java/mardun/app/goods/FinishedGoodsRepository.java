@@ -1,6 +1,7 @@
 package mardun.app.goods;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -57,7 +58,19 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
             order by g.id""")
     List<FinishedGoods> findLeft();
 
-    List<FinishedGoods> findByBagKindInOrderById(Collection<String> keys);
+    /**
+     * A kind of which there ever were bags.
+     *
+     * @param latest the number of its last lot
+     * @param since the day on which the first of them were done
+     */
+    record OfKind(String key, long latest, LocalDate since) {}
+
+    /** All kinds of which there ever were bags, the oldest first. */
+    @Query("""
+            select new mardun.app.goods.FinishedGoodsRepository$OfKind(g.bagKind, max(g.id), min(g.finishedOn))
+            from FinishedGoods g group by g.bagKind order by min(g.id)""")
+    List<OfKind> ofKinds();
 
     /**
      * Goods of some kinds of which any are at a place, and the latest of each kind; the oldest first.

@@ -2,8 +2,10 @@ package mardun.app.goods;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -13,9 +15,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mardun.app.id.BatchId;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.money.Apportionment;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Sort;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,12 +27,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class GoodsLedger {
 
+    private static final String ALL = "";
+
     private final FinishedGoodsRepository goods;
     private final GoodsMovementRepository movements;
     private final GoodsPlaceRepository places;
     private final GoodsBook book;
     private final List<HoldsBags> holders;
     private final Clock clock;
+    private final Remembered<String, Map<String, KnownKind>> kinds;
 
     GoodsLedger(
             FinishedGoodsRepository goods,
@@ -37,13 +43,15 @@ public class GoodsLedger {
             GoodsPlaceRepository places,
             GoodsBook book,
             List<HoldsBags> holders,
-            Clock clock) {
+            Clock clock,
+            Changes changes) {
         this.goods = goods;
         this.movements = movements;
         this.places = places;
         this.book = book;
         this.holders = holders;
         this.clock = clock;
+        this.kinds = new Remembered<>(changes, "finished_goods");
     }
 
     /** All bags that are left somewhere, by kind, the oldest lot first. */
@@ -83,10 +91,32 @@ public class GoodsLedger {
         return free;
     }
 
-    /** Every lot that there ever was, by kind, the oldest first. */
+    /**
+     * A kind of which there ever were bags, whether any are left or not.
+     *
+     * @param kind called as the latest of them are
+     * @param since the day on which the first of them were done
+     */
+    public record KnownKind(BagKind kind, LocalDate since) {}
+
+    /** All kinds of which there ever were bags, by their keys, the oldest first. */
     @Transactional(readOnly = true)
-    public Map<BagKind, List<GoodsLot>> all() {
-        return byKind(goods.findAll(Sort.by("id")));
+    public Map<String, KnownKind> kinds() {
+        return kinds.get(ALL, all -> readKinds());
+    }
+
+    private Map<String, KnownKind> readKinds() {
+        List<FinishedGoodsRepository.OfKind> found = goods.ofKinds();
+        Map<Long, FinishedGoods> latest =
+                goods
+                        .findAllById(found.stream()
+                                .map(FinishedGoodsRepository.OfKind::latest)
+                                .toList())
+                        .stream()
+                        .collect(Collectors.toMap(FinishedGoods::id, one -> one));
+        Map<String, KnownKind> all = new LinkedHashMap<>();
+        found.forEach(of -> all.put(of.key(), new KnownKind(BagKind.of(latest.get(of.latest())), of.since())));
+        return Collections.unmodifiableMap(all);
     }
 
     /** So many bags of a kind came, or went where they are below zero; moving from place to place is neither. */
@@ -171,16 +201,6 @@ public class GoodsLedger {
             minor += Apportionment.share(lot.totalCostMinor(), there, lot.units());
         }
         return new Worth(all, minor);
-    }
-
-    /** Every lot that there ever was of some kinds, the oldest first; a key that isn't known is left out. */
-    @Transactional(readOnly = true)
-    public Map<String, List<GoodsLot>> ofKinds(Collection<String> keys) {
-        Map<String, List<GoodsLot>> found = new LinkedHashMap<>();
-        if (!keys.isEmpty()) {
-            byKind(goods.findByBagKindInOrderById(keys)).forEach((kind, lots) -> found.put(kind.key(), lots));
-        }
-        return found;
     }
 
     /**

@@ -15,6 +15,7 @@ import mardun.app.design.CostedSize;
 import mardun.app.design.DesignCosts;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLedger.KnownKind;
 import mardun.app.goods.GoodsLot;
 import mardun.app.goods.Quality;
 import mardun.app.id.BatchId;
@@ -82,16 +83,20 @@ class SeasonKinds {
                 .forEach(size -> sizes.putIfAbsent(List.of(size.designId(), size.sizeKey()), size));
         Map<List<String>, CostedSize> named = new HashMap<>();
         sizes.values().forEach(size -> named.putIfAbsent(names(size.designName(), size.sizeName()), size));
-        Map<BagKind, List<GoodsLot>> goods = ledger.all();
-        Set<String> held = ledger.held();
+        List<BagKind> made =
+                ledger.kinds().values().stream().map(KnownKind::kind).toList();
+        Map<String, Integer> free = new HashMap<>();
+        ledger.free()
+                .forEach((kind, lots) -> free.put(
+                        kind.key(), lots.stream().mapToInt(GoodsLot::together).sum()));
         Map<String, MaterialId> cloths = new HashMap<>();
         sizes.values().forEach(size -> size.clothId().ifPresent(id -> cloths.put(lower(size.cloth()), id)));
-        goods.keySet().forEach(kind -> kind.clothId().ifPresent(id -> cloths.put(lower(kind.clothName()), id)));
+        made.forEach(kind -> kind.clothId().ifPresent(id -> cloths.put(lower(kind.clothName()), id)));
 
         Map<String, Integer> have = inWork(sizes);
         Map<String, SeasonKind> kinds = new LinkedHashMap<>();
         Map<String, String> sameAs = new HashMap<>();
-        goods.forEach((kind, lots) -> {
+        made.forEach(kind -> {
             if (kind.quality() == Quality.GOOD) {
                 CostedSize size = kind.designId().isPresent()
                         ? sizes.get(
@@ -106,12 +111,7 @@ class SeasonKinds {
                 if (size != null && (cloth.isPresent() || size.clothId().isEmpty())) {
                     String key = key(size, cloth);
                     sameAs.put(kind.key(), key);
-                    have.merge(
-                            key,
-                            lots.stream()
-                                    .mapToInt(lot -> lot.without(held).together())
-                                    .sum(),
-                            Integer::sum);
+                    have.merge(key, free.getOrDefault(kind.key(), 0), Integer::sum);
                     kinds.putIfAbsent(
                             key,
                             new SeasonKind(

@@ -273,7 +273,7 @@ class SeasonPast {
                 sum[1] += one.paidMinor();
             });
             Map<String, Integer> there = new HashMap<>();
-            ledger.all()
+            ledger.there()
                     .forEach((kind, lots) -> there.merge(
                             known.key(kind.key()),
                             lots.stream().mapToInt(GoodsLot::together).sum(),

@@ -14,6 +14,7 @@ import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
+import mardun.app.goods.GoodsLedger.KnownKind;
 import mardun.app.goods.GoodsLot;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
@@ -80,10 +81,9 @@ class YearReading {
         Names names = new Names(
                 designs.names().stream().collect(Collectors.toMap(DesignName::id, DesignName::name)),
                 materials.coloured().stream().collect(Collectors.toMap(ColouredMaterial::id, ColouredMaterial::name)));
-        Map<String, List<GoodsLot>> kinds =
-                ledger.ofKinds(lines.stream().map(SoldLine::kind).collect(Collectors.toSet()));
+        Map<String, KnownKind> kinds = ledger.kinds();
         return lines.stream()
-                .map(line -> names.named(line, kinds.get(line.kind()).get(0).kind()))
+                .map(line -> names.named(line, kinds.get(line.kind()).kind()))
                 .toList();
     }
 
@@ -98,17 +98,13 @@ class YearReading {
     List<Lying> lying() {
         LocalDate today = LocalDate.now(clock);
         Map<BagKind, List<GoodsLot>> there = ledger.there();
-        Map<String, List<GoodsLot>> ever =
-                ledger.ofKinds(there.keySet().stream().map(BagKind::key).toList());
+        Map<String, KnownKind> kinds = ledger.kinds();
         Map<String, Integer> sold = new LinkedHashMap<>();
         sales.lines(today.minusWeeks(ShelfWeeks.LOOKED_AT), today.plusDays(1))
                 .forEach(line -> sold.merge(line.kind(), line.bags().bags(), Integer::sum));
         List<Lying> lying = new ArrayList<>();
         there.forEach((kind, lots) -> {
-            LocalDate first = ever.get(kind.key()).stream()
-                    .map(GoodsLot::finishedOn)
-                    .min(Comparator.naturalOrder())
-                    .orElse(today);
+            LocalDate first = kinds.get(kind.key()).since();
             long weeks = Math.max(1, ChronoUnit.DAYS.between(first, today) / DAYS_OF_WEEK);
             lying.add(new Lying(
                     kind,
