@@ -30,6 +30,7 @@ import mardun.app.batch.BatchViews.OpenBatches;
 import mardun.app.batch.BatchViews.Pick;
 import mardun.app.batch.BatchViews.SlotChoice;
 import mardun.app.batch.Shortages.Shortage;
+import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
 import mardun.app.design.StandingPhotos;
@@ -126,8 +127,8 @@ public class BatchReading {
         this.settings = settings;
         this.clock = clock;
         this.changes = changes;
-        this.opens = new Remembered<>(changes);
-        this.needed = new Remembered<>(changes);
+        this.opens = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
+        this.needed = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
     }
 
     public boolean hasAny() {

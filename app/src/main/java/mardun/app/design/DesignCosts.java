@@ -32,8 +32,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class DesignCosts {
 
     /**
-     * Tables from which no cost follows: they are written where bags move, are packed, ticketed or sold, and where something is noted, and
-     * costs needn't be worked out anew for that.
+     * Tables from which no cost follows, nor the plan of a batch: they are written where bags move, are packed, ticketed or sold, and where
+     * something is noted, and nothing of that needs be worked out anew then.
      */
     public static final Set<String> NO_COST_FOLLOWS = Set.of(
             "finished_goods",

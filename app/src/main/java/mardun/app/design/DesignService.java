@@ -166,7 +166,7 @@ public class DesignService implements UsesMaterials {
             JsonMapper json,
             Changes changes,
             Clock clock) {
-        this.lists = new Remembered<>(changes);
+        this.lists = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
         this.designs = designs;
         this.revisions = revisions;
         this.shelves = shelves;

@@ -187,12 +187,13 @@ public class GoodsLedger {
     /** So many bags that lay somewhere, and what they cost. */
     public record Worth(int units, long minor) {}
 
-    /** What all bags had cost that were somewhere just before a moment. */
+    /** What all bags had cost that were somewhere just before a moment: those that are left now, without what happened since. */
     @Transactional(readOnly = true)
     public Worth worthAt(Instant moment) {
-        Map<Long, Long> units = movements.unitsAt(moment).stream()
-                .collect(
-                        Collectors.toMap(GoodsMovementRepository.Units::goodsId, GoodsMovementRepository.Units::units));
+        Map<Long, Long> units = new HashMap<>();
+        places.left().forEach(its -> units.put(its.goodsId(), its.units()));
+        movements.unitsSince(moment).forEach(its -> units.merge(its.goodsId(), -its.units(), Long::sum));
+        units.values().removeIf(its -> its <= 0);
         int all = 0;
         long minor = 0;
         for (FinishedGoods lot : goods.findAllById(units.keySet())) {

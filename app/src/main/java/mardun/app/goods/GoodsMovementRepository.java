@@ -49,7 +49,7 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             where m.place = :place order by m.movedAt, m.id""")
     List<GoodsLedger.Change> changesAt(String place);
 
-    /** How many of a lot there were. */
+    /** So many of a lot. */
     record Units(long goodsId, long units) {}
 
     /** How many of a lot there were at a place. */
@@ -62,9 +62,9 @@ interface GoodsMovementRepository extends JpaRepository<GoodsMovement, Long> {
             having sum(m.changeUnits) > 0 order by m.place""")
     List<AtPlace> placesAt(Instant moment);
 
-    /** How many of each lot there were just before a moment; none of those of which there were none. */
+    /** How many of each lot came since a moment, less those that went. */
     @Query("""
             select new mardun.app.goods.GoodsMovementRepository$Units(m.goodsId, sum(m.changeUnits))
-            from GoodsMovement m where m.movedAt < :moment group by m.goodsId having sum(m.changeUnits) > 0""")
-    List<Units> unitsAt(Instant moment);
+            from GoodsMovement m where m.movedAt >= :moment group by m.goodsId having sum(m.changeUnits) <> 0""")
+    List<Units> unitsSince(Instant moment);
 }

@@ -14,6 +14,12 @@ interface GoodsPlaceRepository extends JpaRepository<GoodsPlace, Long> {
             + " where p.goodsId in :goodsIds and p.units <> 0 order by p.place")
     List<AtPlace> places(Collection<Long> goodsIds);
 
+    /** How many of each lot are left. */
+    @Query("""
+            select new mardun.app.goods.GoodsMovementRepository$Units(p.goodsId, sum(p.units))
+            from GoodsPlace p where p.units > 0 group by p.goodsId""")
+    List<GoodsMovementRepository.Units> left();
+
     @Query("select p.units from GoodsPlace p where p.goodsId = :goodsId and p.place = :place")
     Optional<Integer> units(long goodsId, String place);
 

@@ -2,6 +2,7 @@ package mardun.app.log;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -32,18 +33,21 @@ public class BenchLog {
     private final SlipRecutRepository recuts;
     private final Estimates estimates;
     private final EventWords words;
+    private final HoursByMonth hours;
 
     BenchLog(
             BenchEventRepository events,
             SlipMovementRepository movements,
             SlipRecutRepository recuts,
             Estimates estimates,
-            EventWords words) {
+            EventWords words,
+            HoursByMonth hours) {
         this.events = events;
         this.movements = movements;
         this.recuts = recuts;
         this.estimates = estimates;
         this.words = words;
+        this.hours = hours;
     }
 
     /** Which of these entries aren't known yet. */
@@ -87,6 +91,7 @@ public class BenchLog {
             }
             kept.add(event(entry, line.design(), on));
         }
+        entries.forEach(hours::writes);
         events.saveAllAndFlush(kept);
         estimates.add(kept.stream().map(BenchEvent::timed).toList());
     }
@@ -301,6 +306,20 @@ public class BenchLog {
     public List<LoggedTouch> touches(Instant from, Instant until) {
         return told(
                 events.findByHappenedAtGreaterThanEqualAndHappenedAtLessThanOrderByHappenedAtAscNumberAsc(from, until));
+    }
+
+    /**
+     * Hands-on time on a day.
+     *
+     * @param kind of what was logged
+     * @param place the machine or the place
+     */
+    public record Worked(LocalDate day, EventKind kind, String place, Duration time) {}
+
+    /** What was worked from a day until before another, by day, kind and place, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Worked> worked(LocalDate from, LocalDate until) {
+        return hours.worked(from, until, this::touches);
     }
 
     /** What was worked at a step of a design, by the step's name, in its order. */

@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
 import mardun.app.batch.BatchLife;
 import mardun.app.batch.BatchLife.NamedLine;
 import mardun.app.calendar.FreeDays;
+import mardun.app.design.DesignCosts;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
@@ -80,7 +81,7 @@ class LogbookFigures {
         this.days = days;
         this.settings = settings;
         this.clock = clock;
-        this.known = new Remembered<>(changes);
+        this.known = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
     }
 
     /** What the last so many weeks add up to, this one among them. */

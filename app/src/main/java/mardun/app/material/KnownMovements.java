@@ -33,9 +33,9 @@ class KnownMovements {
     private static final long MOST = 250_000;
 
     private final StockMovementRepository movements;
-    private final Cache<MaterialId, List<StockMovement>> known = Caffeine.newBuilder()
+    private final Cache<MaterialId, Movements> known = Caffeine.newBuilder()
             .maximumWeight(MOST)
-            .weigher((MaterialId id, List<StockMovement> its) -> its.size() + 1)
+            .weigher((MaterialId id, Movements its) -> its.size() + 1)
             .build();
 
     /** What a valuation follows from, as far as that changes: movements and prices only grow, lots count their changes. */
@@ -78,12 +78,12 @@ class KnownMovements {
     }
 
     /** The movements of some materials, by the materials; of one that has none there is no entry. */
-    Map<MaterialId, List<StockMovement>> of(Collection<MaterialId> ids) {
-        Map<MaterialId, List<StockMovement>> found = new HashMap<>();
+    Map<MaterialId, Movements> of(Collection<MaterialId> ids) {
+        Map<MaterialId, Movements> found = new HashMap<>();
         Map<MaterialId, Writing> asked = new LinkedHashMap<>();
         for (MaterialId id : ids) {
             Writing now = writing(id);
-            List<StockMovement> its = now.open() == 0 ? known.getIfPresent(id) : null;
+            Movements its = now.open() == 0 ? known.getIfPresent(id) : null;
             if (its == null) {
                 asked.put(id, now);
             } else {
@@ -96,7 +96,7 @@ class KnownMovements {
                     .stream()
                     .collect(Collectors.groupingBy(StockMovement::materialId));
             asked.forEach((id, before) -> {
-                List<StockMovement> its = List.copyOf(EntryOrder.of(read.getOrDefault(id, List.of())));
+                Movements its = Movements.of(read.getOrDefault(id, List.of()));
                 found.put(id, its);
                 keep(id, its, before);
             });
@@ -169,7 +169,7 @@ class KnownMovements {
      */
     Valuation valuation(
             MaterialId id,
-            List<StockMovement> its,
+            Movements its,
             List<Lot> lots,
             List<MaterialPrice> prices,
             Valuing valuing,
@@ -180,7 +180,7 @@ class KnownMovements {
         Valued of = new Valued(
                 id,
                 its.size(),
-                its.stream().mapToLong(StockMovement::id).max().orElse(0),
+                its.last(),
                 lots.stream()
                         .map(lot -> List.of(lot.id().value(), lot.version()))
                         .toList(),
@@ -190,7 +190,7 @@ class KnownMovements {
     }
 
     /** Keeps what was read, unless somebody has begun or ended writing since it was asked for. */
-    private void keep(MaterialId id, List<StockMovement> its, Writing before) {
+    private void keep(MaterialId id, Movements its, Writing before) {
         known.asMap().compute(id, (key, kept) -> {
             Writing now = writing(id);
             return now.open() == 0 && now.over() == before.over() ? its : kept;
@@ -252,16 +252,10 @@ class KnownMovements {
                     if (status != STATUS_COMMITTED) {
                         return status == STATUS_ROLLED_BACK ? kept : null;
                     }
-                    return gone.contains(id) ? null : with(kept, more.getOrDefault(id, List.of()));
+                    return gone.contains(id) ? null : kept.with(more.getOrDefault(id, List.of()));
                 });
                 writing.compute(id, (key, now) -> new Writing(now.open() - 1, now.over() + 1));
             }
-        }
-
-        private static List<StockMovement> with(List<StockMovement> kept, List<StockMovement> more) {
-            List<StockMovement> all = new ArrayList<>(kept);
-            all.addAll(more);
-            return List.copyOf(EntryOrder.of(all));
         }
     }
 }

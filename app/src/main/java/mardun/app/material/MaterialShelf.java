@@ -46,7 +46,7 @@ final class MaterialShelf {
 
     private final Material material;
     private final List<Lot> lots;
-    private final List<StockMovement> movements;
+    private Movements movements;
     private final List<MaterialPrice> prices;
     private final List<Reservation> reservations;
     private final CurrencyUnit currency;
@@ -60,14 +60,12 @@ final class MaterialShelf {
      * The shelf of a material.
      *
      * @param lots oldest first
-     * @param movements oldest first
-     * @param movements in the order in which they happened
      * @param prices oldest first
      */
     MaterialShelf(
             Material material,
             List<Lot> lots,
-            List<StockMovement> movements,
+            Movements movements,
             List<MaterialPrice> prices,
             List<Reservation> reservations,
             CurrencyUnit currency,
@@ -75,7 +73,7 @@ final class MaterialShelf {
             KnownMovements known) {
         this.material = material;
         this.lots = new ArrayList<>(lots);
-        this.movements = new ArrayList<>(movements);
+        this.movements = movements;
         this.prices = prices;
         this.reservations = reservations;
         this.currency = currency;
@@ -94,10 +92,7 @@ final class MaterialShelf {
 
     /** Follows what was just written. */
     void add(StockMovement movement) {
-        movements.add(movement);
-        List<StockMovement> ordered = EntryOrder.of(movements);
-        movements.clear();
-        movements.addAll(ordered);
+        movements = movements.with(List.of(movement));
         isAsStored = false;
         valuation = null;
         left = null;
@@ -121,12 +116,7 @@ final class MaterialShelf {
 
     /** What is there of a part, without offcuts and precuts. */
     Amount onHand(Part part) {
-        return new Amount(
-                counting(),
-                movements.stream()
-                        .filter(m -> !m.isOfPieces() && m.part() == part)
-                        .mapToLong(StockMovement::changeValue)
-                        .sum());
+        return new Amount(counting(), movements.onHand(part));
     }
 
     /** What is there: of a two-part notion, as many sets as there are of the half that there is less of. */
@@ -139,10 +129,7 @@ final class MaterialShelf {
 
     /** How many offcuts and precuts of all sizes there are. */
     Amount pieces() {
-        return Amount.pieces(movements.stream()
-                .filter(StockMovement::isOfPieces)
-                .mapToLong(StockMovement::changeValue)
-                .sum());
+        return Amount.pieces(movements.pieces());
     }
 
     /** What batches have reserved of a part, but for one of them. */
@@ -176,18 +163,12 @@ final class MaterialShelf {
 
     private Map<LotId, Long> workOutLeft() {
         Map<LotId, Long> ofLots = new LinkedHashMap<>();
-        lots.forEach(lot -> ofLots.put(lot.id(), 0L));
         Map<Part, Long> owed = new EnumMap<>(Part.class);
-        for (StockMovement movement : movements) {
-            movement.lotId()
-                    .ifPresentOrElse(
-                            lot -> ofLots.merge(lot, movement.changeValue(), Long::sum),
-                            () -> owed.merge(movement.part(), -movement.changeValue(), Long::sum));
-        }
         for (Lot lot : lots) {
-            long debt = lot.isOfPieces() ? 0 : owed.getOrDefault(lot.part(), 0L);
-            long paid = Math.max(0, Math.min(debt, ofLots.get(lot.id())));
-            ofLots.merge(lot.id(), -paid, Long::sum);
+            long its = movements.ofLot(lot.id());
+            long debt = lot.isOfPieces() ? 0 : owed.computeIfAbsent(lot.part(), movements::owed);
+            long paid = Math.max(0, Math.min(debt, its));
+            ofLots.put(lot.id(), its - paid);
             if (paid > 0) {
                 owed.merge(lot.part(), -paid, Long::sum);
             }
@@ -333,9 +314,8 @@ final class MaterialShelf {
     Amount takenBy(BatchId batchId, Part part) {
         return new Amount(
                 counting(),
-                movements.stream()
-                        .filter(m ->
-                                m.batchId().filter(batchId::equals).isPresent() && !m.isOfPieces() && m.part() == part)
+                movements.of(batchId).stream()
+                        .filter(m -> !m.isOfPieces() && m.part() == part)
                         .mapToLong(m -> -m.changeValue())
                         .sum());
     }
@@ -344,17 +324,16 @@ final class MaterialShelf {
     Amount cutFor(BatchId batchId) {
         return new Amount(
                 counting(),
-                movements.stream()
-                        .filter(m ->
-                                m.batchId().filter(batchId::equals).isPresent() && !m.isOfPieces() && m.isPlanned())
+                movements.of(batchId).stream()
+                        .filter(m -> !m.isOfPieces() && m.isPlanned())
                         .mapToLong(m -> -m.changeValue())
                         .sum());
     }
 
     /** The marks of the lots from which a batch was cut. */
     Set<String> dyesCutFor(BatchId batchId) {
-        return movements.stream()
-                .filter(m -> m.batchId().filter(batchId::equals).isPresent() && m.kind() == MovementKind.CUT)
+        return movements.of(batchId).stream()
+                .filter(m -> m.kind() == MovementKind.CUT)
                 .flatMap(m -> lotOf(m).stream())
                 .map(lot -> Roll.dyeLot(lot.dyeLot()))
                 .collect(Collectors.toSet());
@@ -370,18 +349,15 @@ final class MaterialShelf {
 
     /** How many offcuts or precuts of a lot a batch has taken, without those that were cut into once more. */
     long piecesTakenBy(BatchId batchId, LotId lotId) {
-        return movements.stream()
-                .filter(m -> m.batchId().filter(batchId::equals).isPresent()
-                        && m.isPlanned()
-                        && m.lotId().filter(lotId::equals).isPresent())
+        return movements.of(batchId).stream()
+                .filter(m -> m.isPlanned() && m.lotId().filter(lotId::equals).isPresent())
                 .mapToLong(m -> -m.changeValue())
                 .sum();
     }
 
     /** What a batch has taken of it, less the offcuts that were kept, in minor units. */
     long usedBy(BatchId batchId, Predicate<StockMovement> which) {
-        return movements.stream()
-                .filter(m -> m.batchId().filter(batchId::equals).isPresent())
+        return movements.of(batchId).stream()
                 .filter(which)
                 .mapToLong(m -> valuation().used(Long.toString(m.id())))
                 .sum();
@@ -406,7 +382,7 @@ final class MaterialShelf {
         lots.forEach(lot -> byId.put(lot.id(), lot));
         List<StockEvent> events = new ArrayList<>();
         int nextPrice = 0;
-        for (StockMovement movement : movements) {
+        for (StockMovement movement : movements.all()) {
             Instant at = movement.movedAt();
             while (nextPrice < prices.size() && !prices.get(nextPrice).since().isAfter(at)) {
                 events.addAll(repriced(prices.get(nextPrice++)));
@@ -510,7 +486,7 @@ final class MaterialShelf {
     }
 
     private StockMovement movement(long movementId) {
-        return movements.stream().filter(m -> m.id() == movementId).findFirst().orElseThrow();
+        return movements.find(movementId).orElseThrow();
     }
 
     private Optional<Lot> lotOf(StockMovement movement) {

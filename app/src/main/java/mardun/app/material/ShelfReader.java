@@ -22,6 +22,19 @@ class ShelfReader {
     /** Later than anything that was ever entered, with whatever clock. */
     static final Instant EVER = Instant.parse("9999-12-31T00:00:00Z");
 
+    /** From these tables, and from no others, it follows what lies on the shelf and what that is worth. */
+    static final String[] TABLES = {
+        "material",
+        "material_price",
+        "lot",
+        "stock_movement",
+        "reservation",
+        "unsewn_piece",
+        "unsewn_movement",
+        "unsewn_hold",
+        "settings"
+    };
+
     private final MaterialRepository materials;
     private final LotRepository lots;
     private final KnownMovements known;
@@ -93,7 +106,7 @@ class ShelfReader {
     private Map<MaterialId, MaterialShelf> shelves(
             List<Material> found,
             List<Lot> itsLots,
-            Map<MaterialId, List<StockMovement>> movementsOf,
+            Map<MaterialId, Movements> movementsOf,
             List<MaterialPrice> itsPrices,
             List<Reservation> itsReservations,
             Valuing valuing) {
@@ -108,7 +121,7 @@ class ShelfReader {
                     new MaterialShelf(
                             material,
                             lotsOf.getOrDefault(material.id(), List.of()),
-                            movementsOf.getOrDefault(material.id(), List.of()),
+                            movementsOf.getOrDefault(material.id(), Movements.NONE),
                             pricesOf.getOrDefault(material.id(), List.of()),
                             reservationsOf.getOrDefault(material.id(), List.of()),
                             current.currency(),
@@ -118,11 +131,10 @@ class ShelfReader {
         return shelves;
     }
 
-    private Map<MaterialId, List<StockMovement>> movementsBefore(Instant until, List<MaterialId> ids) {
-        Map<MaterialId, List<StockMovement>> its = known.of(ids);
+    private Map<MaterialId, Movements> movementsBefore(Instant until, List<MaterialId> ids) {
+        Map<MaterialId, Movements> its = known.of(ids);
         if (until.isBefore(EVER)) {
-            its.replaceAll((id, all) ->
-                    all.stream().filter(one -> one.movedAt().isBefore(until)).toList());
+            its.replaceAll((id, all) -> all.before(until));
         }
         return its;
     }

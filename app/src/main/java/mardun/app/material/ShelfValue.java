@@ -34,13 +34,41 @@ public class ShelfValue {
     private final SettingsService settings;
     private final Clock clock;
     private final Remembered<LocalDate, StockValueView> today;
+    private final Remembered<LocalDate, Worth> worth;
 
     ShelfValue(ShelfReader reader, CutPieces cutPieces, SettingsService settings, Clock clock, Changes changes) {
         this.reader = reader;
         this.cutPieces = cutPieces;
         this.settings = settings;
         this.clock = clock;
-        this.today = new Remembered<>(changes);
+        this.today = new Remembered<>(changes, ShelfReader.TABLES);
+        this.worth = new Remembered<>(changes, ShelfReader.TABLES);
+    }
+
+    /**
+     * What the shelf was worth, in minor units.
+     *
+     * @param kinds materials by their kinds
+     * @param cut pieces that were cut and not sewn
+     */
+    public record Worth(Map<MaterialKind, Long> kinds, long cut) {}
+
+    /** What the shelf was worth at the end of a day, by the maker's school, without what lay there. */
+    @Transactional(readOnly = true)
+    public Worth worthOn(LocalDate day) {
+        LocalDate now = LocalDate.now(clock);
+        return worth.get(Days.possible(day), its -> {
+            Instant end = endOf(its, now);
+            Map<MaterialKind, Long> kinds = new EnumMap<>(MaterialKind.class);
+            reader.readAll(end)
+                    .values()
+                    .forEach(shelf -> kinds.merge(shelf.material().kind(), shelf.worth(), Long::sum));
+            return new Worth(kinds, cutPieces.at(end).minor());
+        });
+    }
+
+    private Instant endOf(LocalDate day, LocalDate now) {
+        return day.isBefore(now) ? Days.endOf(day, clock.getZone()) : ShelfReader.EVER;
     }
 
     /** What the shelf was worth at the end of a day, by the maker's school. */
@@ -58,7 +86,7 @@ public class ShelfValue {
         List<ValueLine> lines = new ArrayList<>();
         Map<MaterialKind, Long> worth = new EnumMap<>(MaterialKind.class);
         Map<MaterialKind, Integer> counts = new EnumMap<>(MaterialKind.class);
-        Instant end = day.isBefore(now) ? Days.endOf(day, clock.getZone()) : ShelfReader.EVER;
+        Instant end = endOf(day, now);
         for (MaterialShelf shelf : reader.readAll(end).values()) {
             Map<LotId, Long> left = shelf.left();
             long pieces = shelf.lots().stream()

@@ -132,7 +132,7 @@ class StockLedger {
                 new MaterialShelf(
                         material,
                         List.of(),
-                        List.of(),
+                        Movements.NONE,
                         List.of(),
                         List.of(),
                         current.currency(),

@@ -90,8 +90,8 @@ public class StockService {
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
-        this.allToCount = new Remembered<>(changes);
-        this.toScrap = new Remembered<>(changes);
+        this.allToCount = new Remembered<>(changes, ShelfReader.TABLES);
+        this.toScrap = new Remembered<>(changes, ShelfReader.TABLES);
     }
 
     /** Moves stock as a person enters it: always a positive amount, its direction given by the kind. */

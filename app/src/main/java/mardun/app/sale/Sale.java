@@ -138,6 +138,10 @@ class Sale implements Persistable<UUID> {
         return soldAt;
     }
 
+    LocalDate soldOn() {
+        return soldOn;
+    }
+
     Tender tender() {
         return tender;
     }

@@ -87,7 +87,7 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
     /** The bags of all sales from a day until before another, those of a sale together. */
     @Query("""
             select new mardun.app.sale.SalesBook$Row(
-                s.id, s.channelId, s.fairId, s.soldOn, s.paidMinor, s.taxMinor, s.feesMinor,
+                s.number, s.channelId, s.fairId, s.soldOn, s.paidMinor, s.taxMinor, s.feesMinor,
                 l.bagKind, l.units, l.paidMinor, l.costMinor, l.labourMinor, l.overheadMinor, l.seconds, l.unknownUnits)
             from SaleLine l join Sale s on s.id = l.saleId
             where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until

@@ -3,7 +3,6 @@ package mardun.app.sale;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import mardun.app.id.FairId;
 import org.springframework.data.domain.Limit;
@@ -24,16 +23,17 @@ interface SaleRepository extends JpaRepository<Sale, UUID> {
     List<Sale> latest(FairId fair, Limit most);
 
     @Query("""
-            select new mardun.app.sale.SalesBook$Entry(
-                s.id, s.soldAt, s.soldOn, s.channelId, s.fairId, s.tender, s.units, s.paidMinor, s.taxMinor, s.feesMinor, s.note)
+            select new mardun.app.sale.SalesByMonth$Numbered(s.number, new mardun.app.sale.SalesBook$Entry(
+                s.id, s.soldAt, s.soldOn, s.channelId, s.fairId, s.tender, s.units, s.paidMinor, s.taxMinor, s.feesMinor, s.note))
             from Sale s where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until order by s.number""")
-    List<SalesBook.Entry> between(LocalDate from, LocalDate until);
+    List<SalesByMonth.Numbered<SalesBook.Entry>> between(LocalDate from, LocalDate until);
 
     @Query("""
             select coalesce(sum(s.paidMinor - s.taxMinor), 0) from Sale s
             where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until""")
     long soldBetween(LocalDate from, LocalDate until);
 
-    @Query("select min(s.soldOn) from Sale s where s.takenBackAt is null")
-    Optional<LocalDate> firstDay();
+    /** The days on which something was sold, once for each sale, the first one first. */
+    @Query("select s.soldOn from Sale s where s.takenBackAt is null order by s.soldOn")
+    List<LocalDate> days(Limit most);
 }

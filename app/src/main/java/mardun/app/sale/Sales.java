@@ -46,6 +46,7 @@ public class Sales {
     private final Channels channels;
     private final SettingsService settings;
     private final Clock clock;
+    private final SalesByMonth byMonth;
 
     Sales(
             SaleRepository sales,
@@ -53,13 +54,15 @@ public class Sales {
             GoodsLedger ledger,
             Channels channels,
             SettingsService settings,
-            Clock clock) {
+            Clock clock,
+            SalesByMonth byMonth) {
         this.sales = sales;
         this.lines = lines;
         this.ledger = ledger;
         this.channels = channels;
         this.settings = settings;
         this.clock = clock;
+        this.byMonth = byMonth;
     }
 
     /**
@@ -164,7 +167,9 @@ public class Sales {
         ledger.hold(
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         Settings current = settings.current();
-        Sale sale = new Sale(sold, LocalDate.ofInstant(sold.at(), clock.getZone()));
+        LocalDate day = LocalDate.ofInstant(sold.at(), clock.getZone());
+        byMonth.writes(day);
+        Sale sale = new Sale(sold, day);
         Terms.Took took = channels.get(sold.channelId())
                 .channel(current.workroom().rates())
                 .terms()
@@ -244,6 +249,7 @@ public class Sales {
     public boolean takeBack(UUID id) {
         Optional<Sale> found = sales.findById(id);
         found.filter(sale -> !sale.isTakenBack()).ifPresent(sale -> {
+            byMonth.writes(sale.soldOn());
             List<SaleLine> its = lines.findBySaleIdOrderById(id);
             ledger.hold(its.stream().flatMap(line -> line.goodsId().stream()).toList());
             its.forEach(line -> line.goodsId()
@@ -331,6 +337,7 @@ public class Sales {
                 .filter(one -> one.goodsId().isEmpty())
                 .orElseThrow(() -> RefusedException.missing("This question was answered already."));
         Sale sale = sales.findById(line.saleId()).orElseThrow();
+        byMonth.writes(sale.soldOn());
         ledger.hold(lots.stream().map(GoodsLot::id).toList());
         boolean isOther = !kind.key().equals(line.bagKind());
         List<SaleLine> found = new ArrayList<>();

@@ -4,13 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import mardun.app.id.ChannelId;
 import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
@@ -19,6 +17,7 @@ import mardun.core.selling.Tender;
 import mardun.core.year.SoldBags;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,10 +27,12 @@ public class SalesBook {
 
     private final SaleRepository sales;
     private final SaleLineRepository lines;
+    private final SalesByMonth byMonth;
 
-    SalesBook(SaleRepository sales, SaleLineRepository lines) {
+    SalesBook(SaleRepository sales, SaleLineRepository lines, SalesByMonth byMonth) {
         this.sales = sales;
         this.lines = lines;
+        this.byMonth = byMonth;
     }
 
     /**
@@ -55,9 +56,13 @@ public class SalesBook {
             long feesMinor,
             String note) {}
 
-    /** Bags of a sale as they are stored, with what came off all of the sale. */
+    /**
+     * Bags of a sale as they are stored, with what came off all of the sale.
+     *
+     * @param number of the sale, in the order in which sales were booked
+     */
     record Row(
-            UUID sale,
+            long number,
             ChannelId channel,
             @Nullable FairId fair,
             LocalDate day,
@@ -79,14 +84,12 @@ public class SalesBook {
      */
     @Transactional(readOnly = true)
     public List<SoldLine> lines(LocalDate from, LocalDate until) {
-        Map<UUID, List<Row>> bySale = lines.between(from, until).stream()
-                .collect(Collectors.groupingBy(Row::sale, LinkedHashMap::new, Collectors.toList()));
-        List<SoldLine> sold = new ArrayList<>();
-        bySale.values().forEach(rows -> add(rows, sold));
-        return sold;
+        return byMonth.lines(from, until);
     }
 
-    private static void add(List<Row> rows, List<SoldLine> sold) {
+    /** The bags of one sale, with their share in what came off it. */
+    static List<SoldLine> shared(List<Row> rows) {
+        List<SoldLine> sold = new ArrayList<>();
         List<Long> tax = shares(rows, rows.get(0).saleTax());
         List<Long> fees = shares(rows, rows.get(0).saleFees());
         for (int i = 0; i < rows.size(); i++) {
@@ -98,6 +101,7 @@ public class SalesBook {
                     row.kind(),
                     new SoldBags(row.units(), row.paid(), tax.get(i), fees.get(i), row.cost(), making(row))));
         }
+        return sold;
     }
 
     private static Optional<SoldBags.Making> making(Row row) {
@@ -190,12 +194,12 @@ public class SalesBook {
     /** The sales from a day until before another, in the order in which they were booked. */
     @Transactional(readOnly = true)
     public List<Entry> sales(LocalDate from, LocalDate until) {
-        return sales.between(from, until);
+        return byMonth.sales(from, until);
     }
 
     /** The day of the first sale that there is; empty where nothing was sold yet. */
     @Transactional(readOnly = true)
     public Optional<LocalDate> firstDay() {
-        return sales.firstDay();
+        return sales.days(Limit.of(1)).stream().findFirst();
     }
 }

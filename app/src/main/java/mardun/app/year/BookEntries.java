@@ -3,13 +3,13 @@ package mardun.app.year;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import mardun.app.log.BenchLog;
-import mardun.app.log.LoggedTouch;
+import mardun.app.log.BenchLog.Worked;
 import mardun.app.material.Purchases;
 import mardun.app.material.Purchases.Purchase;
 import mardun.app.sale.SalesBook;
@@ -101,19 +101,11 @@ class BookEntries {
     }
 
     private List<AtBench> bench(LocalDate from, LocalDate until) {
-        Map<LocalDate, Duration> byDay = log
-                .touches(
-                        from.atStartOfDay(clock.getZone()).toInstant(),
-                        until.atStartOfDay(clock.getZone()).toInstant())
-                .stream()
+        Map<LocalDate, Duration> byDay = log.worked(from, until).stream()
                 .collect(Collectors.groupingBy(
-                        touch -> LocalDate.ofInstant(touch.at(), clock.getZone()),
-                        Collectors.reducing(Duration.ZERO, LoggedTouch::worked, Duration::plus)));
-        List<AtBench> bench = new ArrayList<>();
-        byDay.entrySet().stream()
-                .filter(day -> !day.getValue().isZero())
-                .sorted(Map.Entry.comparingByKey())
-                .forEach(day -> bench.add(new AtBench(day.getKey(), day.getValue())));
-        return bench;
+                        Worked::day, TreeMap::new, Collectors.reducing(Duration.ZERO, Worked::time, Duration::plus)));
+        return byDay.entrySet().stream()
+                .map(day -> new AtBench(day.getKey(), day.getValue()))
+                .toList();
     }
 }

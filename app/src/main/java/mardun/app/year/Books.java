@@ -17,7 +17,6 @@ import mardun.app.goods.GoodsLedger;
 import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
 import mardun.app.material.ShelfValue;
-import mardun.app.material.StockViews.StockValueView;
 import mardun.app.problem.Days;
 import mardun.app.selling.FairRecords.FairLeft;
 import mardun.app.settings.Settings;
@@ -171,11 +170,9 @@ class Books {
 
     /** What lay there at the end of a day: materials by their kinds, cut pieces, finished bags. */
     private void value(LocalDate day, BiConsumer<String, Long> worth) {
-        StockValueView materials = shelf.on(Optional.of(day));
-        materials
-                .kinds()
-                .forEach(kind -> worth.accept(words(kind.kind()), kind.worth().minor()));
-        worth.accept("cut, not sewn", materials.cutPieces().worth().minor());
+        ShelfValue.Worth materials = shelf.worthOn(day);
+        materials.kinds().forEach((kind, minor) -> worth.accept(words(kind), minor));
+        worth.accept("cut, not sewn", materials.cut());
         worth.accept(
                 "finished bags",
                 goods.worthAt(day.plusDays(1).atStartOfDay(clock.getZone()).toInstant())

@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.batch.BatchLife.FinishedLine;
 import mardun.app.id.DesignId;
+import mardun.app.log.BenchLog.Worked;
 import mardun.app.log.EventKind;
-import mardun.app.log.LoggedTouch;
 import mardun.app.selling.FairRecords.FairLeft;
 import mardun.app.settings.Settings;
 import mardun.app.year.YearViews.AnswerView;
@@ -50,11 +50,11 @@ final class WorkCharts {
     }
 
     /** Where the hours went. */
-    AnswerView hours(List<LoggedTouch> touches, List<FairLeft> fairs) {
+    AnswerView hours(List<Worked> worked, List<FairLeft> fairs) {
         Map<String, Station> machines = current.equipment().machines().stream()
                 .collect(Collectors.toMap(Machine::key, Machine::kind, (one, other) -> one));
         Map<String, Duration> hours = new LinkedHashMap<>();
-        touches.forEach(touch -> hours.merge(what(touch, machines), touch.worked(), Duration::plus));
+        worked.forEach(one -> hours.merge(what(one, machines), one.time(), Duration::plus));
         fairs.forEach(fair -> {
             hours.merge(AT_STALLS, fair.there(), Duration::plus);
             hours.merge(ON_THE_WAY, fair.onTheWay(), Duration::plus);
@@ -90,16 +90,16 @@ final class WorkCharts {
         return (int) Math.round(100.0 * part.toSeconds() / Math.max(1, whole.toSeconds()));
     }
 
-    private static String what(LoggedTouch touch, Map<String, Station> machines) {
-        if (touch.kind() == EventKind.SET_UP) {
+    private static String what(Worked worked, Map<String, Station> machines) {
+        if (worked.kind() == EventKind.SET_UP) {
             return SETTING_UP;
         }
-        if (touch.kind() == EventKind.SLIPPED) {
+        if (worked.kind() == EventKind.SLIPPED) {
             return MENDING;
         }
-        return Optional.ofNullable(machines.get(touch.place()))
+        return Optional.ofNullable(machines.get(worked.place()))
                 .or(() -> Stream.of(Station.values())
-                        .filter(station -> station.name().equals(touch.place()))
+                        .filter(station -> station.name().equals(worked.place()))
                         .findFirst())
                 .map(WorkKind::at)
                 .map(WorkKind::words)

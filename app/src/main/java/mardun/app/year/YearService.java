@@ -121,7 +121,7 @@ class YearService {
         charts.add(ofSales.flow(sold, left));
         charts.add(ofSales.fairs(left));
         charts.add(ofSales.shelf(reading.lying()));
-        charts.add(ofWork.hours(log.touches(span.begins(clock.getZone()), span.ends(clock.getZone())), left));
+        charts.add(ofWork.hours(log.worked(span.first(), span.until()), left));
         charts.add(ofWork.times(finished));
         charts.add(ofSales.prices(sold, before));
         charts.add(ofWork.spoiled(finished));

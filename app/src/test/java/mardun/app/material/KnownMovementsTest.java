@@ -82,7 +82,7 @@ class KnownMovementsTest {
     }
 
     private List<Long> read() {
-        return known.of(List.of(ZIP)).get(ZIP).stream()
+        return known.of(List.of(ZIP)).get(ZIP).all().stream()
                 .map(StockMovement::changeValue)
                 .toList();
     }
