@@ -36,6 +36,7 @@ public class GoodsLedger {
     private final List<HoldsBags> holders;
     private final Clock clock;
     private final Remembered<String, Map<String, KnownKind>> kinds;
+    private final Remembered<String, Map<BagKind, List<GoodsLot>>> there;
 
     GoodsLedger(
             FinishedGoodsRepository goods,
@@ -52,12 +53,13 @@ public class GoodsLedger {
         this.holders = holders;
         this.clock = clock;
         this.kinds = new Remembered<>(changes, "finished_goods");
+        this.there = new Remembered<>(changes, "finished_goods", "goods_place");
     }
 
     /** All bags that are left somewhere, by kind, the oldest lot first. */
     @Transactional(readOnly = true)
     public Map<BagKind, List<GoodsLot>> there() {
-        return byKind(goods.findLeft());
+        return there.get(ALL, all -> Collections.unmodifiableMap(byKind(goods.findLeft())));
     }
 
     /** Where bags are for somebody, and not for whoever packs or plans. */

@@ -1,19 +1,19 @@
 package mardun.app.material;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import mardun.app.id.MaterialId;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.material.Valuing;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Reads what lies on the shelf, of some materials or of all, now or at a past moment, in a handful of queries. */
 @Component
@@ -36,24 +36,21 @@ class ShelfReader {
     };
 
     private final MaterialRepository materials;
-    private final LotRepository lots;
+    private final MaterialList list;
+    private final ShelfRows rows;
     private final KnownMovements known;
-    private final MaterialPriceRepository prices;
-    private final ReservationRepository reservations;
     private final SettingsService settings;
 
     ShelfReader(
             MaterialRepository materials,
-            LotRepository lots,
+            MaterialList list,
+            ShelfRows rows,
             KnownMovements known,
-            MaterialPriceRepository prices,
-            ReservationRepository reservations,
             SettingsService settings) {
         this.materials = materials;
-        this.lots = lots;
+        this.list = list;
+        this.rows = rows;
         this.known = known;
-        this.prices = prices;
-        this.reservations = reservations;
         this.settings = settings;
     }
 
@@ -67,53 +64,59 @@ class ShelfReader {
         if (ids.isEmpty()) {
             return Map.of();
         }
-        return shelves(
-                materials.findAllById(MaterialId.values(ids)),
-                lots.findByMaterialIdInOrderByCameAtAscIdAsc(ids),
-                known.of(ids),
-                prices.findByMaterialIdInOrderBySinceAscIdAsc(ids),
-                reservations.findByMaterialIdInOrderById(ids),
-                valuing);
+        return shelves(found(ids), rows.lots(ids), known.of(ids), rows.prices(ids), rows.reservations(ids), valuing);
+    }
+
+    /** Who may change a material reads it anew. */
+    private List<Material> found(Collection<MaterialId> ids) {
+        if (!TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            return materials.findAllById(MaterialId.values(ids));
+        }
+        Set<MaterialId> asked = Set.copyOf(ids);
+        return list.all().stream().filter(one -> asked.contains(one.id())).toList();
     }
 
     /** The shelves of all materials as they are now. */
     Map<MaterialId, MaterialShelf> readAll() {
-        return readAll(EVER, reservations.findAll());
+        return readAll(EVER, true);
     }
 
     /** The shelves of all materials as they were just before a moment, by kind and name. */
     Map<MaterialId, MaterialShelf> readAll(Instant until) {
-        return readAll(until, List.of());
+        return readAll(until, false);
     }
 
-    private Map<MaterialId, MaterialShelf> readAll(Instant until, List<Reservation> held) {
-        List<Material> all = materials.findAllByOrderByKindAscNameAsc();
+    private Map<MaterialId, MaterialShelf> readAll(Instant until, boolean withReservations) {
+        List<Material> all = list.all();
         List<MaterialId> ids = all.stream().map(Material::id).toList();
         return shelves(
                 all,
-                lots.findAll().stream()
-                        .filter(lot -> lot.cameAt().isBefore(until))
-                        .sorted(Comparator.comparing(Lot::cameAt).thenComparing(Lot::id))
-                        .toList(),
+                before(until, rows.lots(ids), Lot::cameAt),
                 movementsBefore(until, ids),
-                prices.findByMaterialIdInOrderBySinceAscIdAsc(ids).stream()
-                        .filter(price -> price.since().isBefore(until))
-                        .toList(),
-                held,
+                before(until, rows.prices(ids), MaterialPrice::since),
+                withReservations ? rows.reservations(ids) : Map.of(),
                 settings.current().valuing());
+    }
+
+    private static <T> Map<MaterialId, List<T>> before(
+            Instant until, Map<MaterialId, List<T>> rows, Function<T, Instant> moment) {
+        Map<MaterialId, List<T>> some = new HashMap<>(rows);
+        if (until.isBefore(EVER)) {
+            some.replaceAll((id, all) -> all.stream()
+                    .filter(one -> moment.apply(one).isBefore(until))
+                    .toList());
+        }
+        return some;
     }
 
     private Map<MaterialId, MaterialShelf> shelves(
             List<Material> found,
-            List<Lot> itsLots,
+            Map<MaterialId, List<Lot>> lotsOf,
             Map<MaterialId, Movements> movementsOf,
-            List<MaterialPrice> itsPrices,
-            List<Reservation> itsReservations,
+            Map<MaterialId, List<MaterialPrice>> pricesOf,
+            Map<MaterialId, List<Reservation>> reservationsOf,
             Valuing valuing) {
         Settings current = settings.current();
-        Map<MaterialId, List<Lot>> lotsOf = by(itsLots, Lot::materialId);
-        Map<MaterialId, List<MaterialPrice>> pricesOf = by(itsPrices, MaterialPrice::materialId);
-        Map<MaterialId, List<Reservation>> reservationsOf = by(itsReservations, Reservation::materialId);
         Map<MaterialId, MaterialShelf> shelves = new LinkedHashMap<>();
         for (Material material : found) {
             shelves.put(
@@ -137,12 +140,5 @@ class ShelfReader {
             its.replaceAll((id, all) -> all.before(until));
         }
         return its;
-    }
-
-    private static <T> Map<MaterialId, List<T>> by(List<T> all, Function<T, MaterialId> materialOf) {
-        Map<MaterialId, List<T>> grouped = new HashMap<>();
-        all.forEach(one -> grouped.computeIfAbsent(materialOf.apply(one), id -> new ArrayList<>())
-                .add(one));
-        return grouped;
     }
 }

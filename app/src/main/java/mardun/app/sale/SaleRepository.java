@@ -28,11 +28,6 @@ interface SaleRepository extends JpaRepository<Sale, UUID> {
             from Sale s where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until order by s.number""")
     List<SalesByMonth.Numbered<SalesBook.Entry>> between(LocalDate from, LocalDate until);
 
-    @Query("""
-            select coalesce(sum(s.paidMinor - s.taxMinor), 0) from Sale s
-            where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until""")
-    long soldBetween(LocalDate from, LocalDate until);
-
     /** The days on which something was sold, once for each sale, the first one first. */
     @Query("select s.soldOn from Sale s where s.takenBackAt is null order by s.soldOn")
     List<LocalDate> days(Limit most);

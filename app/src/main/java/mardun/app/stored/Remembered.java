@@ -1,5 +1,8 @@
 package mardun.app.stored;
 
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -36,18 +39,43 @@ public final class Remembered<K, V> {
         if (changes.isChanging(isOneOfIts)) {
             return work.apply(key);
         }
+        Map<K, V> known = known();
+        V before = known.get(key);
+        if (before != null) {
+            return before;
+        }
+        V made = work.apply(key);
+        known.put(key, made);
+        return made;
+    }
+
+    /**
+     * The values for some keys.
+     *
+     * @param work reads those together that aren't known; it answers a value for each of them
+     */
+    public Map<K, V> get(Collection<K> keys, Function<List<K>, Map<K, V>> work) {
+        if (changes.isChanging(isOneOfIts)) {
+            return work.apply(List.copyOf(keys));
+        }
+        Map<K, V> known = known();
+        List<K> asked =
+                keys.stream().filter(key -> !known.containsKey(key)).distinct().toList();
+        if (!asked.isEmpty()) {
+            known.putAll(work.apply(asked));
+        }
+        Map<K, V> found = new HashMap<>();
+        keys.forEach(key -> found.put(key, known.get(key)));
+        return found;
+    }
+
+    private Map<K, V> known() {
         long now = changes.count(isOneOfIts);
         AsOf<K, V> known = last;
         if (known.count() != now) {
             known = new AsOf<>(now, new ConcurrentHashMap<>());
             last = known;
         }
-        V before = known.known().get(key);
-        if (before != null) {
-            return before;
-        }
-        V made = work.apply(key);
-        known.known().put(key, made);
-        return made;
+        return known.known();
     }
 }

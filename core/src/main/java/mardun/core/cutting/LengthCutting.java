@@ -36,7 +36,28 @@ public final class LengthCutting {
     private int tried;
 
     /** What is still to be cut when a roll's turn comes. */
-    private record State(int roll, List<Integer> left) {}
+    private static final class State {
+
+        private final int roll;
+        private final int[] left;
+        private final int hash;
+
+        private State(int roll, int[] left) {
+            this.roll = roll;
+            this.left = left;
+            this.hash = 31 * Arrays.hashCode(left) + roll;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof State state && state.roll == roll && Arrays.equals(state.left, left);
+        }
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
+    }
 
     /** What a way misses and what it costs, in nanometres. */
     private record Outcome(long missing, long cost) implements Comparable<Outcome> {
@@ -122,16 +143,13 @@ public final class LengthCutting {
             return;
         }
         Outcome now = new Outcome(missing, cost);
-        Outcome before = seen.get(state(index));
+        State state = new State(index, left.clone());
+        Outcome before = seen.get(state);
         if (before != null && before.compareTo(now) <= 0) {
             return;
         }
-        seen.put(state(index), now);
+        seen.put(state, now);
         kind(index, 0, rolls.get(index).length().nanometres() - endTrim, cost, missing);
-    }
-
-    private State state(int index) {
-        return new State(index, Arrays.stream(left).boxed().toList());
     }
 
     /** Decides how many pieces of a kind and of the shorter ones are cut from a roll, as many as can be first. */
