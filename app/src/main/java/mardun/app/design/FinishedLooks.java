@@ -9,6 +9,8 @@ import mardun.app.id.MaterialId;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.problem.FieldReader;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.design.Design;
 import mardun.core.design.Finished;
 import mardun.core.design.SizedDesign;
@@ -28,11 +30,15 @@ public class FinishedLooks {
 
     private final DesignService designs;
     private final StockShelves shelves;
+    private final Remembered<SizeOf, Optional<FinishedExtent>> extents;
 
-    FinishedLooks(DesignService designs, StockShelves shelves) {
+    FinishedLooks(DesignService designs, StockShelves shelves, Changes changes) {
         this.designs = designs;
         this.shelves = shelves;
+        this.extents = new Remembered<>(changes, "design", "design_revision");
     }
+
+    private record SizeOf(DesignId design, String sizeKey) {}
 
     /**
      * A finished bag.
@@ -63,6 +69,10 @@ public class FinishedLooks {
     /** What a size of a design measures; empty where there is no such size any more, or it can't be worked out. */
     @Transactional(readOnly = true)
     public Optional<FinishedExtent> extent(DesignId id, String sizeKey) {
+        return extents.get(new SizeOf(id, sizeKey), its -> measured(id, sizeKey));
+    }
+
+    private Optional<FinishedExtent> measured(DesignId id, String sizeKey) {
         return asItIs(id, sizeKey)
                 .flatMap(its -> its.sized().finished())
                 .map(finished -> new FinishedExtent(

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import mardun.app.id.BatchId;
 import mardun.app.id.DesignId;
 import mardun.app.id.MaterialId;
+import mardun.app.stored.RememberedApart;
 import mardun.core.making.Counted;
 import mardun.core.making.SetUp;
 import mardun.core.making.Standing;
@@ -28,12 +29,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class BenchLog {
 
+    /** Those that are open, and some that are looked at. */
+    private static final int BATCHES = 200;
+
     private final BenchEventRepository events;
     private final SlipMovementRepository movements;
     private final SlipRecutRepository recuts;
     private final Estimates estimates;
     private final EventWords words;
     private final HoursByMonth hours;
+    private final RememberedApart<BatchId, Counted> counts = new RememberedApart<>(BATCHES);
 
     BenchLog(
             BenchEventRepository events,
@@ -77,6 +82,7 @@ public class BenchLog {
         }
         Map<String, SetUp> on = new HashMap<>(standing().on());
         BatchId batch = entries.get(0).batchId();
+        counts.writes(batch);
         Counted counted = counted(List.of(batch)).getOrDefault(batch, Counted.NOTHING);
         Set<Counted.Place> lookedAt = new HashSet<>();
         List<BenchEvent> kept = new ArrayList<>();
@@ -159,12 +165,19 @@ public class BenchLog {
     /** What was counted of some batches. */
     @Transactional(readOnly = true)
     public Map<BatchId, Counted> counted(Collection<BatchId> batches) {
-        if (batches.isEmpty()) {
-            return Map.of();
+        List<BatchId> asked = List.copyOf(batches);
+        List<Counted> known = counts.get(asked, this::readCounts);
+        Map<BatchId, Counted> found = new HashMap<>();
+        for (int i = 0; i < asked.size(); i++) {
+            found.put(asked.get(i), known.get(i));
         }
+        return found;
+    }
+
+    private Map<BatchId, Counted> readCounts(List<BatchId> batches) {
         Map<BatchId, Map<Counted.Place, Integer>> bags = byPlace(events.counts(batches));
         Map<BatchId, Map<Counted.Place, Integer>> scrapped = byPlace(events.scrapped(batches));
-        return Stream.concat(bags.keySet().stream(), scrapped.keySet().stream())
+        return batches.stream()
                 .distinct()
                 .collect(Collectors.toMap(
                         batch -> batch,

@@ -1,6 +1,7 @@
 package mardun.app.plan;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
@@ -25,6 +26,12 @@ public record ChosenBatch(
     public ChosenBatch {
         lines = List.copyOf(lines);
         offcuts = List.copyOf(offcuts);
+    }
+
+    /** Its number is enough to find it among others: all that was frozen of it would be much to go through. */
+    @Override
+    public int hashCode() {
+        return Objects.hashCode(id);
     }
 
     /** Whether a cloth is cut. */

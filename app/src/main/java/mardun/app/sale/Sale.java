@@ -142,6 +142,11 @@ class Sale implements Persistable<UUID> {
         return soldOn;
     }
 
+    @Nullable
+    FairId fairId() {
+        return fairId;
+    }
+
     Tender tender() {
         return tender;
     }

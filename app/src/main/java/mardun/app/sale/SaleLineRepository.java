@@ -29,29 +29,6 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
             where s.fairId in :fairs and s.takenBackAt is null group by s.fairId, l.bagKind""")
     List<Sales.KindSold> kinds(Collection<FairId> fairs);
 
-    /** What was sold of each kind at each fair since a day, and when the last one went. */
-    @Query("""
-            select new mardun.app.sale.Sales$AtFair(s.fairId, l.bagKind, sum(l.units), sum(l.paidMinor), max(s.soldAt))
-            from SaleLine l join Sale s on s.id = l.saleId
-            where s.fairId is not null and s.takenBackAt is null and s.soldOn >= :day group by s.fairId, l.bagKind""")
-    List<Sales.AtFair> atFairs(LocalDate day);
-
-    /** What was sold of each kind on each day since a day, but not at fairs. */
-    @Query("""
-            select new mardun.app.sale.Sales$OnDay(s.channelId, s.soldOn, l.bagKind, sum(l.units), sum(l.paidMinor))
-            from SaleLine l join Sale s on s.id = l.saleId
-            where s.fairId is null and s.takenBackAt is null and s.soldOn >= :day
-            group by s.channelId, s.soldOn, l.bagKind""")
-    List<Sales.OnDay> elsewhere(LocalDate day);
-
-    /** All that was sold since a day, sale by sale. */
-    @Query("""
-            select new mardun.app.sale.Sales$InSale(l.saleId, s.fairId, s.channelId, s.soldOn, l.bagKind, sum(l.units))
-            from SaleLine l join Sale s on s.id = l.saleId
-            where s.takenBackAt is null and s.soldOn >= :day
-            group by l.saleId, s.fairId, s.channelId, s.soldOn, l.bagKind""")
-    List<Sales.InSale> saleBySale(LocalDate day);
-
     /** What was paid for bags of a size of a design in a channel since a day, sale by sale; of bags that came from a list by their names. */
     @Query("""
             select new mardun.app.sale.SalesBook$PaidFor(l.units, l.paidMinor, s.soldOn)
@@ -87,7 +64,7 @@ interface SaleLineRepository extends JpaRepository<SaleLine, Long> {
     /** The bags of all sales from a day until before another, those of a sale together. */
     @Query("""
             select new mardun.app.sale.SalesBook$Row(
-                s.number, s.channelId, s.fairId, s.soldOn, s.paidMinor, s.taxMinor, s.feesMinor,
+                s.number, s.channelId, s.fairId, s.soldOn, s.soldAt, s.paidMinor, s.taxMinor, s.feesMinor,
                 l.bagKind, l.units, l.paidMinor, l.costMinor, l.labourMinor, l.overheadMinor, l.seconds, l.unknownUnits)
             from SaleLine l join Sale s on s.id = l.saleId
             where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until

@@ -23,10 +23,10 @@ interface SaleRepository extends JpaRepository<Sale, UUID> {
     List<Sale> latest(FairId fair, Limit most);
 
     @Query("""
-            select new mardun.app.sale.SalesByMonth$Numbered(s.number, new mardun.app.sale.SalesBook$Entry(
+            select new mardun.app.sale.KnownSales$Numbered(s.number, new mardun.app.sale.SalesBook$Entry(
                 s.id, s.soldAt, s.soldOn, s.channelId, s.fairId, s.tender, s.units, s.paidMinor, s.taxMinor, s.feesMinor, s.note))
             from Sale s where s.takenBackAt is null and s.soldOn >= :from and s.soldOn < :until order by s.number""")
-    List<SalesByMonth.Numbered<SalesBook.Entry>> between(LocalDate from, LocalDate until);
+    List<KnownSales.Numbered<SalesBook.Entry>> between(LocalDate from, LocalDate until);
 
     /** The days on which something was sold, once for each sale, the first one first. */
     @Query("select s.soldOn from Sale s where s.takenBackAt is null order by s.soldOn")

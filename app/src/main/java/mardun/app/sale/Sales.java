@@ -5,11 +5,13 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import mardun.app.channel.Channels;
 import mardun.app.goods.BagKind;
@@ -21,6 +23,7 @@ import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
 import mardun.app.problem.RefusedException;
 import mardun.app.sale.Sale.Worth;
+import mardun.app.sale.SalesBook.SoldLine;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.core.money.Apportionment;
@@ -46,7 +49,7 @@ public class Sales {
     private final Channels channels;
     private final SettingsService settings;
     private final Clock clock;
-    private final SalesByMonth byMonth;
+    private final KnownSales known;
 
     Sales(
             SaleRepository sales,
@@ -55,14 +58,14 @@ public class Sales {
             Channels channels,
             SettingsService settings,
             Clock clock,
-            SalesByMonth byMonth) {
+            KnownSales known) {
         this.sales = sales;
         this.lines = lines;
         this.ledger = ledger;
         this.channels = channels;
         this.settings = settings;
         this.clock = clock;
-        this.byMonth = byMonth;
+        this.known = known;
     }
 
     /**
@@ -107,24 +110,77 @@ public class Sales {
     public record OnDay(ChannelId channel, LocalDate day, String kind, long units, long paidMinor) {}
 
     /** So many bags of a kind went over the counter in a sale; at no fair where it is absent. */
-    public record InSale(UUID sale, @Nullable FairId fair, ChannelId channel, LocalDate day, String kind, long units) {}
+    public record InSale(@Nullable FairId fair, ChannelId channel, LocalDate day, String kind, long units) {}
 
-    /** All that was sold since a day, by the sale in which it was. */
+    /** All that was sold since a day, sale by sale. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<InSale>> saleBySale(LocalDate day) {
-        return lines.saleBySale(day).stream().collect(Collectors.groupingBy(InSale::sale));
+    public List<List<InSale>> saleBySale(LocalDate day) {
+        return known.saleBySale(day, end()).stream()
+                .map(its -> its.stream()
+                        .collect(Collectors.groupingBy(SoldLine::kind, LinkedHashMap::new, Collectors.toList()))
+                        .values()
+                        .stream()
+                        .map(Sales::inSale)
+                        .toList())
+                .toList();
+    }
+
+    private static InSale inSale(List<SoldLine> ofKind) {
+        SoldLine one = ofKind.get(0);
+        return new InSale(one.fair().orElse(null), one.channel(), one.day(), one.kind(), units(ofKind));
     }
 
     /** What was sold at fairs since a day. */
     @Transactional(readOnly = true)
     public List<AtFair> atFairsSince(LocalDate day) {
-        return lines.atFairs(day);
+        return by(day, line -> line.fair().map(fair -> List.of(fair, line.kind()))).stream()
+                .map(its -> new AtFair(
+                        its.get(0).fair().orElseThrow(),
+                        its.get(0).kind(),
+                        units(its),
+                        paid(its),
+                        its.stream()
+                                .map(SoldLine::at)
+                                .max(Comparator.naturalOrder())
+                                .orElseThrow()))
+                .toList();
     }
 
     /** What was sold elsewhere since a day. */
     @Transactional(readOnly = true)
     public List<OnDay> elsewhereSince(LocalDate day) {
-        return lines.elsewhere(day);
+        return by(
+                        day,
+                        line -> line.fair().isPresent()
+                                ? Optional.empty()
+                                : Optional.of(List.of(line.channel(), line.day(), line.kind())))
+                .stream()
+                .map(its -> new OnDay(
+                        its.get(0).channel(), its.get(0).day(), its.get(0).kind(), units(its), paid(its)))
+                .toList();
+    }
+
+    /** Lines since a day that are alike; those that are like nothing are left out. */
+    private Collection<List<SoldLine>> by(LocalDate day, Function<SoldLine, Optional<List<Object>>> alike) {
+        Map<List<Object>, List<SoldLine>> groups = new LinkedHashMap<>();
+        known.lines(day, end())
+                .forEach(line -> alike.apply(line)
+                        .ifPresent(key -> groups.computeIfAbsent(key, its -> new ArrayList<>())
+                                .add(line)));
+        return groups.values();
+    }
+
+    private static long units(List<SoldLine> some) {
+        return some.stream().mapToLong(line -> line.bags().bags()).sum();
+    }
+
+    private static long paid(List<SoldLine> some) {
+        return some.stream().mapToLong(line -> line.bags().paid()).sum();
+    }
+
+    /** Later than any day on which something was sold: a device's clock may be ahead. */
+    private LocalDate end() {
+        return LocalDate.now(clock).plusYears(1);
     }
 
     /** What was sold at a fair and paid in one way. */
@@ -168,7 +224,7 @@ public class Sales {
                 lots.values().stream().flatMap(List::stream).map(GoodsLot::id).toList());
         Settings current = settings.current();
         LocalDate day = LocalDate.ofInstant(sold.at(), clock.getZone());
-        byMonth.writes(day);
+        known.writes(day, sold.fairId().orElse(null));
         Sale sale = new Sale(sold, day);
         Terms.Took took = channels.get(sold.channelId())
                 .channel(current.workroom().rates())
@@ -249,7 +305,7 @@ public class Sales {
     public boolean takeBack(UUID id) {
         Optional<Sale> found = sales.findById(id);
         found.filter(sale -> !sale.isTakenBack()).ifPresent(sale -> {
-            byMonth.writes(sale.soldOn());
+            known.writes(sale.soldOn(), sale.fairId());
             List<SaleLine> its = lines.findBySaleIdOrderById(id);
             ledger.hold(its.stream().flatMap(line -> line.goodsId().stream()).toList());
             its.forEach(line -> line.goodsId()
@@ -283,7 +339,7 @@ public class Sales {
     /** How many of each kind were sold at some fairs. */
     @Transactional(readOnly = true)
     public List<KindSold> kinds(Collection<FairId> fairs) {
-        return fairs.isEmpty() ? List.of() : lines.kinds(fairs);
+        return known.kinds(fairs);
     }
 
     /** The last sales of a fair, the newest first, with those that were taken back. */
@@ -337,7 +393,7 @@ public class Sales {
                 .filter(one -> one.goodsId().isEmpty())
                 .orElseThrow(() -> RefusedException.missing("This question was answered already."));
         Sale sale = sales.findById(line.saleId()).orElseThrow();
-        byMonth.writes(sale.soldOn());
+        known.writes(sale.soldOn(), sale.fairId());
         ledger.hold(lots.stream().map(GoodsLot::id).toList());
         boolean isOther = !kind.key().equals(line.bagKind());
         List<SaleLine> found = new ArrayList<>();

@@ -27,20 +27,22 @@ public class SalesBook {
 
     private final SaleRepository sales;
     private final SaleLineRepository lines;
-    private final SalesByMonth byMonth;
+    private final KnownSales known;
 
-    SalesBook(SaleRepository sales, SaleLineRepository lines, SalesByMonth byMonth) {
+    SalesBook(SaleRepository sales, SaleLineRepository lines, KnownSales known) {
         this.sales = sales;
         this.lines = lines;
-        this.byMonth = byMonth;
+        this.known = known;
     }
 
     /**
      * Bags of a sale that were of one lot.
      *
+     * @param at when they went
      * @param kind the key of their kind
      */
-    public record SoldLine(ChannelId channel, Optional<FairId> fair, LocalDate day, String kind, SoldBags bags) {}
+    public record SoldLine(
+            ChannelId channel, Optional<FairId> fair, LocalDate day, Instant at, String kind, SoldBags bags) {}
 
     /** A sale as a bookkeeper reads it. */
     public record Entry(
@@ -66,6 +68,7 @@ public class SalesBook {
             ChannelId channel,
             @Nullable FairId fair,
             LocalDate day,
+            Instant at,
             long salePaid,
             long saleTax,
             long saleFees,
@@ -84,7 +87,7 @@ public class SalesBook {
      */
     @Transactional(readOnly = true)
     public List<SoldLine> lines(LocalDate from, LocalDate until) {
-        return byMonth.lines(from, until);
+        return known.lines(from, until);
     }
 
     /** The bags of one sale, with their share in what came off it. */
@@ -98,6 +101,7 @@ public class SalesBook {
                     row.channel(),
                     Optional.ofNullable(row.fair()),
                     row.day(),
+                    row.at(),
                     row.kind(),
                     new SoldBags(row.units(), row.paid(), tax.get(i), fees.get(i), row.cost(), making(row))));
         }
@@ -127,7 +131,7 @@ public class SalesBook {
     /** What buyers paid from a day until before another, without tax, in minor units. */
     @Transactional(readOnly = true)
     public long soldMinor(LocalDate from, LocalDate until) {
-        return byMonth.sales(from, until).stream()
+        return known.sales(from, until).stream()
                 .mapToLong(sale -> sale.paidMinor() - sale.taxMinor())
                 .sum();
     }
@@ -196,7 +200,7 @@ public class SalesBook {
     /** The sales from a day until before another, in the order in which they were booked. */
     @Transactional(readOnly = true)
     public List<Entry> sales(LocalDate from, LocalDate until) {
-        return byMonth.sales(from, until);
+        return known.sales(from, until);
     }
 
     /** The day of the first sale that there is; empty where nothing was sold yet. */

@@ -20,7 +20,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
@@ -73,7 +72,7 @@ class SeasonPast {
         private final List<FairRecord> past;
         private final Map<FairId, List<Sales.AtFair>> atFairs;
         private final List<Sales.OnDay> elsewhere;
-        private final Map<UUID, List<Sales.InSale>> saleBySale;
+        private final List<List<Sales.InSale>> saleBySale;
 
         Sold(Known known) {
             this.known = known;
@@ -88,9 +87,7 @@ class SeasonPast {
         List<SoldTogether> together(List<SeasonItem> items) {
             Map<String, String> designs = designs(items);
             return SoldTogether.of(
-                    saleBySale.values().stream()
-                            .map(sale -> designsIn(sale, designs))
-                            .toList(),
+                    saleBySale.stream().map(sale -> designsIn(sale, designs)).toList(),
                     items.stream().collect(Collectors.toMap(SeasonItem::design, SeasonItem::price, Math::max)));
         }
 
@@ -108,7 +105,7 @@ class SeasonPast {
         /** What was bought along with other bags and not for itself. */
         private List<Sales.InSale> along(List<SeasonItem> items, List<SoldTogether> together) {
             Map<String, String> designs = designs(items);
-            return saleBySale.values().stream()
+            return saleBySale.stream()
                     .flatMap(sale -> {
                         List<String> along = SoldTogether.alongIn(designsIn(sale, designs), together);
                         return sale.stream().filter(one -> along.contains(designs.get(known.key(one.kind()))));
