@@ -21,6 +21,7 @@ import mardun.app.goods.GoodsMoving;
 import mardun.app.goods.GoodsViews.GoodsForm;
 import mardun.app.id.FairId;
 import mardun.app.problem.RefusedException;
+import mardun.app.sale.SalesBook;
 import mardun.app.selling.StallEntry;
 import mardun.app.selling.StallEntry.Bags;
 import mardun.app.selling.StallEventKind;
@@ -269,6 +270,7 @@ class SoldEverywhereTest {
         private final SimulatedOnlineShop shop = APP.part(SimulatedOnlineShop.class);
         private final GoodsMoving moving = APP.part(GoodsMoving.class);
         private final GoodsLedger ledger = APP.part(GoodsLedger.class);
+        private final SalesBook book = APP.part(SalesBook.class);
         private FairId fair = new FairId(0);
         private List<Device> devices = List.of();
 
@@ -537,8 +539,15 @@ class SoldEverywhereTest {
             assertThat(view.takings().sales()).as(when).isEqualTo(paper.sales);
             Map<String, TileView> tiles = new HashMap<>();
             view.tiles().forEach(tile -> tiles.put(tile.bag().key(), tile));
+            Map<String, Integer> booked = new HashMap<>();
+            book.lines(LocalDate.now().minusDays(1), LocalDate.now().plusDays(2)).stream()
+                    .filter(line -> line.fair().filter(fair::equals).isPresent())
+                    .forEach(line -> booked.merge(line.kind(), line.bags().bags(), Integer::sum));
             for (String kind : KINDS) {
                 String what = when + ", " + kind;
+                assertThat(booked.getOrDefault(kind, 0))
+                        .as(what + " in the book")
+                        .isEqualTo(sold(kind));
                 Map<String, Integer> at = lot(kind).at();
                 for (String place : List.of(HOME, ASIDE, paper.stall)) {
                     assertThat(at.getOrDefault(place, 0))

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -12,12 +13,18 @@ import java.util.function.Supplier;
 
 /**
  * How long the interface waits for each screen after some busy years (500 batches, 30 fairs and 6 000 sales each, with 2 000 materials on
- * the shelf): the median, and the 95th and 99th of a hundred answers, over HTTP, once each screen was asked for as often before; then how
- * long it takes to tell the stall a sale, to save all as one archive, and to start again.
+ * the shelf): the median, and the 95th and 99th of a hundred answers, over HTTP, once each screen was asked for as often before; then the
+ * first answer of each after a sale and after a movement of a material, when what was remembered is worked out anew; then how long it takes
+ * to tell the stall a sale, to save all as one archive, and to start again.
  */
 public final class YearsTable {
 
     private static final int ASKED = 100;
+    private static final int CHANGED = 20;
+
+    /** The zip tape that is in nearly every bag. */
+    private static final String MATERIAL = "/api/materials/15/movements";
+
     private static final double NS_A_MS = 1e6;
     private static final String NO_FOLDER = "-";
 
@@ -50,6 +57,7 @@ public final class YearsTable {
             "/api/logbook/figures",
             "/api/upkeep",
             "/api/year",
+            "/api/year/books?from={year}-01-01",
             "/api/season-plan",
             "/api/online-shop",
             "/api/fairs/{coming}/packing",
@@ -75,12 +83,12 @@ public final class YearsTable {
             System.out.printf("%-38s %8s %8s %8s%n", "milliseconds", "p50", "p95", "p99");
             String coming = mardun.get("/api/fairs").body().replaceAll("(?s).*?\"coming\":\\[\\{\"id\":(\\d+).*", "$1");
             for (String screen : SCREENS) {
-                String path = screen.replace("{coming}", coming);
-                ask(() -> mardun.get(path));
+                String path = path(screen, coming);
                 print(screen, ask(() -> mardun.get(path)));
             }
+            printAfterChanges(mardun, coming);
             String stall = "/api/fairs/" + coming + "/stall";
-            String kind = mardun.get(stall).body().replaceAll("(?s).*?\"key\":\"([^\"]+)\".*", "$1");
+            String kind = kindAt(mardun, stall);
             print("a sale that is told to the stall", ask(() -> mardun.post(stall, sale(kind))));
             long begunToSave = System.nanoTime();
             int bytes = mardun.get("/api/backups/archive.zip").body().length();
@@ -95,6 +103,42 @@ public final class YearsTable {
             System.out.printf(
                     Locale.ROOT, "heap in use %d MB%n", (runtime.totalMemory() - runtime.freeMemory()) / 1_000_000);
         }
+    }
+
+    private static void printAfterChanges(MardunUnderLoad mardun, String coming) {
+        String stall = "/api/fairs/" + coming + "/stall";
+        String kind = kindAt(mardun, stall);
+        System.out.printf("%-38s %17s %17s%n", "the first answer after", "a sale", "a movement");
+        System.out.printf("%-38s %8s %8s %8s %8s%n", "milliseconds", "p50", "p95", "p50", "p95");
+        for (String screen : SCREENS) {
+            String path = path(screen, coming);
+            double[] sold = ask(CHANGED, () -> asked(() -> mardun.post(stall, sale(kind))), () -> mardun.get(path));
+            double[] moved = ask(CHANGED, () -> asked(() -> mardun.post(MATERIAL, movement())), () -> mardun.get(path));
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-38s %8.1f %8.1f %8.1f %8.1f%n",
+                    screen,
+                    sold[CHANGED / 2],
+                    sold[CHANGED * 95 / 100],
+                    moved[CHANGED / 2],
+                    moved[CHANGED * 95 / 100]);
+        }
+    }
+
+    private static String path(String screen, String coming) {
+        return screen.replace("{coming}", coming)
+                .replace("{year}", Integer.toString(LocalDate.now().getYear()));
+    }
+
+    /** A kind of bags that the stall knows. */
+    private static String kindAt(MardunUnderLoad mardun, String stall) {
+        return mardun.get(stall).body().replaceAll("(?s).*?\"key\":\"([^\"]+)\".*", "$1");
+    }
+
+    /** A little of a material is used up. */
+    private static String movement() {
+        return """
+                {"requestId":"%s","kind":"USED","amount":"1 mm","reason":""}""".formatted(UUID.randomUUID());
     }
 
     private static MardunUnderLoad lived(int years, String folder) throws IOException {
@@ -120,17 +164,29 @@ public final class YearsTable {
     }
 
     private static double[] ask(Supplier<HttpResponse<String>> asking) {
-        double[] took = new double[ASKED];
-        for (int i = 0; i < ASKED; i++) {
+        ask(ASKED, () -> {}, asking);
+        return ask(ASKED, () -> {}, asking);
+    }
+
+    /** How long so many answers took, the quickest first, each after something else; one before them isn't counted. */
+    private static double[] ask(int times, Runnable before, Supplier<HttpResponse<String>> asking) {
+        double[] took = new double[times];
+        before.run();
+        asked(asking);
+        for (int i = 0; i < times; i++) {
+            before.run();
             long begun = System.nanoTime();
-            HttpResponse<String> answer = asking.get();
+            asked(asking);
             took[i] = (System.nanoTime() - begun) / NS_A_MS;
-            if (answer.statusCode() != 200) {
-                throw new IllegalStateException(
-                        answer.uri() + " answers " + answer.statusCode() + ": " + answer.body());
-            }
         }
         Arrays.sort(took);
         return took;
+    }
+
+    private static void asked(Supplier<HttpResponse<String>> asking) {
+        HttpResponse<String> answer = asking.get();
+        if (answer.statusCode() / 100 != 2) {
+            throw new IllegalStateException(answer.uri() + " answers " + answer.statusCode() + ": " + answer.body());
+        }
     }
 }
