@@ -1,6 +1,8 @@
 package mardun.bench;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -10,6 +12,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandler;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -70,6 +73,15 @@ final class MardunUnderLoad implements AutoCloseable {
         return send("POST", path, "application/json", BodyPublishers.ofString(json));
     }
 
+    /** How many bytes something has, without keeping them. */
+    long size(String path) throws IOException {
+        try (InputStream body = send(
+                        "GET", path, "application/json", BodyPublishers.noBody(), BodyHandlers.ofInputStream())
+                .body()) {
+            return body.transferTo(OutputStream.nullOutputStream());
+        }
+    }
+
     /** Brings a list in from a file and enters all of it; answers how long that took, in milliseconds. */
     long bringIn(String list, String csv) {
         long begun = System.nanoTime();
@@ -107,6 +119,11 @@ final class MardunUnderLoad implements AutoCloseable {
     }
 
     HttpResponse<String> send(String method, String path, String type, BodyPublisher body) {
+        return send(method, path, type, body, BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(
+            String method, String path, String type, BodyPublisher body, BodyHandler<T> answered) {
         String port = app.getEnvironment().getRequiredProperty("local.server.port");
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
@@ -120,7 +137,7 @@ final class MardunUnderLoad implements AutoCloseable {
                             .header("X-XSRF-TOKEN", token)
                             .method(method, body)
                             .build(),
-                    BodyHandlers.ofString());
+                    answered);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -1,12 +1,17 @@
 package mardun.app.batch;
 
 import java.util.List;
+import java.util.Optional;
 import mardun.app.id.BatchId;
 import mardun.app.plan.ChosenBatch;
+import mardun.app.plan.FrozenInputs;
 import mardun.app.plan.FrozenReader;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The door to stored batches: to read one, to hold one for a change, and to see it as a plan is worked out from it. */
 @Component
@@ -14,10 +19,12 @@ class Batches {
 
     private final BatchRepository batches;
     private final FrozenReader frozen;
+    private final Remembered<BatchId, Optional<FrozenInputs>> ofOpen;
 
-    Batches(BatchRepository batches, FrozenReader frozen) {
+    Batches(BatchRepository batches, FrozenReader frozen, Changes changes) {
         this.batches = batches;
         this.frozen = frozen;
+        this.ofOpen = new Remembered<>(changes, "batch", "frozen_batch");
     }
 
     Batch find(BatchId id) {
@@ -52,8 +59,15 @@ class Batches {
                 batch.id(),
                 batch.lines().stream().map(StoredLine::chosen).toList(),
                 batch.offcuts(),
-                batch.frozen().map(frozen::read),
+                frozen(batch),
                 !batch.stage().isOpen());
+    }
+
+    /** What was frozen of an open batch is asked by nearly every screen; who may change it reads it anew. */
+    private Optional<FrozenInputs> frozen(Batch batch) {
+        return batch.stage().isOpen() && TransactionSynchronizationManager.isCurrentTransactionReadOnly()
+                ? ofOpen.get(batch.id(), id -> batch.frozen().map(frozen::read))
+                : batch.frozen().map(frozen::read);
     }
 
     List<ChosenBatch> chosen(List<Batch> all) {

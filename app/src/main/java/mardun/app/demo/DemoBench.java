@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -49,6 +50,7 @@ class DemoBench {
     private final UpkeepService upkeep;
     private final SettingsService settings;
     private final TravellingClock clock;
+    private final Map<String, Duration> firstGuess = new HashMap<>();
 
     DemoBench(BatchWork work, UpkeepService upkeep, SettingsService settings, TravellingClock clock) {
         this.work = work;
@@ -90,7 +92,11 @@ class DemoBench {
             for (Turn turn : work.of(id).turns()) {
                 for (Operation.Part part : turn.parts()) {
                     double truth = truth(turn) * scatter(random);
-                    Duration time = scaled(part.step().perUnit(), truth * part.units());
+                    // What was learnt from her log must not make her slower again and again.
+                    Duration usual = firstGuess.computeIfAbsent(
+                            part.line() + " " + part.step().key(),
+                            step -> part.step().perUnit());
+                    Duration time = scaled(usual, truth * part.units());
                     at = at.plus(time);
                     entries.add(entry(id, turn, part, EventKind.WORKED, part.units(), time, at, null));
                 }
