@@ -53,7 +53,7 @@ public class ShelfValue {
      */
     public record Worth(Map<MaterialKind, Long> kinds, long cut) {}
 
-    /** What the shelf was worth at the end of a day, by the maker's school, without what lay there. */
+    /** What the shelf was worth at the end of a day, by the maker's school: the sums alone, for whoever doesn't show what lay there. */
     @Transactional(readOnly = true)
     public Worth worthOn(LocalDate day) {
         LocalDate now = LocalDate.now(clock);

@@ -1,7 +1,5 @@
 package mardun.app.plan;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashSet;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -14,22 +12,13 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 public class FrozenReader {
 
-    /** So many are kept as they were read: those of batches that are under way are asked for by nearly every screen. */
-    private static final int MOST = 40;
-
     private final JsonMapper json;
-    private final Cache<String, FrozenInputs> known =
-            Caffeine.newBuilder().maximumSize(MOST).build();
 
     FrozenReader(JsonMapper json) {
         this.json = json;
     }
 
     public FrozenInputs read(String text) {
-        return known.get(text, this::parsed);
-    }
-
-    private FrozenInputs parsed(String text) {
         ObjectNode tree = (ObjectNode) json.readTree(text);
         int schema = tree.path("schema").asInt(1);
         if (schema > FrozenInputs.SCHEMA) {

@@ -2,8 +2,13 @@ package mardun.app.stored;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -52,6 +57,23 @@ class RememberedTest {
         complete();
         stored = "second";
         assertThat(read()).isEqualTo("second");
+    }
+
+    @Test
+    void ofManyOnlyThoseAreReadThatArentKnown() {
+        List<List<String>> asked = new ArrayList<>();
+        Function<List<String>, Map<String, String>> work = keys -> {
+            asked.add(keys);
+            return keys.stream().collect(Collectors.toMap(key -> key, key -> stored + " " + key));
+        };
+        assertThat(remembered.get(List.of("zip", "bead"), work))
+                .containsOnly(Map.entry("zip", "first zip"), Map.entry("bead", "first bead"));
+        assertThat(remembered.get(List.of("bead", "snap"), work)).containsOnlyKeys("bead", "snap");
+        changes.inspect("update lot set place = ?");
+        complete();
+        stored = "second";
+        assertThat(remembered.get(List.of("zip"), work)).containsEntry("zip", "second zip");
+        assertThat(asked).containsExactly(List.of("zip", "bead"), List.of("snap"), List.of("zip"));
     }
 
     @Test
