@@ -16,6 +16,7 @@ type Book = 'SALES' | 'PURCHASES' | 'FAIRS' | 'HOURS';
 const BOOKS: Record<string, Book> = {
   sales: 'SALES',
   'paid by buyers': 'SALES',
+  'deposits kept': 'SALES',
   'tax in it': 'SALES',
   'fees of selling': 'SALES',
   purchases: 'PURCHASES',

@@ -98,6 +98,47 @@ class FinishedGoodsTest {
         assertThat(lots("place=Quay%20shop")).hasSize(2);
     }
 
+    /** What is found is what a reader of the whole list would pick out, in its order, after each thing that happens to the bags. */
+    @Test
+    void bagsAreFoundByWordsPlaceAndQuality() throws InterruptedException {
+        AT.bags(
+                "Finch Case,Small,2,4.00,12.50,home",
+                "finch case 100%,Large,1,9.10,28.00,home",
+                "Finch_case çanta,Small,3,9.10,28.00,Quay stall");
+        assertThat(names("query=FINCH%20case%20large")).containsExactly("finch case 100%");
+        assertThat(names("query=100%25")).containsExactly("finch case 100%");
+        assertThat(names("query=finch_")).containsExactly("Finch_case çanta");
+        assertThat(names("query=%C3%87ANTA")).containsExactly("Finch_case çanta");
+        assertThat(names("query=large%20finch")).isEmpty();
+        assertThat(names("query=finch")).containsExactly("Finch_case çanta", "finch case 100%", "Finch Case");
+        assertThat(names("query=finch&place=Quay%20stall")).containsExactly("Finch_case çanta");
+
+        JsonNode one = lot("finch case 100%");
+        assertThat(APP.post("/api/finished-goods/moves", several("home", "Quay stall", List.of(some(one, "1"))))
+                        .status())
+                .isEqualTo(204);
+        assertThat(names("query=finch&place=Quay%20stall")).containsExactly("Finch_case çanta", "finch case 100%");
+        assertThat(move(lots("query=finch").get(2), "BECAME_SECONDS", "2", "crooked")
+                        .status())
+                .isEqualTo(201);
+        assertThat(names("query=finch&quality=SECOND")).containsExactly("Finch Case");
+
+        JsonNode left =
+                APP.get("/api/finished-goods?query=finch&page=1&size=2").body().get("page");
+        assertThat(left.get("total").asInt()).isEqualTo(3);
+        assertThat(left.get("items")).hasSize(1);
+        assertThat(names("query=finch")).hasSize(4);
+        assertThat(APP.get("/api/finished-goods?query=finch&page=100000&size=2")
+                        .body()
+                        .get("page")
+                        .get("items"))
+                .isEmpty();
+    }
+
+    private static List<String> names(String query) {
+        return lots(query).stream().map(lot -> lot.get("designName").asString()).toList();
+    }
+
     @Test
     void bagsThatTurnOutToBeSecondsCarryTheirCostAlong() throws InterruptedException {
         AT.bags("Crooked pouch,small,7,4.13,12.50,home");

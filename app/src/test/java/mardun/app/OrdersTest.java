@@ -284,6 +284,10 @@ class OrdersTest {
         assertThat(cancelled.get("state").asString()).isEqualTo("CANCELLED");
         assertThat(cancelled.get("reason").asString()).isEqualTo("moved away");
         assertThat(cancelled.get("depositKept").asBoolean()).isTrue();
+        String kept = paid.get("deposit").get("amount").asString();
+        assertThat(keptDeposits()).as("money that came in, though no bag went").contains(kept);
+        assertThat(APP.text("/api/year/books/SALES.csv?from=" + LocalDate.now().withDayOfYear(1)))
+                .contains("order " + order.get("id").asLong() + " was cancelled");
         assertThat(post(order, "cancel", Map.of("reason", "", "keepsDeposit", false))
                         .status())
                 .as("another tab has the order as it was")
@@ -291,6 +295,26 @@ class OrdersTest {
         JsonNode list = bench.ok(APP.get("/api/orders"));
         assertThat(list.get("closed").valueStream().map(row -> row.get("id").asLong()))
                 .contains(order.get("id").asLong());
+
+        bench.ok(post(cancelled, "open-again", Map.of()));
+        assertThat(keptDeposits())
+                .as("it is the deposit of an open order again")
+                .isEmpty();
+    }
+
+    /** What the books of this year say of deposits that were kept; empty where they have no column for them. */
+    private static String keptDeposits() {
+        JsonNode table = bench.ok(
+                        APP.get("/api/year/books?from=" + LocalDate.now().withDayOfYear(1)))
+                .get("table");
+        List<String> columns = table.get("columns")
+                .valueStream()
+                .map(column -> column.get("name").asString())
+                .toList();
+        int column = columns.indexOf("deposits kept");
+        return column < 0
+                ? ""
+                : table.get("rows").get(12).get("cells").get(column).get("text").asString();
     }
 
     private static String one(JsonNode rows, long id) {

@@ -59,7 +59,7 @@ class StatementsTest {
         ceilings.put("/api/batches/4/cutting", 17);
         ceilings.put("/api/batches/4/order", 20);
         ceilings.put("/api/batches/3/tally", 20);
-        ceilings.put("/api/finished-goods", 7);
+        ceilings.put("/api/finished-goods", 8);
         ceilings.put("/api/prices/book", 17);
         ceilings.put("/api/quotes", 10);
         ceilings.put("/api/orders", 5);

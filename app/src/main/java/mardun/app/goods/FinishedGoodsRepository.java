@@ -8,8 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import mardun.app.id.BatchId;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Page;
-import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -29,28 +27,22 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
             where g.batchId in :batches and g.quality = mardun.app.goods.Quality.GOOD group by g.batchId""")
     List<Made> madeIn(Collection<BatchId> batches);
 
-    /**
-     * Goods whose design, size or cloth holds what was typed, of which any are left, the latest first.
-     *
-     * @param words as for {@code like}, in small letters
-     * @param place where some of them are; empty for anywhere
-     * @param quality absent for either
-     * @param all also those of which none are left
-     */
-    @Query("""
-            select g from FinishedGoods g
-            where lower(concat(g.designName, ' ', g.sizeName, ' ', g.clothName)) like :words escape '!'
-              and (:all = true or g.id in (select p.goodsId from GoodsPlace p where p.units > 0))
-              and (:place = '' or g.id in (select p.goodsId from GoodsPlace p where p.units > 0 and p.place = :place))
-              and (:quality is null or g.quality = :quality)
-            order by g.finishedOn desc, g.id desc""")
-    Page<FinishedGoods> search(String words, String place, @Nullable Quality quality, boolean all, Pageable page);
+    /** What is looked for in a lot. */
+    record Worded(
+            long id, LocalDate finishedOn, Quality quality, String design, String size, String choice, String cloth) {}
 
-    /** Goods of which any are left, the latest first: where nothing else is asked, not all that ever were need to be looked at. */
+    /** What is looked for in the lots with higher numbers than one, in the order of their numbers. */
+    @Query("""
+            select new mardun.app.goods.FinishedGoodsRepository$Worded(
+                g.id, g.finishedOn, g.quality, g.designName, g.sizeName, g.choiceWords, g.clothName)
+            from FinishedGoods g where g.id > :id order by g.id""")
+    List<Worded> wordedAfter(long id);
+
+    /** Goods of which any are left, the latest first. */
     @Query("""
             select g from FinishedGoods g where g.id in (select p.goodsId from GoodsPlace p where p.units > 0)
             order by g.finishedOn desc, g.id desc""")
-    Page<FinishedGoods> findLeft(Pageable page);
+    List<FinishedGoods> findLeftLatestFirst();
 
     /** Goods of which any are left, the oldest first. */
     @Query("""

@@ -26,12 +26,12 @@ import mardun.app.problem.Days;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.PageView;
-import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.core.money.Apportionment;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageImpl;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Sort;
@@ -49,6 +49,7 @@ public class GoodsService {
     private final GoodsMovementRepository movements;
     private final GoodsPlaceRepository places;
     private final GoodsBook book;
+    private final GoodsFinder finder;
     private final SettingsService settings;
     private final Clock clock;
 
@@ -57,12 +58,14 @@ public class GoodsService {
             GoodsMovementRepository movements,
             GoodsPlaceRepository places,
             GoodsBook book,
+            GoodsFinder finder,
             SettingsService settings,
             Clock clock) {
         this.goods = goods;
         this.movements = movements;
         this.places = places;
         this.book = book;
+        this.finder = finder;
         this.settings = settings;
         this.clock = clock;
     }
@@ -165,15 +168,21 @@ public class GoodsService {
     @Transactional(readOnly = true)
     public GoodsView list(String query, String place, @Nullable Quality quality, boolean all, int page, int size) {
         PageRequest part = PageRequest.of(page, Math.min(size, PageView.LARGEST));
-        Page<FinishedGoods> found = query.isBlank() && place.isEmpty() && quality == null && !all
-                ? goods.findLeft(part)
-                : goods.search(SearchWords.like(query), place, quality, all, part);
+        Page<FinishedGoods> found = inOrder(finder.find(query, place, quality, all), part);
         Map<Long, List<PlaceView>> places =
                 places(found.getContent().stream().map(FinishedGoods::id).toList());
         ViewWriter writer = settings.current().writer();
         return new GoodsView(
                 PageView.of(found, one -> line(one, places.getOrDefault(one.id(), List.of()), writer)),
-                this.places.allPlaces());
+                finder.places());
+    }
+
+    private Page<FinishedGoods> inOrder(List<Long> ids, Pageable page) {
+        int from = (int) Math.min(page.getOffset(), ids.size());
+        List<Long> some = ids.subList(from, Math.min(from + page.getPageSize(), ids.size()));
+        Map<Long, FinishedGoods> byId =
+                goods.findAllById(some).stream().collect(Collectors.toMap(FinishedGoods::id, one -> one));
+        return new PageImpl<>(some.stream().map(byId::get).toList(), page, ids.size());
     }
 
     private Map<Long, List<PlaceView>> places(List<Long> ids) {
@@ -193,7 +202,7 @@ public class GoodsService {
     /** All bags that are left somewhere, the latest first, as other areas reckon with them. */
     @Transactional(readOnly = true)
     public List<GoodsThere> there() {
-        List<FinishedGoods> some = goods.findLeft(Pageable.unpaged()).getContent();
+        List<FinishedGoods> some = goods.findLeftLatestFirst();
         Map<Long, List<PlaceView>> places =
                 places(some.stream().map(FinishedGoods::id).toList());
         return some.stream()

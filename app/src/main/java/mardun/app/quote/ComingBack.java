@@ -94,22 +94,24 @@ class ComingBack {
         if (kept.equals(sale.bags()) && paid == sale.paidMinor()) {
             return sale.id();
         }
-        sales.takeBack(sale.id());
         if (kept.isEmpty()) {
+            sales.takeBack(sale.id());
             return null;
         }
         UUID id = UUID.randomUUID();
-        sales.book(new NewSale(
-                id,
-                sale.channelId(),
-                sale.fairId(),
-                sale.place(),
-                sale.at(),
-                sale.tender(),
-                kept,
-                paid,
-                sale.payment(),
-                sale.note()));
+        sales.bookInstead(
+                sale.id(),
+                new NewSale(
+                        id,
+                        sale.channelId(),
+                        sale.fairId(),
+                        sale.place(),
+                        sale.at(),
+                        sale.tender(),
+                        kept,
+                        paid,
+                        sale.payment(),
+                        sale.note()));
         return id;
     }
 

@@ -1,8 +1,10 @@
 package mardun.app.quote;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import mardun.app.quote.KeptDeposits.KeptDeposit;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -27,6 +29,12 @@ interface CustomerOrderRepository extends JpaRepository<CustomerOrder, Long> {
             select o from CustomerOrder o where o.state <> mardun.app.quote.CustomerOrderState.AGREED
             order by o.closedOn desc, o.id desc""")
     List<CustomerOrder> closed(Limit most);
+
+    /** The deposits that were kept of orders that were cancelled from a day until before another. */
+    @Query("""
+            select new mardun.app.quote.KeptDeposits$KeptDeposit(o.id, o.closedOn, o.depositMinor) from CustomerOrder o
+            where o.depositKept = true and o.depositMinor > 0 and o.closedOn >= :from and o.closedOn < :until order by o.closedOn, o.id""")
+    List<KeptDeposit> keptDeposits(LocalDate from, LocalDate until);
 
     /** The order, held for this transaction. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

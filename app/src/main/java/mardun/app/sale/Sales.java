@@ -211,6 +211,20 @@ public class Sales {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void book(NewSale sold) {
+        book(sold, List.of());
+    }
+
+    /**
+     * A sale takes the place of another one, which is taken back; inside the caller's transaction. Bags that stay sold are of the lots of
+     * which they were sold before, whatever came to their place meanwhile.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void bookInstead(UUID before, NewSale sold) {
+        takeBack(before);
+        book(sold, lines.findBySaleIdOrderById(before));
+    }
+
+    private void book(NewSale sold, List<SaleLine> before) {
         Map<String, List<GoodsLot>> lots =
                 ledger.ofKindsAt(sold.bags().stream().map(Sold::kind).toList(), sold.place());
         sold.bags().stream()
@@ -238,7 +252,7 @@ public class Sales {
         Worth worth = Worth.NOTHING;
         for (int i = 0; i < sold.bags().size(); i++) {
             Sold bags = sold.bags().get(i);
-            worth = worth.plus(take(sold, bags, shares.get(i), lots.get(bags.kind())));
+            worth = worth.plus(take(sold, bags, shares.get(i), lots.get(bags.kind()), before));
         }
         sale.cost(worth);
     }
@@ -261,14 +275,13 @@ public class Sales {
                 sold.paidMinor());
     }
 
-    private Worth take(NewSale sold, Sold bags, long paid, List<GoodsLot> lots) {
+    private Worth take(NewSale sold, Sold bags, long paid, List<GoodsLot> lots, List<SaleLine> before) {
         Worth worth = Worth.NOTHING;
         int open = bags.units();
         long unpaid = paid;
-        for (FromLot from : ledger.oldestFirst(lots, sold.place(), bags.units())) {
+        for (FromLot from : leave(sold, bags, lots, before)) {
             long its = Apportionment.share(unpaid, from.units(), open);
             Worth of = worth(from.lot(), from.units());
-            ledger.move(from.lot().id(), sold.place(), GoodsKind.SOLD, -from.units(), "");
             lines.save(line(sold, bags, from.lot().id(), from.units(), its, of));
             worth = worth.plus(of);
             open -= from.units();
@@ -281,6 +294,30 @@ public class Sales {
             worth = worth.plus(of);
         }
         return worth;
+    }
+
+    /** Bags leave the shelf: those that were sold before as they were then, others the oldest first, as far as there are any. */
+    private List<FromLot> leave(NewSale sold, Sold bags, List<GoodsLot> lots, List<SaleLine> before) {
+        Map<Long, GoodsLot> byId = lots.stream().collect(Collectors.toMap(GoodsLot::id, lot -> lot));
+        List<FromLot> left = new ArrayList<>();
+        int open = bags.units();
+        for (SaleLine line : before) {
+            Optional<GoodsLot> lot = line.goodsId().map(byId::get);
+            int some = Math.min(open, line.units());
+            if (lot.isPresent() && some > 0) {
+                left.add(leave(sold, new FromLot(lot.get(), some)));
+                open -= some;
+            }
+        }
+        for (FromLot oldest : ledger.oldestFirst(lots, sold.place(), open)) {
+            left.add(leave(sold, oldest));
+        }
+        return left;
+    }
+
+    private FromLot leave(NewSale sold, FromLot from) {
+        ledger.move(from.lot().id(), sold.place(), GoodsKind.SOLD, -from.units(), "");
+        return from;
     }
 
     private static SaleLine line(NewSale sold, Sold bags, Long lot, int units, long paid, Worth worth) {

@@ -12,6 +12,8 @@ import mardun.app.log.BenchLog;
 import mardun.app.log.BenchLog.Worked;
 import mardun.app.material.Purchases;
 import mardun.app.material.Purchases.Purchase;
+import mardun.app.quote.KeptDeposits;
+import mardun.app.quote.KeptDeposits.KeptDeposit;
 import mardun.app.sale.SalesBook;
 import mardun.app.sale.SalesBook.Entry;
 import mardun.app.selling.FairRecords;
@@ -23,13 +25,16 @@ import org.springframework.stereotype.Component;
 class BookEntries {
 
     private final SalesBook sales;
+    private final KeptDeposits deposits;
     private final Purchases purchases;
     private final FairRecords fairs;
     private final BenchLog log;
     private final Clock clock;
 
-    BookEntries(SalesBook sales, Purchases purchases, FairRecords fairs, BenchLog log, Clock clock) {
+    BookEntries(
+            SalesBook sales, KeptDeposits deposits, Purchases purchases, FairRecords fairs, BenchLog log, Clock clock) {
         this.sales = sales;
+        this.deposits = deposits;
         this.purchases = purchases;
         this.fairs = fairs;
         this.log = log;
@@ -40,11 +45,17 @@ class BookEntries {
     record AtBench(LocalDate day, Duration time) {}
 
     /** All entries of some days, the oldest first. A fair is in the books on its first day. */
-    record Entries(List<Entry> sales, List<Purchase> purchases, List<FairLeft> fairs, List<AtBench> bench) {
+    record Entries(
+            List<Entry> sales,
+            List<KeptDeposit> deposits,
+            List<Purchase> purchases,
+            List<FairLeft> fairs,
+            List<AtBench> bench) {
 
         Entries on(Predicate<LocalDate> days) {
             return new Entries(
                     sales.stream().filter(one -> days.test(one.day())).toList(),
+                    deposits.stream().filter(one -> days.test(one.day())).toList(),
                     purchases.stream().filter(one -> days.test(one.day())).toList(),
                     fairs.stream().filter(one -> days.test(one.heldOn())).toList(),
                     bench.stream().filter(one -> days.test(one.day())).toList());
@@ -52,6 +63,10 @@ class BookEntries {
 
         long paid() {
             return sales.stream().mapToLong(Entry::paidMinor).sum();
+        }
+
+        long kept() {
+            return deposits.stream().mapToLong(KeptDeposit::minor).sum();
         }
 
         long tax() {
@@ -97,7 +112,11 @@ class BookEntries {
 
     Entries between(LocalDate from, LocalDate until) {
         return new Entries(
-                sales.sales(from, until), purchases.between(from, until), fairs.left(from, until), bench(from, until));
+                sales.sales(from, until),
+                deposits.between(from, until),
+                purchases.between(from, until),
+                fairs.left(from, until),
+                bench(from, until));
     }
 
     private List<AtBench> bench(LocalDate from, LocalDate until) {

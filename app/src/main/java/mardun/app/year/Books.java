@@ -4,13 +4,16 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mardun.app.channel.Channels;
 import mardun.app.channel.KeptChannel;
 import mardun.app.goods.GoodsLedger;
@@ -18,6 +21,8 @@ import mardun.app.id.ChannelId;
 import mardun.app.id.FairId;
 import mardun.app.material.ShelfValue;
 import mardun.app.problem.Days;
+import mardun.app.quote.KeptDeposits.KeptDeposit;
+import mardun.app.sale.SalesBook.Entry;
 import mardun.app.selling.FairRecords.FairLeft;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
@@ -27,6 +32,7 @@ import mardun.app.year.BookEntries.Entries;
 import mardun.app.year.YearViews.Book;
 import mardun.app.year.YearViews.BooksView;
 import mardun.app.year.YearViews.FigureCell;
+import mardun.app.year.YearViews.FigureColumn;
 import mardun.app.year.YearViews.FigureRow;
 import mardun.app.year.YearViews.FigureTable;
 import mardun.core.material.MaterialKind;
@@ -74,45 +80,47 @@ class Books {
     private BooksView workOut(YearSpan span) {
         Cells cells = new Cells(settings.current());
         Entries all = entries.between(span.first(), span.until());
+        Map<FigureColumn, Function<Entries, FigureCell>> columns = columns(all, cells);
         List<FigureRow> rows = new ArrayList<>();
         for (YearMonth month : span.months()) {
             Entries its = all.on(day -> YearMonth.from(day).equals(month));
-            rows.add(new FigureRow(row(Cells.month(month), its, cells), false));
+            rows.add(new FigureRow(row(Cells.month(month), its, columns), false));
         }
-        rows.add(new FigureRow(row(Cells.text("together"), all, cells), true));
+        rows.add(new FigureRow(row(Cells.text("together"), all, columns), true));
         return new BooksView(
                 span.first(),
                 span.until().minusDays(1),
                 span.words(),
                 new FigureTable(
-                        List.of(
-                                Cells.words("month"),
-                                Cells.figure("sales"),
-                                cells.money("paid by buyers"),
-                                cells.money("tax in it"),
-                                cells.money("fees of selling"),
-                                cells.money("purchases"),
-                                cells.money("fairs"),
-                                cells.money("travel"),
-                                Cells.hours("at the bench"),
-                                Cells.hours("for fairs")),
+                        Stream.concat(Stream.of(Cells.words("month")), columns.keySet().stream())
+                                .toList(),
                         rows),
                 stock(span, cells),
                 notes(span, all));
     }
 
-    private static List<FigureCell> row(FigureCell name, Entries its, Cells cells) {
-        return List.of(
-                name,
-                Cells.count(its.sales().size()),
-                cells.money(its.paid()),
-                cells.money(its.tax()),
-                cells.money(its.fees()),
-                cells.money(its.bought()),
-                cells.money(its.fairCosts()),
-                cells.money(its.travel()),
-                cells.time(its.benchTime()),
-                cells.time(its.fairTime()));
+    /** What is said of each month. Deposits that were kept only where there are any: most makers keep none. */
+    private static Map<FigureColumn, Function<Entries, FigureCell>> columns(Entries all, Cells cells) {
+        Map<FigureColumn, Function<Entries, FigureCell>> columns = new LinkedHashMap<>();
+        columns.put(Cells.figure("sales"), its -> Cells.count(its.sales().size()));
+        columns.put(cells.money("paid by buyers"), its -> cells.money(its.paid()));
+        if (!all.deposits().isEmpty()) {
+            columns.put(cells.money("deposits kept"), its -> cells.money(its.kept()));
+        }
+        columns.put(cells.money("tax in it"), its -> cells.money(its.tax()));
+        columns.put(cells.money("fees of selling"), its -> cells.money(its.fees()));
+        columns.put(cells.money("purchases"), its -> cells.money(its.bought()));
+        columns.put(cells.money("fairs"), its -> cells.money(its.fairCosts()));
+        columns.put(cells.money("travel"), its -> cells.money(its.travel()));
+        columns.put(Cells.hours("at the bench"), its -> cells.time(its.benchTime()));
+        columns.put(Cells.hours("for fairs"), its -> cells.time(its.fairTime()));
+        return columns;
+    }
+
+    private static List<FigureCell> row(
+            FigureCell name, Entries its, Map<FigureColumn, Function<Entries, FigureCell>> columns) {
+        return Stream.concat(Stream.of(name), columns.values().stream().map(column -> column.apply(its)))
+                .toList();
     }
 
     /** What something was worth at both ends, in minor units. */
@@ -183,6 +191,9 @@ class Books {
         List<String> notes = new ArrayList<>();
         notes.add("Materials are valued by "
                 + settings.current().valuing().school().words() + ", finished bags at what they cost.");
+        if (!all.deposits().isEmpty()) {
+            notes.add("A deposit that was kept is no sale, and no tax is reckoned in it: ask whether there is.");
+        }
         notes.add("Tax and fees are those of each channel’s terms on the day of the sale.");
         if (LocalDate.now(clock).isBefore(span.until())) {
             notes.add("These months aren’t over: the last figures are those of today.");
@@ -231,21 +242,41 @@ class Books {
                         cells.money("tax in it"),
                         cells.money("fees"),
                         Cells.words("note")),
-                its.sales().stream()
-                        .map(sale -> new FigureRow(
-                                List.of(
-                                        Cells.day(sale.day()),
-                                        Cells.text(Optional.ofNullable(sale.fair())
-                                                .map(fairs::get)
-                                                .orElse(names.getOrDefault(sale.channel(), ""))),
-                                        Cells.text(sale.tender().name().toLowerCase(Locale.ROOT)),
-                                        Cells.count(sale.units()),
-                                        cells.money(sale.paidMinor()),
-                                        cells.money(sale.taxMinor()),
-                                        cells.money(sale.feesMinor()),
-                                        Cells.text(sale.note())),
-                                false))
+                Stream.concat(
+                                its.sales().stream().map(sale -> sale(sale, names, fairs, cells)),
+                                its.deposits().stream().map(one -> deposit(one, cells)))
+                        .sorted(Comparator.comparing(row -> row.cells().get(0).exact()))
                         .toList());
+    }
+
+    private static FigureRow sale(Entry sale, Map<ChannelId, String> names, Map<FairId, String> fairs, Cells cells) {
+        return new FigureRow(
+                List.of(
+                        Cells.day(sale.day()),
+                        Cells.text(Optional.ofNullable(sale.fair())
+                                .map(fairs::get)
+                                .orElse(names.getOrDefault(sale.channel(), ""))),
+                        Cells.text(sale.tender().name().toLowerCase(Locale.ROOT)),
+                        Cells.count(sale.units()),
+                        cells.money(sale.paidMinor()),
+                        cells.money(sale.taxMinor()),
+                        cells.money(sale.feesMinor()),
+                        Cells.text(sale.note())),
+                false);
+    }
+
+    private static FigureRow deposit(KeptDeposit one, Cells cells) {
+        return new FigureRow(
+                List.of(
+                        Cells.day(one.day()),
+                        Cells.text("deposit kept"),
+                        Cells.text(""),
+                        Cells.none(),
+                        cells.money(one.minor()),
+                        Cells.none(),
+                        Cells.none(),
+                        Cells.text("order " + one.order() + " was cancelled")),
+                false);
     }
 
     private FigureTable purchases(Entries its, Cells cells) {
