@@ -151,6 +151,11 @@ public final class RunningApp implements BeforeAllCallback, AfterAllCallback {
         return context.getBean(type);
     }
 
+    /** A part like the one that works in the application, which knows nothing of what that one has kept. */
+    public <T> T newPart(Class<T> type) {
+        return context.getAutowireCapableBeanFactory().createBean(type);
+    }
+
     /** All parts of a kind. */
     public <T> Map<String, T> parts(Class<T> type) {
         return context.getBeansOfType(type);

@@ -1,5 +1,7 @@
 package mardun.app.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -11,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mardun.app.channel.PricePlace;
@@ -26,8 +29,11 @@ import mardun.app.log.Estimates;
 import mardun.app.material.StockShelves;
 import mardun.app.material.StockShelves.Shelves;
 import mardun.app.plan.ChosenLayouts.ChosenLayout;
+import mardun.app.plan.CuttingJobs.Settled;
 import mardun.app.plan.FrozenInputs.FrozenLine;
 import mardun.app.plan.FrozenInputs.FrozenSupply;
+import mardun.app.plan.KnownPlans.Inputs;
+import mardun.app.plan.KnownPlans.Worked;
 import mardun.app.plan.Planned.PlannedLine;
 import mardun.app.plan.Planned.Unsewn;
 import mardun.app.settings.Settings;
@@ -68,6 +74,11 @@ public class BatchPlans {
     private final Estimates estimates;
     private final BenchLog log;
     private final SetPrices prices;
+    private final KnownPlans known = new KnownPlans();
+
+    /** As long as somebody holds what was frozen, its design is read once. */
+    private final Cache<FrozenLine, Design> frozenDesigns =
+            Caffeine.newBuilder().weakKeys().build();
 
     BatchPlans(
             DesignService designs,
@@ -166,7 +177,6 @@ public class BatchPlans {
      */
     private final class Documents {
 
-        private final Map<DesignDocument, Design> frozen = new IdentityHashMap<>();
         private final Map<Design, Design> timed = new IdentityHashMap<>();
 
         DesignDocument of(ChosenBatch batch, ChosenLine line) {
@@ -177,8 +187,7 @@ public class BatchPlans {
 
         Design design(ChosenBatch batch, ChosenLine line) {
             return frozenLine(batch, line)
-                    .map(its ->
-                            frozen.computeIfAbsent(its.design(), document -> its.timed(DesignService.stored(document))))
+                    .map(its -> frozenDesigns.get(its, BatchPlans::asFrozen))
                     .orElseGet(() -> timed.computeIfAbsent(
                             made(line).design(), design -> estimates.timed(line.designId(), design)));
         }
@@ -195,6 +204,10 @@ public class BatchPlans {
         private static Optional<FrozenLine> frozenLine(ChosenBatch batch, ChosenLine line) {
             return batch.frozen().flatMap(inputs -> inputs.line(line.number()));
         }
+    }
+
+    private static Design asFrozen(FrozenLine line) {
+        return line.timed(DesignService.stored(line.design()));
     }
 
     /** The prices that are set in the usual channel, in minor units. */
@@ -252,9 +265,13 @@ public class BatchPlans {
         Unsewn found = gone.isEmpty() && batch.frozen().isEmpty()
                 ? bring(batch, lines, there.cutPieces().freeFor(batch.id()), workroom)
                 : Unsewn.NOTHING;
-        BatchPlan plan = gone.isEmpty()
-                ? planner.plan(lines, workroom, pieces -> sheets(batch, layouts, supplies, pieces, current))
-                : BatchPlanner.impossible(lines, gone.get(0));
+        Settled settled = Settled.of(current);
+        Worked worked = gone.isEmpty()
+                ? known.of(
+                        new Inputs(batch, lines, workroom, layouts, settled),
+                        (inputs, before) -> workOut(inputs, before, supplies))
+                : new Worked(BatchPlanner.impossible(lines, gone.get(0)), List.of());
+        BatchPlan plan = worked.plan();
         List<PlannedLine> planned = new ArrayList<>();
         for (ChosenLine line : batch.lines()) {
             DesignDocument document = documents.of(batch, line);
@@ -269,7 +286,7 @@ public class BatchPlans {
         return new Planned(
                 batch,
                 plan,
-                toCome(batch, plan, lines, workroom),
+                worked.toCome(),
                 planned,
                 List.copyOf(supplies.values()),
                 workroom,
@@ -277,6 +294,14 @@ public class BatchPlans {
                 batch.offcuts().stream().map(String::valueOf).collect(Collectors.toSet()),
                 found,
                 counted);
+    }
+
+    private Worked workOut(Inputs from, Optional<BatchPlan> before, Map<MaterialId, Supply> supplies) {
+        Function<List<PieceLine>, Map<String, CuttingSheet>> sheets =
+                pieces -> sheets(from.batch(), from.layouts(), supplies, pieces, from.settled());
+        BatchPlan plan = before.map(last -> planner.planAfter(last, from.lines(), from.workroom(), sheets))
+                .orElseGet(() -> planner.plan(from.lines(), from.workroom(), sheets));
+        return new Worked(plan, toCome(from.batch(), plan, from.lines(), from.workroom()));
     }
 
     /** Pieces that are cut already come to the lines that take them, in the order of the lines. */
@@ -322,21 +347,23 @@ public class BatchPlans {
                 .filter(need -> !batch.isCut(MaterialId.valueOf(need.supply().key())))
                 .toList();
         boolean anyDone = batch.lines().stream().anyMatch(line -> line.done() > 0);
-        List<Need> others = anyDone ? ofOpenBags(batch, lines, workroom) : plan.needs();
+        List<Need> others = anyDone ? ofOpenBags(batch, plan, lines, workroom) : plan.needs();
         return Stream.concat(
                         cloths.stream(),
                         others.stream().filter(need -> !need.supply().kind().leavesWhenCut()))
                 .toList();
     }
 
-    private List<Need> ofOpenBags(ChosenBatch batch, List<BatchLine> lines, Workroom workroom) {
+    private List<Need> ofOpenBags(ChosenBatch batch, BatchPlan plan, List<BatchLine> lines, Workroom workroom) {
         Map<Integer, Integer> open =
                 batch.lines().stream().collect(Collectors.toMap(ChosenLine::number, ChosenLine::open));
         List<BatchLine> left = lines.stream()
                 .filter(line -> open.get(line.number()) > 0)
                 .map(line -> line.withUnits(open.get(line.number())))
                 .toList();
-        return left.isEmpty() ? List.of() : planner.plan(left, workroom).needs();
+        return left.isEmpty()
+                ? List.of()
+                : planner.planAfter(plan, left, workroom, pieces -> Map.of()).needs();
     }
 
     /** What a number of bags of each line takes beside cloth: trims, notions, fillings. */
@@ -347,7 +374,7 @@ public class BatchPlans {
                 .toList();
         return its.isEmpty()
                 ? List.of()
-                : planner.plan(its, planned.workroom()).needs().stream()
+                : planner.planAfter(planned.plan(), its, planned.workroom(), pieces -> Map.of()).needs().stream()
                         .filter(need -> !need.supply().kind().leavesWhenCut())
                         .toList();
     }
@@ -439,14 +466,14 @@ public class BatchPlans {
             Map<MaterialId, ChosenLayout> layouts,
             Map<MaterialId, Supply> supplies,
             List<PieceLine> pieces,
-            Settings current) {
+            Settled settled) {
         Map<String, CuttingSheet> byKey = new HashMap<>();
         layouts.forEach((id, layout) -> {
             Supply cloth = supplies.get(id);
             if (cloth != null && !batch.isCut(id)) {
                 List<PieceLine> its =
                         pieces.stream().filter(piece -> piece.isFrom(cloth)).toList();
-                byKey.put(cloth.key(), CuttingJobs.sheet(layout, cloth, its, current));
+                byKey.put(cloth.key(), CuttingJobs.sheet(layout, cloth, its, settled));
             }
         });
         batch.frozen().ifPresent(frozen -> byKey.putAll(frozen.sheetsByKey()));

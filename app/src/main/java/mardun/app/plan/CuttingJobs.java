@@ -26,7 +26,9 @@ import mardun.core.making.WorkKind;
 import mardun.core.material.ClothKind;
 import mardun.core.material.ClothPiece;
 import mardun.core.measure.Area;
+import mardun.core.measure.Length;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.joda.money.Money;
 
 /** What has to be cut for a batch, from each of its cloths. */
 public final class CuttingJobs {
@@ -72,7 +74,7 @@ public final class CuttingJobs {
         return new CuttingJob(
                 ClothNeeds.cutPieces(cloth, kinds),
                 ClothNeeds.shelfCloth(cloth, kinds, sheets),
-                terms(cloth, kinds, layers, current),
+                terms(cloth, kinds, layers, Settled.of(current)),
                 CutList.bags(kinds),
                 planned.chosenPieces());
     }
@@ -82,9 +84,29 @@ public final class CuttingJobs {
         return ClothNeeds.shelfCloth(cloth, planned.plan().piecesFrom(cloth), sheets);
     }
 
+    /** What the maker settled of cutting, as far as the worth of a layout follows from it. */
+    record Settled(
+            Settings.Cutting cutting,
+            Money hourOfCutting,
+            Length offcutShort,
+            Length offcutLong,
+            OffcutUse offcutUse,
+            boolean offcutsArePaid) {
+
+        static Settled of(Settings current) {
+            return new Settled(
+                    current.cutting(),
+                    current.workroom().rates().of(WorkKind.CUTTING),
+                    current.offcutShort(),
+                    current.offcutLong(),
+                    current.offcutUse(),
+                    current.valuing().offcutsArePaid());
+        }
+    }
+
     /** Sheets are paid whole, so a length of such a cloth costs nothing and no rest of it goes back. */
-    private static CuttingTerms terms(Supply cloth, List<PieceLine> kinds, int layers, Settings current) {
-        Settings.Cutting cutting = current.cutting();
+    private static CuttingTerms terms(Supply cloth, List<PieceLine> kinds, int layers, Settled settled) {
+        Settings.Cutting cutting = settled.cutting();
         boolean bySheet = cloth.sheet().isPresent();
         return new CuttingTerms(
                 bySheet
@@ -92,22 +114,21 @@ public final class CuttingJobs {
                         : BigFraction.of(
                                 cloth.price().price().getAmountMinorLong(),
                                 cloth.price().per().value()),
-                BigFraction.of(current.workroom().rates().of(WorkKind.CUTTING).getAmountMinorLong(), SECONDS_PER_HOUR),
+                BigFraction.of(settled.hourOfCutting().getAmountMinorLong(), SECONDS_PER_HOUR),
                 cutting.ruler(),
                 cutting.cut(),
                 cutting.piece(),
                 layers,
                 ShownMotifs.squaring(cloth, kinds, cutting.squaring()),
-                current.offcutShort(),
-                current.offcutLong(),
-                use(cloth, current),
-                !bySheet && !current.valuing().offcutsArePaid(),
+                settled.offcutShort(),
+                settled.offcutLong(),
+                use(cloth, settled.offcutUse()),
+                !bySheet && !settled.offcutsArePaid(),
                 cutting.curves());
     }
 
     /** What lies hidden inside a bag may be pieced together, so its offcuts are used whatever their size. */
-    private static OffcutUse use(Supply cloth, Settings current) {
-        OffcutUse use = current.offcutUse();
+    private static OffcutUse use(Supply cloth, OffcutUse use) {
         boolean hidden = cloth.cloth()
                 .filter(kind -> kind == ClothKind.FUSIBLE || kind == ClothKind.BATTING || kind == ClothKind.FOAM)
                 .isPresent();
@@ -120,9 +141,9 @@ public final class CuttingJobs {
     }
 
     /** A stored layout as the plan takes it; {@code kinds} are cut from this cloth. */
-    static CuttingSheet sheet(ChosenLayout chosen, Supply cloth, List<PieceLine> kinds, Settings current) {
+    static CuttingSheet sheet(ChosenLayout chosen, Supply cloth, List<PieceLine> kinds, Settled settled) {
         CuttingLayout whole = whole(chosen.layout(), chosen.recuts(), ClothNeeds.shelfCloth(cloth, kinds, List.of()));
-        CuttingTerms terms = terms(cloth, kinds, 1, current);
+        CuttingTerms terms = terms(cloth, kinds, 1, settled);
         CuttingBill bill = CuttingBill.of(whole, cloth.pieces(), List.of(), terms);
         return new CuttingSheet(whole, terms.squaring(), extra(chosen.recuts()), bill.back());
     }

@@ -72,11 +72,33 @@ public final class BatchPlanner {
      */
     public BatchPlan plan(
             List<BatchLine> lines, Workroom workroom, Function<List<PieceLine>, Map<String, CuttingSheet>> sheets) {
+        return plan(lines, workroom, sheets, List.of());
+    }
+
+    /**
+     * The same where a plan of the batch is at hand that something has changed since: sizes that are still the same aren't worked out
+     * anew.
+     *
+     * @param before in the same workroom
+     */
+    public BatchPlan planAfter(
+            BatchPlan before,
+            List<BatchLine> lines,
+            Workroom workroom,
+            Function<List<PieceLine>, Map<String, CuttingSheet>> sheets) {
+        return plan(lines, workroom, sheets, before.isComplete() ? before.lines() : List.of());
+    }
+
+    private BatchPlan plan(
+            List<BatchLine> lines,
+            Workroom workroom,
+            Function<List<PieceLine>, Map<String, CuttingSheet>> sheets,
+            List<LinePlan> before) {
         if (lines.isEmpty()) {
             throw new IllegalArgumentException("a batch has one line or more");
         }
         try {
-            return worked(lines, workroom, sheets);
+            return worked(lines, workroom, sheets, before);
         } catch (ArithmeticException beyondAllMeasure) {
             Finding why = Finding.refused(
                     "lines." + lines.get(0).number() + ".units",
@@ -103,8 +125,11 @@ public final class BatchPlanner {
     }
 
     private BatchPlan worked(
-            List<BatchLine> lines, Workroom workroom, Function<List<PieceLine>, Map<String, CuttingSheet>> sheets) {
-        List<SizedLine> sized = sized(lines, workroom.thickestSeam());
+            List<BatchLine> lines,
+            Workroom workroom,
+            Function<List<PieceLine>, Map<String, CuttingSheet>> sheets,
+            List<LinePlan> before) {
+        List<SizedLine> sized = sized(lines, workroom.thickestSeam(), before);
         Filled filled = new Filled();
         List<Finding> findings = new ArrayList<>();
         sized.forEach(line -> findings.addAll(line.sized().findings()));
@@ -148,15 +173,25 @@ public final class BatchPlanner {
     private record SizeOf(int size, Map<String, ClothKind> cloths) {}
 
     /** Each size of a design is worked out once, however many colours it is made in. */
-    private static List<SizedLine> sized(List<BatchLine> lines, Length thickestSeam) {
+    private static List<SizedLine> sized(List<BatchLine> lines, Length thickestSeam, List<LinePlan> before) {
         Map<Design, Map<SizeOf, SizedDesign>> known = new IdentityHashMap<>();
         return lines.stream()
                 .map(line -> new SizedLine(
                         line,
                         known.computeIfAbsent(line.design(), design -> new HashMap<>())
                                 .computeIfAbsent(
-                                        new SizeOf(line.size(), line.cloths()), size -> line.sized(thickestSeam))))
+                                        new SizeOf(line.size(), line.cloths()),
+                                        size -> before(line, size, before).orElseGet(() -> line.sized(thickestSeam)))))
                 .toList();
+    }
+
+    private static Optional<SizedDesign> before(BatchLine line, SizeOf size, List<LinePlan> before) {
+        return before.stream()
+                .filter(was -> was.line().size() == size.size()
+                        && was.line().cloths().equals(size.cloths())
+                        && was.line().design().equals(line.design()))
+                .findFirst()
+                .map(LinePlan::sized);
     }
 
     private static List<Operation> operations(List<SizedLine> lines) {

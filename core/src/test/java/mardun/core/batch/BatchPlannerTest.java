@@ -7,11 +7,13 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import mardun.core.costing.UnitCost;
 import mardun.core.cutting.StripArithmetic;
+import mardun.core.design.Design;
 import mardun.core.design.Finding;
 import mardun.core.design.Pouch;
 import mardun.core.design.Sizing;
@@ -28,6 +30,7 @@ import mardun.core.pricing.PricePoint;
 import mardun.core.pricing.PriceSchool;
 import mardun.core.pricing.UnitPricing;
 import mardun.core.working.Figure;
+import mardun.core.working.Sentence;
 import mardun.core.working.Value;
 import org.joda.money.CurrencyUnit;
 import org.joda.money.Money;
@@ -217,6 +220,43 @@ class BatchPlannerTest {
                         .findings())
                 .extracting(Finding::place)
                 .containsExactly("lines.1.slots.zip");
+    }
+
+    /** Whatever changed since the last plan, and whatever that one was: what was kept of it changes nothing in the next one. */
+    @Test
+    void planningAfterAnotherPlanIsPlanning() {
+        Workroom workroom = workroom(PriceSchool.MARKUP);
+        Design shorter = Pouch.design()
+                .with(Pouch.design().steps().subList(0, Pouch.design().steps().size() - 1));
+        Random random = new Random(19);
+        BatchPlan before = plan(24, supplies(), workroom, Optional.empty());
+        for (int i = 0; i < 200; i++) {
+            List<Supply> supplies = new ArrayList<>(supplies());
+            switch (random.nextInt(4)) {
+                case 0 -> supplies.set(0, cloth("outer", "10 in", "2 yd", "9.00", true));
+                case 1 -> supplies.remove(1);
+                case 2 -> supplies.set(0, cloth("outer", "43 in", random.nextInt(1, 9) + " yd", "9.00", true));
+                default -> {}
+            }
+            List<BatchLine> lines = List.of(
+                    line(1, Pouch.design(), random.nextInt(2), 1 + random.nextInt(30), supplies),
+                    line(2, random.nextBoolean() ? shorter : Pouch.design(), random.nextInt(2), 5, supplies));
+            BatchPlan plan = planner.planAfter(before, lines, workroom, pieces -> Map.of());
+            assertThat(plan).isEqualTo(planner.plan(lines, workroom));
+            before = random.nextInt(5) == 0
+                    ? BatchPlanner.impossible(
+                            lines,
+                            plan.findings().stream()
+                                    .findFirst()
+                                    .orElseGet(() ->
+                                            Finding.refused("lines", Sentence.of("All is."), Sentence.of("Wait."))))
+                    : plan;
+        }
+    }
+
+    private static BatchLine line(int number, Design design, int size, int units, List<Supply> supplies) {
+        return new BatchLine(
+                number, design, size, units, OptionalInt.empty(), supplies, Optional.empty(), PiecesMoved.NONE);
     }
 
     @Test
