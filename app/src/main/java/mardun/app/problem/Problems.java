@@ -1,5 +1,6 @@
 package mardun.app.problem;
 
+import java.io.IOException;
 import java.net.URI;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -146,6 +147,13 @@ public class Problems extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
+        if (unreadable.getCause() instanceof IOException) {
+            return ResponseEntity.status(HttpStatus.REQUEST_TIMEOUT)
+                    .body(problem(
+                            HttpStatus.REQUEST_TIMEOUT,
+                            "broken-off",
+                            "The request broke off or came too slowly. Nothing of it was taken; send it again."));
+        }
         String where = unreadable.getCause() instanceof DatabindException mismatch ? placeOf(mismatch) : "";
         return unreadable(
                 "The request isn't JSON of the form described" + (where.isEmpty() ? "." : ": see “" + where + "”."));

@@ -31,6 +31,16 @@ class BodiesInTime extends OncePerRequestFilter {
     private static final long NS_A_SECOND = 1_000_000_000L;
 
     private final Semaphore places = new Semaphore(AT_ONCE);
+    private final long longestNs;
+
+    BodiesInTime() {
+        this(LONGEST_NS);
+    }
+
+    /** @param longestNs so long a small body is waited for */
+    BodiesInTime(long longestNs) {
+        this.longestNs = longestNs;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -40,7 +50,7 @@ class BodiesInTime extends OncePerRequestFilter {
             chain.doFilter(request, response);
         } else if (places.tryAcquire()) {
             try {
-                chain.doFilter(new Timed(request, LONGEST_NS + bytes / SLOWEST_BYTES_A_SECOND * NS_A_SECOND), response);
+                chain.doFilter(new Timed(request, longestNs + bytes / SLOWEST_BYTES_A_SECOND * NS_A_SECOND), response);
             } finally {
                 places.release();
             }
@@ -53,10 +63,9 @@ class BodiesInTime extends OncePerRequestFilter {
         }
     }
 
-    /** A request whose body is read until a moment, and no longer. */
+    /** A request whose body is waited for so long, and no longer; what the server takes for itself before it reads isn't counted. */
     private static final class Timed extends HttpServletRequestWrapper {
 
-        private final long begin = System.nanoTime();
         private final long longest;
 
         private Timed(HttpServletRequest request, long longest) {
@@ -68,20 +77,28 @@ class BodiesInTime extends OncePerRequestFilter {
         public ServletInputStream getInputStream() throws IOException {
             ServletInputStream body = super.getInputStream();
             return new ServletInputStream() {
+
+                private long waited;
+
                 @Override
                 public int read() throws IOException {
-                    check();
-                    return body.read();
+                    long begin = System.nanoTime();
+                    int one = body.read();
+                    waitedSince(begin);
+                    return one;
                 }
 
                 @Override
                 public int read(byte[] into, int from, int most) throws IOException {
-                    check();
-                    return body.read(into, from, most);
+                    long begin = System.nanoTime();
+                    int some = body.read(into, from, most);
+                    waitedSince(begin);
+                    return some;
                 }
 
-                private void check() throws IOException {
-                    if (System.nanoTime() - begin > longest) {
+                private void waitedSince(long begin) throws IOException {
+                    waited += System.nanoTime() - begin;
+                    if (waited > longest) {
                         throw new IOException("the request came too slowly");
                     }
                 }
