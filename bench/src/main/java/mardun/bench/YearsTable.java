@@ -14,7 +14,8 @@ import java.util.function.Supplier;
 /**
  * How long the interface waits for each screen after some busy years (500 batches, 30 fairs and 6 000 sales each, with 2 000 materials on
  * the shelf): the median, and the 95th and 99th of a hundred answers, over HTTP, once each screen was asked for as often before; then the
- * first answer of each after a sale and after a movement of a material, when what was remembered is worked out anew; then how long it takes
+ * first answer of each after a sale, after a movement of a material and after a touch at the bench, when what was remembered is worked out
+ * anew; then how long it takes
  * to tell the stall a sale, to save all as one archive, and to start again.
  */
 public final class YearsTable {
@@ -48,6 +49,9 @@ public final class YearsTable {
             "/api/batches/3/order",
             "/api/batches/3/tally",
             "/api/finished-goods",
+            "/api/finished-goods?query=pouch",
+            "/api/finished-goods?all=true&query=pouch",
+            "/api/finished-goods?place=home",
             "/api/prices/book",
             "/api/fairs",
             "/api/fairs/10",
@@ -105,23 +109,29 @@ public final class YearsTable {
         }
     }
 
+    /** Something that is stored, after which much is worked out anew. */
+    private record Change(String what, Runnable happens) {}
+
     private static void printAfterChanges(MardunUnderLoad mardun, String coming) {
         String stall = "/api/fairs/" + coming + "/stall";
         String kind = kindAt(mardun, stall);
-        System.out.printf("%-38s %17s %17s%n", "the first answer after", "a sale", "a movement");
-        System.out.printf("%-38s %8s %8s %8s %8s%n", "milliseconds", "p50", "p95", "p50", "p95");
+        List<Change> changes = List.of(
+                new Change("a sale", () -> asked(() -> mardun.post(stall, sale(kind)))),
+                new Change("a movement", () -> asked(() -> mardun.post(MATERIAL, movement()))),
+                new Change("a touch at the bench", new TouchAtTheBench(mardun)));
+        System.out.printf("%-38s", "the first answer after");
+        changes.forEach(change -> System.out.printf(" %22s", change.what()));
+        System.out.printf("%n%-38s", "milliseconds");
+        changes.forEach(change -> System.out.printf(" %13s %8s", "p50", "p95"));
+        System.out.println();
         for (String screen : SCREENS) {
             String path = path(screen, coming);
-            double[] sold = ask(CHANGED, () -> asked(() -> mardun.post(stall, sale(kind))), () -> mardun.get(path));
-            double[] moved = ask(CHANGED, () -> asked(() -> mardun.post(MATERIAL, movement())), () -> mardun.get(path));
-            System.out.printf(
-                    Locale.ROOT,
-                    "%-38s %8.1f %8.1f %8.1f %8.1f%n",
-                    screen,
-                    sold[CHANGED / 2],
-                    sold[CHANGED * 95 / 100],
-                    moved[CHANGED / 2],
-                    moved[CHANGED * 95 / 100]);
+            System.out.printf("%-38s", screen);
+            for (Change change : changes) {
+                double[] took = ask(CHANGED, change.happens(), () -> mardun.get(path));
+                System.out.printf(Locale.ROOT, " %13.1f %8.1f", took[CHANGED / 2], took[CHANGED * 95 / 100]);
+            }
+            System.out.println();
         }
     }
 

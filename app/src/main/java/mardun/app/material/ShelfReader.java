@@ -32,7 +32,8 @@ class ShelfReader {
         "unsewn_piece",
         "unsewn_movement",
         "unsewn_hold",
-        "settings"
+        "settings",
+        "channel"
     };
 
     private final MaterialRepository materials;

@@ -1,6 +1,9 @@
 package mardun.app.stored;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +11,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.hibernate.cfg.JdbcSettings;
@@ -26,6 +30,11 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
 
     private static final Pattern WRITES = Pattern.compile(
             "(?:insert\\s+into|update|delete\\s+from|merge\\s+into)\\s+(\\w+)", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern READS = Pattern.compile("(?:from|join)\\s+(\\w+)(?![\\w.])", Pattern.CASE_INSENSITIVE);
+
+    /** From which tables alone something follows that is just worked out, one within another. */
+    private static final ThreadLocal<Deque<Predicate<String>>> FOLLOWS_FROM = ThreadLocal.withInitial(ArrayDeque::new);
 
     /** Stands for what is written in another way than row by row. */
     private static final String NO_TABLE = "";
@@ -90,8 +99,29 @@ public class Changes implements StatementInspector, HibernatePropertiesCustomize
             String table = written.lookingAt() ? written.group(1).toLowerCase(Locale.ROOT) : NO_TABLE;
             countIn(table);
             its().ifPresent(over -> over.tables.add(table));
+        } else {
+            assert strange(sql).isEmpty() : "it is remembered, and follows from " + strange(sql) + " too: " + sql;
         }
         return sql;
+    }
+
+    /** Works something out that is then remembered until one of its tables changes; where assertions are on, it may read no other. */
+    <T> T reading(Predicate<String> tables, Supplier<T> work) {
+        FOLLOWS_FROM.get().push(tables);
+        try {
+            return work.get();
+        } finally {
+            FOLLOWS_FROM.get().pop();
+        }
+    }
+
+    /** What a statement reads besides the tables from which something that is being worked out follows. */
+    private static List<String> strange(String sql) {
+        return READS.matcher(sql)
+                .results()
+                .map(found -> found.group(1).toLowerCase(Locale.ROOT))
+                .filter(table -> FOLLOWS_FROM.get().stream().anyMatch(tables -> !tables.test(table)))
+                .toList();
     }
 
     private static boolean isWriting(String sql) {

@@ -44,7 +44,7 @@ public final class Remembered<K, V> {
         if (before != null) {
             return before;
         }
-        V made = work.apply(key);
+        V made = changes.reading(isOneOfIts, () -> work.apply(key));
         known.put(key, made);
         return made;
     }
@@ -62,7 +62,7 @@ public final class Remembered<K, V> {
         List<K> asked =
                 keys.stream().filter(key -> !known.containsKey(key)).distinct().toList();
         if (!asked.isEmpty()) {
-            known.putAll(work.apply(asked));
+            known.putAll(changes.reading(isOneOfIts, () -> work.apply(asked)));
         }
         Map<K, V> found = new HashMap<>();
         keys.forEach(key -> found.put(key, known.get(key)));

@@ -1,6 +1,7 @@
 package mardun.app.stored;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -134,5 +135,26 @@ class RememberedTest {
         changes.inspect("truncate table whatever");
         complete();
         assertThat(ofOthers.get("key", key -> "fourth")).isEqualTo("fourth");
+    }
+
+    /** A table that is forgotten where it is said what something follows from would be seen too late, and by a maker. */
+    @Test
+    void whatIsRememberedReadsNoTableButItsOwn() {
+        Remembered<String, String> ofSales = new Remembered<>(changes, "sale", "sale_line");
+        Remembered<String, String> notOfNotes = Remembered.exceptOf(changes, Set.of("note"));
+        String reads =
+                "select s1_0.id from sale s1_0 where exists(select 1 from sale_line l1_0 join fair f on f.id = 1)";
+        assertThat(ofSales.get("own", key -> changes.inspect("select 1 from sale s1_0")))
+                .isNotNull();
+        assertThatThrownBy(() -> ofSales.get("other", key -> changes.inspect(reads)))
+                .isInstanceOf(AssertionError.class)
+                .hasMessageContaining("[fair]");
+        assertThat(notOfNotes.get("own", key -> changes.inspect(reads))).isNotNull();
+        assertThatThrownBy(() -> notOfNotes.get(
+                        "within", outer -> notOfNotes.get("note", key -> changes.inspect("select 1 from note"))))
+                .isInstanceOf(AssertionError.class);
+        assertThat(changes.inspect("select 1 from note"))
+                .as("nothing is worked out now")
+                .isNotNull();
     }
 }
