@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { Hatches } from '../ui/Hatches';
 import { AT_THE_DOOR } from '../api/client';
+import { NoSuchPage, Numbered } from './Numbered';
 import { EnterPage } from './EnterPage';
 import { BrokenPage } from './BrokenPage';
 import { Rail } from './Rail';
@@ -91,12 +92,9 @@ const router = createBrowserRouter([
           { path: '/', element: <Home /> },
           { path: '/bench', element: <BenchPage /> },
           { path: '/bench/days', element: <DaysPage /> },
-          { path: '/bench/work/:id', element: <WorkPage /> },
           { path: '/designs', element: <DesignsPage /> },
           { path: '/designs/new', element: <KindsPage /> },
           { path: '/designs/new/:kind', element: <BriefPage /> },
-          { path: '/designs/:id', element: <DesignPage /> },
-          { path: '/designs/:id/templates', element: <TemplatesPage /> },
           { path: '/materials', element: <MaterialsPage /> },
           { path: '/materials/buying', element: <BuyingPage /> },
           { path: '/materials/deliveries', element: <DeliveriesPage /> },
@@ -105,52 +103,66 @@ const router = createBrowserRouter([
           { path: '/materials/hand', element: <HandPage /> },
           { path: '/materials/files', element: <FilesPage /> },
           { path: '/materials/cut', element: <CutPiecesPage /> },
-          { path: '/materials/finished/:id', element: <BagStoryPage /> },
           { path: '/materials/finished', element: <FinishedPage /> },
-          { path: '/materials/:id', element: <MaterialPage /> },
           { path: '/batches', element: <BatchesPage /> },
           { path: '/batches/new', element: <BatchPage key="new" /> },
-          { path: '/batches/:id', element: <BatchPage /> },
-          { path: '/batches/:id/cutting', element: <CuttingPage /> },
-          { path: '/batches/:id/gather', element: <GatherPage /> },
-          { path: '/batches/:id/tally', element: <TallyPage /> },
           { path: '/prices', element: <PricesPage /> },
           { path: '/prices/sheet', element: <PriceSheetPage /> },
           { path: '/prices/tickets', element: <TicketsPage /> },
           { path: '/prices/quotes', element: <QuotesPage /> },
           { path: '/prices/quotes/new', element: <QuotePage key="new" /> },
-          { path: '/prices/quotes/:id', element: <QuotePage /> },
           { path: '/prices/printer', element: <PrinterPage /> },
           { path: '/stalls', element: <StallsPage /> },
           { path: '/stalls/online', element: <OnlinePage /> },
           { path: '/stalls/resellers', element: <ResellersPage /> },
-          { path: '/stalls/resellers/:id', element: <ResellerPage /> },
           { path: '/stalls/posting', element: <PostingPage /> },
           { path: '/stalls/orders', element: <OrdersPage /> },
-          { path: '/stalls/orders/:id', element: <OrderPage /> },
           { path: '/batches/what-to-make', element: <SeasonPage /> },
-          { path: '/stalls/:id', element: <FairPage /> },
           { path: '/logbook', element: <LogbookPage /> },
           { path: '/year', element: <YearPage /> },
           { path: '/year/books', element: <BooksPage /> },
           { path: '/help', element: <HelpPage /> },
           { path: '/help/:topic', element: <HelpPage /> },
           { path: '/settings', element: <SettingsPage /> },
-          { path: '*', element: <p>There is no such page. The places are on the left.</p> },
+          // Whatever has a number.
+          {
+            element: <Numbered />,
+            children: [
+              { path: '/bench/work/:id', element: <WorkPage /> },
+              { path: '/designs/:id', element: <DesignPage /> },
+              { path: '/designs/:id/templates', element: <TemplatesPage /> },
+              { path: '/materials/finished/:id', element: <BagStoryPage /> },
+              { path: '/materials/:id', element: <MaterialPage /> },
+              { path: '/batches/:id', element: <BatchPage /> },
+              { path: '/batches/:id/cutting', element: <CuttingPage /> },
+              { path: '/batches/:id/gather', element: <GatherPage /> },
+              { path: '/batches/:id/tally', element: <TallyPage /> },
+              { path: '/prices/quotes/:id', element: <QuotePage /> },
+              { path: '/stalls/resellers/:id', element: <ResellerPage /> },
+              { path: '/stalls/orders/:id', element: <OrderPage /> },
+              { path: '/stalls/:id', element: <FairPage /> },
+            ],
+          },
+          { path: '*', element: <NoSuchPage /> },
         ],
       },
     ],
   },
   // At the stall the screen is small: it has the whole of it.
   {
-    path: '/stalls/:id/day',
+    element: <Numbered />,
     errorElement: <BrokenPage />,
-    element: (
-      <Suspense fallback={<p className="p-4 text-soft">Opening …</p>}>
-        <Hatches />
-        <StallDayPage />
-      </Suspense>
-    ),
+    children: [
+      {
+        path: '/stalls/:id/day',
+        element: (
+          <Suspense fallback={<p className="p-4 text-soft">Opening …</p>}>
+            <Hatches />
+            <StallDayPage />
+          </Suspense>
+        ),
+      },
+    ],
   },
 ]);
 
