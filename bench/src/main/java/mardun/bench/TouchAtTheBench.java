@@ -23,12 +23,17 @@ final class TouchAtTheBench implements Runnable {
     TouchAtTheBench(MardunUnderLoad mardun) {
         this.mardun = mardun;
         for (JsonNode row :
-                JSON.readTree(mardun.get("/api/batches?stage=CUT").body()).get("items")) {
+                JSON.readTree(mardun.get("/api/batches?list=CUT").body()).get("items")) {
+            if (!row.get("stage").asString().equals("CUT")) {
+                continue;
+            }
             long id = row.get("id").asLong();
             for (JsonNode one : tell(id, List.of()).get("turns")) {
                 JsonNode its = one.get("parts").get(0);
-                if (its.get("prompts").isEmpty()
-                        && its.get("done").asInt() < its.get("all").asInt()) {
+                boolean isLookedAtFirst = its.get("prompts")
+                        .valueStream()
+                        .anyMatch(prompt -> prompt.get("gate").asBoolean());
+                if (!isLookedAtFirst && its.get("done").asInt() < its.get("all").asInt()) {
                     batch = id;
                     turn = one;
                     part = its;

@@ -42,7 +42,7 @@ public final class YearsTable {
             "/api/stock-take",
             "/api/buying",
             "/api/batches",
-            "/api/batches?stage=FINISHED&page=3",
+            "/api/batches?list=FINISHED&page=3",
             "/api/batches/3",
             "/api/batches/3/cutting",
             "/api/batches/3/gather",

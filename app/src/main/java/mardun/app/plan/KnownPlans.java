@@ -62,8 +62,8 @@ final class KnownPlans {
         Known known = last.getIfPresent(id);
         if (known == null || !known.from().equals(from)) {
             Optional<BatchPlan> before = Optional.ofNullable(known)
-                    .filter(last -> last.from().workroom().equals(from.workroom()))
-                    .map(last -> last.worked().plan());
+                    .filter(its -> its.from().workroom().equals(from.workroom()))
+                    .map(its -> its.worked().plan());
             known = new Known(from, work.apply(from, before));
             last.put(id, known);
         }
