@@ -241,7 +241,6 @@ export const useSeasonPlan = () =>
     queryFn: () => api.get<Schemas['SeasonPlanView']>('/api/season-plan'),
   });
 
-/** The fairs that come, the next one first. */
 /** Private orders, those that are open first. */
 export const useOrders = () =>
   useQuery({ queryKey: keys.orders, queryFn: () => api.get<Schemas['CustomerOrders']>('/api/orders') });

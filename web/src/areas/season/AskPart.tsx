@@ -1,4 +1,6 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -8,12 +10,16 @@ import type { Draft, Form, Plan } from './season';
 
 /** What the plan is for, and what it may take. */
 export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
+  const client = useQueryClient();
   const { currency } = useUnits();
   const form = draft.value ?? plan.form;
   const set = (changed: Partial<Form>) => draft.update((before) => ({ ...before, ...changed }));
   const ask = useSend(
     (typed: Form) => api.put<Schemas['SeasonPlanView']>('/api/season-plan', typed),
-    draft.giveUp,
+    (planned) => {
+      client.setQueryData(keys.season, planned);
+      draft.giveUp();
+    },
   );
   const text = (key: 'hours' | 'money' | 'pieces' | 'keeps' | 'weeks', label: string, hint: string) => (
     <TextField

@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
@@ -252,6 +252,24 @@ describe('what to make', () => {
       hours: '12',
       aim: 'BETTER_BAD_DAY',
     });
+  });
+
+  it('shows at once what was planned anew, not what was asked before', async () => {
+    shown(plan());
+    rendered(<SeasonPage />);
+    const ask = within(await screen.findByRole('form', { name: 'What it is for' }));
+    await userEvent.type(ask.getByLabelText('Hours for it'), '12');
+    vi.stubGlobal(
+      'fetch',
+      vi.fn((_path: string, options: RequestInit) =>
+        options.method === 'PUT'
+          ? Promise.resolve(Response.json(plan({ form: { ...form, version: 1, hours: '12' } })))
+          : new Promise(() => {}),
+      ),
+    );
+    await userEvent.click(ask.getByRole('button', { name: 'Plan again' }));
+    await waitFor(() => expect(ask.queryByRole('button', { name: 'Discard changes' })).toBeNull());
+    expect(ask.getByLabelText('Hours for it')).toHaveValue('12');
   });
 
   it('asks for an occasion’s design and for so many at least, key by key', async () => {

@@ -171,14 +171,14 @@ final class MakeBranch {
             }
             double length = 0;
             for (int row = 0; row < used.length; row++) {
-                length += sq(push(row, tried) / scale(row));
+                length += sq(push(row, tried) / programme.scale[row]);
             }
             if (length < SMALL || bound <= best.value() + SMALL) {
                 break;
             }
             double pace = step * Math.max(promised - best.value(), 1e-6) / length;
             for (int row = 0; row < used.length; row++) {
-                tried[row] = Math.max(0, tried[row] + pace * push(row, tried) / sq(scale(row)));
+                tried[row] = Math.max(0, tried[row] + pace * push(row, tried) / sq(programme.scale[row]));
             }
         }
         promise(prices);
@@ -215,10 +215,6 @@ final class MakeBranch {
         for (int design = 0; design < isWanted.length; design++) {
             meanSetUp[design] += LATEST * ((isWanted[design] ? 1 : 0) - meanSetUp[design]);
         }
-    }
-
-    private double scale(int row) {
-        return Double.isInfinite(programme.limit[row]) ? 1 : Math.max(programme.limit[row], 0.1);
     }
 
     /** Keeps prices within what makes sense. */

@@ -33,6 +33,10 @@ final class MakeProgramme {
     final double[][] worth;
     final int[] least;
     final double[] limit;
+
+    /** By which what is used of a limit is measured: the limit itself, where there is one that isn't next to nothing. */
+    final double[] scale;
+
     final double[] priceOfMore;
     final double[] worthOfShelf;
     final double[] ownCost;
@@ -67,6 +71,9 @@ final class MakeProgramme {
             priceOfMore[CLOTH + n] = cloth.price().orElse(Double.POSITIVE_INFINITY);
             worthOfShelf[CLOTH + n] = cloth.worth();
         }
+        scale = Arrays.stream(limit)
+                .map(its -> Double.isInfinite(its) ? 1 : Math.max(its, 0.1))
+                .toArray();
         rows = new int[items.size()][];
         uses = new double[items.size()][];
         Map<String, List<Integer>> byDesign = new LinkedHashMap<>();

@@ -23,6 +23,11 @@ final class Making {
     private final double[] used;
     private double sum;
     private double taken;
+    private double bought;
+    /** What was bought isn't taken from the shelf, so its worth there isn't lost. */
+    private double boughtWorth;
+    /** How many cloths are used beyond what is there, and can't be bought. */
+    private int lacking;
 
     /** Begins with what is made whatever it brings. */
     Making(MakeProgramme programme) {
@@ -47,38 +52,18 @@ final class Making {
 
     /** What it is worth, less what is spent. */
     double value() {
-        return sum - taken - spent() + boughtWorth();
+        return sum - taken - spent() + boughtWorth;
     }
 
     private double spent() {
-        double spent = used[MONEY];
-        for (int row = CLOTH; row < programme.limit.length; row++) {
-            if (used[row] > programme.limit[row] && programme.priceOfMore[row] < Double.POSITIVE_INFINITY) {
-                spent += (used[row] - programme.limit[row]) * programme.priceOfMore[row];
-            }
-        }
-        return spent;
-    }
-
-    /** What was bought isn't taken from the shelf, so its worth there isn't lost. */
-    private double boughtWorth() {
-        double worth = 0;
-        for (int row = CLOTH; row < programme.limit.length; row++) {
-            worth += Math.max(0, used[row] - programme.limit[row]) * programme.worthOfShelf[row];
-        }
-        return worth;
+        return used[MONEY] + bought;
     }
 
     private boolean fits() {
-        if (used[MINUTES] > programme.limit[MINUTES] + SMALL || used[PIECES] > programme.limit[PIECES] + SMALL) {
-            return false;
-        }
-        for (int row = CLOTH; row < programme.limit.length; row++) {
-            if (used[row] > programme.limit[row] + SMALL && Double.isInfinite(programme.priceOfMore[row])) {
-                return false;
-            }
-        }
-        return spent() <= programme.limit[MONEY] + SMALL;
+        return used[MINUTES] <= programme.limit[MINUTES] + SMALL
+                && used[PIECES] <= programme.limit[PIECES] + SMALL
+                && lacking == 0
+                && spent() <= programme.limit[MONEY] + SMALL;
     }
 
     private boolean mayAdd(int item) {
@@ -99,10 +84,27 @@ final class Making {
         taken += pieces * programme.ownCost[item];
         open[design] += pieces;
         for (int n = 0; n < programme.rows[item].length; n++) {
-            used[programme.rows[item][n]] += pieces * programme.uses[item][n];
+            use(programme.rows[item][n], pieces * programme.uses[item][n]);
         }
         if (wasOpen != open[design] > 0) {
             used[MINUTES] += wasOpen ? -programme.setUp[design] : programme.setUp[design];
+        }
+    }
+
+    private void use(int row, double more) {
+        double before = used[row];
+        used[row] = before + more;
+        double limit = programme.limit[row];
+        if (row < CLOTH || (before <= limit && used[row] <= limit)) {
+            return;
+        }
+        double price = programme.priceOfMore[row];
+        double beyond = Math.max(0, used[row] - limit) - Math.max(0, before - limit);
+        boughtWorth += beyond * programme.worthOfShelf[row];
+        if (price < Double.POSITIVE_INFINITY) {
+            bought += beyond * price;
+        } else {
+            lacking += (used[row] > limit + SMALL ? 1 : 0) - (before > limit + SMALL ? 1 : 0);
         }
     }
 

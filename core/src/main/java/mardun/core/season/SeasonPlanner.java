@@ -145,7 +145,7 @@ public final class SeasonPlanner {
         Arrays.fill(even, 1.0 / seasons);
         double[][] worth = play.worthOfEach(plan.made(), even, most);
         SeasonLimits now = season.limits();
-        MakeProgramme.Choice before = chosen(now, worth, plan.made());
+        MakeProgramme.Choice before = chosen(now, worth, new double[0], plan.made());
         Map<String, Double> cloth = new TreeMap<>();
         for (String name : plan.outcome().use().cloth().keySet()) {
             cloth.put(name, gain(before, now.withMore(name, 1), worth));
@@ -160,11 +160,11 @@ public final class SeasonPlanner {
     }
 
     private double gain(MakeProgramme.Choice before, SeasonLimits limits, double[][] worth) {
-        return chosen(limits, worth, before.made()).value() - before.value();
+        return chosen(limits, worth, before.prices(), before.made()).value() - before.value();
     }
 
-    private MakeProgramme.Choice chosen(SeasonLimits limits, double[][] worth, int[] from) {
-        return new MakeProgramme(season.within(limits), worth).solve(new double[0], from);
+    private MakeProgramme.Choice chosen(SeasonLimits limits, double[][] worth, double[] prices, int[] made) {
+        return new MakeProgramme(season.within(limits), worth).solve(prices, made);
     }
 
     private double largerTables(int[] made) {
