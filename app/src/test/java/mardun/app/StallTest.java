@@ -370,6 +370,37 @@ class StallTest {
         assertThat(at("Dunlin case", "home")).isEqualTo(4);
     }
 
+    @Test
+    void whatIsProposedFollowsWhatWentAlongBeforeAndWhatIsSaidOfThoseFairsLater() throws InterruptedException {
+        AT.bags("Smew roll,one,20,3.00,9.00,home");
+        String smew = kind("Smew roll", "one");
+        long coming = AT.fair("Roll fair", TODAY.plusDays(20));
+        assertThat(proposed(coming, smew)).as("never at a fair: some to try").isEqualTo(4);
+        long past = AT.fair("Roll fair", TODAY.minusDays(3));
+        assertThat(proposed(coming, smew)).isEqualTo(4);
+        assertThat(AT.pack(past, smew, 6).status()).isEqualTo(200);
+        assertThat(proposed(coming, smew)).as("none of six was sold").isEqualTo(1);
+        AT.tell(past, TABLET, List.of(sale("CASH", 1800, List.of(bag(smew, 2, 900)))));
+        assertThat(proposed(coming, smew)).as("twice what was sold").isEqualTo(4);
+        AT.tell(past, TABLET, List.of(sale("CASH", 3600, List.of(bag(smew, 4, 900)))));
+        assertThat(proposed(coming, smew)).as("sold out").isEqualTo(12);
+        for (int other = 0; other < 31; other++) {
+            AT.fair("Another fair", TODAY.minusDays(2));
+        }
+        assertThat(proposed(coming, smew)).as("however many others lie between").isEqualTo(12);
+        AT.type(past, Map.of("state", "NOT_GOING"));
+        assertThat(proposed(coming, smew)).as("nobody went there").isEqualTo(4);
+    }
+
+    private static int proposed(long fair, String kind) {
+        for (JsonNode row : APP.get("/api/fairs/" + fair + "/packing").body().get("rows")) {
+            if (row.get("bag").get("key").asString().equals(kind)) {
+                return row.get("proposed").asInt();
+            }
+        }
+        throw new AssertionError("no row for " + kind);
+    }
+
     /** What two devices told about one fair, in the order in which it was touched on each. */
     private static final class Model {
         private final Map<String, Integer> start;

@@ -149,6 +149,7 @@ public class DesignService implements UsesMaterials {
     private final Clock clock;
 
     private final Remembered<Listed, PageView<DesignLine>> lists;
+    private final Remembered<DesignId, LatestRevision> latest;
 
     DesignService(
             DesignRepository designs,
@@ -167,6 +168,7 @@ public class DesignService implements UsesMaterials {
             Changes changes,
             Clock clock) {
         this.lists = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
+        this.latest = new Remembered<>(changes, "design");
         this.designs = designs;
         this.revisions = revisions;
         this.shelves = shelves;
@@ -385,8 +387,10 @@ public class DesignService implements UsesMaterials {
     /** How far a design is. */
     @Transactional(readOnly = true)
     public LatestRevision latest(DesignId id) {
-        DesignEntity entity = find(id);
-        return new LatestRevision(entity.name(), entity.revision(), entity.changedAt());
+        return latest.get(id, its -> {
+            DesignEntity entity = find(its);
+            return new LatestRevision(entity.name(), entity.revision(), entity.changedAt());
+        });
     }
 
     /** The stored document of a design. */

@@ -48,6 +48,12 @@ interface FairRepository extends JpaRepository<Fair, Long> {
     @Query("select f from Fair f where f.endsOn < :day and f.id <> :but order by f.heldOn desc, f.id desc")
     List<Fair> before(LocalDate day, long but, Pageable most);
 
+    /** Past fairs of a series before a day, the newest first. */
+    @Query("""
+            select f from Fair f where f.series = :series and f.endsOn < :day and f.id <> :but
+            order by f.heldOn desc, f.id desc""")
+    List<Fair> beforeInSeries(String series, LocalDate day, long but, Pageable most);
+
     /** The last fair that was entered. */
     Optional<Fair> findFirstByOrderByIdDesc();
 

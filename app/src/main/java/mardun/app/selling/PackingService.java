@@ -24,6 +24,7 @@ import mardun.app.id.FairId;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.sale.Sales;
+import mardun.app.selling.FairsBefore.TakenTo;
 import mardun.app.selling.StallViews.BoxView;
 import mardun.app.selling.StallViews.CoinCount;
 import mardun.app.selling.StallViews.ComingBags;
@@ -44,7 +45,6 @@ import mardun.core.selling.ChangeFloat;
 import mardun.core.selling.Coins;
 import mardun.core.selling.StallTable;
 import mardun.core.selling.TakeAlong;
-import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,7 +52,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PackingService {
 
-    private static final int FAIRS_LOOKED_AT = 30;
     private static final int BUYERS = 20;
     private static final int MOST_UNITS = 10_000;
     private static final int LONGEST_BOX = 60;
@@ -60,7 +59,7 @@ public class PackingService {
     private static final double NANOMETRES = 1e6;
 
     private final Fairs fairs;
-    private final FairRepository repository;
+    private final FairsBefore fairsBefore;
     private final PackingLineRepository lines;
     private final StallBags bags;
     private final GoodsLedger ledger;
@@ -71,7 +70,7 @@ public class PackingService {
 
     PackingService(
             Fairs fairs,
-            FairRepository repository,
+            FairsBefore fairsBefore,
             PackingLineRepository lines,
             StallBags bags,
             GoodsLedger ledger,
@@ -80,7 +79,7 @@ public class PackingService {
             SettingsService settings,
             Clock clock) {
         this.fairs = fairs;
-        this.repository = repository;
+        this.fairsBefore = fairsBefore;
         this.lines = lines;
         this.bags = bags;
         this.ledger = ledger;
@@ -95,8 +94,8 @@ public class PackingService {
         Fair fair = fairs.get(id);
         Settings current = settings.current();
         ViewWriter writer = current.writer();
-        Map<BagKind, List<GoodsLot>> there = there(id);
         List<PackingLine> list = lines.findByFairIdOrderById(id);
+        Map<BagKind, List<GoodsLot>> there = there(list);
         Map<String, PackingLine> byKind = list.stream().collect(Collectors.toMap(PackingLine::bagKind, line -> line));
         Map<String, Long> prices = new HashMap<>(bags.asked(fair, there));
         list.forEach(line -> line.priceMinor().ifPresent(own -> prices.put(line.bagKind(), own)));
@@ -145,10 +144,10 @@ public class PackingService {
     }
 
     /** All kinds of bags that are anywhere and held for nobody, and those on the fair's list. */
-    private Map<BagKind, List<GoodsLot>> there(FairId id) {
+    private Map<BagKind, List<GoodsLot>> there(List<PackingLine> list) {
         Map<BagKind, List<GoodsLot>> there = new LinkedHashMap<>(ledger.free());
         Set<String> known = there.keySet().stream().map(BagKind::key).collect(Collectors.toSet());
-        List<String> gone = lines.findByFairIdOrderById(id).stream()
+        List<String> gone = list.stream()
                 .map(PackingLine::bagKind)
                 .filter(key -> !known.contains(key))
                 .toList();
@@ -171,24 +170,17 @@ public class PackingService {
     }
 
     private History history(Fair fair) {
-        List<Fair> before =
-                repository.before(fair.heldOn(), fair.id().value(), PageRequest.of(0, FAIRS_LOOKED_AT)).stream()
-                        .filter(other -> other.state() != FairState.NOT_GOING)
-                        .toList();
-        Map<FairId, Fair> byId = before.stream().collect(Collectors.toMap(Fair::id, other -> other));
+        List<TakenTo> taken = fairsBefore.of(fair);
         Map<FairId, Map<String, Integer>> sold = new HashMap<>();
-        sales.kinds(byId.keySet())
+        sales.kinds(taken.stream().map(TakenTo::fair).toList())
                 .forEach(one -> sold.computeIfAbsent(one.fair(), its -> new HashMap<>())
                         .merge(one.kind(), (int) one.units(), Integer::sum));
         Map<String, List<TakeAlong.Before>> here = new HashMap<>();
         Map<String, List<TakeAlong.Before>> elsewhere = new HashMap<>();
-        Map<FairId, List<PackingLine>> taken = byId.isEmpty()
-                ? Map.of()
-                : lines.findByFairIdIn(byId.keySet()).stream().collect(Collectors.groupingBy(PackingLine::fairId));
-        before.forEach(other -> {
+        taken.forEach(other -> {
             boolean isHere = other.series().equals(fair.series());
-            Map<String, Integer> its = sold.getOrDefault(other.id(), Map.of());
-            taken.getOrDefault(other.id(), List.of())
+            Map<String, Integer> its = sold.getOrDefault(other.fair(), Map.of());
+            other.taken()
                     .forEach(line -> (isHere ? here : elsewhere)
                             .computeIfAbsent(line.bagKind(), kind -> new ArrayList<>())
                             .add(new TakeAlong.Before(line.units(), its.getOrDefault(line.bagKind(), 0))));
