@@ -223,7 +223,7 @@ class DaysTest {
                         .on("to"))
                 .contains("before the first");
         assertThat(days("half past six", "0", "0", "0", "0", "1").on("days.begins"))
-                .contains("isn't a time of day");
+                .contains("isn’t a time of day");
         assertThat(days("23:00", "0", "0", "0", "0", "1").on("freeHours.0")).contains("go beyond midnight");
         assertThat(days("9:00", "0", "0", "0", "0", "3").on("days.people")).contains("more than 2");
         assertThat(days("9:00", "-5", "0", "0", "0", "1").on("days.atOneGo")).contains("less than 0");

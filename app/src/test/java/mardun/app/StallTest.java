@@ -319,7 +319,7 @@ class StallTest {
                 fair,
                 Map.of(
                         "opensAt",
-                        "10",
+                        "at ten",
                         "closesAt",
                         "9:00",
                         "fee",
@@ -330,12 +330,18 @@ class StallTest {
                         TODAY.plusDays(18).toString(),
                         "tableWide",
                         "ten"));
-        assertThat(answer.on("opensAt")).contains("is no time of day");
+        assertThat(answer.on("opensAt")).contains("isn’t a time of day");
         assertThat(answer.on("deposit")).contains("more than the fee");
         assertThat(answer.on("endsOn")).contains("ends before it begins");
         assertThat(answer.on("tableWide")).isNotEmpty();
         assertThat(AT.type(fair, Map.of("opensAt", "10:00", "closesAt", "9:00")).on("closesAt"))
                 .contains("Type a later time");
+        assertThat(AT.type(fair, Map.of("opensAt", "10", "closesAt", "5.30 pm"))
+                        .body()
+                        .get("there")
+                        .get("text")
+                        .asString())
+                .isEqualTo("7 h 30");
         assertThat(AT.type(fair, Map.of("state", "DONE")).on("state")).contains("settled by counting");
         assertThat(AT.type(fair, Map.of("version", 77)).status()).isEqualTo(409);
     }

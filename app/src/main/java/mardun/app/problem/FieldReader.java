@@ -1,8 +1,10 @@
 package mardun.app.problem;
 
 import java.math.BigDecimal;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.BulkReader;
@@ -11,6 +13,7 @@ import mardun.core.measure.LengthReader;
 import mardun.core.measure.LengthUnit;
 import mardun.core.measure.MeasureException;
 import mardun.core.measure.NumberReader;
+import mardun.core.measure.TimeOfDayReader;
 import org.joda.money.CurrencyUnit;
 
 /**
@@ -114,6 +117,11 @@ public final class FieldReader {
 
     public List<FieldProblem> problems() {
         return List.copyOf(problems);
+    }
+
+    /** A time of day, to the minute; empty where none can be read. */
+    public Optional<LocalTime> time(String field, String text) {
+        return read(field, Optional.empty(), () -> Optional.of(TimeOfDayReader.read(text)));
     }
 
     /** Refuses the form if anything was wrong with it. */

@@ -4,10 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.LocalTime;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import java.util.Optional;
 import mardun.app.problem.Days;
 import mardun.app.problem.FieldReader;
@@ -15,6 +12,7 @@ import mardun.app.selling.FairViews.FairForm;
 import mardun.app.settings.Settings;
 import mardun.core.measure.Length;
 import mardun.core.measure.LengthUnit;
+import mardun.core.measure.TimeOfDayReader;
 import mardun.core.measure.UnitSystem;
 import mardun.core.selling.FairCosts;
 import org.joda.money.Money;
@@ -35,7 +33,6 @@ record FairFacts(
         Length gridWide,
         Length gridHigh) {
 
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm", Locale.ROOT);
     private static final BigDecimal MOST_HOURS = BigDecimal.valueOf(500);
     private static final BigDecimal FARTHEST = BigDecimal.valueOf(40_000);
     private static final int SECONDS_PER_HOUR = 3600;
@@ -112,20 +109,12 @@ record FairFacts(
     }
 
     private static Optional<LocalTime> time(String field, String text, FieldReader fields) {
-        if (text.isBlank()) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(LocalTime.parse(text.strip(), CLOCK));
-        } catch (DateTimeParseException unread) {
-            fields.refuse(field, text, "“" + text + "” is no time of day. Type it like 9:30.");
-            return Optional.empty();
-        }
+        return text.isBlank() ? Optional.empty() : fields.time(field, text);
     }
 
     /** A time of day as it was typed; empty where none was. */
     static Optional<LocalTime> time(String text) {
-        return text.isBlank() ? Optional.empty() : Optional.of(LocalTime.parse(text.strip(), CLOCK));
+        return text.isBlank() ? Optional.empty() : Optional.of(TimeOfDayReader.read(text));
     }
 
     static Duration hours(String field, String text, FieldReader fields) {

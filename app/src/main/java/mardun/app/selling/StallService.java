@@ -4,9 +4,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -64,7 +61,6 @@ public class StallService {
     private static final int MOST_BAGS = 1_000;
     private static final long MOST_MINOR = 100_000_000L;
     private static final Duration PLAUSIBLE = Duration.ofDays(2);
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm", Locale.ROOT);
 
     private final Fairs fairs;
     private final StallEventRepository events;
@@ -405,16 +401,11 @@ public class StallService {
     private Optional<Instant> opens(Fair fair) {
         LocalDate today = LocalDate.now(clock);
         boolean isOn = !today.isBefore(fair.heldOn()) && !today.isAfter(fair.endsOn());
-        try {
-            return fair.form().opensAt().isBlank()
-                    ? Optional.empty()
-                    : Optional.of((isOn ? today : fair.heldOn())
-                            .atTime(LocalTime.parse(fair.form().opensAt().strip(), CLOCK))
-                            .atZone(clock.getZone())
-                            .toInstant());
-        } catch (DateTimeParseException unread) {
-            throw new IllegalStateException("a time that was read before it was stored", unread);
-        }
+        return FairFacts.time(fair.form().opensAt())
+                .map(time -> (isOn ? today : fair.heldOn())
+                        .atTime(time)
+                        .atZone(clock.getZone())
+                        .toInstant());
     }
 
     private static String words(List<String> kinds, Map<String, BagKind> names) {

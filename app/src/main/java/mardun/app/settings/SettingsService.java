@@ -4,8 +4,6 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -138,22 +136,12 @@ public class SettingsService {
 
     private static Settings.Days days(DaysForm form, FieldReader fields) {
         return new Settings.Days(
-                time(fields, form.begins()),
+                fields.time("days.begins", form.begins()).orElse(LocalTime.MIDNIGHT),
                 Duration.ofMinutes(fields.count("days.atOneGo", form.atOneGo(), 0, MOST_OF_A_DAY)),
                 Duration.ofMinutes(fields.count("days.pause", form.pause(), 0, MOST_OF_A_DAY)),
                 Duration.ofMinutes(fields.count("days.preparing", form.preparing(), 0, MOST_OF_A_DAY)),
                 Duration.ofMinutes(fields.count("days.clearing", form.clearing(), 0, MOST_OF_A_DAY)),
                 fields.count("days.people", form.people(), 1, 2));
-    }
-
-    private static LocalTime time(FieldReader fields, String typed) {
-        try {
-            return LocalTime.parse(typed.strip().length() == 4 ? "0" + typed.strip() : typed.strip())
-                    .truncatedTo(ChronoUnit.MINUTES);
-        } catch (DateTimeParseException unreadable) {
-            fields.refuse("days.begins", typed, "“" + typed + "” isn't a time of day. Type one like 9:00 or 18:30.");
-            return LocalTime.MIDNIGHT;
-        }
     }
 
     /** A day's work ends before midnight. */
