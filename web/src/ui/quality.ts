@@ -8,3 +8,7 @@ export const QUALITY: Record<Quality, string> = { GOOD: '', SECOND: 'second', KI
 /** The same of several, to stand behind what they are called. */
 export const ofQuality = (quality: Quality) =>
   quality === 'GOOD' ? '' : quality === 'SECOND' ? ' · seconds' : ' · kits';
+
+/** What a kind of bag is called, so that no two kinds are called the same. */
+export const called = ({ design, size, cloth, quality }: Schemas['BagView']) =>
+  [design, size, cloth, QUALITY[quality]].filter(Boolean).join(', ');

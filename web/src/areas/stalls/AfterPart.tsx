@@ -9,7 +9,7 @@ import { useRequestId, useSend } from '../../ui/useSend';
 import { WorkedFigure } from '../../ui/WorkedFigure';
 import { CashPanel } from './CashPanel';
 import { DaySeen } from './DaySeen';
-import { ofQuality } from '../../ui/quality';
+import { called } from '../../ui/quality';
 
 type View = Schemas['SettlementView'];
 type Ended = Schemas['GoneForm']['ended'];
@@ -290,12 +290,11 @@ function CountForm({ view }: { view: View }) {
             </thead>
             <tbody>
               {view.home.map(({ bag, expected, sold }, i) => {
-                const name = [bag.design, bag.size, bag.cloth].filter(Boolean).join(', ');
+                const name = called(bag);
                 return (
                   <tr key={bag.key}>
                     <td>
                       <b>{name}</b>
-                      {ofQuality(bag.quality)}
                       {problem?.on(`home.${i}`) && (
                         <span className="block text-[13px] text-madder">{problem.on(`home.${i}`)}</span>
                       )}
@@ -426,7 +425,7 @@ const said = (count: Count, kind: string) =>
 
 const nameOf = (view: View, kind: string) => {
   const bag = view.home.find((row) => row.bag.key === kind)?.bag;
-  return bag ? [bag.design, bag.size, bag.cloth].filter(Boolean).join(', ') : 'a bag';
+  return bag ? called(bag) : 'a bag';
 };
 
 function GoneRow({

@@ -8,7 +8,7 @@ import { ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
 import { TableDrawing } from './TableDrawing';
-import { ofQuality } from '../../ui/quality';
+import { called, ofQuality } from '../../ui/quality';
 
 type Row = Schemas['PackingRow'];
 type Packing = Schemas['PackingView'];
@@ -158,8 +158,6 @@ export function PackingPart({ fairId }: { fairId: number }) {
   );
 }
 
-const words = ({ bag }: Row) => [bag.design, bag.size, bag.cloth].filter(Boolean).join(', ');
-
 function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
   const [units, setUnits] = useState<string>();
   const [box, setBox] = useState<string>();
@@ -186,7 +184,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
     if (isChanged && (typed.units !== '' || row.units > 0)) enter.mutate(typed);
   };
   const problem = enter.problem ?? pack.problem;
-  const name = words(row);
+  const name = called(row.bag);
   const field = (
     label: string,
     value: string,

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { QUALITY } from '../../ui/quality';
+import { called } from '../../ui/quality';
 
 /** The table from above, to scale: the buyers walk along its lower edge. */
 export function TableDrawing({
@@ -9,7 +9,7 @@ export function TableDrawing({
   table: Schemas['TableView'];
   rows: Schemas['PackingRow'][];
 }) {
-  const bags = new Map(rows.map(({ bag }) => [bag.key, bag]));
+  const names = new Map(rows.map(({ bag }) => [bag.key, called(bag)]));
   const kinds = [...new Set(table.places.map(({ key }) => key))];
   const unit = table.wide / 300;
   return (
@@ -62,16 +62,7 @@ export function TableDrawing({
       </svg>
       <ol className="list-decimal pl-6 text-[14px]">
         {kinds.map((key) => (
-          <li key={key}>
-            {[
-              bags.get(key)?.design,
-              bags.get(key)?.size,
-              bags.get(key)?.cloth,
-              QUALITY[bags.get(key)?.quality ?? 'GOOD'],
-            ]
-              .filter(Boolean)
-              .join(', ')}
-          </li>
+          <li key={key}>{names.get(key)}</li>
         ))}
       </ol>
       <p className="mt-1 text-[13px] text-soft">

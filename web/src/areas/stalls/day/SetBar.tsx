@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { called, read, written, type Entry, type StallView } from './reckon';
+import { called } from '../../../ui/quality';
+import { read, written, type Entry, type StallView } from './reckon';
 
 /** Bags of a kind that a buyer takes together with others. */
 export interface Chosen {

@@ -113,7 +113,7 @@ describe('a day at a stall', () => {
     await userEvent.click(tile('Owl'));
     const set = within(screen.getByRole('region', { name: 'Several together' }));
     expect(set.getByText('53.00')).toBeVisible();
-    await userEvent.click(set.getByRole('button', { name: 'One Wren, small less' }));
+    await userEvent.click(set.getByRole('button', { name: 'One Wren, small, Reed Stripe less' }));
     expect(set.getByText('40.50')).toBeVisible();
     await userEvent.type(set.getByLabelText('goes for'), '38');
     await userEvent.click(set.getByRole('button', { name: 'Sold' }));

@@ -1,3 +1,4 @@
+import { called } from '../../../ui/quality';
 import type { Schemas } from '../../../api/client';
 
 export type StallView = Schemas['StallView'];
@@ -132,7 +133,7 @@ export function toBreakEven(view: StallView, { earned, tiles }: Tally) {
   return more <= here ? more : undefined;
 }
 
-/** What some bags are called in few words. */
+/** What some bags are called. */
 export function wordsOf({ tiles }: StallView, bags: { kind: string; units: number }[]) {
   const names = new Map(tiles.map(({ bag }) => [bag.key, called(bag)]));
   return bags
@@ -198,9 +199,6 @@ export function salesSoFar(view: StallView, unsent: Entry[]): SaleRow[] {
   }));
   return [...own.reverse(), ...known];
 }
-
-/** What a bag is called in few words. */
-export const called = ({ design, size }: Schemas['BagView']) => (size ? `${design}, ${size}` : design);
 
 /** An amount of minor units as it is written. */
 export function written(minor: number, { decimals, mark }: Style) {
