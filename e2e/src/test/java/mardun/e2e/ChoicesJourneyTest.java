@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
@@ -23,9 +22,6 @@ class ChoicesJourneyTest {
 
     @RegisterExtension
     static final WarmWorkroom APP = new WarmWorkroom();
-
-    private static final LocatorAssertions.IsVisibleOptions PATIENTLY =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(60_000);
 
     @Test
     @Order(1)
@@ -75,7 +71,7 @@ class ChoicesJourneyTest {
         page.navigate(page.url() + "/cutting");
         page.getByText("Kelp linen").first().click();
         Locator shapes = page.getByText("Shapes cut by machine");
-        assertThat(shapes).isVisible(PATIENTLY);
+        assertThat(shapes).isVisible();
         shapes.click();
         Locator machine = page.getByRole(AriaRole.REGION, region("Cutting machine"));
         assertThat(page.getByText(Pattern.compile("F Closing flap"))).isVisible();
@@ -88,9 +84,9 @@ class ChoicesJourneyTest {
         assertThat(machine.getByText("The next one jams")).isVisible();
         first.click();
         Locator lift = machine.getByText("Lift the blade and go on");
-        assertThat(lift).isVisible(PATIENTLY);
+        assertThat(lift).isVisible();
         lift.click();
-        assertThat(machine.getByText("The mat is cut. Take it out")).isVisible(PATIENTLY);
+        assertThat(machine.getByText("The mat is cut. Take it out")).isVisible();
         machine.getByText("Take the mat out").click();
         assertThat(machine.getByText("No mat is in the machine.")).isVisible();
         assertThat(page.getByText("cut", new Page.GetByTextOptions().setExact(true))

@@ -35,7 +35,7 @@ final class Chromium implements BeforeAllCallback, AfterAllCallback {
     private static final String ZONE = "Pacific/Kiritimati";
 
     /** A cold application on a busy machine may take its time, in milliseconds. */
-    private static final double PATIENCE = 15_000;
+    private static final double PATIENCE = 60_000;
 
     private final List<String> complaints = new ArrayList<>();
     private Playwright playwright;
@@ -68,14 +68,15 @@ final class Chromium implements BeforeAllCallback, AfterAllCallback {
     }
 
     BrowserContext context() {
-        return browser.newContext(
+        BrowserContext context = browser.newContext(
                 new Browser.NewContextOptions().setViewportSize(1280, 800).setTimezoneId(ZONE));
+        context.setDefaultTimeout(PATIENCE);
+        return context;
     }
 
     /** A page of its own context, whose complaints on the console are kept. */
     Page page() {
         Page page = context().newPage();
-        page.setDefaultTimeout(PATIENCE);
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             boolean answered = message.text().startsWith("Failed to load resource");

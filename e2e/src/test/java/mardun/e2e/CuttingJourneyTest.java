@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
@@ -21,8 +20,6 @@ class CuttingJourneyTest {
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
 
-    private static final int SEARCHING_MS = 60_000;
-
     @RegisterExtension
     static final WarmWorkroom APP = new WarmWorkroom();
 
@@ -35,8 +32,7 @@ class CuttingJourneyTest {
                 .click();
         Locator steps = page.getByRole(AriaRole.REGION, region("Cuts in order"));
         assertThat(steps).isVisible();
-        assertThat(page.getByText("Looking for better layouts"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        assertThat(page.getByText("Looking for better layouts")).isHidden();
         Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths and lengths"));
         assertThat(cloths.getByRole(AriaRole.BUTTON)).hasCount(4);
         assertThat(page.getByRole(
@@ -143,8 +139,7 @@ class CuttingJourneyTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cutting sheet"))
                 .click();
         assertThat(page.getByRole(AriaRole.REGION, region("Cuts in order"))).isVisible();
-        assertThat(page.getByText("Looking for better layouts"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        assertThat(page.getByText("Looking for better layouts")).isHidden();
         page.getByRole(AriaRole.GROUP, region("Cloths and lengths"))
                 .getByText("Moss felt")
                 .click();

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
@@ -23,8 +22,6 @@ class MadeTogetherTest {
 
     @RegisterExtension
     static final WarmWorkroom APP = new WarmWorkroom();
-
-    private static final int SEARCHING_MS = 60_000;
 
     @Test
     void aBatchOfFiveLinesGoesFromTheTableToTheShelf() {
@@ -110,8 +107,7 @@ class MadeTogetherTest {
         page.getByRole(AriaRole.LINK, named("Cutting sheet")).click();
         assertThat(page.getByRole(AriaRole.REGION, region("Cuts in order"))).isVisible();
         Locator cloths = page.getByRole(AriaRole.GROUP, region("Cloths and lengths"));
-        assertThat(page.getByText("Looking for better layouts"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        assertThat(page.getByText("Looking for better layouts")).isHidden();
         cloths.getByText("Natural cork").click();
         assertThat(page.getByRole(AriaRole.REGION, region("What it takes"))).containsText("Skua sleeve, small");
         press(page, "This cloth is cut");

@@ -3,7 +3,6 @@ package mardun.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.SelectOption;
@@ -19,8 +18,6 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class ScreenshotsTest {
 
     private static final Path PICTURES = Path.of("../docs/screenshots");
-
-    private static final int SEARCHING_MS = 60_000;
 
     @RegisterExtension
     static final Chromium CHROMIUM = new Chromium();
@@ -76,8 +73,7 @@ class ScreenshotsTest {
 
     private static void retakeParts(PackagedApp app) {
         Page cutting = open(app, "/batches/6/cutting", "Cuts in order");
-        assertThat(cutting.getByText("Looking for better layouts"))
-                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(SEARCHING_MS));
+        assertThat(cutting.getByText("Looking for better layouts")).isHidden();
         cutting.keyboard().press("c");
         assertThat(cutting.getByText("1 of ")).isVisible();
         save(cutting, "cutting");

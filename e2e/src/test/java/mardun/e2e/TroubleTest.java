@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
@@ -159,7 +158,7 @@ class TroubleTest {
         assertThat(page.getByText(entered.group(1) + " as they are")).isVisible();
         press(page, "Enter all of it");
         // Thousands of lines take a slow machine longer than anything else on a page.
-        assertThat(page.getByText("All of it is entered.")).isVisible(new IsVisibleOptions().setTimeout(60_000));
+        assertThat(page.getByText("All of it is entered.")).isVisible();
         assertThat(brokenOff).isHidden();
         assertThat(beadsOnTheShelf(page)).containsText(left(MOVEMENTS));
         page.context().close();
