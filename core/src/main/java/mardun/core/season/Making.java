@@ -24,8 +24,10 @@ final class Making {
     private double sum;
     private double taken;
     private double bought;
+
     /** What was bought isn't taken from the shelf, so its worth there isn't lost. */
     private double boughtWorth;
+
     /** How many cloths are used beyond what is there, and can't be bought. */
     private int lacking;
 
