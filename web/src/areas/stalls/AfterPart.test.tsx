@@ -59,6 +59,7 @@ describe('the evening after a fair', () => {
     await userEvent.type(wren, '2');
     await userEvent.click(screen.getByRole('button', { name: 'Wren, small …' }));
     expect(screen.getByLabelText('How many of Wren, small')).toHaveValue('2');
+    expect(screen.queryByRole('button', { name: 'Wren, small …' })).toBeNull();
     await userEvent.selectOptions(screen.getByLabelText('What became of Wren, small'), 'stolen');
     await userEvent.type(screen.getByLabelText('For next time'), 'bring the lamp');
     await userEvent.selectOptions(screen.getByLabelText('The weather was'), 'wet');

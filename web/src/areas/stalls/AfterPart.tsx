@@ -220,9 +220,12 @@ function CountForm({ view }: { view: View }) {
   );
   const [counting, setCounting] = useState<'cash' | 'change'>();
   const problem = settle.problem;
+  /** Bags of which fewer were counted than there were, and of some of which nothing is said yet. */
   const missing = view.home.filter(({ bag, expected }) => {
     const typed = count.home[bag.key];
-    return typed !== undefined && /^\d+$/.test(typed.trim()) && Number(typed) < expected;
+    return (
+      typed !== undefined && /^\d+$/.test(typed.trim()) && Number(typed) + said(count, bag.key) < expected
+    );
   });
   const text = (
     key: 'cash' | 'change' | 'card' | 'thereHours' | 'wayHours',
@@ -350,9 +353,7 @@ function CountForm({ view }: { view: View }) {
                       {
                         id: Math.max(0, ...count.gone.map((one) => one.id)) + 1,
                         kind: bag.key,
-                        units: String(
-                          Math.max(1, expected - Number(count.home[bag.key]) - said(count, bag.key)),
-                        ),
+                        units: String(expected - Number(count.home[bag.key]) - said(count, bag.key)),
                         ended: 'SOLD',
                         paid: '',
                         note: '',

@@ -152,6 +152,10 @@ class StallTest {
                         .toString())
                 .contains("1 is missing, and of 0 is said what became of them");
         assertThat(at("Owl tote", "stall box")).isEqualTo(2);
+        Map<String, Object> forNothing =
+                AT.count(fair, "60.50", "50", Map.of(owl, 1), List.of(gone(owl, 1, "SOLD", "")), null);
+        assertThat(APP.post("/api/fairs/" + fair + "/settlement", forNothing).on("gone.0.paid"))
+                .contains("Type what was paid");
         Map<String, Object> form =
                 new HashMap<>(AT.count(fair, "60.50", "50", Map.of(owl, 1), List.of(gone(owl, 1, "STOLEN", "")), "50"));
         form.put("weather", "WET");

@@ -193,6 +193,9 @@ public class SettlementService {
                 GoneForm one = form.gone().get(index);
                 gone.add(one);
                 units.add(fields.count("gone." + index + ".units", one.units(), 1, MOST_BAGS));
+                if (one.ended() == Ended.SOLD && one.paid().isBlank()) {
+                    fields.refuse("gone." + index + ".paid", "", "Type what was paid; 0 if nothing was.");
+                }
                 paid.add(FairFacts.money("gone." + index + ".paid", one.paid(), fields, current)
                         .getAmountMinorLong());
             }
