@@ -9,6 +9,6 @@ export const QUALITY: Record<Quality, string> = { GOOD: '', SECOND: 'second', KI
 export const ofQuality = (quality: Quality) =>
   quality === 'GOOD' ? '' : quality === 'SECOND' ? ' · seconds' : ' · kits';
 
-/** What a kind of bag is called, so that no two kinds are called the same. */
+/** What a kind of bag is called, with its cloth and quality, so that kinds that differ by these alone aren’t called the same. */
 export const called = ({ design, size, cloth, quality }: Schemas['BagView']) =>
   [design, size, cloth, QUALITY[quality]].filter(Boolean).join(', ');
