@@ -83,11 +83,12 @@ class KilledAtAnyMomentTest {
                 check(app, kinds);
                 sendAgain(app);
                 checkAll(app, kinds, material);
+                // Two hundred take an hour: how far it came is seen meanwhile.
+                System.out.println(kill + 1 + " kills, " + writes.size() + " writes");
             }
             for (Kind kind : kinds) {
                 assertThat(of(kind)).as("it was loaded at all: " + kind.path()).hasSizeGreaterThan(KILLS);
             }
-            System.out.println(KILLS + " kills, " + writes.size() + " writes");
         }
     }
 
