@@ -2708,7 +2708,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/online-shop/orders/{id}/back': {
+  '/api/online-shop/orders/{id}/buyers-bags': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listBuyersBags'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/orders/{id}/came-back': {
     parameters: {
       query?: never;
       header?: never;
@@ -2716,8 +2732,8 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations['orderCameBack'];
-    post?: never;
+    put?: never;
+    post: operations['orderCameBack'];
     delete?: never;
     options?: never;
     head?: never;
@@ -4196,13 +4212,6 @@ export interface components {
       /** Format: int64 */
       version: number;
     };
-    BackForm: {
-      /** @enum {string} */
-      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED' | 'MENDED';
-      reason: string;
-      /** Format: int64 */
-      version: number;
-    };
     BackupPlaceForm: {
       folder: string;
       /** Format: int64 */
@@ -4290,6 +4299,10 @@ export interface components {
       priceMinor: number;
       /** Format: int32 */
       units: number;
+    };
+    BagsBack: {
+      kind: string;
+      units: string;
     };
     BargainView: {
       left: components['schemas']['MoneyView'];
@@ -4735,6 +4748,12 @@ export interface components {
       name: string;
       reach: string;
     };
+    BuyersBags: {
+      kind: string;
+      /** Format: int32 */
+      units: number;
+      words: string;
+    };
     BuyingView: {
       nowhere: components['schemas']['WantLine'][];
       shops: components['schemas']['ShopView'][];
@@ -4747,6 +4766,17 @@ export interface components {
       price: components['schemas']['MoneyView'];
       /** Format: int32 */
       units: number;
+    };
+    CameBackForm: {
+      bags: components['schemas']['BagsBack'][];
+      /** @enum {string} */
+      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED' | 'MENDED';
+      reason: string;
+      refund: string;
+      /** Format: uuid */
+      requestId: string;
+      /** Format: int64 */
+      version: number;
     };
     CameOutView: {
       /** Format: date-time */
@@ -5234,12 +5264,6 @@ export interface components {
       order?: components['schemas']['CustomerOrderView'];
       reach: string;
       who: string;
-    };
-    CustomersBags: {
-      kind: string;
-      /** Format: int32 */
-      units: number;
-      words: string;
     };
     CutAgain: {
       dyes: components['schemas']['OfDye'][];
@@ -7485,17 +7509,6 @@ export interface components {
       sentence: string;
       words: string;
     };
-    OrderBackForm: {
-      bags: components['schemas']['HandedBags'][];
-      /** @enum {string} */
-      ended: 'INTO_STOCK' | 'SECONDS' | 'SCRAPPED' | 'MENDED';
-      reason: string;
-      refund: string;
-      /** Format: uuid */
-      requestId: string;
-      /** Format: int64 */
-      version: number;
-    };
     OrderForm: {
       /** Format: int64 */
       version: number;
@@ -7817,7 +7830,14 @@ export interface components {
     PayoutLineView: {
       fee: components['schemas']['MoneyView'];
       /** @enum {string} */
-      finding: 'MATCHES' | 'NO_SUCH_ORDER' | 'PAID_BEFORE' | 'CANCELLED' | 'OTHER_PAYMENT' | 'OTHER_FEE';
+      finding:
+        | 'MATCHES'
+        | 'NO_SUCH_ORDER'
+        | 'PAID_BEFORE'
+        | 'CANCELLED'
+        | 'OTHER_PAYMENT'
+        | 'OTHER_FEE'
+        | 'NOTHING_PAID_BACK';
       off: components['schemas']['MoneyView'];
       order: string;
       paid: components['schemas']['MoneyView'];
@@ -9140,8 +9160,11 @@ export interface components {
       postage: components['schemas']['MoneyView'];
       /** Format: date */
       postedOn?: string;
+      refundTold: boolean;
+      refunded?: components['schemas']['MoneyView'];
       /** @enum {string} */
       state: 'RESERVED' | 'SHORT' | 'POSTED' | 'ARRIVED' | 'CAME_BACK' | 'CANCELLED';
+      stillPaid: components['schemas']['MoneyView'];
       /** Format: int64 */
       version: number;
       wantsBack: string;
@@ -15594,6 +15617,28 @@ export interface operations {
       };
     };
   };
+  listBuyersBags: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BuyersBags'][];
+        };
+      };
+    };
+  };
   orderCameBack: {
     parameters: {
       query?: never;
@@ -15605,7 +15650,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['BackForm'];
+        'application/json': components['schemas']['CameBackForm'];
       };
     };
     responses: {
@@ -15747,7 +15792,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['OrderBackForm'];
+        'application/json': components['schemas']['CameBackForm'];
       };
     };
     responses: {
@@ -15805,7 +15850,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['CustomersBags'][];
+          'application/json': components['schemas']['BuyersBags'][];
         };
       };
     };

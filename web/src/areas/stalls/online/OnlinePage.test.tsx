@@ -20,6 +20,8 @@ const order = (more: Partial<Schemas['ShopOrderView']> = {}): Schemas['ShopOrder
   late: true,
   wantsBack: '',
   cameBack: '',
+  stillPaid: money(3650),
+  refundTold: true,
   paidOut: false,
   ...more,
 });
@@ -46,7 +48,11 @@ const shown = (view: Schemas['OnlineShopView']) =>
     '/api/channels': [],
     '/api/simulated/online-shop': simulated,
     '/api/online-shop/orders/3/posted': view,
-    '/api/online-shop/orders/3/back': view,
+    '/api/online-shop/orders/3/buyers-bags': [
+      { kind: 'k1', words: 'Heron pouch, small', units: 2 },
+      { kind: 'k2', words: 'Owl tote', units: 1 },
+    ],
+    '/api/online-shop/orders/3/came-back': view,
     '/api/online-shop/listings': view,
   });
 
@@ -102,6 +108,10 @@ describe('the online shop', () => {
               { ...line, finding: 'OTHER_FEE' },
               { ...line, finding: 'PAID_BEFORE' },
               { ...line, finding: 'MATCHES', with: ['advertised'] },
+              { ...line, paid: money(-1600), fee: money(-100), off: money(-52), finding: 'OTHER_FEE' },
+              { ...line, paid: money(-1700), off: money(-100), finding: 'OTHER_PAYMENT' },
+              { ...line, paid: money(-900), finding: 'NOTHING_PAID_BACK' },
+              { ...line, paid: money(-800), finding: 'PAID_BEFORE' },
             ],
           },
         ],
@@ -114,6 +124,11 @@ describe('the online shop', () => {
     expect(paid.getByText('fee 0.40 too high')).toBeVisible();
     expect(paid.getByText('was paid out before')).toBeVisible();
     expect(paid.getByText('with advertised')).toBeVisible();
+    expect(paid.getAllByText('paid back')).toHaveLength(4);
+    expect(paid.getByText('0.52 too little of the fee given back')).toBeVisible();
+    expect(paid.getByText('1.00 too much paid back')).toBeVisible();
+    expect(paid.getByText('nothing was paid back for it')).toBeVisible();
+    expect(paid.getByText('was taken back before')).toBeVisible();
   });
 
   it('offers bags at a price that is typed', async () => {
@@ -126,28 +141,59 @@ describe('the online shop', () => {
     expect(sent.find((one) => one.body)?.body).toEqual({ kind: 'k2', price: '28', offered: true });
   });
 
-  it('takes back what came back, with the reason that the buyer gave', async () => {
-    const sent = shown(
-      shop({
-        open: [],
-        answered: {
-          items: [order({ state: 'POSTED', wantsBack: 'too small', postBy: undefined, late: false })],
-          page: 0,
-          size: 50,
-          total: 1,
-        },
-      }),
-    );
+  const answered = (more: Partial<Schemas['ShopOrderView']>) =>
+    shop({
+      open: [],
+      answered: {
+        items: [order({ state: 'POSTED', postBy: undefined, late: false, ...more })],
+        page: 0,
+        size: 50,
+        total: 1,
+      },
+    });
+
+  it('takes back one of the bags, with the reason that the buyer gave and what is paid back', async () => {
+    const sent = shown(answered({ wantsBack: 'too small' }));
     rendered(<OnlinePage />);
     await userEvent.click(await screen.findByRole('button', { name: 'S-1001 came back' }));
-    expect(screen.getByLabelText('Why')).toHaveValue('too small');
-    await userEvent.selectOptions(screen.getByLabelText('The bags go'), 'to scrap');
-    await userEvent.click(screen.getByRole('button', { name: 'Take it in' }));
-    expect(sent.find((one) => one.body)?.body).toEqual({
+    const panel = within(await screen.findByRole('dialog', { name: 'Bags of order S-1001 came back' }));
+    expect(await panel.findByLabelText('Why')).toHaveValue('too small');
+    await userEvent.type(panel.getByLabelText('How many of Owl tote'), '2{Backspace}1');
+    await userEvent.selectOptions(panel.getByLabelText('What became of them'), 'scrapped');
+    await userEvent.type(panel.getByLabelText(/^Money given back/), '16,5{Backspace}{Backspace}.50');
+    await userEvent.click(panel.getByRole('button', { name: 'Book it' }));
+    expect(sent.find((one) => one.body)?.body).toMatchObject({
       version: 1,
       ended: 'SCRAPPED',
       reason: 'too small',
+      refund: '16.50',
+      bags: [
+        { kind: 'k1', units: '' },
+        { kind: 'k2', units: '1' },
+      ],
     });
+  });
+
+  it('knows how many came back where there was one bag only', async () => {
+    server({
+      '/api/online-shop': answered({}),
+      '/api/channels': [],
+      '/api/simulated/online-shop': simulated,
+      '/api/online-shop/orders/3/buyers-bags': [{ kind: 'k1', words: 'Heron pouch, small', units: 1 }],
+    });
+    rendered(<OnlinePage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'S-1001 came back' }));
+    expect(await screen.findByLabelText('How many of Heron pouch, small')).toHaveValue('1');
+  });
+
+  it('says what was paid back, and that the shop doesn’t know of it yet', async () => {
+    shown(answered({ refunded: money(1600), refundTold: false, stillPaid: money(2050) }));
+    rendered(<OnlinePage />);
+    const row = within(await screen.findByRole('row', { name: /S-1001/ }));
+    expect(row.getByText(/16.00 given back/)).toBeVisible();
+    expect(row.getByText('the shop isn’t told yet')).toBeVisible();
+    await userEvent.click(row.getByRole('button', { name: 'S-1001 came back' }));
+    expect(await screen.findByText(/^of 20.50; empty for nothing/)).toBeVisible();
   });
 
   it('says so while nobody looks after it', async () => {

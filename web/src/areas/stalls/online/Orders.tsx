@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { api, type Schemas } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { SelectField, TextField } from '../../../ui/Field';
 import { ProblemNotice } from '../../../ui/Notice';
-import { Panel } from '../../../ui/Panel';
 import { Tag } from '../../../ui/Tag';
 import { day, fullDay } from '../../../ui/units';
 import { useSend } from '../../../ui/useSend';
+import { CameBackPanel } from '../returns/CameBackPanel';
 import { ParcelPart } from './ParcelPart';
 
 type Shop = Schemas['OnlineShopView'];
@@ -151,7 +150,15 @@ function AnsweredOrder({ order }: { order: Order }) {
         {order.cameBack && <span className="block text-[13px] text-soft">{order.cameBack}</span>}
         {problem && <ProblemNotice problem={problem} />}
       </td>
-      <td className="num">{order.paid.amount}</td>
+      <td className="num">
+        {order.paid.amount}
+        {order.refunded && (
+          <span className="block whitespace-nowrap text-[13px] text-soft">
+            {order.refunded.amount} given back
+            {!order.refundTold && <span className="block text-weld">the shop isn’t told yet</span>}
+          </span>
+        )}
+      </td>
       <td className="whitespace-nowrap">
         {STATES[order.state]}
         {order.postedOn && (
@@ -175,7 +182,19 @@ function AnsweredOrder({ order }: { order: Order }) {
             Forget who
           </Small>
         )}
-        {back && <BackPanel order={order} onClose={() => setBack(false)} />}
+        {back && (
+          <CameBackPanel
+            of={{
+              name: `order ${order.number}`,
+              bags: `/api/online-shop/orders/${order.id}/buyers-bags`,
+              send: `/api/online-shop/orders/${order.id}/came-back`,
+              version: order.version,
+              said: order.wantsBack,
+              paid: order.stillPaid.amount,
+            }}
+            onClose={() => setBack(false)}
+          />
+        )}
       </td>
     </tr>
   );
@@ -191,42 +210,5 @@ function Small({ label, onClick, children }: { label: string; onClick: () => voi
     >
       {children}
     </button>
-  );
-}
-
-function BackPanel({ order, onClose }: { order: Order; onClose: () => void }) {
-  const [ended, setEnded] = useState<Schemas['BackForm']['ended']>('INTO_STOCK');
-  const [reason, setReason] = useState(order.wantsBack);
-  const send = useSend(
-    () =>
-      api.put<Shop>(`/api/online-shop/orders/${order.id}/back`, { version: order.version, ended, reason }),
-    onClose,
-  );
-  return (
-    <Panel title={`${order.number} came back`} open onOpenChange={(open) => !open && onClose()}>
-      <form
-        noValidate
-        className="space-y-3 text-left"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!send.isPending) send.mutate(undefined);
-        }}
-      >
-        <TextField label="Why" value={reason} onChange={(event) => setReason(event.target.value)} />
-        <SelectField
-          label="The bags go"
-          value={ended}
-          onChange={(event) => setEnded(event.target.value as typeof ended)}
-        >
-          <option value="INTO_STOCK">into stock again</option>
-          <option value="SECONDS">among the seconds</option>
-          <option value="SCRAPPED">to scrap</option>
-        </SelectField>
-        {send.problem && <ProblemNotice problem={send.problem} />}
-        <Button type="submit" disabled={send.isPending}>
-          Take it in
-        </Button>
-      </form>
-    </Panel>
   );
 }

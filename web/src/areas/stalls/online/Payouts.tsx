@@ -67,7 +67,10 @@ export function Payouts({ payouts }: { payouts: Payout[] }) {
             <tbody>
               {payout.lines.map((line, i) => (
                 <tr key={i}>
-                  <td>{line.order}</td>
+                  <td>
+                    {line.order}
+                    {line.paid.minor < 0 && <span className="text-soft"> paid back</span>}
+                  </td>
                   <td className="num">{line.paid.amount}</td>
                   <td className="num">{line.fee.amount}</td>
                   <td className={line.finding === 'MATCHES' ? 'text-soft' : 'font-bold text-madder'}>
@@ -91,12 +94,18 @@ function found(line: Line) {
     case 'NO_SUCH_ORDER':
       return 'no such order';
     case 'PAID_BEFORE':
-      return 'was paid out before';
+      return line.paid.minor < 0 ? 'was taken back before' : 'was paid out before';
     case 'CANCELLED':
       return 'was cancelled';
+    case 'NOTHING_PAID_BACK':
+      return 'nothing was paid back for it';
     case 'OTHER_PAYMENT':
-      return `another payment: ${off}`;
+      return line.paid.minor < 0
+        ? `${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'little' : 'much'} paid back`
+        : `another payment: ${off}`;
     case 'OTHER_FEE':
-      return `fee ${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'low' : 'high'}`;
+      return line.paid.minor < 0
+        ? `${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'much' : 'little'} of the fee given back`
+        : `fee ${unsigned(line.off.amount)} too ${line.off.minor > 0 ? 'low' : 'high'}`;
   }
 }

@@ -10,7 +10,7 @@ import { Tag } from '../../../ui/Tag';
 import { fullDay } from '../../../ui/units';
 import { useRequestId, useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
-import { CameBackPanel } from './CameBackPanel';
+import { CameBackPanel } from '../returns/CameBackPanel';
 import { HandOverPanel } from './HandOverPanel';
 import { Made } from './OrdersPage';
 
@@ -194,7 +194,18 @@ function State({ order }: { order: Order }) {
       )}
       {order.forgotten && <p className="text-soft">Who ordered it is forgotten; the figures stay.</p>}
       {asking === 'hand-over' && <HandOverPanel order={order} onClose={close} />}
-      {asking === 'came-back' && <CameBackPanel order={order} onClose={close} />}
+      {asking === 'came-back' && (
+        <CameBackPanel
+          of={{
+            name: `order ${order.id}`,
+            bags: `/api/orders/${order.id}/customers-bags`,
+            send: `/api/orders/${order.id}/came-back`,
+            version: order.version,
+            paid: order.paid?.amount,
+          }}
+          onClose={close}
+        />
+      )}
       {asking === 'cancel' && <CancelPanel order={order} onClose={close} />}
       {asking === 'forget' && <ForgetPanel order={order} onClose={close} />}
     </section>

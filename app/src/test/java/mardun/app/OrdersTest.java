@@ -241,7 +241,7 @@ class OrdersTest {
                 .as("sent twice, booked once")
                 .isEqualTo(8000);
         assertThat(four.get("state").asString()).isEqualTo("HANDED_OVER");
-        assertThat(four.get("reason").asString()).isEqualTo("among the seconds: the zip came out {ç}");
+        assertThat(four.get("reason").asString()).isEqualTo("1 of 5 among the seconds: the zip came out {ç}");
         assertThat(APP.get(address + "/customers-bags")
                         .body()
                         .get(0)
@@ -263,9 +263,10 @@ class OrdersTest {
                 .isEqualTo(4);
         assertThat(APP.get("/api/notes").body().toString()).contains("One came back: the zip came out {ç}");
 
-        assertThat(post(mended, "came-back", back(kind, "4", "SCRAPPED", "")).on("refund"))
+        assertThat(post(mended, "came-back", back(kind, "4", "SCRAPPED", "79.99"))
+                        .on("refund"))
                 .contains("all that was paid goes back: 80.00");
-        JsonNode none = bench.ok(post(mended, "came-back", back(kind, "4", "SCRAPPED", "80.00")));
+        JsonNode none = bench.ok(post(mended, "came-back", back(kind, "4", "SCRAPPED", "")));
         assertThat(none.get("state").asString()).isEqualTo("CAME_BACK");
         assertThat(none.get("paid").get("minor").asLong()).isZero();
         assertThat(left("Returned pouch")).as("the scrapped ones are gone").isEqualTo(2);

@@ -10,6 +10,7 @@ import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -138,15 +139,26 @@ class ParcelTest {
         JsonNode posted = bench.ok(
                 APP.put(path + "/posted", Map.of("version", open.get("version").asLong())));
         JsonNode order = posted.get("answered").get("items").get(0);
-        bench.ok(APP.put(
-                path + "/back",
+        JsonNode bags = APP.get(path + "/buyers-bags").body().get(0);
+        bench.ok(APP.post(
+                path + "/came-back",
                 Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
                         "version",
                         order.get("version").asLong(),
                         "ended",
                         "SECONDS",
                         "reason",
-                        "the {zip} sits askew")));
+                        "the {zip} sits askew",
+                        "refund",
+                        "",
+                        "bags",
+                        List.of(Map.of(
+                                "kind",
+                                bags.get("kind").asString(),
+                                "units",
+                                bags.get("units").asString())))));
 
         JsonNode seconds = bench.ok(APP.get("/api/finished-goods?quality=SECOND"))
                 .get("page")

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -116,6 +117,44 @@ class ShopTest {
             }
         }
         return 0;
+    }
+
+    private static int all(JsonNode order) {
+        return order.get("lines")
+                .valueStream()
+                .mapToInt(line -> line.get("units").asInt())
+                .sum();
+    }
+
+    /** Some bags of the first kind of an order came back. */
+    private static Answer cameBack(JsonNode order, String ended, String reason, String refund, int units) {
+        return cameBack(UUID.randomUUID(), order, ended, reason, refund, units);
+    }
+
+    private static Answer cameBack(
+            UUID requestId, JsonNode order, String ended, String reason, String refund, int units) {
+        String path = "/api/online-shop/orders/" + order.get("id").asLong();
+        String kind = APP.get(path + "/buyers-bags")
+                .body()
+                .valueStream()
+                .map(bags -> bags.get("kind").asString())
+                .findFirst()
+                .orElse("none");
+        return APP.post(
+                path + "/came-back",
+                Map.of(
+                        "requestId",
+                        requestId,
+                        "version",
+                        order.get("version").asLong(),
+                        "ended",
+                        ended,
+                        "reason",
+                        reason,
+                        "refund",
+                        refund,
+                        "bags",
+                        List.of(Map.of("kind", kind, "units", Integer.toString(units)))));
     }
 
     private static JsonNode order(JsonNode shop, String number) {
@@ -248,15 +287,10 @@ class ShopTest {
         JsonNode shop = look();
         JsonNode order = shop.get("answered").get("items").get(0);
         int home = at("home");
-        assertThat(APP.put(
-                                "/api/online-shop/orders/" + order.get("id").asLong() + "/back",
-                                Map.of("version", order.get("version").asLong(), "ended", "INTO_STOCK", "reason", " "))
-                        .detail())
+        assertThat(cameBack(order, "INTO_STOCK", " ", "", all(order)).on("reason"))
                 .contains("Say why");
-        JsonNode back = APP.put(
-                        "/api/online-shop/orders/" + order.get("id").asLong() + "/back",
-                        Map.of("version", order.get("version").asLong(), "ended", "INTO_STOCK", "reason", "zip jams"))
-                .body();
+        JsonNode back =
+                cameBack(order, "INTO_STOCK", "zip jams", "", all(order)).body();
         assertThat(order(back, order.get("number").asString()).get("cameBack").asString())
                 .isEqualTo("into stock: zip jams");
         assertThat(at("home")).isGreaterThan(home);
@@ -320,11 +354,198 @@ class ShopTest {
         Set<String> paid = new HashSet<>();
         for (JsonNode payout : look().get("payouts")) {
             for (JsonNode line : payout.get("lines")) {
-                if (line.get("finding").asString().equals("MATCHES")) {
+                boolean isPayment = line.get("paid").get("minor").asLong() > 0;
+                if (isPayment && line.get("finding").asString().equals("MATCHES")) {
                     assertThat(paid.add(line.get("order").asString())).isTrue();
                 }
             }
         }
+    }
+
+    /** It answers, tells everything once, and nothing waits. */
+    private static void calm() {
+        act("COME_BACK");
+        act("TELL_ONCE");
+        JsonNode shop = look();
+        while (!shop.get("trouble").asString().isEmpty()) {
+            shop = look();
+        }
+        for (JsonNode order : shop.get("open")) {
+            done(order, "posted");
+        }
+        act("PAY_OUT");
+        look();
+    }
+
+    /** An order of so many bags, reserved. */
+    private static JsonNode ordered(int units) {
+        while (true) {
+            look();
+            act("ORDER");
+            JsonNode open = look().get("open");
+            JsonNode order = open.get(open.size() - 1);
+            if (all(order) == units) {
+                assertThat(order.get("state").asString()).isEqualTo("RESERVED");
+                return order;
+            }
+        }
+    }
+
+    private static JsonNode line(JsonNode payout, String order, boolean isPaidBack) {
+        return payout.get("lines")
+                .valueStream()
+                .filter(line -> line.get("order").asString().equals(order)
+                        && line.get("paid").get("minor").asLong() < 0 == isPaidBack)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no line of " + order + " in " + payout));
+    }
+
+    private static long saleMinor(String number) {
+        Long paid = new JdbcTemplate(APP.part(DataSource.class))
+                .queryForObject(
+                        "select paid_minor from sale where taken_back_at is null and id ="
+                                + " (select sale_id from shop_order where number = ?)",
+                        Long.class,
+                        number);
+        return Objects.requireNonNull(paid);
+    }
+
+    @Test
+    @Order(7)
+    void oneOfTwoBagsComesBackAndItsPayoutKnowsWhatWasPaidBack() {
+        calm();
+        count(40);
+        JsonNode order = ordered(2);
+        String number = order.get("number").asString();
+        assertThat(cameBack(order, "INTO_STOCK", "zip jams", "", 1).detail()).contains("Only what was posted");
+        order = order(done(order, "posted").body(), number);
+        act("PAY_OUT");
+        look();
+        order = order(look(), number);
+        assertThat(order.get("paidOut").asBoolean()).isTrue();
+        int home = at("home");
+        int aside = at("online orders");
+
+        assertThat(cameBack(order, "INTO_STOCK", "zip jams", "", 3).on("bags.0.units"))
+                .contains("has 2");
+        assertThat(cameBack(order, "INTO_STOCK", "zip jams", "36.51", 1).on("refund"))
+                .contains("Paid was 36.50");
+        assertThat(cameBack(order, "INTO_STOCK", "zip jams", "a lot", 1).on("refund"))
+                .isNotEmpty();
+        assertThat(at("home")).isEqualTo(home);
+
+        act("GO_AWAY");
+        UUID request = UUID.randomUUID();
+        Answer back = cameBack(request, order, "INTO_STOCK", "zip jams {ç}", "16", 1);
+        assertThat(back.status()).as(back.body().toString()).isEqualTo(200);
+        assertThat(cameBack(request, order, "INTO_STOCK", "zip jams {ç}", "16", 1)
+                        .status())
+                .as("sent twice, booked once")
+                .isEqualTo(200);
+        JsonNode kept = order(APP.get("/api/online-shop").body(), number);
+        assertThat(kept.get("state").asString()).isEqualTo("POSTED");
+        assertThat(kept.get("cameBack").asString()).isEqualTo("1 of 2 into stock: zip jams {ç}");
+        assertThat(kept.get("refunded").get("minor").asLong()).isEqualTo(1600);
+        assertThat(kept.get("refundTold").asBoolean()).as("the shop is away").isFalse();
+        assertThat(at("home")).isEqualTo(home + 1);
+        assertThat(at("online orders")).isEqualTo(aside);
+        assertThat(saleMinor(number)).isEqualTo(2050);
+
+        act("COME_BACK");
+        assertThat(order(look(), number).get("refundTold").asBoolean()).isTrue();
+        done(ordered(1), "posted");
+        act("PAY_OUT");
+        JsonNode payout = look().get("payouts").get(0);
+        JsonNode line = line(payout, number, true);
+        // 6.5 % of 16.00 are 1.04, 3 % are 0.48.
+        assertThat(line.get("paid").get("minor").asLong()).isEqualTo(-1600);
+        assertThat(line.get("fee").get("minor").asLong()).isEqualTo(-152);
+        assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
+
+        JsonNode mended =
+                cameBack(order(look(), number), "MENDED", "a thread", "", 1).body();
+        assertThat(order(mended, number).get("cameBack").asString())
+                .isEqualTo("1 of 2 into stock: zip jams {ç}; mended and given back: a thread");
+        assertThat(saleMinor(number)).isEqualTo(2050);
+        assertThat(cameBack(order(look(), number), "SCRAPPED", "torn", "16", 1).on("refund"))
+                .contains("all that was paid goes back: 20.50");
+        JsonNode none =
+                order(cameBack(order(look(), number), "SCRAPPED", "torn", "", 1).body(), number);
+        assertThat(none.get("state").asString()).isEqualTo("CAME_BACK");
+        assertThat(none.get("refunded").get("minor").asLong()).isEqualTo(3650);
+        assertThat(at("home") + at("online orders")).as("scrapped").isEqualTo(home + aside);
+        assertThat(APP.get("/api/online-shop/orders/" + order.get("id").asLong() + "/buyers-bags")
+                        .body())
+                .isEmpty();
+        done(ordered(1), "posted");
+        done(ordered(2), "posted");
+        act("PAY_OUT");
+        payout = look().get("payouts").get(0);
+        assertThat(line(payout, number, true).get("paid").get("minor").asLong()).isEqualTo(-2050);
+        assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
+    }
+
+    @Test
+    @Order(8)
+    void whatIsCancelledAfterItsPayoutIsTakenBackByTheNext() {
+        calm();
+        for (boolean twice : List.of(false, true)) {
+            if (twice) {
+                act("TELL_TWICE");
+            }
+            JsonNode order = ordered(1);
+            String number = order.get("number").asString();
+            // Told in another order, the cancelling is heard of before the payout.
+            act("PAY_OUT");
+            act("CANCEL_LAST");
+            JsonNode shop = look();
+            assertThat(order(shop, number).get("state").asString()).isEqualTo("CANCELLED");
+            assertThat(line(shop.get("payouts").get(0), number, false)
+                            .get("finding")
+                            .asString())
+                    .isEqualTo(twice ? "CANCELLED" : "MATCHES");
+            assertThat(order(shop, number).get("refunded").get("minor").asLong())
+                    .isEqualTo(2050);
+            act("TELL_ONCE");
+            done(ordered(2), "posted");
+            act("PAY_OUT");
+            JsonNode payout = look().get("payouts").get(0);
+            assertThat(line(payout, number, true).get("finding").asString()).isEqualTo("MATCHES");
+            assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
+        }
+    }
+
+    @Test
+    @Order(9)
+    void whatComesBackIsOfTheLotOfWhichItWasSold() throws InterruptedException {
+        calm();
+        APP.put("/api/online-shop/listings", Map.of("kind", LARK, "price", "16", "offered", false));
+        AT.bags("Reed pouch,small,1,5.00,16.00,home");
+        String reed = kind("Reed pouch", "small");
+        APP.put("/api/online-shop/listings", Map.of("kind", reed, "price", "16", "offered", true));
+        String first = posted();
+        AT.bags("Reed pouch,small,1,7.00,16.00,home");
+        String second = posted();
+        cameBack(order(look(), first), "INTO_STOCK", "too small", "", 1);
+        // The bag of the first lot waits for another buyer where the second comes back to.
+        ordered(1);
+        cameBack(order(look(), second), "SECONDS", "askew", "", 1);
+        JsonNode seconds = APP.get("/api/finished-goods?quality=SECOND&query=reed")
+                .body()
+                .get("page")
+                .get("items");
+        assertThat(seconds).hasSize(1);
+        assertThat(seconds.get(0).get("unitCost").get("minor").asLong()).isEqualTo(700);
+        AT.placesAddUp();
+        done(look().get("open").get(0), "posted");
+        APP.put("/api/online-shop/listings", Map.of("kind", reed, "price", "16", "offered", false));
+        APP.put("/api/online-shop/listings", Map.of("kind", LARK, "price", "16", "offered", true));
+    }
+
+    private static String posted() {
+        JsonNode order = ordered(1);
+        done(order, "posted");
+        return order.get("number").asString();
     }
 
     /** The last one is sold online, and in the same minute at a stall whose phone has no line: that is a question, and never minus one. */

@@ -3,6 +3,7 @@ package mardun.app.demo;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.id.ChannelId;
@@ -12,8 +13,13 @@ import mardun.app.posting.PostingViews.PostingForm;
 import mardun.app.posting.PostingViews.RateForm;
 import mardun.app.price.ChannelService;
 import mardun.app.price.PriceViews.ChannelView;
+import mardun.app.sale.CameBack;
+import mardun.app.sale.ReturnViews.BagsBack;
+import mardun.app.sale.ReturnViews.BuyersBags;
+import mardun.app.sale.ReturnViews.CameBackForm;
 import mardun.app.shop.ShopDesk;
 import mardun.app.shop.ShopReading;
+import mardun.app.shop.ShopReturns;
 import mardun.app.shop.ShopViews.LinkForm;
 import mardun.app.shop.ShopViews.ListingForm;
 import mardun.app.shop.ShopViews.ListingView;
@@ -37,6 +43,7 @@ class DemoShop {
 
     private final ShopReading reading;
     private final ShopDesk desk;
+    private final ShopReturns returns;
     private final SimulatedOnlineShop shop;
     private final ChannelService channels;
     private final PostingService posting;
@@ -46,6 +53,7 @@ class DemoShop {
     DemoShop(
             ShopReading reading,
             ShopDesk desk,
+            ShopReturns returns,
             SimulatedOnlineShop shop,
             ChannelService channels,
             PostingService posting,
@@ -53,6 +61,7 @@ class DemoShop {
             TravellingClock clock) {
         this.reading = reading;
         this.desk = desk;
+        this.returns = returns;
         this.shop = shop;
         this.channels = channels;
         this.posting = posting;
@@ -72,12 +81,32 @@ class DemoShop {
             shop.act(ShopAct.PAY_OUT);
             desk.look();
         });
+        clock.on(today.minusDays(8), this::oneOfTwoBack);
         ordered(today.minusDays(5));
         clock.on(today.minusDays(2), () -> {
             shop.act(ShopAct.PAY_OUT_WRONG);
             desk.look();
         });
         ordered(today.minusDays(1));
+    }
+
+    /** One of the two bags of an order that was paid out came back, in no state to be sold. */
+    private void oneOfTwoBack() {
+        ShopOrderView order = answered().stream()
+                .filter(one -> one.lines().get(0).units() == 2)
+                .findFirst()
+                .orElseThrow();
+        BuyersBags bags = returns.bags(order.id()).get(0);
+        returns.take(
+                order.id(),
+                new CameBackForm(
+                        UUID.randomUUID(),
+                        order.version(),
+                        CameBack.SCRAPPED,
+                        "The zip catches the lining.",
+                        order.lines().get(0).price().amount(),
+                        List.of(new BagsBack(bags.kind(), "1"))));
+        desk.look();
     }
 
     /** What the post asks for, and what some bags weigh. */

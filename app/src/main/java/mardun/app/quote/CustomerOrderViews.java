@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.id.BatchId;
-import mardun.app.sale.CameBack;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.Tender;
 import org.jspecify.annotations.Nullable;
@@ -116,28 +115,6 @@ public final class CustomerOrderViews {
     public record HandedBags(
             @NotNull @Size(max = 400) String kind,
             @NotNull @Size(max = 20) String units) {}
-
-    /**
-     * Bags that the customer has.
-     *
-     * @param units how many of them
-     */
-    public record CustomersBags(String kind, String words, int units) {}
-
-    /**
-     * Bags came back.
-     *
-     * @param refund what was given back for them, as typed; empty for nothing
-     */
-    public record OrderBackForm(
-            @NotNull UUID requestId,
-            long version,
-            @NotNull CameBack ended,
-            @NotNull @Size(max = 300) String reason,
-            @NotNull @Size(max = 40) String refund,
-
-            @NotNull @Size(min = 1, max = 100, message = "Say which bags came back.")
-            List<@NotNull @Valid HandedBags> bags) {}
 
     /** Nothing comes of an order. */
     public record CancelForm(

@@ -6,13 +6,13 @@ import java.util.List;
 import mardun.app.quote.CustomerOrderViews.CancelForm;
 import mardun.app.quote.CustomerOrderViews.CustomerOrderView;
 import mardun.app.quote.CustomerOrderViews.CustomerOrders;
-import mardun.app.quote.CustomerOrderViews.CustomersBags;
 import mardun.app.quote.CustomerOrderViews.DepositForm;
 import mardun.app.quote.CustomerOrderViews.HandOverBags;
 import mardun.app.quote.CustomerOrderViews.HandOverForm;
-import mardun.app.quote.CustomerOrderViews.OrderBackForm;
 import mardun.app.quote.CustomerOrderViews.OrderNoteForm;
 import mardun.app.quote.CustomerOrderViews.OrderStep;
+import mardun.app.sale.ReturnViews.BuyersBags;
+import mardun.app.sale.ReturnViews.CameBackForm;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -68,13 +68,13 @@ class OrderController {
 
     /** The bags of a handed over order that the customer has. */
     @GetMapping("/{id}/customers-bags")
-    List<CustomersBags> listCustomersBags(@PathVariable long id) {
+    List<BuyersBags> listCustomersBags(@PathVariable long id) {
         return comingBack.bags(id);
     }
 
     /** Some bags came back: they go where they belong now, what was given back comes off the sale, and their design learns why. */
     @PostMapping("/{id}/came-back")
-    CustomerOrderView customerOrderCameBack(@PathVariable long id, @Valid @RequestBody OrderBackForm form) {
+    CustomerOrderView customerOrderCameBack(@PathVariable long id, @Valid @RequestBody CameBackForm form) {
         comingBack.take(id, form);
         return orders.get(id);
     }

@@ -367,6 +367,15 @@ public class Sales {
         });
     }
 
+    /** How many bags of which lot a sale has, by the lots; those that nobody found in the book are left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, Integer> lots(UUID id) {
+        return lines.findBySaleIdOrderById(id).stream()
+                .filter(line -> line.goodsId().isPresent())
+                .collect(Collectors.toMap(
+                        line -> line.goodsId().orElseThrow(), SaleLine::units, Integer::sum, LinkedHashMap::new));
+    }
+
     /** What was sold at some fairs, by how it was paid. */
     @Transactional(readOnly = true)
     public List<Sum> sums(Collection<FairId> fairs) {

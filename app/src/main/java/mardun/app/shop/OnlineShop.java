@@ -58,7 +58,11 @@ public interface OnlineShop {
     /** Money that was paid out for orders. */
     record PaidOut(String name, Instant paidAt, List<PaidLine> lines, long totalMinor) {}
 
+    /** Of an order; below zero where a buyer was paid back. */
     record PaidLine(String order, long paidMinor, long feeMinor) {}
+
+    /** Money that the buyer of an order gets back. */
+    record PaidBack(UUID id, String order, long minor) {}
 
     /** What happened and isn't acknowledged yet. */
     List<Event> events() throws Trouble;
@@ -68,6 +72,9 @@ public interface OnlineShop {
 
     /** Offers something, or changes its price or how many there are. */
     void offer(Offer offer) throws Trouble;
+
+    /** Pays a buyer back, once for each id, however often it is told; it comes off a later payout. */
+    void payBack(PaidBack refund) throws Trouble;
 
     /**
      * Whom it calls when something happened, as a webhook does: late, more than once, or not at all. Nothing is taken from the call; who

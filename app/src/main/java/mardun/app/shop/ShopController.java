@@ -4,7 +4,9 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import mardun.app.shop.ShopViews.BackForm;
+import java.util.List;
+import mardun.app.sale.ReturnViews.BuyersBags;
+import mardun.app.sale.ReturnViews.CameBackForm;
 import mardun.app.shop.ShopViews.LinkForm;
 import mardun.app.shop.ShopViews.ListingForm;
 import mardun.app.shop.ShopViews.OnlineShopView;
@@ -12,6 +14,7 @@ import mardun.app.shop.ShopViews.OrderForm;
 import mardun.app.show.PageView;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -27,10 +30,12 @@ class ShopController {
 
     private final ShopReading reading;
     private final ShopDesk desk;
+    private final ShopReturns returns;
 
-    ShopController(ShopReading reading, ShopDesk desk) {
+    ShopController(ShopReading reading, ShopDesk desk, ShopReturns returns) {
         this.reading = reading;
         this.desk = desk;
+        this.returns = returns;
     }
 
     @GetMapping
@@ -73,9 +78,16 @@ class ShopController {
         return now();
     }
 
-    @PutMapping("/orders/{id}/back")
-    OnlineShopView orderCameBack(@PathVariable long id, @RequestBody @Valid BackForm form) {
-        desk.comeBack(id, form);
+    /** The bags of an order that its buyer has. */
+    @GetMapping("/orders/{id}/buyers-bags")
+    List<BuyersBags> listBuyersBags(@PathVariable long id) {
+        return returns.bags(id);
+    }
+
+    /** Some bags came back: they go where they belong now, the shop pays back what the buyer gets, and their design learns why. */
+    @PostMapping("/orders/{id}/came-back")
+    OnlineShopView orderCameBack(@PathVariable long id, @RequestBody @Valid CameBackForm form) {
+        returns.take(id, form);
         desk.look();
         return now();
     }

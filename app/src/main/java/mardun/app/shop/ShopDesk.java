@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,8 +22,6 @@ import mardun.app.goods.GoodsService;
 import mardun.app.id.ChannelId;
 import mardun.app.problem.ChangedMeanwhileException;
 import mardun.app.problem.RefusedException;
-import mardun.app.sale.CameBack;
-import mardun.app.sale.ReturnedBags;
 import mardun.app.sale.Sales;
 import mardun.app.sale.Sales.NewSale;
 import mardun.app.settings.Settings;
@@ -30,14 +29,16 @@ import mardun.app.settings.SettingsService;
 import mardun.app.shop.OnlineShop.Event;
 import mardun.app.shop.OnlineShop.Line;
 import mardun.app.shop.OnlineShop.Offer;
+import mardun.app.shop.OnlineShop.PaidBack;
 import mardun.app.shop.OnlineShop.PaidOut;
 import mardun.app.shop.OnlineShop.Trouble;
-import mardun.app.shop.ShopViews.BackForm;
 import mardun.core.pricing.Terms;
 import mardun.core.selling.PayoutMatch;
 import mardun.core.selling.PayoutMatch.Expected;
 import mardun.core.selling.PayoutMatch.Finding;
+import mardun.core.selling.PayoutMatch.Matched;
 import mardun.core.selling.Tender;
+import org.joda.money.Money;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -46,7 +47,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Looks after the online shop: takes in what it tells, each thing once and in whatever order, puts bags aside for its orders, tells it how
- * many are left, and holds its payouts against the orders.
+ * many are left and what buyers get back, and holds its payouts against the orders.
  */
 @Service
 public class ShopDesk {
@@ -68,7 +69,6 @@ public class ShopDesk {
     private final GoodsLedger ledger;
     private final Sales sales;
     private final Channels channels;
-    private final ReturnedBags returned;
     private final SettingsService settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -83,7 +83,6 @@ public class ShopDesk {
             GoodsLedger ledger,
             Sales sales,
             Channels channels,
-            ReturnedBags returned,
             SettingsService settings,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -96,7 +95,6 @@ public class ShopDesk {
         this.ledger = ledger;
         this.sales = sales;
         this.channels = channels;
-        this.returned = returned;
         this.settings = settings;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -116,6 +114,7 @@ public class ShopDesk {
                 shop.acknowledge(told.stream().map(Event::id).collect(Collectors.toSet()));
             }
             transaction.executeWithoutResult(status -> fillShort());
+            tellRefunds();
             tellStock();
         } catch (Trouble away) {
             trouble = away.getMessage();
@@ -261,6 +260,22 @@ public class ShopDesk {
         }
     }
 
+    /** Asks the shop to pay back what buyers get for what came back; each time once, as the shop knows it by its id. */
+    private void tellRefunds() throws Trouble {
+        for (ShopOrder order : orders.withUntoldRefunds()) {
+            for (OrderRefund refund : order.refunds()) {
+                if (!refund.isTold()) {
+                    shop.payBack(new PaidBack(refund.id(), order.number(), refund.minor()));
+                    transaction.executeWithoutResult(
+                            status -> orders.findForChange(order.id()).ifPresent(now -> {
+                                now.toldRefund(refund.id());
+                                orders.saveAndFlush(now);
+                            }));
+                }
+            }
+        }
+    }
+
     /** An order changed how many the shop counts of what it is of. */
     private void tellAgain(ShopOrder order) {
         order.lines().forEach(line -> listing(line).ifPresent(ShopListing::unsure));
@@ -296,13 +311,7 @@ public class ShopDesk {
         Map<String, Expected> expected = new HashMap<>();
         known.forEach((number, order) -> {
             if (order.isPlaced()) {
-                expected.put(
-                        number,
-                        new Expected(
-                                current.money(order.paidMinor()),
-                                terms.ofUnits(order.units()).possibleFees(current.money(order.paidMinor())),
-                                order.isPaidOut(),
-                                order.state() == OrderState.CANCELLED));
+                expected.put(number, expected(order, terms, current));
             }
         });
         PayoutMatch match = PayoutMatch.of(
@@ -319,11 +328,39 @@ public class ShopDesk {
                 match.difference().getAmountMinorLong(),
                 match.lines().stream().map(ShopDesk::row).toList()));
         match.lines().stream()
-                .filter(line -> line.finding() == Finding.MATCHES
-                        || line.finding() == Finding.OTHER_FEE
-                        || line.finding() == Finding.OTHER_PAYMENT)
+                .filter(Matched::isPaymentOfOrder)
                 .forEach(line -> known.get(line.line().order()).paidOut(payout.id()));
+        match.lines().stream()
+                .filter(line -> line.finding() == Finding.CANCELLED)
+                .forEach(line -> known.get(line.line().order()).paidOutCancelled(payout.id()));
+        match.lines().stream()
+                .filter(line -> !line.paidBack().isEmpty())
+                .forEach(line -> known.get(line.line().order()).paidOutRefunds(line.paidBack()));
         orders.saveAllAndFlush(known.values());
+    }
+
+    /** What a payout should have of an order, and of what was paid back of it one after another. */
+    private static Expected expected(ShopOrder order, Terms terms, Settings current) {
+        List<PayoutMatch.PaidBack> paidBack = new ArrayList<>();
+        Money left = current.money(order.paidMinor());
+        int units = order.units();
+        for (OrderRefund refund : order.refunds()) {
+            Money amount = current.money(refund.minor());
+            paidBack.add(new PayoutMatch.PaidBack(
+                    refund.id(),
+                    amount,
+                    terms.ofUnits(units).possibleFeesBack(left, amount, refund.units()),
+                    refund.isPaidOut()));
+            left = left.minus(amount);
+            units -= refund.units();
+        }
+        Money paid = current.money(order.paidMinor());
+        return new Expected(
+                paid,
+                terms.ofUnits(order.units()).possibleFees(paid),
+                order.isPaidOut(),
+                order.state() == OrderState.CANCELLED,
+                paidBack);
     }
 
     private static ShopPayout.Row row(PayoutMatch.Matched matched) {
@@ -336,9 +373,12 @@ public class ShopDesk {
                 matched.with());
     }
 
+    static RefusedException none() {
+        return RefusedException.missing("There is no such order, or no longer.");
+    }
+
     private ShopOrder forChange(long id, long version) {
-        ShopOrder order = orders.findForChange(id)
-                .orElseThrow(() -> RefusedException.missing("There is no such order, or no longer."));
+        ShopOrder order = orders.findForChange(id).orElseThrow(ShopDesk::none);
         ChangedMeanwhileException.check("This order", version, order.version());
         return order;
     }
@@ -379,31 +419,6 @@ public class ShopDesk {
             throw RefusedException.conflict("Only what is on its way arrives.");
         }
         order.arrive(LocalDate.now(clock));
-        orders.saveAndFlush(order);
-    }
-
-    /** A parcel came back: its sale is taken back, and its bags go where they belong now. */
-    @Transactional
-    public void comeBack(long id, BackForm form) {
-        ShopOrder order = forChange(id, form.version());
-        if (order.state() != OrderState.POSTED && order.state() != OrderState.ARRIVED) {
-            throw RefusedException.conflict("Only what was posted comes back.");
-        }
-        if (form.reason().isBlank()) {
-            throw RefusedException.conflict("Say why it came back, so that the design can learn from it.");
-        }
-        if (form.ended() == CameBack.MENDED) {
-            throw RefusedException.conflict(
-                    "What is mended goes to its buyer once more. Note it at the design; the order stays as it is.");
-        }
-        sales.takeBack(order.saleId().orElseThrow());
-        returned.putAway(
-                wanted(order),
-                ASIDE,
-                form.ended(),
-                "order " + order.number(),
-                form.reason().strip());
-        order.comeBack(form.ended().words() + ": " + form.reason().strip());
         orders.saveAndFlush(order);
     }
 

@@ -12,10 +12,13 @@ import jakarta.persistence.Lob;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import mardun.app.sale.ReturnedBags;
 import mardun.app.shop.OnlineShop.Buyer;
 import mardun.app.shop.OnlineShop.Line;
 import mardun.app.shop.OnlineShop.Ordered;
@@ -26,6 +29,8 @@ import org.jspecify.annotations.Nullable;
 /** An order of the online shop. */
 @Entity
 class ShopOrder {
+
+    private static final int LONGEST_REASON = 500;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -69,6 +74,15 @@ class ShopOrder {
     private String cameBack;
     private @Nullable Long payoutId;
 
+    /** The first in front. */
+    @Lob
+    @Mutability(Immutability.class)
+    @Column(length = Integer.MAX_VALUE)
+    @Convert(converter = StoredRefunds.class)
+    private List<OrderRefund> refunds;
+
+    private int untoldRefunds;
+
     protected ShopOrder() {}
 
     /** An order of which nothing is known yet but its number. */
@@ -79,6 +93,7 @@ class ShopOrder {
         this.reserved = Map.of();
         this.wantsBack = "";
         this.cameBack = "";
+        this.refunds = List.of();
     }
 
     /** What the buyer ordered. */
@@ -98,9 +113,25 @@ class ShopOrder {
         state = isAll ? OrderState.RESERVED : OrderState.SHORT;
     }
 
+    /** It is cancelled; where the shop had paid it out before, it pays the buyer back by itself. */
     void cancel() {
         reserved = Map.of();
         state = OrderState.CANCELLED;
+        if (isPaidOut()) {
+            refundByShop();
+        }
+    }
+
+    /** A payout had it although it was cancelled before: the shop has to take that back again. */
+    void paidOutCancelled(long payout) {
+        payoutId = payout;
+        if (refunds.isEmpty()) {
+            refundByShop();
+        }
+    }
+
+    private void refundByShop() {
+        refund(new OrderRefund(UUID.randomUUID(), paidMinor(), units(), true, false));
     }
 
     void post(UUID sale, LocalDate on) {
@@ -119,9 +150,40 @@ class ShopOrder {
         wantsBack = reason;
     }
 
-    void comeBack(String what) {
-        cameBack = what;
-        state = OrderState.CAME_BACK;
+    /** Some of its bags came back, or all of them; the shop has to pay back what the buyer gets for them. */
+    void comeBack(ReturnedBags.Kept kept) {
+        saleId = kept.sale();
+        if (kept.sale() == null) {
+            state = OrderState.CAME_BACK;
+        }
+        String all = cameBack.isEmpty() ? kept.words() : cameBack + "; " + kept.words();
+        cameBack = all.substring(0, Math.min(LONGEST_REASON, all.length()));
+        if (kept.refundMinor() > 0) {
+            refund(new OrderRefund(UUID.randomUUID(), kept.refundMinor(), kept.units(), false, false));
+        }
+    }
+
+    private void refund(OrderRefund refund) {
+        refunds(Stream.concat(refunds.stream(), Stream.of(refund)).toList());
+    }
+
+    private void refunds(List<OrderRefund> now) {
+        refunds = now;
+        untoldRefunds = (int) now.stream().filter(one -> !one.isTold()).count();
+    }
+
+    /** The shop knows of a refund. */
+    void toldRefund(UUID id) {
+        refunds(refunds.stream()
+                .map(one -> one.id().equals(id) ? one.told() : one)
+                .toList());
+    }
+
+    /** A payout had some refunds. */
+    void paidOutRefunds(Collection<UUID> ids) {
+        refunds(refunds.stream()
+                .map(one -> ids.contains(one.id()) ? one.paidOut() : one)
+                .toList());
     }
 
     /** Nobody needs to know any more who it was. */
@@ -203,6 +265,20 @@ class ShopOrder {
 
     String cameBack() {
         return cameBack;
+    }
+
+    List<OrderRefund> refunds() {
+        return refunds;
+    }
+
+    /** What the buyer got back in all. */
+    long refundedMinor() {
+        return refunds.stream().mapToLong(OrderRefund::minor).sum();
+    }
+
+    /** Whether the shop knows of all that the buyer gets back. */
+    boolean isRefundTold() {
+        return untoldRefunds == 0;
     }
 
     boolean isPaidOut() {

@@ -27,6 +27,10 @@ interface ShopOrderRepository extends JpaRepository<ShopOrder, Long> {
             where o.state in (POSTED, ARRIVED) and o.payoutId is null and o.postedOn <= :until order by o.id""")
     List<ShopOrder> unpaid(LocalDate until, Limit most);
 
+    /** Orders of which the shop has to pay something back that it doesn't know of; the oldest first. */
+    @Query("select o from ShopOrder o where o.untoldRefunds > 0 order by o.id")
+    List<ShopOrder> withUntoldRefunds();
+
     @Query("select o from ShopOrder o where o.state not in (RESERVED, SHORT) order by o.id desc")
     Page<ShopOrder> answered(Pageable page);
 

@@ -38,8 +38,7 @@ public class ShopParcels {
     /** @throws RefusedException if there is no such order */
     @Transactional(readOnly = true)
     public ToPost order(long id) {
-        ShopOrder order = orders.findById(id)
-                .orElseThrow(() -> RefusedException.missing("There is no such order, or no longer."));
+        ShopOrder order = orders.findById(id).orElseThrow(ShopDesk::none);
         return new ToPost(
                 order.number(),
                 order.buyer().map(Buyer::address).orElse(List.of()),

@@ -190,6 +190,9 @@ public class ShopReading {
                 order.arrivedOn().orElse(null),
                 order.wantsBack(),
                 order.cameBack(),
+                order.refunds().isEmpty() ? null : writer.money(order.refundedMinor()),
+                writer.money(order.paidMinor() - order.refundedMinor()),
+                order.isRefundTold(),
                 order.isPaidOut());
     }
 

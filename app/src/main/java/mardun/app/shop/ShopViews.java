@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import mardun.app.id.ChannelId;
-import mardun.app.sale.CameBack;
 import mardun.app.show.PageView;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.PayoutMatch.Finding;
@@ -46,6 +45,10 @@ public final class ShopViews {
      * @param buyer absent once it is forgotten
      * @param late it waits longer than buyers are told
      * @param wantsBack why the buyer wants to give it back; empty for nothing
+     * @param cameBack which bags came back, what became of them and why; empty for none
+     * @param refunded what the buyer got back in all; absent for nothing
+     * @param stillPaid what is paid for what the buyer keeps, postage included
+     * @param refundTold whether the shop knows of all of it
      */
     public record ShopOrderView(
             long id,
@@ -63,6 +66,9 @@ public final class ShopViews {
             @Nullable LocalDate arrivedOn,
             String wantsBack,
             String cameBack,
+            @Nullable MoneyView refunded,
+            MoneyView stillPaid,
+            boolean refundTold,
             boolean paidOut) {}
 
     public record BuyerView(String name, String reach, List<String> address) {}
@@ -106,11 +112,6 @@ public final class ShopViews {
     public record LinkForm(boolean connected, @Nullable ChannelId channelId) {}
 
     public record OrderForm(long version) {}
-
-    public record BackForm(
-            long version,
-            @NotNull CameBack ended,
-            @NotNull @Size(max = 300) String reason) {}
 
     /** What one does to the simulated shop. */
     public enum ShopAct {

@@ -121,6 +121,21 @@ public class SimulatedOnlineShop implements OnlineShop {
         changed(state -> state.with(offer));
     }
 
+    @Override
+    public void payBack(PaidBack refund) throws Trouble {
+        asked();
+        changed(state -> {
+            Sold sold = state.orders().get(refund.order());
+            // For a cancelled order its buyer has everything back already.
+            if (sold == null || sold.cancelled()) {
+                return state;
+            }
+            Map<String, Sold> orders = new LinkedHashMap<>(state.orders());
+            orders.put(refund.order(), sold.with(refund.id(), refund.minor()));
+            return with(state, state.next(), orders, state.untold(), state.unpaid());
+        });
+    }
+
     private static State with(
             State state, int next, Map<String, Sold> orders, List<Event> untold, List<String> unpaid) {
         return new State(
@@ -132,7 +147,7 @@ public class SimulatedOnlineShop implements OnlineShop {
         SimulatedShopView view = view(changed(state -> switch (act) {
             case ORDER -> ordered(state);
             case CANCEL_LAST -> told(state, EventKind.CANCELLED, "changed my mind");
-            case WANT_LAST_BACK -> told(state, EventKind.RETURN_WANTED, "smaller than I thought");
+            case WANT_LAST_BACK -> told(state, EventKind.RETURN_WANTED, wantsBack(state));
             case PAY_OUT -> paidOut(state, 0);
             case PAY_OUT_WRONG -> paidOut(state, 1);
             case GO_AWAY -> standing(state, true, 0, state.tellsTwice());
@@ -172,7 +187,7 @@ public class SimulatedOnlineShop implements OnlineShop {
                 away, refusals, twice, state.next(), state.offers(), state.orders(), state.untold(), state.unpaid());
     }
 
-    /** A made-up buyer takes one or two of what is offered. */
+    /** A made-up buyer takes one or two of what is offered; one in five takes something else besides. */
     private State ordered(State state) {
         List<Offer> there = state.offers().values().stream()
                 .filter(offer -> offer.units() > 0)
@@ -183,24 +198,50 @@ public class SimulatedOnlineShop implements OnlineShop {
         int turn = state.next();
         Offer offer = there.get(turn % there.size());
         int units = turn % 3 == 0 && offer.units() > 1 ? 2 : 1;
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(offer.sku(), units, offer.priceMinor()));
+        if (turn % 5 == 0 && there.size() > 1) {
+            Offer besides = there.get((turn + 1) % there.size());
+            lines.add(new Line(besides.sku(), 1, besides.priceMinor()));
+        }
         String number = "S-" + turn;
-        Ordered placed = new Ordered(
-                clock.instant(),
-                BUYERS.get(turn % BUYERS.size()),
-                List.of(new Line(offer.sku(), units, offer.priceMinor())),
-                POSTAGE);
+        Ordered placed = new Ordered(clock.instant(), BUYERS.get(turn % BUYERS.size()), lines, POSTAGE);
         Map<String, Sold> orders = new LinkedHashMap<>(state.orders());
-        orders.put(number, new Sold(offer.priceMinor() * units + POSTAGE, units, false));
+        orders.put(
+                number,
+                new Sold(
+                        POSTAGE
+                                + lines.stream()
+                                        .mapToLong(line -> line.priceMinor() * line.units())
+                                        .sum(),
+                        lines.stream().mapToInt(Line::units).sum(),
+                        false,
+                        List.of()));
         List<Event> untold = new ArrayList<>(state.untold());
         untold.add(new Event(UUID.randomUUID(), EventKind.ORDERED, number, placed, null, ""));
         List<String> unpaid = new ArrayList<>(state.unpaid());
         unpaid.add(number);
         State sold = with(state, turn + 1, orders, untold, unpaid);
-        return sold.with(new Offer(offer.sku(), offer.title(), offer.priceMinor(), offer.units() - units));
+        for (Line line : lines) {
+            Offer its = sold.offers().get(line.sku());
+            sold = sold.with(new Offer(its.sku(), its.title(), its.priceMinor(), its.units() - line.units()));
+        }
+        return sold;
+    }
+
+    private static String wantsBack(State state) {
+        Sold last = state.orders().get(last(state));
+        return last != null && last.units() > 1
+                ? "one of the " + last.units() + " is smaller than I thought"
+                : "smaller than I thought";
+    }
+
+    private static String last(State state) {
+        return state.orders().keySet().stream().reduce("", (before, number) -> number);
     }
 
     private static State told(State state, EventKind kind, String reason) {
-        String last = "S-" + (state.next() - 1);
+        String last = last(state);
         Sold sold = state.orders().get(last);
         if (sold == null) {
             throw RefusedException.conflict("Nobody has ordered anything yet.");
@@ -210,33 +251,57 @@ public class SimulatedOnlineShop implements OnlineShop {
         Map<String, Sold> orders = new LinkedHashMap<>(state.orders());
         List<String> unpaid = new ArrayList<>(state.unpaid());
         if (kind == EventKind.CANCELLED) {
-            orders.put(last, new Sold(sold.paidMinor(), sold.units(), true));
-            unpaid.remove(last);
+            // What was paid out for it already comes off the next payout.
+            boolean isOwed = !unpaid.remove(last) && !sold.cancelled() && open(sold) > 0;
+            Sold cancelled = new Sold(sold.paidMinor(), sold.units(), true, sold.paidBack());
+            orders.put(last, isOwed ? cancelled.with(UUID.randomUUID(), open(sold)) : cancelled);
         }
         return with(state, state.next(), orders, untold, unpaid);
     }
 
     private State paidOut(State state, long wrong) {
-        if (state.unpaid().isEmpty()) {
-            throw RefusedException.conflict("There is nothing to pay out.");
-        }
         List<PaidLine> lines = new ArrayList<>();
         for (String number : state.unpaid()) {
             Sold sold = state.orders().get(number);
             lines.add(new PaidLine(number, sold.paidMinor(), fee(sold) + (lines.isEmpty() ? wrong * 40 : 0)));
         }
+        Map<String, Sold> orders = new LinkedHashMap<>();
+        state.orders().forEach((number, sold) -> {
+            sold.paidBack().stream()
+                    .filter(one -> !one.isSettled())
+                    .forEach(one -> lines.add(new PaidLine(number, -one.minor(), -shares(one.minor()))));
+            orders.put(number, sold.settled());
+        });
         long total = lines.stream()
                 .mapToLong(line -> line.paidMinor() - line.feeMinor())
                 .sum();
+        if (total <= 0) {
+            throw RefusedException.conflict(
+                    lines.isEmpty()
+                            ? "There is nothing to pay out."
+                            : "Buyers got back more than was sold since the last payout: it waits until more is sold.");
+        }
         String name = "P-" + LocalDate.now(clock) + "-" + state.next();
         List<Event> untold = new ArrayList<>(state.untold());
         untold.add(new Event(
                 UUID.randomUUID(), EventKind.PAID_OUT, "", null, new PaidOut(name, clock.instant(), lines, total), ""));
-        return with(state, state.next() + 1, state.orders(), untold, List.of());
+        return with(state, state.next() + 1, orders, untold, List.of());
     }
 
     private static long fee(Sold sold) {
-        return share(sold.paidMinor(), SHARE) + share(sold.paidMinor(), PAYMENT) + EACH_SALE + EACH_BAG * sold.units();
+        return shares(sold.paidMinor()) + EACH_SALE + EACH_BAG * sold.units();
+    }
+
+    /** What it takes by the amount, and gives back where that is paid back. */
+    private static long shares(long minor) {
+        return share(minor, SHARE) + share(minor, PAYMENT);
+    }
+
+    private static long open(Sold sold) {
+        return sold.paidMinor()
+                - sold.paidBack().stream()
+                        .mapToLong(SimulatedShop.Refunded::minor)
+                        .sum();
     }
 
     private static long share(long minor, BigDecimal share) {

@@ -6,15 +6,18 @@ import jakarta.persistence.Converter;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import mardun.app.json.JsonColumn;
 import mardun.app.shop.OnlineShop.Event;
 import mardun.app.shop.OnlineShop.Offer;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.Mutability;
 import org.hibernate.type.descriptor.java.Immutability;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
 
 /** What the simulated shop remembers on its own, whatever becomes of those who ask it. */
@@ -38,7 +41,7 @@ class SimulatedShop {
      * @param refusals how many more times it refuses because it was asked too often
      * @param tellsTwice it tells everything twice and in another order
      * @param next the number of the next order
-     * @param orders by their numbers: what was paid, and how many bags
+     * @param orders by their numbers: what was paid and paid back, and how many bags
      * @param untold events that weren't acknowledged yet
      * @param unpaid orders for which nothing was paid out yet
      */
@@ -63,7 +66,46 @@ class SimulatedShop {
         }
     }
 
-    record Sold(long paidMinor, int units, boolean cancelled) {}
+    /**
+     * An order that it sold.
+     *
+     * @param paidBack what its buyer got back
+     */
+    record Sold(
+            long paidMinor,
+            int units,
+            boolean cancelled,
+            @Nullable List<Refunded> paidBack) {
+
+        /** Orders that were kept before anything could be paid back have no list of it. */
+        Sold {
+            paidBack = paidBack == null ? List.of() : List.copyOf(paidBack);
+        }
+
+        /** A buyer gets money back, once for each id. */
+        Sold with(UUID id, long minor) {
+            if (paidBack.stream().anyMatch(one -> one.id().equals(id))) {
+                return this;
+            }
+            List<Refunded> all = new ArrayList<>(paidBack);
+            all.add(new Refunded(id, minor, false));
+            return new Sold(paidMinor, units, cancelled, all);
+        }
+
+        /** All of that came off a payout. */
+        Sold settled() {
+            return new Sold(
+                    paidMinor,
+                    units,
+                    cancelled,
+                    paidBack.stream()
+                            .map(one -> new Refunded(one.id(), one.minor(), true))
+                            .toList());
+        }
+    }
+
+    /** @param isSettled it came off a payout */
+    record Refunded(UUID id, long minor, boolean isSettled) {}
 
     @Converter
     @Immutable

@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.LongUnaryOperator;
 import java.util.stream.Stream;
 import mardun.core.money.Apportionment;
@@ -279,6 +281,49 @@ public final class Terms {
         }
         possible.sort(Comparator.comparing(PossibleFees::together));
         return List.copyOf(possible);
+    }
+
+    /**
+     * What a channel may give back of what it took of a whole sale of {@link #unitsPerSale()} bags when some of it is paid back to the buyer.
+     * Channels differ in it: one gives nothing back, one its share of what was paid back, one what it would have taken less of a sale that
+     * was smaller from the start, and of a sale that is paid back whole perhaps all.
+     *
+     * @param paid what the buyer paid in all
+     * @param paidBack more than nothing, and at most what was paid
+     * @param unitsBack how many bags came back
+     * @return each once, the least first
+     */
+    public List<Money> possibleFeesBack(Money paid, Money paidBack, int unitsBack) {
+        if (!paidBack.isPositive() || paidBack.isGreaterThan(paid)) {
+            throw new IllegalArgumentException("of " + paid + " can't be paid back " + paidBack);
+        }
+        SortedSet<Money> possible = new TreeSet<>();
+        possible.add(Money.zero(currency()));
+        Terms shares = new Terms(
+                fees.stream().filter(fee -> fee.basis() == Fee.Basis.SHARE).toList(),
+                tax,
+                unitsPerSale,
+                postagePaid,
+                postage);
+        shares.possibleFees(paidBack).forEach(its -> possible.add(its.together()));
+        addLess(possible, paid, possibleFees(paid.minus(paidBack)));
+        int unitsKept = unitsPerSale.intValue() - unitsBack;
+        if (unitsKept > 0) {
+            addLess(possible, paid, ofUnits(unitsKept).possibleFees(paid.minus(paidBack)));
+        }
+        if (paidBack.isEqual(paid)) {
+            possibleFees(paid).forEach(all -> possible.add(all.together()));
+        }
+        return List.copyOf(possible);
+    }
+
+    private void addLess(SortedSet<Money> possible, Money paid, List<PossibleFees> ofRest) {
+        possibleFees(paid)
+                .forEach(before -> ofRest.stream()
+                        .filter(after -> after.with().equals(before.with()))
+                        .map(after -> before.together().minus(after.together()))
+                        .filter(Money::isPositive)
+                        .forEach(possible::add));
     }
 
     /** The same terms where the buyer pays nothing for postage, and the maker all of it. */

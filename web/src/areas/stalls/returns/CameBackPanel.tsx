@@ -7,9 +7,8 @@ import { ProblemNotice } from '../../../ui/Notice';
 import { Panel } from '../../../ui/Panel';
 import { useRequestId, useSend } from '../../../ui/useSend';
 
-type Order = Schemas['CustomerOrderView'];
-type Bags = Schemas['CustomersBags'];
-type Ended = Schemas['OrderBackForm']['ended'];
+type Bags = Schemas['BuyersBags'];
+type Ended = Schemas['CameBackForm']['ended'];
 
 const ENDED: Record<Ended, string> = {
   INTO_STOCK: 'as good as new: into stock',
@@ -18,21 +17,39 @@ const ENDED: Record<Ended, string> = {
   MENDED: 'mended, and given back',
 };
 
-/** Which bags came back, why, and what became of them. */
-export function CameBackPanel({ order, onClose }: { order: Order; onClose: () => void }) {
+/**
+ * Bags of an order that a buyer has.
+ *
+ * @property name what the order is called: `order 7`
+ * @property bags where the bags are read that the buyer has
+ * @property send where it is sent what came back
+ * @property said why, as far as the buyer said so
+ * @property paid what is paid for them, written; absent where nothing is known of it
+ */
+type Returning = {
+  name: string;
+  bags: string;
+  send: string;
+  version: number;
+  said?: string;
+  paid?: string;
+};
+
+/** Which bags came back, why, what became of them, and what was paid back. */
+export function CameBackPanel({ of, onClose }: { of: Returning; onClose: () => void }) {
   const { data, error } = useQuery({
-    queryKey: ['orders', order.id, 'customers-bags'],
-    queryFn: () => api.get<Bags[]>(`/api/orders/${order.id}/customers-bags`),
+    queryKey: ['bags-of-buyer', of.bags],
+    queryFn: () => api.get<Bags[]>(of.bags),
     // What is typed refers to what was read when the panel opened.
     gcTime: 0,
     staleTime: Infinity,
   });
   return (
-    <Panel title={`Bags of order ${order.id} came back`} open onOpenChange={(open) => !open && onClose()}>
+    <Panel title={`Bags of ${of.name} came back`} open onOpenChange={(open) => !open && onClose()}>
       {error ? (
         <ProblemNotice problem={error} />
       ) : data ? (
-        <CameBackForm order={order} bags={data} onClose={onClose} />
+        <CameBackForm of={of} bags={data} onSent={onClose} />
       ) : (
         <p className="text-soft">Opening …</p>
       )}
@@ -40,30 +57,33 @@ export function CameBackPanel({ order, onClose }: { order: Order; onClose: () =>
   );
 }
 
-function CameBackForm({ order, bags, onClose }: { order: Order; bags: Bags[]; onClose: () => void }) {
+function CameBackForm({ of, bags, onSent }: { of: Returning; bags: Bags[]; onSent: () => void }) {
   const request = useRequestId();
-  const [units, setUnits] = useState<Record<string, string>>({});
+  const [units, setUnits] = useState<Record<string, string>>(() => {
+    const [only, ...more] = bags;
+    return only?.units === 1 && more.length === 0 ? { [only.kind]: '1' } : {};
+  });
   const [ended, setEnded] = useState<Ended>('INTO_STOCK');
-  const [reason, setReason] = useState('');
+  const [reason, setReason] = useState(of.said ?? '');
   const [refund, setRefund] = useState('');
   const send = useSend(
     () =>
-      api.post<Order>(`/api/orders/${order.id}/came-back`, {
+      api.post<unknown>(of.send, {
         requestId: request.id,
-        version: order.version,
+        version: of.version,
         ended,
         reason,
         refund,
         bags: bags.map((one) => ({ kind: one.kind, units: units[one.kind] ?? '' })),
       }),
-    onClose,
+    onSent,
   );
   const named = ['reason', 'refund', ...bags.map((_, i) => `bags.${i}.units`)];
   const isNamed = named.some((field) => send.problem?.on(field));
   return (
     <form
       noValidate
-      className="space-y-3"
+      className="space-y-3 text-left"
       onSubmit={(event) => {
         event.preventDefault();
         if (!send.isPending) send.mutate(undefined);
@@ -110,7 +130,7 @@ function CameBackForm({ order, bags, onClose }: { order: Order; bags: Bags[]; on
       <TextField
         label="Money given back"
         inputMode="decimal"
-        hint={order.paid && `of ${order.paid.amount}; empty for nothing`}
+        hint={`${of.paid ? `of ${of.paid}; ` : ''}empty for nothing, or for all of it where all bags came back`}
         value={refund}
         error={send.problem?.on('refund')}
         onChange={(event) => setRefund(event.target.value)}
