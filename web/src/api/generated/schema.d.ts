@@ -4284,6 +4284,7 @@ export interface components {
       name: string;
       sizeKey: string;
       thick: string;
+      usuallyThick: components['schemas']['LengthView'];
       weight: string;
     };
     BagWeightForm: {

@@ -1,7 +1,8 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../../api/client';
-import { useBagWeights, usePosting } from '../../../api/queries';
+import { keys, useBagWeights, usePosting } from '../../../api/queries';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Notice, ProblemNotice } from '../../../ui/Notice';
@@ -214,44 +215,61 @@ function Words({
 /** What one of each bag weighs; each row is saved when it is left. */
 function Weights() {
   const { data, error } = useBagWeights();
+  const units = useUnits();
   if (error) return <ProblemNotice problem={error} />;
   if (!data || data.length === 0) return null;
   return (
     <section className="sheet p-4" aria-label="What bags weigh">
       <h2>What bags weigh</h2>
       <p className="text-soft">
-        Put one on the scales, and lay it flat to measure how thick it is: what is left empty counts as 2 cm.
+        Put one on the scales, and lay it flat to measure how thick it is: what is left empty counts as{' '}
+        {data[0] && units.own(data[0].usuallyThick)}.
       </p>
       <ul className="mt-2 grid gap-x-6 lg:grid-cols-2">
         {data.map((one) => (
-          <WeightRow key={`${one.designId} ${one.sizeKey} ${one.weight} ${one.thick}`} bag={one} />
+          <WeightRow key={`${one.designId} ${one.sizeKey}`} bag={one} />
         ))}
       </ul>
     </section>
   );
 }
 
+type OfBag = Pick<Weight, 'weight' | 'thick'>;
+
 function WeightRow({ bag }: { bag: Weight }) {
-  const [weight, setWeight] = useState(bag.weight);
-  const [thick, setThick] = useState(bag.thick);
-  const save = useSend((typed: { weight: string; thick: string }) =>
-    api.put<Weight[]>('/api/posting/weights', {
-      designId: bag.designId,
-      sizeKey: bag.sizeKey,
-      ...typed,
-    }),
+  const client = useQueryClient();
+  const units = useUnits();
+  // What was typed and isn't taken yet; the rest stands as it is stored.
+  const [typed, setTyped] = useState<Partial<OfBag>>({});
+  const shown = { weight: typed.weight ?? bag.weight, thick: typed.thick ?? bag.thick };
+  const [left, setLeft] = useState<OfBag>(bag);
+  const sent = useRef<OfBag>(bag);
+  const save = useSend(
+    (what: OfBag) =>
+      api.put<Weight[]>('/api/posting/weights', {
+        designId: bag.designId,
+        sizeKey: bag.sizeKey,
+        ...what,
+      }),
+    (all) => {
+      const { weight, thick } = sent.current;
+      client.setQueryData([...keys.posting, 'weights'], all);
+      // What was typed on meanwhile stays.
+      setTyped((now) => ({
+        weight: now.weight === weight ? undefined : now.weight,
+        thick: now.thick === thick ? undefined : now.thick,
+      }));
+    },
   );
-  const [left, setLeft] = useState({ weight: bag.weight, thick: bag.thick });
-  const leave = () => setLeft({ weight, thick });
-  const sent = useRef(left);
   const { isPending, mutate } = save;
   useEffect(() => {
     // What is left while something is on its way follows it.
     const isNew = left.weight !== sent.current.weight || left.thick !== sent.current.thick;
     if (isPending || !isNew || (left.weight === '' && bag.weight === '')) return;
     sent.current = left;
-    mutate(left);
+    mutate({ weight: left.weight, thick: left.thick });
   }, [left, isPending, mutate, bag.weight]);
+  const leave = () => setLeft(shown);
   return (
     <li className="grid grid-cols-[1fr_104px_104px] items-center gap-2 border-t border-line-faint py-1">
       <span className="font-semibold">{bag.name}</span>
@@ -260,20 +278,20 @@ function WeightRow({ bag }: { bag: Weight }) {
         hideLabel
         placeholder="120 g"
         maxLength={40}
-        value={weight}
+        value={shown.weight}
         error={save.problem?.on('weight')}
         onBlur={leave}
-        onChange={(event) => setWeight(event.target.value)}
+        onChange={(event) => setTyped({ ...typed, weight: event.target.value })}
       />
       <TextField
         label={`Thickness of ${bag.name}`}
         hideLabel
-        placeholder="thick"
+        placeholder={units.own(bag.usuallyThick)}
         maxLength={40}
-        value={thick}
+        value={shown.thick}
         error={save.problem?.on('thick')}
         onBlur={leave}
-        onChange={(event) => setThick(event.target.value)}
+        onChange={(event) => setTyped({ ...typed, thick: event.target.value })}
       />
     </li>
   );

@@ -19,8 +19,22 @@ const posting: Schemas['PostingForm'] = {
 };
 
 const weights: Schemas['BagWeight'][] = [
-  { designId: 1, sizeKey: 's1', name: 'Heron pouch, small', weight: '90 g', thick: '2 cm' },
-  { designId: 2, sizeKey: 's1', name: 'Tern tote', weight: '', thick: '' },
+  {
+    designId: 1,
+    sizeKey: 's1',
+    name: 'Heron pouch, small',
+    weight: '90 g',
+    thick: '3 cm',
+    usuallyThick: length('≈ 25/32 in', '2 cm'),
+  },
+  {
+    designId: 2,
+    sizeKey: 's1',
+    name: 'Tern tote',
+    weight: '',
+    thick: '',
+    usuallyThick: length('≈ 25/32 in', '2 cm'),
+  },
 ];
 
 beforeEach(() => sessionStorage.clear());
@@ -57,6 +71,35 @@ describe('posting', () => {
         thick: '3',
       }),
     );
+  });
+
+  it('keeps what is typed on while the field before it is saved', async () => {
+    const all = weights.map((one) => (one.designId === 2 ? { ...one, weight: '310 g' } : one));
+    const waiting: (() => void)[] = [];
+    server({ '/api/posting/weights': weights, '/api/posting': posting });
+    const before = fetch;
+    let isTaken = false;
+    vi.stubGlobal('fetch', async (url: string, init?: RequestInit) => {
+      if (init?.method === 'PUT') {
+        await new Promise<void>((done) => waiting.push(done));
+        isTaken = true;
+      } else if (!isTaken || !url.endsWith('/weights')) {
+        return before(url, init);
+      }
+      return new Response(JSON.stringify(all), { headers: { 'Content-Type': 'application/json' } });
+    });
+    rendered(<PostingPage />);
+    await userEvent.type(await screen.findByLabelText('Weight of Tern tote'), '310g');
+    await userEvent.tab();
+    await userEvent.keyboard('1 1/');
+    await vi.waitFor(() => expect(waiting).toHaveLength(1));
+    waiting[0]?.();
+    await vi.waitFor(() => expect(screen.getByLabelText('Weight of Tern tote')).toHaveValue('310 g'));
+    await userEvent.keyboard('4');
+    expect(screen.getByLabelText('Thickness of Tern tote')).toHaveFocus();
+    expect(screen.getByLabelText('Thickness of Tern tote')).toHaveValue('1 1/4');
+    await userEvent.tab();
+    await vi.waitFor(() => expect(waiting).toHaveLength(2));
   });
 
   it('makes a label by hand of what is typed', async () => {

@@ -28,6 +28,7 @@ import mardun.app.shop.ShopParcels;
 import mardun.app.shop.ShopParcels.Bags;
 import mardun.app.shop.ShopParcels.ToPost;
 import mardun.app.show.ViewWriter;
+import mardun.app.show.Views.LengthView;
 import mardun.core.material.Amount;
 import mardun.core.measure.Bulk;
 import mardun.core.measure.BulkUnit;
@@ -187,6 +188,7 @@ public class PostingService implements HoldsMoney {
     public List<BagWeight> weights() {
         Settings current = settings.current();
         Map<BagParcel.Size, BagParcel> known = new HashMap<>();
+        LengthView usual = current.writer().length(Parcel.USUALLY_THICK, ShownRounding.NEAREST);
         bags.findAll().forEach(one -> known.put(one.size(), one));
         return designs.sizes().stream()
                 .map(size -> {
@@ -197,8 +199,11 @@ public class PostingService implements HoldsMoney {
                             size.sizeKey(),
                             size.name(),
                             its.map(one -> weight(one.weight(), current)).orElse(""),
-                            its.map(one -> side(Optional.of(one.thick()), current))
-                                    .orElse(""));
+                            its.map(BagParcel::thick)
+                                    .filter(thick -> !thick.equals(Parcel.USUALLY_THICK))
+                                    .map(thick -> side(Optional.of(thick), current))
+                                    .orElse(""),
+                            usual);
                 })
                 .toList();
     }

@@ -53,8 +53,10 @@ public final class PostingViews {
      *
      * @param weight of one, as typed; empty where nobody said
      * @param thick how thick one is when it lies flat, as typed; empty likewise
+     * @param usuallyThick how thick it counts where nobody said
      */
-    public record BagWeight(DesignId designId, String sizeKey, String name, String weight, String thick) {}
+    public record BagWeight(
+            DesignId designId, String sizeKey, String name, String weight, String thick, LengthView usuallyThick) {}
 
     /** What a bag weighs, as typed. */
     public record BagWeightForm(
