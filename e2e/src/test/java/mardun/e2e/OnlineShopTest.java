@@ -56,13 +56,20 @@ class OnlineShopTest {
         payOut(page);
         assertThat(row).containsText("paid out");
         oneOfTwoComesBack(page, number, row);
+        int waiting = open.count();
+        Locator payouts = region(page, "Paid out").locator("summary");
+        int before = payouts.count();
         page.getByText("Somebody orders").click();
+        page.waitForCondition(() -> open.count() == waiting + 1);
         payOut(page);
-        Locator line = region(page, "Paid out")
-                .getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText(number + " paid back"))
-                .first();
-        assertThat(line).containsText("as it should be");
+        page.waitForCondition(() -> payouts.count() == before + 1);
+        // One that matches is folded away.
+        payouts.first().click();
+        assertThat(region(page, "Paid out")
+                        .getByRole(AriaRole.ROW)
+                        .filter(new Locator.FilterOptions().setHasText(number + " paid back"))
+                        .first())
+                .containsText("as it should be");
         theOtherComesBack(page, number, row);
         button(page, "Forget who ordered " + number).click();
         assertThat(row).containsText("forgotten");
@@ -143,6 +150,7 @@ class OnlineShopTest {
         book(panel);
         assertThat(panel).containsText("The customer has 2 of these bags");
         assertThat(panel).containsText("Say why it came back");
+        units.press("End");
         units.press("Backspace");
         units.pressSequentially("1");
         field(panel, "Why").pressSequentially("the {zip} jams – ç");

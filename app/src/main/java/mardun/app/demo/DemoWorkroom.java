@@ -139,7 +139,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         if (settings.current().areEntered() && begun.isEmpty()) {
             return;
         }
-        enter(begun);
+        clock.untilTheProcessIsStopped(() -> enter(begun));
         try {
             Files.writeString(whole, "The data of the invented workroom is whole.\n");
         } catch (IOException unwritten) {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import mardun.app.StartRefusedException;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -15,6 +16,7 @@ public class TravellingClock extends Clock {
 
     private final Clock real;
     private volatile Clock now;
+    private volatile boolean isStopped;
 
     public TravellingClock() {
         this(Clock.systemDefaultZone());
@@ -29,8 +31,33 @@ public class TravellingClock extends Clock {
         return LocalDate.now(real);
     }
 
-    /** Does something on another day, in the morning. */
+    /** No other day is lived through any more. */
+    void stop() {
+        isStopped = true;
+    }
+
+    /** Lives through something as long as nobody stops the process: who does needn't wait until years are over. */
+    void untilTheProcessIsStopped(Runnable years) {
+        Thread stopping = new Thread(this::stop, "demo-stopped");
+        Runtime.getRuntime().addShutdownHook(stopping);
+        years.run();
+        try {
+            Runtime.getRuntime().removeShutdownHook(stopping);
+        } catch (IllegalStateException isStoppedJustNow) {
+            stop();
+        }
+    }
+
+    /**
+     * Does something on another day, in the morning.
+     *
+     * @throws StartRefusedException if it was stopped
+     */
     void on(LocalDate day, Runnable work) {
+        if (isStopped) {
+            throw new StartRefusedException(
+                    "Stopped before the invented workroom was whole; it is made anew the next time.");
+        }
         now = Clock.fixed(day.atTime(LocalTime.of(9, 0)).atZone(real.getZone()).toInstant(), real.getZone());
         try {
             work.run();

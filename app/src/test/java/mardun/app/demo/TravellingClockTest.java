@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import mardun.app.StartRefusedException;
 import org.junit.jupiter.api.Test;
 
 class TravellingClockTest {
@@ -33,5 +34,19 @@ class TravellingClockTest {
                 .hasMessage("a bad day");
         assertThat(clock.instant()).isEqualTo(NOW);
         assertThat(clock.getZone()).isEqualTo(ZoneId.of("Europe/Lisbon"));
+    }
+
+    @Test
+    void livesThroughNoOtherDayOnceTheProcessIsStopped() {
+        List<Integer> lived = new ArrayList<>();
+        assertThatThrownBy(() -> clock.untilTheProcessIsStopped(() -> {
+                    clock.on(LocalDate.of(2026, 8, 1), () -> lived.add(1));
+                    clock.stop();
+                    clock.on(LocalDate.of(2026, 8, 2), () -> lived.add(2));
+                }))
+                .isInstanceOf(StartRefusedException.class)
+                .hasMessageContaining("made anew the next time");
+        assertThat(lived).containsExactly(1);
+        assertThat(clock.instant()).isEqualTo(NOW);
     }
 }
