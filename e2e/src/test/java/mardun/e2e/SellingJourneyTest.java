@@ -3,6 +3,7 @@ package mardun.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -190,7 +191,15 @@ class SellingJourneyTest {
         assertThat(page.getByText("“31o g”")).isVisible();
         page.getByLabel("Weight of Grebe basket, small").fill("310 g");
         page.keyboard().press("Tab");
-        assertThat(page.getByLabel("Thickness of Grebe basket, small")).hasValue("2 cm");
+        // What is typed on while the weight is saved stays where it is typed.
+        page.keyboard().type("1 1/4", new Keyboard.TypeOptions().setDelay(120));
+        page.keyboard().press("Tab");
+        page.waitForCondition(() -> page.request()
+                .get(APP.url("/api/posting/weights"))
+                .text()
+                .contains("\"weight\":\"310 g\",\"thick\":\"1 ¼ in\""));
+        page.reload();
+        assertThat(page.getByLabel("Thickness of Grebe basket, small")).hasValue("1 ¼ in");
         assertThat(Barriers.on(page)).isEmpty();
         assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
