@@ -114,8 +114,9 @@ public class ShopDesk {
                 shop.acknowledge(told.stream().map(Event::id).collect(Collectors.toSet()));
             }
             transaction.executeWithoutResult(status -> fillShort());
-            tellRefunds();
+            // A bag that is sold twice is worse than money that comes back a little later.
             tellStock();
+            tellRefunds();
         } catch (Trouble away) {
             trouble = away.getMessage();
         } catch (ConcurrencyFailureException met) {

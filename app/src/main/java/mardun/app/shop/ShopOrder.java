@@ -131,7 +131,9 @@ class ShopOrder {
     }
 
     private void refundByShop() {
-        refund(new OrderRefund(UUID.randomUUID(), paidMinor(), units(), true, false));
+        if (paidMinor() > 0) {
+            refund(new OrderRefund(UUID.randomUUID(), paidMinor(), units(), true, false));
+        }
     }
 
     void post(UUID sale, LocalDate on) {
