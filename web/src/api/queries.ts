@@ -226,13 +226,34 @@ export const useMovements = (materialId: number) =>
 export const useChannels = () =>
   useQuery({ queryKey: keys.channels, queryFn: () => api.get<Schemas['ChannelView'][]>('/api/channels') });
 
-/** The online shop, its orders and payouts; asked for again while it is looked at. */
+/** How often the online shop is asked for again while it is looked at. */
+const SHOP_EVERY = 5_000;
+
+/** The online shop, and the orders that wait. */
 export const useOnlineShop = () =>
   useQuery({
     queryKey: keys.onlineShop,
     queryFn: () => api.get<Schemas['OnlineShopView']>('/api/online-shop'),
-    refetchInterval: 5_000,
+    refetchInterval: SHOP_EVERY,
   });
+
+/** Online orders that don't wait any more, found by number and buyer; the latest first. */
+export const useAnsweredOrders = (query: string) =>
+  usePages<Schemas['PageViewShopOrderView'], Schemas['ShopOrderView']>(
+    [...keys.onlineShop, 'orders', query],
+    `/api/online-shop/orders?query=${encodeURIComponent(query)}&page=`,
+    (answer) => answer,
+    SHOP_EVERY,
+  );
+
+/** What the online shop paid out, the latest first. */
+export const usePayouts = () =>
+  usePages<Schemas['PageViewPayoutView'], Schemas['PayoutView']>(
+    [...keys.onlineShop, 'payouts'],
+    '/api/online-shop/payouts?page=',
+    (answer) => answer,
+    SHOP_EVERY,
+  );
 
 /** What to make for the coming fairs, as it was last asked. */
 export const useSeasonPlan = () =>
@@ -241,9 +262,13 @@ export const useSeasonPlan = () =>
     queryFn: () => api.get<Schemas['SeasonPlanView']>('/api/season-plan'),
   });
 
-/** Private orders, those that are open first. */
-export const useOrders = () =>
-  useQuery({ queryKey: keys.orders, queryFn: () => api.get<Schemas['CustomerOrders']>('/api/orders') });
+/** Private orders that are closed, found by number and who ordered, beside those that are open. */
+export const useOrders = (query: string) =>
+  usePages<Schemas['CustomerOrders'], Schemas['CustomerOrderRow']>(
+    [...keys.orders, 'list', query],
+    `/api/orders?query=${encodeURIComponent(query)}&page=`,
+    (answer) => answer.closed,
+  );
 
 export const useOrder = (id: number) =>
   useQuery({

@@ -20,12 +20,13 @@ export interface Pages<A, T> {
 
 /**
  * Reads a list page by page; `path` ends where the page's number is to follow, and `pageOf` finds the page in an answer
- * that holds other things too.
+ * that holds other things too. What changes by itself is asked for again after so many milliseconds.
  */
 export function usePages<A, T>(
   queryKey: QueryKey,
   path: string,
   pageOf: (answer: A) => Page<T>,
+  askAgainEvery?: number,
 ): Pages<A, T> {
   const query = useInfiniteQuery({
     queryKey: [...queryKey, 'pages'],
@@ -33,6 +34,7 @@ export function usePages<A, T>(
     initialPageParam: 0,
     getNextPageParam: (last: A) => pageOf(last).page + 1,
     placeholderData: keepPreviousData,
+    refetchInterval: askAgainEvery,
   });
   const pages = query.data?.pages;
   return {

@@ -2692,6 +2692,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/online-shop/orders': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listAnsweredOrders'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/online-shop/orders/{id}/arrived': {
     parameters: {
       query?: never;
@@ -2765,6 +2781,22 @@ export interface paths {
     };
     get?: never;
     put: operations['postOrder'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/online-shop/payouts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['listPayouts'];
+    put?: never;
     post?: never;
     delete?: never;
     options?: never;
@@ -5256,7 +5288,7 @@ export interface components {
       who: string;
     };
     CustomerOrders: {
-      closed: components['schemas']['CustomerOrderRow'][];
+      closed: components['schemas']['PageViewCustomerOrderRow'];
       open: components['schemas']['CustomerOrderRow'][];
     };
     CustomerRecord: {
@@ -7416,7 +7448,6 @@ export interface components {
       supplierId: number;
     };
     OnlineShopView: {
-      answered: components['schemas']['PageViewShopOrderView'];
       /** Format: int64 */
       channelId?: number;
       connected: boolean;
@@ -7424,7 +7455,6 @@ export interface components {
       /** Format: date-time */
       lookedAt?: string;
       open: components['schemas']['ShopOrderView'][];
-      payouts: components['schemas']['PayoutView'][];
       trouble: string;
       unpaid: components['schemas']['ShopOrderView'][];
     };
@@ -7692,6 +7722,15 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    PageViewCustomerOrderRow: {
+      items: components['schemas']['CustomerOrderRow'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
     PageViewDeliveryView: {
       items: components['schemas']['DeliveryView'][];
       /** Format: int32 */
@@ -7739,6 +7778,15 @@ export interface components {
     };
     PageViewMovementView: {
       items: components['schemas']['MovementView'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
+    PageViewPayoutView: {
+      items: components['schemas']['PayoutView'][];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
@@ -15503,10 +15551,7 @@ export interface operations {
   };
   getOnlineShop: {
     parameters: {
-      query?: {
-        page?: number;
-        size?: number;
-      };
+      query?: never;
       header?: never;
       path?: never;
       cookie?: never;
@@ -15588,6 +15633,30 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['OnlineShopView'];
+        };
+      };
+    };
+  };
+  listAnsweredOrders: {
+    parameters: {
+      query?: {
+        query?: string;
+        page?: number;
+        size?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageViewShopOrderView'];
         };
       };
     };
@@ -15718,9 +15787,36 @@ export interface operations {
       };
     };
   };
+  listPayouts: {
+    parameters: {
+      query?: {
+        page?: number;
+        size?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageViewPayoutView'];
+        };
+      };
+    };
+  };
   listOrders: {
     parameters: {
-      query?: never;
+      query?: {
+        query?: string;
+        page?: number;
+        size?: number;
+      };
       header?: never;
       path?: never;
       cookie?: never;

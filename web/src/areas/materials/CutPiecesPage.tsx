@@ -5,6 +5,7 @@ import { useCutPieces } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
+import { FindField } from '../../ui/FindField';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { Swatch } from '../../ui/Roll';
@@ -65,14 +66,11 @@ export default function CutPiecesPage() {
             </p>
           )}
         </div>
-        <input
-          type="search"
-          maxLength={100}
-          className="field !w-[280px]"
-          aria-label="Find cut pieces"
+        <FindField
+          label="Find cut pieces"
           placeholder="Design, size, piece …"
           value={find}
-          onChange={(event) => setFind(event.target.value)}
+          onType={setFind}
         />
       </header>
       {found.items?.length === 0 && (

@@ -6,6 +6,7 @@ import { keys, useFinishedGoods, useToday } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
+import { FindField } from '../../ui/FindField';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { fullDay } from '../../ui/units';
@@ -57,14 +58,11 @@ export default function FinishedPage() {
           </div>
         </div>
         <div className="flex flex-wrap items-center gap-3">
-          <input
-            type="search"
-            maxLength={100}
-            className="field !w-[280px]"
-            aria-label="Find finished bags"
+          <FindField
+            label="Find finished bags"
             placeholder="Design, size, cloth …"
             value={find}
-            onChange={(event) => setFind(event.target.value)}
+            onType={setFind}
           />
           <select
             className="field !w-auto"

@@ -6,6 +6,7 @@ import { useFairs, usePastFairs } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
 import { More } from '../../ui/More';
+import { FindField } from '../../ui/FindField';
 import { ProblemNotice } from '../../ui/Notice';
 import { Panel } from '../../ui/Panel';
 import { Tag } from '../../ui/Tag';
@@ -69,15 +70,7 @@ export default function StallsPage() {
         <section className="sheet overflow-x-auto px-4 py-2" aria-label="Past fairs">
           <div className="flex flex-wrap items-center justify-between gap-3 py-1">
             <h2>Past fairs</h2>
-            <input
-              type="search"
-              maxLength={100}
-              className="field !w-[220px]"
-              aria-label="Find fairs"
-              placeholder="Name …"
-              value={find}
-              onChange={(event) => setFind(event.target.value)}
-            />
+            <FindField label="Find fairs" placeholder="Name …" value={find} onType={setFind} />
           </div>
           <table className="listing">
             <thead>

@@ -34,17 +34,23 @@ const shop = (more: Partial<Schemas['OnlineShopView']> = {}): Schemas['OnlineSho
     { kind: 'k2', words: 'Owl tote', offered: false, there: 1 },
   ],
   open: [order()],
-  answered: { items: [], page: 0, size: 50, total: 0 },
-  payouts: [],
   unpaid: [],
   ...more,
 });
 
 const simulated = { away: false, tellsTwice: false, untold: 0, orders: 1, offers: [] };
 
-const shown = (view: Schemas['OnlineShopView']) =>
+const page = <T,>(items: T[], total = items.length) => ({ items, page: 0, size: 50, total });
+
+const shown = (
+  view: Schemas['OnlineShopView'],
+  answered: Schemas['ShopOrderView'][] = [],
+  payouts: Schemas['PayoutView'][] = [],
+) =>
   server({
     '/api/online-shop': view,
+    '/api/online-shop/orders': page(answered),
+    '/api/online-shop/payouts': page(payouts),
     '/api/channels': [],
     '/api/simulated/online-shop': simulated,
     '/api/online-shop/orders/3/posted': view,
@@ -95,27 +101,27 @@ describe('the online shop', () => {
   it('names what of a payout doesn’t match', async () => {
     const line = { order: 'S-1001', paid: money(3650), fee: money(437), off: money(-40), with: [] };
     shown(
-      shop({
-        payouts: [
-          {
-            id: 1,
-            name: 'P-1',
-            paidAt: '2026-05-01T10:00:00Z',
-            total: money(3213),
-            off: money(-100),
-            clean: false,
-            lines: [
-              { ...line, finding: 'OTHER_FEE' },
-              { ...line, finding: 'PAID_BEFORE' },
-              { ...line, finding: 'MATCHES', with: ['advertised'] },
-              { ...line, paid: money(-1600), fee: money(-100), off: money(-52), finding: 'OTHER_FEE' },
-              { ...line, paid: money(-1700), off: money(-100), finding: 'OTHER_PAYMENT' },
-              { ...line, paid: money(-900), finding: 'NOTHING_PAID_BACK' },
-              { ...line, paid: money(-800), finding: 'PAID_BEFORE' },
-            ],
-          },
-        ],
-      }),
+      shop(),
+      [],
+      [
+        {
+          id: 1,
+          name: 'P-1',
+          paidAt: '2026-05-01T10:00:00Z',
+          total: money(3213),
+          off: money(-100),
+          clean: false,
+          lines: [
+            { ...line, finding: 'OTHER_FEE' },
+            { ...line, finding: 'PAID_BEFORE' },
+            { ...line, finding: 'MATCHES', with: ['advertised'] },
+            { ...line, paid: money(-1600), fee: money(-100), off: money(-52), finding: 'OTHER_FEE' },
+            { ...line, paid: money(-1700), off: money(-100), finding: 'OTHER_PAYMENT' },
+            { ...line, paid: money(-900), finding: 'NOTHING_PAID_BACK' },
+            { ...line, paid: money(-800), finding: 'PAID_BEFORE' },
+          ],
+        },
+      ],
     );
     rendered(<OnlinePage />);
     const paid = within(await screen.findByRole('region', { name: 'Paid out' }));
@@ -141,19 +147,34 @@ describe('the online shop', () => {
     expect(sent.find((one) => one.body)?.body).toEqual({ kind: 'k2', price: '28', offered: true });
   });
 
-  const answered = (more: Partial<Schemas['ShopOrderView']>) =>
-    shop({
-      open: [],
-      answered: {
-        items: [order({ state: 'POSTED', postBy: undefined, late: false, ...more })],
-        page: 0,
-        size: 50,
-        total: 1,
-      },
+  const answered = (more: Partial<Schemas['ShopOrderView']>) => [
+    order({ state: 'POSTED', postBy: undefined, late: false, ...more }),
+  ];
+
+  it('finds orders of long ago by what is typed, and shows more of them when asked', async () => {
+    const sent = server({
+      '/api/online-shop': shop({ open: [] }),
+      '/api/channels': [],
+      '/api/simulated/online-shop': simulated,
+      '/api/online-shop/orders': page(answered({}), 120),
+      '/api/online-shop/payouts': page([]),
     });
+    rendered(<OnlinePage />);
+    const before = within(await screen.findByRole('region', { name: 'Orders before' }));
+    expect(before.getByText('1 of 120')).toBeVisible();
+    await userEvent.click(before.getByRole('button', { name: 'Show more' }));
+    await vi.waitFor(() =>
+      expect(sent.map(({ path }) => path)).toContain('/api/online-shop/orders?query=&page=1'),
+    );
+    await userEvent.type(before.getByLabelText('Find orders'), 'Çelk{Backspace}ik &');
+    await vi.waitFor(() =>
+      expect(sent.map(({ path }) => path)).toContain('/api/online-shop/orders?query=%C3%87elik%20%26&page=0'),
+    );
+    expect(before.getByLabelText('Find orders')).toHaveValue('Çelik &');
+  });
 
   it('takes back one of the bags, with the reason that the buyer gave and what is paid back', async () => {
-    const sent = shown(answered({ wantsBack: 'too small' }));
+    const sent = shown(shop({ open: [] }), answered({ wantsBack: 'too small' }));
     rendered(<OnlinePage />);
     await userEvent.click(await screen.findByRole('button', { name: 'S-1001 came back' }));
     const panel = within(await screen.findByRole('dialog', { name: 'Bags of order S-1001 came back' }));
@@ -176,7 +197,9 @@ describe('the online shop', () => {
 
   it('knows how many came back where there was one bag only', async () => {
     server({
-      '/api/online-shop': answered({}),
+      '/api/online-shop': shop({ open: [] }),
+      '/api/online-shop/orders': page(answered({})),
+      '/api/online-shop/payouts': page([]),
       '/api/channels': [],
       '/api/simulated/online-shop': simulated,
       '/api/online-shop/orders/3/buyers-bags': [{ kind: 'k1', words: 'Heron pouch, small', units: 1 }],
@@ -187,7 +210,7 @@ describe('the online shop', () => {
   });
 
   it('says what was paid back, and that the shop doesn’t know of it yet', async () => {
-    shown(answered({ refunded: money(1600), refundTold: false, stillPaid: money(2050) }));
+    shown(shop({ open: [] }), answered({ refunded: money(1600), refundTold: false, stillPaid: money(2050) }));
     rendered(<OnlinePage />);
     const row = within(await screen.findByRole('row', { name: /S-1001/ }));
     expect(row.getByText(/16.00 given back/)).toBeVisible();

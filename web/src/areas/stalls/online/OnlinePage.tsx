@@ -7,7 +7,7 @@ import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
 import { Listings } from './Listings';
-import { Orders } from './Orders';
+import { OpenOrders, OrdersBefore } from './Orders';
 import { Payouts, Unpaid } from './Payouts';
 import { SimulatedShop } from './SimulatedShop';
 
@@ -98,9 +98,10 @@ export default function OnlinePage() {
       {shop.connected && (
         <div className="grid items-start gap-4 xl:grid-cols-[1fr_360px]">
           <div className="space-y-4">
-            <Orders shop={shop} />
+            <OpenOrders orders={shop.open} />
+            <OrdersBefore />
             <Unpaid orders={shop.unpaid} />
-            <Payouts payouts={shop.payouts} />
+            <Payouts />
           </div>
           <div className="space-y-4">
             <Listings listings={shop.listings} />

@@ -1,10 +1,14 @@
 import { useState } from 'react';
 import { api, type Schemas } from '../../../api/client';
+import { useAnsweredOrders } from '../../../api/queries';
 import { Button } from '../../../ui/Button';
+import { FindField } from '../../../ui/FindField';
+import { More } from '../../../ui/More';
 import { ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { day, fullDay } from '../../../ui/units';
 import { useSend } from '../../../ui/useSend';
+import { useSettled } from '../../../ui/useSettled';
 import { CameBackPanel } from '../returns/CameBackPanel';
 import { ParcelPart } from './ParcelPart';
 
@@ -20,19 +24,31 @@ const STATES: Record<Order['state'], string> = {
   CANCELLED: 'cancelled',
 };
 
-/** Orders that wait to be posted, the oldest first, and those that were answered. */
-export function Orders({ shop }: { shop: Shop }) {
+/** Orders that wait to be posted, the oldest first. */
+export function OpenOrders({ orders }: { orders: Order[] }) {
+  return (
+    <section aria-label="To be posted" className="space-y-3">
+      {orders.length === 0 && <p className="sheet p-4 text-soft">No order waits to be posted.</p>}
+      {orders.map((order) => (
+        <OpenOrder key={order.id} order={order} />
+      ))}
+    </section>
+  );
+}
+
+/** Orders that don’t wait any more, the latest first. */
+export function OrdersBefore() {
+  const [find, setFind] = useState('');
+  const found = useAnsweredOrders(useSettled(find, 150));
   return (
     <>
-      <section aria-label="To be posted" className="space-y-3">
-        {shop.open.length === 0 && <p className="sheet p-4 text-soft">No order waits to be posted.</p>}
-        {shop.open.map((order) => (
-          <OpenOrder key={order.id} order={order} />
-        ))}
-      </section>
-      {shop.answered.items.length > 0 && (
+      {found.error && <ProblemNotice problem={found.error} />}
+      {found.items && (found.items.length > 0 || find !== '') && (
         <section className="sheet overflow-x-auto px-4 py-2" aria-label="Orders before">
-          <h2 className="py-1">Orders before</h2>
+          <div className="flex flex-wrap items-center justify-between gap-3 py-1">
+            <h2>Orders before</h2>
+            <FindField label="Find orders" placeholder="Number, buyer …" value={find} onType={setFind} />
+          </div>
           <table className="listing">
             <thead>
               <tr>
@@ -46,11 +62,12 @@ export function Orders({ shop }: { shop: Shop }) {
               </tr>
             </thead>
             <tbody>
-              {shop.answered.items.map((order) => (
+              {found.items.map((order) => (
                 <AnsweredOrder key={order.id} order={order} />
               ))}
             </tbody>
           </table>
+          <More list={found} />
         </section>
       )}
     </>

@@ -1,8 +1,10 @@
 import type { Schemas } from '../../../api/client';
+import { usePayouts } from '../../../api/queries';
+import { More } from '../../../ui/More';
+import { ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { fullDay, unsigned } from '../../../ui/units';
 
-type Payout = Schemas['PayoutView'];
 type Line = Schemas['PayoutLineView'];
 
 /** Orders that the shop should have paid out by now, and hasn’t. */
@@ -37,12 +39,14 @@ export function Unpaid({ orders }: { orders: Schemas['ShopOrderView'][] }) {
 }
 
 /** What the shop paid out, held against its orders; what doesn’t match stands open. */
-export function Payouts({ payouts }: { payouts: Payout[] }) {
-  if (payouts.length === 0) return null;
+export function Payouts() {
+  const payouts = usePayouts();
+  if (payouts.error) return <ProblemNotice problem={payouts.error} />;
+  if (!payouts.items || payouts.items.length === 0) return null;
   return (
     <section className="sheet overflow-x-auto px-4 py-2" aria-label="Paid out">
       <h2 className="py-1">Paid out</h2>
-      {payouts.map((payout) => (
+      {payouts.items.map((payout) => (
         <details key={payout.id} open={!payout.clean} className="border-t border-line-faint py-1.5">
           <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-3">
             <b>{payout.name}</b>
@@ -82,6 +86,7 @@ export function Payouts({ payouts }: { payouts: Payout[] }) {
           </table>
         </details>
       ))}
+      <More list={payouts} />
     </section>
   );
 }

@@ -1,10 +1,15 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { useOrders } from '../../../api/queries';
 import { ButtonLink } from '../../../ui/Button';
+import { FindField } from '../../../ui/FindField';
+import { More } from '../../../ui/More';
 import { ProblemNotice } from '../../../ui/Notice';
 import { Tag } from '../../../ui/Tag';
 import { day, fullDay } from '../../../ui/units';
+import { useLast } from '../../../ui/useLast';
+import { useSettled } from '../../../ui/useSettled';
 import { useTitle } from '../../../ui/useTitle';
 
 type Row = Schemas['CustomerOrderRow'];
@@ -12,9 +17,12 @@ type Row = Schemas['CustomerOrderRow'];
 /** Private orders: those that are open, the one due first in front, and those that are closed. */
 export default function OrdersPage() {
   useTitle('Private orders');
-  const { data, error } = useOrders();
-  if (error) return <ProblemNotice problem={error} />;
-  if (!data) return <p className="text-soft">Opening …</p>;
+  const [find, setFind] = useState('');
+  const closed = useOrders(useSettled(find, 150));
+  const open = useLast(closed.first?.open);
+  if (!open) {
+    return closed.error ? <ProblemNotice problem={closed.error} /> : <p className="text-soft">Opening …</p>;
+  }
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
@@ -26,7 +34,8 @@ export default function OrdersPage() {
         </div>
         <ButtonLink to="/prices/quotes/new">New quote</ButtonLink>
       </header>
-      {data.open.length === 0 && data.closed.length === 0 ? (
+      {closed.error && <ProblemNotice problem={closed.error} />}
+      {open.length === 0 && closed.items?.length === 0 && find === '' ? (
         <section className="sheet max-w-[640px] p-5">
           <h2>No orders yet</h2>
           <p className="text-soft">
@@ -37,12 +46,21 @@ export default function OrdersPage() {
       ) : (
         <>
           <section className="mb-4 grid gap-3 lg:grid-cols-2" aria-label="Open orders">
-            {data.open.length === 0 && <p className="sheet p-4 text-soft">No order is open.</p>}
-            {data.open.map((order) => (
+            {open.length === 0 && <p className="sheet p-4 text-soft">No order is open.</p>}
+            {open.map((order) => (
               <OpenOrder key={order.id} order={order} />
             ))}
           </section>
-          {data.closed.length > 0 && <ClosedOrders orders={data.closed} />}
+          {closed.items && (closed.items.length > 0 || find !== '') && (
+            <section className="sheet overflow-x-auto px-4 py-2" aria-label="Closed orders">
+              <div className="flex flex-wrap items-center justify-between gap-3 py-1">
+                <h2>Closed orders</h2>
+                <FindField label="Find orders" placeholder="Number, who …" value={find} onType={setFind} />
+              </div>
+              <ClosedOrders orders={closed.items} />
+              <More list={closed} />
+            </section>
+          )}
         </>
       )}
     </>
@@ -94,35 +112,32 @@ const STATES: Record<Row['state'], string> = {
 
 function ClosedOrders({ orders }: { orders: Row[] }) {
   return (
-    <section className="sheet overflow-x-auto px-4 py-2" aria-label="Closed orders">
-      <h2 className="py-1">Closed orders</h2>
-      <table className="listing">
-        <thead>
-          <tr>
-            <th>Order</th>
-            <th>Bags</th>
-            <th className="num">Agreed</th>
-            <th>State</th>
-            <th>On</th>
+    <table className="listing">
+      <thead>
+        <tr>
+          <th>Order</th>
+          <th>Bags</th>
+          <th className="num">Agreed</th>
+          <th>State</th>
+          <th>On</th>
+        </tr>
+      </thead>
+      <tbody>
+        {orders.map((order) => (
+          <tr key={order.id}>
+            <td>
+              <Link className="font-semibold text-woad hover:underline" to={`/stalls/orders/${order.id}`}>
+                {`Order ${order.id}`}
+              </Link>
+              <span className="block text-[13px] text-soft">{order.who || 'forgotten'}</span>
+            </td>
+            <td>{order.lines.join('; ')}</td>
+            <td className="num">{order.total.amount}</td>
+            <td>{STATES[order.state]}</td>
+            <td className="whitespace-nowrap">{order.closedOn && fullDay(order.closedOn)}</td>
           </tr>
-        </thead>
-        <tbody>
-          {orders.map((order) => (
-            <tr key={order.id}>
-              <td>
-                <Link className="font-semibold text-woad hover:underline" to={`/stalls/orders/${order.id}`}>
-                  {`Order ${order.id}`}
-                </Link>
-                <span className="block text-[13px] text-soft">{order.who || 'forgotten'}</span>
-              </td>
-              <td>{order.lines.join('; ')}</td>
-              <td className="num">{order.total.amount}</td>
-              <td>{STATES[order.state]}</td>
-              <td className="whitespace-nowrap">{order.closedOn && fullDay(order.closedOn)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -155,15 +155,20 @@ describe('a private order', () => {
 describe('the private orders', () => {
   it('show what is late, and how far each is', async () => {
     const row = { id: 3, state: 'AGREED', who: 'Ida', lines: ['6 × Heron'], units: 6, total: money(9900) };
-    server({
+    const sent = server({
       '/api/orders': {
         open: [
           { ...row, made: 2, dueOn: '2026-11-20', isLate: true },
           { ...row, id: 4, made: 0, isLate: false },
         ],
-        closed: [
-          { ...row, id: 2, who: '', made: 0, state: 'HANDED_OVER', isLate: false, closedOn: '2026-11-02' },
-        ],
+        closed: {
+          items: [
+            { ...row, id: 2, who: '', made: 0, state: 'HANDED_OVER', isLate: false, closedOn: '2026-11-02' },
+          ],
+          page: 0,
+          size: 50,
+          total: 1,
+        },
       },
     });
     rendered(<OrdersPage />);
@@ -173,5 +178,7 @@ describe('the private orders', () => {
     expect(
       within(screen.getByRole('region', { name: 'Closed orders' })).getByText('forgotten'),
     ).toBeVisible();
+    await userEvent.type(screen.getByLabelText('Find orders'), 'Ids{Backspace}a');
+    await vi.waitFor(() => expect(sent.map(({ path }) => path)).toContain('/api/orders?query=Ida&page=0'));
   });
 });

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -293,14 +294,25 @@ class OrdersTest {
                         .status())
                 .as("another tab has the order as it was")
                 .isEqualTo(409);
-        JsonNode list = bench.ok(APP.get("/api/orders"));
-        assertThat(list.get("closed").valueStream().map(row -> row.get("id").asLong()))
-                .contains(order.get("id").asLong());
+        long number = order.get("id").asLong();
+        assertThat(closed(order.get("who").asString().toUpperCase(Locale.ROOT))).contains(number);
+        assertThat(closed("order " + number)).containsExactly(number);
+        assertThat(closed("nobody of this name")).isEmpty();
 
         bench.ok(post(cancelled, "open-again", Map.of()));
         assertThat(keptDeposits())
                 .as("it is the deposit of an open order again")
                 .isEmpty();
+    }
+
+    /** The numbers of closed orders that are found by some words. */
+    private static List<Long> closed(String query) {
+        return bench.ok(APP.get("/api/orders?query=" + URLEncoder.encode(query, StandardCharsets.UTF_8)))
+                .get("closed")
+                .get("items")
+                .valueStream()
+                .map(row -> row.get("id").asLong())
+                .toList();
     }
 
     /** What the books of this year say of deposits that were kept; empty where they have no column for them. */
@@ -370,7 +382,7 @@ class OrdersTest {
         assertThat(List.of(
                         forgotten.toString(),
                         bench.ok(APP.get(path(quote, "customer.json"))).toString(),
-                        one(bench.ok(APP.get("/api/orders")).get("closed"), number),
+                        one(bench.ok(APP.get("/api/orders")).get("closed").get("items"), number),
                         one(bench.ok(APP.get("/api/quotes")), quote.get("id").asLong()),
                         bench.ok(APP.get("/api/batches?size=200"))
                                 .get("items")

@@ -3,15 +3,18 @@ package mardun.app;
 import static mardun.app.AtTheStall.kind;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import javax.sql.DataSource;
 import mardun.app.RunningApp.Answer;
 import org.junit.jupiter.api.AfterAll;
@@ -158,16 +161,24 @@ class ShopTest {
     }
 
     private static JsonNode order(JsonNode shop, String number) {
-        for (String list : List.of("open", "answered")) {
-            JsonNode orders =
-                    list.equals("open") ? shop.get(list) : shop.get(list).get("items");
-            for (JsonNode one : orders) {
-                if (one.get("number").asString().equals(number)) {
-                    return one;
-                }
-            }
-        }
-        throw new AssertionError("no order " + number + " in " + shop);
+        return Stream.concat(shop.get("open").valueStream(), answered(number))
+                .filter(one -> one.get("number").asString().equals(number))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no order " + number + " in " + shop));
+    }
+
+    /** Orders that don't wait any more, found by some words. */
+    private static Stream<JsonNode> answered(String query) {
+        return APP.get("/api/online-shop/orders?size=500&query=" + URLEncoder.encode(query, StandardCharsets.UTF_8))
+                .body()
+                .get("items")
+                .valueStream();
+    }
+
+    /** What was paid out last, once it was looked. */
+    private static JsonNode lastPayout() {
+        look();
+        return APP.get("/api/online-shop/payouts").body().get("items").get(0);
     }
 
     private static Answer done(JsonNode order, String what) {
@@ -192,13 +203,19 @@ class ShopTest {
         assertThat(done(order, "posted").detail()).contains("isn’t waiting");
         order = order(done(order, "arrived").body(), "S-1001");
         act("PAY_OUT");
-        JsonNode payout = look().get("payouts").get(0);
+        JsonNode payout = lastPayout();
         // 20.50 less 6.5 % 1.33, 3 % 0.62, 0.30 and 0.35.
         assertThat(payout.get("total").get("minor").asLong()).isEqualTo(2050 - 133 - 62 - 30 - 35);
         assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
         order = order(look(), "S-1001");
         assertThat(order.get("paidOut").asBoolean()).isTrue();
+        String buyer = order.get("buyer").get("name").asString();
+        String typed = buyer.substring(0, 5).toUpperCase(Locale.ROOT);
+        assertThat(answered(typed)).as("found by its buyer, in capitals").hasSize(1);
+        assertThat(answered("%")).as("stands for itself").isEmpty();
         order = order(done(order, "forgotten").body(), "S-1001");
+        assertThat(answered(typed)).as("nobody is found who is forgotten").isEmpty();
+        assertThat(answered("1001")).as("by its number still").hasSize(1);
         assertThat(order.has("buyer")).isFalse();
         assertThat(order.get("paid").get("minor").asLong()).as("figures stay").isEqualTo(2050);
     }
@@ -284,8 +301,8 @@ class ShopTest {
     @Test
     @Order(5)
     void whatComesBackGoesIntoStockAndAWrongPayoutIsNamed() {
-        JsonNode shop = look();
-        JsonNode order = shop.get("answered").get("items").get(0);
+        look();
+        JsonNode order = answered("").findFirst().orElseThrow();
         int home = at("home");
         assertThat(cameBack(order, "INTO_STOCK", " ", "", all(order)).on("reason"))
                 .contains("Say why");
@@ -295,7 +312,7 @@ class ShopTest {
                 .isEqualTo("into stock: zip jams");
         assertThat(at("home")).isGreaterThan(home);
         act("PAY_OUT_WRONG");
-        JsonNode payout = look().get("payouts").get(0);
+        JsonNode payout = lastPayout();
         assertThat(payout.get("clean").asBoolean()).isFalse();
         assertThat(payout.get("lines").get(0).get("finding").asString()).isEqualTo("OTHER_FEE");
         assertThat(payout.get("lines").get(0).get("off").get("minor").asLong()).isEqualTo(-40);
@@ -352,7 +369,9 @@ class ShopTest {
             }
         }
         Set<String> paid = new HashSet<>();
-        for (JsonNode payout : look().get("payouts")) {
+        look();
+        for (JsonNode payout :
+                APP.get("/api/online-shop/payouts?size=500").body().get("items")) {
             for (JsonNode line : payout.get("lines")) {
                 boolean isPayment = line.get("paid").get("minor").asLong() > 0;
                 if (isPayment && line.get("finding").asString().equals("MATCHES")) {
@@ -455,7 +474,7 @@ class ShopTest {
         assertThat(order(look(), number).get("refundTold").asBoolean()).isTrue();
         done(ordered(1), "posted");
         act("PAY_OUT");
-        JsonNode payout = look().get("payouts").get(0);
+        JsonNode payout = lastPayout();
         JsonNode line = line(payout, number, true);
         // 6.5 % of 16.00 are 1.04, 3 % are 0.48.
         assertThat(line.get("paid").get("minor").asLong()).isEqualTo(-1600);
@@ -480,7 +499,7 @@ class ShopTest {
         done(ordered(1), "posted");
         done(ordered(2), "posted");
         act("PAY_OUT");
-        payout = look().get("payouts").get(0);
+        payout = lastPayout();
         assertThat(line(payout, number, true).get("paid").get("minor").asLong()).isEqualTo(-2050);
         assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
     }
@@ -500,16 +519,14 @@ class ShopTest {
             act("CANCEL_LAST");
             JsonNode shop = look();
             assertThat(order(shop, number).get("state").asString()).isEqualTo("CANCELLED");
-            assertThat(line(shop.get("payouts").get(0), number, false)
-                            .get("finding")
-                            .asString())
+            assertThat(line(lastPayout(), number, false).get("finding").asString())
                     .isEqualTo(twice ? "CANCELLED" : "MATCHES");
             assertThat(order(shop, number).get("refunded").get("minor").asLong())
                     .isEqualTo(2050);
             act("TELL_ONCE");
             done(ordered(2), "posted");
             act("PAY_OUT");
-            JsonNode payout = look().get("payouts").get(0);
+            JsonNode payout = lastPayout();
             assertThat(line(payout, number, true).get("finding").asString()).isEqualTo("MATCHES");
             assertThat(payout.get("clean").asBoolean()).as(payout.toString()).isTrue();
         }
@@ -633,9 +650,7 @@ class ShopTest {
 
     /** How many bags are with buyers. */
     private static int soldBags() {
-        List<JsonNode> orders = new ArrayList<>();
-        APP.get("/api/online-shop?size=500").body().get("answered").get("items").forEach(orders::add);
-        return orders.stream()
+        return answered("")
                 .filter(order ->
                         Set.of("POSTED", "ARRIVED").contains(order.get("state").asString()))
                 .mapToInt(order -> {

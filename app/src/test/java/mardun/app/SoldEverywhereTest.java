@@ -451,7 +451,7 @@ class SoldEverywhereTest {
 
         /** Posts the order that waits longest of those that can be; whether there was one. */
         private boolean post() {
-            Optional<ShopOrderView> ready = reading.shop(0, 1).open().stream()
+            Optional<ShopOrderView> ready = reading.shop().open().stream()
                     .filter(order -> order.state().name().equals("RESERVED"))
                     .findFirst();
             ready.ifPresent(order -> {
@@ -592,7 +592,7 @@ class SoldEverywhereTest {
         }
 
         private void orders(String when) {
-            OnlineShopView view = reading.shop(0, 1);
+            OnlineShopView view = reading.shop();
             Map<String, Integer> missing = new HashMap<>();
             Map<String, String> states = new HashMap<>();
             for (ShopOrderView order : view.open()) {

@@ -64,6 +64,8 @@ public final class YearsTable {
             "/api/year/books?from={year}-01-01",
             "/api/season-plan",
             "/api/online-shop",
+            "/api/online-shop/orders",
+            "/api/online-shop/payouts",
             "/api/fairs/{coming}/packing",
             "/api/fairs/{coming}/stall",
             "/api/orders",

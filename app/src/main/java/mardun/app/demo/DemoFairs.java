@@ -51,11 +51,10 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("mardun.demo")
 class DemoFairs {
 
-    private static final int BEST_WENT = 8;
-    private static final String LANTERN_QUAY = "Lantern Quay";
-    private static final String WHERRY_LANE = "Wherry Lane market";
-    private static final String PIER_HALL = "Pier Hall";
-    private static final String YARD_SALE = "Autumn yard sale";
+    static final String LANTERN_QUAY = "Lantern Quay";
+    static final String WHERRY_LANE = "Wherry Lane market";
+    static final String PIER_HALL = "Pier Hall";
+    static final String YARD_SALE = "Autumn yard sale";
 
     private final FairService fairs;
     private final PackingService packing;
@@ -93,54 +92,21 @@ class DemoFairs {
         };
     }
 
-    /** Fairs of the years before there was a book: their bags came from a list and are all gone. */
-    void enterFormer(LocalDate today) {
-        former(today.minusDays(1084), LANTERN_QUAY, 9, 8);
-        former(today.minusDays(980), WHERRY_LANE, 7, 4);
-        former(today.minusDays(920), PIER_HALL, 8, 5);
-        former(today.minusDays(765), YARD_SALE, 5, 4);
-        former(today.minusDays(720), LANTERN_QUAY, 11, 10);
-        former(today.minusDays(615), WHERRY_LANE, 8, 4);
-        former(today.minusDays(555), PIER_HALL, 9, 6);
-        former(today.minusDays(400), YARD_SALE, 6, 3);
-        former(today.minusDays(356), LANTERN_QUAY, 12, 12);
-        former(today.minusDays(250), WHERRY_LANE, 9, 6);
-        former(today.minusDays(190), PIER_HALL, 9, 7);
-    }
-
-    /** A bag that was made before there was a book: its cost and price in cents, and how many of it went when eight of the best did. */
-    private record FormerBag(String design, String size, String cloth, long cost, long price, int went) {}
-
-    private static final List<FormerBag> FORMER = List.of(
-            new FormerBag("Heron pouch", "small", "Juniper Dot", 610, 1250, 8),
-            new FormerBag("Heron pouch", "medium", "Reed Stripe", 790, 1600, 5),
-            new FormerBag("Tern tote", "small", "Slate canvas", 1480, 2900, 3),
-            new FormerBag("Wren wallet", "", "Saddle vinyl", 980, 2100, 4),
-            new FormerBag("Puffin key fob", "", "Slate canvas", 150, 400, 7),
-            new FormerBag("Dipper wash bag", "small", "Kelp linen", 820, 1800, 3));
-
     /** Some of each were taken, as many of the best as said, and the others by how they went; the rest was given to a school. */
-    private void former(LocalDate day, String name, int taken, int most) {
+    void former(LocalDate day, String name, int taken, int most) {
         clock.on(
                 day.minusDays(6),
-                () -> FORMER.forEach(bag -> goods.enter(new BagsFromBefore(
-                        bag.design(),
-                        bag.size(),
-                        bag.cloth(),
-                        Math.max(1, Math.round(taken * bag.went() / (float) BEST_WENT)),
-                        bag.cost(),
-                        bag.price(),
-                        day.minusDays(8),
-                        GoodsService.HOME))));
+                () -> FormerBag.ALL.forEach(
+                        bag -> goods.enter(bag.made(Math.max(1, bag.share(taken)), day.minusDays(8)))));
         FairId fair = entered(day, name);
         clock.on(day.minusDays(1), () -> pack(fair, "", 1));
         sell(
                 day,
                 fair,
-                tile -> FORMER.stream()
+                tile -> FormerBag.ALL.stream()
                                 .filter(bag -> bag.design().equals(tile.bag().design())
                                         && bag.size().equals(tile.bag().size()))
-                                .mapToInt(bag -> Math.round(most * bag.went() / (float) BEST_WENT))
+                                .mapToInt(bag -> bag.share(most))
                                 .sum()
                         - random.nextInt(2));
         settle(day, fair, true);
@@ -402,7 +368,7 @@ class DemoFairs {
         });
     }
 
-    private static String amount(long minor) {
+    static String amount(long minor) {
         return minor / 100 + "." + String.format(Locale.ROOT, "%02d", minor % 100);
     }
 

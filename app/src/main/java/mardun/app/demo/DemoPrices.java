@@ -115,7 +115,7 @@ class DemoPrices {
     /** The ways of selling, before anything is made. */
     void enterChannels(LocalDate today) {
         List<String> byHand = List.of("", "", "", "");
-        clock.on(today.minusDays(362), () -> {
+        clock.on(today.minusDays(1095), () -> {
             ChannelView stall = channels.all().get(0);
             channels.change(
                     stall.id(),

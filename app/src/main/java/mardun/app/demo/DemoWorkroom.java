@@ -81,6 +81,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     private final DemoQuotes quotes;
     private final DemoResellers resellers;
     private final DemoShop shop;
+    private final DemoFormerYears formerYears;
     private final DemoFairs fairs;
     private final DemoSeason whatToMake;
     private final DemoYears years;
@@ -106,6 +107,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
             DemoQuotes quotes,
             DemoResellers resellers,
             DemoShop shop,
+            DemoFormerYears formerYears,
             DemoFairs fairs,
             DemoSeason whatToMake,
             DemoYears years,
@@ -127,6 +129,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
         this.quotes = quotes;
         this.resellers = resellers;
         this.shop = shop;
+        this.formerYears = formerYears;
         this.fairs = fairs;
         this.whatToMake = whatToMake;
         this.years = years;
@@ -173,7 +176,7 @@ class DemoWorkroom implements SmartInitializingSingleton {
     }
 
     private void enterSeason(LocalDate today) {
-        fairs.enterFormer(today);
+        formerYears.enter(today);
         String spring = "Wherry Lane market";
         finished(today.minusDays(70), "small", 18, "18", "Juniper Dot", "Oat cotton", "9.50", spring);
         clock.on(today.minusDays(50), () -> {

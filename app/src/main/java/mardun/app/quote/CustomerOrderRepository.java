@@ -5,7 +5,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.quote.KeptDeposits.KeptDeposit;
-import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -24,11 +25,12 @@ interface CustomerOrderRepository extends JpaRepository<CustomerOrder, Long> {
     @Query("select o.id from CustomerOrder o where o.state = mardun.app.quote.CustomerOrderState.AGREED")
     List<Long> openIds();
 
-    /** Those of which something has become, the latest first. */
+    /** Those of which something has become, found by number and who ordered; the latest first. */
     @Query("""
             select o from CustomerOrder o where o.state <> mardun.app.quote.CustomerOrderState.AGREED
+              and lower(concat('order ', cast(o.id as string), ' ', o.who)) like :words escape '!'
             order by o.closedOn desc, o.id desc""")
-    List<CustomerOrder> closed(Limit most);
+    Page<CustomerOrder> closed(String words, Pageable page);
 
     /** The deposits that were kept of orders that were cancelled from a day until before another. */
     @Query("""

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import mardun.app.id.BatchId;
+import mardun.app.show.PageView;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.Tender;
 import org.jspecify.annotations.Nullable;
@@ -17,7 +18,7 @@ public final class CustomerOrderViews {
     private CustomerOrderViews() {}
 
     /** All orders. */
-    public record CustomerOrders(List<CustomerOrderRow> open, List<CustomerOrderRow> closed) {}
+    public record CustomerOrders(List<CustomerOrderRow> open, PageView<CustomerOrderRow> closed) {}
 
     /**
      * An order in the list.

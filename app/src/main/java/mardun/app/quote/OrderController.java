@@ -2,6 +2,8 @@ package mardun.app.quote;
 
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import mardun.app.quote.CustomerOrderViews.CancelForm;
 import mardun.app.quote.CustomerOrderViews.CustomerOrderView;
@@ -13,11 +15,13 @@ import mardun.app.quote.CustomerOrderViews.OrderNoteForm;
 import mardun.app.quote.CustomerOrderViews.OrderStep;
 import mardun.app.sale.ReturnViews.BuyersBags;
 import mardun.app.sale.ReturnViews.CameBackForm;
+import mardun.app.show.PageView;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -35,10 +39,13 @@ class OrderController {
         this.comingBack = comingBack;
     }
 
-    /** Private orders: those that are open, the one that is due first in front, and the latest of the others. */
+    /** Private orders: those that are open, the one that is due first in front, and the others, found by number and who ordered. */
     @GetMapping
-    CustomerOrders listOrders() {
-        return orders.list();
+    CustomerOrders listOrders(
+            @RequestParam(defaultValue = "") String query,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
+            @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
+        return orders.list(query, page, size);
     }
 
     @GetMapping("/{id}")

@@ -24,16 +24,16 @@ import mardun.app.quote.CustomerOrderViews.OrderStep;
 import mardun.app.sale.Sales;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
-import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Private orders from the day on which they are agreed until the bags are handed over and paid. */
 @Service
 public class OrderService {
-
-    private static final int CLOSED_SHOWN = 200;
 
     private final CustomerOrderRepository orders;
     private final OrderNoteRepository notes;
@@ -60,17 +60,21 @@ public class OrderService {
         this.clock = clock;
     }
 
-    /** The orders that are open, and the latest of those that aren't. */
+    /**
+     * The orders that are open, and a page of those that aren't, the latest first.
+     *
+     * @param query words of the number and of who ordered what is closed
+     */
     @Transactional(readOnly = true)
-    public CustomerOrders list() {
+    public CustomerOrders list(String query, int page, int size) {
         List<CustomerOrder> open = orders.open();
         Map<BatchId, Integer> made = made(open);
         ViewWriter writer = settings.current().writer();
         return new CustomerOrders(
                 open.stream().map(order -> row(order, made, writer)).toList(),
-                orders.closed(Limit.of(CLOSED_SHOWN)).stream()
-                        .map(order -> row(order, Map.of(), writer))
-                        .toList());
+                PageView.of(
+                        orders.closed(SearchWords.like(query), PageRequest.of(page, size)),
+                        order -> row(order, Map.of(), writer)));
     }
 
     private CustomerOrderRow row(CustomerOrder order, Map<BatchId, Integer> made, ViewWriter writer) {

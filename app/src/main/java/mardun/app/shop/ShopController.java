@@ -11,6 +11,8 @@ import mardun.app.shop.ShopViews.LinkForm;
 import mardun.app.shop.ShopViews.ListingForm;
 import mardun.app.shop.ShopViews.OnlineShopView;
 import mardun.app.shop.ShopViews.OrderForm;
+import mardun.app.shop.ShopViews.PayoutView;
+import mardun.app.shop.ShopViews.ShopOrderView;
 import mardun.app.show.PageView;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,8 +28,6 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "online shop")
 class ShopController {
 
-    private static final int SHOWN = 50;
-
     private final ShopReading reading;
     private final ShopDesk desk;
     private final ShopReturns returns;
@@ -39,43 +39,58 @@ class ShopController {
     }
 
     @GetMapping
-    OnlineShopView getOnlineShop(
+    OnlineShopView getOnlineShop() {
+        return reading.shop();
+    }
+
+    /** Orders that don't wait to be posted any more, the latest first, found by number and buyer. */
+    @GetMapping("/orders")
+    PageView<ShopOrderView> listAnsweredOrders(
+            @RequestParam(defaultValue = "") String query,
             @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
             @RequestParam(defaultValue = "50") @Min(1) @Max(PageView.LARGEST) int size) {
-        return reading.shop(page, size);
+        return reading.answered(query, page, size);
+    }
+
+    /** What the shop paid out, held against its orders; the latest first. */
+    @GetMapping("/payouts")
+    PageView<PayoutView> listPayouts(
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
+            @RequestParam(defaultValue = "12") @Min(1) @Max(PageView.LARGEST) int size) {
+        return reading.payouts(page, size);
     }
 
     @PutMapping
     OnlineShopView linkOnlineShop(@RequestBody @Valid LinkForm form) {
         reading.link(form);
         desk.look();
-        return now();
+        return reading.shop();
     }
 
     @PutMapping("/listings")
     OnlineShopView offerOnline(@RequestBody @Valid ListingForm form) {
         reading.offer(form);
         desk.look();
-        return now();
+        return reading.shop();
     }
 
     /** Looks at the shop now. */
     @PutMapping("/looked")
     OnlineShopView lookAtOnlineShop() {
         desk.look();
-        return now();
+        return reading.shop();
     }
 
     @PutMapping("/orders/{id}/posted")
     OnlineShopView postOrder(@PathVariable long id, @RequestBody @Valid OrderForm form) {
         desk.post(id, form.version());
-        return now();
+        return reading.shop();
     }
 
     @PutMapping("/orders/{id}/arrived")
     OnlineShopView orderArrived(@PathVariable long id, @RequestBody @Valid OrderForm form) {
         desk.arrive(id, form.version());
-        return now();
+        return reading.shop();
     }
 
     /** The bags of an order that its buyer has. */
@@ -89,16 +104,12 @@ class ShopController {
     OnlineShopView orderCameBack(@PathVariable long id, @RequestBody @Valid CameBackForm form) {
         returns.take(id, form);
         desk.look();
-        return now();
+        return reading.shop();
     }
 
     @PutMapping("/orders/{id}/forgotten")
     OnlineShopView forgetBuyer(@PathVariable long id, @RequestBody @Valid OrderForm form) {
         desk.forget(id, form.version());
-        return now();
-    }
-
-    private OnlineShopView now() {
-        return reading.shop(0, SHOWN);
+        return reading.shop();
     }
 }

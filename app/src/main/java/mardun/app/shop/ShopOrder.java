@@ -31,6 +31,7 @@ import org.jspecify.annotations.Nullable;
 class ShopOrder {
 
     private static final int LONGEST_REASON = 500;
+    private static final int LONGEST_NAME = 1000;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -51,6 +52,9 @@ class ShopOrder {
     @Column(length = Integer.MAX_VALUE)
     @Convert(converter = StoredBuyer.class)
     private @Nullable Buyer buyer;
+
+    /** To find the order by; empty where the buyer isn't known. */
+    private String buyerName;
 
     @Lob
     @Mutability(Immutability.class)
@@ -88,6 +92,7 @@ class ShopOrder {
     /** An order of which nothing is known yet but its number. */
     ShopOrder(String number) {
         this.number = number;
+        this.buyerName = "";
         this.state = OrderState.SHORT;
         this.lines = List.of();
         this.reserved = Map.of();
@@ -100,6 +105,8 @@ class ShopOrder {
     void placed(Ordered ordered) {
         placedAt = ordered.placedAt();
         buyer = ordered.buyer();
+        String name = ordered.buyer().name();
+        buyerName = name.substring(0, Math.min(LONGEST_NAME, name.length()));
         lines = List.copyOf(ordered.lines());
         postageMinor = ordered.postageMinor();
     }
@@ -191,6 +198,7 @@ class ShopOrder {
     /** Nobody needs to know any more who it was. */
     void forget() {
         buyer = null;
+        buyerName = "";
     }
 
     void paidOut(long payout) {

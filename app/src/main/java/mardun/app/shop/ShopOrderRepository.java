@@ -31,8 +31,13 @@ interface ShopOrderRepository extends JpaRepository<ShopOrder, Long> {
     @Query("select o from ShopOrder o where o.untoldRefunds > 0 order by o.id")
     List<ShopOrder> withUntoldRefunds();
 
-    @Query("select o from ShopOrder o where o.state not in (RESERVED, SHORT) order by o.id desc")
-    Page<ShopOrder> answered(Pageable page);
+    /** Those that don't wait any more, found by number and buyer; the latest first. */
+    @Query("""
+            select o from ShopOrder o
+            where o.state not in (RESERVED, SHORT)
+              and lower(concat(o.number, ' ', o.buyerName)) like :words escape '!'
+            order by o.id desc""")
+    Page<ShopOrder> answered(String words, Pageable page);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select o from ShopOrder o where o.id = :id")

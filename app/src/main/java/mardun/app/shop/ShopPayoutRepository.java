@@ -1,12 +1,12 @@
 package mardun.app.shop;
 
-import java.util.List;
-import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ShopPayoutRepository extends JpaRepository<ShopPayout, Long> {
 
     boolean existsByName(String name);
 
-    List<ShopPayout> findAllByOrderByIdDesc(Limit most);
+    Page<ShopPayout> findAllByOrderByIdDesc(Pageable page);
 }

@@ -9,6 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mardun.app.channel.Channels;
 import mardun.app.channel.PricePlace;
 import mardun.app.goods.BagKind;
@@ -30,11 +32,11 @@ import mardun.app.shop.ShopViews.PayoutLineView;
 import mardun.app.shop.ShopViews.PayoutView;
 import mardun.app.shop.ShopViews.ShopOrderView;
 import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.core.selling.PayoutMatch.Finding;
 import org.joda.money.Money;
 import org.springframework.data.domain.Limit;
-import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,7 +45,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ShopReading {
 
-    private static final int PAYOUTS_SHOWN = 12;
     private static final int UNPAID_SHOWN = 100;
 
     /** What was posted so many days ago should have been paid out by now. */
@@ -91,11 +92,9 @@ public class ShopReading {
     }
 
     @Transactional(readOnly = true)
-    public OnlineShopView shop(int page, int size) {
+    public OnlineShopView shop() {
         ShopLink link = links.findById(ShopLink.ONLY).orElseThrow();
         ViewWriter writer = settings.current().writer();
-        Page<ShopOrder> answered = orders.answered(PageRequest.of(page, Math.min(size, PageView.LARGEST)));
-        List<ShopOrder> open = orders.findByStateInOrderById(List.of(OrderState.RESERVED, OrderState.SHORT));
         Names names = new Names();
         return new OnlineShopView(
                 link.isConnected(),
@@ -103,14 +102,36 @@ public class ShopReading {
                 link.lookedAt().orElse(null),
                 link.trouble(),
                 listings(writer),
-                open.stream().map(order -> view(order, names, writer)).toList(),
-                PageView.of(answered, order -> view(order, names, writer)),
-                payouts.findAllByOrderByIdDesc(Limit.of(PAYOUTS_SHOWN)).stream()
-                        .map(payout -> view(payout, writer))
-                        .toList(),
-                orders.unpaid(LocalDate.now(clock).minusDays(PAID_WITHIN_DAYS), Limit.of(UNPAID_SHOWN)).stream()
-                        .map(order -> view(order, names, writer))
-                        .toList());
+                views(orders.findByStateInOrderById(List.of(OrderState.RESERVED, OrderState.SHORT)), names, writer),
+                views(
+                        orders.unpaid(LocalDate.now(clock).minusDays(PAID_WITHIN_DAYS), Limit.of(UNPAID_SHOWN)),
+                        names,
+                        writer));
+    }
+
+    private List<ShopOrderView> views(List<ShopOrder> some, Names names, ViewWriter writer) {
+        return some.stream().map(order -> view(order, names, writer)).toList();
+    }
+
+    /**
+     * Orders that don't wait to be posted any more, the latest first.
+     *
+     * @param query words of their number and their buyer's name
+     */
+    @Transactional(readOnly = true)
+    public PageView<ShopOrderView> answered(String query, int page, int size) {
+        ViewWriter writer = settings.current().writer();
+        Names names = new Names();
+        return PageView.of(
+                orders.answered(SearchWords.like(query), PageRequest.of(page, size)),
+                order -> view(order, names, writer));
+    }
+
+    /** What was paid out, the latest first. */
+    @Transactional(readOnly = true)
+    public PageView<PayoutView> payouts(int page, int size) {
+        ViewWriter writer = settings.current().writer();
+        return PageView.of(payouts.findAllByOrderByIdDesc(PageRequest.of(page, size)), payout -> view(payout, writer));
     }
 
     /** What listings are called, each kind read once. */
@@ -127,9 +148,11 @@ public class ShopReading {
         Map<String, ShopListing> byKind = new HashMap<>();
         listings.findAllByOrderById().forEach(listing -> byKind.put(listing.bagKind(), listing));
         Map<BagKind, List<GoodsLot>> there = new LinkedHashMap<>(ledger.there());
-        List<String> gone = byKind.keySet().stream()
-                .filter(key ->
-                        there.keySet().stream().noneMatch(kind -> kind.key().equals(key)))
+        Set<String> keysThere = there.keySet().stream().map(BagKind::key).collect(Collectors.toSet());
+        // What is neither there nor offered needn't be asked about.
+        List<String> gone = byKind.values().stream()
+                .filter(listing -> listing.isOffered() && !keysThere.contains(listing.bagKind()))
+                .map(ShopListing::bagKind)
                 .toList();
         ledger.ofKindsLeft(gone)
                 .values()

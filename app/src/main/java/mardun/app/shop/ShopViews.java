@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import mardun.app.id.ChannelId;
-import mardun.app.show.PageView;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.PayoutMatch.Finding;
 import org.jspecify.annotations.Nullable;
@@ -105,8 +104,6 @@ public final class ShopViews {
             String trouble,
             List<ListingView> listings,
             List<ShopOrderView> open,
-            PageView<ShopOrderView> answered,
-            List<PayoutView> payouts,
             List<ShopOrderView> unpaid) {}
 
     public record LinkForm(boolean connected, @Nullable ChannelId channelId) {}
