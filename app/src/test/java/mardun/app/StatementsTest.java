@@ -76,8 +76,8 @@ class StatementsTest {
         ceilings.put("/api/fairs/12/stall", 15);
         ceilings.put("/api/fairs/12/settlement", 10);
         ceilings.put("/api/online-shop", 15);
-        ceilings.put("/api/online-shop/orders?query=marrow", 5);
-        ceilings.put("/api/online-shop/payouts", 3);
+        ceilings.put("/api/online-shop/orders?query=marrow", 6);
+        ceilings.put("/api/online-shop/payouts", 4);
         ceilings.put("/api/logbook", 21);
         ceilings.put("/api/logbook/figures", 10);
         ceilings.put("/api/year", 33);

@@ -80,6 +80,12 @@ interface FinishedGoodsRepository extends JpaRepository<FinishedGoods, Long> {
 
     Optional<FinishedGoods> findFirstByBagKindOrderByIdDesc(String key);
 
+    /** The latest bags of each of some kinds. */
+    @Query("""
+            select g from FinishedGoods g
+            where g.id in (select max(h.id) from FinishedGoods h where h.bagKind in :keys group by h.bagKind)""")
+    List<FinishedGoods> latest(Collection<String> keys);
+
     @Query("select distinct g.bagKind from FinishedGoods g where g.bagKind in :keys")
     Set<String> known(Collection<String> keys);
 

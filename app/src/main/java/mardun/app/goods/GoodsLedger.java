@@ -235,6 +235,14 @@ public class GoodsLedger {
         return goods.findFirstByBagKindOrderByIdDesc(key).map(BagKind::of);
     }
 
+    /** Kinds by their keys, called as the latest bags of them are; a key of which there never was a bag is left out. */
+    @Transactional(readOnly = true)
+    public Map<String, BagKind> kinds(Collection<String> keys) {
+        return keys.isEmpty()
+                ? Map.of()
+                : goods.latest(keys).stream().map(BagKind::of).collect(Collectors.toMap(BagKind::key, kind -> kind));
+    }
+
     /** Which of some keys are those of a kind of which there ever was a bag. */
     @Transactional(readOnly = true)
     public Set<String> known(Collection<String> keys) {

@@ -37,6 +37,7 @@ import mardun.app.show.ViewWriter;
 import mardun.core.selling.PayoutMatch.Finding;
 import org.joda.money.Money;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -95,21 +96,18 @@ public class ShopReading {
     public OnlineShopView shop() {
         ShopLink link = links.findById(ShopLink.ONLY).orElseThrow();
         ViewWriter writer = settings.current().writer();
-        Names names = new Names();
         return new OnlineShopView(
                 link.isConnected(),
                 link.channelId().orElse(null),
                 link.lookedAt().orElse(null),
                 link.trouble(),
                 listings(writer),
-                views(orders.findByStateInOrderById(List.of(OrderState.RESERVED, OrderState.SHORT)), names, writer),
-                views(
-                        orders.unpaid(LocalDate.now(clock).minusDays(PAID_WITHIN_DAYS), Limit.of(UNPAID_SHOWN)),
-                        names,
-                        writer));
+                views(orders.findByStateInOrderById(List.of(OrderState.RESERVED, OrderState.SHORT)), writer),
+                views(orders.unpaid(LocalDate.now(clock).minusDays(PAID_WITHIN_DAYS), Limit.of(UNPAID_SHOWN)), writer));
     }
 
-    private List<ShopOrderView> views(List<ShopOrder> some, Names names, ViewWriter writer) {
+    private List<ShopOrderView> views(List<ShopOrder> some, ViewWriter writer) {
+        Names names = new Names(some);
         return some.stream().map(order -> view(order, names, writer)).toList();
     }
 
@@ -121,10 +119,9 @@ public class ShopReading {
     @Transactional(readOnly = true)
     public PageView<ShopOrderView> answered(String query, int page, int size) {
         ViewWriter writer = settings.current().writer();
-        Names names = new Names();
-        return PageView.of(
-                orders.answered(SearchWords.like(query), PageRequest.of(page, size)),
-                order -> view(order, names, writer));
+        Page<ShopOrder> found = orders.answered(SearchWords.like(query), PageRequest.of(page, size));
+        Names names = new Names(found.getContent());
+        return PageView.of(found, order -> view(order, names, writer));
     }
 
     /** What was paid out, the latest first. */
@@ -134,13 +131,30 @@ public class ShopReading {
         return PageView.of(payouts.findAllByOrderByIdDesc(PageRequest.of(page, size)), payout -> view(payout, writer));
     }
 
-    /** What listings are called, each kind read once. */
+    /** Of which kinds the lines of some orders are, and what those are called: read at once. */
     private final class Names {
-        private final Map<String, String> words = new HashMap<>();
+        private final Map<Long, String> kinds;
+        private final Map<String, BagKind> known;
 
-        String of(String kind) {
-            return words.computeIfAbsent(
-                    kind, key -> ledger.kind(key).map(BagKind::words).orElse("bags that aren’t known"));
+        Names(List<ShopOrder> some) {
+            kinds = listings
+                    .findAllById(some.stream()
+                            .flatMap(order -> order.lines().stream())
+                            .map(line -> ShopListing.idOf(line.sku()))
+                            .collect(Collectors.toSet()))
+                    .stream()
+                    .collect(Collectors.toMap(ShopListing::id, ShopListing::bagKind));
+            known = ledger.kinds(Set.copyOf(kinds.values()));
+        }
+
+        /** Empty for what the shop calls by a name that nobody knows. */
+        String kind(Line line) {
+            return kinds.getOrDefault(ShopListing.idOf(line.sku()), "");
+        }
+
+        String words(String kind) {
+            BagKind its = known.get(kind);
+            return its == null ? "bags that aren’t known" : its.words();
         }
     }
 
@@ -183,11 +197,11 @@ public class ShopReading {
         Map<String, Integer> aside = new HashMap<>(order.reserved());
         List<OrderLineView> lines = new ArrayList<>();
         for (Line line : order.lines()) {
-            String kind = desk.listing(line).map(ShopListing::bagKind).orElse("");
+            String kind = names.kind(line);
             int there = Math.min(line.units(), aside.getOrDefault(kind, 0));
             aside.merge(kind, -there, Integer::sum);
             lines.add(new OrderLineView(
-                    names.of(kind),
+                    names.words(kind),
                     line.units(),
                     writer.money(line.priceMinor()),
                     order.isOpen() ? line.units() - there : 0));
