@@ -241,7 +241,7 @@ export const useOnlineShop = () =>
 export const useAnsweredOrders = (query: string) =>
   usePages<Schemas['PageViewShopOrderView'], Schemas['ShopOrderView']>(
     [...keys.onlineShop, 'orders', query],
-    `/api/online-shop/orders?query=${encodeURIComponent(query)}&page=`,
+    `/api/online-shop/orders?size=20&query=${encodeURIComponent(query)}&page=`,
     (answer) => answer,
     SHOP_EVERY,
   );
@@ -250,7 +250,7 @@ export const useAnsweredOrders = (query: string) =>
 export const usePayouts = () =>
   usePages<Schemas['PageViewPayoutView'], Schemas['PayoutView']>(
     [...keys.onlineShop, 'payouts'],
-    '/api/online-shop/payouts?page=',
+    '/api/online-shop/payouts?size=6&page=',
     (answer) => answer,
     SHOP_EVERY,
   );

@@ -164,11 +164,13 @@ describe('the online shop', () => {
     expect(before.getByText('1 of 120')).toBeVisible();
     await userEvent.click(before.getByRole('button', { name: 'Show more' }));
     await vi.waitFor(() =>
-      expect(sent.map(({ path }) => path)).toContain('/api/online-shop/orders?query=&page=1'),
+      expect(sent.map(({ path }) => path)).toContain('/api/online-shop/orders?size=20&query=&page=1'),
     );
     await userEvent.type(before.getByLabelText('Find orders'), 'Çelk{Backspace}ik &');
     await vi.waitFor(() =>
-      expect(sent.map(({ path }) => path)).toContain('/api/online-shop/orders?query=%C3%87elik%20%26&page=0'),
+      expect(sent.map(({ path }) => path)).toContain(
+        '/api/online-shop/orders?size=20&query=%C3%87elik%20%26&page=0',
+      ),
     );
     expect(before.getByLabelText('Find orders')).toHaveValue('Çelik &');
   });

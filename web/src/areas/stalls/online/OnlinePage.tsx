@@ -99,8 +99,8 @@ export default function OnlinePage() {
         <div className="grid items-start gap-4 xl:grid-cols-[1fr_360px]">
           <div className="space-y-4">
             <OpenOrders orders={shop.open} />
-            <OrdersBefore />
             <Unpaid orders={shop.unpaid} />
+            <OrdersBefore />
             <Payouts />
           </div>
           <div className="space-y-4">

@@ -11,7 +11,7 @@ type Line = Schemas['PayoutLineView'];
 export function Unpaid({ orders }: { orders: Schemas['ShopOrderView'][] }) {
   if (orders.length === 0) return null;
   return (
-    <section className="sheet mb-4 overflow-x-auto px-4 py-2" aria-label="Not paid out">
+    <section className="sheet overflow-x-auto px-4 py-2" aria-label="Not paid out">
       <h2 className="py-1">
         Not paid out <Tag look="bad">{orders.length}</Tag>
       </h2>

@@ -58,11 +58,11 @@ class OnlineShopTest {
         oneOfTwoComesBack(page, number, row);
         int waiting = open.count();
         Locator payouts = region(page, "Paid out").locator("summary");
-        int before = payouts.count();
+        String before = payouts.first().innerText();
         page.getByText("Somebody orders").click();
         page.waitForCondition(() -> open.count() == waiting + 1);
         payOut(page);
-        page.waitForCondition(() -> payouts.count() == before + 1);
+        page.waitForCondition(() -> !payouts.first().innerText().equals(before));
         // One that matches is folded away.
         payouts.first().click();
         assertThat(region(page, "Paid out")
@@ -73,12 +73,30 @@ class OnlineShopTest {
         theOtherComesBack(page, number, row);
         button(page, "Forget who ordered " + number).click();
         assertThat(row).containsText("forgotten");
+        findsOrdersOfYearsAgo(page, answered, number);
         assertThat(Barriers.on(page)).isEmpty();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Online shop$"))))
                 .isVisible();
         assertThat(CHROMIUM.complaints()).isEmpty();
         page.context().close();
+    }
+
+    /** Key by key, by the buyer and by the number; the page asks for news meanwhile. */
+    private static void findsOrdersOfYearsAgo(Page page, Locator answered, String number) {
+        Locator orders = answered.locator("tbody tr");
+        button(page, "Show more").first().click();
+        page.waitForCondition(() -> orders.count() > 20);
+        Locator find = answered.getByRole(AriaRole.SEARCHBOX);
+        find.pressSequentially("çelil");
+        find.press("Backspace");
+        find.pressSequentially("k");
+        assertThat(answered).containsText("Teodor Çelik");
+        assertThat(answered.getByText("Ilse Marrow")).hasCount(0);
+        find.clear();
+        find.pressSequentially(number);
+        assertThat(orders).hasCount(1);
+        assertThat(orders).containsText("forgotten");
     }
 
     /** More fobs were made than the book knew, so that a buyer can take two. */
