@@ -46,13 +46,14 @@ describe('cut, not sewn', () => {
     expect(screen.getByText(/12\.36/)).toBeVisible();
   });
 
-  it('sells a kit of all pieces, or throws away some of one kind', async () => {
+  it('gives away all pieces of a bag, or throws away some of one kind', async () => {
     const sent = server({
       '/api/cut-pieces': shelf(piece(1, 'A'), piece(2, 'B')),
       '/api/cut-pieces/movements': {},
     });
     rendered(<CutPiecesPage />);
     await userEvent.click(await screen.findByRole('button', { name: /of batch 9 leave/ }));
+    expect(screen.getByRole('link', { name: 'batch 9' })).toHaveAttribute('href', '/batches/9');
     await userEvent.type(screen.getByLabelText('For how many bags'), '2');
     await userEvent.click(screen.getByRole('button', { name: 'They are gone' }));
     await userEvent.click(await screen.findByRole('button', { name: /of batch 9 leave/ }));
@@ -60,10 +61,10 @@ describe('cut, not sewn', () => {
     await userEvent.selectOptions(screen.getByLabelText('Which pieces'), '2');
     await userEvent.type(screen.getByLabelText('How many'), '3');
     await userEvent.click(screen.getByRole('button', { name: 'They are gone' }));
-    const [kit, thrown] = bodies(sent, '/api/cut-pieces/movements') as Schemas['UnsewnForm'][];
-    expect(kit).toMatchObject({ kind: 'SOLD_AS_KIT', ids: [1, 2], count: '2', forBags: true });
+    const [given, thrown] = bodies(sent, '/api/cut-pieces/movements') as Schemas['UnsewnForm'][];
+    expect(given).toMatchObject({ kind: 'GIVEN_AWAY', ids: [1, 2], count: '2', forBags: true });
     expect(thrown).toMatchObject({ kind: 'THROWN_AWAY', ids: [2], count: '3', forBags: false });
-    expect(kit?.requestId).not.toEqual(thrown?.requestId);
+    expect(given?.requestId).not.toEqual(thrown?.requestId);
   });
 
   it('says how pieces come here while there are none', async () => {

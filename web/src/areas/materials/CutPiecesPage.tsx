@@ -18,7 +18,6 @@ type Pieces = Schemas['UnsewnLine'];
 type Kind = Schemas['UnsewnForm']['kind'];
 
 const KINDS: { kind: Kind; says: string }[] = [
-  { kind: 'SOLD_AS_KIT', says: 'I sold them as a kit' },
   { kind: 'GIVEN_AWAY', says: 'I gave them away' },
   { kind: 'THROWN_AWAY', says: 'I threw them away' },
 ];
@@ -157,7 +156,7 @@ export default function CutPiecesPage() {
 /** Pieces leave the shelf by hand: those of whole bags, or so many of one kind. */
 function LeavePanel({ group, onClose }: { group: Group; onClose: () => void }) {
   const request = useRequestId();
-  const [kind, setKind] = useState<Kind>('SOLD_AS_KIT');
+  const [kind, setKind] = useState<Kind>('GIVEN_AWAY');
   const [only, setOnly] = useState('');
   const [count, setCount] = useState('');
   const [reason, setReason] = useState('');
@@ -183,6 +182,13 @@ function LeavePanel({ group, onClose }: { group: Group; onClose: () => void }) {
           if (!send.isPending) send.mutate(undefined);
         }}
       >
+        <p className="text-soft">
+          To sell them, bundle them to kits at{' '}
+          <Link className="font-semibold text-woad underline" to={`/batches/${group.batchId}`}>
+            batch {group.batchId}
+          </Link>
+          : then they are goods with a price.
+        </p>
         <SelectField
           label="What happens"
           value={kind}

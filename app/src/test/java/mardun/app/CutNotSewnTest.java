@@ -225,7 +225,7 @@ class CutNotSewnTest {
                         .get("lines")
                         .toString())
                 .contains("Outer, cut pieces");
-        Answer gone = sell(pieces(from));
+        Answer gone = leave(pieces(from), "GIVEN_AWAY");
         assertThat(gone.on("count")).contains("a planned batch will take");
         JsonNode cut = ok(APP.post(
                 "/api/batches/" + planned.get("id") + "/cut",
@@ -266,12 +266,12 @@ class CutNotSewnTest {
         assertThat(goods(done)).isEqualTo(total(done));
     }
 
-    private static Answer sell(List<JsonNode> pieces) {
+    private static Answer leave(List<JsonNode> pieces, String kind) {
         Map<String, Object> form = new HashMap<>(Map.of(
                 "requestId",
                 UUID.randomUUID(),
                 "kind",
-                "SOLD_AS_KIT",
+                kind,
                 "ids",
                 pieces.stream().map(piece -> piece.get("id").asLong()).toList(),
                 "count",
@@ -284,17 +284,20 @@ class CutNotSewnTest {
     }
 
     @Test
-    void aKitTakesThePiecesOfAWholeBag() {
+    void whoGetsTheCutPiecesOfABagGetsAllOfThem() {
         JsonNode from = cut("2");
         ok(cutShort(from, "2", false));
         List<JsonNode> two = pieces(from);
-        assertThat(sell(two).status()).isEqualTo(204);
+        assertThat(leave(two, "SOLD_AS_KIT").on("kind"))
+                .as("its price would be nowhere")
+                .contains("bundle them to kits");
+        assertThat(leave(two, "GIVEN_AWAY").status()).isEqualTo(204);
         List<JsonNode> one = pieces(from);
         assertThat(one).allSatisfy(piece -> assertThat(piece.get("pieces")).isEqualTo(piece.get("perBag")));
         assertThat(worth(two)).isCloseTo(2 * worth(one), offset((long) two.size()));
-        assertThat(sell(one).status()).isEqualTo(204);
+        assertThat(leave(one, "GIVEN_AWAY").status()).isEqualTo(204);
         assertThat(pieces(from)).isEmpty();
-        Answer none = sell(one);
+        Answer none = leave(one, "GIVEN_AWAY");
         assertThat(none.on("count")).contains("0 are there").contains("enough for 0");
         ok(takeUpRefused(from));
     }
@@ -372,6 +375,23 @@ class CutNotSewnTest {
         assertThat(APP.post("/api/finished-goods/" + lot.get("id") + "/movements", second)
                         .on("kind"))
                 .contains("Kits aren’t sewn");
+    }
+
+    /** Fewer kits than bags came out well: what those cost doesn't stand in their way. */
+    @Test
+    void kitsAreBundledAfterTheOtherBagsAreDone() {
+        JsonNode from = cut("5");
+        JsonNode fewer = ok(cutShort(from, "2", false));
+        ok(APP.post("/api/batches/" + from.get("id") + "/finish", RunningApp.finish(fewer, "3")));
+        long before = stockValue();
+        ok(bundle(from, kits("1", "9.50", true)));
+        JsonNode one = kitsOf(from).stream()
+                .filter(lot -> lot.get("units").asInt() == 1)
+                .findFirst()
+                .orElseThrow();
+        assertThat(one.get("totalCost").get("minor").asLong()).isGreaterThan(before - stockValue());
+        assertThat(before - stockValue()).as("its notions left the shelf").isPositive();
+        assertThat(batch(from).get("stage").asString()).isEqualTo("FINISHED");
     }
 
     @Test

@@ -43,7 +43,7 @@ class NothingIsLostTest {
             "pause",
             "plan",
             "put back",
-            "sell as kit",
+            "give away",
             "split",
             "split cut",
             "take up",
@@ -66,7 +66,7 @@ class NothingIsLostTest {
 
     private long goneByHand;
     private long thrownAway;
-    private long soldMinor;
+    private long goneMinor;
 
     @Test
     void underAnyCommands() {
@@ -109,7 +109,7 @@ class NothingIsLostTest {
             }
         }
         // A cent for what is rounded once: each batch's cost, and each material's worth.
-        assertThat(worth() + borne + soldMinor).isCloseTo(worth, offset((long) closed.size() + 7));
+        assertThat(worth() + borne + goneMinor).isCloseTo(worth, offset((long) closed.size() + 7));
         assertThat(done.keySet()).isEqualTo(ALL);
     }
 
@@ -417,7 +417,7 @@ class NothingIsLostTest {
             return "nothing to sell";
         }
         JsonNode piece = found.get();
-        boolean sell = random.nextBoolean();
+        boolean given = random.nextBoolean();
         Unsewn before = unsewn();
         Answer answer = APP.post(
                 "/api/cut-pieces/movements",
@@ -425,7 +425,7 @@ class NothingIsLostTest {
                         "requestId",
                         UUID.randomUUID(),
                         "kind",
-                        sell ? "SOLD_AS_KIT" : "THROWN_AWAY",
+                        given ? "GIVEN_AWAY" : "THROWN_AWAY",
                         "ids",
                         List.of(piece.get("id").asLong()),
                         "count",
@@ -438,8 +438,8 @@ class NothingIsLostTest {
         Unsewn after = unsewn();
         assertThat(after.count()).isEqualTo(before.count() - 1);
         goneByHand++;
-        soldMinor += before.minor() - after.minor();
-        return counted(sell ? "sell as kit" : "throw away");
+        goneMinor += before.minor() - after.minor();
+        return counted(given ? "give away" : "throw away");
     }
 
     private Optional<JsonNode> pick(Predicate<JsonNode> wanted) {

@@ -11,11 +11,12 @@ public enum UnsewnKind {
     /** They are kits among the finished goods now. */
     BUNDLED,
     THROWN_AWAY,
+    /** As it was booked before kits were goods with a price. */
     SOLD_AS_KIT,
     GIVEN_AWAY;
 
     /** Whether a person books it on the shelf, and not a batch. */
     boolean isByHand() {
-        return this == THROWN_AWAY || this == SOLD_AS_KIT || this == GIVEN_AWAY;
+        return this == THROWN_AWAY || this == GIVEN_AWAY;
     }
 }

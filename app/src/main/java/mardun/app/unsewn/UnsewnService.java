@@ -103,12 +103,17 @@ public class UnsewnService {
                 writer.money(there.minor()));
     }
 
-    /** Pieces leave the shelf: thrown away, sold as a kit, given away. Those that a batch will take stay. */
+    /** Pieces leave the shelf: thrown away, given away. Those that a batch will take stay; to be sold they become kits first. */
     public void move(UnsewnForm form) {
         onceOnly.make(form.requestId(), "cut pieces", form, () -> {
             FieldReader fields = new FieldReader();
             if (!form.kind().isByHand()) {
-                fields.refuse("kind", form.kind().name(), "Batches put pieces by and take them; not by hand.");
+                fields.refuse(
+                        "kind",
+                        form.kind().name(),
+                        form.kind() == UnsewnKind.SOLD_AS_KIT
+                                ? "To sell them, bundle them to kits at their batch: then they are goods with a price."
+                                : "Batches put pieces by and take them; not by hand.");
             }
             int count = fields.count("count", form.count(), 1, MOST);
             fields.check();

@@ -46,9 +46,9 @@ public record BatchLine(
         return new BatchLine(1, design, size, units, OptionalInt.empty(), supplies, ownPrice, PiecesMoved.NONE);
     }
 
-    /** The same for another number of bags. */
+    /** The same for another number of bags, of which none is finished yet. */
     public BatchLine withUnits(int other) {
-        return new BatchLine(number, design, size, other, good, supplies, ownPrice, moved.atMost(other));
+        return new BatchLine(number, design, size, other, OptionalInt.empty(), supplies, ownPrice, moved.atMost(other));
     }
 
     /** The same with cut pieces that came to it or went from it. */
