@@ -5,9 +5,8 @@ import java.net.URI;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
-import mardun.app.stored.DatabaseCodes;
+import mardun.app.stored.DatabaseClosed;
 import mardun.app.stored.DiskFullException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
@@ -41,9 +40,6 @@ import tools.jackson.databind.DatabindException;
 public class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
-
-    /** What the database says once it has closed itself, because something couldn't be written to its file. */
-    private static final Set<Integer> CLOSED = Set.of(90098);
 
     private static final Resource PAGE = new ClassPathResource("static/index.html");
 
@@ -110,12 +106,8 @@ public class Problems extends ResponseEntityExceptionHandler {
             return full();
         }
         LOG.error("A request failed", unexpected);
-        if (DatabaseCodes.areBehind(unexpected, CLOSED)) {
-            return problem(
-                    HttpStatus.SERVICE_UNAVAILABLE,
-                    "closed",
-                    "The workroom's disk failed while it was written to, so the workroom was closed. All that was stored before is safe."
-                            + " Look after the disk, stop Mardun, and start it again.");
+        if (DatabaseClosed.isBehind(unexpected)) {
+            return problem(HttpStatus.SERVICE_UNAVAILABLE, "closed", DatabaseClosed.SENTENCE);
         }
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -2,62 +2,120 @@ package mardun.app.stored;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.channels.ClosedChannelException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import org.h2.store.fs.FileBaseDefault;
 
-/** A file of the database. What can't be written to it is tried once more with the spare room given up. */
+/**
+ * A file of the database. What can't be written to it is tried once more with the spare room given up. A thread that is interrupted closes
+ * the channel that it reads or writes, under all others: then the file is opened anew, since the database would close itself for good.
+ */
 final class DurableFile extends FileBaseDefault {
 
-    private final FileChannel channel;
+    private final Opening opening;
     private final SpareRoom spare;
+    private volatile FileChannel channel;
+    private boolean isClosed;
+    private boolean isLocked;
 
-    DurableFile(FileChannel channel, SpareRoom spare) {
-        this.channel = channel;
+    /** How the file is opened. */
+    interface Opening {
+        FileChannel open() throws IOException;
+    }
+
+    /** What is done with the channel. */
+    private interface Work<T> {
+        T on(FileChannel channel) throws IOException;
+    }
+
+    DurableFile(Opening opening, SpareRoom spare) throws IOException {
+        this.opening = opening;
         this.spare = spare;
+        this.channel = opening.open();
+    }
+
+    private <T> T done(Work<T> work) throws IOException {
+        boolean isInterrupted = Thread.interrupted();
+        try {
+            while (true) {
+                FileChannel its = channel;
+                try {
+                    return work.on(its);
+                } catch (ClosedChannelException closed) {
+                    isInterrupted |= Thread.interrupted();
+                    openAnew(its, closed);
+                }
+            }
+        } finally {
+            if (isInterrupted) {
+                Thread.currentThread().interrupt();
+            }
+        }
+    }
+
+    /** Unless somebody did already, or it was closed on purpose. */
+    private synchronized void openAnew(FileChannel before, ClosedChannelException why) throws IOException {
+        if (isClosed) {
+            throw why;
+        }
+        if (channel == before) {
+            channel = opening.open();
+            if (isLocked) {
+                channel.tryLock();
+            }
+        }
     }
 
     @Override
     public int write(ByteBuffer source, long position) throws IOException {
         int begin = source.position();
         try {
-            return channel.write(source, position);
+            return done(its -> its.write(source.position(begin), position));
         } catch (IOException failed) {
-            source.position(begin);
             if (!spare.giveUp()) {
                 throw failed;
             }
-            return channel.write(source, position);
+            return done(its -> its.write(source.position(begin), position));
         }
     }
 
     @Override
     public int read(ByteBuffer target, long position) throws IOException {
-        return channel.read(target, position);
+        int begin = target.position();
+        return done(its -> its.read(target.position(begin), position));
     }
 
     @Override
     public long size() throws IOException {
-        return channel.size();
+        return done(FileChannel::size);
     }
 
     @Override
     protected void implTruncate(long size) throws IOException {
-        channel.truncate(size);
+        done(its -> its.truncate(size));
     }
 
     @Override
     public void force(boolean metaData) throws IOException {
-        channel.force(metaData);
+        done(its -> {
+            its.force(metaData);
+            return its;
+        });
     }
 
     @Override
     public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-        return channel.tryLock(position, size, shared);
+        FileLock lock = done(its -> its.tryLock(position, size, shared));
+        synchronized (this) {
+            isLocked = lock != null;
+        }
+        return lock;
     }
 
     @Override
-    protected void implCloseChannel() throws IOException {
+    protected synchronized void implCloseChannel() throws IOException {
+        isClosed = true;
         channel.close();
     }
 }

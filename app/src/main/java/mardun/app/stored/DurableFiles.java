@@ -32,12 +32,13 @@ public final class DurableFiles extends FilePathWrapper {
             return super.open(mode);
         }
         Path file = Path.of(getBase().toRealPath().toString());
-        FileChannel channel = FileChannel.open(
-                file,
-                StandardOpenOption.READ,
-                StandardOpenOption.WRITE,
-                StandardOpenOption.CREATE,
-                StandardOpenOption.DSYNC);
-        return new DurableFile(channel, new SpareRoom(file.getParent()));
+        return new DurableFile(
+                () -> FileChannel.open(
+                        file,
+                        StandardOpenOption.READ,
+                        StandardOpenOption.WRITE,
+                        StandardOpenOption.CREATE,
+                        StandardOpenOption.DSYNC),
+                new SpareRoom(file.getParent()));
     }
 }

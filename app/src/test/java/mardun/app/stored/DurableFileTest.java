@@ -9,9 +9,17 @@ import static org.mockito.Mockito.when;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.channels.ClosedByInterruptException;
+import java.nio.channels.ClosedChannelException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.util.Iterator;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -42,7 +50,7 @@ class DurableFileTest {
         SpareRoom spare = new SpareRoom(folder);
         assertThat(spare.take()).isTrue();
         assertThat(Files.size(folder.resolve(SpareRoom.NAME))).isEqualTo(SpareRoom.BYTES);
-        try (DurableFile file = new DurableFile(full(), spare)) {
+        try (DurableFile file = new DurableFile(this::full, spare)) {
             assertThat(file.write(ByteBuffer.wrap(new byte[100]), 0)).isEqualTo(100);
         }
         assertThat(spare.isKept()).isFalse();
@@ -52,9 +60,67 @@ class DurableFileTest {
     void withoutSpareRoomTheWriteFails() throws IOException {
         FileChannel broken = mock(FileChannel.class);
         when(broken.write(any(ByteBuffer.class), anyLong())).thenThrow(new IOException("No space left on device"));
-        try (DurableFile file = new DurableFile(broken, new SpareRoom(folder))) {
+        try (DurableFile file = new DurableFile(() -> broken, new SpareRoom(folder))) {
             assertThatThrownBy(() -> file.write(ByteBuffer.wrap(new byte[100]), 0))
                     .isInstanceOf(IOException.class);
+        }
+    }
+
+    /** Who is interrupted while the database writes would close it for everybody. */
+    @Test
+    void whoIsInterruptedWritesToTheEnd() throws IOException {
+        Path there = folder.resolve("there");
+        FileChannel stopped = mock(FileChannel.class);
+        when(stopped.write(any(ByteBuffer.class), anyLong())).thenAnswer(call -> {
+            ByteBuffer source = call.getArgument(0);
+            source.get();
+            Thread.currentThread().interrupt();
+            throw new ClosedByInterruptException();
+        });
+        Iterator<FileChannel> channels = List.of(
+                        stopped, FileChannel.open(there, StandardOpenOption.CREATE, StandardOpenOption.WRITE))
+                .iterator();
+        try (DurableFile file = new DurableFile(channels::next, new SpareRoom(folder))) {
+            assertThat(file.write(ByteBuffer.wrap(new byte[] {1, 2, 3}), 0)).isEqualTo(3);
+            assertThat(Thread.interrupted()).as("it is told all the same").isTrue();
+            Thread.currentThread().interrupt();
+            assertThat(file.write(ByteBuffer.wrap(new byte[] {4}), 3)).isEqualTo(1);
+            assertThat(Thread.interrupted()).isTrue();
+        }
+        assertThat(Files.readAllBytes(there)).containsExactly(1, 2, 3, 4);
+    }
+
+    @Test
+    void whatIsClosedStaysClosed() throws IOException {
+        Path there = folder.resolve("there");
+        DurableFile file = new DurableFile(
+                () -> FileChannel.open(there, StandardOpenOption.CREATE, StandardOpenOption.WRITE),
+                new SpareRoom(folder));
+        file.close();
+        assertThatThrownBy(() -> file.write(ByteBuffer.wrap(new byte[1]), 0)).isInstanceOf(IOException.class);
+        assertThatThrownBy(file::size).isInstanceOf(ClosedChannelException.class);
+    }
+
+    @Test
+    void theDatabaseStaysOpenForThoseWhoArentInterrupted() throws Exception {
+        DurableFiles.register();
+        String url = "jdbc:h2:durable:" + folder.resolve("kept") + ";WRITE_DELAY=0";
+        try (Connection stopped = DriverManager.getConnection(url);
+                Connection other = DriverManager.getConnection(url)) {
+            stopped.createStatement().execute("create table kept(number int primary key, words varchar)");
+            for (int i = 0; i < 200; i++) {
+                stopped.setAutoCommit(false);
+                stopped.createStatement().execute("insert into kept values (" + i + ", repeat('x', 2000))");
+                Thread.currentThread().interrupt();
+                stopped.commit();
+                assertThat(Thread.interrupted()).isTrue();
+                other.createStatement().execute("update kept set words = '' where number = " + i);
+            }
+        }
+        try (Connection later = DriverManager.getConnection(url);
+                ResultSet count = later.createStatement().executeQuery("select count(*) from kept where words = ''")) {
+            count.next();
+            assertThat(count.getInt(1)).isEqualTo(200);
         }
     }
 }

@@ -2,10 +2,6 @@ package mardun.app.stored;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -26,9 +22,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.h2.jdbcx.JdbcDataSource;
-import org.h2.store.fs.FileBaseDefault;
-import org.h2.store.fs.FilePath;
-import org.h2.store.fs.FilePathWrapper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -50,93 +43,12 @@ class StoredWholeTest {
     private static final String OPTIONS =
             ";WRITE_DELAY=0;LOCK_TIMEOUT=20000;DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0;FILE_LOCK=NO";
 
-    private static volatile AtomicBoolean isCut = new AtomicBoolean();
-
     @TempDir
     private Path folder;
 
-    /** Files that take nothing more once the power is cut. */
-    public static final class CutFiles extends FilePathWrapper {
-
-        @Override
-        public String getScheme() {
-            return "cut";
-        }
-
-        @Override
-        public FileChannel open(String mode) throws IOException {
-            return new CutFile(super.open(mode), isCut);
-        }
-    }
-
-    private static final class CutFile extends FileBaseDefault {
-
-        private final FileChannel file;
-        private final AtomicBoolean off;
-
-        private CutFile(FileChannel file, AtomicBoolean off) {
-            this.file = file;
-            this.off = off;
-        }
-
-        private void check() throws IOException {
-            if (off.get()) {
-                throw new IOException("there is no power");
-            }
-        }
-
-        @Override
-        public int read(ByteBuffer into, long position) throws IOException {
-            return file.read(into, position);
-        }
-
-        @Override
-        public int write(ByteBuffer from, long position) throws IOException {
-            check();
-            pause();
-            check();
-            return file.write(from, position);
-        }
-
-        /** As long as a disk takes, more or less: others go on meanwhile. */
-        private static void pause() {
-            try {
-                Thread.sleep(0, 200_000);
-            } catch (InterruptedException stopped) {
-                Thread.currentThread().interrupt();
-            }
-        }
-
-        @Override
-        public long size() throws IOException {
-            return file.size();
-        }
-
-        @Override
-        protected void implTruncate(long size) throws IOException {
-            check();
-            file.truncate(size);
-        }
-
-        @Override
-        public void force(boolean metaData) throws IOException {
-            file.force(metaData);
-        }
-
-        @Override
-        public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-            return file.tryLock(position, size, shared);
-        }
-
-        @Override
-        protected void implCloseChannel() throws IOException {
-            file.close();
-        }
-    }
-
     @BeforeAll
     static void files() {
-        FilePath.register(new CutFiles());
+        CutFiles.register();
     }
 
     @Test
@@ -147,7 +59,7 @@ class StoredWholeTest {
         for (int cut = 0; cut < CUTS; cut++) {
             Path file = folder.resolve("cut" + cut + ".mv.db");
             Files.copy(empty, file);
-            Set<UUID> acknowledged = writeUntilTheCut(url("cut", file), 40 + random.nextInt(120));
+            Set<UUID> acknowledged = writeUntilTheCut(file, 40 + random.nextInt(120));
             // What still runs has the file that was cut; what is looked at is a copy of it.
             Path copy = folder.resolve("seen.mv.db");
             Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
@@ -176,11 +88,10 @@ class StoredWholeTest {
         return file;
     }
 
-    private static Set<UUID> writeUntilTheCut(String url, int millis) throws Exception {
+    private static Set<UUID> writeUntilTheCut(Path file, int millis) throws Exception {
         AtomicBoolean off = new AtomicBoolean();
-        isCut = off;
         JdbcDataSource h2 = new JdbcDataSource();
-        h2.setURL(url);
+        h2.setURL(url("cut", file));
         OneWriter source = new OneWriter(h2, Duration.ofSeconds(20));
         Set<UUID> acknowledged = ConcurrentHashMap.newKeySet();
         Queue<SQLException> before = new ConcurrentLinkedQueue<>();
@@ -212,6 +123,7 @@ class StoredWholeTest {
         all.forEach(Thread::start);
         Thread.sleep(millis);
         off.set(true);
+        CutFiles.cut(file);
         for (Thread one : all) {
             one.join();
         }
