@@ -57,7 +57,7 @@ const SettingsPage = lazy(() => import('../areas/settings/SettingsPage'));
 
 function Shell() {
   return (
-    <div className="grid h-full grid-cols-[92px_1fr] print:block print:h-auto">
+    <div className="grid h-full grid-cols-[92px_minmax(0,1fr)] max-sm:grid-cols-[minmax(0,1fr)] max-sm:grid-rows-[minmax(0,1fr)_auto] print:block print:h-auto">
       <Hatches />
       <Rail />
       <main className="relative min-w-0 overflow-y-auto px-[22px] py-4 print:overflow-visible">

@@ -24,16 +24,19 @@ const BELOW = [
   },
 ];
 
-/** The places, in the order of the work. The stitched edge marks where one is. */
+/** The places, in the order of the work; on a phone below the page. The stitched edge marks where one is. */
 export function Rail() {
   const role = useRole();
   return (
-    <nav aria-label="Places" className="flex flex-col bg-ink pt-3.5 pb-2.5 text-rail">
-      <b className="mb-3.5 text-center text-[17px] tracking-wide text-white">Mardun</b>
+    <nav
+      aria-label="Places"
+      className="flex flex-col bg-ink pt-3.5 pb-2.5 text-rail max-sm:order-last max-sm:flex-row max-sm:overflow-x-auto max-sm:py-0"
+    >
+      <b className="mb-3.5 text-center text-[17px] tracking-wide text-white max-sm:hidden">Mardun</b>
       {PLACES.filter(({ to }) => isPlaceOf(role, to)).map((place) => (
         <Place key={place.to} {...place} />
       ))}
-      <div className="mt-auto">
+      <div className="mt-auto max-sm:mt-0 max-sm:flex">
         {BELOW.filter(({ to }) => isPlaceOf(role, to)).map((place) => (
           <Place key={place.to} {...place} />
         ))}
@@ -47,9 +50,9 @@ function Place({ to, name, path }: { to: string; name: string; path: string }) {
     <NavLink
       to={to}
       className={({ isActive }) =>
-        `relative flex flex-col items-center gap-1 py-[9px] text-[12.5px] hover:text-white focus-visible:outline-yellow ${
+        `relative flex flex-col items-center gap-1 py-[9px] text-[12.5px] hover:text-white focus-visible:outline-yellow max-sm:min-w-[55px] max-sm:flex-1 max-sm:gap-0.5 max-sm:py-2 max-sm:text-[11px] ${
           isActive
-            ? 'text-white before:absolute before:inset-y-1.5 before:left-0 before:border-l-4 before:border-dashed before:border-yellow'
+            ? 'text-white before:absolute before:inset-y-1.5 before:left-0 before:border-l-4 before:border-dashed before:border-yellow max-sm:before:inset-x-1.5 max-sm:before:top-0 max-sm:before:bottom-auto max-sm:before:border-t-4 max-sm:before:border-l-0'
             : 'text-[#c2d0d1]'
         }`
       }

@@ -25,12 +25,12 @@ export default function BenchPage() {
   if (!bench) return <p className="text-soft">Opening the bench …</p>;
   return (
     <>
-      <header className="flex items-end justify-between gap-4">
+      <header className="flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1>{longDay(bench.today)}</h1>
           <div className="text-soft">{summary(bench)}</div>
         </div>
-        <div className="flex gap-2.5">
+        <div className="flex flex-wrap gap-2.5">
           <ButtonLink look="quiet" to="/bench/days">
             The days
           </ButtonLink>

@@ -85,7 +85,6 @@ export default function FinishedPage() {
             <option value="GOOD">first quality</option>
             <option value="SECOND">seconds</option>
             <option value="KIT">kits</option>
-            <option value="KIT">kits</option>
           </select>
           <label className="flex min-h-11 items-center gap-2">
             <input
@@ -107,7 +106,7 @@ export default function FinishedPage() {
         </section>
       )}
       {found.items && found.items.length > 0 && (
-        <section className="sheet px-3 py-2.5" aria-label="Finished bags">
+        <section className="sheet relative overflow-x-auto px-3 py-2.5" aria-label="Finished bags">
           <table className="listing">
             <thead>
               <tr>

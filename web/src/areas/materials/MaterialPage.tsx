@@ -193,7 +193,7 @@ function Lots({ material, lots }: { material: Material; lots: Lot[] }) {
   const [open, setOpen] = useState<Lot>();
   if (lots.length === 0) return null;
   return (
-    <section className="sheet px-3 py-2.5" aria-label="Lots">
+    <section className="sheet relative overflow-x-auto px-3 py-2.5" aria-label="Lots">
       <h2 className="px-1">Lots, the oldest first</h2>
       <table className="listing">
         <thead>

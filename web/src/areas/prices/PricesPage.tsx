@@ -36,7 +36,7 @@ export default function PricesPage() {
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1>Prices</h1>
-        <nav aria-label="Parts" className="flex gap-1">
+        <nav aria-label="Parts" className="flex flex-wrap gap-1">
           {PARTS.map((one) => (
             <button
               key={one.key}

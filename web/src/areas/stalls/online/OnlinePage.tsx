@@ -96,7 +96,7 @@ export default function OnlinePage() {
         {link.problem && <ProblemNotice problem={link.problem} />}
       </section>
       {shop.connected && (
-        <div className="grid items-start gap-4 xl:grid-cols-[1fr_360px]">
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 xl:grid-cols-[minmax(0,1fr)_360px]">
           <div className="space-y-4">
             <OpenOrders orders={shop.open} />
             <Unpaid orders={shop.unpaid} />

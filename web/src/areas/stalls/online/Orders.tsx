@@ -154,7 +154,7 @@ function AnsweredOrder({ order }: { order: Order }) {
   return (
     <tr>
       <td>
-        <b>{order.number}</b>
+        <b className="whitespace-nowrap">{order.number}</b>
         <span className="block text-[13px] text-soft">{order.buyer?.name ?? 'forgotten'}</span>
       </td>
       <td>

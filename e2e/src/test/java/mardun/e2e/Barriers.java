@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 
 /** What keeps people out of a page, as far as axe knows. */
 final class Barriers {
@@ -23,7 +24,23 @@ final class Barriers {
                 () => axe
                   .run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], resultTypes: ['violations'] })
                   .then((all) => all.violations.map((rule) => rule.id + ': ' + rule.nodes[0].html))""");
-        return ((List<?>) found).stream().map(String::valueOf).toList();
+        return Stream.concat(((List<?>) found).stream(), beyond(page).stream())
+                .map(String::valueOf)
+                .toList();
+    }
+
+    /** What can only be touched once the whole page is pushed aside: tables may be wider than a phone, and scroll by themselves. */
+    private static List<?> beyond(Page page) {
+        return (List<?>) page.evaluate("""
+                () => {
+                  const fits = (one) => one.getBoundingClientRect().right <= innerWidth + 1;
+                  const scrolls = (one) =>
+                    !['MAIN', 'BODY', 'HTML'].includes(one.tagName) && /auto|scroll/.test(getComputedStyle(one).overflowX);
+                  const isIn = (one) => one && (scrolls(one) ? fits(one) : isIn(one.parentElement));
+                  return [...document.querySelectorAll('input, select, textarea, button, a')]
+                    .filter((one) => one.getBoundingClientRect().width > 1 && !fits(one) && !isIn(one.parentElement))
+                    .map((one) => 'beyond the edge: ' + one.outerHTML.slice(0, 200));
+                }""");
     }
 
     private static String axe() {
