@@ -7548,6 +7548,7 @@ export interface components {
       /** Format: int32 */
       missing: number;
       price: components['schemas']['MoneyView'];
+      toMake?: components['schemas']['ToMakeView'];
       /** Format: int32 */
       units: number;
       words: string;
@@ -9193,8 +9194,11 @@ export interface components {
     ShopOrderView: {
       /** Format: date */
       arrivedOn?: string;
+      /** Format: int64 */
+      batchId?: number;
       buyer?: components['schemas']['BuyerView'];
       cameBack: string;
+      forWhat: string;
       /** Format: int64 */
       id: number;
       late: boolean;
@@ -10214,6 +10218,14 @@ export interface components {
       saved: components['schemas']['TimeView'];
       settingUp: components['schemas']['TimeView'];
       sewing: components['schemas']['TimeView'];
+    };
+    ToMakeView: {
+      /** Format: int64 */
+      designId: number;
+      /** Format: int64 */
+      materialId?: number;
+      sizeName: string;
+      slot?: string;
     };
     TodayView: {
       /** Format: date */

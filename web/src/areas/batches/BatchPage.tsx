@@ -59,7 +59,7 @@ export default function BatchPage() {
   if (!design || (number !== undefined && !batch)) return <p className="text-soft">Opening the batch …</p>;
   return (
     <Editor
-      key={`${number ?? 'new'}-${design.id}-${search.get('slot') ?? ''}`}
+      key={`${number ?? 'new'}-${design.id}${begunFrom(search)}`}
       begun={number === undefined ? search : undefined}
       batch={batch}
       design={design}
@@ -75,6 +75,10 @@ function withChosen(designs: Schemas['DesignName'][], chosen: Design) {
     ? designs
     : [...designs, { id: chosen.id, name: chosen.document.name }];
 }
+
+/** Tells a new batch that was begun from something apart from others of its design: a draft of those isn’t its own. */
+const begunFrom = (begun?: URLSearchParams) =>
+  begun?.has('slot') || begun?.has('for') ? `-${begun.toString()}` : '';
 
 /** The first line of a new batch, in the usual materials or with what is in the hand. */
 function firstLine(design: Design, begun?: URLSearchParams): LineForm {
@@ -130,8 +134,8 @@ function startOf(design: Design, batch: Batch | undefined, requestId: string, be
         )
       : [firstLine(design, begun)],
     offcuts: batch?.offcuts ?? (lot ? [Number(lot)] : []),
-    dueOn: batch?.dueOn,
-    forWhat: batch?.forWhat ?? '',
+    dueOn: batch?.dueOn ?? begun?.get('due') ?? undefined,
+    forWhat: batch?.forWhat ?? begun?.get('for') ?? '',
   };
 }
 
@@ -169,7 +173,7 @@ function Editor({
   const request = useRequestId();
   const { data: fairs } = useFairs();
   const draft = useDraft<Form>(
-    `mardun.batch.${batch?.id ?? `new-${design.id}${begun?.get('slot') ? `-${begun.toString()}` : ''}`}`,
+    `mardun.batch.${batch?.id ?? `new-${design.id}${begunFrom(begun)}`}`,
     startOf(design, batch, request.id, begun),
   );
   // A tab may still hold a draft from before batches had lines.

@@ -18,6 +18,7 @@ const order = (more: Partial<Schemas['ShopOrderView']> = {}): Schemas['ShopOrder
   paid: money(3650),
   postBy: '2026-05-03',
   late: true,
+  forWhat: 'Online order S-1001',
   wantsBack: '',
   cameBack: '',
   stillPaid: money(3650),
@@ -96,6 +97,44 @@ describe('the online shop', () => {
     rendered(<OnlinePage />);
     expect(await screen.findByText('· 1 missing')).toBeVisible();
     expect(screen.getByRole('button', { name: 'S-1001 is posted' })).toBeDisabled();
+  });
+
+  it('begins a batch of what is missing, or names the one that is made for it', async () => {
+    const lines = [
+      {
+        words: 'Heron pouch',
+        units: 2,
+        price: money(1600),
+        missing: 1,
+        toMake: { designId: 7, sizeName: 'small & flat', slot: 'outer', materialId: 5 },
+      },
+    ];
+    shown(
+      shop({
+        open: [
+          order({ state: 'SHORT', lines, late: false }),
+          order({ id: 4, number: 'S-1002', state: 'SHORT', lines, batchId: 12 }),
+        ],
+      }),
+    );
+    rendered(<OnlinePage />);
+    const first = within(await screen.findByRole('article', { name: 'Order S-1001' }));
+    const begun = new URL(
+      first.getByRole('link', { name: 'Make 1' }).getAttribute('href') ?? '',
+      'http://here',
+    );
+    expect(Object.fromEntries(begun.searchParams)).toEqual({
+      design: '7',
+      size: 'small & flat',
+      slot: 'outer',
+      material: '5',
+      units: '1',
+      due: '2026-05-03',
+      for: 'Online order S-1001',
+    });
+    const second = within(screen.getByRole('article', { name: 'Order S-1002' }));
+    expect(second.getByRole('link', { name: 'Batch 12' })).toHaveAttribute('href', '/batches/12');
+    expect(second.queryByRole('link', { name: 'Make 1' })).toBeNull();
   });
 
   it('names what of a payout doesn’t match', async () => {

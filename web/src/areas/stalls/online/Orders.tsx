@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Schemas } from '../../../api/client';
 import { useAnsweredOrders } from '../../../api/queries';
 import { Button } from '../../../ui/Button';
@@ -77,6 +78,21 @@ export function OrdersBefore() {
 const useStep = (order: Order, step: 'posted' | 'arrived' | 'forgotten') =>
   useSend(() => api.put<Shop>(`/api/online-shop/orders/${order.id}/${step}`, { version: order.version }));
 
+/** A new batch of the bags that an order lacks, due when it is to be posted if that is still to come. */
+function newBatch(order: Order, { toMake, missing }: Order['lines'][number]) {
+  const begun = new URLSearchParams({ units: String(missing), for: order.forWhat });
+  if (toMake) {
+    begun.set('design', String(toMake.designId));
+    begun.set('size', toMake.sizeName);
+    if (toMake.slot) {
+      begun.set('slot', toMake.slot);
+      begun.set('material', String(toMake.materialId));
+    }
+  }
+  if (order.postBy && !order.late) begun.set('due', order.postBy);
+  return `/batches/new?${begun.toString()}`;
+}
+
 /** An order as the card that goes on its parcel: to whom, what, by when. */
 function OpenOrder({ order }: { order: Order }) {
   const post = useStep(order, 'posted');
@@ -102,9 +118,22 @@ function OpenOrder({ order }: { order: Order }) {
             <li key={i}>
               <b>{line.units} ×</b> {line.words} <span className="text-soft">at {line.price.amount}</span>
               {line.missing > 0 && <span className="font-bold text-madder"> · {line.missing} missing</span>}
+              {line.toMake && order.batchId === undefined && (
+                <Link className="ml-2 font-semibold text-woad underline" to={newBatch(order, line)}>
+                  Make {line.missing}
+                </Link>
+              )}
             </li>
           ))}
         </ul>
+        {order.batchId !== undefined && (
+          <p>
+            <Link className="font-semibold text-woad underline" to={`/batches/${order.batchId}`}>
+              Batch {order.batchId}
+            </Link>{' '}
+            is made for it.
+          </p>
+        )}
         <p className="mt-1 text-soft">
           {order.paid.amount} paid, {order.postage.amount} of it for postage
         </p>

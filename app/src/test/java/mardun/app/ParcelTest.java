@@ -171,4 +171,59 @@ class ParcelTest {
                         .map(note -> note.get("text").asString()))
                 .contains("One came back: the {zip} sits askew");
     }
+
+    /** More was sold online than is at home: what is missing asks for a batch, and is put aside once that is finished. */
+    @Test
+    @Order(5)
+    void whatAnOrderLacksIsMadeByABatchOfItsOwn() {
+        JsonNode lot = bench.ok(APP.get("/api/finished-goods?quality=GOOD"))
+                .get("page")
+                .get("items")
+                .get(0);
+        String home = lot.get("places")
+                .valueStream()
+                .filter(place -> place.get("place").asString().equals("home"))
+                .map(place -> place.get("units").asString())
+                .findFirst()
+                .orElseThrow();
+        // It doesn't hear meanwhile that they are gone.
+        bench.ok(APP.post("/api/simulated/online-shop", Map.of("act", "GO_AWAY")));
+        bench.ok(APP.post(
+                "/api/finished-goods/" + lot.get("id") + "/movements",
+                Map.of(
+                        "requestId",
+                        UUID.randomUUID(),
+                        "kind",
+                        "MOVED",
+                        "place",
+                        "home",
+                        "toPlace",
+                        "stall box",
+                        "units",
+                        home,
+                        "reason",
+                        "")));
+        bench.ok(APP.post("/api/simulated/online-shop", Map.of("act", "ORDER")));
+        bench.ok(APP.post("/api/simulated/online-shop", Map.of("act", "COME_BACK")));
+        JsonNode lacking = looked().get("open").get(0);
+        assertThat(lacking.get("state").asString()).isEqualTo("SHORT");
+        assertThat(lacking.has("batchId")).isFalse();
+        JsonNode line = lacking.get("lines").get(0);
+        JsonNode toMake = line.get("toMake");
+        assertThat(toMake.get("designId").asLong()).isEqualTo(pouch);
+        assertThat(toMake.get("slot").asString()).isEqualTo("outer");
+        Map<String, Object> form = RunningApp.batch(pouch, line.get("missing").asString(), bench.shelf(), List.of());
+        assertThat(RunningApp.line(form).get("sizeName"))
+                .isEqualTo(toMake.get("sizeName").asString());
+        form.put("forWhat", lacking.get("forWhat").asString());
+        long batch = bench.ok(APP.post("/api/batches", form)).get("id").asLong();
+        assertThat(looked().get("open").get(0).get("batchId").asLong()).isEqualTo(batch);
+
+        String made = line.get("missing").asString();
+        bench.ok(APP.post("/api/batches/" + batch + "/finish", RunningApp.finish(bench.cut(batch), made)));
+        JsonNode filled = looked().get("open").get(0);
+        assertThat(filled.get("state").asString()).isEqualTo("RESERVED");
+        assertThat(filled.has("batchId")).isFalse();
+        assertThat(filled.get("lines").get(0).has("toMake")).isFalse();
+    }
 }

@@ -16,6 +16,7 @@ import mardun.app.channel.PricePlace;
 import mardun.app.goods.BagKind;
 import mardun.app.goods.GoodsLedger;
 import mardun.app.goods.GoodsLot;
+import mardun.app.id.BatchId;
 import mardun.app.id.ChannelId;
 import mardun.app.price.PriceBook;
 import mardun.app.problem.FieldReader;
@@ -56,6 +57,7 @@ public class ShopReading {
     private final ShopOrderRepository orders;
     private final ShopPayoutRepository payouts;
     private final ShopDesk desk;
+    private final MissingBags missingBags;
     private final GoodsLedger ledger;
     private final PriceBook book;
     private final Channels channels;
@@ -68,6 +70,7 @@ public class ShopReading {
             ShopOrderRepository orders,
             ShopPayoutRepository payouts,
             ShopDesk desk,
+            MissingBags missingBags,
             GoodsLedger ledger,
             PriceBook book,
             Channels channels,
@@ -78,6 +81,7 @@ public class ShopReading {
         this.orders = orders;
         this.payouts = payouts;
         this.desk = desk;
+        this.missingBags = missingBags;
         this.ledger = ledger;
         this.book = book;
         this.channels = channels;
@@ -108,7 +112,8 @@ public class ShopReading {
 
     private List<ShopOrderView> views(List<ShopOrder> some, ViewWriter writer) {
         Names names = new Names(some);
-        return some.stream().map(order -> view(order, names, writer)).toList();
+        Map<String, BatchId> underWay = missingBags.underWayFor(some);
+        return some.stream().map(order -> view(order, names, underWay, writer)).toList();
     }
 
     /**
@@ -121,7 +126,7 @@ public class ShopReading {
         ViewWriter writer = settings.current().writer();
         Page<ShopOrder> found = orders.answered(SearchWords.like(query), PageRequest.of(page, size));
         Names names = new Names(found.getContent());
-        return PageView.of(found, order -> view(order, names, writer));
+        return PageView.of(found, order -> view(order, names, Map.of(), writer));
     }
 
     /** What was paid out, the latest first. */
@@ -152,9 +157,12 @@ public class ShopReading {
             return kinds.getOrDefault(ShopListing.idOf(line.sku()), "");
         }
 
+        Optional<BagKind> of(String kind) {
+            return Optional.ofNullable(known.get(kind));
+        }
+
         String words(String kind) {
-            BagKind its = known.get(kind);
-            return its == null ? "bags that aren’t known" : its.words();
+            return of(kind).map(BagKind::words).orElse("bags that aren’t known");
         }
     }
 
@@ -193,18 +201,20 @@ public class ShopReading {
         return kind.inBook(desk.channel()).flatMap(place -> place.of(asked));
     }
 
-    private ShopOrderView view(ShopOrder order, Names names, ViewWriter writer) {
+    private ShopOrderView view(ShopOrder order, Names names, Map<String, BatchId> underWay, ViewWriter writer) {
         Map<String, Integer> aside = new HashMap<>(order.reserved());
         List<OrderLineView> lines = new ArrayList<>();
         for (Line line : order.lines()) {
             String kind = names.kind(line);
             int there = Math.min(line.units(), aside.getOrDefault(kind, 0));
             aside.merge(kind, -there, Integer::sum);
+            int missing = order.isOpen() ? line.units() - there : 0;
             lines.add(new OrderLineView(
                     names.words(kind),
                     line.units(),
                     writer.money(line.priceMinor()),
-                    order.isOpen() ? line.units() - there : 0));
+                    missing,
+                    missing > 0 ? names.of(kind).flatMap(missingBags::toMake).orElse(null) : null));
         }
         LocalDate postBy = desk.postBy(order)
                 .map(at -> LocalDate.ofInstant(at, clock.getZone()))
@@ -223,6 +233,8 @@ public class ShopReading {
                 writer.money(order.paidMinor()),
                 postBy,
                 postBy != null && postBy.isBefore(LocalDate.now(clock)),
+                MissingBags.forWhat(order),
+                order.state() == OrderState.SHORT ? underWay.get(MissingBags.forWhat(order)) : null,
                 order.postedOn().orElse(null),
                 order.arrivedOn().orElse(null),
                 order.wantsBack(),

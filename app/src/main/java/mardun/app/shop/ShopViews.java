@@ -5,7 +5,10 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import mardun.app.id.BatchId;
 import mardun.app.id.ChannelId;
+import mardun.app.id.DesignId;
+import mardun.app.id.MaterialId;
 import mardun.app.show.Views.MoneyView;
 import mardun.core.selling.PayoutMatch.Finding;
 import org.jspecify.annotations.Nullable;
@@ -35,14 +38,37 @@ public final class ShopViews {
             @NotNull @Size(max = 40) String price,
             boolean offered) {}
 
-    /** Bags in an order. */
-    public record OrderLineView(String words, int units, MoneyView price, int missing) {}
+    /**
+     * Bags in an order.
+     *
+     * @param missing how many of them are still to be made
+     * @param toMake with what a batch of those begins; absent where none are missing, or their design isn't known
+     */
+    public record OrderLineView(
+            String words,
+            int units,
+            MoneyView price,
+            int missing,
+            @Nullable ToMakeView toMake) {}
+
+    /**
+     * Bags to be made.
+     *
+     * @param slot that their cloth fills; absent with it
+     */
+    public record ToMakeView(
+            DesignId designId,
+            String sizeName,
+            @Nullable String slot,
+            @Nullable MaterialId materialId) {}
 
     /**
      * An order.
      *
      * @param buyer absent once it is forgotten
      * @param late it waits longer than buyers are told
+     * @param forWhat what a batch is said to be for that is made for it
+     * @param batchId the batch that is planned or under way for it; absent for none, and where no bags are missing
      * @param wantsBack why the buyer wants to give it back; empty for nothing
      * @param cameBack which bags came back, what became of them and why; empty for none
      * @param refunded what the buyer got back in all; absent for nothing
@@ -61,6 +87,8 @@ public final class ShopViews {
             MoneyView paid,
             @Nullable LocalDate postBy,
             boolean late,
+            String forWhat,
+            @Nullable BatchId batchId,
             @Nullable LocalDate postedOn,
             @Nullable LocalDate arrivedOn,
             String wantsBack,
