@@ -19,9 +19,9 @@ final class DurableFile extends FileBaseDefault {
     private boolean isClosed;
     private boolean isLocked;
 
-    /** How the file is opened. */
+    /** How the file is opened: made at first if it isn't there, and never again, as what the database knows of it would be gone. */
     interface Opening {
-        FileChannel open() throws IOException;
+        FileChannel open(boolean isFirst) throws IOException;
     }
 
     /** What is done with the channel. */
@@ -32,7 +32,7 @@ final class DurableFile extends FileBaseDefault {
     DurableFile(Opening opening, SpareRoom spare) throws IOException {
         this.opening = opening;
         this.spare = spare;
-        this.channel = opening.open();
+        this.channel = opening.open(true);
     }
 
     private <T> T done(Work<T> work) throws IOException {
@@ -60,7 +60,7 @@ final class DurableFile extends FileBaseDefault {
             throw why;
         }
         if (channel == before) {
-            channel = opening.open();
+            channel = opening.open(false);
             if (isLocked) {
                 channel.tryLock();
             }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.Set;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -15,6 +16,12 @@ import org.h2.store.fs.FilePathWrapper;
 public final class DurableFiles extends FilePathWrapper {
 
     private static final String SCHEME = "durable";
+
+    private static final Set<StandardOpenOption> AS_IT_IS =
+            Set.of(StandardOpenOption.READ, StandardOpenOption.WRITE, StandardOpenOption.DSYNC);
+
+    private static final Set<StandardOpenOption> MADE_IF_MISSING = Set.of(
+            StandardOpenOption.READ, StandardOpenOption.WRITE, StandardOpenOption.DSYNC, StandardOpenOption.CREATE);
 
     /** Makes the database know of such files. */
     public static void register() {
@@ -33,12 +40,7 @@ public final class DurableFiles extends FilePathWrapper {
         }
         Path file = Path.of(getBase().toRealPath().toString());
         return new DurableFile(
-                () -> FileChannel.open(
-                        file,
-                        StandardOpenOption.READ,
-                        StandardOpenOption.WRITE,
-                        StandardOpenOption.CREATE,
-                        StandardOpenOption.DSYNC),
+                isFirst -> FileChannel.open(file, isFirst ? MADE_IF_MISSING : AS_IT_IS),
                 new SpareRoom(file.getParent()));
     }
 }

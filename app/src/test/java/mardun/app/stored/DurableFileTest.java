@@ -13,11 +13,13 @@ import java.nio.channels.ClosedByInterruptException;
 import java.nio.channels.ClosedChannelException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
+import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -50,7 +52,7 @@ class DurableFileTest {
         SpareRoom spare = new SpareRoom(folder);
         assertThat(spare.take()).isTrue();
         assertThat(Files.size(folder.resolve(SpareRoom.NAME))).isEqualTo(SpareRoom.BYTES);
-        try (DurableFile file = new DurableFile(this::full, spare)) {
+        try (DurableFile file = new DurableFile(isFirst -> full(), spare)) {
             assertThat(file.write(ByteBuffer.wrap(new byte[100]), 0)).isEqualTo(100);
         }
         assertThat(spare.isKept()).isFalse();
@@ -60,7 +62,7 @@ class DurableFileTest {
     void withoutSpareRoomTheWriteFails() throws IOException {
         FileChannel broken = mock(FileChannel.class);
         when(broken.write(any(ByteBuffer.class), anyLong())).thenThrow(new IOException("No space left on device"));
-        try (DurableFile file = new DurableFile(() -> broken, new SpareRoom(folder))) {
+        try (DurableFile file = new DurableFile(isFirst -> broken, new SpareRoom(folder))) {
             assertThatThrownBy(() -> file.write(ByteBuffer.wrap(new byte[100]), 0))
                     .isInstanceOf(IOException.class);
         }
@@ -80,7 +82,7 @@ class DurableFileTest {
         Iterator<FileChannel> channels = List.of(
                         stopped, FileChannel.open(there, StandardOpenOption.CREATE, StandardOpenOption.WRITE))
                 .iterator();
-        try (DurableFile file = new DurableFile(channels::next, new SpareRoom(folder))) {
+        try (DurableFile file = new DurableFile(isFirst -> channels.next(), new SpareRoom(folder))) {
             assertThat(file.write(ByteBuffer.wrap(new byte[] {1, 2, 3}), 0)).isEqualTo(3);
             assertThat(Thread.interrupted()).as("it is told all the same").isTrue();
             Thread.currentThread().interrupt();
@@ -94,11 +96,30 @@ class DurableFileTest {
     void whatIsClosedStaysClosed() throws IOException {
         Path there = folder.resolve("there");
         DurableFile file = new DurableFile(
-                () -> FileChannel.open(there, StandardOpenOption.CREATE, StandardOpenOption.WRITE),
+                isFirst -> FileChannel.open(there, StandardOpenOption.CREATE, StandardOpenOption.WRITE),
                 new SpareRoom(folder));
         file.close();
         assertThatThrownBy(() -> file.write(ByteBuffer.wrap(new byte[1]), 0)).isInstanceOf(IOException.class);
         assertThatThrownBy(file::size).isInstanceOf(ClosedChannelException.class);
+    }
+
+    /** Written to the same places of an empty file, all that was there before would be missing. */
+    @Test
+    void whatIsGoneIsntMadeAnew() throws IOException {
+        List<Boolean> opened = new ArrayList<>();
+        FileChannel stopped = mock(FileChannel.class);
+        when(stopped.write(any(ByteBuffer.class), anyLong())).thenThrow(new ClosedByInterruptException());
+        DurableFile file = new DurableFile(
+                isFirst -> {
+                    opened.add(isFirst);
+                    if (!isFirst) {
+                        throw new NoSuchFileException("gone");
+                    }
+                    return stopped;
+                },
+                new SpareRoom(folder));
+        assertThatThrownBy(() -> file.write(ByteBuffer.wrap(new byte[1]), 0)).isInstanceOf(NoSuchFileException.class);
+        assertThat(opened).containsExactly(true, false);
     }
 
     @Test
