@@ -411,6 +411,53 @@ class StallTest {
         throw new AssertionError("no row for " + kind);
     }
 
+    @Test
+    void aPageOfPastFairsShowsEachAsItStandsNow() throws InterruptedException {
+        AT.bags("Ruff roll,one,20,3.00,9.00,home");
+        String ruff = kind("Ruff roll", "one");
+        long last = AT.fair("Ruff {yard} Ç", TODAY.minusDays(20));
+        long first = AT.fair("Ruff {yard} Ç", TODAY.minusDays(60));
+        long notGone = AT.fair("Ruff {yard} Ç", TODAY.minusDays(50));
+        AT.type(notGone, Map.of("state", "NOT_GOING"));
+        long middle = AT.fair("Ruff {yard} Ç", TODAY.minusDays(40));
+        AT.pack(middle, ruff, 6);
+        assertThat(pastRuffs(0, 50))
+                .containsExactly(last + " 3. -", middle + " 2. -", notGone + " 0. -", first + " 1. -");
+        assertThat(pastRuffs(1, 3)).as("the second page").containsExactly(first + " 1. -");
+        assertThat(pastRuffs(5, 3)).isEmpty();
+
+        AT.tell(middle, TABLET, List.of(sale("CASH", 1800, List.of(bag(ruff, 2, 900)))));
+        assertThat(pastRuffs(0, 50)).contains(middle + " 2. 18.00");
+        APP.post("/api/fairs/" + middle + "/settlement", AT.count(middle, "18.00", "0", Map.of(), List.of(), null));
+        assertThat(pastRuffs(0, 50)).contains(middle + " 2. 18.00 settled");
+
+        APP.put("/api/settings", APP.settings("METRIC").put("decimalMark", "COMMA"));
+        assertThat(pastRuffs(0, 50)).as("written anew").contains(middle + " 2. 18,00 settled");
+        APP.put("/api/settings", APP.settings("METRIC").put("decimalMark", "POINT"));
+
+        APP.delete("/api/fairs/" + first);
+        assertThat(pastRuffs(0, 50))
+                .as("one fewer before them")
+                .containsExactly(last + " 2. -", middle + " 1. 18.00 settled", notGone + " 0. -");
+        APP.delete("/api/fairs/" + middle + "/settlement");
+        AT.tell(middle, TABLET, List.of(sale("CASH", 900, List.of(bag(ruff, 1, 900)))));
+        assertThat(pastRuffs(0, 50)).as("opened again").contains(middle + " 1. 27.00");
+    }
+
+    /** The past fairs of one test: number, turn in the series and what was taken. */
+    private static List<String> pastRuffs(int page, int size) {
+        List<String> found = new ArrayList<>();
+        APP.get("/api/fairs?query=RUFF%20%C3%A7&page=" + page + "&size=" + size)
+                .body()
+                .get("past")
+                .get("items")
+                .forEach(row -> found.add(row.get("id").asLong() + " "
+                        + row.get("turn").asInt() + ". "
+                        + (row.has("paid") ? row.get("paid").get("amount").asString() : "-")
+                        + (row.get("settled").asBoolean() ? " settled" : "")));
+        return found;
+    }
+
     /** What two devices told about one fair, in the order in which it was touched on each. */
     private static final class Model {
         private final Map<String, Integer> start;

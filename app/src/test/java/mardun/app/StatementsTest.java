@@ -70,7 +70,7 @@ class StatementsTest {
         ceilings.put("/api/posting/weights", 5);
         ceilings.put("/api/posting/orders/1", 11);
         ceilings.put("/api/finished-goods/67", 13);
-        ceilings.put("/api/fairs", 9);
+        ceilings.put("/api/fairs", 6);
         ceilings.put("/api/fairs/12", 8);
         ceilings.put("/api/fairs/12/packing", 11);
         ceilings.put("/api/fairs/12/stall", 15);

@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -13,18 +12,17 @@ import org.springframework.data.jpa.repository.Query;
 
 interface FairRepository extends JpaRepository<Fair, Long> {
 
-    /** Those that aren't over, or aren't settled though they are. */
+    /** Those that aren't over, the next one first. */
     @Query("""
             select f from Fair f where f.endsOn >= :today
             order by f.heldOn, f.id""")
     List<Fair> coming(LocalDate today);
 
-    /** The numbers of those that are over, the newest first: what all of them hold needn't be read for a page of them. */
+    /** All of them without what else is known of each, the first one first. */
     @Query("""
-            select f.id from Fair f where f.endsOn < :today
-              and lower(concat(f.name, ' ', f.series)) like :words escape '!'
-            order by f.heldOn desc, f.id desc""")
-    Page<Long> past(LocalDate today, String words, Pageable page);
+            select new mardun.app.selling.FairIndex$Entry(f.id, f.name, f.series, f.heldOn, f.endsOn, f.state) from Fair f
+            order by f.heldOn, f.id""")
+    List<FairIndex.Entry> entries();
 
     /** Those that began from a day until before another, the first one first. */
     @Query("select f from Fair f where f.heldOn >= :from and f.heldOn < :until order by f.heldOn, f.id")
@@ -33,16 +31,6 @@ interface FairRepository extends JpaRepository<Fair, Long> {
     /** Those of some series, the first one first. */
     @Query("select f from Fair f where f.series in :series order by f.heldOn, f.id")
     List<Fair> inSeries(Collection<String> series);
-
-    /** A fair of a series. */
-    record OfSeries(String series, long id) {}
-
-    /** The fairs of some series to which the maker went or goes, the first one first. */
-    @Query("""
-            select new mardun.app.selling.FairRepository$OfSeries(f.series, f.id) from Fair f
-            where f.series in :series and f.state <> mardun.app.selling.FairState.NOT_GOING
-            order by f.heldOn, f.id""")
-    List<OfSeries> turns(Collection<String> series);
 
     /** Past fairs before a day, the newest first. */
     @Query("select f from Fair f where f.endsOn < :day and f.id <> :but order by f.heldOn desc, f.id desc")

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mardun.app.id.FairId;
@@ -30,8 +29,6 @@ import mardun.core.working.Figure;
 import mardun.core.working.Value;
 import mardun.core.working.Working;
 import org.joda.money.Money;
-import org.springframework.data.domain.Page;
-import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -59,6 +56,7 @@ public class FairService {
     private final FairCheckRepository checks;
     private final StallEventRepository events;
     private final Fairs fairs;
+    private final FairIndex index;
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
@@ -68,6 +66,7 @@ public class FairService {
             FairCheckRepository checks,
             StallEventRepository events,
             Fairs fairs,
+            FairIndex index,
             SettingsService settings,
             OnceOnly onceOnly,
             Clock clock) {
@@ -75,6 +74,7 @@ public class FairService {
         this.checks = checks;
         this.events = events;
         this.fairs = fairs;
+        this.index = index;
         this.settings = settings;
         this.onceOnly = onceOnly;
         this.clock = clock;
@@ -95,21 +95,20 @@ public class FairService {
     public FairsView list(String query, int page, int size) {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
-        Page<Long> past =
-                repository.past(today, SearchWords.like(query), PageRequest.of(page, Math.min(size, PageView.LARGEST)));
+        List<FairId> past = index.past(today, SearchWords.pattern(query));
+        int most = Math.min(size, PageView.LARGEST);
         return new FairsView(
                 fairs.rows(repository.coming(today), current),
                 new PageView<>(
-                        fairs.rows(inOrder(past.getContent()), current),
-                        past.getNumber(),
-                        past.getSize(),
-                        past.getTotalElements()));
-    }
-
-    private List<Fair> inOrder(List<Long> ids) {
-        return repository.findAllById(ids).stream()
-                .sorted(Comparator.comparingInt(fair -> ids.indexOf(fair.id().value())))
-                .toList();
+                        fairs.rowsOf(
+                                past.stream()
+                                        .skip((long) page * most)
+                                        .limit(most)
+                                        .toList(),
+                                current),
+                        page,
+                        most,
+                        past.size()));
     }
 
     /** Enters a fair; what needn't be typed again comes from one that was before. */

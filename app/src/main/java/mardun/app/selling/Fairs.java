@@ -3,10 +3,9 @@ package mardun.app.selling;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +23,8 @@ import mardun.app.selling.SettledDocument.FairCost;
 import mardun.app.selling.SettledDocument.Figures;
 import mardun.app.settings.Settings;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.selling.FairCosts;
 import mardun.core.selling.Settlement;
 import mardun.core.selling.Settlement.Counted;
@@ -37,12 +38,21 @@ import org.springframework.stereotype.Component;
 class Fairs {
 
     private final FairRepository repository;
+    private final FairIndex index;
     private final Sales sales;
     private final Clock clock;
 
-    Fairs(FairRepository repository, Sales sales, Clock clock) {
+    /** The rows of settled fairs, which no sale changes any more; nothing for others. */
+    private final Remembered<Shown, Optional<FairRow>> settledRows;
+
+    /** A fair as it is shown under one version of the settings. */
+    private record Shown(FairId fair, long settings) {}
+
+    Fairs(FairRepository repository, FairIndex index, Sales sales, Changes changes, Clock clock) {
         this.repository = repository;
+        this.index = index;
         this.sales = sales;
+        this.settledRows = new Remembered<>(changes, "fair");
         this.clock = clock;
     }
 
@@ -162,25 +172,42 @@ class Fairs {
                 .map(Fair::id)
                 .toList();
         Map<FairId, List<Sales.Sum>> sums = sales.sums(open).stream().collect(Collectors.groupingBy(Sales.Sum::fair));
-        Map<String, List<Long>> series = new LinkedHashMap<>();
-        if (!some.isEmpty()) {
-            repository
-                    .turns(some.stream().map(Fair::series).distinct().toList())
-                    .forEach(one -> series.computeIfAbsent(one.series(), name -> new ArrayList<>())
-                            .add(one.id()));
-        }
         return some.stream()
-                .map(fair -> row(
-                        fair,
-                        series.getOrDefault(fair.series(), List.of())
-                                        .indexOf(fair.id().value())
-                                + 1,
-                        sums.getOrDefault(fair.id(), List.of()),
-                        current))
+                .map(fair -> row(fair, sums.getOrDefault(fair.id(), List.of()), current))
                 .toList();
     }
 
-    private FairRow row(Fair fair, int turn, List<Sales.Sum> sums, Settings current) {
+    /** The same of fairs that were found by their numbers, in the order of these; without those that were removed meanwhile. */
+    List<FairRow> rowsOf(List<FairId> ids, Settings current) {
+        Map<FairId, FairRow> rows = new HashMap<>();
+        settledRows
+                .get(
+                        ids.stream().map(id -> new Shown(id, current.version())).toList(),
+                        asked -> settled(asked, current))
+                .forEach((shown, row) -> row.ifPresent(its -> rows.put(shown.fair(), its)));
+        List<FairId> others = ids.stream().filter(id -> !rows.containsKey(id)).toList();
+        rows(read(others), current).forEach(row -> rows.put(row.id(), row));
+        return ids.stream().filter(rows::containsKey).map(rows::get).toList();
+    }
+
+    private Map<Shown, Optional<FairRow>> settled(List<Shown> asked, Settings current) {
+        Map<FairId, Fair> read = read(asked.stream().map(Shown::fair).toList()).stream()
+                .filter(fair -> fair.settled().isPresent())
+                .collect(Collectors.toMap(Fair::id, fair -> fair));
+        return asked.stream()
+                .collect(Collectors.toMap(
+                        shown -> shown,
+                        shown -> Optional.ofNullable(read.get(shown.fair()))
+                                .map(fair -> row(fair, List.of(), current))));
+    }
+
+    private List<Fair> read(List<FairId> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : repository.findAllById(ids.stream().map(FairId::value).toList());
+    }
+
+    private FairRow row(Fair fair, List<Sales.Sum> sums, Settings current) {
         ViewWriter writer = current.writer();
         Standing standing = standing(fair, sums, current);
         Figures figures = standing.figures();
@@ -193,7 +220,7 @@ class Fairs {
                 fair.endsOn(),
                 fair.state(),
                 fair.form().place(),
-                turn,
+                index.turn(fair.id()),
                 figures.bags(),
                 shown ? writer.money(figures.paidMinor()) : null,
                 shown ? writer.money(settled.left().value()) : null,
